@@ -1,0 +1,171 @@
+import type { Build, Item, Unit } from './build';
+import type { Edit, EditOf } from './edits';
+import { printSpot, type Layout, type Seat, type SpotRef } from './layout';
+import { LIMITS } from './limits';
+
+export type Refusal = { readonly ok: false; readonly words: string };
+export type Applied = { readonly ok: true; readonly build: Build; readonly inverse: Edit; readonly words: string };
+type Step = { readonly sections: Partial<Build>; readonly words: string };
+
+const refuse = (words: string): Refusal => ({ ok: false, words });
+
+/**
+ * Applies one edit: the new build, the edit that takes it back and what happened in words; or a
+ * refusal, the build untouched. The inverse carries the sections as they were, so taking an edit
+ * back gives the deep-equal build.
+ */
+export function applyEdit(build: Build, edit: Edit): Applied | Refusal {
+  const step = stepOf(build, edit);
+  if ('ok' in step) return step;
+  const before = Object.fromEntries(Object.keys(step.sections).map((key) => [key, build[key as keyof Build]]));
+  return { ok: true, build: { ...build, ...step.sections }, inverse: { type: 'restore', sections: before } as Edit, words: step.words };
+}
+
+function stepOf(build: Build, edit: Edit): Step | Refusal {
+  switch (edit.type) {
+    case 'item.add': return addItem(build, edit);
+    case 'item.remove': {
+      const item = build.items.find((one) => one.id === edit.item);
+      return item ? withoutUnits(build, new Set(item.units.map((unit) => unit.id)), `Took out ${nameOf(build, item)}`) : noItem(edit.item);
+    }
+    case 'item.patch': return patchItem(build, edit.item, (item) => ({ ...item, ...edit.patch }), 'Changed');
+    case 'item.replace': {
+      const carried = carry(build, edit);
+      if (!carried.sheets[edit.sheet]) return refuse(`The sheet ${edit.sheet} did not come with the edit.`);
+      const step = patchItem(build, edit.item, ({ price: _old, ...item }) => ({ ...item, sheet: edit.sheet, ...(edit.price ? { price: edit.price } : {}) }), 'Replaced');
+      return 'ok' in step ? step : { ...step, sections: { ...step.sections, ...carried } };
+    }
+    case 'units.add': return addUnits(build, edit);
+    case 'units.remove': {
+      const gone = new Set<string>(edit.units);
+      const known = build.items.flatMap((item) => item.units).filter((unit) => gone.has(unit.id));
+      if (known.length !== gone.size) return refuse('Some of those parts are no longer in the build; nothing was taken out.');
+      return withoutUnits(build, gone, `Took out ${known.map((unit) => unit.mark).join(', ')}`);
+    }
+    case 'unit.role': {
+      const item = itemOf(build, edit.unit);
+      if (!item) return noUnit(edit.unit);
+      return patchItem(build, item.id, (one) => ({ ...one, units: one.units.map((unit) => (unit.id === edit.unit ? withRole(unit, edit.role) : unit)) }), 'Changed the role in');
+    }
+    case 'place.put': return seat(build, edit.unit, { spot: edit.spot, how: 'put' }, 'Put');
+    case 'place.hold': return seat(build, edit.unit, { spot: edit.spot, how: 'held' }, 'Held');
+    case 'place.release': {
+      const now = build.layout.at[edit.unit];
+      if (!now) return refuse('That part has no place to release.');
+      return seat(build, edit.unit, { spot: now.spot, how: 'solved' }, 'Released');
+    }
+    case 'change.add': {
+      if (build.changes.some((change) => change.id === edit.change.id)) return refuse('That change is already made.');
+      return { sections: { changes: [...build.changes, edit.change] }, words: edit.change.kind === 'mod' ? edit.change.title : `Option ${edit.change.key}` };
+    }
+    case 'change.remove': {
+      if (!build.changes.some((change) => change.id === edit.id)) return refuse('That change is no longer there.');
+      return { sections: { changes: build.changes.filter((change) => change.id !== edit.id) }, words: 'Change taken back' };
+    }
+    case 'sheet.refresh': return { sections: carry(build, edit), words: 'Sheets refreshed' };
+    case 'layout.set': return { sections: { layout: edit.layout }, words: 'Settled' };
+    case 'restore': return { sections: edit.sections as Partial<Build>, words: 'Taken back' };
+    default: return setSection(build, edit);
+  }
+}
+
+function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>): Step | Refusal {
+  const name = edit.type.slice('set.'.length);
+  if (edit.type === 'set.stage' && edit.value >= build.stages.length) return refuse(`There are ${build.stages.length} stages; stage ${edit.value + 1} is not one of them.`);
+  return { sections: { [name]: edit.value }, words: name === 'name' ? `Named ${String(edit.value)}` : `Changed the ${name}` };
+}
+
+function addItem(build: Build, edit: EditOf<'item.add'>): Step | Refusal {
+  const { item } = edit;
+  const carried = carry(build, edit);
+  const sheet = carried.sheets[item.sheet];
+  if (!sheet) return refuse(`The sheet ${item.sheet} did not come with the edit.`);
+  if (!carried.archetypes[sheet.archetype]) return refuse(`The archetype ${sheet.archetype} did not come with the edit.`);
+  const taken = new Set(build.items.flatMap((one) => [one.id as string, ...one.units.map((unit) => unit.id as string)]));
+  if ([item.id as string, ...item.units.map((unit) => unit.id as string)].some((id) => taken.has(id))) return refuse('An id of that edit is already in use; nothing was added.');
+  const over = pastLimit(build, item.units.length, sheet.kind);
+  if (over) return over;
+  const index = edit.index ?? build.items.length;
+  const items = [...build.items.slice(0, index), item, ...build.items.slice(index)];
+  return {
+    sections: { items, ...carried, counter: advance(build, [item.id, ...item.units.map((unit) => unit.id)], 1), ...putAll(build, edit.puts) },
+    words: `${item.units.length} × ${sheet.name}`,
+  };
+}
+
+function addUnits(build: Build, edit: EditOf<'units.add'>): Step | Refusal {
+  const item = build.items.find((one) => one.id === edit.item);
+  if (!item) return noItem(edit.item);
+  const over = pastLimit(build, edit.units.length, build.sheets[item.sheet]!.kind);
+  if (over) return over;
+  const taken = new Set(build.items.flatMap((one) => one.units.map((unit) => unit.id as string)));
+  if (edit.units.some((unit) => taken.has(unit.id))) return refuse('An id of that edit is already in use; nothing was added.');
+  const step = patchItem(build, item.id, (one) => ({ ...one, units: [...one.units, ...edit.units] }), `${edit.units.length} more of`);
+  if ('ok' in step) return step;
+  return { ...step, sections: { ...step.sections, counter: advance(build, edit.units.map((unit) => unit.id), 0), ...putAll(build, edit.puts) } };
+}
+
+function pastLimit(build: Build, more: number, kind: string): Refusal | null {
+  const count = (of?: string) => build.items.reduce((sum, item) => sum + (!of || build.sheets[item.sheet]?.kind === of ? item.units.length : 0), 0);
+  if (count() + more > LIMITS.units) return refuse(`A build holds at most ${LIMITS.units} units; this would be ${count() + more}.`);
+  if (kind === 'drive' && count('drive') + more > LIMITS.drives) return refuse(`A build holds at most ${LIMITS.drives} drives; this would be ${count('drive') + more}.`);
+  const boxes = count('chassis') + count('enclosure');
+  if ((kind === 'chassis' || kind === 'enclosure') && boxes + more > LIMITS.boxes) return refuse(`A build holds at most ${LIMITS.boxes} boxes; this would be ${boxes + more}.`);
+  return null;
+}
+
+function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): Step {
+  const items = build.items
+    .map((item) => (item.units.some((unit) => gone.has(unit.id)) ? { ...item, units: item.units.filter((unit) => !gone.has(unit.id)) } : item))
+    .filter((item) => item.units.length > 0);
+  const involves = (spots: readonly SpotRef[]) => spots.some((spot) => gone.has(spot.host));
+  const layout: Layout = {
+    ...build.layout,
+    at: Object.fromEntries(Object.entries(build.layout.at).filter(([unit]) => !gone.has(unit))),
+    dormant: Object.fromEntries(Object.entries(build.layout.dormant).filter(([unit]) => !gone.has(unit))),
+    wires: build.layout.wires.filter((wire) => !involves(wire.host) && !involves(wire.device)),
+  };
+  const pool = { sets: build.pool.sets.map((set) => (set.units.some((unit) => gone.has(unit)) ? { ...set, units: set.units.filter((unit) => !gone.has(unit)) } : set)) };
+  const changes = build.changes.filter((change) => !gone.has(change.host));
+  return { sections: { items, layout, pool, changes }, words };
+}
+
+function patchItem(build: Build, id: string, change: (item: Item) => Item, verb: string): Step | Refusal {
+  const item = build.items.find((one) => one.id === id);
+  if (!item) return noItem(id);
+  return { sections: { items: build.items.map((one) => (one === item ? change(one) : one)) }, words: `${verb} ${nameOf(build, item)}` };
+}
+
+function seat(build: Build, unit: string, to: Seat, verb: string): Step | Refusal {
+  const item = itemOf(build, unit);
+  if (!item) return noUnit(unit);
+  const { [unit]: _woken, ...dormant } = build.layout.dormant;
+  // Whoever sat there without a hold gives way and is placed anew when the build settles.
+  const at = Object.fromEntries(Object.entries(build.layout.at).filter(([other, place]) => other === unit || place.how === 'held' || printSpot(place.spot) !== printSpot(to.spot)));
+  const mark = item.units.find((one) => one.id === unit)!.mark;
+  return { sections: { layout: { ...build.layout, dormant, at: { ...at, [unit]: to } } }, words: `${verb} ${mark}` };
+}
+
+function putAll(build: Build, puts: Readonly<Record<string, SpotRef>> | undefined): Partial<Build> {
+  if (!puts) return {};
+  const seats = Object.fromEntries(Object.entries(puts).map(([unit, spot]): [string, Seat] => [unit, { spot, how: 'put' }]));
+  return { layout: { ...build.layout, at: { ...build.layout.at, ...seats } } };
+}
+
+function carry(build: Build, edit: Pick<EditOf<'item.add'>, 'sheets' | 'archetypes'>): Pick<Build, 'sheets' | 'archetypes'> {
+  const fresh = <T extends { readonly id: string }>(held: Readonly<Record<string, T>>, extra: readonly T[]) =>
+    extra.every((one) => held[one.id] === one) ? held as Record<string, T> : { ...held, ...Object.fromEntries(extra.map((one) => [one.id, one])) };
+  return { sheets: fresh(build.sheets, edit.sheets), archetypes: fresh(build.archetypes, edit.archetypes) };
+}
+
+/** Ids and marks are never given twice, also when the highest is taken out again. */
+function advance(build: Build, ids: readonly string[], letters: number): Build['counter'] {
+  const numbers = ids.map((id) => Number(/\d+$/.exec(id)?.[0] ?? 0));
+  return { next: Math.max(build.counter.next, ...numbers.map((n) => n + 1)), letter: build.counter.letter + letters };
+}
+
+const withRole = ({ role: _old, ...unit }: Unit, role: NonNullable<Unit['role']> | null): Unit => (role ? { ...unit, role } : unit);
+const itemOf = (build: Build, unit: string) => build.items.find((item) => item.units.some((one) => one.id === unit));
+const nameOf = (build: Build, item: Item) => `${item.units.length > 1 ? `${item.units.length} × ` : ''}${build.sheets[item.sheet]?.name ?? item.sheet}`;
+const noItem = (id: string) => refuse(`The part ${id} is no longer in the build.`);
+const noUnit = (id: string) => refuse(`The unit ${id} is no longer in the build.`);

@@ -1,0 +1,152 @@
+import { z } from 'zod';
+import { archetypeIdSchema, itemIdSchema, keySchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
+import { archetypeSchema, moneySchema, sheetSchema } from '../parts/sheet';
+import { effectSchema } from '../parts/chassisValues';
+import { layoutSchema } from './layout';
+import { LIMITS } from './limits';
+
+const text = z.string().max(LIMITS.nameCharacters);
+const positive = z.number().positive().max(1e9);
+const isoDate = z.iso.date();
+const share = z.number().min(0).max(1);
+
+export const priceSchema = z.strictObject({
+  ...moneySchema.shape,
+  per: z.enum(['unit', 'item']),
+  shippingMinor: z.int().min(0).optional(),
+  taxIncluded: z.boolean(),
+  taxPct: z.number().min(0).max(100).optional(),
+  at: isoDate.optional(),
+  from: text.optional(),
+});
+export type Price = z.infer<typeof priceSchema>;
+
+export const ROLES = ['data', 'boot', 'cache', 'log', 'meta', 'scratch', 'spare', 'leaving'] as const;
+export const unitSchema = z.strictObject({ id: unitIdSchema, mark: z.string().regex(/^[A-Z]{1,3}\d{1,4}$/), role: z.enum(ROLES).optional() });
+export type Unit = z.infer<typeof unitSchema>;
+
+/** What is bought or owned together; `count` is for things never placed (screws, paste). */
+export const itemSchema = z.strictObject({
+  id: itemIdSchema,
+  sheet: sheetIdSchema,
+  units: z.array(unitSchema).min(1).max(LIMITS.units),
+  count: z.int().min(1).max(10_000).optional(),
+  stage: z.int().min(0).max(50),
+  deal: z.enum(['buy', 'owned']),
+  price: priceSchema.optional(),
+  bundle: text.optional(),
+  year: z.int().min(1980).max(2100).optional(),
+  hours: z.number().min(0).max(1e6).optional(),
+  condition: z.enum(['new', 'good', 'worn', 'doubtful']).optional(),
+  stockId: text.optional(),
+});
+export type Item = z.infer<typeof itemSchema>;
+
+export const changeSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ id: text, kind: z.literal('option'), host: unitIdSchema, key: keySchema }),
+  z.strictObject({ id: text, kind: z.literal('mod'), host: unitIdSchema, title: text.min(1), effects: z.array(effectSchema).min(1).max(20) }),
+]);
+export type Change = z.infer<typeof changeSchema>;
+
+/** Wishes are goals to reach, limits are not to be passed. Every one is optional. */
+export const briefSchema = z.strictObject({
+  purpose: z.string().max(2000).optional(),
+  usableTb: positive.optional(),
+  usableLaterTb: positive.optional(),
+  drivesLater: z.int().min(1).max(LIMITS.drives).optional(),
+  failuresSurvived: z.int().min(0).max(3).optional(),
+  idleW: positive.optional(),
+  peakW: positive.optional(),
+  earDb: z.number().min(0).max(100).optional(),
+  moneyMinor: z.int().min(0).max(1e12).optional(),
+  costPerYearMinor: z.int().min(0).max(1e12).optional(),
+  networkGbPerS: positive.optional(),
+  rackUnits: z.int().min(1).max(60).optional(),
+  maxWidthMm: positive.optional(),
+  maxHeightMm: positive.optional(),
+  maxDepthMm: positive.optional(),
+  maxMassG: positive.optional(),
+  mustHave: z.array(z.enum(['ecc', 'hotSwap', 'remoteManagement', 'allFlash'])).optional(),
+});
+export type Brief = z.infer<typeof briefSchema>;
+
+/** Where the machine stands and who hears it. Defaults are an ordinary room at two metres. */
+export const siteSchema = z.strictObject({
+  place: z.enum(['shelf', 'floor', 'rack', 'cupboard', 'outdoors']),
+  ambientC: z.number().min(-20).max(60),
+  hotDayC: z.number().min(-20).max(60),
+  earMm: z.number().min(100).max(50_000),
+  standing: z.enum(['open', 'wall', 'corner']),
+  room: z.enum(['soft', 'ordinary', 'hard', 'outdoors']),
+  listening: z.enum(['bedroom', 'living', 'office', 'none']),
+  door: z.enum(['none', 'slatted', 'ordinary', 'sealed']),
+  cupboard: z.enum(['none', 'closed', 'vented']),
+  mainsV: z.union([z.literal(115), z.literal(230)]),
+  mainsPlug: z.string().max(10),
+  noiseFloorDb: z.number().min(0).max(80).optional(),
+  links: z.array(z.strictObject({ gbPerS: positive, count: z.int().min(1).max(16) })).max(8),
+  clients: z.int().min(0).max(1000),
+});
+export type Site = z.infer<typeof siteSchema>;
+
+const day = z.array(z.enum(['standby', 'idle', 'typical', 'busy', 'off'])).length(24);
+export const profileSchema = z.strictObject({ weekday: day, weekend: day, drivesAwake: z.int().min(0).max(LIMITS.drives).optional(), scrubsPerYear: z.number().min(0).max(366) });
+export const tariffSchema = z.strictObject({
+  currency: moneySchema.shape.currency,
+  bands: z.array(z.strictObject({ fromHour: z.int().min(0).max(23), minorPerKwh: z.number().min(0).max(100_000) })).min(1).max(24),
+});
+export const poolSchema = z.strictObject({
+  sets: z.array(z.strictObject({
+    id: text, layout: z.enum(['single', 'stripe', 'mirror2', 'mirror3', 'parity1', 'parity2', 'parity3', 'dedicated1', 'dedicated2']),
+    units: z.array(unitIdSchema).max(LIMITS.drives), recordBytes: positive.optional(), allocationBytes: positive.optional(),
+  })).max(200),
+});
+export const policySchema = z.strictObject({
+  spinUp: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('together') }),
+    z.strictObject({ kind: z.literal('waves'), drives: z.int().min(1).max(LIMITS.drives), everyS: positive }),
+    z.strictObject({ kind: z.literal('paced') }),
+  ]),
+  fans: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('fixed'), duty: share }),
+    z.strictObject({ kind: z.literal('hold'), hottestDriveC: z.number().min(20).max(70) }),
+  ]),
+});
+export type Policy = z.infer<typeof policySchema>;
+
+export const readingSchema = z.strictObject({
+  id: text, at: isoDate, state: z.enum(['standby', 'idle', 'typical', 'busy', 'peak']), what: z.enum(['wallW', 'earDb', 'driveC']),
+  value: z.number(), kit: text, note: text.optional(),
+});
+
+/** Format 1: one self-contained document with the sheets it uses, so that it opens anywhere. */
+export const buildSchema = z.strictObject({
+  format: z.literal(1),
+  id: z.string().regex(/^[\w-]{1,64}$/),
+  name: z.string().max(LIMITS.nameCharacters),
+  notes: z.string().max(LIMITS.notesCharacters),
+  currency: moneySchema.shape.currency,
+  /** Next number for ids and next letter for marks: counters, so edits stay pure. */
+  counter: z.strictObject({ next: z.int().min(1), letter: z.int().min(0) }),
+  items: z.array(itemSchema),
+  sheets: z.record(z.string(), sheetSchema),
+  archetypes: z.record(z.string(), archetypeSchema),
+  layout: layoutSchema,
+  changes: z.array(changeSchema).max(100),
+  brief: briefSchema,
+  site: siteSchema,
+  profile: profileSchema,
+  tariff: tariffSchema,
+  pool: poolSchema,
+  policy: policySchema,
+  stages: z.array(z.strictObject({ name: text, at: isoDate.optional() })).min(1).max(51),
+  stage: z.int().min(0).max(50),
+  bundles: z.array(z.strictObject({ id: text, name: text, price: priceSchema.optional() })).max(200),
+  readings: z.array(readingSchema).max(5000),
+  accepted: z.array(z.strictObject({ snag: z.string().max(2000), reason: z.string().max(2000) })).max(500),
+  copies: z.int().min(1).max(1000),
+  copiesElsewhere: z.int().min(0).max(100),
+});
+export type Build = Readonly<z.infer<typeof buildSchema>>;
+export type { SheetId, UnitId, ItemId, ArchetypeId } from '../parts/ids';
+export { archetypeIdSchema };

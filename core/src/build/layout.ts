@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { LIMITS } from './limits';
+import { keySchema, unitIdSchema } from '../parts/ids';
+
+const hostSchema = z.string().min(1).max(LIMITS.idCharacters);
+
+/** A place on a unit, or on the floor (`floor/chassis`); `n` counts from 1 where a key repeats. */
+export const spotRefSchema = z.strictObject({ host: hostSchema, key: keySchema, n: z.int().min(1).max(2000).optional() });
+export type SpotRef = z.infer<typeof spotRefSchema>;
+
+export const howSchema = z.enum(['solved', 'put', 'held']);
+export type How = z.infer<typeof howSchema>;
+
+export const seatSchema = z.strictObject({ spot: spotRefSchema, span: z.int().min(1).max(8).optional(), how: howSchema });
+export type Seat = z.infer<typeof seatSchema>;
+
+/**
+ * One lead: its host ends towards the processor, its device ends towards the drives. `lead` names
+ * the kind of lead wanted, `unit` the cable of the kit that is used.
+ */
+export const wireSchema = z.strictObject({
+  lead: z.string().max(LIMITS.idCharacters),
+  unit: unitIdSchema.optional(),
+  host: z.array(spotRefSchema).min(1).max(8),
+  device: z.array(spotRefSchema).min(1).max(8),
+  how: howSchema,
+});
+export type Wire = z.infer<typeof wireSchema>;
+
+export const layoutSchema = z.strictObject({
+  at: z.record(z.string(), seatSchema),
+  wires: z.array(wireSchema).max(2000),
+  plugs: z.array(wireSchema).max(2000),
+  /** Unplugged by choice or by lack: the reasons a put or held place sleeps. */
+  dormant: z.record(z.string(), z.strictObject({ spot: spotRefSchema, how: howSchema, reason: z.string().max(300) })),
+});
+export type Layout = z.infer<typeof layoutSchema>;
+
+export const EMPTY_LAYOUT: Layout = { at: {}, wires: [], plugs: [], dormant: {} };
+
+/** `u3/front.7`, as in links, files and snags. */
+export const printSpot = (spot: SpotRef): string => `${spot.host}/${spot.key}${spot.n === undefined ? '' : `.${spot.n}`}`;
+
+/** Reads `u3/front.7`; null when the text is no spot. */
+export function parseSpot(text: string): SpotRef | null {
+  const found = /^([\w:+-]+)\/([a-zA-Z][\w-]*)(?:\.(\d{1,4}))?$/.exec(text);
+  if (!found) return null;
+  return { host: found[1]!, key: found[2]!, ...(found[3] ? { n: Number(found[3]) } : {}) };
+}

@@ -1,0 +1,76 @@
+import type { z } from 'zod';
+import { checkSheet } from '../parts/checkSheet';
+import { buildSchema, type Build } from './build';
+import { LIMITS } from './limits';
+
+export type Refused = { readonly ok: false; readonly code: 'notJson' | 'otherFormat' | 'overLimit' | 'notABuild'; readonly words: string; readonly at: readonly string[] };
+export type Parsed = { readonly ok: true; readonly build: Build } | Refused;
+
+const refuse = (code: Refused['code'], words: string, at: readonly string[] = []): Refused => ({ ok: false, code, words, at });
+
+/** Reads the text of a build file: the build, or a refusal that says what is wrong and where. */
+export function parseBuildText(textOfFile: string): Parsed {
+  if (textOfFile.length > LIMITS.bodyBytes) return refuse('overLimit', `The file is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB, the most a build may be.`);
+  let value: unknown;
+  try {
+    value = JSON.parse(textOfFile);
+  } catch (error) {
+    return refuse('notJson', `This is not a build file: it is not JSON (${error instanceof Error ? error.message : 'unreadable'}).`);
+  }
+  return parseBuild(value);
+}
+
+/** Checks a value against format 1, its limits and its inner references. */
+export function parseBuild(value: unknown): Parsed {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return refuse('notABuild', 'This is not a build file: a build is one JSON object.');
+  const format = (value as { format?: unknown }).format;
+  if (format !== 1) return refuse('otherFormat', `This file is of format ${format === undefined ? 'unknown' : JSON.stringify(format)?.slice(0, 40)}; Inch Tower reads format 1.`);
+  const over = limitPassed(value as Record<string, unknown>);
+  if (over) return over;
+  const parsed = buildSchema.safeParse(value);
+  if (!parsed.success) return refuse('notABuild', describeIssues(parsed.error), parsed.error.issues.slice(0, 20).map((issue) => issue.path.join('.')));
+  return brokenReference(parsed.data) ?? { ok: true, build: parsed.data };
+}
+
+/** Counted before the schema runs, so that a huge file is refused fast and by its limit. */
+function limitPassed(value: Record<string, unknown>): Refused | null {
+  if (typeof value.name === 'string' && value.name.length > LIMITS.nameCharacters) return refuse('overLimit', `The name has ${value.name.length} characters; at most ${LIMITS.nameCharacters}.`, ['name']);
+  if (typeof value.notes === 'string' && value.notes.length > LIMITS.notesCharacters) return refuse('overLimit', `The notes have ${value.notes.length} characters; at most ${LIMITS.notesCharacters}.`, ['notes']);
+  const items = Array.isArray(value.items) ? (value.items as { units?: unknown; sheet?: unknown }[]) : [];
+  const sheets = (typeof value.sheets === 'object' && value.sheets !== null ? value.sheets : {}) as Record<string, { kind?: unknown } | undefined>;
+  const counted = (kind?: string) =>
+    items.reduce((sum, item) => sum + (Array.isArray(item?.units) && (!kind || sheets[String(item.sheet)]?.kind === kind) ? item.units.length : 0), 0);
+  const most = [['units', counted(), LIMITS.units], ['drives', counted('drive'), LIMITS.drives], ['boxes', counted('chassis') + counted('enclosure'), LIMITS.boxes]] as const;
+  const passed = most.find(([, have, limit]) => have > limit);
+  return passed ? refuse('overLimit', `The build has ${passed[1]} ${passed[0]}; at most ${passed[2]}.`, ['items']) : null;
+}
+
+function brokenReference(build: Build): Refused | null {
+  const seen = new Set<string>();
+  for (const item of build.items) {
+    const sheet = build.sheets[item.sheet];
+    if (!sheet) return refuse('notABuild', `Item ${item.id} names the sheet ${item.sheet}, which the file does not carry.`, ['items', item.id]);
+    for (const id of [item.id, ...item.units.map((unit) => unit.id)]) {
+      if (seen.has(id)) return refuse('notABuild', `The id ${id} stands twice in the file.`, ['items', id]);
+      seen.add(id);
+    }
+  }
+  for (const [id, sheet] of Object.entries(build.sheets)) {
+    if (sheet.id !== id) return refuse('notABuild', `The sheet filed as ${id} calls itself ${sheet.id}.`, ['sheets', id]);
+    const archetype = build.archetypes[sheet.archetype];
+    if (!archetype) return refuse('notABuild', `Sheet ${id} names the archetype ${sheet.archetype}, which the file does not carry.`, ['sheets', id]);
+    if (archetype.kind !== sheet.kind) return refuse('notABuild', `Sheet ${id} is a ${sheet.kind} but its archetype is a ${archetype.kind}.`, ['sheets', id]);
+    const missing = [...(sheet.builtIn ?? archetype.builtIn ?? []), ...(sheet.inTheBox ?? archetype.inTheBox ?? [])].find((inner) => !build.sheets[inner.sheet]);
+    if (missing) return refuse('notABuild', `Sheet ${id} contains ${missing.sheet}, which the file does not carry.`, ['sheets', id]);
+    const wrong = checkSheet(sheet, archetype)[0];
+    if (wrong) return refuse('notABuild', `Sheet ${id}: ${wrong.words}`, ['sheets', id, wrong.field]);
+  }
+  return null;
+}
+
+/** The first few faults of a schema error in one sentence each. */
+export function describeIssues(error: z.ZodError): string {
+  const shown = error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the document'}: ${issue.message}`);
+  const more = error.issues.length - shown.length;
+  return `This is not a valid build. ${shown.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`;
+}

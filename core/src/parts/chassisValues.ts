@@ -1,0 +1,121 @@
+import { z } from 'zod';
+import { connectorSchema, powerInputSchema } from './connector';
+import { pointSchema } from './geometry';
+import { keySchema } from './ids';
+import { BAY_SIZES, BOARD_FORMS, PROTOCOLS, SOUND_PATHS, SUPPLY_FORMS } from './vocabulary';
+
+const label = z.string().min(1).max(60);
+const lengthMm = z.number().positive().max(2500);
+const WALLS = ['front', 'middle', 'rear', 'top', 'side', 'bottom'] as const;
+
+/** What stands between a bay and its port. An expander's connectors are its uplinks. */
+export const backplaneSchema = z.strictObject({
+  type: z.enum(['direct', 'expander']),
+  carries: z.array(z.enum(PROTOCOLS)).min(1),
+  gbPerLane: z.number().positive().max(64),
+  connectors: z.array(connectorSchema).min(1),
+  baysPerConnector: z.int().min(1).max(64),
+  powerInputs: z.array(powerInputSchema),
+  cutsPin3: z.boolean(),
+  idleW: z.number().min(0).max(40),
+});
+export type Backplane = z.infer<typeof backplaneSchema>;
+
+/** Rows × columns of like bays. `takes` lists drive sizes a bay holds without an adapter. */
+export const bayGroupSchema = z.strictObject({
+  key: keySchema,
+  label,
+  rows: z.int().min(1).max(32),
+  columns: z.int().min(1).max(32),
+  takes: z.array(z.enum(BAY_SIZES)).min(1),
+  maxDriveHeightMm: lengthMm,
+  lies: z.enum(['flat', 'upright']),
+  access: z.enum(['hotSwap', 'tray', 'fixed']),
+  mounting: z.enum(['hard', 'tray', 'soft']),
+  wall: z.enum(WALLS),
+  holes: z.array(z.enum(['A', 'B'])).optional(),
+  pitchXMm: lengthMm.optional(),
+  pitchYMm: lengthMm.optional(),
+  at: pointSchema.optional(),
+  backplane: backplaneSchema.nullable(),
+});
+export type BayGroup = z.infer<typeof bayGroupSchema>;
+
+/** A limit with its culprit: the least that applies counts, and its `because` is what a snag names. */
+export const clearanceSchema = z.strictObject({
+  for: z.enum(['card', 'cooler', 'supply', 'board']),
+  slots: z.array(z.int().min(0).max(15)).optional(),
+  maxMm: lengthMm,
+  because: keySchema,
+  label,
+  while: z.enum(['present', 'occupied']),
+});
+export type Clearance = z.infer<typeof clearanceSchema>;
+
+export const fanMountSchema = z.strictObject({
+  key: keySchema, label, wall: z.enum(WALLS), sizesMm: z.array(z.int().min(20).max(240)).min(1),
+  count: z.int().min(1).max(12), path: z.enum(SOUND_PATHS), at: pointSchema.optional(),
+});
+export type FanMount = z.infer<typeof fanMountSchema>;
+
+export const supplyBaySchema = z.strictObject({
+  key: keySchema, label, forms: z.array(z.enum(SUPPLY_FORMS)).min(1), count: z.int().min(1).max(4),
+  maxLengthMm: lengthMm, screws: z.boolean(), stands: z.boolean().optional(), at: pointSchema.optional(),
+});
+export type SupplyBay = z.infer<typeof supplyBaySchema>;
+
+export const openingsSchema = z.strictObject({
+  key: keySchema, label, count: z.int().min(1).max(16), height: z.enum(['full', 'low']), at: pointSchema.optional(),
+});
+
+/** The one vocabulary in which options of a sheet and mods of a builder change a chassis. */
+export const effectSchema = z.discriminatedUnion('do', [
+  z.strictObject({ do: z.literal('remove'), key: keySchema }),
+  z.strictObject({ do: z.literal('addBayGroup'), feature: bayGroupSchema }),
+  z.strictObject({ do: z.literal('addFanMount'), feature: fanMountSchema }),
+  z.strictObject({ do: z.literal('clearance'), clearance: clearanceSchema }),
+  z.strictObject({ do: z.literal('leak'), shareChange: z.number().min(-1).max(1) }),
+  z.strictObject({ do: z.literal('attenuation'), changeDb: z.number().min(-20).max(20) }),
+  z.strictObject({ do: z.literal('resistance'), timesFactor: z.number().positive().max(20) }),
+]);
+export type Effect = z.infer<typeof effectSchema>;
+
+export const optionSchema = z.strictObject({ key: keySchema, label, effects: z.array(effectSchema).min(1) });
+
+export const chassisValues = z.strictObject({
+  style: z.enum(['tower', 'cube', 'rack', 'openFrame', 'external']),
+  rackUnits: z.int().min(1).max(12).nullable(),
+  widthMm: lengthMm,
+  heightMm: lengthMm,
+  depthMm: lengthMm,
+  massG: z.number().positive().max(100_000),
+  boardHoles: z.array(z.enum(BOARD_FORMS)),
+  maxBoardEdgeMm: lengthMm.nullable(),
+  maxBoardDepthMm: lengthMm.nullable(),
+  boardPose: z.enum(['flat', 'standing']),
+  /** The board's rear-edge, left or top, underside corner; null leaves it to the layout. */
+  boardAt: pointSchema.nullable(),
+  bayGroups: z.array(bayGroupSchema).max(24),
+  supplyBays: z.array(supplyBaySchema).max(4),
+  openings: z.array(openingsSchema).max(4),
+  fanMounts: z.array(fanMountSchema).max(16),
+  clearances: z.array(clearanceSchema).max(40),
+  frontUsb: z.array(z.enum(['usb2-header', 'usb3-header'])),
+  slideRails: z.enum(['included', 'apart', 'none']),
+  resistancePaPerM3h2: z.number().positive().max(1),
+  bypassShare: z.number().min(0).max(1),
+  drivePath: z.enum(SOUND_PATHS),
+  panelDb: z.number().min(0).max(20),
+  options: z.array(optionSchema).max(16),
+});
+
+/** Turns bays into other bays: three 5.25 into five 3.5, one 3.5 into two 2.5. */
+export const adapterValues = z.strictObject({
+  sitsIn: z.enum(BAY_SIZES),
+  span: z.int().min(1).max(6),
+  widthMm: lengthMm,
+  heightMm: lengthMm,
+  depthMm: lengthMm,
+  bayGroups: z.array(bayGroupSchema).min(1).max(4),
+  idleW: z.number().min(0).max(40),
+});
