@@ -23,6 +23,8 @@ export const wireSchema = z.strictObject({
   unit: unitIdSchema.optional(),
   host: z.array(spotRefSchema).min(1).max(8),
   device: z.array(spotRefSchema).min(1).max(8),
+  /** For a breakout: the lane (from 1) of the many-lane end that each single end uses. */
+  lanes: z.array(z.int().min(1).max(8)).max(8).optional(),
   how: howSchema,
 });
 export type Wire = z.infer<typeof wireSchema>;
@@ -31,7 +33,7 @@ export const layoutSchema = z.strictObject({
   at: z.record(z.string(), seatSchema),
   wires: z.array(wireSchema).max(2000),
   plugs: z.array(wireSchema).max(2000),
-  /** Unplugged by choice or by lack: the reasons a put or held place sleeps. */
+  /** Put and held places that cannot stand now, with the reason; they wake when they can. */
   dormant: z.record(z.string(), z.strictObject({ spot: spotRefSchema, how: howSchema, reason: z.string().max(300) })),
 });
 export type Layout = z.infer<typeof layoutSchema>;

@@ -93,7 +93,7 @@ export const chassisValues = z.strictObject({
   maxBoardEdgeMm: lengthMm.nullable(),
   maxBoardDepthMm: lengthMm.nullable(),
   boardPose: z.enum(['flat', 'standing']),
-  /** The board's rear-edge, left or top, underside corner; null leaves it to the layout. */
+  /** The board's underside at its rear edge, at the end with the outside sockets; null leaves it to the layout. */
   boardAt: pointSchema.nullable(),
   bayGroups: z.array(bayGroupSchema).max(24),
   supplyBays: z.array(supplyBaySchema).max(4),

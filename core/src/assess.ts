@@ -1,0 +1,97 @@
+import type { Build } from './build/build';
+import type { Layout } from './build/layout';
+import { runningUnits, type FigureContext } from './figures/context';
+import { createFigureStage, explainFigure, roomStage, type Explanation, type FigureId, type Figures } from './figures/figures';
+import { memoLast } from './memoLast';
+import { leadNeeds, type LeadNeeds } from './needs/leads';
+import { openThings, type OpenThing, type Status } from './open';
+import type { ArchetypeId } from './parts/ids';
+import { resolve, type PartOf } from './parts/resolve';
+import { checkLayout } from './place/checkLayout';
+import type { Outcome } from './place/problem';
+import { sceneOf, type Scene } from './place/scene';
+import { hasPlaces, solve } from './place/solve';
+import { unconnectedDrives } from './place/unconnected';
+import { plannedUnits, type PlannedUnit } from './place/units';
+import { findSnags } from './snags/registry';
+import type { Snag } from './snags/snag';
+
+export type Assessment = {
+  readonly status: Status;
+  readonly units: readonly PlannedUnit[];
+  /** The stored layout, or a solved one where the stored can no longer stand. */
+  readonly layout: Layout;
+  readonly stored: boolean;
+  readonly unplaced: readonly PlannedUnit[];
+  readonly unconnected: readonly PlannedUnit[];
+  readonly scene: Scene;
+  readonly needs: LeadNeeds;
+  readonly figures: Figures;
+  readonly snags: readonly Snag[];
+  readonly open: readonly OpenThing[];
+};
+export type AssessOptions = { /** ISO date that ages and prices are read at. */ readonly asOf: string };
+export type Assessor = { assess(build: Build, options: AssessOptions): Assessment; explain(build: Build, id: FigureId): Explanation | null };
+
+/**
+ * The pipeline: resolve → layout → needs → figures → rules → open. Each stage keeps its last
+ * answer and runs again only when its narrow inputs change. Cold and warm answers are equal.
+ */
+export function createAssessor(): Assessor {
+  const unitsStage = memoLast((items: Build['items'], sheets: Build['sheets'], archetypes: Build['archetypes'], changes: Build['changes'], stage: number) => plannedUnits({ items, sheets, archetypes, changes, stage }));
+  const placeStage = memoLast((units: readonly PlannedUnit[], layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
+    const problem = { units };
+    if (checkLayout(problem, layout).length > 0) {
+      const outcome = solve(problem, layout);
+      return { layout: outcome.layout, stored: false, outcome };
+    }
+    const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id]);
+    const { unconnected, conflict } = unconnectedDrives(units, layout);
+    return { layout, stored: true, outcome: { status: unplaced.length || unconnected.length ? 'partial' : 'solved', layout, unplaced, unconnected, moved: [], conflict } };
+  });
+  const sceneStage = memoLast(sceneOf);
+  const runningStage = memoLast(runningUnits);
+  const room = memoLast(roomStage);
+  const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, (id) => cableOf(sheets, archetypes, id)));
+  const contextStage = memoLast((units: readonly PlannedUnit[], layout: Layout, running: readonly PlannedUnit[], site: Build['site'], policy: Build['policy'], currency: string, needs: LeadNeeds): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs }));
+  const figureStage = createFigureStage();
+  const ruleStage = memoLast((context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief']) => findSnags({ units: context.units, layout: context.layout, outcome, context, figures, brief }));
+  const openStage = memoLast(openThings);
+
+  const prepare = (build: Build) => {
+    const units = unitsStage(build.items, build.sheets, build.archetypes, build.changes, build.stage);
+    const placed = placeStage(units, build.layout);
+    const needs = needsStage(units, placed.layout.wires, build.sheets, build.archetypes);
+    const context = contextStage(units, placed.layout, runningStage(units, placed.layout), build.site, build.policy, build.currency, needs);
+    return { units, placed, needs, context, full: { ...context, room: room(units, placed.layout) } };
+  };
+  return {
+    assess(build) {
+      const { units, placed, needs, context, full } = prepare(build);
+      const figures = figureStage(full);
+      const snags = ruleStage(context, placed.outcome, figures, build.brief);
+      const open = openStage(units, placed.layout);
+      return {
+        status: statusOf(units, snags, open), units, layout: placed.layout, stored: placed.stored, unplaced: placed.outcome.unplaced, unconnected: placed.outcome.unconnected,
+        scene: sceneStage(units, placed.layout), needs, figures, snags, open,
+      };
+    },
+    explain: (build, id) => explainFigure(id, prepare(build).full),
+  };
+}
+
+/** A build's assessment from nothing kept. Total: any build that passes the schema gets one. */
+export const assess = (build: Build, options: AssessOptions): Assessment => createAssessor().assess(build, options);
+
+function statusOf(units: readonly PlannedUnit[], snags: readonly Snag[], open: readonly OpenThing[]): Status {
+  if (units.length === 0) return 'empty';
+  if (snags.some((snag) => snag.severity === 'blocker')) return 'blocked';
+  return open.length > 0 ? 'open' : 'sound';
+}
+
+function cableOf(sheets: Build['sheets'], archetypes: Build['archetypes'], id: string): PartOf<'cable'> | null {
+  const sheet = sheets[id];
+  const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
+  const part = sheet && archetype && resolve(sheet, archetype);
+  return part?.kind === 'cable' ? part : null;
+}

@@ -1,0 +1,49 @@
+import type { Build } from '../build/build';
+import type { Layout } from '../build/layout';
+import type { Need } from '../needs/leads';
+import { boxOf } from '../place/seating';
+import { sittersBySpot } from '../place/scene';
+import type { PlannedUnit } from '../place/units';
+
+/** What figures are computed from. Every part of it keeps its identity while it does not change. */
+export type FigureContext = {
+  readonly units: readonly PlannedUnit[];
+  readonly layout: Layout;
+  /** Units that run: the kit, and built-in ones nothing has displaced. */
+  readonly running: readonly PlannedUnit[];
+  readonly site: Build['site'];
+  readonly policy: Build['policy'];
+  readonly currency: string;
+  readonly needs: readonly Need[];
+};
+
+/** Built-in units that a unit of the kit has displaced do not run. */
+export function runningUnits(units: readonly PlannedUnit[], layout: Layout): PlannedUnit[] {
+  const sitting = sittersBySpot(units, layout);
+  return units.filter((unit) => {
+    if (!unit.builtIn || unit.builtIn.fixed) return true;
+    const { host, key, n } = unit.builtIn.spot;
+    const there = sitting.get(`${host}/${key}.${n ?? 1}`) ?? sitting.get(`${host}/${key}`);
+    return !there || there.id === unit.id;
+  });
+}
+
+/** Like parts of one box: they are computed once and multiplied. */
+export type PartClass = { readonly part: PlannedUnit['part']; readonly units: readonly PlannedUnit[]; readonly box: PlannedUnit | null };
+
+export function classesOf(units: readonly PlannedUnit[], all: readonly PlannedUnit[], layout: Layout): PartClass[] {
+  const seats = new Map(Object.entries(layout.at));
+  const classes = new Map<string, { part: PlannedUnit['part']; units: PlannedUnit[]; box: PlannedUnit | null }>();
+  const boxes = new Map<string, PlannedUnit | null>();
+  for (const unit of units) {
+    const host = unit.builtIn?.spot.host ?? seats.get(unit.id)?.spot.host ?? '';
+    const known = unit.part.kind === 'chassis' ? unit : boxes.get(host);
+    const box = known !== undefined ? known : boxOf(unit.id, seats, all);
+    boxes.set(host, unit.part.kind === 'chassis' ? boxes.get(host) ?? null : box);
+    const key = `${unit.part.id}|${box?.id ?? ''}`;
+    const one = classes.get(key) ?? { part: unit.part, units: [], box };
+    one.units.push(unit);
+    classes.set(key, one);
+  }
+  return [...classes.values()];
+}

@@ -1,0 +1,64 @@
+import type { Item } from '../../build/build';
+import type { PlannedUnit } from '../../place/units';
+import type { FigureContext } from '../context';
+import type { Ledger, Quantity } from '../quantity';
+
+const digits = new Map<string, number>();
+
+/** Minor units of a currency in one major unit (ISO 4217). */
+export function minorPerMajor(currency: string): number {
+  let found = digits.get(currency);
+  if (found === undefined) {
+    found = 10 ** (new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2);
+    digits.set(currency, found);
+  }
+  return found;
+}
+
+export type MoneyLine = { readonly item: Item; readonly units: readonly PlannedUnit[] };
+
+/** The items of the kit in order, each with its units of the stage. */
+export function moneyLines(units: readonly PlannedUnit[]): MoneyLine[] {
+  const lines = new Map<string, { item: Item; units: PlannedUnit[] }>();
+  for (const unit of units) {
+    if (!unit.item) continue;
+    const line = lines.get(unit.item.id) ?? { item: unit.item, units: [] };
+    line.units.push(unit);
+    lines.set(unit.item.id, line);
+  }
+  return [...lines.values()];
+}
+
+/**
+ * What an item costs now in minor units of the build's currency: its price with shipping and tax,
+ * else the typical price of its archetype. Owned costs nothing; null where it cannot be counted:
+ * another currency or no price at all.
+ */
+export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Quantity | null {
+  const { item, units } = line;
+  const { part } = units[0]!;
+  const count = item.count ?? units.length;
+  const label = count > 1 ? `${count} × ${part.name}` : part.name;
+  if (item.deal === 'owned') return null;
+  const { price } = item;
+  if (price && price.currency !== currency) return null;
+  if (price) {
+    const goods = price.per === 'unit' ? price.minor * count : price.minor;
+    const taxed = price.taxIncluded ? goods : goods * (1 + (price.taxPct ?? 0) / 100);
+    return ledger.times(label, ledger.given(`${label}: price`, (taxed + (price.shippingMinor ?? 0)) / minorPerMajor(currency), currency), 1);
+  }
+  if (!part.price || part.price.currency !== currency) return null;
+  const typical = part.price.minor / minorPerMajor(currency);
+  return ledger.times(label, ledger.fact(part, 'price', typical, 'price'), count);
+}
+
+/** Money to spend at this stage, in the build's currency: what is bought, and the leads it needs. */
+export function costNow(context: FigureContext, ledger: Ledger): Quantity | null {
+  const items = moneyLines(context.units).flatMap((line) => itemCost(line, context.currency, ledger) ?? []);
+  const leads = context.needs.filter((need) => need.toBuy > 0 && context.currency === 'EUR').map((need) => {
+    const each = need.lead.typicalMinor / 100;
+    return ledger.times(`${need.toBuy} × ${need.lead.name}`, ledger.given(`${need.lead.name}: typical price`, each, context.currency, { lo: each * 0.75, hi: each * 1.25 }), need.toBuy);
+  });
+  if (moneyLines(context.units).length === 0) return null;
+  return ledger.sum('Money now', context.currency, [...items, ...leads], 'what this stage buys; owned parts are 0');
+}

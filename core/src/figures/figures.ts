@@ -1,0 +1,76 @@
+import type { Basis } from '../parts/sheet';
+import type { FigureContext } from './context';
+import { costNow } from './cost/money';
+import { rawTb } from './pool/capacity';
+import { start12A } from './power/start';
+import { wallW } from './power/wall';
+import { Ledger, rangeOfQuantity, type Quantity, type Working } from './quantity';
+import { roomForDrives, type Room } from './room';
+import { earIdleDb } from './sound/ear';
+
+/** A number with its unit and range. `value` is null while nothing in the build bears on it. */
+export type Figure = { readonly id: FigureId; readonly value: number; readonly lo: number; readonly hi: number; readonly unit: string; readonly basis: Basis };
+
+type Context = FigureContext & { readonly room: Room };
+type Definition = { readonly label: string; readonly uses: readonly (keyof Context)[]; readonly compute: (context: Context, ledger: Ledger) => Quantity | null };
+
+const RUNS = ['running', 'units', 'layout', 'policy'] as const;
+
+/** Every figure by id, with the narrow inputs it is computed from. */
+export const FIGURES = {
+  'drives.room': {
+    label: 'Room for drives', uses: ['room'],
+    compute: ({ room }, ledger) => ledger.map('Room for more drives', 'drives', [ledger.given('Free bays that take it', room.baysFree, 'bays'), ledger.given('Ports free', room.portsFree, 'ports')], `as many of ${room.drive} as the wiring reaches`, () => room.more),
+  },
+  'bays.free': { label: 'Free bays', uses: ['room'], compute: ({ room }, ledger) => ledger.given('Free bays', room.baysFree, 'bays') },
+  'ports.free': { label: 'Free ports', uses: ['room'], compute: ({ room }, ledger) => ledger.given('Free ports', room.portsFree, 'ports') },
+  'capacity.rawTb': { label: 'Raw capacity', uses: ['units', 'layout'], compute: rawTb },
+  'power.idleWallW': { label: 'Idle at the wall', uses: RUNS, compute: (context, ledger) => wallW(context, 'idle', ledger) },
+  'power.peakWallW': { label: 'Peak at the wall', uses: RUNS, compute: (context, ledger) => wallW(context, 'peak', ledger) },
+  'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
+  'sound.earIdleDb': { label: 'Sound at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
+  'cost.now': { label: 'Money now', uses: ['units', 'needs', 'currency'], compute: costNow },
+} as const satisfies Record<string, Definition>;
+
+export type FigureId = keyof typeof FIGURES;
+export type Figures = Readonly<Partial<Record<FigureId, Figure>>>;
+export const FIGURE_IDS = Object.keys(FIGURES) as FigureId[];
+
+/** Computes figures, each again only when something it is computed from has changed. */
+export function createFigureStage(): (context: Context) => Figures {
+  const last = new Map<FigureId, { inputs: readonly unknown[]; figure: Figure | null }>();
+  const quiet = new Ledger(false);
+  let kept: Figures = {};
+  return (context) => {
+    const figures: Partial<Record<FigureId, Figure>> = {};
+    let same = true;
+    for (const id of FIGURE_IDS) {
+      const definition: Definition = FIGURES[id];
+      const inputs = definition.uses.map((key) => context[key]);
+      let known = last.get(id);
+      if (!known || known.inputs.some((input, i) => input !== inputs[i])) last.set(id, (known = { inputs, figure: flat(id, definition.compute(context, quiet)) }));
+      if (known.figure) figures[id] = known.figure;
+      same &&= figures[id] === kept[id];
+    }
+    return same ? kept : (kept = figures);
+  };
+}
+
+export function flat(id: FigureId, quantity: Quantity | null): Figure | null {
+  return quantity && { id, value: quantity.value, ...rangeOfQuantity(quantity), unit: quantity.unit, basis: quantity.basis };
+}
+
+export type Explanation = { readonly figure: Figure; readonly working: Working };
+
+/** The working of one figure, from the same computation with recording on. */
+export function explainFigure(id: FigureId, context: Context): Explanation | null {
+  const ledger = new Ledger(true);
+  const definition: Definition = FIGURES[id];
+  const quantity = definition.compute(context, ledger);
+  const figure = flat(id, quantity);
+  if (!figure || !quantity?.working) return null;
+  const working = 'field' in quantity.working ? { label: definition.label, ...figure, op: 'given' as const, of: [quantity.working] } : quantity.working;
+  return { figure, working };
+}
+
+export const roomStage = (units: FigureContext['units'], layout: FigureContext['layout']): Room => roomForDrives(units, layout);

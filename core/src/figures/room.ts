@@ -1,0 +1,72 @@
+import { printSpot, type Layout } from '../build/layout';
+import type { UnitId } from '../parts/ids';
+import { DRIVE_BODY_MM } from '../parts/geometry';
+import type { Part, PartOf } from '../parts/resolve';
+import { hostPorts } from '../place/ports';
+import { mismatch } from '../place/mates';
+import { sittersBySpot } from '../place/scene';
+import { solve } from '../place/solve';
+import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
+import { ofKind, type PlannedUnit } from '../place/units';
+
+/** Room for more of the commonest drive: how many would get a bay and a port, and what is free of each. */
+export type Room = { readonly more: number; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
+
+/** Asked at most for so many more; past that a builder wants another machine. */
+const MOST_ASKED = 120;
+
+/** Room by asking the solver for as many more drives as there are free bays. */
+export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Room {
+  const drive = commonestDrive(units, layout);
+  const free = freeBays(units, layout).filter(({ group }) => !mismatch(drive, group));
+  const ports = hostPorts(units, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).filter((port) => port.inside);
+  const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
+  const used = layout.wires.reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
+  const asked = Math.min(free.length, MOST_ASKED);
+  const more = asked === 0 || lanes === 0 ? 0 : connectedOf(units, layout, drive, asked);
+  return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used), drive: drive.name };
+}
+
+export function freeBays(units: readonly PlannedUnit[], layout: Layout): { name: string; group: Extract<SpotGroup, { type: 'bay' }> }[] {
+  const sitting = sittersBySpot(units, layout);
+  const spanned = new Set(ofKind(units, 'adapter').flatMap((unit) => {
+    const spot = layout.at[unit.id]?.spot;
+    return spot ? Array.from({ length: unit.part.span - 1 }, (_, i) => printSpot({ ...spot, n: (spot.n ?? 1) + i + 1 })) : [];
+  }));
+  return units
+    .filter((unit) => layout.at[unit.id] || unit.builtIn)
+    .flatMap((unit) => spotsOf(unit.id, unit.part))
+    .flatMap((group) => (group.type === 'bay' ? refsOf(group).map((ref) => ({ name: printSpot(ref), group })) : []))
+    .filter(({ name }) => !sitting.has(name) && !spanned.has(name));
+}
+
+function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, count: number): number {
+  const extra = Array.from({ length: count }, (_, i): PlannedUnit => ({ id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: 'data' }));
+  const outcome = solve({ units: [...units, ...extra] }, layout);
+  const without = new Set([...outcome.unplaced, ...outcome.unconnected].map((unit) => unit.id));
+  const lost = [...without].filter((id) => !id.startsWith('room:')).length;
+  return Math.max(0, extra.filter((unit) => !without.has(unit.id)).length - lost);
+}
+
+function commonestDrive(units: readonly PlannedUnit[], layout: Layout): PartOf<'drive'> {
+  const counts = new Map<PartOf<'drive'>, number>();
+  for (const { part, role } of ofKind(units, 'drive')) {
+    if ((role ?? 'data') !== 'data' || !(part.size in DRIVE_BODY_MM)) continue;
+    counts.set(part, (counts.get(part) ?? 0) + 1);
+  }
+  const most = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+  if (most) return most;
+  const free = freeBays(units, layout);
+  return free.some(({ group }) => group.group.takes.includes('3.5')) || free.length === 0 ? standIn('3.5') : standIn('2.5');
+}
+
+/** A plain SATA drive for a build that has none yet: only its size and interface are asked for. */
+const standIns = new Map<string, PartOf<'drive'>>();
+function standIn(size: '3.5' | '2.5'): PartOf<'drive'> {
+  const known = standIns.get(size);
+  if (known) return known;
+  const body = DRIVE_BODY_MM[size];
+  const part = { kind: 'drive', id: `standIn:${size}`, name: `a ${size}-inch SATA drive`, size, heightMm: size === '3.5' ? body.heightMm : 7, lengthMm: body.depthMm, interface: 'sata', builtIn: [], inTheBox: [] } as unknown as Part as PartOf<'drive'>;
+  standIns.set(size, part);
+  return part;
+}

@@ -1,0 +1,130 @@
+import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
+import type { PartOf } from '../parts/resolve';
+import { leadById } from './leads';
+import { mismatch } from './mates';
+import { DRIVE_DATA_KEY, driveConnector, hostPorts, protocolOf, targetOf, type HostPort, type Target } from './ports';
+import type { Problem } from './problem';
+import { groupAt } from './spotAt';
+import { isCard, type PlannedUnit } from './units';
+
+export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mismatch' | 'twice' | 'covered' | 'fixed' | 'lead' | 'portOff' | 'portTwice' | 'endTwice' | 'protocol' | 'laneTwice' | 'noEnd'; readonly about: string };
+
+/**
+ * Checks a stored layout from the sheets alone, not from how the solver works: every seat exists,
+ * takes the part and is used once; every lead has ends it fits, live ports and lanes used once.
+ * An empty list means the layout can be built. It does not ask whether everything has a place.
+ */
+export function checkLayout(problem: Problem, layout: Layout): Violation[] {
+  const units = new Map(problem.units.map((unit) => [unit.id as string, unit]));
+  return [...checkSeats(units, layout), ...checkWires(problem.units, units, layout)];
+}
+
+function checkSeats(units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+  const faults: Violation[] = [];
+  const used = new Map<string, string>();
+  const claim = (name: string, unit: string, code: Violation['code']) => {
+    if (used.has(name) && used.get(name) !== unit) faults.push({ code, about: name });
+    used.set(name, unit);
+  };
+  for (const unit of units.values()) if (unit.builtIn?.fixed) claim(canonical(units, unit.builtIn.spot), unit.id, 'fixed');
+  for (const [id, seat] of Object.entries(layout.at)) {
+    const unit = units.get(id);
+    if (!unit) { faults.push({ code: 'noUnit', about: id }); continue; }
+    const group = groupAt(units, seat.spot);
+    if (!group) { faults.push({ code: 'noSpot', about: printSpot(seat.spot) }); continue; }
+    if (!standsOnFloor(units, layout, seat.spot)) faults.push({ code: 'notHosted', about: printSpot(seat.spot) });
+    if (mismatch(unit.part, group)) faults.push({ code: 'mismatch', about: id });
+    claim(printSpot(seat.spot), id, 'twice');
+    for (const covered of alsoTaken(units, unit, seat.spot)) claim(covered, id, 'covered');
+  }
+  return faults;
+}
+
+function canonical(units: ReadonlyMap<string, PlannedUnit>, spot: SpotRef): string {
+  return printSpot(groupAt(units, spot) ? spot : { host: spot.host, key: spot.key });
+}
+
+function standsOnFloor(units: ReadonlyMap<string, PlannedUnit>, layout: Layout, spot: SpotRef): boolean {
+  for (let host = spot.host, depth = 0; depth < 6; depth++) {
+    if (host === 'floor') return true;
+    const next = layout.at[host]?.spot ?? units.get(host)?.builtIn?.spot;
+    if (!next) return false;
+    host = next.host;
+  }
+  return false;
+}
+
+function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, spot: SpotRef): string[] {
+  if (unit.part.kind === 'adapter') return Array.from({ length: unit.part.span - 1 }, (_, i) => printSpot({ ...spot, n: (spot.n ?? 1) + i + 1 }));
+  const board = units.get(spot.host)?.part;
+  if (!isCard(unit.part) || board?.kind !== 'board') return [];
+  const own = board.slots.find((slot) => slot.key === spot.key)!;
+  const thick = Math.ceil(unit.part.thickSlots);
+  return board.slots.filter((slot) => slot.position > own.position && slot.position < own.position + thick).map((slot) => `${spot.host}/${slot.key}`);
+}
+
+function checkWires(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+  const ports = new Map(hostPorts(list, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).map((port) => [port.name, port]));
+  const faults: Violation[] = [];
+  const usedPort = new Set<string>();
+  const usedEnd = new Set<string>();
+  for (const wire of layout.wires) {
+    faults.push(...checkWire(wire, ports, units, layout));
+    for (const host of wire.host.map(printSpot)) {
+      if (usedPort.has(host)) faults.push({ code: 'portTwice', about: host });
+      usedPort.add(host);
+    }
+    for (const device of wire.device.map(printSpot)) {
+      if (usedEnd.has(device)) faults.push({ code: 'endTwice', about: device });
+      usedEnd.add(device);
+    }
+  }
+  return faults;
+}
+
+function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+  const about = wire.host.map(printSpot).join('+');
+  const lead = leadById(wire.lead);
+  const [hosts, devices] = lead?.shape === 'reverse' ? [lead.tails, 1] : [1, lead?.tails ?? 0];
+  if (!lead || wire.host.length > hosts || wire.device.length > devices) return [{ code: 'lead', about }];
+  const lanes = wire.lanes ?? [1];
+  if (lead.shape !== 'straight' && (new Set(lanes).size !== lanes.length || lanes.length !== Math.max(wire.host.length, wire.device.length))) return [{ code: 'laneTwice', about }];
+  const faults: Violation[] = [];
+  const live = wire.host.map((ref) => ports.get(printSpot(ref)));
+  for (const port of live) {
+    if (!port) faults.push({ code: 'noEnd', about });
+    else if (port.lanes === 0) faults.push({ code: 'portOff', about: port.name });
+    else if (port.kind !== lead.host) faults.push({ code: 'lead', about: port.name });
+  }
+  for (const ref of wire.device) {
+    const end = deviceEnd(ref, units, layout);
+    if (!end) { faults.push({ code: 'noEnd', about: printSpot(ref) }); continue; }
+    // A SAS receptacle on a tail takes a SATA drive too.
+    const plugs = end.kind === lead.device || (lead.device === 'sff-8482' && end.kind === 'sata');
+    if (!plugs) faults.push({ code: 'lead', about: printSpot(ref) });
+    if (end.drives.some((drive) => live.some((port) => port && !port.carries.includes(protocolOf(drive))))) faults.push({ code: 'protocol', about: printSpot(ref) });
+    if (end.drives.some((drive) => !lead.carries.includes(protocolOf(drive)))) faults.push({ code: 'protocol', about: printSpot(ref) });
+  }
+  return faults;
+}
+
+type DeviceEnd = { readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[] };
+
+function deviceEnd(ref: SpotRef, units: ReadonlyMap<string, PlannedUnit>, layout: Layout): DeviceEnd | null {
+  const unit = units.get(ref.host);
+  if (!unit) return null;
+  if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { kind: driveConnector(unit.part), drives: [unit.part] } : null;
+  if (unit.part.kind !== 'chassis' && unit.part.kind !== 'adapter') return null;
+  for (const group of unit.part.bayGroups) {
+    const connector = group.backplane?.connectors.find((one) => ref.key === `${group.key}-${one.key}`);
+    if (!group.backplane || !connector || (ref.n ?? 1) > connector.count) continue;
+    const { backplane } = group;
+    const drives = Object.entries(layout.at).flatMap(([id, seat]) => {
+      const drive = units.get(id)?.part;
+      const here = seat.spot.host === ref.host && seat.spot.key === group.key;
+      return here && drive?.kind === 'drive' && (backplane.type === 'expander' || printSpot(targetOf(seat.spot, group, backplane).target.ref) === printSpot(ref)) ? [drive] : [];
+    });
+    return { kind: connector.kind, drives };
+  }
+  return null;
+}

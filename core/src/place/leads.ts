@@ -1,0 +1,44 @@
+import type { ConnectorKind, Protocol } from '../parts/vocabulary';
+
+/** A kind of lead between two connectors. `price` is a typical one in euro cents, for leads nobody has listed. */
+export type Lead = {
+  readonly id: string;
+  readonly name: string;
+  readonly shape: 'straight' | 'forward' | 'reverse';
+  readonly host: ConnectorKind;
+  readonly device: ConnectorKind;
+  readonly tails: number;
+  readonly carries: readonly Protocol[];
+  readonly typicalMinor: number;
+};
+
+const MINI_SAS = ['sff-8087', 'sff-8643', 'sff-8654-4i'] as const;
+const OUTSIDE = ['sff-8088', 'sff-8644'] as const;
+const words = (kind: ConnectorKind) => (kind === 'sata' ? 'SATA' : kind.toUpperCase());
+
+const lead = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind, tails: number, carries: readonly Protocol[], typicalMinor: number): Lead => {
+  const ends = shape === 'forward' ? `${words(host)} to ${tails} × ${words(device)}` : shape === 'reverse' ? `${tails} × ${words(host)} to ${words(device)}` : `${words(host)} to ${words(device)}`;
+  return { id: `${shape}:${host}:${device}`, name: `${shape === 'straight' ? 'Lead' : shape === 'forward' ? 'Forward breakout' : 'Reverse breakout'}, ${ends}`, shape, host, device, tails, carries, typicalMinor };
+};
+
+/**
+ * The leads the trade makes (SATA 3.x; SFF-8087, 8643, 8654, 8088, 8644, 8482, 8639). A SATA port
+ * never drives a SAS device; a four-lane SAS end splits forward to drives, four SATA ports join in
+ * reverse to one backplane connector.
+ */
+export const LEADS: readonly Lead[] = [
+  lead('straight', 'sata', 'sata', 1, ['sata'], 300),
+  ...MINI_SAS.flatMap((host) => [
+    lead('forward', host, 'sata', 4, ['sata'], 1400),
+    lead('forward', host, 'sff-8482', 4, ['sas', 'sata'], 1900),
+    lead('straight', host, 'sff-8639', 1, ['pcie'], 3200),
+    ...MINI_SAS.map((device) => lead('straight', host, device, 1, ['sas', 'sata', 'pcie'], 1600)),
+  ]),
+  ...MINI_SAS.map((device) => lead('reverse', 'sata', device, 4, ['sata'], 1300)),
+  ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => lead('straight', host, device, 1, ['sas', 'sata'], 3500))),
+  lead('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
+];
+
+const byId = new Map(LEADS.map((one) => [one.id, one]));
+export const leadById = (id: string): Lead | undefined => byId.get(id);
+export const leadBetween = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind): Lead | undefined => byId.get(`${shape}:${host}:${device}`);

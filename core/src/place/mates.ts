@@ -1,0 +1,56 @@
+import type { Part } from '../parts/resolve';
+import { isCard } from './units';
+import type { SpotGroup } from './spots';
+
+/** Why a part does not go on a spot at all, as data; `want` and `have` are what is compared. */
+export type Mismatch = {
+  readonly code: 'otherKind' | 'holes' | 'size' | 'form' | 'socket' | 'memoryForm' | 'memoryType' | 'length' | 'protocol' | 'bus' | 'width' | 'connector' | 'fixed';
+  readonly want: string;
+  readonly have: string;
+};
+
+const other = (part: Part, want: string): Mismatch => ({ code: 'otherKind', want, have: part.kind });
+const differ = (code: Mismatch['code'], want: string, have: string): Mismatch | null => (want === have ? null : { code, want, have });
+const among = (code: Mismatch['code'], wants: readonly (string | number)[], have: string | number): Mismatch | null =>
+  wants.includes(have) ? null : { code, want: wants.join(', '), have: String(have) };
+
+/**
+ * Null when the part can be plugged or screwed in there, length and height aside; those are fits
+ * and are measured. Sources: PCI-SIG CEM (slots), SATA 3.x, SFF-8201/8301, JEDEC module forms.
+ */
+export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
+  switch (spot.type) {
+    case 'floor':
+    case 'table': return differ('otherKind', spot.kind, part.kind);
+    case 'tray': return part.kind === 'board' ? among('holes', spot.chassis.boardHoles, part.holes) : other(part, 'board');
+    case 'supplyBay': return part.kind === 'supply' ? among('form', spot.bay.forms, part.form) : other(part, 'supply');
+    case 'fanMount': return part.kind === 'fan' ? among('size', spot.mount.sizesMm, part.sizeMm) : other(part, 'fan');
+    case 'bay': return bayMismatch(part, spot.group);
+    case 'socket': return part.kind === 'processor' ? differ('socket', spot.board.socket ?? 'none', part.socket) : other(part, 'processor');
+    case 'coolerMount': return part.kind === 'cooler' ? among('socket', part.sockets, spot.board.socket ?? 'none') : other(part, 'cooler');
+    case 'memoryBank':
+      if (part.kind !== 'memory') return other(part, 'memory');
+      return differ('memoryForm', spot.board.memoryForm, part.form) ?? differ('memoryType', spot.board.memoryType, part.type);
+    case 'm2':
+      if (part.kind !== 'drive' || part.size !== 'm2') return other(part, 'M.2 module');
+      return among('length', spot.socket.lengthsMm, part.lengthMm) ?? among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface);
+    case 'slot':
+      if (!isCard(part)) return other(part, 'card');
+      return differ('bus', spot.slot.bus, part.bus) ?? (part.lanes <= spot.slot.lanes || spot.slot.openEnd ? null : { code: 'width', want: `x${spot.slot.lanes}`, have: `x${part.lanes}` });
+    case 'usb': return part.kind === 'drive' && part.size === 'usb' ? null : other(part, 'USB stick');
+    case 'connector':
+      if (part.kind !== 'cable') return other(part, 'cable');
+      return part.ends.some((end) => end.kind === spot.connector.kind && end.role !== (spot.connector.role === 'host' ? 'device' : 'host'))
+        ? null : { code: 'connector', want: spot.connector.kind, have: part.ends.map((end) => end.kind).join(' to ') };
+    case 'opening': return other(part, 'bracket');
+  }
+}
+
+function bayMismatch(part: Part, group: Extract<SpotGroup, { type: 'bay' }>['group']): Mismatch | null {
+  if (part.kind === 'adapter') return among('size', group.takes, part.sitsIn) ?? (part.span > group.rows * group.columns ? { code: 'size', want: `${group.rows * group.columns} bays`, have: `${part.span} bays` } : null);
+  if (part.kind !== 'drive') return other(part, 'drive');
+  const size = among('size', group.takes, part.size);
+  if (size) return size;
+  // A bare bay takes any drive of its size: its lead goes to the drive's own connector.
+  return group.backplane ? among('protocol', group.backplane.carries, part.interface === 'nvme' ? 'pcie' : part.interface) : null;
+}

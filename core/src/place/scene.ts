@@ -1,0 +1,176 @@
+import { printSpot, type Layout, type SpotRef } from '../build/layout';
+import { DRIVE_BODY_MM, FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM, M2_WIDTH_MM, SUPPLY_BODY_MM, type Point, type Size } from '../parts/geometry';
+import type { Part, PartOf } from '../parts/resolve';
+import { layOut, onBoard, slotU, type BoardFrame, type Box } from './layOut';
+import { isCard, isKind, ofKind, type PlannedUnit } from './units';
+import { hasPlaces } from './solve';
+
+/** One thing of the drawing, in millimetres: a shell, a place, or a unit in its place. */
+export type Solid = {
+  readonly id: string;
+  readonly what: 'shell' | 'tray' | 'board' | 'bay' | 'drive' | 'backplane' | 'supply' | 'fan' | 'card' | 'slot' | 'socket' | 'cooler' | 'memory' | 'm2' | 'opening' | 'adapter' | 'other';
+  readonly spot: SpotRef | null;
+  readonly unit: PlannedUnit | null;
+  readonly box: Box;
+  readonly label: string;
+  readonly n?: number;
+};
+
+export type SceneBox = { readonly unit: PlannedUnit; readonly solids: readonly Solid[]; readonly size: Size };
+export type Scene = { readonly boxes: readonly SceneBox[]; readonly table: readonly Solid[] };
+
+/** Everything to draw: each box with its places and units, and the table with what has no place yet. */
+export function sceneOf(units: readonly PlannedUnit[], layout: Layout): Scene {
+  const sitting = sittersBySpot(units, layout);
+  const boxes = ofKind(units, 'chassis').filter((unit) => layout.at[unit.id]).map((unit) => ({ unit, solids: chassisSolids(unit, sitting), size: unit.part }));
+  return { boxes, table: tableSolids(units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id])) };
+}
+
+/** Who sits where; a swappable built-in gives way to a unit of the kit. */
+export function sittersBySpot(units: readonly PlannedUnit[], layout: Layout): Map<string, PlannedUnit> {
+  const sitting = new Map<string, PlannedUnit>();
+  for (const unit of units) if (unit.builtIn) for (const name of [printSpot(unit.builtIn.spot), ...(unit.builtIn.spot.n === 1 ? [`${unit.builtIn.spot.host}/${unit.builtIn.spot.key}`] : [])]) sitting.set(name, unit);
+  for (const unit of units) {
+    const seat = layout.at[unit.id];
+    if (!seat) continue;
+    sitting.set(printSpot(seat.spot), unit);
+    if (seat.spot.n === undefined) sitting.set(`${printSpot(seat.spot)}.1`, unit);
+  }
+  return sitting;
+}
+
+type Sitting = ReadonlyMap<string, PlannedUnit>;
+
+function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> }, sitting: Sitting): Solid[] {
+  const chassis = host.part;
+  const plan = layOut(chassis);
+  const solids: Solid[] = [{ id: `${host.id}:shell`, what: 'shell', spot: null, unit: host, box: plan.shell, label: chassis.name }];
+  const place = (key: string, n: number, count: number): SpotRef => (count === 1 ? { host: host.id, key } : { host: host.id, key, n });
+  for (const group of chassis.bayGroups) {
+    const count = group.rows * group.columns;
+    for (let n = 1; n <= count; n++) solids.push(...baySolids(place(group.key, n, count), plan.cells.get(`${group.key}.${n}`)!, sitting, group.label, n, group.lies));
+    const behind = plan.features.get(`${group.key}-backplane`);
+    if (behind) solids.push({ id: `${host.id}/${group.key}-backplane`, what: 'backplane', spot: null, unit: host, box: behind, label: `${group.label} backplane` });
+  }
+  for (const bay of chassis.supplyBays) for (let n = 1; n <= bay.count; n++) {
+    const spot = place(bay.key, n, bay.count);
+    const room = plan.cells.get(`${bay.key}.${n}`)!;
+    const unit = sitting.get(printSpot(spot)) ?? null;
+    const supply = unit && isKind(unit, 'supply') ? unit.part : null;
+    const body = supply && SUPPLY_BODY_MM[supply.form];
+    const box = supply && body ? { ...room, ...(bay.stands ? { widthMm: body.heightMm, heightMm: body.widthMm } : { widthMm: body.widthMm, heightMm: body.heightMm }), depthMm: supply.lengthMm, zMm: room.zMm + room.depthMm - supply.lengthMm } : room;
+    solids.push({ id: printSpot(spot), what: 'supply', spot, unit, box, label: bay.label, n });
+  }
+  for (const mount of chassis.fanMounts) for (let n = 1; n <= mount.count; n++) {
+    const spot = place(mount.key, n, mount.count);
+    solids.push({ id: printSpot(spot), what: 'fan', spot, unit: sitting.get(printSpot(spot)) ?? null, box: plan.cells.get(`${mount.key}.${n}`)!, label: mount.label, n });
+  }
+  const tray = plan.features.get('tray');
+  if (tray) {
+    const spot = { host: host.id, key: 'tray' };
+    const board = sitting.get(printSpot(spot));
+    if (board && isKind(board, 'board')) solids.push(...boardSolids(board, spot, plan.board, sitting));
+    else solids.push({ id: printSpot(spot), what: 'tray', spot, unit: null, box: tray, label: 'Board tray' });
+  }
+  for (const opening of chassis.openings) for (let n = 1; n <= opening.count; n++) {
+    const spot = place(opening.key, n, opening.count);
+    solids.push({ id: printSpot(spot), what: 'opening', spot, unit: null, box: plan.cells.get(`${opening.key}.${n}`)!, label: opening.label, n });
+  }
+  return solids;
+}
+
+function baySolids(spot: SpotRef, cell: Box, sitting: Sitting, label: string, n: number, lies: 'flat' | 'upright'): Solid[] {
+  const unit = sitting.get(printSpot(spot)) ?? null;
+  const own: Solid = { id: printSpot(spot), what: unit?.part.kind === 'drive' ? 'drive' : unit ? 'adapter' : 'bay', spot, unit, box: cell, label, n };
+  if (!unit || !isKind(unit, 'adapter')) return [own];
+  const { part } = unit;
+  const wide = { ...cell, depthMm: Math.max(cell.depthMm, part.depthMm), ...(lies === 'flat' ? { heightMm: cell.heightMm * part.span, yMm: cell.yMm - cell.heightMm * (part.span - 1) } : { widthMm: cell.widthMm * part.span }) };
+  const inner = part.bayGroups.flatMap((group) => Array.from({ length: group.rows * group.columns }, (_, i): Solid[] => {
+    const row = Math.floor(i / group.columns);
+    const column = i % group.columns;
+    const w = wide.widthMm / group.columns;
+    const h = wide.heightMm / group.rows;
+    const count = group.rows * group.columns;
+    return baySolids(count === 1 ? { host: unit.id, key: group.key } : { host: unit.id, key: group.key, n: i + 1 }, { ...wide, xMm: wide.xMm + column * w, yMm: wide.yMm + wide.heightMm - (row + 1) * h, widthMm: w, heightMm: h }, sitting, group.label, i + 1, group.lies);
+  }).flat());
+  return [{ ...own, box: wide }, ...inner];
+}
+
+const SOCKET_MM = 45;
+const MEMORY_MM = { dimm: { uMm: 133, wMm: 31 }, 'so-dimm': { uMm: 69.6, wMm: 30 } } as const;
+
+function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at: SpotRef, frame: BoardFrame, sitting: Sitting): Solid[] {
+  const board = unit.part;
+  const put = (u: number, v: number, w: number, du: number, dv: number, dw: number, assumed: boolean): Box => ({ ...onBoard(frame, { uMm: u, vMm: v, wMm: w }, { uMm: du, vMm: dv, wMm: dw }), assumed });
+  const solids: Solid[] = [{ id: printSpot(at), what: 'board', spot: at, unit, box: put(0, 0, -2, board.edgeMm, board.depthMm, 2, frame.assumed), label: 'Board' }];
+  const solid = (key: string, what: Solid['what'], box: Box, label: string, n?: number) => {
+    const spot: SpotRef = { host: unit.id, key, ...(n ? { n } : {}) };
+    const sitter = sitting.get(printSpot(spot)) ?? null;
+    solids.push({ id: printSpot(spot), what, spot, unit: sitter, box, label, ...(n ? { n } : {}) });
+  };
+  const socket = board.socketAt ?? { uMm: Math.min(80, board.edgeMm / 2), vMm: Math.min(95, board.depthMm / 2) };
+  const soldered = [...sitting.values()].find((one) => isKind(one, 'processor') && one.builtIn?.spot.host === unit.id);
+  if (board.socket || soldered) {
+    solid('socket', 'socket', put(socket.uMm - SOCKET_MM / 2, socket.vMm - SOCKET_MM / 2, 0, SOCKET_MM, SOCKET_MM, 6, !board.socketAt), 'Processor');
+    const cooler = sitting.get(`${unit.id}/coolerMount`);
+    const size = cooler && isKind(cooler, 'cooler') ? cooler.part : { widthMm: 80, depthMm: 80, heightMm: 20 };
+    if (board.socket) solid('coolerMount', 'cooler', put(socket.uMm - size.widthMm / 2, socket.vMm - size.depthMm / 2, 6, size.widthMm, size.depthMm, size.heightMm, !board.socketAt), 'Cooler');
+  }
+  const stick = MEMORY_MM[board.memoryForm];
+  for (let n = 1; n <= board.memorySlots; n++) {
+    const v = Math.min(board.depthMm - 8, socket.vMm + 48 + (n - 1) * 9);
+    solid('memory', 'memory', put(Math.min(8, Math.max(0, board.edgeMm - stick.uMm)), v, 0, Math.min(stick.uMm, board.edgeMm), 6, stick.wMm, true), `Memory ${n}`, board.memorySlots > 1 ? n : undefined);
+  }
+  board.slots.forEach((slot) => {
+    const u = Math.min(slotU(slot.position), board.edgeMm - 8);
+    const sitter = sitting.get(`${unit.id}/${slot.key}`);
+    const length = { 1: 25, 4: 39, 8: 56, 16: 89 }[slot.lanes];
+    solid(slot.key, sitter ? 'card' : 'slot', sitter && isCard(sitter.part)
+      ? put(u - 7, 0, 4, 14 + (sitter.part.thickSlots - 1) * 20.32, sitter.part.lengthMm, sitter.part.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM, false)
+      : put(u - 4, 46, 0, 8, Math.min(length, board.depthMm - 46), 11, false), slot.label);
+  });
+  board.m2Sockets.forEach((m2, i) => {
+    const sitter = sitting.get(`${unit.id}/${m2.key}`);
+    const length = sitter && isKind(sitter, 'drive') ? sitter.part.lengthMm : Math.max(...m2.lengthsMm);
+    const along = m2.at ?? { uMm: Math.min(board.edgeMm - length - 4, 60), vMm: Math.min(board.depthMm - M2_WIDTH_MM - 4, 12 + i * 28) };
+    solid(m2.key, 'm2', put(along.uMm, along.vMm, 0, length, M2_WIDTH_MM, 4, !m2.at), m2.label);
+  });
+  board.usbInside.forEach((usb, i) => {
+    for (let n = 1; n <= usb.count; n++) solid(usb.key, 'other', put(Math.max(4, board.edgeMm - 24 - i * 16), board.depthMm - 16, 0, 12, 12, 10, true), usb.label, usb.count > 1 ? n : undefined);
+  });
+  return solids;
+}
+
+/** Outer size of a part lying on a table. */
+export function bodyOf(part: Part): Size {
+  if (part.kind === 'drive') {
+    if (part.size === 'm2') return { widthMm: part.lengthMm, heightMm: 4, depthMm: M2_WIDTH_MM };
+    if (part.size === 'slot' || part.size === 'usb') return { widthMm: part.lengthMm, heightMm: 12, depthMm: 60 };
+    return { ...DRIVE_BODY_MM[part.size], heightMm: part.heightMm };
+  }
+  if (part.kind === 'chassis' || part.kind === 'adapter' || part.kind === 'cooler') return part;
+  if (part.kind === 'board') return { widthMm: part.edgeMm, heightMm: 6, depthMm: part.depthMm };
+  if (part.kind === 'supply') return { ...SUPPLY_BODY_MM[part.form], depthMm: part.lengthMm };
+  if (part.kind === 'fan') return { widthMm: part.sizeMm, heightMm: part.thickMm, depthMm: part.sizeMm };
+  if (part.kind === 'memory') return { widthMm: part.form === 'dimm' ? 133 : 69.6, heightMm: 6, depthMm: part.heightMm };
+  if (isCard(part)) return { widthMm: part.lengthMm, heightMm: 18 * part.thickSlots, depthMm: part.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM };
+  return { widthMm: 50, heightMm: 10, depthMm: 50 };
+}
+
+const TABLE_ROW_MM = 620;
+const TABLE_GAP_MM = 16;
+
+/** Parts without a place lie in rows on the table, seen from above, largest first as the kit lists them. */
+function tableSolids(units: readonly PlannedUnit[]): Solid[] {
+  let x = 0;
+  let z = 0;
+  let rowDepth = 0;
+  return units.map((unit) => {
+    const size = bodyOf(unit.part);
+    if (x > 0 && x + size.widthMm > TABLE_ROW_MM) { x = 0; z += rowDepth + TABLE_GAP_MM; rowDepth = 0; }
+    const at: Point = { xMm: x, yMm: 0, zMm: z };
+    x += size.widthMm + TABLE_GAP_MM;
+    rowDepth = Math.max(rowDepth, size.depthMm);
+    return { id: unit.id, what: 'other', spot: null, unit, box: { ...at, widthMm: size.widthMm, heightMm: size.heightMm, depthMm: size.depthMm, assumed: false }, label: unit.part.name };
+  });
+}

@@ -1,0 +1,200 @@
+import { printSpot, type How, type Layout, type Seat, type SpotRef } from '../build/layout';
+import type { PartOf } from '../parts/resolve';
+import type { PartKind } from '../parts/vocabulary';
+import { limitFor } from './clearance';
+import { match } from './matching';
+import { mismatch } from './mates';
+import { portsTakenBy, protocolOf } from './ports';
+import { refsOf, spotsOf, type SpotGroup, type SpotType } from './spots';
+import { CARD_KINDS, isCard, isKind, type PlannedUnit } from './units';
+
+type Place = { readonly ref: SpotRef; readonly name: string; readonly group: SpotGroup };
+type Stage = { readonly kinds: readonly PartKind[]; readonly spots: readonly SpotType[]; readonly where?: (unit: PlannedUnit) => boolean };
+
+/** Hosts before what they host, so that every stage sees all of its spots. */
+const STAGES: readonly Stage[] = [
+  { kinds: ['chassis'], spots: ['floor'] },
+  { kinds: ['adapter'], spots: ['bay'] },
+  { kinds: ['board'], spots: ['tray'] },
+  { kinds: ['supply'], spots: ['supplyBay'] },
+  { kinds: ['processor'], spots: ['socket'] },
+  { kinds: ['cooler'], spots: ['coolerMount'] },
+  { kinds: ['memory'], spots: ['memoryBank'] },
+  { kinds: CARD_KINDS, spots: ['slot'] },
+  { kinds: ['drive'], spots: ['m2'] },
+  { kinds: ['drive'], spots: ['bay'] },
+  { kinds: ['drive'], spots: ['usb'] },
+  { kinds: ['fan'], spots: ['fanMount'] },
+];
+
+const ROLE_WEIGHT: Readonly<Record<string, number>> = { data: 0, boot: 1 };
+const weight = (unit: PlannedUnit) => ROLE_WEIGHT[unit.role ?? 'data'] ?? 2;
+
+export type Seating = { readonly at: Map<string, Seat>; readonly dormant: Layout['dormant']; readonly groups: ReadonlyMap<string, SpotGroup> };
+
+/**
+ * A seat for every unit that finds one: a maximum matching of units to spots, stage by stage, on
+ * top of the hint. Spots where a part also fits by its millimetres are used before those where it
+ * only mates. With `calmM2` modules prefer sockets that take no port away over where they were.
+ */
+export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = false): Seating {
+  const at = new Map<string, Seat>();
+  const groups = new Map<string, SpotGroup>();
+  const held = new Set<string>();
+  const boxes = units.filter((unit) => isKind(unit, 'chassis')).length;
+  const byType = new Map<SpotType, Place[]>();
+  const open = (group: SpotGroup) => {
+    for (const ref of refsOf(group)) {
+      const place = { ref, name: printSpot(ref), group };
+      groups.set(place.name, group);
+      byType.set(group.type, [...(byType.get(group.type) ?? []), place]);
+    }
+  };
+  const host = (unit: PlannedUnit) => spotsOf(unit.id, unit.part).forEach((group) => { if (group.type !== 'connector' && group.type !== 'opening') open(group); });
+  open({ type: 'floor', kind: 'chassis', host: 'floor', key: 'chassis', label: 'Floor', count: Math.max(boxes, 1) });
+
+  const wished = wishes(units, hint);
+  for (const stage of STAGES) {
+    const lefts = units.filter((unit) => !unit.builtIn && !at.has(unit.id) && stage.kinds.includes(unit.part.kind)).sort((a, b) => weight(a) - weight(b));
+    const taken = takenBy(units, at);
+    const places = (stage.spots.flatMap((type) => byType.get(type) ?? [])).filter((place) => !taken.has(place.name));
+    if (lefts.length === 0 || places.length === 0) continue;
+    for (const [unit, place] of seatStage(lefts, places, wished, { at, units, calm: calmM2 && stage.spots[0] === 'm2' })) {
+      const wish = wished.get(unit.id);
+      const stays = wish && printSpot(wish.spot) === place.name;
+      at.set(unit.id, stays ? wish : { spot: place.ref, how: 'solved' as How });
+      if (stays && wish.how === 'held') held.add(unit.id);
+      host(unit);
+    }
+  }
+  return { at, dormant: sleepers(units, wished, at, groups), groups };
+}
+
+/** Hint seats and sleeping places alike: both are wanted again as soon as they can be had. */
+function wishes(units: readonly PlannedUnit[], hint: Layout): Map<string, Seat> {
+  const wished = new Map<string, Seat>();
+  for (const unit of units) {
+    const seat = hint.at[unit.id];
+    const asleep = hint.dormant[unit.id];
+    if (asleep) wished.set(unit.id, { spot: asleep.spot, how: asleep.how });
+    else if (seat) wished.set(unit.id, seat);
+  }
+  return wished;
+}
+
+function takenBy(units: readonly PlannedUnit[], at: ReadonlyMap<string, Seat>): Set<string> {
+  const taken = new Set<string>([...at.values()].map((seat) => printSpot(seat.spot)));
+  for (const unit of units) if (unit.builtIn?.fixed) for (const spelling of spellings(unit.builtIn.spot)) taken.add(spelling);
+  for (const unit of units) {
+    const seat = at.get(unit.id);
+    if (seat && isCard(unit.part)) for (const name of coveredBy(unit, seat.spot, units)) taken.add(name);
+    if (seat && isKind(unit, 'adapter')) for (let i = 1; i < unit.part.span; i++) taken.add(printSpot({ ...seat.spot, n: (seat.spot.n ?? 1) + i }));
+  }
+  return taken;
+}
+
+/** A built-in at n 1 of a group of one is spelt without its number. */
+const spellings = (spot: SpotRef) => [printSpot(spot), ...(spot.n === 1 ? [printSpot({ host: spot.host, key: spot.key })] : [])];
+
+/** Slots a thick card lies over besides its own. */
+export function coveredBy(card: PlannedUnit, spot: SpotRef, units: readonly PlannedUnit[]): string[] {
+  if (!isCard(card.part) || card.part.thickSlots <= 1) return [];
+  const board = units.find((unit) => unit.id === spot.host);
+  if (!board || !isKind(board, 'board')) return [];
+  const own = board.part.slots.find((slot) => slot.key === spot.key);
+  if (!own) return [];
+  const reach = own.position + Math.ceil(card.part.thickSlots) - 1;
+  return board.part.slots.filter((slot) => slot.position > own.position && slot.position <= reach).map((slot) => printSpot({ host: spot.host, key: slot.key }));
+}
+
+type Context = { readonly at: ReadonlyMap<string, Seat>; readonly units: readonly PlannedUnit[]; readonly calm: boolean };
+
+function seatStage(lefts: PlannedUnit[], places: Place[], wished: ReadonlyMap<string, Seat>, context: Context): Map<PlannedUnit, Place> {
+  const indexOf = new Map(places.map((place, i) => [place.name, i]));
+  const byClass = new Map<string, { fitting: number[]; mating: number[] }>();
+  const edgesOf = (unit: PlannedUnit) => {
+    const known = byClass.get(unit.part.id);
+    if (known) return known;
+    const mating: { i: number; cost: number; fits: boolean }[] = [];
+    const costs = new Map<SpotGroup, { cost: number; fits: boolean } | null>();
+    places.forEach((place, i) => {
+      let cost = costs.get(place.group);
+      if (cost === undefined) costs.set(place.group, (cost = mismatch(unit.part, place.group) ? null : { cost: preference(unit, place.group, context), fits: fitsIn(unit, place.group, context) }));
+      if (cost) mating.push({ i, ...cost });
+    });
+    mating.sort((a, b) => a.cost - b.cost || a.i - b.i);
+    const found = { fitting: mating.filter((one) => one.fits).map((one) => one.i), mating: mating.map((one) => one.i) };
+    byClass.set(unit.part.id, found);
+    return found;
+  };
+  const seed = lefts.flatMap((unit, left): [number, number][] => {
+    const wish = wished.get(unit.id);
+    const right = wish && indexOf.get(printSpot(wish.spot));
+    if (right === undefined || (context.calm && wish!.how !== 'held')) return [];
+    const { mating } = edgesOf(unit);
+    return mating.includes(right) ? [[left, right]] : [];
+  });
+  // Held places are dealt first, then those put by hand, so that neither is taken by a hint that came earlier.
+  const rank = { held: 0, put: 1, solved: 2 } as const;
+  seed.sort((a, b) => rank[wished.get(lefts[a[0]]!.id)!.how] - rank[wished.get(lefts[b[0]]!.id)!.how]);
+  const fixed = (left: number) => wished.get(lefts[left]!.id)?.how === 'held' && seed.some(([one]) => one === left);
+  const first = match(lefts.length, places.length, (left) => edgesOf(lefts[left]!).fitting, seed, fixed);
+  const standing = first.flatMap((right, left): [number, number][] => (right === -1 ? [] : [[left, right]]));
+  const all = standing.length === lefts.length ? first : match(lefts.length, places.length, (left) => edgesOf(lefts[left]!).mating, standing, fixed);
+  return new Map(all.flatMap((right, left): [PlannedUnit, Place][] => (right === -1 ? [] : [[lefts[left]!, places[right]!]])));
+}
+
+/** Smaller is better; equal ones go by the order of the sheet. */
+function preference(unit: PlannedUnit, group: SpotGroup, context: Context): number {
+  const { part } = unit;
+  if (group.type === 'slot' && isCard(part)) return Math.max(0, part.lanes - group.slot.wiredLanes) * 100 + Math.max(0, part.gen - group.slot.gen) * 10 + (group.slot.lanes - part.lanes);
+  if (group.type === 'bay' && part.kind === 'drive') return group.group.takes.indexOf(part.size as never) * 10 + (unit.role === 'boot' ? (group.group.access === 'fixed' ? 0 : 5) : group.group.access === 'hotSwap' ? 0 : 5);
+  if (group.type === 'm2' && part.kind === 'drive') {
+    const board = context.units.find((one) => one.id === group.host);
+    return board && isKind(board, 'board') ? portsTakenBy(board.part, group.key, protocolOf(part)) * 10 + (part.gbPerLane * part.lanes > group.socket.lanes * 16 ? 1 : 0) : 0;
+  }
+  return 0;
+}
+
+function fitsIn(unit: PlannedUnit, group: SpotGroup, context: Context): boolean {
+  const { part } = unit;
+  if (group.type === 'bay' && part.kind === 'drive') return part.heightMm <= group.group.maxDriveHeightMm;
+  if (group.type === 'supplyBay' && part.kind === 'supply') return part.lengthMm <= group.bay.maxLengthMm;
+  if (group.type === 'slot' && isCard(part)) {
+    const chassis = chassisAround(group.host, context.at, context.units);
+    const limit = chassis && limitFor(chassis, 'card', { slot: group.slot.position, occupied: new Set() });
+    return !limit || part.lengthMm <= limit.maxMm;
+  }
+  return true;
+}
+
+/** The chassis a unit sits in, through boards and adapters; null while it lies on the table. */
+export function chassisAround(unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PartOf<'chassis'> | null {
+  const unit = boxOf(unitId, at, units);
+  return unit && isKind(unit, 'chassis') ? unit.part : null;
+}
+
+export function boxOf(unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PlannedUnit | null {
+  for (let id = unitId, depth = 0; depth < 6; depth++) {
+    const unit = units.find((one) => one.id === id);
+    if (!unit) return null;
+    if (isKind(unit, 'chassis')) return unit;
+    const spot = unit.builtIn?.spot ?? at.get(id)?.spot;
+    if (!spot) return null;
+    id = spot.host as typeof unit.id;
+  }
+  return null;
+}
+
+/** Put and held places that cannot stand sleep with their reason. */
+function sleepers(units: readonly PlannedUnit[], wished: ReadonlyMap<string, Seat>, at: ReadonlyMap<string, Seat>, groups: ReadonlyMap<string, SpotGroup>): Layout['dormant'] {
+  return Object.fromEntries(units.flatMap((unit) => {
+    const wish = wished.get(unit.id);
+    if (!wish || wish.how === 'solved') return [];
+    const seat = at.get(unit.id);
+    if (seat && printSpot(seat.spot) === printSpot(wish.spot)) return [];
+    const group = groups.get(printSpot(wish.spot));
+    const reason = !group ? 'that place is not there now' : mismatch(unit.part, group) ? 'it does not go there' : 'another part needs that place';
+    return [[unit.id, { spot: wish.spot, how: wish.how, reason }]];
+  }));
+}

@@ -1,0 +1,94 @@
+import type { Build, Change, Item, Unit } from '../build/build';
+import type { SpotRef } from '../build/layout';
+import type { SheetId, UnitId } from '../parts/ids';
+import { resolve, type Part, type PartOf } from '../parts/resolve';
+import type { Effect } from '../parts/chassisValues';
+import type { PartKind } from '../parts/vocabulary';
+
+/** One physical thing of the chosen stage with its complete part; a built-in one names its host. */
+export type PlannedUnit = {
+  readonly id: UnitId;
+  readonly mark: string;
+  readonly part: Part;
+  readonly item: Item | null;
+  readonly role?: Unit['role'];
+  readonly builtIn?: { readonly spot: SpotRef; readonly fixed: boolean };
+};
+
+export type UnitSections = Pick<Build, 'items' | 'sheets' | 'archetypes' | 'changes' | 'stage'>;
+
+/** Every unit of this stage and those before it, built-in ones behind their hosts. */
+export function plannedUnits(build: UnitSections): PlannedUnit[] {
+  return build.items
+    .filter((item) => item.stage <= build.stage)
+    .flatMap((item) => item.units.flatMap((unit) => {
+      const part = withChanges(partOf(build, item.sheet), build.changes.filter((change) => change.host === unit.id));
+      const own: PlannedUnit = { id: unit.id, mark: unit.mark, part, item, ...(unit.role ? { role: unit.role } : {}) };
+      return [own, ...builtInUnits(build, own, 0)];
+    }));
+}
+
+function partOf(build: UnitSections, id: SheetId): Part {
+  const sheet = build.sheets[id]!;
+  return resolve(sheet, build.archetypes[sheet.archetype]!);
+}
+
+/** Archetypes nest no deeper than this; the bound keeps a sheet that contains itself from looping. */
+const DEEPEST = 3;
+
+function builtInUnits(build: UnitSections, host: PlannedUnit, depth: number): PlannedUnit[] {
+  if (depth >= DEEPEST) return [];
+  return host.part.builtIn.flatMap((inner) =>
+    Array.from({ length: inner.count }, (_, i) => {
+      const unit: PlannedUnit = {
+        id: `${host.id}+${inner.key}.${i + 1}` as UnitId, mark: host.mark, part: partOf(build, inner.sheet), item: null,
+        builtIn: { spot: { host: host.id, key: inner.spot, n: i + 1 }, fixed: inner.fixed },
+      };
+      return [unit, ...builtInUnits(build, unit, depth + 1)];
+    }).flat(),
+  );
+}
+
+const changed = new WeakMap<Part, Map<string, Part>>();
+
+/** A chassis with its options and mods applied; the same changes give the same object. */
+function withChanges(part: Part, changes: readonly Change[]): Part {
+  if (changes.length === 0 || part.kind !== 'chassis') return part;
+  const key = JSON.stringify(changes);
+  const known = changed.get(part)?.get(key);
+  if (known) return known;
+  const effects = changes.flatMap((change): readonly Effect[] =>
+    change.kind === 'mod' ? change.effects : part.options.find((option) => option.key === change.key)?.effects ?? []);
+  const result = effects.reduce(applyEffect, part as PartOf<'chassis'>);
+  changed.set(part, (changed.get(part) ?? new Map<string, Part>()).set(key, result));
+  return result;
+}
+
+export function applyEffect(chassis: PartOf<'chassis'>, effect: Effect): PartOf<'chassis'> {
+  const without = <T extends { readonly key: string }>(list: readonly T[], key: string) => list.filter((one) => one.key !== key);
+  switch (effect.do) {
+    case 'remove': return {
+      ...chassis,
+      bayGroups: without(chassis.bayGroups, effect.key), fanMounts: without(chassis.fanMounts, effect.key),
+      supplyBays: without(chassis.supplyBays, effect.key), openings: without(chassis.openings, effect.key),
+      clearances: chassis.clearances.filter((one) => one.because !== effect.key),
+      builtIn: chassis.builtIn.filter((one) => one.spot !== effect.key),
+    };
+    case 'addBayGroup': return { ...chassis, bayGroups: [...without(chassis.bayGroups, effect.feature.key), effect.feature] };
+    case 'addFanMount': return { ...chassis, fanMounts: [...without(chassis.fanMounts, effect.feature.key), effect.feature] };
+    case 'clearance': return {
+      ...chassis,
+      clearances: [...chassis.clearances.filter((one) => !(one.for === effect.clearance.for && one.because === effect.clearance.because)), effect.clearance],
+    };
+    case 'leak': return { ...chassis, bypassShare: Math.min(1, Math.max(0, chassis.bypassShare + effect.shareChange)) };
+    case 'attenuation': return { ...chassis, panelDb: Math.max(0, chassis.panelDb + effect.changeDb) };
+    case 'resistance': return { ...chassis, resistancePaPerM3h2: chassis.resistancePaPerM3h2 * effect.timesFactor };
+  }
+}
+
+export const isKind = <K extends PartKind>(unit: PlannedUnit, kind: K): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
+export const ofKind = <K extends PartKind>(units: readonly PlannedUnit[], kind: K) => units.filter((unit): unit is PlannedUnit & { readonly part: PartOf<K> } => isKind(unit, kind));
+
+export const CARD_KINDS = ['controller', 'expander', 'networkCard', 'accelerator', 'carrier'] as const;
+export type CardPart = PartOf<(typeof CARD_KINDS)[number]>;
+export const isCard = (part: Part): part is CardPart => (CARD_KINDS as readonly PartKind[]).includes(part.kind);

@@ -1,0 +1,47 @@
+import type { Assessor, AssessOptions } from '../assess';
+import type { Catalogue } from '../build/newItem';
+import type { Proposal, Snag } from '../snags/snag';
+import { proposalsFor } from './proposals';
+import { weigh, type Base, type Weighed } from './weigh';
+
+/** A weighed way out: it cures its snag, or where nothing does, makes it milder. */
+export type Remedy = Weighed & { readonly title: string; readonly cure: boolean };
+
+/** At most so many are shown. */
+export const MOST_REMEDIES = 5;
+
+/**
+ * Ways out of a snag, weighed: those that cure it without a new blocker, by blockers left, then
+ * money; where none does, those that ease it. Yields between weighings so that a caller can stop.
+ */
+export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<'weighing', readonly Remedy[]> {
+  const weighed: Remedy[] = [];
+  for (const proposal of proposalsFor(base, snag, catalogue)) {
+    const remedy = weighProposal(base, snag, proposal, assessor, options);
+    if (remedy) weighed.push(remedy);
+    yield 'weighing';
+  }
+  const cures = weighed.filter((one) => one.cure);
+  const shown = cures.length > 0 ? cures : weighed;
+  return shown
+    .sort((a, b) => a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || a.edits.length - b.edits.length)
+    .slice(0, MOST_REMEDIES);
+}
+
+function weighProposal(base: Base, snag: Snag, proposal: Proposal, assessor: Assessor, options: AssessOptions): Remedy | null {
+  const weighed = weigh(base, proposal.edits, assessor, options);
+  if (!weighed.ok) return null;
+  const cure = weighed.cures.some((one) => one.code === snag.code);
+  const ease = weighed.eases.some((one) => one.code === snag.code);
+  const blocks = weighed.causes.some((one) => one.severity === 'blocker');
+  return (cure || ease) && !blocks ? { ...weighed, title: proposal.words, cure } : null;
+}
+
+/** All remedies at once, for tests, exports and the command line. */
+export function allRemedies(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): readonly Remedy[] {
+  const run = remediesFor(base, snag, catalogue, assessor, options);
+  for (;;) {
+    const next = run.next();
+    if (next.done) return next.value;
+  }
+}

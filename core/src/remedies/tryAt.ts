@@ -1,0 +1,98 @@
+import type { Assessor, AssessOptions } from '../assess';
+import type { Build } from '../build/build';
+import type { Edit } from '../build/edits';
+import { printSpot, type SpotRef } from '../build/layout';
+import { addItemEdit, closureOf, type Catalogue } from '../build/newItem';
+import type { SheetId, UnitId } from '../parts/ids';
+import { resolve, type Part } from '../parts/resolve';
+import { PART_KINDS, type PartKind } from '../parts/vocabulary';
+import { mismatch, type Mismatch } from '../place/mates';
+import { groupAt } from '../place/spotAt';
+import { refsOf, type SpotGroup } from '../place/spots';
+import { sittersBySpot } from '../place/scene';
+import type { PlannedUnit } from '../place/units';
+import { weigh, type Base, type Weighed } from './weigh';
+
+export type TryRow =
+  | { readonly goes: true; readonly sheet: SheetId; readonly weighed: Weighed }
+  | { readonly goes: false; readonly sheet: SheetId; readonly name: string; readonly why: Mismatch | string };
+
+export type TryAsk = { readonly spot: SpotRef; readonly count?: number; readonly replace?: boolean; readonly search?: string };
+
+/** The group a spot stands for, also on the floor and the table; null when there is no such place. */
+export function spotGroup(units: readonly PlannedUnit[], spot: SpotRef): SpotGroup | null {
+  if (spot.host === 'table' || (spot.host === 'floor' && spot.key === 'chassis')) {
+    const kind = PART_KINDS.find((one) => one === spot.key) as PartKind | undefined;
+    return kind ? { type: spot.host === 'floor' ? 'floor' : 'table', kind, host: spot.host, key: spot.key, label: spot.host === 'floor' ? 'The floor' : 'The table', count: 1 } : null;
+  }
+  return groupAt(new Map(units.map((unit) => [unit.id as string, unit])), spot);
+}
+
+/** Free places of the same group as a spot, itself first. */
+export function freeAlike(base: Base, spot: SpotRef): SpotRef[] {
+  const { units, layout } = base.assessment;
+  const group = spotGroup(units, spot);
+  if (!group || group.type === 'table' || group.type === 'floor') return [spot];
+  const sitting = sittersBySpot(units, layout);
+  const others = refsOf(group).filter((ref) => printSpot(ref) !== printSpot(spot) && !isTaken(sitting.get(printSpot(ref))));
+  return [spot, ...others];
+}
+const isTaken = (unit: PlannedUnit | undefined) => !!unit && !(unit.builtIn && !unit.builtIn.fixed);
+
+/** The edits that put `count` of a sheet at a spot and its free neighbours; they join an item of the same sheet. */
+export function putEdits(base: Base, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1): Edit[] {
+  const { build } = base;
+  const onTable = spot.host === 'table' || spot.host === 'floor';
+  const spots = onTable ? [] : freeAlike(base, spot).slice(0, count);
+  const like = build.items.find((item) => item.sheet === sheet && item.deal === 'buy' && item.stage === build.stage && !item.price?.from);
+  if (!like || build.sheets[sheet] !== catalogue.sheets[sheet]) return [addItemEdit(build, catalogue, sheet, count, { spots })];
+  const letter = /^[A-Z]+/.exec(like.units[0]!.mark)![0];
+  const top = Math.max(...like.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
+  const units = Array.from({ length: count }, (_, i) => ({ id: `u${build.counter.next + i}` as UnitId, mark: `${letter}${top + 1 + i}` }));
+  return [{ type: 'units.add', item: like.id, units, ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [units[i]!.id, ref])) } : {}) }];
+}
+
+/** The edit that puts another sheet in the place of an item's. */
+export function replaceEdit(build: Build, catalogue: Catalogue, unit: UnitId, sheet: SheetId): Edit | null {
+  const item = build.items.find((one) => one.units.some((own) => own.id === unit));
+  const listed = catalogue.sheets[sheet]?.price;
+  return item ? { type: 'item.replace', item: item.id, sheet, ...closureOf(catalogue, sheet), ...(listed ? { price: { ...listed, per: 'unit' as const, taxIncluded: true } } : {}) } : null;
+}
+
+/**
+ * Every part of a catalogue for one spot, one row at a time, so that a caller can stop: first those
+ * that do not go, each with its one reason, then each that goes, weighed.
+ */
+export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<TryRow> {
+  const { units, layout } = base.assessment;
+  const group = spotGroup(units, ask.spot);
+  if (!group) return;
+  const words = (ask.search ?? '').trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const sitter = ask.replace ? sittersBySpot(units, layout).get(printSpot(ask.spot)) : undefined;
+  const going: Part[] = [];
+  for (const sheet of Object.values(catalogue.sheets)) {
+    const archetype = catalogue.archetypes[sheet.archetype];
+    if (!archetype || !words.every((word) => `${sheet.name} ${sheet.maker ?? ''} ${sheet.kind}`.toLowerCase().includes(word))) continue;
+    const part = resolve(sheet, archetype);
+    const why = mismatch(part, group);
+    if (!why) going.push(part);
+    else if (why.code !== 'otherKind') yield { goes: false, sheet: part.id, name: part.name, why };
+  }
+  for (const part of going) {
+    if (sitter?.part.id === part.id) continue;
+    const replaced = sitter?.item ? replaceEdit(base.build, catalogue, sitter.id, part.id) : null;
+    const edits = replaced ? [replaced] : putEdits(base, catalogue, part.id, ask.spot, ask.count ?? 1);
+    const weighed = weigh(base, edits, assessor, options);
+    yield weighed.ok ? { goes: true, sheet: part.id, weighed } : { goes: false, sheet: part.id, name: part.name, why: weighed.words };
+  }
+}
+
+const SUBJECT: Partial<Record<Mismatch['code'], string>> = {
+  holes: 'Board holes', size: 'Size', form: 'Form', socket: 'Socket', memoryForm: 'Module form', memoryType: 'Memory type', length: 'Length',
+  protocol: 'Interface', bus: 'Bus', width: 'Card width', connector: 'Connector', fixed: 'Built in',
+};
+
+/** The one reason in a short sentence. */
+export function mismatchWords(why: Mismatch | string): string {
+  return typeof why === 'string' ? why : `${SUBJECT[why.code] ?? 'Kind'} ${why.have}; this place takes ${why.want}`;
+}

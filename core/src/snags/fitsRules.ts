@@ -1,0 +1,119 @@
+import { limitFor, type Limit } from '../place/clearance';
+import { mismatch } from '../place/mates';
+import { spotsOf } from '../place/spots';
+import { isCard, ofKind, type PlannedUnit } from '../place/units';
+import { boardsOf, boxAround, chassisOf, occupiedFeatures, spotOf, unplacedOf, unitById, type Situation } from './situation';
+import { CLOSE_MM, type Finding, type Gap } from './snag';
+
+const gapMm = (have: number, limit: number): Gap => ({ have, limit, gap: limit - have, unit: 'mm' });
+
+/** A length against its limit: less than none blocks, up to 2 mm cautions. */
+function lengthFinding(have: number, limit: Limit, unit: PlannedUnit, facts: Finding['facts'], host: PlannedUnit): Finding[] {
+  const gap = gapMm(have, limit.maxMm);
+  if (gap.gap > CLOSE_MM) return [];
+  return [{ severity: gap.gap < 0 ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap, facts: { ...facts, because: limit.label, culprit: limit.because, host: host.id }, because: [{ spot: { host: host.id, key: limit.because } }] }];
+}
+
+export function boardInChassis(situation: Situation): Finding[] {
+  const loose = unplacedOf(situation, 'board');
+  const chassis = chassisOf(situation)[0];
+  const refused = chassis ? loose.flatMap((unit): Finding[] => {
+    const tray = spotsOf(chassis.id, chassis.part).find((spot) => spot.type === 'tray');
+    const why = tray ? mismatch(unit.part, tray) : { want: 'no board', have: unit.part.kind === 'board' ? unit.part.holes : '' };
+    return why ? [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { board: unit.part.name, chassis: chassis.part.name, want: why.want, have: why.have } }] : [];
+  }) : [];
+  const large = boardsOf(situation).flatMap((unit): Finding[] => {
+    const box = boxAround(situation, unit);
+    if (!box) return [];
+    const sides = [['wide', unit.part.edgeMm, box.part.maxBoardEdgeMm], ['deep', unit.part.depthMm, box.part.maxBoardDepthMm]] as const;
+    return sides.flatMap(([side, have, limit]): Finding[] =>
+      limit !== null && limit - have < 0 ? [{ severity: 'blocker', at: [{ unit: unit.id }], gap: gapMm(have, limit), facts: { board: unit.part.name, chassis: box.part.name, side } }] : []);
+  });
+  return [...refused, ...large];
+}
+
+export function supplyForm(situation: Situation): Finding[] {
+  const chassis = chassisOf(situation).find((one) => one.part.supplyBays.length > 0) ?? chassisOf(situation)[0];
+  if (!chassis) return [];
+  return unplacedOf(situation, 'supply').flatMap((unit): Finding[] => {
+    const forms = chassis.part.supplyBays.flatMap((bay) => bay.forms);
+    if (unit.part.kind !== 'supply' || forms.includes(unit.part.form)) return [];
+    return [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { supply: unit.part.name, chassis: chassis.part.name, want: forms.join(' or ') || 'no supply', have: unit.part.form } }];
+  });
+}
+
+export function supplyLength(situation: Situation): Finding[] {
+  return ofKind(situation.units, 'supply').flatMap((unit) => {
+    const box = boxAround(situation, unit);
+    const spot = spotOf(situation, unit);
+    const bay = box?.part.supplyBays.find((one) => one.key === spot?.key);
+    if (!box || !bay || unit.builtIn) return [];
+    const own: Limit = { maxMm: bay.maxLengthMm, because: bay.key, label: 'the end of its bay' };
+    const other = limitFor(box.part, 'supply', { occupied: occupiedFeatures(situation, box) });
+    return lengthFinding(unit.part.lengthMm, other && other.maxMm < own.maxMm ? other : own, unit, { supply: unit.part.name }, box);
+  });
+}
+
+export function coolerHeight(situation: Situation): Finding[] {
+  return ofKind(situation.units, 'cooler').flatMap((unit) => {
+    const box = boxAround(situation, unit);
+    const limit = box && limitFor(box.part, 'cooler', { occupied: occupiedFeatures(situation, box) });
+    return box && limit ? lengthFinding(unit.part.heightMm, limit, unit, { cooler: unit.part.name }, box) : [];
+  });
+}
+
+export function cardLength(situation: Situation): Finding[] {
+  return situation.units.flatMap((unit) => {
+    if (!isCard(unit.part)) return [];
+    const box = boxAround(situation, unit);
+    const spot = spotOf(situation, unit);
+    const board = spot && unitById(situation, spot.host)?.part;
+    if (!box || !spot || board?.kind !== 'board') return [];
+    const slot = board.slots.find((one) => one.key === spot.key);
+    const limit = limitFor(box.part, 'card', { occupied: occupiedFeatures(situation, box), ...(slot ? { slot: slot.position } : {}) });
+    return limit ? lengthFinding(unit.part.lengthMm, limit, unit, { card: unit.part.name }, box) : [];
+  });
+}
+
+export function cardSlot(situation: Situation): Finding[] {
+  const board = boardsOf(situation).find((unit) => situation.layout.at[unit.id]);
+  if (!board) return [];
+  return situation.outcome.unplaced.flatMap((unit): Finding[] => {
+    if (!isCard(unit.part)) return [];
+    const { slots } = board.part;
+    const taken = slots.filter((slot) => Object.values(situation.layout.at).some((seat) => seat.spot.host === board.id && seat.spot.key === slot.key)).length;
+    const groups = spotsOf(board.id, board.part).filter((spot) => spot.type === 'slot');
+    const takes = groups.filter((spot) => !mismatch(unit.part, spot)).length;
+    const reason = slots.length === 0 ? `${board.part.name} has no slots.` : takes === 0 ? `It is ${unit.part.bus === 'pci' ? 'PCI' : `x${unit.part.lanes}`}; the slots are ${[...new Set(slots.map((slot) => (slot.bus === 'pci' ? 'PCI' : `x${slot.lanes}`)))].join(', ')}.` : `${taken} of ${slots.length} are in use.`;
+    return [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { card: unit.part.name, reason }, because: [{ unit: board.id }] }];
+  });
+}
+
+export function driveInBay(situation: Situation): Finding[] {
+  if (chassisOf(situation).length === 0) return [];
+  const byPart = new Map<string, PlannedUnit[]>();
+  for (const unit of unplacedOf(situation, 'drive')) byPart.set(unit.part.id, [...(byPart.get(unit.part.id) ?? []), unit]);
+  const loose = [...byPart.values()].flatMap((units): Finding[] => {
+    const { part } = units[0]!;
+    if (part.kind !== 'drive') return [];
+    if ((part.size === 'm2' || part.size === 'usb') && !boardsOf(situation).some((unit) => situation.layout.at[unit.id])) return [];
+    return [{ severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), facts: { count: units.length, names: `${units.length} × ${part.name}`, reason: whyNoPlace(situation, units[0]!) } }];
+  });
+  const high = ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
+    const spot = spotOf(situation, unit);
+    const host = spot && unitById(situation, spot.host)?.part;
+    const group = host && (host.kind === 'chassis' || host.kind === 'adapter') ? host.bayGroups.find((one) => one.key === spot.key) : undefined;
+    return group && unit.part.heightMm > group.maxDriveHeightMm
+      ? [{ severity: 'blocker', at: [{ unit: unit.id }, { spot: spot! }], gap: gapMm(unit.part.heightMm, group.maxDriveHeightMm), facts: { drive: unit.part.name } }] : [];
+  });
+  return [...loose, ...high];
+}
+
+/** Bays of the right size all taken, or none of that size, also counting what adapters offer. */
+function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
+  const wants = unit.part.kind === 'drive' ? { m2: 'M.2', usb: 'USB', slot: 'slot', 'u.2': 'U.2', '3.5': '3.5-inch', '2.5': '2.5-inch' }[unit.part.size] : '';
+  const hosts = situation.units.filter((one) => situation.layout.at[one.id]);
+  const groups = hosts.flatMap((one) => spotsOf(one.id, one.part)).filter((spot) => (spot.type === 'bay' || spot.type === 'm2' || spot.type === 'usb') && !mismatch(unit.part, spot));
+  const places = groups.reduce((sum, group) => sum + group.count, 0);
+  return places === 0 ? `Nothing in this machine takes a ${wants} drive of this kind.` : `All ${places} ${wants} places are taken.`;
+}

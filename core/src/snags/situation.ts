@@ -1,0 +1,38 @@
+import type { Build } from '../build/build';
+import type { Layout, SpotRef } from '../build/layout';
+import type { FigureContext } from '../figures/context';
+import type { Figures } from '../figures/figures';
+import type { Outcome } from '../place/problem';
+import { boxOf } from '../place/seating';
+import { ofKind, type PlannedUnit } from '../place/units';
+import type { PartOf } from '../parts/resolve';
+
+/** What rules read: the arranged units, where they sit, the figures and the brief. */
+export type Situation = {
+  readonly units: readonly PlannedUnit[];
+  readonly layout: Layout;
+  readonly outcome: Outcome;
+  readonly context: FigureContext;
+  readonly figures: Figures;
+  readonly brief: Build['brief'];
+};
+
+export const seatsOf = (layout: Layout) => new Map(Object.entries(layout.at));
+export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined => situation.layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
+export const unitById = (situation: Situation, id: string) => situation.units.find((unit) => unit.id === id);
+
+/** The chassis a seated unit is inside, with its unit. */
+export function boxAround(situation: Situation, unit: PlannedUnit): (PlannedUnit & { readonly part: PartOf<'chassis'> }) | null {
+  const spot = spotOf(situation, unit);
+  const box = spot && boxOf(spot.host, seatsOf(situation.layout), situation.units);
+  return box && box.part.kind === 'chassis' ? (box as PlannedUnit & { readonly part: PartOf<'chassis'> }) : null;
+}
+
+/** Keys of the chassis' features in use: bay groups with a drive or cage in them. */
+export function occupiedFeatures(situation: Situation, box: PlannedUnit): Set<string> {
+  return new Set(Object.values(situation.layout.at).filter((seat) => seat.spot.host === box.id).map((seat) => seat.spot.key));
+}
+
+export const unplacedOf = (situation: Situation, kind: PlannedUnit['part']['kind']) => situation.outcome.unplaced.filter((unit) => unit.part.kind === kind);
+export const chassisOf = (situation: Situation) => ofKind(situation.units, 'chassis').filter((unit) => situation.layout.at[unit.id]);
+export const boardsOf = (situation: Situation) => ofKind(situation.units, 'board');
