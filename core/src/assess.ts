@@ -9,7 +9,6 @@ import type { ArchetypeId } from './parts/ids';
 import { resolve, type PartOf } from './parts/resolve';
 import { checkLayout } from './place/checkLayout';
 import type { Outcome } from './place/problem';
-import { sceneOf, type Scene } from './place/scene';
 import { hasPlaces, solve } from './place/solve';
 import { unconnectedDrives } from './place/unconnected';
 import { plannedUnits, type PlannedUnit } from './place/units';
@@ -24,7 +23,6 @@ export type Assessment = {
   readonly stored: boolean;
   readonly unplaced: readonly PlannedUnit[];
   readonly unconnected: readonly PlannedUnit[];
-  readonly scene: Scene;
   readonly needs: LeadNeeds;
   readonly figures: Figures;
   readonly snags: readonly Snag[];
@@ -49,7 +47,6 @@ export function createAssessor(): Assessor {
     const { unconnected, conflict } = unconnectedDrives(units, layout);
     return { layout, stored: true, outcome: { status: unplaced.length || unconnected.length ? 'partial' : 'solved', layout, unplaced, unconnected, moved: [], conflict } };
   });
-  const sceneStage = memoLast(sceneOf);
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
   const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, (id) => cableOf(sheets, archetypes, id)));
@@ -73,7 +70,7 @@ export function createAssessor(): Assessor {
       const open = openStage(units, placed.layout);
       return {
         status: statusOf(units, snags, open), units, layout: placed.layout, stored: placed.stored, unplaced: placed.outcome.unplaced, unconnected: placed.outcome.unconnected,
-        scene: sceneStage(units, placed.layout), needs, figures, snags, open,
+        needs, figures, snags, open,
       };
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),

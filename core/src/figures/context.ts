@@ -31,7 +31,18 @@ export function runningUnits(units: readonly PlannedUnit[], layout: Layout): Pla
 /** Like parts of one box: they are computed once and multiplied. */
 export type PartClass = { readonly part: PlannedUnit['part']; readonly units: readonly PlannedUnit[]; readonly box: PlannedUnit | null };
 
-export function classesOf(units: readonly PlannedUnit[], all: readonly PlannedUnit[], layout: Layout): PartClass[] {
+const known = new WeakMap<readonly PlannedUnit[], { layout: Layout; classes: readonly PartClass[] }>();
+
+/** Like parts of a list by box, in the order of the kit; the same list and layout give the same classes. */
+export function classesOf(units: readonly PlannedUnit[], all: readonly PlannedUnit[], layout: Layout): readonly PartClass[] {
+  const kept = known.get(units);
+  if (kept?.layout === layout) return kept.classes;
+  const classes = classify(units, all, layout);
+  known.set(units, { layout, classes });
+  return classes;
+}
+
+function classify(units: readonly PlannedUnit[], all: readonly PlannedUnit[], layout: Layout): PartClass[] {
   const seats = new Map(Object.entries(layout.at));
   const classes = new Map<string, { part: PlannedUnit['part']; units: PlannedUnit[]; box: PlannedUnit | null }>();
   const boxes = new Map<string, PlannedUnit | null>();

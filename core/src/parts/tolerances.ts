@@ -25,11 +25,18 @@ const BY_SUFFIX: readonly (readonly [RegExp, Tolerance, string])[] = [
   [/Rpm$/, EXACT, 'rpm'],
 ];
 
+const found = new Map<string, readonly [RegExp, Tolerance, string] | null>();
+function toleranceOf(field: string) {
+  let one = found.get(field);
+  if (one === undefined) found.set(field, (one = BY_SUFFIX.find(([pattern]) => pattern.test(field)) ?? null));
+  return one;
+}
+
 /** Low and high of a value from its field's name and where it came from. */
 export function rangeOf(field: string, value: number, basis: Basis): { lo: number; hi: number; unit: string } {
-  const found = BY_SUFFIX.find(([pattern]) => pattern.test(field));
-  if (!found) return { lo: value, hi: value, unit: '' };
-  const [, tolerance, unit] = found;
+  const known = toleranceOf(field);
+  if (!known) return { lo: value, hi: value, unit: '' };
+  const [, tolerance, unit] = known;
   const half = tolerance.absolute ? tolerance.absolute[basis] : Math.abs(value) * tolerance.share![basis];
   return { lo: value - half, hi: value + half, unit };
 }

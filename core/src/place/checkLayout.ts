@@ -5,7 +5,7 @@ import { mismatch } from './mates';
 import { DRIVE_DATA_KEY, driveConnector, hostPorts, protocolOf, targetOf, type HostPort, type Target } from './ports';
 import type { Problem } from './problem';
 import { groupAt } from './spotAt';
-import { isCard, type PlannedUnit } from './units';
+import { isCard, unitsById, type PlannedUnit } from './units';
 
 export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mismatch' | 'twice' | 'covered' | 'fixed' | 'lead' | 'portOff' | 'portTwice' | 'endTwice' | 'protocol' | 'laneTwice' | 'noEnd'; readonly about: string };
 
@@ -15,7 +15,7 @@ export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mi
  * An empty list means the layout can be built. It does not ask whether everything has a place.
  */
 export function checkLayout(problem: Problem, layout: Layout): Violation[] {
-  const units = new Map(problem.units.map((unit) => [unit.id as string, unit]));
+  const units = unitsById(problem.units);
   return [...checkSeats(units, layout), ...checkWires(problem.units, units, layout)];
 }
 
@@ -65,11 +65,12 @@ function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, s
 
 function checkWires(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
   const ports = new Map(hostPorts(list, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).map((port) => [port.name, port]));
+  const ends: Ends = { units, layout, drivesAt: seatedDrives(units, layout) };
   const faults: Violation[] = [];
   const usedPort = new Set<string>();
   const usedEnd = new Set<string>();
   for (const wire of layout.wires) {
-    faults.push(...checkWire(wire, ports, units, layout));
+    faults.push(...checkWire(wire, ports, ends));
     for (const host of wire.host.map(printSpot)) {
       if (usedPort.has(host)) faults.push({ code: 'portTwice', about: host });
       usedPort.add(host);
@@ -82,7 +83,24 @@ function checkWires(list: readonly PlannedUnit[], units: ReadonlyMap<string, Pla
   return faults;
 }
 
-function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+type SeatedDrive = { readonly spot: SpotRef; readonly drive: PartOf<'drive'> };
+type Ends = { readonly units: ReadonlyMap<string, PlannedUnit>; readonly layout: Layout; readonly drivesAt: ReadonlyMap<string, readonly SeatedDrive[]> };
+
+/** Seated drives by the bay group they are in. */
+function seatedDrives(units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Map<string, SeatedDrive[]> {
+  const found = new Map<string, SeatedDrive[]>();
+  for (const [id, { spot }] of Object.entries(layout.at)) {
+    const drive = units.get(id)?.part;
+    if (drive?.kind !== 'drive') continue;
+    const key = `${spot.host}/${spot.key}`;
+    const list = found.get(key);
+    if (list) list.push({ spot, drive });
+    else found.set(key, [{ spot, drive }]);
+  }
+  return found;
+}
+
+function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends): Violation[] {
   const about = wire.host.map(printSpot).join('+');
   const lead = leadById(wire.lead);
   const [hosts, devices] = lead?.shape === 'reverse' ? [lead.tails, 1] : [1, lead?.tails ?? 0];
@@ -97,7 +115,7 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, units: Read
     else if (port.kind !== lead.host) faults.push({ code: 'lead', about: port.name });
   }
   for (const ref of wire.device) {
-    const end = deviceEnd(ref, units, layout);
+    const end = deviceEnd(ref, ends);
     if (!end) { faults.push({ code: 'noEnd', about: printSpot(ref) }); continue; }
     // A SAS receptacle on a tail takes a SATA drive too.
     const plugs = end.kind === lead.device || (lead.device === 'sff-8482' && end.kind === 'sata');
@@ -110,7 +128,7 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, units: Read
 
 type DeviceEnd = { readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[] };
 
-function deviceEnd(ref: SpotRef, units: ReadonlyMap<string, PlannedUnit>, layout: Layout): DeviceEnd | null {
+function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends): DeviceEnd | null {
   const unit = units.get(ref.host);
   if (!unit) return null;
   if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { kind: driveConnector(unit.part), drives: [unit.part] } : null;
@@ -119,11 +137,8 @@ function deviceEnd(ref: SpotRef, units: ReadonlyMap<string, PlannedUnit>, layout
     const connector = group.backplane?.connectors.find((one) => ref.key === `${group.key}-${one.key}`);
     if (!group.backplane || !connector || (ref.n ?? 1) > connector.count) continue;
     const { backplane } = group;
-    const drives = Object.entries(layout.at).flatMap(([id, seat]) => {
-      const drive = units.get(id)?.part;
-      const here = seat.spot.host === ref.host && seat.spot.key === group.key;
-      return here && drive?.kind === 'drive' && (backplane.type === 'expander' || printSpot(targetOf(seat.spot, group, backplane).target.ref) === printSpot(ref)) ? [drive] : [];
-    });
+    const name = printSpot(ref);
+    const drives = (drivesAt.get(`${ref.host}/${group.key}`) ?? []).filter(({ spot }) => backplane.type === 'expander' || targetOf(spot, group, backplane).target.name === name).map(({ drive }) => drive);
     return { kind: connector.kind, drives };
   }
   return null;

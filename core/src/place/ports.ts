@@ -86,14 +86,26 @@ export function demandOf(unit: PlannedUnit & { readonly part: PartOf<'drive'> },
   return { kind: 'backplane', unit, drive: unit.part, target, lane };
 }
 
+const targets = new WeakMap<BayGroup, Map<string, readonly Target[]>>();
+
+function targetsOf(host: string, group: BayGroup, backplane: Backplane): readonly Target[] {
+  const ofGroup = targets.get(group) ?? new Map<string, readonly Target[]>();
+  targets.set(group, ofGroup);
+  let found = ofGroup.get(host);
+  if (!found) {
+    found = backplane.connectors.flatMap((connector) => copiesOf(host, { ...connector, key: `${group.key}-${connector.key}` }).map((ref) => ({ ref, name: printSpot(ref), kind: connector.kind, lanes: connector.lanes, expander: backplane.type === 'expander', carries: backplane.carries })));
+    ofGroup.set(host, found);
+  }
+  return found;
+}
+
 /** The backplane connector behind a bay and its lane there; an expander has one target for all bays. */
 export function targetOf(spot: SpotRef, group: BayGroup, backplane: Backplane): { target: Target; lane: number } {
-  const all = backplane.connectors.flatMap((connector) => copiesOf(spot.host, { ...connector, key: `${group.key}-${connector.key}` }).map((ref) => ({ ref, connector })));
+  const all = targetsOf(spot.host, group, backplane);
   const n = spot.n ?? 1;
   const at = backplane.type === 'expander' ? 0 : Math.min(Math.floor((n - 1) / backplane.baysPerConnector), all.length - 1);
-  const { ref, connector } = all[at]!;
   return {
-    target: { ref, name: printSpot(ref), kind: connector.kind, lanes: connector.lanes, expander: backplane.type === 'expander', carries: backplane.carries },
+    target: all[at]!,
     lane: backplane.type === 'expander' ? 1 : ((n - 1) % backplane.baysPerConnector) + 1,
   };
 }

@@ -6,7 +6,7 @@ import { match } from './matching';
 import { mismatch } from './mates';
 import { portsTakenBy, protocolOf } from './ports';
 import { refsOf, spotsOf, type SpotGroup, type SpotType } from './spots';
-import { CARD_KINDS, isCard, isKind, type PlannedUnit } from './units';
+import { CARD_KINDS, isCard, isKind, unitsById, type PlannedUnit } from './units';
 
 type Place = { readonly ref: SpotRef; readonly name: string; readonly group: SpotGroup };
 type Stage = { readonly kinds: readonly PartKind[]; readonly spots: readonly SpotType[]; readonly where?: (unit: PlannedUnit) => boolean };
@@ -47,7 +47,9 @@ export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = 
     for (const ref of refsOf(group)) {
       const place = { ref, name: printSpot(ref), group };
       groups.set(place.name, group);
-      byType.set(group.type, [...(byType.get(group.type) ?? []), place]);
+      const list = byType.get(group.type);
+      if (list) list.push(place);
+      else byType.set(group.type, [place]);
     }
   };
   const host = (unit: PlannedUnit) => spotsOf(unit.id, unit.part).forEach((group) => { if (group.type !== 'connector' && group.type !== 'opening') open(group); });
@@ -99,7 +101,7 @@ const spellings = (spot: SpotRef) => [printSpot(spot), ...(spot.n === 1 ? [print
 /** Slots a thick card lies over besides its own. */
 export function coveredBy(card: PlannedUnit, spot: SpotRef, units: readonly PlannedUnit[]): string[] {
   if (!isCard(card.part) || card.part.thickSlots <= 1) return [];
-  const board = units.find((unit) => unit.id === spot.host);
+  const board = unitsById(units).get(spot.host);
   if (!board || !isKind(board, 'board')) return [];
   const own = board.part.slots.find((slot) => slot.key === spot.key);
   if (!own) return [];
@@ -111,7 +113,7 @@ type Context = { readonly at: ReadonlyMap<string, Seat>; readonly units: readonl
 
 function seatStage(lefts: PlannedUnit[], places: Place[], wished: ReadonlyMap<string, Seat>, context: Context): Map<PlannedUnit, Place> {
   const indexOf = new Map(places.map((place, i) => [place.name, i]));
-  const byClass = new Map<string, { fitting: number[]; mating: number[] }>();
+  const byClass = new Map<string, { fitting: number[]; mating: number[]; mates: ReadonlySet<number> }>();
   const edgesOf = (unit: PlannedUnit) => {
     const known = byClass.get(unit.part.id);
     if (known) return known;
@@ -123,7 +125,7 @@ function seatStage(lefts: PlannedUnit[], places: Place[], wished: ReadonlyMap<st
       if (cost) mating.push({ i, ...cost });
     });
     mating.sort((a, b) => a.cost - b.cost || a.i - b.i);
-    const found = { fitting: mating.filter((one) => one.fits).map((one) => one.i), mating: mating.map((one) => one.i) };
+    const found = { fitting: mating.filter((one) => one.fits).map((one) => one.i), mating: mating.map((one) => one.i), mates: new Set(mating.map((one) => one.i)) };
     byClass.set(unit.part.id, found);
     return found;
   };
@@ -131,8 +133,8 @@ function seatStage(lefts: PlannedUnit[], places: Place[], wished: ReadonlyMap<st
     const wish = wished.get(unit.id);
     const right = wish && indexOf.get(printSpot(wish.spot));
     if (right === undefined || (context.calm && wish!.how !== 'held')) return [];
-    const { mating } = edgesOf(unit);
-    return mating.includes(right) ? [[left, right]] : [];
+    const { mates } = edgesOf(unit);
+    return mates.has(right) ? [[left, right]] : [];
   });
   // Held places are dealt first, then those put by hand, so that neither is taken by a hint that came earlier.
   const rank = { held: 0, put: 1, solved: 2 } as const;
@@ -175,13 +177,14 @@ export function chassisAround(unitId: string, at: ReadonlyMap<string, Seat>, uni
 }
 
 export function boxOf(unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PlannedUnit | null {
+  const byId = unitsById(units);
   for (let id = unitId, depth = 0; depth < 6; depth++) {
-    const unit = units.find((one) => one.id === id);
+    const unit = byId.get(id);
     if (!unit) return null;
     if (isKind(unit, 'chassis')) return unit;
     const spot = unit.builtIn?.spot ?? at.get(id)?.spot;
     if (!spot) return null;
-    id = spot.host as typeof unit.id;
+    id = spot.host;
   }
   return null;
 }

@@ -3,7 +3,7 @@ import { demandOf, hostPorts, type Demand } from './ports';
 import type { ConflictFact, Outcome, Problem } from './problem';
 import { seatUnits, type Seating } from './seating';
 import { groupAt } from './spotAt';
-import { ofKind, type PlannedUnit } from './units';
+import { ofKind, unitsById, type PlannedUnit } from './units';
 import { wire, type Wiring } from './wiring';
 
 /**
@@ -46,7 +46,7 @@ export const hasPlaces = (unit: PlannedUnit): boolean => PLACED.has(unit.part.ki
 
 /** What each seated drive needs to be reached, in the order of the kit. */
 export function demandsFor(units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): Demand[] {
-  const byId = new Map(units.map((unit) => [unit.id as string, unit]));
+  const byId = unitsById(units);
   return ofKind(units, 'drive').flatMap((unit) => {
     const spot = layout.at[unit.id]?.spot;
     const group = spot && groupAt(byId, spot);

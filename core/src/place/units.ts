@@ -86,6 +86,15 @@ export function applyEffect(chassis: PartOf<'chassis'>, effect: Effect): PartOf<
   }
 }
 
+const indexes = new WeakMap<readonly PlannedUnit[], ReadonlyMap<string, PlannedUnit>>();
+
+/** Units by id; the same list gives the same map. */
+export function unitsById(units: readonly PlannedUnit[]): ReadonlyMap<string, PlannedUnit> {
+  let index = indexes.get(units);
+  if (!index) indexes.set(units, (index = new Map(units.map((unit) => [unit.id as string, unit]))));
+  return index;
+}
+
 export const isKind = <K extends PartKind>(unit: PlannedUnit, kind: K): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
 export const ofKind = <K extends PartKind>(units: readonly PlannedUnit[], kind: K) => units.filter((unit): unit is PlannedUnit & { readonly part: PartOf<K> } => isKind(unit, kind));
 

@@ -24,9 +24,12 @@ export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, asses
   const cures = weighed.filter((one) => one.cure);
   const shown = cures.length > 0 ? cures : weighed;
   return shown
-    .sort((a, b) => a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || a.edits.length - b.edits.length)
+    .sort((a, b) => a.blockersAfter - b.blockersAfter || takesOut(a) - takesOut(b) || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || a.edits.length - b.edits.length)
     .slice(0, MOST_REMEDIES);
 }
+
+/** Giving something up comes after what keeps everything. */
+const takesOut = (remedy: Remedy) => Number(remedy.edits.some((edit) => edit.type === 'units.remove'));
 
 function weighProposal(base: Base, snag: Snag, proposal: Proposal, assessor: Assessor, options: AssessOptions): Remedy | null {
   const weighed = weigh(base, proposal.edits, assessor, options);

@@ -10,7 +10,7 @@ import { mismatch, type Mismatch } from '../place/mates';
 import { groupAt } from '../place/spotAt';
 import { refsOf, type SpotGroup } from '../place/spots';
 import { sittersBySpot } from '../place/scene';
-import type { PlannedUnit } from '../place/units';
+import { unitsById, type PlannedUnit } from '../place/units';
 import { weigh, type Base, type Weighed } from './weigh';
 
 export type TryRow =
@@ -25,7 +25,7 @@ export function spotGroup(units: readonly PlannedUnit[], spot: SpotRef): SpotGro
     const kind = PART_KINDS.find((one) => one === spot.key) as PartKind | undefined;
     return kind ? { type: spot.host === 'floor' ? 'floor' : 'table', kind, host: spot.host, key: spot.key, label: spot.host === 'floor' ? 'The floor' : 'The table', count: 1 } : null;
   }
-  return groupAt(new Map(units.map((unit) => [unit.id as string, unit])), spot);
+  return groupAt(unitsById(units), spot);
 }
 
 /** Free places of the same group as a spot, itself first. */

@@ -1,10 +1,10 @@
 import type { Build } from '../build/build';
-import type { Layout, SpotRef } from '../build/layout';
+import type { Layout, Seat, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
 import type { Outcome } from '../place/problem';
 import { boxOf } from '../place/seating';
-import { ofKind, type PlannedUnit } from '../place/units';
+import { ofKind, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
 
 /** What rules read: the arranged units, where they sit, the figures and the brief. */
@@ -17,9 +17,14 @@ export type Situation = {
   readonly brief: Build['brief'];
 };
 
-export const seatsOf = (layout: Layout) => new Map(Object.entries(layout.at));
+const seats = new WeakMap<Layout, ReadonlyMap<string, Seat>>();
+export function seatsOf(layout: Layout): ReadonlyMap<string, Seat> {
+  let known = seats.get(layout);
+  if (!known) seats.set(layout, (known = new Map(Object.entries(layout.at))));
+  return known;
+}
 export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined => situation.layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
-export const unitById = (situation: Situation, id: string) => situation.units.find((unit) => unit.id === id);
+export const unitById = (situation: Situation, id: string) => unitsById(situation.units).get(id);
 
 /** The chassis a seated unit is inside, with its unit. */
 export function boxAround(situation: Situation, unit: PlannedUnit): (PlannedUnit & { readonly part: PartOf<'chassis'> }) | null {

@@ -20,7 +20,7 @@ export function start12A(context: FigureContext, ledger: Ledger): Quantity | nul
     const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS);
     return { drive, amps: step ? step.a12 : since > 0 ? drive.part.idle12A : 0, starting: !!step };
   });
-  const worst = starts.map((one) => one.atS).reduce((best, second) => (total(currentAt(second)) > total(currentAt(best)) ? second : best), starts[0]!.atS);
+  const worst = [...new Set(starts.map((one) => one.atS))].reduce((best, second) => (total(currentAt(second)) > total(currentAt(best)) ? second : best));
   const at = currentAt(worst);
   const classes = new Map<string, { count: number; amps: number; starting: boolean; drive: (typeof drives)[number] }>();
   for (const one of at) {

@@ -1,0 +1,44 @@
+// Contents, in reading order: parts, the build, placing, figures, snags, the assessment, remedies.
+export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, type Sheet } from './parts/sheet';
+export { checkSheet, type SheetFault } from './parts/checkSheet';
+export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
+export { rangeOf } from './parts/tolerances';
+export { PART_KINDS, type PartKind } from './parts/vocabulary';
+export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
+
+export { buildSchema, type Brief, type Build, type Item, type Price, type Site, type Unit } from './build/build';
+export { LIMITS } from './build/limits';
+export { newBuild } from './build/newBuild';
+export { describeIssues, parseBuild, parseBuildText, type Parsed, type Refused } from './build/parseBuild';
+export { editSchema, type Edit, type EditOf } from './build/edits';
+export { applyEdit, type Refusal } from './build/applyEdit';
+export { addItemEdit, closureOf, type Catalogue } from './build/newItem';
+export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
+
+export { layOut, type Box, type ChassisPlan } from './place/layOut';
+export { sceneOf, bodyOf, sittersBySpot, type Scene, type SceneBox, type Solid } from './place/scene';
+export { checkLayout, type Violation } from './place/checkLayout';
+export { solve } from './place/solve';
+export { problemOf, type Outcome, type Problem } from './place/problem';
+export { commit, replay, settleEdit, type Step } from './place/settle';
+export { isCard, ofKind, plannedUnits, type PlannedUnit } from './place/units';
+export { spotsOf, type SpotGroup, type SpotType } from './place/spots';
+export { leadById, LEADS, type Lead } from './place/leads';
+export { freeBays } from './figures/room';
+export type { LeadNeeds, Need } from './needs/leads';
+
+export { projectBox, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
+
+export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
+export { isFact, Ledger, type Working } from './figures/quantity';
+export { minorPerMajor } from './figures/cost/money';
+
+export { placeName, type Place, type Severity, type Snag } from './snags/snag';
+export { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './snags/words';
+
+export { assess, createAssessor, type Assessment, type Assessor, type AssessOptions } from './assess';
+export type { OpenThing, Status } from './open';
+
+export { weigh, type Base, type Weighed } from './remedies/weigh';
+export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
+export { allRemedies, remediesFor, type Remedy } from './remedies/remedies';

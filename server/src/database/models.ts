@@ -1,0 +1,39 @@
+import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, Model, type ModelStatic, type Sequelize } from 'sequelize';
+
+/** A build: the document is the truth, name and etag stand beside it for lists and conditional saves. */
+export interface BuildRow extends Model<InferAttributes<BuildRow>, InferCreationAttributes<BuildRow>> {
+  id: string;
+  name: string;
+  etag: string;
+  doc: string;
+  updated: CreationOptional<Date>;
+}
+export interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCreationAttributes<RevisionRow>> {
+  id: CreationOptional<number>;
+  buildId: string;
+  etag: string;
+  doc: string;
+  saved: CreationOptional<Date>;
+}
+/** A part sheet or an archetype of the catalogue. */
+export interface PartRow extends Model<InferAttributes<PartRow>, InferCreationAttributes<PartRow>> {
+  id: string;
+  role: 'sheet' | 'archetype';
+  kind: string;
+  name: string;
+  rev: number;
+  doc: string;
+}
+
+export type Tables = { readonly builds: ModelStatic<BuildRow>; readonly revisions: ModelStatic<RevisionRow>; readonly parts: ModelStatic<PartRow> };
+
+/** The tables as Sequelize sees them; their columns are made by the migrations. */
+export function defineTables(database: Sequelize): Tables {
+  const id = { type: DataTypes.STRING(120), primaryKey: true } as const;
+  const doc = { type: DataTypes.TEXT('long'), allowNull: false } as const;
+  return {
+    builds: database.define<BuildRow>('builds', { id, name: DataTypes.STRING(200), etag: DataTypes.STRING(64), doc, updated: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }),
+    revisions: database.define<RevisionRow>('revisions', { id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true }, buildId: DataTypes.STRING(120), etag: DataTypes.STRING(64), doc, saved: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }),
+    parts: database.define<PartRow>('parts', { id, role: DataTypes.ENUM('sheet', 'archetype'), kind: DataTypes.STRING(40), name: DataTypes.STRING(200), rev: DataTypes.INTEGER, doc }),
+  };
+}

@@ -1,0 +1,2 @@
+export { serve, type Demo, type Serving } from './serve';
+export { readConfig, type Config } from './config';
