@@ -23,11 +23,12 @@ export { problemOf, type Outcome, type Problem } from './place/problem';
 export { commit, replay, settleEdit, type Step } from './place/settle';
 export { isCard, ofKind, plannedUnits, type PlannedUnit } from './place/units';
 export { spotsOf, type SpotGroup, type SpotType } from './place/spots';
+export { mismatch, type Mismatch } from './place/mates';
 export { leadById, LEADS, type Lead } from './place/leads';
 export { freeBays } from './figures/room';
 export type { LeadNeeds, Need } from './needs/leads';
 
-export { projectBox, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
+export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
 
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';
@@ -39,6 +40,6 @@ export { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './snags/words';
 export { assess, createAssessor, type Assessment, type Assessor, type AssessOptions } from './assess';
 export type { OpenThing, Status } from './open';
 
-export { weigh, type Base, type Weighed } from './remedies/weigh';
+export { weigh, type Base, type Standing, type Weighed } from './remedies/weigh';
 export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
 export { allRemedies, remediesFor, type Remedy } from './remedies/remedies';

@@ -20,8 +20,8 @@ const among = (code: Mismatch['code'], wants: readonly (string | number)[], have
  */
 export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
   switch (spot.type) {
-    case 'floor':
-    case 'table': return differ('otherKind', spot.kind, part.kind);
+    case 'table': return spot.kind === 'any' ? null : differ('otherKind', spot.kind, part.kind);
+    case 'floor': return differ('otherKind', spot.kind, part.kind);
     case 'tray': return part.kind === 'board' ? among('holes', spot.chassis.boardHoles, part.holes) : other(part, 'board');
     case 'supplyBay': return part.kind === 'supply' ? among('form', spot.bay.forms, part.form) : other(part, 'supply');
     case 'fanMount': return part.kind === 'fan' ? among('size', spot.mount.sizesMm, part.sizeMm) : other(part, 'fan');

@@ -6,7 +6,9 @@ import type { Part, PartOf } from '../parts/resolve';
 import type { PartKind } from '../parts/vocabulary';
 
 type Shape =
-  | { readonly type: 'floor' | 'table'; readonly kind: PartKind }
+  | { readonly type: 'floor'; readonly kind: PartKind }
+  /** On the table lies one kind of part, or any. */
+  | { readonly type: 'table'; readonly kind: PartKind | 'any' }
   | { readonly type: 'tray'; readonly chassis: PartOf<'chassis'> }
   | { readonly type: 'bay'; readonly group: BayGroup }
   | { readonly type: 'supplyBay'; readonly bay: SupplyBay }

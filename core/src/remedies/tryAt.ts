@@ -5,13 +5,13 @@ import { printSpot, type SpotRef } from '../build/layout';
 import { addItemEdit, closureOf, type Catalogue } from '../build/newItem';
 import type { SheetId, UnitId } from '../parts/ids';
 import { resolve, type Part } from '../parts/resolve';
-import { PART_KINDS, type PartKind } from '../parts/vocabulary';
+import { PART_KINDS } from '../parts/vocabulary';
 import { mismatch, type Mismatch } from '../place/mates';
 import { groupAt } from '../place/spotAt';
 import { refsOf, type SpotGroup } from '../place/spots';
 import { sittersBySpot } from '../place/scene';
 import { unitsById, type PlannedUnit } from '../place/units';
-import { weigh, type Base, type Weighed } from './weigh';
+import { weigh, type Base, type Standing, type Weighed } from './weigh';
 
 export type TryRow =
   | { readonly goes: true; readonly sheet: SheetId; readonly weighed: Weighed }
@@ -22,14 +22,16 @@ export type TryAsk = { readonly spot: SpotRef; readonly count?: number; readonly
 /** The group a spot stands for, also on the floor and the table; null when there is no such place. */
 export function spotGroup(units: readonly PlannedUnit[], spot: SpotRef): SpotGroup | null {
   if (spot.host === 'table' || (spot.host === 'floor' && spot.key === 'chassis')) {
-    const kind = PART_KINDS.find((one) => one === spot.key) as PartKind | undefined;
-    return kind ? { type: spot.host === 'floor' ? 'floor' : 'table', kind, host: spot.host, key: spot.key, label: spot.host === 'floor' ? 'The floor' : 'The table', count: 1 } : null;
+    if (spot.host === 'table' && spot.key === 'any') return { type: 'table', kind: 'any', host: 'table', key: 'any', label: 'The table', count: 1 };
+    const kind = PART_KINDS.find((one) => one === spot.key);
+    if (!kind) return null;
+    return spot.host === 'floor' ? { type: 'floor', kind, host: 'floor', key: spot.key, label: 'The floor', count: 1 } : { type: 'table', kind, host: 'table', key: spot.key, label: 'The table', count: 1 };
   }
   return groupAt(unitsById(units), spot);
 }
 
 /** Free places of the same group as a spot, itself first. */
-export function freeAlike(base: Base, spot: SpotRef): SpotRef[] {
+export function freeAlike(base: Standing, spot: SpotRef): SpotRef[] {
   const { units, layout } = base.assessment;
   const group = spotGroup(units, spot);
   if (!group || group.type === 'table' || group.type === 'floor') return [spot];
@@ -40,7 +42,7 @@ export function freeAlike(base: Base, spot: SpotRef): SpotRef[] {
 const isTaken = (unit: PlannedUnit | undefined) => !!unit && !(unit.builtIn && !unit.builtIn.fixed);
 
 /** The edits that put `count` of a sheet at a spot and its free neighbours; they join an item of the same sheet. */
-export function putEdits(base: Base, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1): Edit[] {
+export function putEdits(base: Standing, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1): Edit[] {
   const { build } = base;
   const onTable = spot.host === 'table' || spot.host === 'floor';
   const spots = onTable ? [] : freeAlike(base, spot).slice(0, count);

@@ -19,6 +19,8 @@ export type Weighed = {
   readonly blockersAfter: number;
   readonly after: Build;
 };
+/** Where things are: enough to make edits with. */
+export type Standing = { readonly build: Build; readonly assessment: Pick<Assessment, 'units' | 'layout'> };
 export type Base = { readonly build: Build; readonly assessment: Assessment };
 
 /** Assess before and after: nothing is changed. */

@@ -1,4 +1,4 @@
-import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, Model, type ModelStatic, type Sequelize } from 'sequelize';
+import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
 
 /** A build: the document is the truth, name and etag stand beside it for lists and conditional saves. */
 export interface BuildRow extends Model<InferAttributes<BuildRow>, InferCreationAttributes<BuildRow>> {

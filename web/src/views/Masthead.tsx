@@ -1,0 +1,19 @@
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { applyTheme, readTheme, type Theme } from '../theme';
+
+/** The strip at the top of every page. */
+export function Masthead({ children }: { readonly children?: ReactNode }) {
+  const [theme, setTheme] = useState<Theme>(readTheme);
+  const other: Theme = theme === 'light' ? 'dark' : 'light';
+  return (
+    <header className="no-print flex h-11 items-center gap-4 border-b border-line px-4">
+      <Link to="/" className="flex items-center gap-2 text-base font-semibold tracking-wide" aria-label="Inch Tower, to the floor">
+        <svg width="18" height="22" viewBox="4 0 14 26" aria-hidden><rect x="4.5" y="1" width="13" height="24" fill="var(--tape)" stroke="var(--ink)" /><path d="M4 5h7M4 9h4M4 13h7M4 17h4M4 21h7" stroke="var(--tape-ink)" /></svg>
+        Inch Tower
+      </Link>
+      {children}
+      <button type="button" className="plain ml-auto min-h-6 whitespace-nowrap text-[13px] text-mid underline-offset-2 hover:underline" onClick={() => { applyTheme(other, true); setTheme(other); }}>{other === 'dark' ? 'Dark paper' : 'Light paper'}</button>
+    </header>
+  );
+}

@@ -1,0 +1,52 @@
+import { useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { LIMITS } from '@inch-tower/core';
+import type { SaveState } from '../../state/benchSlice';
+import { edit, redo, undo } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { STATUS_WORDS } from '../../words/status';
+import { useBench } from './benchContext';
+
+const SAVE_WORDS: Record<SaveState, string> = { saved: 'Saved', saving: 'Saving …', kept: 'Kept here, not saved yet', unkept: 'Not saved: do not close this page', stale: 'Changed elsewhere' };
+
+/** The name with its status, undo and redo, and the saved state in words. */
+export function BenchTitle({ onHelp }: { readonly onHelp: () => void }) {
+  const { past, future, save, view } = useAppSelector((state) => state.bench);
+  const dispatch = useAppDispatch();
+  const status = view && STATUS_WORDS[view.status];
+  return (
+    <>
+      <NameField />
+      <span aria-live="polite" className={`text-[13px] font-medium whitespace-nowrap ${status?.tone ?? 'text-mid'}`} data-testid="status">{status?.word ?? '…'}</span>
+      <span className="ml-4 flex gap-1">
+        <button type="button" className="press" disabled={past.length === 0} onClick={() => dispatch(undo())} title={past.at(-1)?.words}>Undo</button>
+        <button type="button" className="press" disabled={future.length === 0} onClick={() => dispatch(redo())} title={future[0]?.words}>Redo</button>
+      </span>
+      <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">{SAVE_WORDS[save]}</span>
+      <button type="button" className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline" onClick={onHelp}>Keys <span className="key">?</span></button>
+    </>
+  );
+}
+
+function NameField() {
+  const name = useAppSelector((state) => state.bench.build?.name ?? '');
+  const dispatch = useAppDispatch();
+  const { toDrawing } = useBench();
+  const [params] = useSearchParams();
+  const [typed, setTyped] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const fresh = params.get('name') === 'edit';
+  useEffect(() => { if (fresh) input.current?.select(); }, [fresh]);
+  const leave = () => {
+    if (typed !== null && typed.trim() !== name) dispatch(edit([{ type: 'set.name', value: typed.trim() }]));
+    setTyped(null);
+  };
+  return (
+    <input
+      ref={input} aria-label="Name of the machine" className="plain min-w-24 rounded-sm border-b border-dotted border-mid px-1 text-[15px] font-semibold" maxLength={LIMITS.nameCharacters}
+      style={{ width: `${Math.min(34, Math.max(8, (typed ?? name).length + 1))}ch` }} title={name} value={typed ?? name} placeholder="Unnamed" autoFocus={fresh}
+      onChange={(event) => setTyped(event.target.value)} onBlur={leave}
+      onKeyDown={(event) => { if (event.key === 'Enter') { leave(); toDrawing(); } if (event.key === 'Escape') { setTyped(null); toDrawing(); } }}
+    />
+  );
+}

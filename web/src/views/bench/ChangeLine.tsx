@@ -1,0 +1,38 @@
+import type { FigureId } from '@inch-tower/core';
+import { bench } from '../../state/benchSlice';
+import { undo } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import type { BenchView } from '../../worker/messages';
+import { changeWords, countWords, unitWords } from '../../words/format';
+
+const SAID: readonly (readonly [FigureId, string])[] = [['power.idleWallW', 'idle'], ['power.peakWallW', 'peak'], ['sound.earIdleDb', ''], ['cost.now', 'money'], ['capacity.rawTb', 'raw'], ['ports.free', 'ports free']];
+
+/** What the last edit changed, in one line, with undo beside it. */
+export function ChangeLine() {
+  const { said, problem, view, before, past } = useAppSelector((state) => state.bench);
+  const dispatch = useAppDispatch();
+  if (problem) return (
+    <p role="alert" className="flex min-h-7 items-center gap-3 border-b border-line px-4 text-[13px]"><span className="bad">{problem} Nothing was changed.</span><button type="button" className="plain min-h-6 underline" onClick={() => dispatch(bench.problemSeen())}>Close</button></p>
+  );
+  return (
+    <p aria-live="polite" data-testid="change-line" className="flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 text-[13px] whitespace-nowrap text-mid">
+      {said && view ? <><span className="max-w-[40%] truncate font-medium text-ink" title={said}>{said}</span><span className="min-w-0 truncate">{changes(before, view).join(', ')}</span></> : <span>Click a place in the drawing to see what goes there.</span>}
+      {said && past.length > 0 && !said.startsWith('Undone') && <button type="button" className="plain min-h-6 text-ink underline" onClick={() => dispatch(undo())}>Undo</button>}
+    </p>
+  );
+}
+
+function changes(before: BenchView | null, view: BenchView): string[] {
+  if (!before) return [];
+  const figures = SAID.flatMap(([id, word]) => {
+    const is = view.figures[id];
+    const was = before.figures[id];
+    const change = changeWords(id, (is?.value ?? 0) - (was?.value ?? 0));
+    if (!change) return [];
+    if (id === 'ports.free') return [`ports free ${is?.value ?? 0} (was ${was?.value ?? 0})`];
+    return [`${word} ${change} ${unitWords((is ?? was)!)}`.trim()];
+  });
+  const blockers = (one: BenchView) => one.snags.filter((snag) => snag.severity === 'blocker').length;
+  const more = blockers(view) - blockers(before);
+  return [...figures, ...(more > 0 ? [`${countWords(more, 'new blocker')}`] : more < 0 ? [`${countWords(-more, 'blocker')} fewer`] : [])];
+}

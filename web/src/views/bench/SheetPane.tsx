@@ -1,0 +1,90 @@
+import { basisOf, parseSpot, printSpot, rangeOf, type Edit, type Part, type PlannedUnit } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { selectUnits } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { factLine } from '../../words/factLine';
+import { useBench } from './benchContext';
+import { sittersBySpot } from '@inch-tower/core';
+
+const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
+
+/** The sheet of what is selected: where it sits, what can be done with it, its numbers and their sources. */
+export function SheetPane() {
+  const ui = useBench();
+  const units = useAppSelector(selectUnits);
+  const build = useAppSelector((state) => state.bench.build);
+  const dispatch = useAppDispatch();
+  if (!build) return null;
+  const spot = parseSpot(ui.selected ?? '');
+  const unit = spot ? sittersBySpot(units, build.layout).get(printSpot(spot)) : units.find((one) => one.id === ui.selected);
+  if (!unit) return <p className="p-4 text-mid" data-pane-start tabIndex={-1}>{spot ? 'This place is empty. “Try” shows what goes there.' : 'Choose a part in the drawing or the kit to see its sheet.'}</p>;
+  const seat = build.layout.at[unit.id];
+  const act = (...edits: Edit[]) => dispatch(edit(edits));
+  const wire = build.layout.wires.find((one) => one.device.some((end) => end.host === unit.id || (seat && end.host === seat.spot.host && end.key.startsWith(`${seat.spot.key}-`))));
+  return (
+    <div className="p-3">
+      <h2 className="text-[16px] leading-tight font-semibold">{unit.part.name}{unit.builtIn ? '' : <span className="mono ml-2 text-[13px] font-normal text-mid">{unit.mark}</span>}</h2>
+      <p className="text-[13px] text-mid">{[unit.part.maker, factLine(unit.part)].filter(Boolean).join(' · ')}</p>
+      <p className="mt-1 text-[13px]">{placeWords(unit, seat?.how, seat && printSpot(seat.spot))}{wire && unit.part.kind === 'drive' && <span className="block text-mid">Lead from {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}</span>}</p>
+      {unit.item ? (
+        <div className="mt-2 flex flex-wrap gap-1.5">
+          {seat && <button type="button" data-pane-start className="press" onClick={() => ui.select(printSpot(seat.spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}
+          {seat && <button type="button" className="press" aria-pressed={ui.moving === unit.id} onClick={() => { ui.setMoving(ui.moving === unit.id ? null : unit.id); ui.toDrawing(printSpot(seat.spot)); }}>Move</button>}
+          {seat && (seat.how === 'held' ? <button type="button" className="press" onClick={() => act({ type: 'place.release', unit: unit.id })}>Release</button> : <button type="button" className="press" onClick={() => act({ type: 'place.hold', unit: unit.id, spot: seat.spot })}>Hold</button>)}
+          <button type="button" className="press" {...(seat ? {} : { 'data-pane-start': '' })} onClick={() => act({ type: 'units.remove', units: [unit.id] })}>Take out</button>
+          {unit.item.units.length > 1 && <button type="button" className="press" onClick={() => act({ type: 'item.remove', item: unit.item!.id })}>Take out all {unit.item.units.length}</button>}
+          <button type="button" className="press" onClick={() => act({ type: 'item.patch', item: unit.item!.id, patch: { deal: unit.item!.deal === 'owned' ? 'buy' : 'owned' } })}>{unit.item.deal === 'owned' ? 'I must buy it' : 'I own it'}</button>
+        </div>
+      ) : <p className="mt-2 text-[13px] text-mid">{unit.builtIn?.fixed ? 'Built in: it comes with its host and stays.' : 'Comes with its host. Put another in its place to swap it.'}{!unit.builtIn?.fixed && spot && <button type="button" data-pane-start className="press ml-2" onClick={() => ui.select(printSpot(spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}</p>}
+      <ChassisOptions unit={unit} />
+      <Numbers part={unit.part} />
+    </div>
+  );
+}
+
+const markOf = (units: readonly PlannedUnit[], id: string) => { const unit = units.find((one) => one.id === id); return unit ? `${unit.part.name}` : id; };
+
+function placeWords(unit: PlannedUnit, how: keyof typeof HOW_WORDS | undefined, where: string | undefined): string {
+  if (unit.builtIn) return 'Built in.';
+  if (!how || !where) return unit.part.kind === 'cable' ? 'A lead of the kit.' : 'On the table: no place yet.';
+  return `${where.split('/')[1]!.replace('.', ' ')}, ${HOW_WORDS[how]}.`;
+}
+
+/** Removable things of a chassis that change its numbers. */
+function ChassisOptions({ unit }: { readonly unit: PlannedUnit }) {
+  const changes = useAppSelector((state) => state.bench.build!.changes);
+  const dispatch = useAppDispatch();
+  if (unit.part.kind !== 'chassis' || unit.part.options.length === 0) return null;
+  return (
+    <fieldset className="mt-3 border-t border-line pt-2">
+      <legend className="sr-only">Changes to the chassis</legend>
+      {unit.part.options.map((option) => {
+        const id = `${unit.id}:${option.key}`;
+        const on = changes.some((change) => change.id === id);
+        return <label key={option.key} className="flex min-h-6 items-center gap-2 text-[13px]"><input type="checkbox" checked={on} onChange={() => dispatch(edit([on ? { type: 'change.remove', id } : { type: 'change.add', change: { id, kind: 'option', host: unit.id, key: option.key } }], on ? `Taken back: ${option.label}` : option.label))} />{option.label}</label>;
+      })}
+    </fieldset>
+  );
+}
+
+const HIDDEN = new Set(['rev', 'id']);
+const plainName = (field: string) => field.replace(/(Mm|W|A|Db|Bytes|C|S|Pa|M3h|MBps|Pct|KPerW)$/, '').replace(/([A-Z0-9]+)/g, ' $1').toLowerCase().trim();
+
+/** Every single number of the sheet with its unit, its range and where it came from. */
+function Numbers({ part }: { readonly part: Part }) {
+  const rows = Object.entries(part).filter(([field, value]) => typeof value === 'number' && !HIDDEN.has(field)) as [string, number][];
+  return (
+    <table className="mt-3 w-full border-t border-line text-[12.5px]">
+      <caption className="sr-only">Numbers of the sheet</caption>
+      <thead className="sr-only"><tr><th>Field</th><th>Value</th><th>Source</th></tr></thead>
+      <tbody>
+        {rows.map(([field, value]) => {
+          const basis = basisOf(part, field);
+          const { lo, hi, unit } = rangeOf(field, value, basis);
+          const [shown, words] = unit === 'B' ? [value / 1e9, 'GB'] : [value, unit];
+          return <tr key={field} className="border-b border-dotted border-line"><td className="py-0.5 pr-2">{plainName(field)}</td><td className="mono py-0.5 text-right whitespace-nowrap">{Number(shown.toPrecision(5))} {words}{lo !== hi && unit !== 'B' ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(2))}</span> : null}</td><td className="py-0.5 pl-2 text-right text-mid">{basis}</td></tr>;
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,82 @@
+import { useEffect, useRef, useState } from 'react';
+import { printSpot } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { benchWorker } from '../../worker/client';
+import type { RemedyRow, TaggedSnag } from '../../worker/messages';
+import { changeWords, unitWords } from '../../words/format';
+import { useBench } from './benchContext';
+
+const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly tone: string; readonly edge: string }> = {
+  blocker: { word: 'Blocker', tone: 'bad', edge: 'border-bad' },
+  caution: { word: 'Caution', tone: 'warn', edge: 'border-warn border-dotted' },
+  note: { word: 'Note', tone: 'text-mid', edge: 'border-line' },
+};
+
+/** Snags in the order a builder would deal with them; the open one shows its remedies. */
+export function SnagsPane() {
+  const view = useAppSelector((state) => state.bench.view);
+  const ui = useBench();
+  const [chosen, setChosen] = useState<string | null>(null);
+  if (!view) return <p className="p-4 text-mid">Looking for snags …</p>;
+  if (view.snags.length === 0) return <p className="p-4 text-mid" data-pane-start tabIndex={-1}>{view.status === 'sound' ? 'No snags: everything goes together.' : 'No snags in what is chosen so far.'}{view.open.length > 0 && ` Still open: ${view.open.map((one) => one.label.toLowerCase()).join(', ')}.`}</p>;
+  const selected = view.snags.find((snag) => snag.at.some((place) => ('spot' in place ? printSpot(place.spot) : place.unit) === ui.selected))?.key;
+  const openKey = view.snags.some((snag) => snag.key === chosen) ? chosen : selected ?? view.snags[0]!.key;
+  return (
+    <ol>
+      {view.snags.map((snag, i) => {
+        const severity = SEVERITY[snag.severity];
+        const open = snag.key === openKey;
+        return (
+          <li key={snag.key} className={`border-b border-line border-l-4 px-3 py-2 ${severity.edge}`} data-snag={snag.code}>
+            <button type="button" className="plain w-full text-left" aria-expanded={open} {...(i === 0 ? { 'data-pane-start': '' } : {})} onClick={() => { setChosen(snag.key); const spot = snag.at.find((place) => 'spot' in place) ?? snag.at[0]; if (spot) ui.select('spot' in spot ? printSpot(spot.spot) : spot.unit, { pane: 'snags' }); }}>
+              <span className="flex items-baseline gap-2"><span className={`mono inline-flex h-[22px] w-[22px] shrink-0 items-center justify-center rounded-full border-2 text-[12px] ${severity.tone} ${severity.edge}`}>{i + 1}</span><span className="min-w-0 font-medium">{snag.what}</span></span>
+              <span className="mt-1 block pl-[30px] text-[13px] text-mid"><span className={`font-medium ${severity.tone}`}>{severity.word}.</span> {snag.why}</span>
+            </button>
+            {open && <Remedies snag={snag} rev={view.rev} />}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: number }) {
+  const [known, setKnown] = useState<{ readonly rev: number; readonly key: string; readonly rows: readonly RemedyRow[] } | null>(null);
+  const ui = useBench();
+  const dispatch = useAppDispatch();
+  const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => {
+    let here = true;
+    // After the paint: remedies are weighed when the figures are already on the screen.
+    const later = setTimeout(() => void benchWorker().remedies(snag.key).then((rows) => { if (here && rows) setKnown({ rev, key: snag.key, rows }); }), 60);
+    return () => { here = false; clearTimeout(later); };
+  }, [snag.key, rev]);
+  useEffect(() => () => clearTimeout(wait.current), []);
+  const rows = known?.rev === rev && known.key === snag.key ? known.rows : null;
+  if (!rows) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;
+  if (rows.length === 0) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Nothing in the catalogue cures this by itself. Take a part out, or choose another in its place.</p>;
+  const show = (row: RemedyRow) => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: row.edits, figures: row.figures }), 90); };
+  const hide = () => { clearTimeout(wait.current); ui.setGhost(null); };
+  return (
+    <div className="mt-1.5 pl-[30px]">
+      <p className="text-[12.5px] text-mid">{rows[0]!.cure ? 'What cures it' : 'Nothing cures it alone; what helps'}</p>
+      <ul className="mt-1 flex flex-col gap-1">
+        {rows.map((row) => (
+          <li key={row.title}>
+            <button type="button" data-remedy className="press w-full py-1 text-left leading-tight font-normal" onFocus={() => show(row)} onBlur={hide} onMouseEnter={() => show(row)} onMouseLeave={hide} onClick={() => { hide(); dispatch(edit(row.edits, row.title)); }}>
+              <span className="block font-medium">{row.title}</span>
+              <span className="mono block text-[11.5px] text-mid">{deltaWords(row)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const SHOWN = ['cost.now', 'power.idleWallW', 'sound.earIdleDb', 'capacity.rawTb'] as const;
+function deltaWords(row: RemedyRow): string {
+  const changes = SHOWN.flatMap((id) => { const change = changeWords(id, row.delta[id] ?? 0); return change ? [`${change} ${row.figures[id] ? unitWords(row.figures[id]) : ''}`.trim()] : []; });
+  return [...(changes.length ? changes : ['costs nothing']), row.blockersAfter === 0 ? 'no blocker left' : `${row.blockersAfter} blocker${row.blockersAfter === 1 ? '' : 's'} left`].join(' · ');
+}

@@ -1,0 +1,119 @@
+import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { freeAlike, parseSpot, printSpot, putEdits, replaceEdit, resolve, sittersBySpot, spotGroup, type Edit, type SheetId, type Standing } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { selectUnits } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { benchWorker, streamTry } from '../../worker/client';
+import type { GoingRow, RefusedRow } from '../../worker/messages';
+import { useBench } from './benchContext';
+import { SORTS, sortRows, type SortName } from './trySorts';
+import { TryRowView } from './TryRowView';
+
+const GHOST_AFTER_MS = 90;
+
+/** Every part for one place, each with what it would do to this build. */
+export function TryPane() {
+  const ui = useBench();
+  const dispatch = useAppDispatch();
+  const build = useAppSelector((state) => state.bench.build)!;
+  const rev = useAppSelector((state) => state.bench.view?.rev);
+  const units = useAppSelector(selectUnits);
+  const standing = useMemo((): Standing => ({ build, assessment: { units, layout: build.layout } }), [build, units]);
+  const spot = useMemo(() => parseSpot(ui.selected ?? ''), [ui.selected]);
+  const group = spot && spotGroup(units, spot);
+  const alike = useMemo(() => (spot ? freeAlike(standing, spot).length : 0), [standing, spot]);
+  const most = group?.type === 'table' ? 24 : Math.max(1, alike);
+  const [count, setCount] = useState(1);
+  const [search, setSearch] = useState('');
+  const [sort, setSort] = useState<SortName>('trouble');
+  const asked = Math.min(count, most);
+  const { rows, refused, done } = useTryRows(ui.selected, asked, useDeferredValue(search), ui.replacing, rev);
+  const sorted = useMemo(() => sortRows(rows, sort, ui.catalogue), [rows, sort, ui.catalogue]);
+  const list = useRef<HTMLUListElement>(null);
+  const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(wait.current), []);
+  if (!spot || !group) return <p className="p-4 text-mid">This place is not there any more.</p>;
+
+  const editsFor = (sheet: string): Edit[] => {
+    const sitter = ui.replacing ? sittersBySpot(units, build.layout).get(printSpot(spot)) : undefined;
+    const replaced = sitter?.item ? replaceEdit(build, ui.catalogue, sitter.id, sheet as SheetId) : null;
+    return replaced ? [replaced] : putEdits(standing, ui.catalogue, sheet as SheetId, spot, asked);
+  };
+  const show = (row: GoingRow) => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: editsFor(row.sheet), figures: row.figures }), GHOST_AFTER_MS); };
+  const put = (row: GoingRow) => {
+    clearTimeout(wait.current);
+    ui.setGhost(null);
+    if (!dispatch(edit(editsFor(row.sheet)))) return;
+    const seated = group.type === 'floor' || group.type === 'table' ? null : printSpot(spot);
+    ui.select(seated, { pane: seated ? 'sheet' : 'snags' });
+    ui.toDrawing(seated ?? undefined);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+    if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
+    const buttons = [...(list.current?.querySelectorAll<HTMLButtonElement>('[data-try]') ?? [])];
+    const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
+    const next = event.key === 'ArrowDown' ? at + 1 : at - 1;
+    event.preventDefault();
+    if (next < 0) document.querySelector<HTMLElement>('[data-pane-start]')?.focus();
+    else buttons[Math.min(next, buttons.length - 1)]?.focus();
+  };
+  const name = group.count > 1 && spot.n ? `${group.label} ${spot.n}` : group.label;
+
+  return (
+    <div className="flex min-h-0 flex-1 flex-col" onKeyDown={onKeyDown}>
+      <div className="shrink-0 border-b border-line px-3 py-2 text-[13px]">
+        <p><span className="text-mid">{ui.replacing ? 'In place of what is in' : 'For'} </span><span className="font-semibold">{name}</span><span className="text-mid" data-testid="try-count"> · {done ? `${rows.length} go${rows.length === 1 ? 'es' : ''}, ${refused.length} ${refused.length === 1 ? 'does' : 'do'} not` : 'trying …'}</span></p>
+        <div className="mt-1.5 flex gap-1.5">
+          <input data-pane-start className="field min-w-0 flex-1" aria-label="Search parts" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} />
+          <select className="field w-[108px]" aria-label="Sort by" value={sort} onChange={(event) => setSort(event.target.value as SortName)}>{Object.entries(SORTS).map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
+        </div>
+        {!ui.replacing && most > 1 && (
+          <div className="mt-1.5 flex items-center gap-1.5">
+            <span className="text-mid">How many</span>
+            <button type="button" className="press px-2" aria-label="One fewer" disabled={asked <= 1} onClick={() => setCount(asked - 1)}>−</button>
+            <input className="field mono w-12 text-center" aria-label="How many" inputMode="numeric" value={asked} onChange={(event) => setCount(Math.max(1, Math.min(most, Number(event.target.value.replace(/\D/g, '')) || 1)))} />
+            <button type="button" className="press px-2" aria-label="One more" disabled={asked >= most} onClick={() => setCount(asked + 1)}>+</button>
+            {group.type !== 'table' && <button type="button" className="press" disabled={asked === most} onClick={() => setCount(most)}>All {most} free</button>}
+          </div>
+        )}
+      </div>
+      <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
+        <ul ref={list}>{sorted.map((row) => <TryRowView key={row.sheet} row={row} part={resolve(ui.catalogue.sheets[row.sheet]!, ui.catalogue.archetypes[ui.catalogue.sheets[row.sheet]!.archetype]!)} count={asked} onShow={() => show(row)} onPut={() => put(row)} />)}</ul>
+        {done && rows.length === 0 && <p className="p-3 text-mid">{search ? 'No part of that name goes here.' : 'Nothing in the catalogue goes here.'}</p>}
+        {refused.length > 0 && <Refused rows={refused} />}
+        {!done && <p className="p-3 text-[13px] text-mid">Trying … <button type="button" className="plain min-h-6 underline" onClick={() => void benchWorker().stop()}>Stop</button></p>}
+      </div>
+    </div>
+  );
+}
+
+function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
+  return (
+    <details className="border-b border-line px-3 py-2 text-[13px]">
+      <summary className="min-h-6 cursor-pointer text-mid">{rows.length} {rows.length === 1 ? 'does' : 'do'} not go here</summary>
+      <ul>{rows.map((row) => <li key={row.sheet} className="border-t border-dotted border-line py-1"><span className="font-medium">{row.name}</span><span className="block text-mid">{row.why}</span></li>)}</ul>
+    </details>
+  );
+}
+
+type Rows = { readonly ask: string; readonly rows: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean };
+const NONE: readonly never[] = [];
+
+function useTryRows(selected: string | null, count: number, search: string, replace: boolean, rev: number | undefined): Omit<Rows, 'ask'> {
+  const ask = `${selected}|${count}|${search}|${replace}|${rev}`;
+  const [state, setState] = useState<Rows>({ ask: '', rows: [], refused: [], done: false });
+  useEffect(() => {
+    const spot = parseSpot(selected ?? '');
+    if (!spot || rev === undefined) return;
+    let here = true;
+    void streamTry({ spot, count, search, replace }, (batch) => {
+      if (!here) return;
+      setState((before) => {
+        const from = before.ask === ask ? before : { rows: [], refused: [] };
+        return { ask, rows: [...from.rows, ...batch.going], refused: [...from.refused, ...batch.refused], done: batch.done };
+      });
+    });
+    return () => { here = false; };
+  }, [ask, selected, count, search, replace, rev]);
+  return state.ask === ask ? state : { rows: state.ask ? state.rows : NONE, refused: NONE, done: false };
+}

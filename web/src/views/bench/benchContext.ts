@@ -1,0 +1,34 @@
+import { createContext, useContext } from 'react';
+import type { Catalogue, Edit, Figures, SpotRef } from '@inch-tower/core';
+import type { Focus } from '../../drawing/sheetLayout';
+
+export type Pane = 'snags' | 'try' | 'sheet';
+/** What is being looked at without being done: edits for the drawing, figures for the tapes. */
+export type Ghost = { readonly edits: readonly Edit[]; readonly figures: Figures | null };
+
+export type BenchUi = {
+  readonly catalogue: Catalogue;
+  /** A spot (`u2/front.7`) or the id of a unit on the table. */
+  readonly selected: string | null;
+  readonly pane: Pane;
+  readonly focus: Focus;
+  readonly replacing: boolean;
+  readonly moving: string | null;
+  readonly ghost: Ghost | null;
+  readonly select: (id: string | null, more?: { readonly pane?: Pane; readonly replace?: boolean; readonly focusPane?: boolean }) => void;
+  readonly show: (pane: Pane) => void;
+  readonly setFocus: (focus: Focus) => void;
+  readonly setGhost: (ghost: Ghost | null) => void;
+  readonly setMoving: (unit: string | null) => void;
+  /** Brings the keyboard back to the drawing, to a spot when named. */
+  readonly toDrawing: (spot?: string) => void;
+};
+
+export const BenchContext = createContext<BenchUi | null>(null);
+export function useBench(): BenchUi {
+  const ui = useContext(BenchContext);
+  if (!ui) throw new Error('useBench outside of the bench');
+  return ui;
+}
+
+export const TABLE_ANY: SpotRef = { host: 'table', key: 'any' };

@@ -1,0 +1,49 @@
+import { useCallback, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { VIEW_NAMES, type Catalogue } from '@inch-tower/core';
+import type { Focus } from '../../drawing/sheetLayout';
+import type { BenchUi, Ghost, Pane } from './benchContext';
+
+const PANES: readonly Pane[] = ['snags', 'try', 'sheet'];
+const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
+
+/** Selection, pane and view live in the address, so that back, forward and links work. */
+export function useBenchUi(catalogue: Catalogue): BenchUi {
+  const [params, setParams] = useSearchParams();
+  const [ghost, setGhost] = useState<Ghost | null>(null);
+  const [moving, setMoving] = useState<string | null>(null);
+  const selected = params.get('sel');
+  const pane = PANES.find((one) => one === params.get('pane')) ?? 'snags';
+  const focus = FOCI.find((one) => one === params.get('view')) ?? 'sheet';
+  const replacing = params.get('swap') === '1';
+
+  const select = useCallback<BenchUi['select']>((id, more = {}) => {
+    setGhost(null);
+    setParams((now) => {
+      const next = new URLSearchParams(now);
+      next.delete('name');
+      if (id) next.set('sel', id);
+      else next.delete('sel');
+      if (more.pane) next.set('pane', more.pane);
+      if (more.replace) next.set('swap', '1');
+      else next.delete('swap');
+      return next;
+    });
+    if (more.focusPane) requestAnimationFrame(() => document.querySelector<HTMLElement>('[data-pane-start]')?.focus());
+  }, [setParams]);
+  const set = useCallback((key: string, value: string) => {
+    setGhost(null);
+    setParams((now) => { const next = new URLSearchParams(now); next.set(key, value); next.delete('swap'); return next; });
+  }, [setParams]);
+  const toDrawing = useCallback((spot?: string) => {
+    requestAnimationFrame(() => {
+      const stop = (spot && document.querySelector<SVGElement>(`[data-stop="${CSS.escape(spot)}"]`)) || document.querySelector<SVGElement>('.drawing .stop[tabindex="0"]');
+      stop?.focus();
+    });
+  }, []);
+
+  return useMemo(() => ({
+    catalogue, selected, pane, focus, replacing, moving, ghost, select, setGhost, setMoving, toDrawing,
+    show: (next: Pane) => set('pane', next), setFocus: (next: Focus) => set('view', next),
+  }), [catalogue, selected, pane, focus, replacing, moving, ghost, select, toDrawing, set]);
+}

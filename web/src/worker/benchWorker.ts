@@ -1,0 +1,94 @@
+import { expose } from 'comlink';
+import { createAssessor, mismatchWords, remediesFor, replay, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow } from './messages';
+
+const assessor = createAssessor();
+/** Weighing has an assessor of its own, so that try-outs do not push the build's stages out of memory. */
+const weighing = createAssessor();
+const today = () => ({ asOf: new Date().toISOString().slice(0, 10) });
+
+let catalogue: Catalogue = { sheets: {}, archetypes: {} };
+let build: Build | null = null;
+let assessment: Assessment | null = null;
+let asking = 0;
+
+function assessNow(rev: number): BenchView {
+  assessment = assessor.assess(build!, today());
+  return {
+    rev, status: assessment.status, figures: assessment.figures, open: assessment.open, needs: assessment.needs.needs,
+    snags: assessment.snags.map((snag) => ({ key: snag.key, code: snag.code, severity: snag.severity, at: snag.at, ...(snag.gap ? { gap: snag.gap } : {}), ...wordsOf(snag) })),
+    unplaced: assessment.unplaced.map((unit) => unit.id), unconnected: assessment.unconnected.map((unit) => unit.id),
+  };
+}
+
+const base = (): Base | null => (build && assessment ? { build, assessment } : null);
+const effects = (snags: readonly Snag[]): Effect[] => snags.map((snag) => { const { title, what } = wordsOf(snag); return { title, what, severity: snag.severity }; });
+const outcome = (weighed: Weighed) => ({ delta: weighed.delta, figures: weighed.figures, cures: effects(weighed.cures), eases: effects(weighed.eases), causes: effects(weighed.causes), blockersAfter: weighed.blockersAfter });
+
+/** Lets waiting messages in between two pieces of work. */
+const breathe = () => new Promise<void>((resolve) => { const channel = new MessageChannel(); channel.port1.onmessage = () => resolve(); channel.port2.postMessage(null); });
+const SLICE_MS = 24;
+
+const worker: BenchWorker = {
+  setCatalogue(fresh) { catalogue = fresh; },
+
+  open(fresh, rev) {
+    asking++;
+    build = fresh;
+    return assessNow(rev);
+  },
+
+  apply(edits, rev) {
+    asking++;
+    const next = build && replay(build, edits);
+    if (!next || 'ok' in next) return null;
+    build = next;
+    return assessNow(rev);
+  },
+
+  explain: (id) => (build ? assessor.explain(build, id) : null),
+
+  async tryAt(ask, onBatch) {
+    const mine = ++asking;
+    const from = base();
+    if (!from) return;
+    let going: GoingRow[] = [];
+    let refused: RefusedRow[] = [];
+    const send = (done: boolean) => { onBatch({ going, refused, done }); going = []; refused = []; };
+    let since = performance.now();
+    const rows = tryAt(from, ask, catalogue, weighing, today());
+    for (const row of rows as Iterable<TryRow>) {
+      if (row.goes) going.push({ sheet: row.sheet, ...outcome(row.weighed) });
+      else refused.push({ sheet: row.sheet, name: row.name, why: mismatchWords(row.why) });
+      if (performance.now() - since < SLICE_MS) continue;
+      send(false);
+      await breathe();
+      if (mine !== asking) return;
+      since = performance.now();
+    }
+    send(true);
+  },
+
+  async remedies(snagKey) {
+    const mine = ++asking;
+    const from = base();
+    const snag = from?.assessment.snags.find((one) => one.key === snagKey);
+    if (!from || !snag) return null;
+    const run = remediesFor(from, snag, catalogue, weighing, today());
+    for (;;) {
+      const next = run.next();
+      if (next.done) return next.value.map((remedy) => ({ title: remedy.title, edits: remedy.edits, delta: remedy.delta, figures: remedy.figures, cure: remedy.cure, blockersAfter: remedy.blockersAfter }));
+      await breathe();
+      if (mine !== asking) return null;
+    }
+  },
+
+  stop() { asking++; },
+
+  card(one) {
+    const { status, figures, snags } = createAssessor().assess(one, today());
+    return { status, figures, snags: snags.length };
+  },
+};
+
+expose(worker);

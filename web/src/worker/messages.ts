@@ -1,0 +1,37 @@
+import type { Build, Catalogue, Edit, Explanation, FigureId, Figures, Need, OpenThing, Place, Severity, Snag, SnagCode, Status, TryAsk } from '@inch-tower/core';
+
+/** A snag with its words, as the page shows it. */
+export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
+
+/** What the page knows of an assessment: figures and snags, no sheets. */
+export type BenchView = {
+  readonly rev: number;
+  readonly status: Status;
+  readonly figures: Figures;
+  readonly snags: readonly TaggedSnag[];
+  readonly open: readonly OpenThing[];
+  readonly needs: readonly Need[];
+  readonly unplaced: readonly string[];
+  readonly unconnected: readonly string[];
+};
+
+export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
+export type Deltas = Readonly<Partial<Record<FigureId, number>>>;
+export type GoingRow = { readonly sheet: string; readonly delta: Deltas; readonly figures: Figures; readonly cures: readonly Effect[]; readonly eases: readonly Effect[]; readonly causes: readonly Effect[]; readonly blockersAfter: number };
+export type RefusedRow = { readonly sheet: string; readonly name: string; readonly why: string };
+export type TryBatch = { readonly going: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean };
+export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[]; readonly delta: Deltas; readonly figures: Figures; readonly cure: boolean; readonly blockersAfter: number };
+export type CardFacts = { readonly status: Status; readonly figures: Figures; readonly snags: number };
+
+/** What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller. */
+export type BenchWorker = {
+  setCatalogue(catalogue: Catalogue): void;
+  open(build: Build, rev: number): BenchView;
+  apply(edits: readonly Edit[], rev: number): BenchView | null;
+  explain(id: FigureId): Explanation | null;
+  /** Streams rows in batches; a newer ask or `stop` ends it. */
+  tryAt(ask: TryAsk, onBatch: (batch: TryBatch) => void): Promise<void>;
+  remedies(snagKey: string): Promise<readonly RemedyRow[] | null>;
+  stop(): void;
+  card(build: Build): CardFacts;
+};
