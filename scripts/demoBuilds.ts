@@ -31,7 +31,7 @@ function hallCupboard(): Build {
   let recipe = empty.with({
     notes: 'Recordings of the reed bed and the lock, and the scanned logbooks. Stands in the hall cupboard; the bed is behind the wall.',
     brief: { purpose: 'Archive of bird and river sound, and scanned logbooks', usableTb: 40, earDb: 24, idleW: 60, peakW: 220, moneyMinor: 200_000, failuresSurvived: 2 },
-    site: { ...empty.build.site, place: 'cupboard', earMm: 2500, room: 'soft', listening: 'bedroom', door: 'ordinary', cupboard: 'vented', standing: 'corner' },
+    site: { ...empty.build.site, place: 'cupboard', earMm: 1700, room: 'soft', listening: 'bedroom', door: 'slatted', cupboard: 'vented', standing: 'corner' },
     copiesElsewhere: 1,
   }).add('larder-8').add('wren-c8').add('drover-4').add('fell-74').add('clew-16e', 2).add('ember-450s');
   recipe = recipe.add('reed-250', 1, { deal: 'owned', role: 'boot' });

@@ -12,11 +12,12 @@ export const MOST_REMEDIES = 5;
 
 /**
  * Ways out of a snag, weighed: those that cure it without a new blocker, by blockers left, then
- * money; where none does, those that ease it. Yields between weighings so that a caller can stop.
+ * money, those that give a part up last; where none cures, those that ease it. Yields between weighings so that a caller can stop.
  */
 export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<'weighing', readonly Remedy[]> {
   const weighed: Remedy[] = [];
   for (const proposal of proposalsFor(base, snag, catalogue)) {
+    if (proposal.lastResort && weighed.some((one) => one.cure)) continue;
     const remedy = weighProposal(base, snag, proposal, assessor, options);
     if (remedy) weighed.push(remedy);
     yield 'weighing';
@@ -24,11 +25,11 @@ export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, asses
   const cures = weighed.filter((one) => one.cure);
   const shown = cures.length > 0 ? cures : weighed;
   return shown
-    .sort((a, b) => a.blockersAfter - b.blockersAfter || takesOut(a) - takesOut(b) || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || a.edits.length - b.edits.length)
+    .sort((a, b) => takesOut(a) - takesOut(b) || a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || a.edits.length - b.edits.length)
     .slice(0, MOST_REMEDIES);
 }
 
-/** Giving something up comes after what keeps everything. */
+/** Giving a part up comes after everything that keeps it. */
 const takesOut = (remedy: Remedy) => Number(remedy.edits.some((edit) => edit.type === 'units.remove'));
 
 function weighProposal(base: Base, snag: Snag, proposal: Proposal, assessor: Assessor, options: AssessOptions): Remedy | null {
@@ -36,7 +37,7 @@ function weighProposal(base: Base, snag: Snag, proposal: Proposal, assessor: Ass
   if (!weighed.ok) return null;
   const cure = weighed.cures.some((one) => one.code === snag.code);
   const ease = weighed.eases.some((one) => one.code === snag.code);
-  const blocks = weighed.causes.some((one) => one.severity === 'blocker');
+  const blocks = [...weighed.causes, ...weighed.worsens].some((one) => one.severity === 'blocker' && one.code !== snag.code);
   return (cure || ease) && !blocks ? { ...weighed, title: proposal.words, cure } : null;
 }
 

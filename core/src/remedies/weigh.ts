@@ -14,6 +14,7 @@ export type Weighed = {
   readonly cures: readonly Snag[];
   readonly eases: readonly Snag[];
   readonly causes: readonly Snag[];
+  readonly worsens: readonly Snag[];
   readonly delta: Readonly<Partial<Record<FigureId, number>>>;
   readonly figures: Figures;
   readonly blockersAfter: number;
@@ -36,7 +37,7 @@ const RANK = { note: 0, caution: 1, blocker: 2 } as const;
 const badness = (snag: Snag) => RANK[snag.severity] * 1e6 - (snag.gap?.gap ?? 0);
 
 /** Snags of one code are one trouble: more places or a larger gap make it worse, not another. */
-export function compareSnags(before: readonly Snag[], after: readonly Snag[]): Pick<Weighed, 'cures' | 'eases' | 'causes'> {
+export function compareSnags(before: readonly Snag[], after: readonly Snag[]): Pick<Weighed, 'cures' | 'eases' | 'causes' | 'worsens'> {
   const worst = (snags: readonly Snag[]) => {
     const byCode = new Map<string, { snag: Snag; badness: number }>();
     for (const snag of snags) {
@@ -51,7 +52,8 @@ export function compareSnags(before: readonly Snag[], after: readonly Snag[]): P
   return {
     cures: [...was].filter(([code]) => !is.has(code)).map(([, one]) => one.snag),
     eases: [...is].filter(([code, one]) => was.has(code) && one.badness < was.get(code)!.badness - 1e-9).map(([, one]) => one.snag),
-    causes: [...is].filter(([code, one]) => !was.has(code) || one.badness > was.get(code)!.badness + 1e-9).map(([, one]) => one.snag),
+    causes: [...is].filter(([code]) => !was.has(code)).map(([, one]) => one.snag),
+    worsens: [...is].filter(([code, one]) => was.has(code) && one.badness > was.get(code)!.badness + 1e-9).map(([, one]) => one.snag),
   };
 }
 

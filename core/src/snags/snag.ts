@@ -30,4 +30,5 @@ export const CLOSE_MM = 2;
 
 /** What a rule says: the registry adds the key. */
 export type Finding = Omit<Snag, 'key' | 'code'>;
-export type Proposal = { readonly edits: readonly Edit[]; readonly words: string };
+/** A guess at what could help. A `lastResort` is weighed only where nothing simpler cures. */
+export type Proposal = { readonly edits: readonly Edit[]; readonly words: string; readonly lastResort?: boolean };

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Archetype, Build, Catalogue, Sheet } from '@inch-tower/core';
-import { Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
+import { QueryTypes, Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
 import { defineTables, type Tables } from './models';
 
 export type Stored = { readonly build: Build; readonly etag: string; readonly updated: Date };
@@ -17,7 +17,7 @@ export function createStore(database: Sequelize) {
   const read = (row: { doc: string; etag: string; updated: Date }): Stored => ({ build: JSON.parse(row.doc) as Build, etag: row.etag, updated: row.updated });
 
   return {
-    ping: async (): Promise<void> => { await database.query('SELECT 1'); },
+    ping: async (): Promise<void> => { await database.query('SELECT 1 AS one', { type: QueryTypes.SELECT }); },
 
     listBuilds: async (): Promise<Stored[]> => (await builds.findAll({ order: [['name', 'ASC'], ['id', 'ASC']] })).map(read),
 

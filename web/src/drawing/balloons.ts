@@ -34,22 +34,27 @@ function around(view: PlacedView): [number, number][] {
   return points;
 }
 
+const contains = (rect: Flat2, x: number, y: number) => x >= rect.x && x <= rect.x + rect.width && y >= rect.y && y <= rect.y + rect.height;
 const inside = (a: Flat2, b: Flat2) => a.x >= b.x && a.y >= b.y && a.x + a.width <= b.x + b.width && a.y + a.height <= b.y + b.height;
 
 /** The middle of the first thing of a snag that a view shows, the largest of its pictures. */
 function targetOf(snag: Tagged, views: readonly PlacedView[]): { view: PlacedView; x: number; y: number } | null {
   for (const place of snag.at) {
-    let best: { view: PlacedView; x: number; y: number; area: number } | null = null;
+    let best: { view: PlacedView; x: number; y: number; worth: number } | null = null;
     for (const view of views) {
       if (!view.large) continue;
-      for (const shape of view.shapes) {
+      for (const [i, shape] of view.shapes.entries()) {
         const { solid } = shape;
         const hit = 'unit' in place ? solid.unit?.id === place.unit && solid.what !== 'shell' : solid.spot !== null && printSpot(solid.spot) === printSpot(place.spot);
         if (!hit) continue;
         const rect = onSheet(view, shape);
         const area = rect.width * rect.height;
-        // A flat thing seen from its edge makes a poor target.
-        if (!best || area > best.area) best = { view, x: rect.x + rect.width - Math.min(8, rect.width / 2), y: rect.y + Math.min(8, rect.height / 2), area };
+        const x = rect.x + rect.width - Math.min(8, rect.width / 2);
+        const y = rect.y + Math.min(8, rect.height / 2);
+        // What lies under something nearer, or is seen from its edge, makes a poor target.
+        const hidden = view.shapes.slice(i + 1).some((nearer) => nearer.solid.id !== solid.id && contains(onSheet(view, nearer), x, y));
+        const worth = hidden ? area / 1000 : area;
+        if (!best || worth > best.worth) best = { view, x, y, worth };
       }
     }
     if (best) return best;

@@ -68,6 +68,7 @@ function fit(lines: readonly Line[], rect: Flat2, corner: boolean, over: readonl
     for (const y of corner ? [rect.y + 2, rect.y + rect.height - height - 2] : [rect.y + (rect.height - height) / 2, rect.y + 2, rect.y + rect.height - height - 1]) {
       let x = rect.x + PAD;
       tries.push(lines.map((line) => { const label = { x, y, width: textWidth(line.text), height, ...line, key, vertical: false }; x += label.width + 8; return label; }));
+      if (corner) { let right = rect.x + rect.width - PAD - row; tries.push(lines.map((line) => { const label = { x: right, y, width: textWidth(line.text), height, ...line, key, vertical: false }; right += label.width + 8; return label; })); }
     }
   }
   if (lines.length > 1 && widest + 2 * PAD <= rect.width && lines.length * height <= rect.height) {
@@ -78,5 +79,5 @@ function fit(lines: readonly Line[], rect: Flat2, corner: boolean, over: readonl
     const line = lines[0]!;
     tries.push([{ x: rect.x + (rect.width - height) / 2, y: rect.y + PAD, width: height, height: textWidth(line.text), ...line, key, vertical: true }]);
   }
-  return tries.find((labels) => labels.every((label) => !over.some((other) => overlaps(label, other)) && !placed.some((other) => overlaps(label, other, 2)))) ?? null;
+  return tries.find((labels) => labels.every((label) => !over.some((other) => overlaps(label, other)) && !placed.some((other) => overlaps(label, other, 0.5)))) ?? null;
 }

@@ -8,11 +8,21 @@ import { forgetUnsaved, keepUnsaved, readUnsaved } from './unsaved';
 
 export type Thunk<R = void> = ThunkAction<R, RootState, unknown, UnknownAction>;
 
+/** The build last asked for: what comes later for another is dropped. */
+let opening: string | null = null;
+
+export const closeBuild = (): Thunk => (dispatch) => {
+  opening = null;
+  dispatch(bench.closed());
+};
+
 /** Opens a build; edits kept in this browser that the server has not answered go on from where they were. */
 export const openBuild = (id: string): Thunk<Promise<void>> => async (dispatch, getState) => {
+  opening = id;
   dispatch(bench.opening());
-  const kept = await readUnsaved(id);
-  const asked = await dispatch(api.endpoints.build.initiate(id, { forceRefetch: true, subscribe: false }));
+  const [kept, asked] = await Promise.all([readUnsaved(id), dispatch(api.endpoints.build.initiate(id, { forceRefetch: true, subscribe: false }))]);
+  // Another machine was opened, or the bench left, while this one was on its way.
+  if (opening !== id) return;
   if (asked.data) {
     const { build, etag } = asked.data;
     if (!kept) dispatch(bench.opened({ build, etag, unsaved: [] }));

@@ -23,7 +23,7 @@ function assessNow(rev: number): BenchView {
 
 const base = (): Base | null => (build && assessment ? { build, assessment } : null);
 const effects = (snags: readonly Snag[]): Effect[] => snags.map((snag) => { const { title, what } = wordsOf(snag); return { title, what, severity: snag.severity }; });
-const outcome = (weighed: Weighed) => ({ delta: weighed.delta, figures: weighed.figures, cures: effects(weighed.cures), eases: effects(weighed.eases), causes: effects(weighed.causes), blockersAfter: weighed.blockersAfter });
+const outcome = (weighed: Weighed) => ({ delta: weighed.delta, figures: weighed.figures, cures: effects(weighed.cures), eases: effects(weighed.eases), causes: effects(weighed.causes), worsens: effects(weighed.worsens), blockersAfter: weighed.blockersAfter });
 
 /** Lets waiting messages in between two pieces of work. */
 const breathe = () => new Promise<void>((resolve) => { const channel = new MessageChannel(); channel.port1.onmessage = () => resolve(); channel.port2.postMessage(null); });

@@ -17,7 +17,7 @@ export type BenchView = {
 
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 export type Deltas = Readonly<Partial<Record<FigureId, number>>>;
-export type GoingRow = { readonly sheet: string; readonly delta: Deltas; readonly figures: Figures; readonly cures: readonly Effect[]; readonly eases: readonly Effect[]; readonly causes: readonly Effect[]; readonly blockersAfter: number };
+export type GoingRow = { readonly sheet: string; readonly delta: Deltas; readonly figures: Figures; readonly cures: readonly Effect[]; readonly eases: readonly Effect[]; readonly causes: readonly Effect[]; readonly worsens: readonly Effect[]; readonly blockersAfter: number };
 export type RefusedRow = { readonly sheet: string; readonly name: string; readonly why: string };
 export type TryBatch = { readonly going: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean };
 export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[]; readonly delta: Deltas; readonly figures: Figures; readonly cure: boolean; readonly blockersAfter: number };

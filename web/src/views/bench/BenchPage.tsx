@@ -1,8 +1,7 @@
 import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemOf, useCatalogueQuery } from '../../state/api';
-import { bench } from '../../state/benchSlice';
-import { openBuild } from '../../state/benchThunks';
+import { closeBuild, openBuild } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { Masthead } from '../Masthead';
@@ -16,7 +15,7 @@ export default function BenchPage() {
   const opening = useAppSelector((state) => state.bench.opening);
   useEffect(() => {
     void dispatch(openBuild(id));
-    return () => { dispatch(bench.closed()); };
+    return () => dispatch(closeBuild());
   }, [dispatch, id]);
   useEffect(() => { if (catalogue) void benchWorker().setCatalogue(catalogue); }, [catalogue]);
 

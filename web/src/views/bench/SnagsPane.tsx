@@ -7,10 +7,10 @@ import type { RemedyRow, TaggedSnag } from '../../worker/messages';
 import { changeWords, unitWords } from '../../words/format';
 import { useBench } from './benchContext';
 
-const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly tone: string; readonly edge: string }> = {
-  blocker: { word: 'Blocker', tone: 'bad', edge: 'border-bad' },
-  caution: { word: 'Caution', tone: 'warn', edge: 'border-warn border-dotted' },
-  note: { word: 'Note', tone: 'text-mid', edge: 'border-line' },
+const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly tone: string; readonly colour: string; readonly line: string }> = {
+  blocker: { word: 'Blocker', tone: 'bad', colour: 'var(--bad)', line: 'solid' },
+  caution: { word: 'Caution', tone: 'warn', colour: 'var(--warn)', line: 'dotted' },
+  note: { word: 'Note', tone: 'text-mid', colour: 'var(--mid)', line: 'dashed' },
 };
 
 /** Snags in the order a builder would deal with them; the open one shows its remedies. */
@@ -28,9 +28,9 @@ export function SnagsPane() {
         const severity = SEVERITY[snag.severity];
         const open = snag.key === openKey;
         return (
-          <li key={snag.key} className={`border-b border-line border-l-4 px-3 py-2 ${severity.edge}`} data-snag={snag.code}>
+          <li key={snag.key} className="border-b border-line px-3 py-2" style={{ borderLeft: `4px ${severity.line} ${severity.colour}` }} data-snag={snag.code}>
             <button type="button" className="plain w-full text-left" aria-expanded={open} {...(i === 0 ? { 'data-pane-start': '' } : {})} onClick={() => { setChosen(snag.key); const spot = snag.at.find((place) => 'spot' in place) ?? snag.at[0]; if (spot) ui.select('spot' in spot ? printSpot(spot.spot) : spot.unit, { pane: 'snags' }); }}>
-              <span className="flex items-baseline gap-2"><span className={`mono inline-flex h-[22px] w-[22px] shrink-0 items-center justify-center rounded-full border-2 text-[12px] ${severity.tone} ${severity.edge}`}>{i + 1}</span><span className="min-w-0 font-medium">{snag.what}</span></span>
+              <span className="flex items-baseline gap-2"><span className={`mono inline-flex h-[22px] w-[22px] shrink-0 items-center justify-center rounded-full text-[12px] ${severity.tone}`} style={{ border: `2px ${severity.line} ${severity.colour}` }}>{i + 1}</span><span className="min-w-0 font-medium">{snag.what}</span></span>
               <span className="mt-1 block pl-[30px] text-[13px] text-mid"><span className={`font-medium ${severity.tone}`}>{severity.word}.</span> {snag.why}</span>
             </button>
             {open && <Remedies snag={snag} rev={view.rev} />}
@@ -75,8 +75,9 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
   );
 }
 
+const UNITS = { 'cost.now': '€', 'power.idleWallW': 'W', 'sound.earIdleDb': 'dB(A)', 'capacity.rawTb': 'TB' } as const;
 const SHOWN = ['cost.now', 'power.idleWallW', 'sound.earIdleDb', 'capacity.rawTb'] as const;
 function deltaWords(row: RemedyRow): string {
-  const changes = SHOWN.flatMap((id) => { const change = changeWords(id, row.delta[id] ?? 0); return change ? [`${change} ${row.figures[id] ? unitWords(row.figures[id]) : ''}`.trim()] : []; });
+  const changes = SHOWN.flatMap((id) => { const change = changeWords(id, row.delta[id] ?? 0); return change ? [`${change} ${row.figures[id] ? unitWords(row.figures[id]) : UNITS[id]}`] : []; });
   return [...(changes.length ? changes : ['costs nothing']), row.blockersAfter === 0 ? 'no blocker left' : `${row.blockersAfter} blocker${row.blockersAfter === 1 ? '' : 's'} left`].join(' · ');
 }

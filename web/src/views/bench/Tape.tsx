@@ -18,7 +18,8 @@ export function tapeWindow(values: readonly number[]): { from: number; to: numbe
   const hi = Math.max(...values);
   const span = Math.max(hi - lo, Math.abs(hi) * 0.5, 1);
   const middle = (lo + hi) / 2;
-  const from = Math.max(0, middle - span * 0.75);
+  // A little before zero, so that a hook at zero is whole.
+  const from = Math.max(-0.06 * span, middle - span * 0.75);
   const to = Math.max(from + span * 1.5, hi * 1.02);
   return { from, to, step: tickStep(to - from) };
 }
@@ -30,7 +31,7 @@ export function Tape({ figure, ghost, limit, off, soft, label }: Props) {
   const { from, to, step } = tapeWindow(values.length ? values : [0, 10]);
   const x = (value: number) => 2 + ((value - from) / (to - from)) * 196;
   const ticks: number[] = [];
-  for (let i = Math.ceil(from / step); i * step <= to; i++) ticks.push(i);
+  for (let i = Math.max(0, Math.ceil(from / step)); i * step <= to; i++) ticks.push(i);
   const mark = limit !== undefined ? x(limit) : null;
   return (
     <svg viewBox="0 0 200 36" className="block h-9 w-full" preserveAspectRatio="none" role="img" aria-label={limit === undefined ? `${label} on its tape` : `${label} on its tape, mark at ${limit}`}>

@@ -11,6 +11,7 @@ export function TryRowView({ row, part, count, onShow, onPut }: Props) {
   const currency = row.figures['cost.now']?.unit ?? 'EUR';
   const effects = [
     ...row.causes.map((effect) => ({ ...effect, tone: effect.severity === 'blocker' ? 'bad' : 'warn', words: `${effect.severity === 'blocker' ? 'Blocker' : effect.severity === 'caution' ? 'Caution' : 'Note'}: ${effect.what}` })),
+    ...row.worsens.map((effect) => ({ ...effect, tone: effect.severity === 'blocker' ? 'bad' : 'warn', words: `Worsens: ${effect.title.toLowerCase()}` })),
     ...row.cures.map((effect) => ({ ...effect, tone: 'good', words: `Cures: ${effect.title.toLowerCase()}` })),
     ...row.eases.map((effect) => ({ ...effect, tone: 'good', words: `Eases: ${effect.title.toLowerCase()}` })),
   ];

@@ -5,7 +5,7 @@ export const SORTS = { trouble: 'least trouble', money: 'money', idle: 'idle W',
 export type SortName = keyof typeof SORTS;
 
 const BAD = { blocker: 100, caution: 10, note: 1 } as const;
-const trouble = (row: GoingRow) => row.causes.reduce((sum, effect) => sum + BAD[effect.severity], 0) - row.cures.reduce((sum, effect) => sum + BAD[effect.severity], 0);
+const trouble = (row: GoingRow) => row.causes.reduce((sum, effect) => sum + BAD[effect.severity], 0) + row.worsens.reduce((sum, effect) => sum + BAD[effect.severity] / 2, 0) - row.cures.reduce((sum, effect) => sum + BAD[effect.severity], 0);
 const money = (row: GoingRow) => row.delta['cost.now'] ?? 0;
 
 /** Rows in the order asked for; equal ones by money, then by name. */

@@ -10,8 +10,8 @@ import { Elevation, elevationOf } from './Elevation';
 
 type Props = { readonly cards: readonly BuildCard[]; readonly onDuplicate: (build: Build) => void; readonly onTakeDown: (build: Build) => void };
 
-const TALLEST_PX = 330;
-const WIDEST_PX = 300;
+const TALLEST_PX = 430;
+const WIDEST_PX = 400;
 
 /** Machines side by side, feet on one line, one scale for all. */
 export function FloorLine({ cards, onDuplicate, onTakeDown }: Props) {
@@ -19,17 +19,17 @@ export function FloorLine({ cards, onDuplicate, onTakeDown }: Props) {
   const elevations = useMemo(() => cards.map((card) => ({ card, elevation: elevationOf(card.build) })), [cards]);
   const scale = Math.min(TALLEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.heightMm)), WIDEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.widthMm)));
   return (
-    <section aria-label="Builds" className="px-6 pt-6 pb-10">
-      <ul className="flex flex-wrap items-stretch gap-x-12 gap-y-10">
+    <section aria-label="Builds" className="px-6 pt-8 pb-10">
+      <ul className="flex flex-wrap items-stretch gap-y-10">
         {elevations.map(({ card, elevation }) => {
           const known = facts[card.id];
           const idle = known?.figures['power.idleWallW'];
           const raw = known?.figures['capacity.rawTb'];
           return (
-            <li key={card.id} className="flex max-w-[330px] min-w-[190px] flex-col">
+            <li key={card.id} className="flex max-w-[460px] min-w-[230px] flex-col">
               <Link to={`/b/${card.id}`} className="group flex flex-1 flex-col" aria-label={`Open ${card.name || 'Unnamed'}`}>
-                <div className="flex flex-1 items-end border-b-2 border-ink" style={{ minHeight: 190 }}><Elevation elevation={elevation} scale={scale} /></div>
-                <span className="mt-2 block break-words text-[17px] leading-tight font-semibold group-hover:underline">{card.name || 'Unnamed'}</span>
+                <div className="flex flex-1 items-end border-b-2 border-ink pr-14" style={{ minHeight: 240 }}><Elevation elevation={elevation} scale={scale} /></div>
+                <span className="mt-2 block pr-10 break-words text-[17px] leading-tight font-semibold group-hover:underline">{card.name || 'Unnamed'}</span>
               </Link>
               <span className={`mt-0.5 block text-[13px] font-medium ${known ? STATUS_WORDS[known.status].tone : 'text-mid'}`}>{known ? STATUS_WORDS[known.status].word : 'Looking …'}{known && known.snags > 0 ? `, ${known.snags} ${known.snags === 1 ? 'snag' : 'snags'}` : ''}</span>
               <span className="mono mt-1 block text-[13px] text-mid">{idle ? `${figureNumber('power.idleWallW', idle.value)} W idle` : '– W idle'} · {raw ? `${figureNumber('capacity.rawTb', raw.value)} TB raw` : '– TB raw'}</span>
