@@ -115,7 +115,7 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
     else if (port.kind !== lead.host) faults.push({ code: 'lead', about: port.name });
   }
   for (const ref of wire.device) {
-    const end = deviceEnd(ref, ends);
+    const end = deviceEnd(ref, ends, lead.shape === 'reverse' ? new Set(lanes) : null);
     if (!end) { faults.push({ code: 'noEnd', about: printSpot(ref) }); continue; }
     // A SAS receptacle on a tail takes a SATA drive too.
     const plugs = end.kind === lead.device || (lead.device === 'sff-8482' && end.kind === 'sata');
@@ -128,7 +128,8 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
 
 type DeviceEnd = { readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[] };
 
-function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends): DeviceEnd | null {
+/** The connector at a lead's device end and the drives it serves there: of a breakout in reverse, those on its lanes. */
+function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends, served: ReadonlySet<number> | null): DeviceEnd | null {
   const unit = units.get(ref.host);
   if (!unit) return null;
   if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { kind: driveConnector(unit.part), drives: [unit.part] } : null;
@@ -138,7 +139,11 @@ function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends): DeviceEnd |
     if (!group.backplane || !connector || (ref.n ?? 1) > connector.count) continue;
     const { backplane } = group;
     const name = printSpot(ref);
-    const drives = (drivesAt.get(`${ref.host}/${group.key}`) ?? []).filter(({ spot }) => backplane.type === 'expander' || targetOf(spot, group, backplane).target.name === name).map(({ drive }) => drive);
+    const drives = (drivesAt.get(`${ref.host}/${group.key}`) ?? []).filter(({ spot }) => {
+      if (backplane.type === 'expander') return true;
+      const { target, lane } = targetOf(spot, group, backplane);
+      return target.name === name && (!served || served.has(lane));
+    }).map(({ drive }) => drive);
     return { kind: connector.kind, drives };
   }
   return null;

@@ -40,7 +40,6 @@ export type Seating = { readonly at: Map<string, Seat>; readonly dormant: Layout
 export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = false): Seating {
   const at = new Map<string, Seat>();
   const groups = new Map<string, SpotGroup>();
-  const held = new Set<string>();
   const boxes = units.filter((unit) => isKind(unit, 'chassis')).length;
   const byType = new Map<SpotType, Place[]>();
   const open = (group: SpotGroup) => {
@@ -58,19 +57,39 @@ export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = 
   const wished = wishes(units, hint);
   for (const stage of STAGES) {
     const lefts = units.filter((unit) => !unit.builtIn && !at.has(unit.id) && stage.kinds.includes(unit.part.kind)).sort((a, b) => weight(a) - weight(b));
-    const taken = takenBy(units, at);
-    const places = (stage.spots.flatMap((type) => byType.get(type) ?? [])).filter((place) => !taken.has(place.name));
-    if (lefts.length === 0 || places.length === 0) continue;
-    for (const [unit, place] of seatStage(lefts, places, wished, { at, units, calm: calmM2 && stage.spots[0] === 'm2' })) {
+    const spots = stage.spots.flatMap((type) => byType.get(type) ?? []);
+    if (lefts.length === 0 || spots.length === 0) continue;
+    const sit = (unit: PlannedUnit, place: Place) => {
       const wish = wished.get(unit.id);
-      const stays = wish && printSpot(wish.spot) === place.name;
-      at.set(unit.id, stays ? wish : { spot: place.ref, how: 'solved' as How });
-      if (stays && wish.how === 'held') held.add(unit.id);
+      at.set(unit.id, wish && printSpot(wish.spot) === place.name ? wish : { spot: place.ref, how: 'solved' as How });
       host(unit);
+    };
+    // What takes several places in a row is dealt first, one by one: a matching knows single places only.
+    for (const unit of lefts.filter((one) => widthOf(one.part) > 1)) {
+      const place = placeForWide(unit, spots, takenBy(units, at), wished.get(unit.id), units);
+      if (place) sit(unit, place);
     }
+    const taken = takenBy(units, at);
+    const places = spots.filter((place) => !taken.has(place.name));
+    const single = lefts.filter((unit) => widthOf(unit.part) === 1);
+    for (const [unit, place] of seatStage(single, places, wished, { at, units, calm: calmM2 && stage.spots[0] === 'm2' })) sit(unit, place);
   }
   return { at, dormant: sleepers(units, wished, at, groups), groups };
 }
+
+const widthOf = (part: PlannedUnit['part']): number => (part.kind === 'adapter' ? part.span : isCard(part) ? Math.ceil(part.thickSlots) : 1);
+
+/** The first place, its old one before others, where a wide unit finds every place it lies over free. */
+function placeForWide(unit: PlannedUnit, spots: readonly Place[], taken: ReadonlySet<string>, wish: Seat | undefined, units: readonly PlannedUnit[]): Place | undefined {
+  const old = wish && printSpot(wish.spot);
+  const free = spots.filter((place) => !mismatch(unit.part, place.group) && [place.name, ...alsoCovers(unit, place, units)].every((name) => !taken.has(name)) && endsWithin(unit, place));
+  return free.find((place) => place.name === old) ?? free[0];
+}
+
+const alsoCovers = (unit: PlannedUnit, { ref }: Place, units: readonly PlannedUnit[]): string[] =>
+  isKind(unit, 'adapter') ? Array.from({ length: unit.part.span - 1 }, (_, i) => printSpot({ ...ref, n: (ref.n ?? 1) + i + 1 })) : coveredBy(unit, ref, units);
+
+const endsWithin = (unit: PlannedUnit, { ref, group }: Place): boolean => !isKind(unit, 'adapter') || (ref.n ?? 1) + unit.part.span - 1 <= group.count;
 
 /** Hint seats and sleeping places alike: both are wanted again as soon as they can be had. */
 function wishes(units: readonly PlannedUnit[], hint: Layout): Map<string, Seat> {

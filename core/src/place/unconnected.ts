@@ -1,4 +1,5 @@
 import { printSpot, type Layout } from '../build/layout';
+import { leadById } from './leads';
 import { DRIVE_DATA_KEY } from './ports';
 import type { ConflictFact } from './problem';
 import { demandsFor, portShortage } from './solve';
@@ -11,7 +12,8 @@ export function unconnectedDrives(units: readonly PlannedUnit[], layout: Layout)
   const unconnected = demands.filter((demand) => {
     if (demand.kind === 'bare') return !reached.has(`${demand.unit.id}/${DRIVE_DATA_KEY}`);
     const wire = reached.get(demand.target.name);
-    return !wire || (wire.lanes !== undefined && wire.host.length === wire.lanes.length && !wire.lanes.includes(demand.lane));
+    // In reverse only the lanes with a host end are live; a straight lead and a tail serve what hangs on them.
+    return !wire || (leadById(wire.lead)?.shape === 'reverse' && !wire.lanes?.includes(demand.lane));
   });
   return { unconnected: unconnected.map((demand) => demand.unit), conflict: unconnected.length > 0 ? portShortage(units, layout, demands) : null };
 }

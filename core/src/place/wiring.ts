@@ -1,5 +1,5 @@
 import { printSpot, type SpotRef, type Wire } from '../build/layout';
-import type { Protocol } from '../parts/vocabulary';
+import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 import { leadBetween } from './leads';
 import { match } from './matching';
 import { DRIVE_DATA_KEY, driveConnector, protocolOf, type Demand, type HostPort, type Target } from './ports';
@@ -29,7 +29,7 @@ export function wire(demands: readonly Demand[], ports: readonly HostPort[], hin
 function feedsOf(demands: readonly Demand[]): Feed[] {
   const feeds = new Map<string, Feed>();
   for (const demand of demands) {
-    if (demand.kind !== 'backplane') continue;
+    if (demand.kind !== 'backplane' || singleEnd(demand)) continue;
     const feed = feeds.get(demand.target.name) ?? { target: demand.target, demands: [] };
     feed.demands.push(demand);
     feeds.set(demand.target.name, feed);
@@ -79,7 +79,7 @@ function dealLanes(order: readonly Demand[], lanes: readonly Lane[], before: Rea
   const edges = new Map<string, number[]>();
   return match(order.length, lanes.length, (i) => {
     const demand = order[i]!;
-    const key = demand.kind === 'bare' ? `bare:${demand.drive.interface}` : `${demand.target.kind}:${demand.target.carries.join()}:${demand.drive.interface}:${demand.target.expander}`;
+    const key = demand.kind === 'bare' ? `bare:${demand.drive.interface}` : `${demand.target.kind}:${demand.target.carries.join()}:${demand.drive.interface}:${demand.target.expander}:${demand.target.lanes}`;
     let found = edges.get(key);
     if (!found) edges.set(key, (found = rank.filter((at) => laneServes(demand, lanes[at]!))));
     return found;
@@ -90,44 +90,48 @@ function dealLanes(order: readonly Demand[], lanes: readonly Lane[], before: Rea
 function laneServes(demand: Demand, { port, lane }: Lane): boolean {
   const protocol: Protocol = protocolOf(demand.drive);
   if (!port.carries.includes(protocol)) return false;
-  if (demand.kind === 'backplane') return !demand.target.expander && port.lanes < 4 && !!leadBetween('reverse', port.kind, demand.target.kind) && demand.target.carries.includes(protocol);
-  const device = driveConnector(demand.drive);
+  if (demand.kind === 'backplane' && !demand.target.carries.includes(protocol)) return false;
+  const end = singleEnd(demand);
+  if (!end) return demand.kind === 'backplane' && !demand.target.expander && port.lanes < 4 && !!leadBetween('reverse', port.kind, demand.target.kind);
+  const device = end.kind;
   if (port.lanes < 4) return !!leadBetween('straight', port.kind, device);
   return protocol === 'pcie' ? lane === 1 && !!leadBetween('straight', port.kind, device) : !!leadBetween('forward', port.kind, device);
 }
 
 function laneBefore(demand: Demand, before: ReadonlyMap<string, { wire: Wire; i: number }>, laneAt: ReadonlyMap<string, number>): number | undefined {
-  const old = before.get(demand.kind === 'bare' ? `${demand.unit.id}/${DRIVE_DATA_KEY}` : demand.target.name);
+  const end = singleEnd(demand);
+  const old = before.get(end ? printSpot(end.ref) : demand.kind === 'backplane' ? demand.target.name : '');
   if (!old) return undefined;
-  if (demand.kind === 'bare') return laneAt.get(`${printSpot(old.wire.host[0]!)}#${old.wire.lanes?.[old.i] ?? 1}`);
+  if (end || demand.kind === 'bare') return laneAt.get(`${printSpot(old.wire.host[0]!)}#${old.wire.lanes?.[old.i] ?? 1}`);
   const at = old.wire.lanes?.indexOf(demand.lane) ?? -1;
   return at < 0 ? undefined : laneAt.get(`${printSpot(old.wire.host[at]!)}#1`);
 }
 
 /** Gathers dealt lanes into leads: one a single port, one breakout a four-lane end. */
 function leadsFor(order: readonly Demand[], lanes: readonly Lane[], got: readonly number[]): Wire[] {
-  const forward = new Map<string, { port: HostPort; tails: { demand: Demand; lane: number }[] }>();
+  const forward = new Map<string, { port: HostPort; tails: { end: SingleEnd; lane: number }[] }>();
   const reverse = new Map<string, { target: Target; ends: { port: HostPort; lane: number }[] }>();
   const wires: Wire[] = [];
   order.forEach((demand, i) => {
     if (got[i] === -1) return;
     const { port, lane } = lanes[got[i]!]!;
-    if (demand.kind === 'backplane') {
+    const end = singleEnd(demand);
+    if (!end && demand.kind === 'backplane') {
       const one = reverse.get(demand.target.name) ?? { target: demand.target, ends: [] };
       one.ends.push({ port, lane: demand.lane });
       reverse.set(demand.target.name, one);
     } else if (port.lanes >= 4 && protocolOf(demand.drive) !== 'pcie') {
       const one = forward.get(port.name) ?? { port, tails: [] };
-      one.tails.push({ demand, lane });
+      one.tails.push({ end: end!, lane });
       forward.set(port.name, one);
     } else {
-      wires.push({ lead: leadBetween('straight', port.kind, driveConnector(demand.drive))!.id, host: [port.ref], device: [dataOf(demand)], how: 'solved' });
+      wires.push({ lead: leadBetween('straight', port.kind, end!.kind)!.id, host: [port.ref], device: [end!.ref], how: 'solved' });
     }
   });
   for (const { port, tails } of forward.values()) {
-    const sas = tails.some(({ demand }) => demand.drive.interface === 'sas');
+    const sas = tails.some(({ end }) => end.kind === 'sff-8482');
     tails.sort((a, b) => a.lane - b.lane);
-    wires.push({ lead: leadBetween('forward', port.kind, sas ? 'sff-8482' : 'sata')!.id, host: [port.ref], device: tails.map(({ demand }) => dataOf(demand)), lanes: tails.map(({ lane }) => lane), how: 'solved' });
+    wires.push({ lead: leadBetween('forward', port.kind, sas ? 'sff-8482' : 'sata')!.id, host: [port.ref], device: tails.map(({ end }) => end.ref), lanes: tails.map(({ lane }) => lane), how: 'solved' });
   }
   for (const { target, ends } of reverse.values()) {
     ends.sort((a, b) => a.lane - b.lane);
@@ -136,7 +140,13 @@ function leadsFor(order: readonly Demand[], lanes: readonly Lane[], got: readonl
   return wires;
 }
 
-const dataOf = (demand: Demand): SpotRef => ({ host: demand.unit.id, key: DRIVE_DATA_KEY });
+type SingleEnd = { readonly ref: SpotRef; readonly kind: ConnectorKind };
+
+/** Where a lead of one lane ends: at a bare drive itself, or at a backplane connector of a single bay. */
+function singleEnd(demand: Demand): SingleEnd | null {
+  if (demand.kind === 'bare') return { ref: { host: demand.unit.id, key: DRIVE_DATA_KEY }, kind: driveConnector(demand.drive) };
+  return demand.target.lanes === 1 && !demand.target.expander ? { ref: demand.target.ref, kind: demand.target.kind } : null;
+}
 
 /** A lead that is the same as before keeps how it came about, and its place in the list. */
 function keepHow(wires: readonly Wire[], hint: readonly Wire[]): Wire[] {

@@ -2,7 +2,7 @@ import { isFact, type Fact, type FigureId, type Working } from '@inch-tower/core
 import { unitWords } from '../../words/format';
 
 const digits = (value: number) => { const size = Math.abs(value); return size !== 0 && size < 1 ? 3 : size < 10 ? 2 : size < 1000 ? 1 : 0; };
-const number = (value: number) => (value < 0 ? '−' : '') + Math.abs(value).toFixed(digits(value)).replace(/\.0+$/, '');
+const number = (value: number) => (value < 0 ? '−' : '') + Math.abs(value).toFixed(digits(value)).replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '');
 const BASIS = { stated: 'stated', measured: 'measured', typical: 'typical for its class' } as const;
 
 /** A working like long addition: each line a term, opened down to the fields of part sheets. */
@@ -16,7 +16,7 @@ function Line({ line, depth }: { readonly line: Working | Fact; readonly depth: 
   const note = isFact(line) ? BASIS[line.basis] : line.formula;
   const row = (
     <span className="inline-grid w-full grid-cols-[1fr_auto_88px] items-baseline gap-2">
-      <span className="font-sans text-[13px]">{label}{!isFact(line) && line.times !== undefined && line.times !== 1 ? <span className="text-mid"> × {number(line.times)}</span> : null}{note && <span className="block text-[12px] text-mid">{note}</span>}</span>
+      <span className="font-sans text-[13px]">{label}{!isFact(line) && line.times !== undefined && line.times !== 1 && !/^\d+ ×/.test(label) ? <span className="text-mid"> × {number(line.times)}</span> : null}{note && <span className="block text-[12px] text-mid">{note}</span>}</span>
       <span className="text-right font-medium whitespace-nowrap">{number(line.value)} {unitWords(line)}</span>
       <span className="text-right whitespace-nowrap text-mid">{range}</span>
     </span>
