@@ -68,9 +68,9 @@ const portsShort: Propose = (base, snag, catalogue) => {
   const others = m2.flatMap((unit) => swaps(base, catalogue, unit, 'drive', (part) => part.size === 'm2' && part.interface !== (unit.part as PartOf<'drive'>).interface && part.capacityBytes >= (unit.part as PartOf<'drive'>).capacityBytes));
   const out = takeOut(m2);
   // Where neither alone is enough, a controller and the freed ports together may be.
-  const both = (others[0] ? [others[0]] : out).flatMap((one) => adds.map((add): Proposal => ({ edits: [...add.edits, ...one.edits], words: `${add.words}, and ${lower(one.words)}`, lastResort: true })));
+  const both = (others[0] ? [others[0]] : out).flatMap((one) => adds.map((add): Proposal => ({ edits: [...add.edits, ...one.edits], words: `${add.words}, and ${lower(one.words)}`, madeOf: [add.words, one.words] })));
   const bigger = ofKind(base.assessment.units, 'controller').flatMap((unit) => swaps(base, catalogue, unit, 'controller', (part) => lanes(part) > lanes(unit.part)));
-  return [...adds, ...others, ...out, ...bigger, ...takeOut(about(base, snag)).map((one) => ({ ...one, lastResort: true })), ...both];
+  return [...adds, ...others, ...out, ...bigger, ...takeOut(about(base, snag)), ...both];
 };
 
 const lanes = (part: PartOf<'controller'>) => part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);

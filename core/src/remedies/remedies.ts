@@ -17,7 +17,7 @@ export const MOST_REMEDIES = 5;
 export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<'weighing', readonly Remedy[]> {
   const weighed: Remedy[] = [];
   for (const proposal of proposalsFor(base, snag, catalogue)) {
-    if (proposal.lastResort && weighed.some((one) => one.cure)) continue;
+    if (proposal.madeOf?.some((title) => weighed.some((one) => one.cure && one.title === title))) continue;
     const remedy = weighProposal(base, snag, proposal, assessor, options);
     if (remedy) weighed.push(remedy);
     yield 'weighing';

@@ -30,5 +30,5 @@ export const CLOSE_MM = 2;
 
 /** What a rule says: the registry adds the key. */
 export type Finding = Omit<Snag, 'key' | 'code'>;
-/** A guess at what could help. A `lastResort` is weighed only where nothing simpler cures. */
-export type Proposal = { readonly edits: readonly Edit[]; readonly words: string; readonly lastResort?: boolean };
+/** A guess at what could help; one made of others is weighed only where none of them cures by itself. */
+export type Proposal = { readonly edits: readonly Edit[]; readonly words: string; readonly madeOf?: readonly string[] };

@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { createAssessor } from '../../assess';
+import { ofKind } from '../../place/units';
+import { monotoneCubic } from '../monotoneCubic';
+import { fanRpmShare, straightThrough } from '../fanCurve';
+import { supplyLossW } from './supplyLoss';
+
+const figure = (made: Fixture, id: 'power.idleWallW' | 'power.peakWallW' | 'power.start12A') => made.assess().figures[id]!;
+const supplyOf = (made: Fixture) => ofKind(made.assess().units, 'supply')[0]!.part;
+
+test('a monotone cubic goes through its points, never turns between them, and goes on with its end slope', () => {
+  fc.assert(fc.property(fc.array(fc.tuple(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true })), { minLength: 2, maxLength: 7 }), (steps) => {
+    let x = 0;
+    let y = 1;
+    const points = steps.map(([dx, dy]): [number, number] => [(x += dx), (y += dy)]);
+    const curve = monotoneCubic(points);
+    for (const [px, py] of points) expect(curve(px)).toBeCloseTo(py, 9);
+    let before = -Infinity;
+    for (let i = 0; i <= 200; i++) {
+      const at = curve(points[0]![0] + ((x - points[0]![0]) * i) / 200);
+      expect(at).toBeGreaterThanOrEqual(before - 1e-9);
+      before = at;
+    }
+  }), { numRuns: 60, seed: 2 });
+});
+
+test('450 W gold at 20, 50 and 100 % load loses what its efficiency says; without load 1.1 % of 450 W', () => {
+  const supply = supplyOf(cube());
+  expect(supplyLossW(supply, 90)).toBeCloseTo(90 / 0.9 - 90, 9);
+  expect(supplyLossW(supply, 225)).toBeCloseTo(225 / 0.92 - 225, 9);
+  expect(supplyLossW(supply, 450)).toBeCloseTo(450 / 0.89 - 450, 9);
+  expect(supplyLossW(supply, 0)).toBeCloseTo(4.95, 9);
+});
+
+test('two modules share the load: twice the loss of half the load each', () => {
+  const supply = supplyOf(fixture().add('gable-24').add('brazier-800'));
+  expect(supply.modules).toBe(2);
+  expect(supplyLossW(supply, 400)).toBeCloseTo(2 * (200 / 0.94 - 200), 6);
+});
+
+test('idle at the wall of the plain cube, by hand', () => {
+  // Board 8.5, processor 4.5 / 0.75 = 6, memory 2 × 1.2, backplane 1.5, fans at 40 % duty: rpm share 0.4867.
+  const share = 0.3 + ((0.4 - 0.2) / 0.3) * 0.28;
+  const fan = (maxW: number) => (maxW - 0.2) * share ** 3 + 0.2;
+  const parts = 8.5 + 6 + 2.4 + 1.5 + fan(2.2) + fan(1.2);
+  expect(fanRpmShare({ curve: [{ duty: 0, rpmShare: 0.2 }, { duty: 0.2, rpmShare: 0.3 }, { duty: 0.5, rpmShare: 0.58 }, { duty: 1, rpmShare: 1 }], startDuty: 0.1 }, 0.4)).toBeCloseTo(share, 9);
+  const supply = supplyOf(cube());
+  expect(figure(cube(), 'power.idleWallW').value).toBeCloseTo(parts + supplyLossW(supply, parts), 6);
+});
+
+test('peak counts everything at its maximum, fans at full', () => {
+  const parts = 20 + 58 / 0.88 + 2 * 3.5 + 1.5 + 2.2 + 1.2 + 2 * 6.5;
+  const made = cube().add('barge-8', 2);
+  expect(figure(made, 'power.peakWallW').value).toBeCloseTo(parts + supplyLossW(supplyOf(made), parts), 6);
+});
+
+test('a controller keeps the processor from deep idle: 4 W besides its own', () => {
+  const supply = supplyOf(cube());
+  const before = figure(cube(), 'power.idleWallW').value;
+  const after = figure(cube().add('tern-8i'), 'power.idleWallW').value;
+  expect(after - before).toBeGreaterThan(13);
+  expect(after - before).toBeLessThan(13 + supplyLossW(supply, 60));
+});
+
+test('without a supply the parts are counted and the loss is left out', () => {
+  const bare = fixture().add('larder-8').add('wren-c8').add('drover-4');
+  expect(createAssessor().explain(bare.build, 'power.idleWallW')!.working.formula).toContain('no supply');
+});
+
+test('eight disks starting together: 8 × 1.6 A and the rest of the machine on 12 V', () => {
+  const made = cube().add('barge-8', 8);
+  const start = figure(made, 'power.start12A');
+  const rest = 8.5 * 0.6 + 4.5 / 0.75 + 2.4 + 2.2 + 1.2;
+  expect(start.value).toBeCloseTo(8 * 1.6 + rest / 12, 6);
+  expect(start.unit).toBe('A');
+});
+
+test('waves of two spread the start', () => {
+  const together = cube().add('barge-8', 8);
+  const waves = together.edit({ type: 'set.policy', value: { spinUp: { kind: 'waves', drives: 2, everyS: 12 }, fans: { kind: 'fixed', duty: 0.4 } } });
+  const turning = 6 * ((3.5 * 0.6) / 12);
+  const rest = 8.5 * 0.6 + 4.5 / 0.75 + 2.4 + 2.2 + 1.2;
+  expect(figure(waves, 'power.start12A').value).toBeCloseTo(2 * 1.6 + turning + rest / 12, 3);
+});
+
+test('flash starts nothing on 12 V', () => {
+  expect(cube().add('pike-960', 4).assess().figures['power.start12A']).toBeUndefined();
+});
+
+test('at a fixed duty and policy, taking a consumer out never raises a figure of power', () => {
+  const full = cube().add('tern-8i').add('barge-8', 4).add('pike-960', 2).add('skein-10');
+  const before = full.assess().figures;
+  for (const item of full.build.items.filter((one) => !['larder-8', 'ember-450s'].includes(one.sheet))) {
+    const after = full.edit({ type: 'item.remove', item: item.id }).assess().figures;
+    for (const id of ['power.idleWallW', 'power.peakWallW', 'power.start12A'] as const) expect(after[id]?.value ?? 0).toBeLessThanOrEqual(before[id]!.value + 1e-9);
+  }
+});
+
+test('a stated efficiency errs by 15 % of the loss, a typical one by 30 %', () => {
+  const typical = figure(cube(), 'power.idleWallW');
+  const sheet = tweak('ember-450s', { efficiency: [{ load: 0.2, pct: 90 }, { load: 0.5, pct: 92 }, { load: 1, pct: 89 }] });
+  const stated = figure(cube(sheet), 'power.idleWallW');
+  expect(stated.value).toBeCloseTo(typical.value, 9);
+  expect(stated.hi - stated.lo).toBeLessThan(typical.hi - typical.lo);
+});
+
+test('between points a line is straight, outside it is level', () => {
+  const points = [[0, 1], [2, 3]] as const;
+  expect([-1, 0, 1, 2, 5].map((x) => straightThrough(points, x))).toEqual([1, 1, 2, 3, 3]);
+});

@@ -1,0 +1,62 @@
+import { cube, fixture, type Fixture } from '../../testing/fixture';
+import { pressureLevel, sumLevels, TO_POWER_DB } from './levels';
+
+const ear = (made: Fixture) => made.assess().figures['sound.earIdleDb'];
+const quietSite = (made: Fixture, site: Partial<Fixture['build']['site']>) => made.set({ site: { ...made.build.site, listening: 'none', door: 'none', ...site } });
+
+test('two equal sources are 3 dB more than one, ten are 10 dB', () => {
+  expect(sumLevels([30, 30])).toBeCloseTo(33.0103, 3);
+  expect(sumLevels(Array<number>(10).fill(30))).toBeCloseTo(40, 9);
+});
+
+test('pressure over a floor at 1 m is 8 dB below power, in a free field 11', () => {
+  expect(TO_POWER_DB.pressureOverFloor1m).toBeCloseTo(7.98, 2);
+  expect(TO_POWER_DB.pressureFreeField1m).toBeCloseTo(10.99, 2);
+});
+
+test('40 dB of power by a wall, 2 m away, in an ordinary room', () => {
+  // 40 + 10·log10(4 / (4π·4) + 4/20) = 40 + 10·log10(0.07958 + 0.2)
+  expect(pressureLevel(40, 4, 2, 20)).toBeCloseTo(34.465, 2);
+});
+
+test('the cube at the ear, by hand: a stock fan at the rear and a cooler fan inside', () => {
+  const share = 0.3 + (0.2 / 0.3) * 0.28;
+  const level = (db: number) => db + 50 * Math.log10(share) + 10.9921;
+  const power = sumLevels([level(33), Math.max(9, 25 + 50 * Math.log10(share)) + 10.9921 - 6]);
+  expect(ear(quietSite(cube(), {}))!.value).toBeCloseTo(pressureLevel(power, 4, 2, 20), 3);
+});
+
+test('a bedroom adds its own floor, a door takes away', () => {
+  const bare = ear(quietSite(cube(), {}))!.value;
+  expect(ear(quietSite(cube(), { door: 'ordinary' }))!.value).toBeCloseTo(bare - 8, 6);
+  expect(ear(quietSite(cube(), { listening: 'bedroom' }))!.value).toBeCloseTo(sumLevels([bare, 22]), 6);
+});
+
+test('a quieter fan in the mount takes the place of the stock one', () => {
+  const before = ear(quietSite(cube(), {}))!.value;
+  const after = ear(quietSite(cube().add('hush-120', 1, { at: ['u2/rear'] }), {}))!.value;
+  expect(after).toBeLessThan(before - 4);
+});
+
+test('a supply whose fan stands still adds nothing; one that runs does', () => {
+  const still = quietSite(cube(), {});
+  const busy = quietSite(cube().add('barge-12', 8), {});
+  const noDrives = ear(still)!.value;
+  expect(ear(busy)!.value).toBeGreaterThan(noDrives + 1);
+});
+
+test('drives on steel are louder than in trays, on dampers quieter', () => {
+  const levelOf = (mounting: 'hard' | 'tray' | 'soft') => {
+    const made = quietSite(cube().add('barge-8', 4), {});
+    const chassis = made.build.sheets['larder-8'] as { bayGroups?: unknown };
+    const groups = (made.build.archetypes['cube-8'] as unknown as { bayGroups: { key: string }[] }).bayGroups;
+    const sheets = { ...made.build.sheets, 'larder-8': { ...chassis, bayGroups: groups.map((group) => ({ ...group, mounting })) } } as never;
+    return ear(made.set({ sheets }))!.value;
+  };
+  expect(levelOf('hard')).toBeGreaterThan(levelOf('tray'));
+  expect(levelOf('soft')).toBeLessThan(levelOf('tray'));
+});
+
+test('nothing that sounds, no figure', () => {
+  expect(ear(fixture().add('wren-c8'))).toBeUndefined();
+});

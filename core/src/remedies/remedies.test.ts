@@ -1,0 +1,115 @@
+import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
+import { createAssessor } from '../assess';
+import type { Catalogue } from '../build/newItem';
+import { parseSpot } from '../build/layout';
+import { commit } from '../place/settle';
+import { assess } from '../assess';
+import { allRemedies } from './remedies';
+import { mismatchWords, tryAt, type TryRow } from './tryAt';
+import type { Base } from './weigh';
+
+const baseOf = (made: Fixture): Base => ({ build: made.build, assessment: made.assess() });
+const remedies = (made: Fixture, code: string, from: Catalogue = catalogue) => {
+  const base = baseOf(made);
+  const snag = base.assessment.snags.find((one) => one.code === code)!;
+  return allRemedies(base, snag, from, createAssessor(), AS_OF);
+};
+const rows = (made: Fixture, spot: string, more: { count?: number; replace?: boolean; search?: string } = {}, from: Catalogue = catalogue): TryRow[] => [...tryAt(baseOf(made), { spot: parseSpot(spot)!, ...more }, from, createAssessor(), AS_OF)];
+
+const troubled: readonly (readonly [string, Fixture])[] = [
+  ['reaches.portsShort', cube().add('reed-250', 1, { role: 'boot' }).add('pike-960', 4)],
+  ['reaches.portsShort', cube().add('reed-250', 1, { role: 'boot' }).add('pike-960', 4).add('barge-8', 8)],
+  ['fits.coolerHeight', cube(tweak('fell-47', { heightMm: 74 })).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] })],
+  ['fits.cardLength', fixture().add('steading-t9').add('plover-a6').add('tern-24i')],
+  ['fits.supplyForm', fixture().add('larder-8').add('ember-550')],
+  ['fits.boardInChassis', fixture().add('larder-8').add('plover-a6')],
+  ['fits.driveInBay', fixture().add('steading-t9').add('plover-a6').add('pike-960', 2)],
+  ['mates.memory', fixture().add('larder-8').add('wren-c8').add('clew-5-16')],
+  ['mates.memoryRegistered', fixture().add('larder-8').add('wren-c8').add('clew-r32')],
+  ['powered.start12V', cube(tweak('ember-450s', { rail12A: 12 })).add('tern-8i').add('barge-12', 8)],
+  ['within.sound', cube().set({ brief: { earDb: 30.6 } })],
+];
+
+test.each(troubled)('%s has a remedy that, when done, really cures it and blocks nothing new', (code, made) => {
+  const found = remedies(made, code);
+  expect(found.length).toBeGreaterThan(0);
+  expect(found.length).toBeLessThanOrEqual(5);
+  const before = made.assess().snags.filter((snag) => snag.severity === 'blocker').map((snag) => snag.code);
+  for (const remedy of found) {
+    expect(remedy.cure).toBe(true);
+    const step = commit(made.build, remedy.edits);
+    if (!step.ok) throw new Error(step.words);
+    const after = assess(step.build, AS_OF);
+    expect(after.snags.map((snag) => snag.code)).not.toContain(code);
+    for (const snag of after.snags) if (snag.severity === 'blocker') expect(before).toContain(snag.code);
+    expect(after.figures['cost.now']?.value ?? 0).toBeCloseTo((made.assess().figures['cost.now']?.value ?? 0) + (remedy.delta['cost.now'] ?? 0), 6);
+  }
+});
+
+test('what gives a part up stands behind what keeps everything', () => {
+  const titles = remedies(troubled[0]![1], 'reaches.portsShort').map((one) => one.title);
+  expect(titles[0]).toBe('Take Stickle 500 GB NVMe instead of Reed 250 GB M.2 SATA');
+  expect(titles.findIndex((title) => title.startsWith('Take out'))).toBe(-1);
+  expect(remedies(fixture().add('steading-t9').add('plover-a6').add('pike-960', 2), 'fits.driveInBay').at(-1)!.title).toMatch(/^Take out/);
+});
+
+test('where one change is not enough, two together are offered', () => {
+  expect(remedies(troubled[1]![1], 'reaches.portsShort').map((one) => one.title)).toContain('Add Tern 8i, and take Stickle 500 GB NVMe instead of Reed 250 GB M.2 SATA');
+});
+
+test('a long card: the cage comes out, or a shorter card with as many ports', () => {
+  const titles = remedies(troubled[3]![1], 'fits.cardLength').map((one) => one.title);
+  expect(titles).toContain('Take out the drive cage');
+});
+
+test('nothing in the catalogue helps: no remedy is made up', () => {
+  const bare = { ...catalogue, sheets: {} };
+  expect(remedies(fixture().add('larder-8').add('ember-550'), 'fits.supplyForm', bare)).toEqual([]);
+});
+
+test('trying weighs every part against this build and changes nothing', () => {
+  const made = cube().add('barge-8', 3);
+  const before = structuredClone(made.build);
+  const found = rows(made, 'u2/cage.8');
+  expect(made.build).toEqual(before);
+  const row = found.find((one) => one.goes && one.sheet === 'barge-8');
+  expect(row).toMatchObject({ goes: true, weighed: { delta: { 'capacity.rawTb': 8, 'drives.room': -1 } } });
+  const fifth = rows(made.add('barge-8', 1), 'u2/cage.8').find((one) => one.goes && one.sheet === 'barge-8');
+  expect(fifth).toMatchObject({ goes: true, weighed: { causes: [{ code: 'reaches.portsShort' }] } });
+});
+
+test('what does not go comes with its one reason; other kinds of part are not listed', () => {
+  expect(rows(cube(), 'u4/socket').every((one) => (one.goes ? one.weighed.edits.length : one.why) !== undefined)).toBe(true);
+  expect(rows(cube(), 'u4/socket').some((one) => one.sheet === 'barge-8')).toBe(false);
+  const wrong = rows(fixture().add('larder-8').add('wren-c8'), 'u4/socket').filter((one) => !one.goes);
+  expect(wrong.map((one) => (one.goes ? '' : mismatchWords(one.why)))).toContain('Socket Q8; this place takes Q4');
+  expect(rows(fixture().add('larder-8'), 'u2/supply').filter((one) => !one.goes).map((one) => (one.goes ? '' : mismatchWords(one.why)))).toContain('Form atx; this place takes sfx, sfx-l');
+});
+
+test.each(['floor/chassis', 'u2/tray', 'u2/cage.1', 'u2/roof.2', 'u2/supply', 'u2/rear', 'u4/memory.2', 'u4/socket', 'u4/coolerMount', 'u4/m2a', 'u4/m2b', 'u4/pcie1', 'u4/sata.1', 'table/any', 'table/drive'])('something can be tried at %s', (spot) => {
+  const bare = spot === 'u2/tray' ? fixture().add('larder-8') : fixture().add('larder-8').add('wren-c8');
+  expect(rows(bare, spot).filter((one) => one.goes).length).toBeGreaterThan(0);
+});
+
+test('several at once are one edit, in this place and its free neighbours', () => {
+  const made = cube().add('tern-8i');
+  const row = rows(made, 'u2/cage.3', { count: 8 }).find((one) => one.goes && one.sheet === 'barge-8');
+  if (!row?.goes) throw new Error('no row');
+  expect(row.weighed.edits).toHaveLength(1);
+  const step = commit(made.build, row.weighed.edits);
+  expect(step.ok && Object.values(step.build.layout.at).filter((seat) => seat.spot.key === 'cage')).toHaveLength(8);
+});
+
+test('more of a sheet joins its item and goes on with its marks', () => {
+  const made = cube().add('barge-8', 2);
+  const row = rows(made, 'u2/cage.7').find((one) => one.goes && one.sheet === 'barge-8');
+  const step = row?.goes ? commit(made.build, row.weighed.edits) : null;
+  const item = step?.ok ? step.build.items.find((one) => one.sheet === 'barge-8') : undefined;
+  expect(item!.units.map((unit) => unit.mark.slice(1))).toEqual(['1', '2', '3']);
+});
+
+test('a search narrows by name, maker or kind; replacing leaves the part itself out', () => {
+  expect(rows(cube(), 'u2/cage.1', { search: 'RILL drive' }).filter((one) => one.goes).map((one) => one.sheet)).toEqual(['rill-8']);
+  const replaced = rows(cube(), 'u2/supply', { replace: true }).filter((one) => one.goes).map((one) => one.sheet);
+  expect(replaced).toEqual(['ember-600s']);
+});

@@ -1,0 +1,20 @@
+/** Every check and test, one after another; ends with one line that counts them. */
+import { run, runJest, type Count } from './runJest';
+import { runBrowser } from './runBrowser';
+import { withDatabase } from './withServer';
+
+const check = async (name: string, command: string, args: readonly string[]): Promise<Count> => {
+  const code = await run(command, args);
+  console.log(`${name}: ${code === 0 ? 'clean' : 'FAILED'}`);
+  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+};
+const counts: Count[] = [];
+for (const part of ['core', 'server', 'web', 'scripts', 'e2e']) counts.push(await check(`Types of ${part}`, 'node', ['node_modules/typescript/bin/tsc', '-p', part]));
+counts.push(await check('Lint', 'node', ['node_modules/eslint/bin/eslint.js', '.']));
+counts.push(await runJest(['core', 'demo', 'web']));
+counts.push(await withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
+counts.push(await runBrowser());
+
+const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);
+console.log(`${sum('passed')} passed, ${sum('failed')} failed`);
+process.exit(sum('failed') ? 1 : 0);
