@@ -1,5 +1,6 @@
 import type { AddressInfo } from 'node:net';
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
+import type { Sequelize } from 'sequelize';
 import type { Build, Catalogue } from '@inch-tower/core';
 import { createApp } from './app';
 import type { Config } from './config';
@@ -16,6 +17,15 @@ const REQUEST_TIMEOUT_MS = 20_000;
 export async function serve(config: Config, loadDemo: () => Demo, webFolder?: string): Promise<Serving> {
   const logger = pino({ level: config.logLevel });
   const database = connect(config.databaseUrl);
+  try {
+    return await serveOn(database, config, logger, loadDemo, webFolder);
+  } catch (error) {
+    await database.close();
+    throw error;
+  }
+}
+
+async function serveOn(database: Sequelize, config: Config, logger: Logger, loadDemo: () => Demo, webFolder: string | undefined): Promise<Serving> {
   await migrate(database);
   const store = createStore(database);
   const seeded = await store.isEmpty();

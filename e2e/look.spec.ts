@@ -1,0 +1,99 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { BenchPage } from './bench';
+
+const DEMO = ['hall-cupboard', 'boathouse-rack', 'field-kit'] as const;
+const THEMES = ['light', 'dark'] as const;
+const axe = async (page: Page) => (await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).slice(0, 4).join(' | ')}`);
+
+/** Text boxes in the page smaller than 11 px, and boxes of drawing labels that touch each other. */
+async function labelFaults(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const faults: string[] = [];
+    const seen = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (seen.nextNode()) {
+      const parent = seen.currentNode.parentElement;
+      if (!parent || !seen.currentNode.textContent?.trim() || ['SCRIPT', 'STYLE', 'TITLE', 'OPTION'].includes(parent.tagName)) continue;
+      const size = Number.parseFloat(getComputedStyle(parent).fontSize);
+      if (size < 11) faults.push(`${size} px: ${seen.currentNode.textContent.trim().slice(0, 40)}`);
+    }
+    const labels = [...document.querySelectorAll<SVGTextElement>('.drawing text')].map((text) => ({ words: text.textContent, box: text.getBoundingClientRect(), leader: !!text.closest('[aria-label^="Snag"]') })).filter(({ box }) => box.width > 0);
+    for (let i = 0; i < labels.length; i++) for (let j = i + 1; j < labels.length; j++) {
+      const a = labels[i]!.box;
+      const b = labels[j]!.box;
+      // Boxes of text hold space above and below the letters: more than 3 px of common height is a real touch.
+      if (Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1 && Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 3) faults.push(`${labels[i]!.words} over ${labels[j]!.words}`);
+    }
+    return faults;
+  });
+}
+
+for (const theme of THEMES) test.describe(theme, () => {
+  test.use({ colorScheme: theme });
+
+  for (const id of DEMO) test(`${id}: axe finds nothing, labels are at least 11 px and none lies over another`, async ({ page }) => {
+    const bench = await new BenchPage(page).open(id);
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
+    expect(await labelFaults(page)).toEqual([]);
+    expect(await axe(page)).toEqual([]);
+    for (const view of id === 'field-kit' ? [] : ['Plan', 'Front', 'Side, cut', 'Rear']) {
+      await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: view, exact: true }).click();
+      expect(await labelFaults(page), view).toEqual([]);
+    }
+    await expect(bench.status).toBeVisible();
+  });
+
+  test('the floor, trying, a sheet, a working and the shortcut sheet: axe finds nothing', async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByText('Blocked, 3 snags').first()).toBeVisible();
+    expect(await axe(page)).toEqual([]);
+    const bench = await new BenchPage(page).open('hall-cupboard');
+    await bench.place('front', 'u2/cage.1').click();
+    await expect(page.getByTestId('try-count')).toContainText('go');
+    expect(await axe(page)).toEqual([]);
+    await bench.kit('wren-c8').click();
+    await expect(page.getByRole('heading', { name: /Wren C8/ })).toBeVisible();
+    expect(await axe(page)).toEqual([]);
+    await page.getByRole('button', { name: /Sound at the ear/ }).click();
+    await expect(page.locator('[data-working]')).toBeVisible();
+    expect(await axe(page)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /Keys/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await axe(page)).toEqual([]);
+  });
+});
+
+for (const [width, height] of [[1280, 800], [1024, 768], [1920, 1080]] as const) test(`the bench fits ${width} × ${height} without the page scrolling`, async ({ page }) => {
+  await page.setViewportSize({ width, height });
+  await new BenchPage(page).open('boathouse-rack');
+  const scroll = await page.evaluate(() => ({ x: document.documentElement.scrollWidth - innerWidth, y: document.documentElement.scrollHeight - innerHeight }));
+  expect(scroll.x).toBeLessThanOrEqual(0);
+  expect(scroll.y).toBeLessThanOrEqual(0);
+});
+
+test('a name of 200 characters breaks nothing', async ({ page, request }) => {
+  const build = (await (await request.get('/api/builds/hall-cupboard')).json()) as object;
+  const name = 'Reed bed and lock recordings since the first reel '.repeat(4).slice(0, 200);
+  await request.delete('/api/builds/e2e-long');
+  expect((await request.post('/api/builds', { data: { ...build, id: 'e2e-long', name } })).status()).toBe(201);
+  await new BenchPage(page).open('e2e-long');
+  expect(await labelFaults(page)).toEqual([]);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+  await page.goto('/');
+  await expect(page.getByText(name)).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+  await request.delete('/api/builds/e2e-long');
+});
+
+test('nothing on the page throws or complains while a machine is looked at', async ({ page }) => {
+  const complaints: string[] = [];
+  page.on('pageerror', (error) => complaints.push(error.message));
+  page.on('console', (message) => { if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text()); });
+  const bench = await new BenchPage(page).open('hall-cupboard');
+  await bench.place('front', 'u2/cage.1').click();
+  await expect(page.getByTestId('try-count')).toContainText('go');
+  await page.goto('/');
+  await expect(page.getByText('Sound', { exact: true }).first()).toBeVisible();
+  expect(complaints).toEqual([]);
+});
