@@ -81,7 +81,7 @@ test('J3 reload and a second browser show the same build and the same wiring', a
 test('J4 a new build from nothing to no blockers, by keyboard only', async ({ page }) => {
   await page.goto('/');
   const press = async (...keys: string[]) => { for (const key of keys) await page.keyboard.press(key); };
-  const focused = () => page.evaluate(() => document.activeElement?.getAttribute('data-stop') ?? document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+  const focused = () => page.evaluate(() => document.activeElement === document.body ? '' : document.activeElement?.getAttribute('data-stop') ?? document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
   const tabTo = async (wanted: string | RegExp) => { for (let i = 0; i < 40; i++) { if ((await focused()).match(wanted)) return; await press('Tab'); } throw new Error(`Tab never reached ${String(wanted)}; it is at ${await focused()}`); };
   await tabTo('New machine');
   await press('Enter');

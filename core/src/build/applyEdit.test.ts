@@ -91,6 +91,15 @@ test('what cannot be done is refused in words and leaves the build as it was', (
   expect(build.name).toBe('Test');
 });
 
+test('a corrected catalogue sheet changes no build by itself; a refresh does', () => {
+  const made = cube().add('barge-8', 1);
+  const corrected = { ...catalogue.sheets['barge-8']!, rev: 2, idleW: 9 } as never;
+  const more = applyEdit(made.build, addItemEdit(made.build, { ...catalogue, sheets: { ...catalogue.sheets, 'barge-8': corrected } }, 'barge-8' as SheetId, 1));
+  expect(more.ok && more.build.sheets['barge-8']!.rev).toBe(1);
+  const refreshed = applyEdit(made.build, { type: 'sheet.refresh', sheets: [corrected], archetypes: [] });
+  expect(refreshed.ok && refreshed.build.sheets['barge-8']!.rev).toBe(2);
+});
+
 test('past the limits an edit is refused with the limit', () => {
   const answer = applyEdit(fixture().build, addItemEdit(fixture().build, catalogue, 'barge-8' as SheetId, 501));
   expect(answer).toMatchObject({ ok: false, words: 'A build holds at most 500 drives; this would be 501.' });

@@ -62,7 +62,7 @@ function stepOf(build: Build, edit: Edit): Step | Refusal {
       if (!build.changes.some((change) => change.id === edit.id)) return refuse('That change is no longer there.');
       return { sections: { changes: build.changes.filter((change) => change.id !== edit.id) }, words: 'Change taken back' };
     }
-    case 'sheet.refresh': return { sections: carry(build, edit), words: 'Sheets refreshed' };
+    case 'sheet.refresh': return { sections: { sheets: withAll(build.sheets, edit.sheets), archetypes: withAll(build.archetypes, edit.archetypes) }, words: 'Sheets refreshed' };
     case 'layout.set': return { sections: { layout: edit.layout }, words: 'Settled' };
     case 'restore': return { sections: edit.sections as Partial<Build>, words: 'Taken back' };
     default: return setSection(build, edit);
@@ -152,9 +152,14 @@ function putAll(build: Build, puts: Readonly<Record<string, SpotRef>> | undefine
   return { layout: { ...build.layout, at: { ...build.layout.at, ...seats } } };
 }
 
+const withAll = <T extends { readonly id: string }>(held: Readonly<Record<string, T>>, extra: readonly T[]): Record<string, T> => ({ ...held, ...Object.fromEntries(extra.map((one) => [one.id, one])) });
+
+/** Takes in the sheets an edit brings. One the build holds stays as it is: only a refresh changes a snapshot. */
 function carry(build: Build, edit: Pick<EditOf<'item.add'>, 'sheets' | 'archetypes'>): Pick<Build, 'sheets' | 'archetypes'> {
-  const fresh = <T extends { readonly id: string }>(held: Readonly<Record<string, T>>, extra: readonly T[]) =>
-    extra.every((one) => held[one.id] === one) ? held as Record<string, T> : { ...held, ...Object.fromEntries(extra.map((one) => [one.id, one])) };
+  const fresh = <T extends { readonly id: string }>(held: Record<string, T>, brought: readonly T[]) => {
+    const extra = brought.filter((one) => !held[one.id]);
+    return extra.length ? withAll(held, extra) : held;
+  };
   return { sheets: fresh(build.sheets, edit.sheets), archetypes: fresh(build.archetypes, edit.archetypes) };
 }
 

@@ -47,7 +47,7 @@ export function putEdits(base: Standing, catalogue: Catalogue, sheet: SheetId, s
   const onTable = spot.host === 'table' || spot.host === 'floor';
   const spots = onTable ? [] : freeAlike(base, spot).slice(0, count);
   const like = build.items.find((item) => item.sheet === sheet && item.deal === 'buy' && item.stage === build.stage && !item.price?.from);
-  if (!like || build.sheets[sheet] !== catalogue.sheets[sheet]) return [addItemEdit(build, catalogue, sheet, count, { spots })];
+  if (!like) return [addItemEdit(build, catalogue, sheet, count, { spots })];
   const letter = /^[A-Z]+/.exec(like.units[0]!.mark)![0];
   const top = Math.max(...like.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
   const units = Array.from({ length: count }, (_, i) => ({ id: `u${build.counter.next + i}` as UnitId, mark: `${letter}${top + 1 + i}` }));

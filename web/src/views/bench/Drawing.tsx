@@ -48,6 +48,15 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const [walked, setWalked] = useState<string | null>(null);
   const current = [walked, ui.selected].find((id) => id && stops.some((stop) => stop.id === id)) ?? stops[0]?.id ?? null;
   const targets = useMoveTargets();
+  const { focusNext, asked, selected } = ui;
+  useEffect(() => {
+    const wish = focusNext.current;
+    if (wish?.kind !== 'drawing' || (wish.stop && wish.stop !== selected)) return;
+    const stop = (wish.stop && frame.current?.querySelector<SVGElement>(`[data-stop="${CSS.escape(wish.stop)}"]`)) || frame.current?.querySelector<SVGElement>('.stop[tabindex="0"]');
+    if (!stop) return;
+    focusNext.current = null;
+    stop.focus();
+  }, [focusNext, asked, selected, stops]);
 
   const choose = (id: string, byKey = false) => {
     setWalked(id);

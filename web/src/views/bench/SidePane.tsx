@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { Tabs } from 'radix-ui';
 import { printSpot } from '@inch-tower/core';
 import { selectScene } from '../../state/selectors';
@@ -9,6 +10,15 @@ import { TryPane } from './TryPane';
 
 export function SidePane() {
   const ui = useBench();
+  const { focusNext, selected, pane, replacing } = ui;
+  useEffect(() => {
+    const wish = focusNext.current;
+    if (wish?.kind !== 'pane' || wish.sel !== selected) return;
+    const start = document.querySelector<HTMLElement>('[data-pane-start]');
+    if (!start) return;
+    focusNext.current = null;
+    start.focus();
+  }, [focusNext, selected, pane, replacing]);
   const snags = useAppSelector((state) => state.bench.view?.snags.length ?? 0);
   const scene = useAppSelector(selectScene);
   const isSpot = ui.selected?.includes('/') ?? false;

@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, type RefObject } from 'react';
 import type { Catalogue, Edit, Figures, SpotRef } from '@inch-tower/core';
 import type { Focus } from '../../drawing/sheetLayout';
 
@@ -15,6 +15,9 @@ export type BenchUi = {
   readonly replacing: boolean;
   readonly moving: string | null;
   readonly ghost: Ghost | null;
+  /** Where the keyboard goes once the page has drawn what was asked for; `asked` counts such wishes. */
+  readonly focusNext: RefObject<{ readonly kind: 'pane'; readonly sel: string | null } | { readonly kind: 'drawing'; readonly stop: string | null } | null>;
+  readonly asked: number;
   readonly select: (id: string | null, more?: { readonly pane?: Pane; readonly replace?: boolean; readonly focusPane?: boolean }) => void;
   readonly show: (pane: Pane) => void;
   readonly setFocus: (focus: Focus) => void;

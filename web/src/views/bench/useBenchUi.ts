@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { VIEW_NAMES, type Catalogue } from '@inch-tower/core';
 import type { Focus } from '../../drawing/sheetLayout';
@@ -11,6 +11,8 @@ const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
 export function useBenchUi(catalogue: Catalogue): BenchUi {
   const [params, setParams] = useSearchParams();
   const [ghost, setGhost] = useState<Ghost | null>(null);
+  const focusNext = useRef<BenchUi['focusNext']['current']>(null);
+  const [asked, setAsked] = useState(0);
   const [moving, setMoving] = useState<string | null>(null);
   const selected = params.get('sel');
   const pane = PANES.find((one) => one === params.get('pane')) ?? 'snags';
@@ -19,6 +21,7 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
 
   const select = useCallback<BenchUi['select']>((id, more = {}) => {
     setGhost(null);
+    focusNext.current = more.focusPane ? { kind: 'pane', sel: id } : null;
     setParams((now) => {
       const next = new URLSearchParams(now);
       next.delete('name');
@@ -29,21 +32,18 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
       else next.delete('swap');
       return next;
     });
-    if (more.focusPane) requestAnimationFrame(() => document.querySelector<HTMLElement>('[data-pane-start]')?.focus());
   }, [setParams]);
   const set = useCallback((key: string, value: string) => {
     setGhost(null);
     setParams((now) => { const next = new URLSearchParams(now); next.set(key, value); next.delete('swap'); return next; });
   }, [setParams]);
   const toDrawing = useCallback((spot?: string) => {
-    requestAnimationFrame(() => {
-      const stop = (spot && document.querySelector<SVGElement>(`[data-stop="${CSS.escape(spot)}"]`)) || document.querySelector<SVGElement>('.drawing .stop[tabindex="0"]');
-      stop?.focus();
-    });
+    focusNext.current = { kind: 'drawing', stop: spot ?? null };
+    setAsked((n) => n + 1);
   }, []);
 
   return useMemo(() => ({
-    catalogue, selected, pane, focus, replacing, moving, ghost, select, setGhost, setMoving, toDrawing,
+    catalogue, selected, pane, focus, replacing, moving, ghost, focusNext, asked, select, setGhost, setMoving, toDrawing,
     show: (next: Pane) => set('pane', next), setFocus: (next: Focus) => set('view', next),
-  }), [catalogue, selected, pane, focus, replacing, moving, ghost, select, toDrawing, set]);
+  }), [catalogue, selected, pane, focus, replacing, moving, ghost, asked, select, toDrawing, set]);
 }

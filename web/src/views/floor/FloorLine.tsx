@@ -17,18 +17,19 @@ const WIDEST_PX = 400;
 export function FloorLine({ cards, onDuplicate, onTakeDown }: Props) {
   const facts = useCardFacts(cards);
   const elevations = useMemo(() => cards.map((card) => ({ card, elevation: elevationOf(card.build) })), [cards]);
-  const scale = Math.min(TALLEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.heightMm)), WIDEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.widthMm)));
+  const tallest = Math.max(260, ...elevations.map(({ elevation }) => elevation.heightMm));
+  const scale = Math.min(TALLEST_PX / tallest, WIDEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.widthMm)));
   return (
     <section aria-label="Builds" className="px-6 pt-8 pb-10">
-      <ul className="flex flex-wrap items-stretch gap-y-10">
+      <ul className="flex flex-wrap items-start gap-y-10">
         {elevations.map(({ card, elevation }) => {
           const known = facts[card.id];
           const idle = known?.figures['power.idleWallW'];
           const raw = known?.figures['capacity.rawTb'];
           return (
             <li key={card.id} className="flex max-w-[460px] min-w-[230px] flex-col">
-              <Link to={`/b/${card.id}`} className="group flex flex-1 flex-col" aria-label={`Open ${card.name || 'Unnamed'}`}>
-                <div className="flex flex-1 items-end border-b-2 border-ink pr-14" style={{ minHeight: 240 }}><Elevation elevation={elevation} scale={scale} /></div>
+              <Link to={`/b/${card.id}`} className="group block" aria-label={`Open ${card.name || 'Unnamed'}`}>
+                <div className="flex items-end border-b-2 border-ink pr-14" style={{ height: tallest * scale + 4 }}><Elevation elevation={elevation} scale={scale} /></div>
                 <span className="mt-2 block pr-10 break-words text-[17px] leading-tight font-semibold group-hover:underline">{card.name || 'Unnamed'}</span>
               </Link>
               <span className={`mt-0.5 block text-[13px] font-medium ${known ? STATUS_WORDS[known.status].tone : 'text-mid'}`}>{known ? STATUS_WORDS[known.status].word : 'Looking …'}{known && known.snags > 0 ? `, ${known.snags} ${known.snags === 1 ? 'snag' : 'snags'}` : ''}</span>
