@@ -21,9 +21,11 @@ export function nextStop(stops: readonly Stop[], from: Stop, direction: Directio
   return best?.stop ?? null;
 }
 
-/** The first stop of the next or previous feature (a bay group, a row of slots), round and round. */
+const numberOf = (stop: Stop) => Number(/\.(\d+)$/.exec(stop.id)?.[1] ?? 0);
+
+/** The first place of the next or previous feature (a bay group, a row of slots), round and round. */
 export function nextFeature(stops: readonly Stop[], from: Stop, step: 1 | -1): Stop {
   const features = [...new Set(stops.map((stop) => stop.feature))];
   const at = (features.indexOf(from.feature) + step + features.length) % features.length;
-  return stops.find((stop) => stop.feature === features[at]) ?? from;
+  return stops.filter((stop) => stop.feature === features[at]).sort((a, b) => numberOf(a) - numberOf(b))[0] ?? from;
 }

@@ -48,15 +48,20 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const [walked, setWalked] = useState<string | null>(null);
   const current = [walked, ui.selected].find((id) => id && stops.some((stop) => stop.id === id)) ?? stops[0]?.id ?? null;
   const targets = useMoveTargets();
-  const { focusNext, asked, selected } = ui;
+  const { focusNextRef, asked, selected } = ui;
   useEffect(() => {
-    const wish = focusNext.current;
+    const wish = focusNextRef.current;
     if (wish?.kind !== 'drawing' || (wish.stop && wish.stop !== selected)) return;
     const stop = (wish.stop && frame.current?.querySelector<SVGElement>(`[data-stop="${CSS.escape(wish.stop)}"]`)) || frame.current?.querySelector<SVGElement>('.stop[tabindex="0"]');
     if (!stop) return;
-    focusNext.current = null;
+    focusNextRef.current = null;
     stop.focus();
-  }, [focusNext, asked, selected, stops]);
+  }, [focusNextRef, asked, selected, stops]);
+  // The place that had the keyboard may be gone from the drawing: the keyboard stays in it all the same.
+  const hasKeyboardRef = useRef(false);
+  useEffect(() => {
+    if (hasKeyboardRef.current && document.activeElement === document.body) frame.current?.querySelector<SVGElement>('.stop[tabindex="0"]')?.focus();
+  }, [stops]);
 
   const choose = (id: string, byKey = false) => {
     setWalked(id);
@@ -115,7 +120,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
     <section aria-label="Drawing" className="relative flex min-h-[420px] min-w-0 flex-col bg-sheet md:min-h-0">
       <div ref={frame} className="relative min-h-0 flex-1 overflow-hidden">
         {width > 0 && scene && (
-          <svg className="drawing absolute inset-0" width={width} height={height} role="group" aria-label={`Drawing of ${build?.name || 'the machine'}; arrows walk its places, Enter opens what fits`} onKeyDown={onKeyDown}>
+          <svg className="drawing absolute inset-0" width={width} height={height} role="group" aria-label={`Drawing of ${build?.name || 'the machine'}; arrows walk its places, Enter opens what fits`} onKeyDown={onKeyDown} onFocus={() => { hasKeyboardRef.current = true; }} onBlur={(event) => { if (event.relatedTarget) hasKeyboardRef.current = false; }} onPointerDown={() => { hasKeyboardRef.current = false; }}>
             <Hatches />
             <Rulers width={width} height={height} originX={layout?.views[0]?.x ?? RULER + 34} originY={layout?.views[0]?.y ?? RULER + 30} scale={layout?.scale ?? 1} />
             {layout && labels.length === layout.views.length && layout.views.map((one, i) => (

@@ -4,12 +4,14 @@ import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { factLine } from '../../words/factLine';
 import { useBench } from './benchContext';
+import { useFocusStart } from './useFocusStart';
 import { sittersBySpot } from '@inch-tower/core';
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
 
 /** The sheet of what is selected: where it sits, what can be done with it, its numbers and their sources. */
 export function SheetPane() {
+  useFocusStart('sheet');
   const ui = useBench();
   const units = useAppSelector(selectUnits);
   const build = useAppSelector((state) => state.bench.build);

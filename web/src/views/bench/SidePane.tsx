@@ -1,4 +1,3 @@
-import { useEffect } from 'react';
 import { Tabs } from 'radix-ui';
 import { printSpot } from '@inch-tower/core';
 import { selectScene } from '../../state/selectors';
@@ -10,15 +9,6 @@ import { TryPane } from './TryPane';
 
 export function SidePane() {
   const ui = useBench();
-  const { focusNext, selected, pane, replacing } = ui;
-  useEffect(() => {
-    const wish = focusNext.current;
-    if (wish?.kind !== 'pane' || wish.sel !== selected) return;
-    const start = document.querySelector<HTMLElement>('[data-pane-start]');
-    if (!start) return;
-    focusNext.current = null;
-    start.focus();
-  }, [focusNext, selected, pane, replacing]);
   const snags = useAppSelector((state) => state.bench.view?.snags.length ?? 0);
   const scene = useAppSelector(selectScene);
   const isSpot = ui.selected?.includes('/') ?? false;
@@ -32,9 +22,9 @@ export function SidePane() {
           <Tabs.Trigger value="try" className={tab}>Try</Tabs.Trigger>
           <Tabs.Trigger value="sheet" className={tab}>Sheet</Tabs.Trigger>
         </Tabs.List>
-        <Tabs.Content value="snags" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}><SnagsPane /></Tabs.Content>
-        <Tabs.Content value="try" className="flex min-h-0 flex-1 flex-col" tabIndex={-1}>{isSpot && (!occupied || ui.replacing) ? <TryPane key={`${ui.selected}${ui.replacing}`} /> : <p className="p-4 text-mid">{occupied ? 'This place is taken. Its sheet has “Replace”.' : 'Choose an empty place in the drawing: what goes there is tried here, one part after another.'}</p>}</Tabs.Content>
-        <Tabs.Content value="sheet" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}><SheetPane /></Tabs.Content>
+        <Tabs.Content value="snags" data-pane="snags" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}><SnagsPane /></Tabs.Content>
+        <Tabs.Content value="try" data-pane="try" className="flex min-h-0 flex-1 flex-col" tabIndex={-1}>{isSpot && (!occupied || ui.replacing) ? <TryPane key={`${ui.selected}${ui.replacing}`} /> : <p className="p-4 text-mid">{occupied ? 'This place is taken. Its sheet has “Replace”.' : 'Choose an empty place in the drawing: what goes there is tried here, one part after another.'}</p>}</Tabs.Content>
+        <Tabs.Content value="sheet" data-pane="sheet" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}><SheetPane /></Tabs.Content>
       </Tabs.Root>
     </section>
   );

@@ -6,6 +6,7 @@ import { benchWorker } from '../../worker/client';
 import type { RemedyRow, TaggedSnag } from '../../worker/messages';
 import { changeWords, unitWords } from '../../words/format';
 import { useBench } from './benchContext';
+import { useFocusStart } from './useFocusStart';
 
 const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly tone: string; readonly colour: string; readonly line: string }> = {
   blocker: { word: 'Blocker', tone: 'bad', colour: 'var(--bad)', line: 'solid' },
@@ -15,6 +16,7 @@ const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly
 
 /** Snags in the order a builder would deal with them; the open one shows its remedies. */
 export function SnagsPane() {
+  useFocusStart('snags');
   const view = useAppSelector((state) => state.bench.view);
   const ui = useBench();
   const [chosen, setChosen] = useState<string | null>(null);

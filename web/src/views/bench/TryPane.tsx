@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker, streamTry } from '../../worker/client';
 import type { GoingRow, RefusedRow } from '../../worker/messages';
 import { useBench } from './benchContext';
+import { useFocusStart } from './useFocusStart';
 import { SORTS, sortRows, type SortName } from './trySorts';
 import { TryRowView } from './TryRowView';
 
@@ -13,6 +14,7 @@ const GHOST_AFTER_MS = 90;
 
 /** Every part for one place, each with what it would do to this build. */
 export function TryPane() {
+  useFocusStart('try');
   const ui = useBench();
   const dispatch = useAppDispatch();
   const build = useAppSelector((state) => state.bench.build)!;

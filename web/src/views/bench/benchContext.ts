@@ -16,7 +16,7 @@ export type BenchUi = {
   readonly moving: string | null;
   readonly ghost: Ghost | null;
   /** Where the keyboard goes once the page has drawn what was asked for; `asked` counts such wishes. */
-  readonly focusNext: RefObject<{ readonly kind: 'pane'; readonly sel: string | null } | { readonly kind: 'drawing'; readonly stop: string | null } | null>;
+  readonly focusNextRef: RefObject<{ readonly kind: 'pane'; readonly sel: string | null } | { readonly kind: 'drawing'; readonly stop: string | null } | null>;
   readonly asked: number;
   readonly select: (id: string | null, more?: { readonly pane?: Pane; readonly replace?: boolean; readonly focusPane?: boolean }) => void;
   readonly show: (pane: Pane) => void;

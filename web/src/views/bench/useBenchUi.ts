@@ -11,7 +11,7 @@ const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
 export function useBenchUi(catalogue: Catalogue): BenchUi {
   const [params, setParams] = useSearchParams();
   const [ghost, setGhost] = useState<Ghost | null>(null);
-  const focusNext = useRef<BenchUi['focusNext']['current']>(null);
+  const focusNextRef = useRef<BenchUi['focusNextRef']['current']>(null);
   const [asked, setAsked] = useState(0);
   const [moving, setMoving] = useState<string | null>(null);
   const selected = params.get('sel');
@@ -21,7 +21,7 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
 
   const select = useCallback<BenchUi['select']>((id, more = {}) => {
     setGhost(null);
-    focusNext.current = more.focusPane ? { kind: 'pane', sel: id } : null;
+    focusNextRef.current = more.focusPane ? { kind: 'pane', sel: id } : null;
     setParams((now) => {
       const next = new URLSearchParams(now);
       next.delete('name');
@@ -38,12 +38,12 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
     setParams((now) => { const next = new URLSearchParams(now); next.set(key, value); next.delete('swap'); return next; });
   }, [setParams]);
   const toDrawing = useCallback((spot?: string) => {
-    focusNext.current = { kind: 'drawing', stop: spot ?? null };
+    focusNextRef.current = { kind: 'drawing', stop: spot ?? null };
     setAsked((n) => n + 1);
   }, []);
 
   return useMemo(() => ({
-    catalogue, selected, pane, focus, replacing, moving, ghost, focusNext, asked, select, setGhost, setMoving, toDrawing,
+    catalogue, selected, pane, focus, replacing, moving, ghost, focusNextRef, asked, select, setGhost, setMoving, toDrawing,
     show: (next: Pane) => set('pane', next), setFocus: (next: Focus) => set('view', next),
   }), [catalogue, selected, pane, focus, replacing, moving, ghost, asked, select, toDrawing, set]);
 }

@@ -1,0 +1,46 @@
+import { capacityWords, changeWords, figureNumber, moneyWords, rangeWords } from './format';
+import { tapeWindow, tickStep } from '../views/bench/Tape';
+
+const thin = '\u202f';
+test('numbers have digits only where they mean something, and thin spaces between thousands', () => {
+  expect(figureNumber('power.idleWallW', 203.87)).toBe('204');
+  expect(figureNumber('sound.earIdleDb', 24.29)).toBe('24.3');
+  expect(figureNumber('capacity.rawTb', 3.84)).toBe('3.8');
+  expect(figureNumber('capacity.rawTb', 192)).toBe('192');
+  expect(figureNumber('cost.now', 5724)).toBe(`5${thin}724`);
+  expect(figureNumber('cost.now', 1234567)).toBe(`1${thin}234${thin}567`);
+});
+
+test('a range only where it is wider than what is shown', () => {
+  const figure = { id: 'cost.now' as const, value: 666, lo: 666, hi: 666, unit: 'EUR', basis: 'stated' as const };
+  expect(rangeWords('cost.now', figure)).toBe('');
+  expect(rangeWords('cost.now', { ...figure, lo: 650.2, hi: 680 })).toBe('650–680');
+});
+
+test('a change has its sign, and none where it would read as nothing', () => {
+  expect(changeWords('power.idleWallW', 3.6)).toBe('+4');
+  expect(changeWords('sound.earIdleDb', -0.26)).toBe('−0.3');
+  expect(changeWords('power.idleWallW', 0.2)).toBe('');
+  expect(changeWords('cost.now', 1192)).toBe(`+1${thin}192`);
+});
+
+test('money in minor units of its currency, also one without any', () => {
+  expect(moneyWords(12_900, 'EUR')).toBe(`€${thin}129`);
+  expect(moneyWords(850, 'EUR')).toBe(`€${thin}8.50`);
+  expect(moneyWords(5000, 'JPY')).toBe(`¥${thin}5${thin}000`);
+});
+
+test('capacity as drives are sold', () => {
+  expect([960e9, 1.92e12, 8e12, 32e9].map(capacityWords)).toEqual(['960 GB', '1.92 TB', '8 TB', '32 GB']);
+});
+
+test('a tape keeps everything in sight, with some sixteen ticks of a round distance', () => {
+  for (const values of [[0], [28, 25, 32, 60], [5724, 5700, 5740], [24.3, 23.5, 25.3, 24], [0, 120]]) {
+    const { from, to, step } = tapeWindow(values);
+    for (const value of values) { expect(value).toBeGreaterThanOrEqual(from); expect(value).toBeLessThanOrEqual(to); }
+    expect((to - from) / step).toBeGreaterThan(5);
+    expect((to - from) / step).toBeLessThanOrEqual(17);
+    expect(['1', '2', '5']).toContain(String(Number(step.toPrecision(1))).replace(/[0.e+-]/g, '')[0]);
+  }
+  expect(tickStep(16)).toBe(1);
+});
