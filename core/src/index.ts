@@ -36,6 +36,7 @@ export { minorPerMajor } from './figures/cost/money';
 
 export { placeName, type Place, type Severity, type Snag } from './snags/snag';
 export { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './snags/words';
+export { rulesPage } from './snags/rulesPage';
 
 export { assess, createAssessor, type Assessment, type Assessor, type AssessOptions } from './assess';
 export type { OpenThing, Status } from './open';

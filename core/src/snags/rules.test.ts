@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { Catalogue } from '../build/newItem';
 import { RULES } from './registry';
+import { rulesPage } from './rulesPage';
 import { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './words';
 
 const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
@@ -12,6 +14,10 @@ test('every code has words and a rule, and none blocks a plain machine', () => {
   for (const code of SNAG_CODES) expect(WORDS[code].why.length).toBeGreaterThan(10);
   expect(cube().add('barge-8', 4).snags()).toEqual([]);
   expect(tower().add('barge-8', 4).snags()).toEqual([]);
+});
+
+test('docs/rules.md is what the registry says', () => {
+  expect(readFileSync('docs/rules.md', 'utf8')).toBe(rulesPage());
 });
 
 describe('board in chassis', () => {

@@ -1,0 +1,93 @@
+/** Prints the speed budget's numbers: the core's in this process, the page's in Chromium. Medians. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { chromium, type Page } from '@playwright/test';
+import { addItemEdit, commit, createAssessor, newBuild, tryAt, type Build, type Catalogue, type SheetId } from '@inch-tower/core';
+import { loadDemoBuilds, loadDemoCatalogue } from '../demo/loadDemo';
+import { CHROMIUM } from '../e2e/playwright.config';
+import { withServer } from './withServer';
+
+const asOf = { asOf: '2026-11-01' };
+const catalogue = loadDemoCatalogue();
+const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b);
+const at = (values: readonly number[], share: number) => sorted(values)[Math.min(values.length - 1, Math.floor(values.length * share))]!;
+const median = (values: readonly number[]) => at(values, 0.5);
+const say = (what: string, value: string, budget: string) => console.log(`${what.padEnd(52)}${value.padStart(14)}   budget ${budget}`);
+const ms = (value: number) => `${value.toFixed(2)} ms`;
+
+function time(times: number, work: () => void): number {
+  for (let i = 0; i < Math.min(times, 200); i++) work();
+  return median(Array.from({ length: times }, () => { const from = performance.now(); work(); return performance.now() - from; }));
+}
+
+function add(build: Build, sheet: string, count: number, from: Catalogue = catalogue): Build {
+  const step = commit(build, [addItemEdit(build, from, sheet as SheetId, count)]);
+  if (!step.ok) throw new Error(step.words);
+  return step.build;
+}
+
+const rack = loadDemoBuilds().find((build) => build.id === 'boathouse-rack')!;
+const full = add(rack, 'barge-12', 8);
+/** Five racks of twenty-four on one floor: 120 drives. */
+const five = ['gable-24', 'gannet-e8', 'shire-16', 'crag-q8', 'brazier-800', 'tern-24i'].reduce((build, sheet) => add(build, sheet, 5), newBuild('five', 'Five'));
+const many = add(five, 'barge-12', 120);
+
+const cold = time(400, () => createAssessor().assess(full, asOf));
+say('cold assess, 24 drives', ms(cold), '3 ms');
+const warm = createAssessor();
+const [eight, nine] = [full, add(rack, 'barge-8', 8)];
+let turn = 0;
+say('assess after one edit (drives added)', ms(time(400, () => warm.assess(turn++ % 2 ? eight : nine, asOf))), '2 ms');
+const renamed = { ...full, name: 'Renamed' };
+say('assess after one edit (name)', ms(time(400, () => warm.assess(turn++ % 2 ? full : renamed, asOf))), '2 ms');
+say('commit with settling, one drive', ms(time(200, () => add(rack, 'barge-12', 1))), '–');
+
+const wide: Catalogue = { ...catalogue, sheets: { ...catalogue.sheets, ...Object.fromEntries(Array.from({ length: 200 }, (_, i) => { const sheet = { ...catalogue.sheets['barge-12']!, id: `copy-${i}` as SheetId, idleW: 4 + i / 100 }; return [sheet.id, sheet]; })) } };
+const base = { build: rack, assessment: createAssessor().assess(rack, asOf) };
+const candidates = { ...wide, sheets: Object.fromEntries(Object.entries(wide.sheets).filter(([id]) => id.startsWith('copy-'))) };
+say('200 candidates for one bay', ms(time(5, () => { for (const row of tryAt(base, { spot: { host: 'u2', key: 'front', n: 17 } }, candidates, warm, asOf)) if (!row.goes) throw new Error('all go'); })), '300 ms');
+const hundred = time(40, () => createAssessor().assess(many, asOf));
+say('cold assess, 120 drives in five racks', ms(hundred), '–');
+say('t(120 drives) / t(24 drives)', (hundred / cold).toFixed(1), '≤ 8');
+
+const scripts = readdirSync('web/dist/assets').filter((name) => name.endsWith('.js'));
+const gz = (pattern: RegExp) => scripts.filter((name) => pattern.test(name)).reduce((sum, name) => sum + gzipSync(readFileSync(`web/dist/assets/${name}`)).length, 0) / 1000;
+say('JavaScript of the first view (floor, with worker), gzip', `${gz(/^(index|rolldown|benchWorker)/).toFixed(0)} kB`, '250 kB');
+say('all JavaScript, gzip', `${gz(/./).toFixed(0)} kB`, '–');
+
+/** From the press of a key that undoes or redoes eight drives to the frame that shows the new figures. */
+async function paints(page: Page): Promise<number[]> {
+  const times: number[] = [];
+  for (let i = 0; i < 41; i++) {
+    times.push(await page.evaluate((redo) => new Promise<number>((resolve) => {
+      const tape = document.querySelector('[data-figure="power.idleWallW"]')!;
+      const from = performance.now();
+      new MutationObserver((_records, observer) => { observer.disconnect(); requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - from))); }).observe(tape, { subtree: true, characterData: true, childList: true });
+      dispatchEvent(new KeyboardEvent('keydown', { key: redo ? 'y' : 'z', ctrlKey: true, bubbles: true }));
+    }), i % 2 === 1));
+  }
+  return times.slice(1);
+}
+
+await withServer(async (serving) => {
+  const browser = await chromium.launch(CHROMIUM);
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  const firsts: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    const from = performance.now();
+    await page.goto(`${serving.url}/`);
+    await page.getByRole('link', { name: /Open Boathouse rack/ }).waitFor();
+    firsts.push(performance.now() - from);
+  }
+  say('first view of the floor on loopback', ms(median(firsts)), '1000 ms');
+  await page.goto(`${serving.url}/b/boathouse-rack?sel=u2/front.17&pane=try`);
+  await page.getByRole('button', { name: 'All 8 free' }).click();
+  await page.locator('[data-try="barge-12"]', { hasText: '8 ×' }).click();
+  await page.locator('[data-kit="barge-12"]', { hasText: '24 ×' }).waitFor();
+  await page.getByTestId('save-state').getByText('Saved').waitFor();
+  const painted = await paints(page);
+  say('edit to painted figures, median', ms(median(painted)), '50 ms');
+  say('edit to painted figures, 95 of 100', ms(at(painted, 0.95)), '80 ms');
+  await browser.close();
+});
+process.exit(0);
