@@ -1,11 +1,12 @@
-import { printSpot, type Layout } from '../build/layout';
+import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
-import { hostPorts } from '../place/ports';
+import { demandOf, hostPorts, type Demand, type HostPort } from '../place/ports';
 import { mismatch } from '../place/mates';
 import { sittersBySpot } from '../place/scene';
-import { solve } from '../place/solve';
+import { demandsFor } from '../place/solve';
+import { wire } from '../place/wiring';
 import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
 import { ofKind, type PlannedUnit } from '../place/units';
 
@@ -15,7 +16,7 @@ export type Room = { readonly more: number; readonly baysFree: number; readonly 
 /** Asked at most for so many more; past that a builder wants another machine. */
 const MOST_ASKED = 120;
 
-/** Room by asking the solver for as many more drives as there are free bays. */
+/** Room by wiring a drive more in every free bay that takes it. */
 export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Room {
   const drive = commonestDrive(units, layout);
   const free = freeBays(units, layout).filter(({ group }) => !mismatch(drive, group));
@@ -23,11 +24,13 @@ export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Ro
   const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
   const used = layout.wires.reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
   const asked = Math.min(free.length, MOST_ASKED);
-  const more = asked === 0 || lanes === 0 ? 0 : connectedOf(units, layout, drive, asked);
+  const more = asked === 0 || lanes === 0 ? 0 : connectedOf(units, layout, drive, free.slice(0, asked), ports);
   return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used), drive: drive.name };
 }
 
-export function freeBays(units: readonly PlannedUnit[], layout: Layout): { name: string; group: Extract<SpotGroup, { type: 'bay' }> }[] {
+export type FreeBay = { readonly name: string; readonly ref: SpotRef; readonly group: Extract<SpotGroup, { type: 'bay' }> };
+
+export function freeBays(units: readonly PlannedUnit[], layout: Layout): FreeBay[] {
   const sitting = sittersBySpot(units, layout);
   const spanned = new Set(ofKind(units, 'adapter').flatMap((unit) => {
     const spot = layout.at[unit.id]?.spot;
@@ -36,16 +39,20 @@ export function freeBays(units: readonly PlannedUnit[], layout: Layout): { name:
   return units
     .filter((unit) => layout.at[unit.id] || unit.builtIn)
     .flatMap((unit) => spotsOf(unit.id, unit.part))
-    .flatMap((group) => (group.type === 'bay' ? refsOf(group).map((ref) => ({ name: printSpot(ref), group })) : []))
+    .flatMap((group) => (group.type === 'bay' ? refsOf(group).map((ref) => ({ name: printSpot(ref), ref, group })) : []))
     .filter(({ name }) => !sitting.has(name) && !spanned.has(name));
 }
 
-function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, count: number): number {
-  const extra = Array.from({ length: count }, (_, i): PlannedUnit => ({ id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: 'data' }));
-  const outcome = solve({ units: [...units, ...extra] }, layout);
-  const without = new Set([...outcome.unplaced, ...outcome.unconnected].map((unit) => unit.id));
-  const lost = [...without].filter((id) => !id.startsWith('room:')).length;
-  return Math.max(0, extra.filter((unit) => !without.has(unit.id)).length - lost);
+/** Of so many more drives in free bays, how many leads would reach, less drives that then lose theirs. */
+function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, bays: readonly FreeBay[], ports: readonly HostPort[]): number {
+  const own = demandsFor(units, layout);
+  const extra = bays.flatMap(({ ref, group }, i): Demand[] => {
+    const unit = { id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: 'data' as const };
+    const demand = demandOf(unit, ref, group);
+    return demand ? [demand] : [];
+  });
+  const before = wire(own, ports, layout.wires).unconnected.length;
+  return Math.max(0, extra.length - (wire([...own, ...extra], ports, layout.wires).unconnected.length - before));
 }
 
 function commonestDrive(units: readonly PlannedUnit[], layout: Layout): PartOf<'drive'> {

@@ -55,21 +55,30 @@ export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = 
   open({ type: 'floor', kind: 'chassis', host: 'floor', key: 'chassis', label: 'Floor', count: Math.max(boxes, 1) });
 
   const wished = wishes(units, hint);
+  const taken = fixedPlaces(units);
+  const loose = new Map<PartKind, PlannedUnit[]>();
+  for (const unit of units) {
+    if (unit.builtIn) continue;
+    const like = loose.get(unit.part.kind);
+    if (like) like.push(unit);
+    else loose.set(unit.part.kind, [unit]);
+  }
   for (const stage of STAGES) {
-    const lefts = units.filter((unit) => !unit.builtIn && !at.has(unit.id) && stage.kinds.includes(unit.part.kind)).sort((a, b) => weight(a) - weight(b));
+    const lefts = stage.kinds.flatMap((kind) => loose.get(kind) ?? []).filter((unit) => !at.has(unit.id)).sort((a, b) => weight(a) - weight(b));
     const spots = stage.spots.flatMap((type) => byType.get(type) ?? []);
     if (lefts.length === 0 || spots.length === 0) continue;
     const sit = (unit: PlannedUnit, place: Place) => {
       const wish = wished.get(unit.id);
-      at.set(unit.id, wish && printSpot(wish.spot) === place.name ? wish : { spot: place.ref, how: 'solved' as How });
+      at.set(unit.id, wish?.name === place.name ? wish.seat : { spot: place.ref, how: 'solved' as How });
+      taken.add(place.name);
+      if (widthOf(unit.part) > 1) for (const name of alsoCovers(unit, place, units)) taken.add(name);
       host(unit);
     };
     // What takes several places in a row is dealt first, one by one: a matching knows single places only.
     for (const unit of lefts.filter((one) => widthOf(one.part) > 1)) {
-      const place = placeForWide(unit, spots, takenBy(units, at), wished.get(unit.id), units);
+      const place = placeForWide(unit, spots, taken, wished.get(unit.id), units);
       if (place) sit(unit, place);
     }
-    const taken = takenBy(units, at);
     const places = spots.filter((place) => !taken.has(place.name));
     const single = lefts.filter((unit) => widthOf(unit.part) === 1);
     for (const [unit, place] of seatStage(single, places, wished, { at, units, calm: calmM2 && stage.spots[0] === 'm2' })) sit(unit, place);
@@ -80,10 +89,9 @@ export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = 
 const widthOf = (part: PlannedUnit['part']): number => (part.kind === 'adapter' ? part.span : isCard(part) ? Math.ceil(part.thickSlots) : 1);
 
 /** The first place, its old one before others, where a wide unit finds every place it lies over free. */
-function placeForWide(unit: PlannedUnit, spots: readonly Place[], taken: ReadonlySet<string>, wish: Seat | undefined, units: readonly PlannedUnit[]): Place | undefined {
-  const old = wish && printSpot(wish.spot);
+function placeForWide(unit: PlannedUnit, spots: readonly Place[], taken: ReadonlySet<string>, wish: Wish | undefined, units: readonly PlannedUnit[]): Place | undefined {
   const free = spots.filter((place) => !mismatch(unit.part, place.group) && [place.name, ...alsoCovers(unit, place, units)].every((name) => !taken.has(name)) && endsWithin(unit, place));
-  return free.find((place) => place.name === old) ?? free[0];
+  return free.find((place) => place.name === wish?.name) ?? free[0];
 }
 
 const alsoCovers = (unit: PlannedUnit, { ref }: Place, units: readonly PlannedUnit[]): string[] =>
@@ -91,26 +99,24 @@ const alsoCovers = (unit: PlannedUnit, { ref }: Place, units: readonly PlannedUn
 
 const endsWithin = (unit: PlannedUnit, { ref, group }: Place): boolean => !isKind(unit, 'adapter') || (ref.n ?? 1) + unit.part.span - 1 <= group.count;
 
+type Wish = { readonly seat: Seat; readonly name: string };
+type Wishes = ReadonlyMap<string, Wish>;
+
 /** Hint seats and sleeping places alike: both are wanted again as soon as they can be had. */
-function wishes(units: readonly PlannedUnit[], hint: Layout): Map<string, Seat> {
-  const wished = new Map<string, Seat>();
+function wishes(units: readonly PlannedUnit[], hint: Layout): Wishes {
+  const wished = new Map<string, Wish>();
   for (const unit of units) {
-    const seat = hint.at[unit.id];
     const asleep = hint.dormant[unit.id];
-    if (asleep) wished.set(unit.id, { spot: asleep.spot, how: asleep.how });
-    else if (seat) wished.set(unit.id, seat);
+    const seat = asleep ? { spot: asleep.spot, how: asleep.how } : hint.at[unit.id];
+    if (seat) wished.set(unit.id, { seat, name: printSpot(seat.spot) });
   }
   return wished;
 }
 
-function takenBy(units: readonly PlannedUnit[], at: ReadonlyMap<string, Seat>): Set<string> {
-  const taken = new Set<string>([...at.values()].map((seat) => printSpot(seat.spot)));
-  for (const unit of units) if (unit.builtIn?.fixed) for (const spelling of spellings(unit.builtIn.spot)) taken.add(spelling);
-  for (const unit of units) {
-    const seat = at.get(unit.id);
-    if (seat && isCard(unit.part)) for (const name of coveredBy(unit, seat.spot, units)) taken.add(name);
-    if (seat && isKind(unit, 'adapter')) for (let i = 1; i < unit.part.span; i++) taken.add(printSpot({ ...seat.spot, n: (seat.spot.n ?? 1) + i }));
-  }
+/** Places that a fixed built-in part has for good. */
+function fixedPlaces(units: readonly PlannedUnit[]): Set<string> {
+  const taken = new Set<string>();
+  for (const unit of units) if (unit.builtIn?.fixed) for (const name of spellings(unit.builtIn.spot)) taken.add(name);
   return taken;
 }
 
@@ -130,9 +136,9 @@ export function coveredBy(card: PlannedUnit, spot: SpotRef, units: readonly Plan
 
 type Context = { readonly at: ReadonlyMap<string, Seat>; readonly units: readonly PlannedUnit[]; readonly calm: boolean };
 
-function seatStage(lefts: PlannedUnit[], places: Place[], wished: ReadonlyMap<string, Seat>, context: Context): Map<PlannedUnit, Place> {
+function seatStage(lefts: PlannedUnit[], places: Place[], wished: Wishes, context: Context): Map<PlannedUnit, Place> {
   const indexOf = new Map(places.map((place, i) => [place.name, i]));
-  const byClass = new Map<string, { fitting: number[]; mating: number[]; mates: ReadonlySet<number> }>();
+  const byClass = new Map<string, { fitting: number[]; mating: number[] }>();
   const edgesOf = (unit: PlannedUnit) => {
     const known = byClass.get(unit.part.id);
     if (known) return known;
@@ -144,21 +150,22 @@ function seatStage(lefts: PlannedUnit[], places: Place[], wished: ReadonlyMap<st
       if (cost) mating.push({ i, ...cost });
     });
     mating.sort((a, b) => a.cost - b.cost || a.i - b.i);
-    const found = { fitting: mating.filter((one) => one.fits).map((one) => one.i), mating: mating.map((one) => one.i), mates: new Set(mating.map((one) => one.i)) };
+    const found = { fitting: mating.filter((one) => one.fits).map((one) => one.i), mating: mating.map((one) => one.i) };
     byClass.set(unit.part.id, found);
     return found;
   };
   const seed = lefts.flatMap((unit, left): [number, number][] => {
     const wish = wished.get(unit.id);
-    const right = wish && indexOf.get(printSpot(wish.spot));
-    if (right === undefined || (context.calm && wish!.how !== 'held')) return [];
-    const { mates } = edgesOf(unit);
-    return mates.has(right) ? [[left, right]] : [];
+    const right = wish && indexOf.get(wish.name);
+    if (right === undefined || (context.calm && wish!.seat.how !== 'held')) return [];
+    return mismatch(unit.part, places[right]!.group) ? [] : [[left, right]];
   });
   // Held places are dealt first, then those put by hand, so that neither is taken by a hint that came earlier.
   const rank = { held: 0, put: 1, solved: 2 } as const;
-  seed.sort((a, b) => rank[wished.get(lefts[a[0]]!.id)!.how] - rank[wished.get(lefts[b[0]]!.id)!.how]);
-  const fixed = (left: number) => wished.get(lefts[left]!.id)?.how === 'held' && seed.some(([one]) => one === left);
+  const howOf = (left: number) => wished.get(lefts[left]!.id)!.seat.how;
+  seed.sort((a, b) => rank[howOf(a[0])] - rank[howOf(b[0])]);
+  const seeded = new Set(seed.map(([left]) => left));
+  const fixed = (left: number) => seeded.has(left) && howOf(left) === 'held';
   const first = match(lefts.length, places.length, (left) => edgesOf(lefts[left]!).fitting, seed, fixed);
   const standing = first.flatMap((right, left): [number, number][] => (right === -1 ? [] : [[left, right]]));
   const all = standing.length === lefts.length ? first : match(lefts.length, places.length, (left) => edgesOf(lefts[left]!).mating, standing, fixed);
@@ -209,14 +216,12 @@ export function boxOf(unitId: string, at: ReadonlyMap<string, Seat>, units: read
 }
 
 /** Put and held places that cannot stand sleep with their reason. */
-function sleepers(units: readonly PlannedUnit[], wished: ReadonlyMap<string, Seat>, at: ReadonlyMap<string, Seat>, groups: ReadonlyMap<string, SpotGroup>): Layout['dormant'] {
+function sleepers(units: readonly PlannedUnit[], wished: Wishes, at: ReadonlyMap<string, Seat>, groups: ReadonlyMap<string, SpotGroup>): Layout['dormant'] {
   return Object.fromEntries(units.flatMap((unit) => {
     const wish = wished.get(unit.id);
-    if (!wish || wish.how === 'solved') return [];
-    const seat = at.get(unit.id);
-    if (seat && printSpot(seat.spot) === printSpot(wish.spot)) return [];
-    const group = groups.get(printSpot(wish.spot));
+    if (!wish || wish.seat.how === 'solved' || at.get(unit.id) === wish.seat) return [];
+    const group = groups.get(wish.name);
     const reason = !group ? 'that place is not there now' : mismatch(unit.part, group) ? 'it does not go there' : 'another part needs that place';
-    return [[unit.id, { spot: wish.spot, how: wish.how, reason }]];
+    return [[unit.id, { spot: wish.seat.spot, how: wish.seat.how, reason }]];
   }));
 }

@@ -17,8 +17,19 @@ export type PlannedUnit = {
 
 export type UnitSections = Pick<Build, 'items' | 'sheets' | 'archetypes' | 'changes' | 'stage'>;
 
-/** Every unit of this stage and those before it, built-in ones behind their hosts. */
-export function plannedUnits(build: UnitSections): PlannedUnit[] {
+const planned = new WeakMap<Build['items'], { readonly from: UnitSections; readonly units: readonly PlannedUnit[] }>();
+
+/** Every unit of this stage and those before it, built-in ones behind their hosts; the same sections give the same list. */
+export function plannedUnits(build: UnitSections): readonly PlannedUnit[] {
+  const known = planned.get(build.items);
+  if (known && known.from.sheets === build.sheets && known.from.archetypes === build.archetypes && known.from.changes === build.changes && known.from.stage === build.stage) return known.units;
+  const units = planUnits(build);
+  const { items, sheets, archetypes, changes, stage } = build;
+  planned.set(items, { from: { items, sheets, archetypes, changes, stage }, units });
+  return units;
+}
+
+function planUnits(build: UnitSections): PlannedUnit[] {
   return build.items
     .filter((item) => item.stage <= build.stage)
     .flatMap((item) => item.units.flatMap((unit) => {

@@ -43,9 +43,15 @@ const isTaken = (unit: PlannedUnit | undefined) => !!unit && !(unit.builtIn && !
 
 /** The edits that put `count` of a sheet at a spot and its free neighbours; they join an item of the same sheet. */
 export function putEdits(base: Standing, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1): Edit[] {
-  const { build } = base;
-  const onTable = spot.host === 'table' || spot.host === 'floor';
-  const spots = onTable ? [] : freeAlike(base, spot).slice(0, count);
+  return putEditsAt(base.build, catalogue, sheet, spotsFor(base, spot, count), count);
+}
+
+/** The places `count` parts put at a spot come to: none of their own on the table and the floor. */
+function spotsFor(base: Standing, spot: SpotRef, count: number): SpotRef[] {
+  return spot.host === 'table' || spot.host === 'floor' ? [] : freeAlike(base, spot).slice(0, count);
+}
+
+function putEditsAt(build: Build, catalogue: Catalogue, sheet: SheetId, spots: readonly SpotRef[], count: number): Edit[] {
   const like = build.items.find((item) => item.sheet === sheet && item.deal === 'buy' && item.stage === build.stage && !item.price?.from);
   if (!like) return [addItemEdit(build, catalogue, sheet, count, { spots })];
   const letter = /^[A-Z]+/.exec(like.units[0]!.mark)![0];
@@ -71,6 +77,7 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
   if (!group) return;
   const words = (ask.search ?? '').trim().toLowerCase().split(/\s+/).filter(Boolean);
   const sitter = ask.replace ? sittersBySpot(units, layout).get(printSpot(ask.spot)) : undefined;
+  const spots = spotsFor(base, ask.spot, ask.count ?? 1);
   const going: Part[] = [];
   for (const sheet of Object.values(catalogue.sheets)) {
     const archetype = catalogue.archetypes[sheet.archetype];
@@ -83,7 +90,7 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
   for (const part of going) {
     if (sitter?.part.id === part.id) continue;
     const replaced = sitter?.item ? replaceEdit(base.build, catalogue, sitter.id, part.id) : null;
-    const edits = replaced ? [replaced] : putEdits(base, catalogue, part.id, ask.spot, ask.count ?? 1);
+    const edits = replaced ? [replaced] : putEditsAt(base.build, catalogue, part.id, spots, ask.count ?? 1);
     const weighed = weigh(base, edits, assessor, options);
     yield weighed.ok ? { goes: true, sheet: part.id, weighed } : { goes: false, sheet: part.id, name: part.name, why: weighed.words };
   }

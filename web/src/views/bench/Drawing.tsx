@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { commit, plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene } from '@inch-tower/core';
 import { placeBalloons } from '../../drawing/balloons';
 import { placeLabels } from '../../drawing/labels';
@@ -73,6 +73,12 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
     const occupied = isOccupied(scene, id);
     ui.select(id, { pane: occupied ? 'sheet' : 'try', focusPane: byKey });
   };
+  // Shapes keep one handler for life, so that they are not drawn again when what it does has changed.
+  const chooseRef = useRef(choose);
+  useEffect(() => { chooseRef.current = choose; });
+  const onChoose = useCallback((id: string) => chooseRef.current(id), []);
+  const looseNames = view?.unconnected.join(' ') ?? '';
+  const loose = useMemo(() => (looseNames ? looseNames.split(' ') : []), [looseNames]);
   const onKeyDown = (event: KeyboardEvent<SVGSVGElement>) => {
     const from = stops.find((stop) => stop.id === ((event.target as Element).closest('[data-stop]')?.getAttribute('data-stop') ?? current));
     if (!from || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -124,7 +130,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
             <Hatches />
             <Rulers width={width} height={height} originX={layout?.views[0]?.x ?? RULER + 34} originY={layout?.views[0]?.y ?? RULER + 30} scale={layout?.scale ?? 1} />
             {layout && labels.length === layout.views.length && layout.views.map((one, i) => (
-              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : null} unconnected={view?.unconnected ?? []} ghosts={ghost && shown !== ghost ? ghost.boxes[0] : undefined} faded={shown === ghost} onChoose={choose} onEnlarge={ui.setFocus} />
+              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : null} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes[0] : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
             ))}
             {layout && shown !== ghost && <Dimensions views={layout.views} />}
             {shown !== ghost && <TablePicture area={tableArea} stops={table} current={current} selected={ui.selected} empty={scene.boxes.length === 0} onChoose={choose} />}

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { printSpot, projectBox, viewSize, type Build, type FlatShape, type SceneBox } from '@inch-tower/core';
 import { BALLOON_R, type Balloon } from '../../drawing/balloons';
 import type { Label } from '../../drawing/labels';
@@ -39,7 +40,8 @@ type ViewProps = {
   readonly unconnected: readonly string[]; readonly ghosts: SceneBox | undefined; readonly faded: boolean; readonly onChoose: (id: string) => void; readonly onEnlarge: (focus: Focus) => void;
 };
 
-export function ViewPicture({ view, labels, title, current, selected, lit, unconnected, ghosts, faded, onChoose, onEnlarge }: ViewProps) {
+/** One view: drawn again only when something in it, the selection or the ghost changes. */
+export const ViewPicture = memo(function ViewPicture({ view, labels, title, current, selected, lit, unconnected, ghosts, faded, onChoose, onEnlarge }: ViewProps) {
   const loose = new Set(unconnected);
   return (
     <g data-view={view.name} opacity={faded ? 0.6 : 1}>
@@ -52,13 +54,13 @@ export function ViewPicture({ view, labels, title, current, selected, lit, uncon
       {!view.large && <rect role="button" tabIndex={0} aria-label={`Enlarge the ${title.toLowerCase()} view`} x={view.x - 4} y={view.y - 18} width={view.width + 8} height={view.height + 22} fill="transparent" className="stop" onClick={() => onEnlarge(view.name)} onKeyDown={(event) => { if (event.key === 'Enter') onEnlarge(view.name); }} />}
     </g>
   );
-}
+});
 
 const isChosen = (shape: FlatShape, selected: string | null) => selected !== null && ((shape.solid.spot !== null && printSpot(shape.solid.spot) === selected) || (shape.solid.unit?.id === selected && shape.solid.what !== 'shell'));
 
 type ShapeProps = { readonly shape: FlatShape; readonly view: PlacedView; readonly current: string | null; readonly chosen: boolean; readonly lit: boolean; readonly loose: boolean; readonly onChoose: (id: string) => void };
 
-function Shape({ shape, view, current, chosen, lit, loose, onChoose }: ShapeProps) {
+const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, onChoose }: ShapeProps) {
   const { solid } = shape;
   const rect = onSheet(view, shape);
   const empty = !solid.unit && solid.what !== 'backplane';
@@ -72,6 +74,15 @@ function Shape({ shape, view, current, chosen, lit, loose, onChoose }: ShapeProp
       {picture}
     </g>
   );
+}, samePicture);
+
+/** Two shapes that look alike need not be drawn again: an edit touches few of the hundreds there are. */
+function samePicture(a: ShapeProps, b: ShapeProps): boolean {
+  const id = a.shape.solid.id;
+  return a.chosen === b.chosen && a.lit === b.lit && a.loose === b.loose && a.onChoose === b.onChoose && (a.current === id) === (b.current === id)
+    && a.view.x === b.view.x && a.view.y === b.view.y && a.view.scale === b.view.scale && a.view.large === b.view.large
+    && a.shape.xMm === b.shape.xMm && a.shape.yMm === b.shape.yMm && a.shape.widthMm === b.shape.widthMm && a.shape.heightMm === b.shape.heightMm && a.shape.cut === b.shape.cut
+    && a.shape.solid.what === b.shape.solid.what && a.shape.solid.unit?.id === b.shape.solid.unit?.id && a.shape.solid.unit?.part === b.shape.solid.unit?.part && a.shape.solid.box.assumed === b.shape.solid.box.assumed;
 }
 
 /** What a place is and what is in it, for a reader and for a tooltip. */
