@@ -58,7 +58,8 @@ export class Ledger {
   }
 
   times(label: string, quantity: Quantity, times: number, formula?: string): Quantity {
-    const spread = new Map([...quantity.spread].map(([id, [lo, hi]]) => [id, [lo * times, hi * times] as const]));
+    const spread = new Map<string, readonly [number, number]>();
+    for (const [id, [lo, hi]] of quantity.spread) spread.set(id, [lo * times, hi * times]);
     return this.note({ value: quantity.value * times, unit: quantity.unit, spread, basis: quantity.basis }, label, 'times', [quantity], formula, times);
   }
 
@@ -77,6 +78,7 @@ export class Ledger {
 
   /** Any function of quantities: each fact's effect is found by moving every input it touches at once. */
   map(label: string, unit: string, inputs: readonly Quantity[], formula: string, f: (...values: number[]) => number): Quantity {
+    if (inputs.length === 1) return this.mapOne(label, unit, inputs[0]!, formula, f);
     const values = inputs.map((input) => input.value);
     const value = f(...values);
     const spread = new Map<string, readonly [number, number]>();
@@ -85,6 +87,13 @@ export class Ledger {
       spread.set(id, [moved(0), moved(1)]);
     }
     return this.note({ value, unit, spread, basis: weaker(inputs) }, label, 'map', inputs, formula);
+  }
+
+  private mapOne(label: string, unit: string, input: Quantity, formula: string, f: (value: number) => number): Quantity {
+    const value = f(input.value);
+    const spread = new Map<string, readonly [number, number]>();
+    for (const [id, [lo, hi]] of input.spread) spread.set(id, [f(input.value + lo) - value, f(input.value + hi) - value]);
+    return this.note({ value, unit, spread, basis: input.basis }, label, 'map', [input], formula);
   }
 
   /**

@@ -6,6 +6,7 @@ import { demandOf, hostPorts, type Demand, type HostPort } from '../place/ports'
 import { mismatch } from '../place/mates';
 import { sittersBySpot } from '../place/scene';
 import { demandsFor } from '../place/solve';
+import { unconnectedDrives } from '../place/unconnected';
 import { wire } from '../place/wiring';
 import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
 import { ofKind, type PlannedUnit } from '../place/units';
@@ -51,7 +52,7 @@ function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartO
     const demand = demandOf(unit, ref, group);
     return demand ? [demand] : [];
   });
-  const before = wire(own, ports, layout.wires).unconnected.length;
+  const before = unconnectedDrives(units, layout).unconnected.length;
   return Math.max(0, extra.length - (wire([...own, ...extra], ports, layout.wires).unconnected.length - before));
 }
 
