@@ -73,8 +73,8 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
     else solids.push({ id: printSpot(spot), what: 'tray', spot, unit: null, box: tray, label: 'Board tray' });
   }
   for (const opening of chassis.openings) for (let n = 1; n <= opening.count; n++) {
-    const spot = place(opening.key, n, opening.count);
-    solids.push({ id: printSpot(spot), what: 'opening', spot, unit: null, box: plan.cells.get(`${opening.key}.${n}`)!, label: opening.label, n });
+    // An opening takes no part of its own: what shows in it is the bracket of the card behind it.
+    solids.push({ id: printSpot(place(opening.key, n, opening.count)), what: 'opening', spot: null, unit: null, box: plan.cells.get(`${opening.key}.${n}`)!, label: opening.label, n });
   }
   return solids;
 }

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { commit, plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene } from '@inch-tower/core';
+import { commit, plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene, type SceneBox } from '@inch-tower/core';
 import { placeBalloons } from '../../drawing/balloons';
 import { placeLabels } from '../../drawing/labels';
 import { layoutSheet, onSheet, RULER, type Focus } from '../../drawing/sheetLayout';
@@ -28,7 +28,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const view = useAppSelector((state) => state.bench.view);
   const ghost = useGhostScene();
   const shown = ghost && scene?.boxes.length === 0 ? ghost : scene;
-  const box = shown?.boxes[0];
+  const box = shown?.boxes.find((one) => holds(one, ui.selected)) ?? shown?.boxes[0];
   const layout = useMemo(() => (box && width > 0 ? layoutSheet(box, ui.focus, width, height) : null), [box, ui.focus, width, height]);
   const labels = useMemo(() => layout?.views.map(placeLabels) ?? [], [layout]);
   const snags = view?.snags;
@@ -130,7 +130,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
             <Hatches />
             <Rulers width={width} height={height} originX={layout?.views[0]?.x ?? RULER + 34} originY={layout?.views[0]?.y ?? RULER + 30} scale={layout?.scale ?? 1} />
             {layout && labels.length === layout.views.length && layout.views.map((one, i) => (
-              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : null} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes[0] : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
+              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : null} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
             ))}
             {layout && shown !== ghost && <Dimensions views={layout.views} />}
             {shown !== ghost && <TablePicture area={tableArea} stops={table} current={current} selected={ui.selected} empty={scene.boxes.length === 0} onChoose={choose} />}
@@ -141,6 +141,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
       </div>
       <div role="group" aria-label="Views" className="no-print flex items-center gap-1 border-t border-line px-2 py-1 text-[13px]">
         {scene && scene.boxes.length > 0 && FOCI.map((focus) => <button key={focus} type="button" aria-pressed={ui.focus === focus} onClick={() => ui.setFocus(focus)} className={`plain min-h-6 px-2 ${ui.focus === focus ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`}>{FOCUS_WORDS[focus]}</button>)}
+        {scene && scene.boxes.length > 1 && scene.boxes.map((one) => <button key={one.unit.id} type="button" aria-pressed={one === box} onClick={() => ui.select(one.unit.id, { pane: 'sheet' })} className={`plain min-h-6 px-2 ${one === box ? 'font-semibold' : 'text-mid hover:underline'}`}>{one.unit.part.name} <span className="mono text-[12px]">{one.unit.mark}</span></button>)}
         <span className="ml-auto truncate text-[12px] text-mid">{ui.moving ? 'Choose a lit place, Escape to leave it' : 'Drawn to scale from the part sheets'}</span>
       </div>
     </section>
@@ -151,6 +152,9 @@ const closeTo = (node: Element, stop: Stop) => {
   const rect = node.querySelector('rect');
   return !!rect && Math.abs(Number(rect.getAttribute('x')) - stop.rect.x) < 2 && Math.abs(Number(rect.getAttribute('y')) - stop.rect.y) < 2;
 };
+
+/** Whether a box shows what is selected, by spot or by unit. */
+const holds = (box: SceneBox, selected: string | null): boolean => selected !== null && box.solids.some((solid) => solid.unit?.id === selected || (solid.spot !== null && printSpot(solid.spot) === selected));
 
 function isOccupied(scene: Scene | null, id: string): boolean {
   if (!scene) return false;

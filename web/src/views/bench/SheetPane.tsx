@@ -1,11 +1,10 @@
-import { basisOf, parseSpot, printSpot, rangeOf, type Edit, type Part, type PlannedUnit } from '@inch-tower/core';
+import { basisOf, parseSpot, printSpot, rangeOf, sittersBySpot, spotsOf, type Edit, type Part, type PlannedUnit } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { factLine } from '../../words/factLine';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
-import { sittersBySpot } from '@inch-tower/core';
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
 
@@ -39,6 +38,7 @@ export function SheetPane() {
         </div>
       ) : <p className="mt-2 text-[13px] text-mid">{unit.builtIn?.fixed ? 'Built in: it comes with its host and stays.' : 'Comes with its host. Put another in its place to swap it.'}{!unit.builtIn?.fixed && spot && <button type="button" data-pane-start className="press ml-2" onClick={() => ui.select(printSpot(spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}</p>}
       <ChassisOptions unit={unit} />
+      <Places unit={unit} units={units} />
       <Numbers part={unit.part} />
     </div>
   );
@@ -66,6 +66,29 @@ function ChassisOptions({ unit }: { readonly unit: PlannedUnit }) {
         return <label key={option.key} className="flex min-h-6 items-center gap-2 text-[13px]"><input type="checkbox" checked={on} onChange={() => dispatch(edit([on ? { type: 'change.remove', id } : { type: 'change.add', change: { id, kind: 'option', host: unit.id, key: option.key } }], on ? `Taken back: ${option.label}` : option.label))} />{option.label}</label>;
       })}
     </fieldset>
+  );
+}
+
+/** Every place a sheet declares, with how many are free; a click tries the first free one. */
+function Places({ unit, units }: { readonly unit: PlannedUnit; readonly units: readonly PlannedUnit[] }) {
+  const ui = useBench();
+  const layout = useAppSelector((state) => state.bench.build!.layout);
+  const groups = spotsOf(unit.id, unit.part).filter((group) => group.type !== 'opening');
+  if (groups.length === 0 || (!layout.at[unit.id] && !unit.builtIn)) return null;
+  const sitting = sittersBySpot(units, layout);
+  const leads = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device]).map(printSpot));
+  return (
+    <div className="mt-3 border-t border-line pt-2">
+      <h3 className="text-[12.5px] font-semibold text-mid">Places on it</h3>
+      <ul>
+        {groups.map((group) => {
+          const spots = Array.from({ length: group.count }, (_, i) => ({ host: group.host, key: group.key, ...(group.count > 1 ? { n: i + 1 } : {}) }));
+          const free = spots.filter((spot) => (group.type === 'connector' ? !leads.has(printSpot(spot)) : !sitting.get(printSpot(spot))));
+          const first = free[0] ?? spots[0]!;
+          return <li key={group.key}><button type="button" data-place={group.key} onClick={() => ui.select(printSpot(first), { pane: free.length ? 'try' : 'sheet', focusPane: true })} className="plain flex min-h-6 w-full justify-between border-t border-dotted border-line py-0.5 text-left text-[13px] hover:bg-wash"><span>{group.label}</span><span className="mono text-[12px] text-mid">{group.count === 1 ? (free.length ? 'free' : 'taken') : `${free.length} of ${group.count} free`}</span></button></li>;
+        })}
+      </ul>
+    </div>
   );
 }
 

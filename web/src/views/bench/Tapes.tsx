@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Popover } from 'radix-ui';
-import type { Build, Explanation, Figure, FigureId } from '@inch-tower/core';
+import { minorPerMajor, type Build, type Explanation, type Figure, type FigureId } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { figureNumber, rangeWords, unitWords } from '../../words/format';
@@ -9,15 +9,13 @@ import { Tape } from './Tape';
 import { WorkingTree } from './WorkingTree';
 
 type TapeOf = { readonly id: FigureId; readonly label: string; readonly limit: (build: Build) => number | undefined };
-const minor = (value: number | undefined) => (value === undefined ? undefined : value / 100);
-
 /** Six tapes in fixed order; the limit is the brief's mark. */
 const TAPES: readonly TapeOf[] = [
   { id: 'drives.room', label: 'Room for drives', limit: (build) => build.brief.drivesLater },
   { id: 'power.idleWallW', label: 'Idle at the wall', limit: (build) => build.brief.idleW },
   { id: 'power.peakWallW', label: 'Peak at the wall', limit: (build) => build.brief.peakW },
   { id: 'sound.earIdleDb', label: 'Sound at the ear', limit: (build) => build.brief.earDb },
-  { id: 'cost.now', label: 'Money now', limit: (build) => minor(build.brief.moneyMinor) },
+  { id: 'cost.now', label: 'Money now', limit: (build) => (build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency)) },
   { id: 'capacity.rawTb', label: 'Raw capacity', limit: (build) => build.brief.usableTb },
 ];
 /** Figures where more is wanted: below the mark is short of it. */
