@@ -189,6 +189,14 @@ test('a held drive stays put, a moved one goes where a lit place is chosen', asy
   expect(Object.values((await storedBuild(request, id)).layout.at).filter((seat) => seat.how === 'held').map((seat) => seat.spot.n)).toEqual([24]);
 });
 
+test('selecting a drive lights up the card that feeds it', async ({ page }) => {
+  const bench = await new BenchPage(page).open('boathouse-rack');
+  await bench.place('front', 'u2/front.1').click();
+  await expect(page.locator('[data-view="plan"] .lit').filter({ has: page.locator('.card') })).toHaveCount(1);
+  await bench.kit('tern-16i').click();
+  await expect(page.locator('[data-view="front"] .lit')).not.toHaveCount(0);
+});
+
 test('the working of a figure opens down to the sheets', async ({ page }) => {
   await new BenchPage(page).open('boathouse-rack');
   await page.getByRole('button', { name: /Idle at the wall: 204 W/ }).click();

@@ -22,7 +22,11 @@ const BY_SUFFIX: readonly (readonly [RegExp, Tolerance, string])[] = [
   [/Db$/, SOUND, 'dB(A)'],
   [/price$/, PRICE, ''],
   [/Bytes$/, EXACT, 'B'],
-  [/Rpm$/, EXACT, 'rpm'],
+  [/[rR]pm$/, EXACT, 'rpm'],
+  [/C$/, EXACT, '°C'],
+  [/MBps$/, EXACT, 'MB/s'],
+  [/Pct$/, EXACT, '%'],
+  [/S$/, EXACT, 's'],
 ];
 
 const found = new Map<string, readonly [RegExp, Tolerance, string] | null>();

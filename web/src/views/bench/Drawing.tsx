@@ -8,10 +8,11 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { edit, redo, undo } from '../../state/benchThunks';
 import { nextFeature, nextStop, type Direction, type Stop } from '../../drawing/walk';
 import { TABLE_ANY, useBench } from './benchContext';
-import { Balloons, Dimensions, Hatches, Rulers, TitleBlock, ViewPicture } from './drawingParts';
+import { Balloons, Dimensions, Hatches, Rulers, SnagNotes, TitleBlock, ViewPicture } from './drawingParts';
 import { singleKeysOn } from './Shortcuts';
 import { TablePicture, tableStops } from './TablePicture';
 import { useMoveTargets } from './useMoveTargets';
+import { usePath } from './usePath';
 
 const FOCUS_WORDS: Record<Focus, string> = { sheet: 'Three views', plan: 'Plan', front: 'Front', side: 'Side, cut', rear: 'Rear' };
 const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
@@ -41,6 +42,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const table = useMemo(() => (scene && width > 0 ? tableStops(scene.table, open ?? [], tableArea, tableScale, scene.boxes.length === 0) : []),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the area is made of the numbers listed
     [scene, open, tableArea.x, tableArea.y, tableArea.width, tableArea.height, tableScale, width]);
+  const tableEnd = table.length ? Math.max(...table.map(({ rect }) => rect.y + rect.height)) + 22 : tableArea.y;
   const stops = useMemo((): Stop[] => [
     ...(layout?.views.flatMap((one) => one.shapes.flatMap((shape) => (shape.solid.spot && one.large ? [{ id: printSpot(shape.solid.spot), feature: `${shape.solid.spot.host}/${shape.solid.spot.key}`, rect: onSheet(one, shape) }] : []))) ?? []),
     ...table.map((one) => ({ id: one.id, feature: 'table', rect: one.rect })),
@@ -48,6 +50,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const [walked, setWalked] = useState<string | null>(null);
   const current = [walked, ui.selected].find((id) => id && stops.some((stop) => stop.id === id)) ?? stops[0]?.id ?? null;
   const targets = useMoveTargets();
+  const path = usePath();
   const { focusNextRef, asked, selected } = ui;
   useEffect(() => {
     const wish = focusNextRef.current;
@@ -130,10 +133,11 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
             <Hatches />
             <Rulers width={width} height={height} originX={layout?.views[0]?.x ?? RULER + 34} originY={layout?.views[0]?.y ?? RULER + 30} scale={layout?.scale ?? 1} />
             {layout && labels.length === layout.views.length && layout.views.map((one, i) => (
-              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : null} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
+              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : path} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
             ))}
             {layout && shown !== ghost && <Dimensions views={layout.views} />}
             {shown !== ghost && <TablePicture area={tableArea} stops={table} current={current} selected={ui.selected} empty={scene.boxes.length === 0} onChoose={choose} />}
+            {layout && ui.focus === 'sheet' && shown !== ghost && snags && <SnagNotes x={free.x + 18} y={tableEnd} width={free.width - 18} height={tableArea.y + tableArea.height - tableEnd} snags={snags} />}
             {layout && box && build && titleHeight > 0 && <TitleBlock x={free.x} y={free.y + free.height - titleHeight} width={Math.min(330, free.width)} build={build} box={box} scale={layout.scale} snags={snags ?? []} />}
             <Balloons balloons={balloons} onChoose={(key) => ui.select(snagPlace(snags, key), { pane: 'snags' })} />
           </svg>

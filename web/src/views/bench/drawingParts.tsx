@@ -36,7 +36,7 @@ export function Rulers({ width, height, originX, originY, scale }: { readonly wi
 }
 
 type ViewProps = {
-  readonly view: PlacedView; readonly labels: readonly Label[]; readonly title: string; readonly current: string | null; readonly selected: string | null; readonly lit: ReadonlyMap<string, unknown> | null;
+  readonly view: PlacedView; readonly labels: readonly Label[]; readonly title: string; readonly current: string | null; readonly selected: string | null; readonly lit: { has(id: string): boolean } | null;
   readonly unconnected: readonly string[]; readonly ghosts: SceneBox | undefined; readonly faded: boolean; readonly onChoose: (id: string) => void; readonly onEnlarge: (focus: Focus) => void;
 };
 
@@ -109,7 +109,10 @@ function GhostShapes({ view, ghosts }: { readonly view: PlacedView; readonly gho
   const size = viewSize(view.name, ghosts.size);
   if (Math.abs(size.widthMm * view.scale - view.width) > 1) return null;
   const fresh = projectBox(view.name, ghosts).filter((shape) => shape.solid.unit && shape.solid.what !== 'shell' && here.get(shape.solid.id) !== shape.solid.unit.part.id);
-  return <g aria-hidden>{fresh.map((shape) => { const rect = onSheet(view, shape); return <rect key={shape.solid.id} className="ghost" x={rect.x} y={rect.y} width={Math.max(2, rect.width)} height={Math.max(2, rect.height)} />; })}</g>;
+  // Eight drives one behind the other are one rectangle to the eye.
+  const seen = new Set<string>();
+  const apart = fresh.filter((shape) => { const place = [shape.xMm, shape.yMm, shape.widthMm, shape.heightMm].join(); return !seen.has(place) && !!seen.add(place); });
+  return <g aria-hidden>{apart.map((shape) => { const rect = onSheet(view, shape); return <rect key={shape.solid.id} className="ghost" x={rect.x} y={rect.y} width={Math.max(2, rect.width)} height={Math.max(2, rect.height)} />; })}</g>;
 }
 
 /** Outer sizes as dimension lines with ticks (ISO 129). */
@@ -155,6 +158,23 @@ export function TitleBlock({ x, y, width, build, box, scale, snags }: { readonly
       <text x={x + width * 0.58 + 8} y={y + 43}>{cut(`scale 1 : ${(PX_PER_MM / scale).toFixed(1)}`, Math.floor(half * 0.84))}</text>
       <text x={x + 8} y={y + 69}>{cut(box.unit.part.name, Math.floor(half * 1.16))}</text>
       <text x={x + width * 0.58 + 8} y={y + 69}>{cut(snags.length ? `${countWords(snags.length, 'snag')}, ${blockers} block` : 'no snags', Math.floor(half * 0.84))}</text>
+    </g>
+  );
+}
+
+/** The snags beside the drawing, keyed to the balloons, as they stand on a printed sheet. */
+export function SnagNotes({ x, y, width, height, snags }: { readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly snags: readonly TaggedSnag[] }) {
+  const room = Math.floor((width - 26) / 6.8);
+  const rows = snags.slice(0, Math.max(0, Math.floor((height - 22) / 22)));
+  if (rows.length === 0 || room < 16) return null;
+  return (
+    <g aria-hidden>
+      <text className="title" x={x} y={y + 6}>SNAGS</text>
+      {rows.map((snag, i) => {
+        const tone = `tagged-${snag.severity}`;
+        const text = snag.title.length > room ? `${snag.title.slice(0, room - 1)}…` : snag.title;
+        return <g key={snag.key}><circle className={`balloon ${tone}`} cx={x + 9} cy={y + 24 + i * 22} r={8.5} /><text className={tone} x={x + 9} y={y + 28 + i * 22} textAnchor="middle">{i + 1}</text><text x={x + 26} y={y + 28 + i * 22}>{text}</text></g>;
+      })}
     </g>
   );
 }
