@@ -24,7 +24,7 @@ export { commit, replay, settleEdit, type Step } from './place/settle';
 export { isCard, ofKind, plannedUnits, type PlannedUnit } from './place/units';
 export { spotsOf, type SpotGroup, type SpotType } from './place/spots';
 export { mismatch, type Mismatch } from './place/mates';
-export { tracePath } from './place/trace';
+export { tracePath, wireOf } from './place/trace';
 export { leadById, LEADS, type Lead } from './place/leads';
 export { freeBays } from './figures/room';
 export type { LeadNeeds, Need } from './needs/leads';

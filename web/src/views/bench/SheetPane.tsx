@@ -1,4 +1,4 @@
-import { basisOf, parseSpot, printSpot, rangeOf, sittersBySpot, spotsOf, type Edit, type Part, type PlannedUnit } from '@inch-tower/core';
+import { basisOf, parseSpot, printSpot, rangeOf, sittersBySpot, spotsOf, wireOf, type Edit, type Part, type PlannedUnit } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -21,12 +21,12 @@ export function SheetPane() {
   if (!unit) return <p className="p-4 text-mid" data-pane-start tabIndex={-1}>{spot ? 'This place is empty. “Try” shows what goes there.' : 'Choose a part in the drawing or the kit to see its sheet.'}</p>;
   const seat = build.layout.at[unit.id];
   const act = (...edits: Edit[]) => dispatch(edit(edits));
-  const wire = build.layout.wires.find((one) => one.device.some((end) => end.host === unit.id || (seat && end.host === seat.spot.host && end.key.startsWith(`${seat.spot.key}-`))));
+  const wire = unit.part.kind === 'drive' ? wireOf(units, build.layout, unit.id) : null;
   return (
     <div className="p-3">
       <h2 className="text-[16px] leading-tight font-semibold">{unit.part.name}{unit.builtIn ? '' : <span className="mono ml-2 text-[13px] font-normal text-mid">{unit.mark}</span>}</h2>
       <p className="text-[13px] text-mid">{[unit.part.maker, factLine(unit.part)].filter(Boolean).join(' · ')}</p>
-      <p className="mt-1 text-[13px]">{placeWords(unit, seat?.how, seat && printSpot(seat.spot))}{wire && unit.part.kind === 'drive' && <span className="block text-mid">Lead from {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}</span>}</p>
+      <p className="mt-1 text-[13px]">{placeWords(unit, seat?.how, seat && printSpot(seat.spot))}{wire && <span className="block text-mid">Lead from {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}</span>}</p>
       {unit.item ? (
         <div className="mt-2 flex flex-wrap gap-1.5">
           {seat && <button type="button" data-pane-start className="press" onClick={() => ui.select(printSpot(seat.spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}
