@@ -79,5 +79,5 @@ function fit(lines: readonly Line[], rect: Flat2, corner: boolean, over: readonl
     const line = lines[0]!;
     tries.push([{ x: rect.x + (rect.width - height) / 2, y: rect.y + PAD, width: height, height: textWidth(line.text), ...line, key, vertical: true }]);
   }
-  return tries.find((labels) => labels.every((label) => !over.some((other) => overlaps(label, other)) && !placed.some((other) => overlaps(label, other, 0.5)))) ?? null;
+  return tries.find((labels) => labels.every((label) => !over.some((other) => overlaps(label, other)) && !placed.some((other) => overlaps(label, other)))) ?? null;
 }

@@ -1,4 +1,4 @@
-import { projectBox, viewSize, type Flat, type FlatShape, type SceneBox, type ViewName } from '@inch-tower/core';
+import { projectBox, VIEW_NAMES, viewSize, type Flat, type FlatShape, type SceneBox, type ViewName } from '@inch-tower/core';
 
 /** One view on the sheet, in px: its top left and its scale in px per mm. */
 export type PlacedView = { readonly name: ViewName; readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly scale: number; readonly large: boolean; readonly shapes: readonly FlatShape[] };
@@ -10,6 +10,7 @@ export const RULER = 26;
 const MARGIN = { left: 34, top: 30, right: 26, bottom: 26 };
 const GAP = 46;
 const KEY_WIDTH = 132;
+const KEY_HEIGHT = 104;
 
 /** Three views in third-angle projection at one scale, or one view large with the others as keys beside it. */
 export function layoutSheet(box: SceneBox, focus: Focus, width: number, height: number): SheetLayout {
@@ -28,20 +29,28 @@ function threeViews(box: SceneBox, area: Flat2): SheetLayout {
   return { scale, views: [plan, front, side], free: { x: side.x, y: area.y, width: area.x + area.width - side.x, height: plan.height } };
 }
 
+/** The keys stand beside the large view or below it, whichever leaves that view larger. */
 function oneLarge(box: SceneBox, focus: ViewName, area: Flat2): SheetLayout {
   const size = viewSize(focus, box.size);
-  const room = { width: area.width - KEY_WIDTH - GAP, height: area.height - 60 };
-  const scale = Math.max(0.05, Math.min(room.width / size.widthMm, room.height / size.heightMm, 4));
-  const large = placed(box, focus, area.x, area.y, scale, true);
-  let y = area.y;
-  const keys = (['plan', 'front', 'side', 'rear'] as const).filter((name) => name !== focus).map((name) => {
+  const scaleIn = (width: number, height: number) => Math.max(0.05, Math.min(width / size.widthMm, height / size.heightMm, 4));
+  const beside = scaleIn(area.width - KEY_WIDTH - GAP, area.height - 60);
+  const below = scaleIn(area.width, area.height - KEY_HEIGHT - 60);
+  const large = placed(box, focus, area.x, area.y, Math.max(beside, below), true);
+  let x = below > beside ? area.x : area.x + area.width - KEY_WIDTH;
+  let y = below > beside ? large.y + large.height + 52 : area.y;
+  const top = y;
+  const keys = VIEW_NAMES.filter((name) => name !== focus).map((name) => {
     const own = viewSize(name, box.size);
-    const small = Math.min(KEY_WIDTH / own.widthMm, 130 / own.heightMm);
-    const key = placed(box, name, area.x + area.width - KEY_WIDTH, y, small, false);
-    y += key.height + 30;
+    const key = placed(box, name, x, y, Math.min(KEY_WIDTH / own.widthMm, KEY_HEIGHT / own.heightMm), false);
+    if (below > beside) x += key.width + 22;
+    else y += key.height + 30;
     return key;
   });
-  return { scale, views: [large, ...keys], free: { x: area.x, y: large.y + large.height + 40, width: area.width - KEY_WIDTH - GAP, height: Math.max(0, area.height - large.height - 40) } };
+  const underKeys = top + KEY_HEIGHT + 34;
+  const free = below > beside
+    ? { x: area.x, y: underKeys, width: area.width, height: Math.max(0, area.y + area.height - underKeys) }
+    : { x: area.x, y: large.y + large.height + 40, width: area.width - KEY_WIDTH - GAP, height: Math.max(0, area.height - large.height - 40) };
+  return { scale: large.scale, views: [large, ...keys], free };
 }
 
 function placed(box: SceneBox, name: ViewName, x: number, y: number, scale: number, large: boolean): PlacedView {

@@ -7,7 +7,7 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
   const [theme, setTheme] = useState<Theme>(readTheme);
   const other: Theme = theme === 'light' ? 'dark' : 'light';
   return (
-    <header className="no-print flex h-11 items-center gap-4 border-b border-line px-4">
+    <header className="no-print flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-1 md:flex-nowrap md:py-0">
       <Link to="/" className="flex items-center gap-2 text-base font-semibold tracking-wide" aria-label="Inch Tower, to the floor">
         <svg width="18" height="22" viewBox="4 0 14 26" aria-hidden><rect x="4.5" y="1" width="13" height="24" fill="var(--tape)" stroke="var(--ink)" /><path d="M4 5h7M4 9h4M4 13h7M4 17h4M4 21h7" stroke="var(--tape-ink)" /></svg>
         Inch Tower

@@ -41,7 +41,7 @@ export function Bench({ catalogue }: { readonly catalogue: Catalogue }) {
         <Masthead><BenchTitle onHelp={() => setHelp(true)} /></Masthead>
         <Tapes />
         {stale ? <StaleNotice /> : <ChangeLine />}
-        <main className="grid min-h-0 flex-1 grid-cols-1 overflow-auto md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden lg:grid-cols-[214px_minmax(0,1fr)_330px]">
+        <main className="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto md:auto-rows-auto md:grid-rows-1 md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden lg:grid-cols-[214px_minmax(0,1fr)_330px]">
           <Kit />
           <Drawing onHelp={() => setHelp(true)} />
           <SidePane />

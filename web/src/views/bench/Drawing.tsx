@@ -35,7 +35,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const snags = view?.snags;
   const balloons = useMemo(() => (layout && snags ? placeBalloons(snags, layout.views, labels.flat(), { x: RULER + 2, y: RULER + 2, width: width - RULER - 4, height: height - RULER - 4 }) : []), [layout, snags, labels, width, height]);
   const free = layout?.free ?? { x: RULER + 34, y: RULER + 40, width: width - RULER - 60, height: height - RULER - 60 };
-  const titleHeight = free.height >= 96 ? 84 : 0;
+  const titleHeight = free.height >= 84 && free.width >= 150 ? 84 : 0;
   const tableArea = { ...free, height: free.height - titleHeight - (titleHeight ? 12 : 0) };
   const tableScale = layout?.scale ?? 1;
   const open = view?.open;

@@ -33,7 +33,7 @@ export function Tapes() {
   );
 }
 
-const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${bays.value} bays, ${ports.value} ports free` : undefined);
+const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${bays.value} bays, ${ports.value} ports` : undefined);
 
 type CellProps = { readonly tape: TapeOf; readonly figure: Figure | undefined; readonly ghost: Figure | undefined; readonly limit: number | undefined; readonly aside: string | undefined };
 
@@ -48,9 +48,9 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
       <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid"><span className="truncate">{tape.label}</span>{off && <span className={`whitespace-nowrap ${more ? 'warn' : 'bad'}`}>{more ? 'short of mark' : 'over mark'}</span>}</div>
       <Popover.Root onOpenChange={(opened) => void open(opened)}>
         <Popover.Trigger className="plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline" disabled={!figure} aria-label={`${tape.label}: ${number} ${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`}>
-          <span className="mono text-[18px] leading-6 font-medium" data-value={figure?.value}>{number}</span>
-          {figure && tape.id !== 'drives.room' && <span className="mono text-[11.5px] text-mid">{unitWords(figure)} {rangeWords(tape.id, figure)}</span>}
-          {extra && <span className="truncate text-[12px] text-mid">{extra}</span>}
+          <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>{number}</span>
+          {figure && tape.id !== 'drives.room' && <span className="mono text-[11px] text-mid xl:text-[11.5px]">{unitWords(figure)} {rangeWords(tape.id, figure)}</span>}
+          {extra && <span className="truncate text-[12px] text-mid" title="free bays and free ports">{extra}</span>}
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content aria-label={`Working of ${tape.label}`} sideOffset={6} collisionPadding={8} className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4">
