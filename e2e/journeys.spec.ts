@@ -148,6 +148,16 @@ test('an edit made while the server is away is kept here and saved when it is ba
   expect((await storedBuild(request, id)).name).toBe('Kept name');
 });
 
+test('an edit made just before leaving the bench is on the server, and the floor shows it', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'leave');
+  await new BenchPage(page).open(id);
+  await page.getByLabel('Name of the machine').fill('Left at once');
+  await page.getByLabel('Name of the machine').press('Enter');
+  await page.getByRole('link', { name: 'Inch Tower, to the floor' }).click();
+  await expect(page.getByRole('link', { name: 'Open Left at once' })).toBeVisible();
+  expect((await storedBuild(request, id)).name).toBe('Left at once');
+});
+
 test('a build saved elsewhere meanwhile is never overwritten: join puts mine on top', async ({ page, request }) => {
   const id = await copyOf(request, 'hall-cupboard', 'stale');
   const bench = await new BenchPage(page).open(id);

@@ -18,7 +18,7 @@ export const api = createApi({
     builds: endpoint.query<readonly BuildCard[], void>({ query: () => '/builds', transformResponse: (body: { builds: BuildCard[] }) => body.builds, providesTags: ['Builds'], keepUnusedDataFor: 0 }),
     build: endpoint.query<Versioned, string>({ query: (id) => `/builds/${encodeURIComponent(id)}`, transformResponse: versioned, keepUnusedDataFor: 0 }),
     createBuild: endpoint.mutation<Versioned, Build>({ query: (build) => ({ url: '/builds', method: 'POST', body: build }), transformResponse: versioned, invalidatesTags: ['Builds'] }),
-    saveBuild: endpoint.mutation<Versioned, Versioned>({ query: ({ build, etag }) => ({ url: `/builds/${encodeURIComponent(build.id)}`, method: 'PUT', body: build, headers: { 'if-match': `"${etag}"` } }), transformResponse: versioned }),
+    saveBuild: endpoint.mutation<Versioned, Versioned>({ query: ({ build, etag }) => ({ url: `/builds/${encodeURIComponent(build.id)}`, method: 'PUT', body: build, headers: { 'if-match': `"${etag}"` } }), transformResponse: versioned, invalidatesTags: ['Builds'] }),
     deleteBuild: endpoint.mutation<null, string>({ query: (id) => ({ url: `/builds/${encodeURIComponent(id)}`, method: 'DELETE' }), invalidatesTags: ['Builds'] }),
   }),
 });

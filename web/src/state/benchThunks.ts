@@ -13,6 +13,9 @@ let opening: string | null = null;
 
 export const closeBuild = (): Thunk => (dispatch) => {
   opening = null;
+  // What is still waiting for its moment is sent now, not when the machine is opened next.
+  clearTimeout(timer);
+  void dispatch(saveNow());
   dispatch(bench.closed());
 };
 
@@ -25,7 +28,10 @@ export const openBuild = (id: string): Thunk<Promise<void>> => async (dispatch, 
   if (opening !== id) return;
   if (asked.data) {
     const { build, etag } = asked.data;
-    if (!kept) dispatch(bench.opened({ build, etag, unsaved: [] }));
+    // A save whose answer was lost: what is kept here is what the server has.
+    const answered = kept && JSON.stringify(kept.build) === JSON.stringify(build);
+    if (answered) await forgetUnsaved(id);
+    if (!kept || answered) dispatch(bench.opened({ build, etag, unsaved: [] }));
     else {
       dispatch(bench.opened({ build: kept.build, etag: kept.etag, unsaved: kept.edits }));
       if (kept.etag !== etag) dispatch(bench.stale({ build, etag }));
@@ -108,7 +114,10 @@ export const saveNow = (): Thunk<Promise<void>> => async (dispatch, getState) =>
   dispatch(bench.saving());
   const answer = await dispatch(api.endpoints.saveBuild.initiate({ build, etag }));
   inFlight = false;
-  if (getState().bench.build?.id !== build.id) return;
+  if (getState().bench.build?.id !== build.id) {
+    if (answer.data) await forgetUnsaved(build.id);
+    return;
+  }
   if (answer.data) {
     dispatch(bench.saved({ etag: answer.data.etag, steps: unsaved.length }));
     if (getState().bench.unsaved.length === 0) await forgetUnsaved(build.id);
