@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import type { Build, Edit } from '@inch-tower/core';
 import type { BenchView } from '../worker/messages';
 
@@ -43,7 +43,9 @@ export const benchSlice = createSlice({
     undone: (state, { payload }: PayloadAction<Build>) => {
       const step = state.past.at(-1)!;
       // A step the server has never been sent is simply not sent; one under way must be taken back there too.
-      const neverSent = state.save !== 'saving' && state.unsaved.at(-1) === step.edits;
+      // Told by identity, which a draft hides: the originals are compared.
+      const before = original(state);
+      const neverSent = state.save !== 'saving' && !!before && before.unsaved.at(-1) === before.past.at(-1)?.edits;
       const unsaved = neverSent ? state.unsaved.slice(0, -1) : [...state.unsaved, step.inverse];
       return { ...state, build: payload, rev: state.rev + 1, past: state.past.slice(0, -1), future: [step, ...state.future], unsaved, before: state.view, said: `Undone: ${step.words}`, problem: null };
     },
