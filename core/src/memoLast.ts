@@ -8,3 +8,15 @@ export function memoLast<A extends readonly unknown[], R>(f: (...args: A) => R):
     return result;
   };
 }
+
+/** Keeps, for as long as the first argument lives, the answer for the last second argument it was asked with. */
+export function memoPair<A extends object, B, R>(f: (a: A, b: B) => R): (a: A, b: B) => R {
+  const kept = new WeakMap<A, { readonly b: B; readonly result: R }>();
+  return (a, b) => {
+    const known = kept.get(a);
+    if (known && known.b === b) return known.result;
+    const result = f(a, b);
+    kept.set(a, { b, result });
+    return result;
+  };
+}

@@ -1,6 +1,7 @@
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import { DRIVE_BODY_MM, FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM, M2_WIDTH_MM, SUPPLY_BODY_MM, type Point, type Size } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
+import { memoPair } from '../memoLast';
 import { layOut, onBoard, slotU, type BoardFrame, type Box } from './layOut';
 import { isCard, isKind, ofKind, type PlannedUnit } from './units';
 import { hasPlaces } from './solve';
@@ -26,8 +27,10 @@ export function sceneOf(units: readonly PlannedUnit[], layout: Layout): Scene {
   return { boxes, table: tableSolids(units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id])) };
 }
 
-/** Who sits where; a swappable built-in gives way to a unit of the kit. */
-export function sittersBySpot(units: readonly PlannedUnit[], layout: Layout): Map<string, PlannedUnit> {
+/** Who sits where; a swappable built-in gives way to a unit of the kit. The same units and layout give the same map. */
+export const sittersBySpot = memoPair((units: readonly PlannedUnit[], layout: Layout): ReadonlyMap<string, PlannedUnit> => findSitters(units, layout));
+
+function findSitters(units: readonly PlannedUnit[], layout: Layout): Map<string, PlannedUnit> {
   const sitting = new Map<string, PlannedUnit>();
   for (const unit of units) if (unit.builtIn) for (const name of [printSpot(unit.builtIn.spot), ...(unit.builtIn.spot.n === 1 ? [`${unit.builtIn.spot.host}/${unit.builtIn.spot.key}`] : [])]) sitting.set(name, unit);
   for (const unit of units) {

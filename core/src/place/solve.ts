@@ -1,4 +1,5 @@
 import { printSpot, type Layout, type Seat } from '../build/layout';
+import { memoPair } from '../memoLast';
 import { demandOf, hostPorts, type Demand } from './ports';
 import type { ConflictFact, Outcome, Problem } from './problem';
 import { seatUnits, type Seating } from './seating';
@@ -44,8 +45,10 @@ function attempt(problem: Problem, hint: Layout, calmM2: boolean): Attempt {
 const PLACED = new Set(['chassis', 'adapter', 'board', 'supply', 'processor', 'cooler', 'memory', 'controller', 'expander', 'networkCard', 'accelerator', 'carrier', 'drive', 'fan']);
 export const hasPlaces = (unit: PlannedUnit): boolean => PLACED.has(unit.part.kind);
 
-/** What each seated drive needs to be reached, in the order of the kit. */
-export function demandsFor(units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): Demand[] {
+/** What each seated drive needs to be reached, in the order of the kit. The same units and layout give the same list. */
+export const demandsFor = memoPair((units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): readonly Demand[] => findDemands(units, layout));
+
+function findDemands(units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): Demand[] {
   const byId = unitsById(units);
   return ofKind(units, 'drive').flatMap((unit) => {
     const spot = layout.at[unit.id]?.spot;
