@@ -79,11 +79,28 @@ export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = 
       const place = placeForWide(unit, spots, taken, wished.get(unit.id), units);
       if (place) sit(unit, place);
     }
-    const places = spots.filter((place) => !taken.has(place.name));
     const single = lefts.filter((unit) => widthOf(unit.part) === 1);
-    for (const [unit, place] of seatStage(single, places, wished, { at, units, calm: calmM2 && stage.spots[0] === 'm2' })) sit(unit, place);
+    const calm = calmM2 && stage.spots[0] === 'm2';
+    const standing = calm ? null : allStand(single, wished, groups, stage, taken);
+    if (standing) { standing.forEach((place, i) => sit(single[i]!, place)); continue; }
+    const places = spots.filter((place) => !taken.has(place.name));
+    for (const [unit, place] of seatStage(single, places, wished, { at, units, calm })) sit(unit, place);
   }
   return { at, dormant: sleepers(units, wished, at, groups), groups };
+}
+
+/** The old places of all of a stage's units where every one of them stands: then there is nothing to match. Null otherwise. */
+function allStand(units: readonly PlannedUnit[], wished: Wishes, groups: ReadonlyMap<string, SpotGroup>, stage: Stage, taken: ReadonlySet<string>): Place[] | null {
+  const places: Place[] = [];
+  const used = new Set<string>();
+  for (const unit of units) {
+    const wish = wished.get(unit.id);
+    const group = wish && groups.get(wish.name);
+    if (!group || !stage.spots.includes(group.type) || taken.has(wish.name) || used.has(wish.name) || mismatch(unit.part, group)) return null;
+    used.add(wish.name);
+    places.push({ ref: wish.seat.spot, name: wish.name, group });
+  }
+  return places;
 }
 
 const widthOf = (part: PlannedUnit['part']): number => (part.kind === 'adapter' ? part.span : isCard(part) ? Math.ceil(part.thickSlots) : 1);
