@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { archetypeIdSchema, itemIdSchema, keySchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
+import { itemIdSchema, keySchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
 import { archetypeSchema, moneySchema, sheetSchema } from '../parts/sheet';
 import { effectSchema } from '../parts/chassisValues';
 import { layoutSchema } from './layout';
@@ -148,5 +148,3 @@ export const buildSchema = z.strictObject({
   copiesElsewhere: z.int().min(0).max(100),
 });
 export type Build = Readonly<z.infer<typeof buildSchema>>;
-export type { SheetId, UnitId, ItemId, ArchetypeId } from '../parts/ids';
-export { archetypeIdSchema };

@@ -13,8 +13,6 @@ export type Size = { readonly widthMm: number; readonly heightMm: number; readon
 export const SLOT_PITCH_MM = 20.32;
 export const FULL_HEIGHT_CARD_MM = 111.15;
 export const LOW_PROFILE_CARD_MM = 68.9;
-export const FULL_BRACKET_MM = 120;
-export const LOW_BRACKET_MM = 79.2;
 export const DRIVE_BODY_MM = {
   '5.25': { widthMm: 146, heightMm: 41.3, depthMm: 170 },
   '3.5': { widthMm: 101.6, heightMm: 26.1, depthMm: 147 },

@@ -1,4 +1,3 @@
-import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import { plannedUnits, type PlannedUnit, type UnitSections } from './units';
 
@@ -21,4 +20,3 @@ export type Outcome = {
 };
 
 export const problemOf = (build: UnitSections): Problem => ({ units: plannedUnits(build) });
-export type SolverSections = UnitSections & Pick<Build, 'layout'>;

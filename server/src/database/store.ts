@@ -5,7 +5,6 @@ import { defineTables, type Tables } from './models';
 
 export type Stored = { readonly build: Build; readonly etag: string; readonly updated: Date };
 export type Saved = { readonly ok: true; readonly stored: Stored } | { readonly ok: false; readonly why: 'stale'; readonly theirs: Stored } | { readonly ok: false; readonly why: 'gone' } | { readonly ok: false; readonly why: 'taken' };
-export type Listed = { readonly id: string; readonly name: string; readonly etag: string; readonly updated: Date };
 export type Revision = { readonly etag: string; readonly saved: Date };
 
 const etagOf = (doc: string) => createHash('sha256').update(doc).digest('hex').slice(0, 32);

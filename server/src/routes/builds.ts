@@ -7,7 +7,7 @@ import { sendProblem } from '../problem';
 const idSchema = z.string().regex(/^[\w-]{1,64}$/);
 const quoted = (etag: string) => `"${etag}"`;
 
-/** A build on the floor: its name, its status and two numbers; the document itself is fetched when opened. */
+/** A build on the floor: the document comes with it, its elevation and status are derived in the page. */
 export type BuildCard = { readonly id: string; readonly name: string; readonly etag: string; readonly updated: string; readonly build: Build };
 
 export function buildRoutes(store: Store): Router {
