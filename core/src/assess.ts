@@ -8,6 +8,7 @@ import { openThings, type OpenThing, type Status } from './open';
 import type { ArchetypeId } from './parts/ids';
 import { resolve, type PartOf } from './parts/resolve';
 import { checkLayout } from './place/checkLayout';
+import { memoAlike } from './place/likeness';
 import type { Outcome } from './place/problem';
 import { hasPlaces, solve } from './place/solve';
 import { unconnectedDrives } from './place/unconnected';
@@ -37,9 +38,10 @@ export type Assessor = { assess(build: Build, options: AssessOptions): Assessmen
  */
 export function createAssessor(): Assessor {
   const unitsStage = memoLast((items: Build['items'], sheets: Build['sheets'], archetypes: Build['archetypes'], changes: Build['changes'], stage: number) => plannedUnits({ items, sheets, archetypes, changes, stage }));
+  const stands = memoAlike((units, layout) => checkLayout({ units }, layout).length === 0);
   const placeStage = memoLast((units: readonly PlannedUnit[], layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
     const problem = { units };
-    if (checkLayout(problem, layout).length > 0) {
+    if (!stands(units, layout)) {
       const outcome = solve(problem, layout);
       return { layout: outcome.layout, stored: false, outcome };
     }

@@ -3,6 +3,7 @@ import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
 import { demandOf, hostPorts, type Demand, type HostPort } from '../place/ports';
+import { dealtAlike, layoutsAlike, partsAlike } from '../place/likeness';
 import { mismatch } from '../place/mates';
 import { sittersBySpot } from '../place/scene';
 import { demandsFor } from '../place/solve';
@@ -20,13 +21,28 @@ const MOST_ASKED = 120;
 /** Room by wiring a drive more in every free bay that takes it. */
 export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Room {
   const drive = commonestDrive(units, layout);
+  return { ...roomFor(units, layout, drive), drive: drive.name };
+}
+
+type Counts = Omit<Room, 'drive'>;
+let lastCounted: { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly drive: PartOf<'drive'>; readonly counts: Counts } | null = null;
+
+function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
+  const last = lastCounted;
+  if (last && layoutsAlike(last.layout, layout) && partsAlike(last.drive, drive) && dealtAlike(last.units, units)) return last.counts;
+  const counts = countRoom(units, layout, drive);
+  lastCounted = { units, layout, drive, counts };
+  return counts;
+}
+
+function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
   const free = freeBays(units, layout).filter(({ group }) => !mismatch(drive, group));
   const ports = hostPorts(units, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).filter((port) => port.inside);
   const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
   const used = layout.wires.reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
   const asked = Math.min(free.length, MOST_ASKED);
   const more = asked === 0 || lanes === 0 ? 0 : connectedOf(units, layout, drive, free.slice(0, asked), ports);
-  return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used), drive: drive.name };
+  return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used) };
 }
 
 export type FreeBay = { readonly name: string; readonly ref: SpotRef; readonly group: Extract<SpotGroup, { type: 'bay' }> };

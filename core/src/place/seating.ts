@@ -157,7 +157,8 @@ function seatStage(lefts: PlannedUnit[], places: Place[], wished: Wishes, contex
   const indexOf = new Map(places.map((place, i) => [place.name, i]));
   const byClass = new Map<string, { fitting: number[]; mating: number[] }>();
   const edgesOf = (unit: PlannedUnit) => {
-    const known = byClass.get(unit.part.id);
+    const name = `${unit.part.id}|${unit.role ?? ''}`;
+    const known = byClass.get(name);
     if (known) return known;
     const mating: { i: number; cost: number; fits: boolean }[] = [];
     const costs = new Map<SpotGroup, { cost: number; fits: boolean } | null>();
@@ -168,7 +169,7 @@ function seatStage(lefts: PlannedUnit[], places: Place[], wished: Wishes, contex
     });
     mating.sort((a, b) => a.cost - b.cost || a.i - b.i);
     const found = { fitting: mating.filter((one) => one.fits).map((one) => one.i), mating: mating.map((one) => one.i) };
-    byClass.set(unit.part.id, found);
+    byClass.set(name, found);
     return found;
   };
   const seed = lefts.flatMap((unit, left): [number, number][] => {

@@ -1,6 +1,7 @@
 import { printSpot, type Layout, type Seat } from '../build/layout';
 import { memoPair } from '../memoLast';
 import { demandOf, hostPorts, type Demand } from './ports';
+import { dealtAlike, layoutsAlike } from './likeness';
 import type { ConflictFact, Outcome, Problem } from './problem';
 import { seatUnits, type Seating } from './seating';
 import { groupAt } from './spotAt';
@@ -13,6 +14,18 @@ import { wire, type Wiring } from './wiring';
  * that leaves a drive without a port, sockets that switch nothing off are tried.
  */
 export function solve(problem: Problem, hint: Layout): Outcome {
+  const known = lastSolved && lastSolved.outcome.layout !== lastSolved.hint && layoutsAlike(lastSolved.hint, hint) && dealtAlike(lastSolved.units, problem.units) ? lastSolved.outcome : null;
+  if (known) return known;
+  const outcome = solveAfresh(problem, hint);
+  // An outcome that names units holds for those units only.
+  if (outcome.status === 'solved' && outcome.moved.length === 0) lastSolved = { units: problem.units, hint, outcome };
+  return outcome;
+}
+
+/** The last problem that came out whole: the parts tried for one spot are mostly dealt alike. */
+let lastSolved: { readonly units: Problem['units']; readonly hint: Layout; readonly outcome: Outcome } | null = null;
+
+function solveAfresh(problem: Problem, hint: Layout): Outcome {
   const first = attempt(problem, hint, false);
   const second = first.wiring.unconnected.length > 0 && ofKind(problem.units, 'drive').some((unit) => unit.part.size === 'm2') ? attempt(problem, hint, true) : null;
   const best = second && second.wiring.unconnected.length < first.wiring.unconnected.length && second.unplaced.length <= first.unplaced.length ? second : first;

@@ -30,14 +30,30 @@ export function plannedUnits(build: UnitSections): readonly PlannedUnit[] {
 }
 
 function planUnits(build: UnitSections): PlannedUnit[] {
-  return build.items
-    .filter((item) => item.stage <= build.stage)
-    .flatMap((item) => item.units.flatMap((unit) => {
-      const part = withChanges(partOf(build, item.sheet), build.changes.filter((change) => change.host === unit.id));
-      const own: PlannedUnit = { id: unit.id, mark: unit.mark, part, item, ...(unit.role ? { role: unit.role } : {}) };
-      return [own, ...builtInUnits(build, own, 0)];
-    }));
+  return build.items.filter((item) => item.stage <= build.stage).flatMap((item) => unitsOf(build, item));
 }
+
+const plannedOf = new WeakMap<Item, { readonly parts: readonly Part[]; readonly units: readonly PlannedUnit[] }>();
+
+/** An item's units, the same objects as long as the item and every part under it are the same. */
+function unitsOf(build: UnitSections, item: Item): readonly PlannedUnit[] {
+  const own = item.units.map((unit) => withChanges(partOf(build, item.sheet), build.changes.filter((change) => change.host === unit.id)));
+  const parts = own.flatMap((part) => [part, ...partsUnder(build, part, 0)]);
+  const known = plannedOf.get(item);
+  if (known && known.parts.length === parts.length && known.parts.every((part, i) => part === parts[i])) return known.units;
+  const units = item.units.flatMap((unit, i) => {
+    const host: PlannedUnit = { id: unit.id, mark: unit.mark, part: own[i]!, item, ...(unit.role ? { role: unit.role } : {}) };
+    return [host, ...builtInUnits(build, host, 0)];
+  });
+  plannedOf.set(item, { parts, units });
+  return units;
+}
+
+const partsUnder = (build: UnitSections, host: Part, depth: number): Part[] =>
+  depth >= DEEPEST ? [] : host.builtIn.flatMap((inner) => {
+    const part = partOf(build, inner.sheet);
+    return [part, ...partsUnder(build, part, depth + 1)];
+  });
 
 function partOf(build: UnitSections, id: SheetId): Part {
   const sheet = build.sheets[id]!;
