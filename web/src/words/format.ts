@@ -33,9 +33,16 @@ export function moneyWords(minor: number, currency: string): string {
   return `${currencySign(currency)}\u202f${fixed(minor / per, whole ? 0 : Math.round(Math.log10(per)))}`;
 }
 
+const signs = new Map<string, string>();
+
+/** The narrow sign of a currency; kept, since a number format is slow to make. */
 export function currencySign(currency: string): string {
+  const known = signs.get(currency);
+  if (known) return known;
   const parts = new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).formatToParts(0);
-  return parts.find((part) => part.type === 'currency')?.value ?? currency;
+  const sign = parts.find((part) => part.type === 'currency')?.value ?? currency;
+  signs.set(currency, sign);
+  return sign;
 }
 
 /** Decimal units, as drives are sold (IEC 80000-13). */
