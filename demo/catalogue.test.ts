@@ -7,9 +7,12 @@ const all: readonly Part[] = [...parts, ...Object.values(catalogue.archetypes).m
 const within = (what: string, value: number, lo: number, hi: number) => { if (value < lo || value > hi) throw new Error(`${what} is ${value}, wanted ${lo} to ${hi}`); };
 
 test('there are enough parts and archetypes, and every kind has both', () => {
-  expect(parts.length).toBeGreaterThanOrEqual(50);
-  expect(Object.keys(catalogue.archetypes).length).toBeGreaterThanOrEqual(12);
-  for (const kind of PART_KINDS) expect([kind, parts.some((part) => part.kind === kind)]).toEqual([kind, true]);
+  expect(parts.length).toBeGreaterThanOrEqual(150);
+  expect(Object.keys(catalogue.archetypes).length).toBeGreaterThanOrEqual(40);
+  for (const kind of PART_KINDS) {
+    expect([kind, parts.some((part) => part.kind === kind)]).toEqual([kind, true]);
+    expect([kind, Object.values(catalogue.archetypes).some((archetype) => archetype.kind === kind)]).toEqual([kind, true]);
+  }
 });
 
 test('names are not used twice and every part has a price or comes with another', () => {
@@ -18,44 +21,82 @@ test('names are not used twice and every part has a price or comes with another'
   for (const part of parts) if (!builtIn.has(part.id)) expect([part.id, (part.price?.minor ?? 0) > 0]).toEqual([part.id, true]);
 });
 
+test('what a sheet has built in or in its box is a sheet of the catalogue', () => {
+  for (const part of all) for (const inner of [...part.builtIn, ...part.inTheBox]) expect([part.id, inner.sheet in catalogue.sheets]).toEqual([part.id, true]);
+});
+
+test('parts of one series are of one maker and one kind', () => {
+  const series = new Map<string, Set<string>>();
+  for (const part of parts) if (part.family) series.set(part.family, (series.get(part.family) ?? new Set()).add(`${part.maker} ${part.kind}`));
+  for (const [name, makers] of series) expect([name, makers.size]).toEqual([name, 1]);
+  expect(series.size).toBeGreaterThan(20);
+});
+
+type OneOf<K extends PartKind> = Extract<Part, { kind: K }>;
+const card = (part: OneOf<'controller' | 'expander' | 'networkCard' | 'accelerator' | 'carrier'>) => {
+  within(`${part.id} length`, part.lengthMm, 60, 330);
+  within(`${part.id} thickness`, part.thickSlots, 1, 3);
+  within(`${part.id} idle`, part.idleW, 0.1, 20);
+  within(`${part.id} peak over busy`, part.peakW / part.busyW, 1, 1.5);
+};
+const share = (watts: number, a12: number, a5: number) => (a12 * 12 + a5 * 5) / watts;
+
 /** Bounds of what is made, by class: mm, g, W, dB, money. */
-const BOUNDS: Partial<Record<PartKind, (part: never) => void>> = {
-  chassis: (part: Extract<Part, { kind: 'chassis' }>) => {
-    within(`${part.id} width`, part.widthMm, 150, part.style === 'rack' ? 440 : 320);
-    within(`${part.id} depth`, part.depthMm, 200, 760);
-    within(`${part.id} mass`, part.massG, 1500, 30_000);
+const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
+  chassis: (part) => {
+    within(`${part.id} width`, part.widthMm, 100, part.style === 'rack' || part.rackUnits ? 440 : 330);
+    within(`${part.id} depth`, part.depthMm, 100, 760);
+    const litres = (part.widthMm * part.heightMm * part.depthMm) / 1e6;
+    within(`${part.id} g a litre`, part.massG / litres, 60, 1100);
     if (part.rackUnits) within(`${part.id} height a unit`, part.heightMm / part.rackUnits, 42, 44.45);
   },
-  drive: (part: Extract<Part, { kind: 'drive' }>) => {
+  drive: (part) => {
     const tera = part.capacityBytes / 1e12;
     within(`${part.id} idle`, part.idleW, part.medium === 'disk' ? 0.6 : 0.2, part.size === '3.5' ? 8 : 5);
     within(`${part.id} busy over idle`, part.busyW / part.idleW, 1.1, 9);
+    within(`${part.id} sequential`, part.sequentialMBps, 30, part.interface === 'nvme' ? 7500 : 560);
     if (part.medium === 'disk') within(`${part.id} dB`, part.soundIdleDb ?? -1, 14, 32);
     within(`${part.id} height`, part.heightMm, 3.5, 26.2);
     if (part.price && part.size !== 'usb') within(`${part.id} a TB`, part.price.minor / 100 / tera, part.medium === 'disk' ? 8 : 45, part.medium === 'disk' ? 50 : 170);
     // What the rails carry and what the sheet draws are one number seen twice.
-    for (const [watts, a12, a5] of [[part.idleW, part.idle12A, part.idle5A], [part.busyW, part.busy12A, part.busy5A]] as const) within(`${part.id} A × V against W`, (a12 * 12 + a5 * 5) / watts, 0.85, 1.15);
+    within(`${part.id} idle A × V against W`, share(part.idleW, part.idle12A, part.idle5A), 0.85, 1.15);
+    within(`${part.id} busy A × V against W`, share(part.busyW, part.busy12A, part.busy5A), 0.85, 1.15);
   },
-  supply: (part: Extract<Part, { kind: 'supply' }>) => {
+  supply: (part) => {
     within(`${part.id} 12 V against W`, (part.rail12A * 12) / part.ratedW, 0.85, 1.15);
     for (const point of part.efficiency) within(`${part.id} efficiency`, point.pct, 75, 97);
     within(`${part.id} length`, part.lengthMm, 80, 220);
+    if (part.price) within(`${part.id} price a W`, part.price.minor / 100 / part.ratedW, 0.05, 0.6);
   },
-  fan: (part: Extract<Part, { kind: 'fan' }>) => {
+  fan: (part) => {
     within(`${part.id} dB`, part.soundDb, 15, 62);
     within(`${part.id} flow`, part.flowM3h, 5, 320);
     within(`${part.id} W`, part.maxW, 0.3, 22);
     expect(part.curve.at(-1)).toEqual({ duty: 1, rpmShare: 1 });
   },
-  board: (part: Extract<Part, { kind: 'board' }>) => { within(`${part.id} idle`, part.idleW, 5, 30); within(`${part.id} edge`, part.edgeMm, 170, 330); expect(part.share12 + part.share5).toBeLessThanOrEqual(1); },
-  processor: (part: Extract<Part, { kind: 'processor' }>) => { within(`${part.id} idle`, part.idleW, 2, 40); within(`${part.id} peak over busy`, part.peakW / part.busyW, 1, 2); },
-  controller: (part: Extract<Part, { kind: 'controller' }>) => { within(`${part.id} length`, part.lengthMm, 60, 320); within(`${part.id} idle`, part.idleW, 1, 20); },
-  memory: (part: Extract<Part, { kind: 'memory' }>) => within(`${part.id} idle`, part.idleW, 0.5, 4),
-  cooler: (part: Extract<Part, { kind: 'cooler' }>) => within(`${part.id} height`, part.heightMm, 20, 170),
+  board: (part) => {
+    within(`${part.id} idle`, part.idleW, 2, 30);
+    within(`${part.id} edge`, part.edgeMm, 80, 330);
+    expect(part.share12 + part.share5).toBeLessThanOrEqual(1);
+    for (const n of part.memoryFillOrder) within(`${part.id} fill order`, n, 1, part.memorySlots);
+    expect([part.id, new Set(part.memoryFillOrder).size]).toEqual([part.id, part.memorySlots]);
+  },
+  processor: (part) => { within(`${part.id} idle`, part.idleW, 2, 40); within(`${part.id} peak over busy`, part.peakW / part.busyW, 1, 2); },
+  controller: (part) => { card(part); within(`${part.id} MB/s a lane`, part.throughputMBps / part.lanes, 90, 1000); },
+  expander: card, networkCard: card, accelerator: card, carrier: card,
+  memory: (part) => { within(`${part.id} idle`, part.idleW, 0.5, 4); if (part.price) within(`${part.id} price a GB`, part.price.minor / 100 / (part.capacityBytes / 1024 ** 3), 1, 5); },
+  cooler: (part) => { within(`${part.id} height`, part.heightMm, 20, 170); within(`${part.id} K at full`, part.carriesW * part.kPerW, 8, 60); },
+  adapter: (part) => { within(`${part.id} depth`, part.depthMm, 90, 220); within(`${part.id} idle`, part.idleW, 0, 3); },
+  cable: (part) => { within(`${part.id} length`, part.lengthMm, 200, 3000); expect([part.id, part.lengthMm <= (part.maxTotalMm ?? Infinity)]).toEqual([part.id, true]); },
+  powerAdapter: (part) => within(`${part.id} A`, part.ratedA, 3, 20),
+  enclosure: (part) => within(`${part.id} real rate of the link`, part.realMBps / (part.gbPerS * 125), 0.6, 0.95),
+  ups: (part) => { within(`${part.id} W a VA`, part.ratedW / part.ratedVa, 0.5, 1); within(`${part.id} Wh`, part.batteryWh, 40, 2000); },
+  riser: (part) => within(`${part.id} length`, part.lengthMm, 20, 400),
+  sundry: (part) => within(`${part.id} pack`, part.packOf, 1, 100),
 };
 
 test('every sheet and archetype lies within what its class can be', () => {
-  for (const part of all) (BOUNDS[part.kind] as ((part: Part) => void) | undefined)?.(part);
+  for (const part of all) (BOUNDS[part.kind] as (part: Part) => void)(part);
 });
 
 test('idle, busy and peak rise in that order wherever a sheet has them', () => {
@@ -116,9 +157,9 @@ describe('the demo builds', () => {
     for (const build of builds.values()) for (const [id, sheet] of Object.entries(build.sheets)) expect([id, sheet]).toEqual([id, catalogue.sheets[id]]);
   });
 
-  test('four quite different machines can be put together', () => {
+  test('quite different machines can be put together', () => {
     const styles = new Set(parts.flatMap((part) => (part.kind === 'chassis' ? [`${part.style}${part.rackUnits ?? ''}`] : [])));
-    expect([...styles].sort()).toEqual(['cube', 'rack1', 'rack4', 'tower']);
+    expect([...styles].sort()).toEqual(['cube', 'external', 'external3', 'openFrame', 'rack1', 'rack2', 'rack4', 'tower']);
     for (const build of builds.values()) expect(plannedUnits(build).every((unit) => unit.part.name.length > 0)).toBe(true);
   });
 });

@@ -21,7 +21,7 @@ export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenT
 function spotFor(kind: PartKind, units: readonly PlannedUnit[], layout: Layout): OpenThing['spot'] {
   if (kind === 'chassis') return { host: 'floor', key: 'chassis' };
   const chassis = units.find((unit) => unit.part.kind === 'chassis' && layout.at[unit.id]);
-  const board = units.find((unit) => unit.part.kind === 'board' && layout.at[unit.id]);
+  const board = units.find((unit) => unit.part.kind === 'board' && (layout.at[unit.id] || unit.builtIn));
   if (kind === 'board' && chassis?.part.kind === 'chassis' && chassis.part.boardHoles.length) return { host: chassis.id, key: 'tray' };
   if (kind === 'supply' && chassis?.part.kind === 'chassis' && chassis.part.supplyBays[0]) return { host: chassis.id, key: chassis.part.supplyBays[0].key };
   if (board?.part.kind === 'board') {

@@ -10,7 +10,7 @@ import { demandsFor } from '../place/solve';
 import { unconnectedDrives } from '../place/unconnected';
 import { wire } from '../place/wiring';
 import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
-import { ofKind, type PlannedUnit } from '../place/units';
+import { ofKind, seatSpot, type PlannedUnit } from '../place/units';
 
 /** Room for more of the commonest drive: how many would get a bay and a port, and what is free of each. */
 export type Room = { readonly more: number; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
@@ -37,11 +37,12 @@ function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'d
 
 function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
   const free = freeBays(units, layout).filter(({ group }) => !mismatch(drive, group));
-  const ports = hostPorts(units, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).filter((port) => port.inside);
-  const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
-  const used = layout.wires.reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
+  const ports = hostPorts(units, (unit) => seatSpot(layout, unit));
+  const inside = new Set(ports.filter((port) => port.inside && !port.carries.includes('usb')).map((port) => port.name));
+  const lanes = ports.reduce((sum, port) => sum + (inside.has(port.name) ? Math.min(port.lanes, 4) : 0), 0);
+  const used = layout.wires.filter((wire) => inside.has(printSpot(wire.host[0]!))).reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
   const asked = Math.min(free.length, MOST_ASKED);
-  const more = asked === 0 || lanes === 0 ? 0 : connectedOf(units, layout, drive, free.slice(0, asked), ports);
+  const more = asked === 0 || ports.length === 0 ? 0 : connectedOf(units, layout, drive, free.slice(0, asked), ports);
   return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used) };
 }
 

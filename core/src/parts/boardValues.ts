@@ -25,6 +25,8 @@ export const slotSchema = z.strictObject({
 });
 export type Slot = z.infer<typeof slotSchema>;
 
+export const networkPortSchema = z.strictObject({ key: keySchema, gbPerS: z.number().positive().max(400), count: z.int().min(1).max(8) });
+
 /** A board trade-off: while the socket in `when` is used (as that protocol), these are off or narrower. */
 export const boardRuleSchema = z.strictObject({
   when: z.strictObject({ key: keySchema, as: z.enum(['sata', 'pcie', 'any']) }),
@@ -54,12 +56,14 @@ export const boardValues = z.strictObject({
   modes: z.array(z.strictObject({ key: keySchema, label, lanes: z.record(z.string(), z.int().min(0).max(16)) })).max(8),
   uplinkLanes: z.int().min(0).max(16),
   uplinkGen: z.int().min(1).max(6),
-  networkPorts: z.array(z.strictObject({ key: keySchema, gbPerS: z.number().positive().max(400), count: z.int().min(1).max(8) })),
+  networkPorts: z.array(networkPortSchema).max(8),
   remoteManagement: z.boolean(),
   fanHeaders: z.array(z.strictObject({ key: keySchema, count: z.int().min(1).max(12), pwm: z.boolean(), maxA: z.number().positive().max(5) })),
   usbInside: z.array(z.strictObject({ key: keySchema, label, kind: z.enum(CONNECTOR_KINDS), count: z.int().min(1).max(8) })),
   displayOutput: z.boolean(),
   powerInputs: z.array(powerInputSchema),
+  /** Plugs the board itself feeds, as small boards do for their one drive. */
+  powerOutputs: z.array(powerInputSchema).optional(),
   dcMinV: z.number().positive().max(60).nullable(),
   dcMaxV: z.number().positive().max(60).nullable(),
   idleW: watts,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { connectorSchema } from './connector';
+import { m2SocketSchema, networkPortSchema } from './boardValues';
+import { connectorSchema, powerInputSchema } from './connector';
 
 const watts = z.number().min(0).max(1500);
 
@@ -30,8 +31,12 @@ export const controllerValues = z.strictObject({
   maxC: z.number().min(40).max(125),
 });
 
-/** Cards whose own views come later: they sit in a slot, draw power and cost money. */
-export const plainCardValues = z.strictObject(cardShape);
+/** Lanes in and lanes out share the connectors: an expander has no host side of its own. */
+export const expanderValues = z.strictObject({ ...cardShape, connectors: z.array(connectorSchema).min(1).max(12), poweredBy: z.enum(['slot', 'plug', 'either']), mostDevices: z.int().min(1).max(2048) });
 
-/** Parts that so far have an identity, a price, a draw and a box. */
-export const plainValues = z.strictObject({ idleW: watts, busyW: watts, peakW: watts });
+export const networkCardValues = z.strictObject({ ...cardShape, networkPorts: z.array(networkPortSchema).min(1).max(4) });
+
+export const acceleratorValues = z.strictObject({ ...cardShape, powerInputs: z.array(powerInputSchema).max(4), displayOutput: z.boolean() });
+
+/** A card that holds M.2 modules; more than one socket behind one slot needs a slot that bifurcates. */
+export const carrierValues = z.strictObject({ ...cardShape, m2Sockets: z.array(m2SocketSchema).min(1).max(4) });

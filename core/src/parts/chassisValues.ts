@@ -8,9 +8,12 @@ const label = z.string().min(1).max(60);
 const lengthMm = z.number().positive().max(2500);
 const WALLS = ['front', 'middle', 'rear', 'top', 'side', 'bottom'] as const;
 
-/** What stands between a bay and its port. An expander's connectors are its uplinks. */
+/**
+ * What stands between a bay and its port. The connectors of an expander are its uplinks; a bridge
+ * speaks another protocol (USB) on its uplink than to its drives.
+ */
 export const backplaneSchema = z.strictObject({
-  type: z.enum(['direct', 'expander']),
+  type: z.enum(['direct', 'expander', 'bridge']),
   carries: z.array(z.enum(PROTOCOLS)).min(1),
   gbPerLane: z.number().positive().max(64),
   connectors: z.array(connectorSchema).min(1),
@@ -60,7 +63,9 @@ export type FanMount = z.infer<typeof fanMountSchema>;
 
 export const supplyBaySchema = z.strictObject({
   key: keySchema, label, forms: z.array(z.enum(SUPPLY_FORMS)).min(1), count: z.int().min(1).max(4),
-  maxLengthMm: lengthMm, screws: z.boolean(), stands: z.boolean().optional(), at: pointSchema.optional(),
+  maxLengthMm: lengthMm, screws: z.boolean(), stands: z.boolean().optional(),
+  /** A brick lies beside the machine: its place takes no room inside. */
+  outside: z.boolean().optional(), at: pointSchema.optional(),
 });
 export type SupplyBay = z.infer<typeof supplyBaySchema>;
 

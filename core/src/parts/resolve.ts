@@ -6,7 +6,7 @@ import type { PartKind } from './vocabulary';
 /** A complete part: a sheet with its archetype's typical values standing in for what it leaves open. */
 export type Part<K extends PartKind = PartKind> = K extends PartKind
   ? Readonly<Values<K>> & {
-      readonly kind: K; readonly id: SheetId; readonly name: string; readonly maker?: string; readonly archetype: ArchetypeId;
+      readonly kind: K; readonly id: SheetId; readonly name: string; readonly maker?: string; readonly family?: string; readonly archetype: ArchetypeId;
       readonly price?: Sheet['price']; readonly builtIn: NonNullable<Sheet['builtIn']>; readonly inTheBox: NonNullable<Sheet['inTheBox']>;
       readonly sheet: Sheet; readonly typical: Archetype;
     }

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { LIMITS } from '../build/limits';
 import { boardValues, coolerValues, memoryValues, processorValues } from './boardValues';
-import { controllerValues, plainCardValues, plainValues } from './cardValues';
+import { acceleratorValues, carrierValues, controllerValues, expanderValues, networkCardValues } from './cardValues';
 import { adapterValues, chassisValues } from './chassisValues';
 import { driveValues } from './driveValues';
 import { archetypeIdSchema, keySchema, sheetIdSchema } from './ids';
+import { enclosureValues, powerAdapterValues, riserValues, sundryValues, upsValues } from './smallValues';
 import { cableValues, fanValues, supplyValues } from './supplyValues';
 import { PART_KINDS, type PartKind } from './vocabulary';
 
@@ -12,8 +13,8 @@ import { PART_KINDS, type PartKind } from './vocabulary';
 export const VALUES = {
   chassis: chassisValues, adapter: adapterValues, board: boardValues, processor: processorValues, cooler: coolerValues,
   memory: memoryValues, controller: controllerValues, drive: driveValues, supply: supplyValues, fan: fanValues, cable: cableValues,
-  expander: plainCardValues, networkCard: plainCardValues, accelerator: plainCardValues, carrier: plainCardValues,
-  riser: plainValues, powerAdapter: plainValues, enclosure: plainValues, ups: plainValues, sundry: plainValues,
+  expander: expanderValues, networkCard: networkCardValues, accelerator: acceleratorValues, carrier: carrierValues,
+  riser: riserValues, powerAdapter: powerAdapterValues, enclosure: enclosureValues, ups: upsValues, sundry: sundryValues,
 } as const satisfies Record<PartKind, z.ZodObject>;
 
 export type Values<K extends PartKind> = z.infer<(typeof VALUES)[K]>;
@@ -40,6 +41,8 @@ export type BuiltIn = z.infer<typeof builtInSchema>;
 const identity = {
   rev: z.int().min(1),
   name: z.string().min(1).max(LIMITS.nameCharacters),
+  /** The series a part belongs to; capacities or lengths of one series share it. */
+  family: z.string().min(1).max(LIMITS.nameCharacters).optional(),
   price: moneySchema.optional(),
   builtIn: z.array(builtInSchema).max(16).optional(),
   inTheBox: z.array(z.strictObject({ sheet: sheetIdSchema, count: z.int().min(1).max(100) })).max(40).optional(),
@@ -58,7 +61,7 @@ type Tuple<F extends (kind: never) => z.ZodObject> = [ReturnType<F>, ...ReturnTy
 const each = <F extends (kind: PartKind) => z.ZodObject>(of: F) => PART_KINDS.map((kind) => of(kind)) as Tuple<F>;
 
 type SheetIdentity = {
-  readonly rev: number; readonly name: string; readonly price?: Money; readonly builtIn?: readonly BuiltIn[];
+  readonly rev: number; readonly name: string; readonly family?: string; readonly price?: Money; readonly builtIn?: readonly BuiltIn[];
   readonly inTheBox?: readonly { readonly sheet: z.infer<typeof sheetIdSchema>; readonly count: number }[];
   readonly from?: Readonly<Record<string, Source>>;
 };

@@ -20,7 +20,8 @@ export type ConnectorKind = (typeof CONNECTOR_KINDS)[number];
 export const PLUG_KINDS = ['sata-power', 'peripheral', '6-pin-card', '8-pin-card', '24-pin', '8-pin-cpu', '4-pin-cpu', 'dc-jack'] as const;
 export type PlugKind = (typeof PLUG_KINDS)[number];
 
-export const BOARD_FORMS = ['mini-itx', 'micro-atx', 'atx', 'ssi-ceb', 'ssi-eeb'] as const;
+/** Hole patterns; `own` is a maker's own, which only that maker's chassis has. */
+export const BOARD_FORMS = ['mini-itx', 'micro-atx', 'atx', 'ssi-ceb', 'ssi-eeb', 'own'] as const;
 export type BoardForm = (typeof BOARD_FORMS)[number];
 
 export const SUPPLY_FORMS = ['atx', 'sfx', 'sfx-l', 'tfx', 'flex-atx', 'redundant', 'brick'] as const;

@@ -5,9 +5,9 @@ import { mismatch } from './mates';
 import { DRIVE_DATA_KEY, driveConnector, hostPorts, protocolOf, targetOf, type HostPort, type Target } from './ports';
 import type { Problem } from './problem';
 import { groupAt } from './spotAt';
-import { isCard, unitsById, type PlannedUnit } from './units';
+import { isCard, seatSpot, unitsById, type PlannedUnit } from './units';
 
-export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mismatch' | 'twice' | 'covered' | 'fixed' | 'lead' | 'portOff' | 'portTwice' | 'endTwice' | 'protocol' | 'laneTwice' | 'noEnd'; readonly about: string };
+export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mismatch' | 'twice' | 'covered' | 'fixed' | 'lead' | 'portOff' | 'portTwice' | 'endTwice' | 'protocol' | 'laneTwice' | 'noEnd' | 'side'; readonly about: string };
 
 /**
  * Checks a stored layout from the sheets alone, not from how the solver works: every seat exists,
@@ -64,7 +64,7 @@ function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, s
 }
 
 function checkWires(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
-  const ports = new Map(hostPorts(list, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).map((port) => [port.name, port]));
+  const ports = new Map(hostPorts(list, (unit) => seatSpot(layout, unit)).map((port) => [port.name, port]));
   const ends: Ends = { units, layout, drivesAt: seatedDrives(units, layout) };
   const faults: Violation[] = [];
   const usedPort = new Set<string>();
@@ -120,19 +120,20 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
     // A SAS receptacle on a tail takes a SATA drive too.
     const plugs = end.kind === lead.device || (lead.device === 'sff-8482' && end.kind === 'sata');
     if (!plugs) faults.push({ code: 'lead', about: printSpot(ref) });
-    if (end.drives.some((drive) => live.some((port) => port && !port.carries.includes(protocolOf(drive))))) faults.push({ code: 'protocol', about: printSpot(ref) });
-    if (end.drives.some((drive) => !lead.carries.includes(protocolOf(drive)))) faults.push({ code: 'protocol', about: printSpot(ref) });
+    const spoken = end.speaks ? [end.speaks] : end.drives.map(protocolOf);
+    if (spoken.some((protocol) => !lead.carries.includes(protocol) || live.some((port) => port && !port.carries.includes(protocol)))) faults.push({ code: 'protocol', about: printSpot(ref) });
+    if (live.some((port) => port && port.inside !== end.inside)) faults.push({ code: 'side', about: printSpot(ref) });
   }
   return faults;
 }
 
-type DeviceEnd = { readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[] };
+type DeviceEnd = { readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[]; readonly speaks: Target['speaks']; readonly inside: boolean };
 
 /** The connector at a lead's device end and the drives it serves there: of a breakout in reverse, those on its lanes. */
 function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends, served: ReadonlySet<number> | null): DeviceEnd | null {
   const unit = units.get(ref.host);
   if (!unit) return null;
-  if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { kind: driveConnector(unit.part), drives: [unit.part] } : null;
+  if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { kind: driveConnector(unit.part), drives: [unit.part], speaks: null, inside: true } : null;
   if (unit.part.kind !== 'chassis' && unit.part.kind !== 'adapter') return null;
   for (const group of unit.part.bayGroups) {
     const connector = group.backplane?.connectors.find((one) => ref.key === `${group.key}-${one.key}`);
@@ -140,11 +141,11 @@ function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends, served: Read
     const { backplane } = group;
     const name = printSpot(ref);
     const drives = (drivesAt.get(`${ref.host}/${group.key}`) ?? []).filter(({ spot }) => {
-      if (backplane.type === 'expander') return true;
+      if (backplane.type !== 'direct') return true;
       const { target, lane } = targetOf(spot, group, backplane);
       return target.name === name && (!served || served.has(lane));
     }).map(({ drive }) => drive);
-    return { kind: connector.kind, drives };
+    return { kind: connector.kind, drives, speaks: backplane.type === 'bridge' ? connector.carries[0]! : null, inside: connector.side === 'inside' };
   }
   return null;
 }

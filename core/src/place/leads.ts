@@ -14,7 +14,8 @@ export type Lead = {
 
 const MINI_SAS = ['sff-8087', 'sff-8643', 'sff-8654-4i'] as const;
 const OUTSIDE = ['sff-8088', 'sff-8644'] as const;
-const words = (kind: ConnectorKind) => (kind === 'sata' ? 'SATA' : kind.toUpperCase());
+const PLAIN: Readonly<Partial<Record<ConnectorKind, string>>> = { sata: 'SATA', esata: 'eSATA', 'usb-a': 'USB-A', 'usb-c': 'USB-C' };
+const words = (kind: ConnectorKind) => PLAIN[kind] ?? kind.toUpperCase();
 
 const lead = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind, tails: number, carries: readonly Protocol[], typicalMinor: number): Lead => {
   const ends = shape === 'forward' ? `${words(host)} to ${tails} × ${words(device)}` : shape === 'reverse' ? `${tails} × ${words(host)} to ${words(device)}` : `${words(host)} to ${words(device)}`;
@@ -22,7 +23,7 @@ const lead = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind, 
 };
 
 /**
- * The leads the trade makes (SATA 3.x; SFF-8087, 8643, 8654, 8088, 8644, 8482, 8639). A SATA port
+ * The leads the trade makes (SATA 3.x; SFF-8087, 8643, 8654, 8088, 8644, 8482, 8639; USB-IF). A SATA port
  * never drives a SAS device; a four-lane SAS end splits forward to drives, four SATA ports join in
  * reverse to one backplane connector.
  */
@@ -37,6 +38,9 @@ export const LEADS: readonly Lead[] = [
   ...MINI_SAS.map((device) => lead('reverse', 'sata', device, 4, ['sata'], 1300)),
   ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => lead('straight', host, device, 1, ['sas', 'sata'], 3500))),
   lead('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
+  lead('straight', 'esata', 'esata', 1, ['sata'], 700),
+  lead('straight', 'usb-a', 'usb-c', 1, ['usb'], 800),
+  lead('straight', 'usb-c', 'usb-c', 1, ['usb'], 1000),
 ];
 
 const byId = new Map(LEADS.map((one) => [one.id, one]));

@@ -17,8 +17,15 @@ export type Demand =
   | { readonly kind: 'bare'; readonly unit: PlannedUnit; readonly drive: PartOf<'drive'> }
   | { readonly kind: 'backplane'; readonly unit: PlannedUnit; readonly drive: PartOf<'drive'>; readonly target: Target; readonly lane: number };
 
-/** A backplane connector that must be fed: one of a direct backplane, or an expander's uplinks together. */
-export type Target = { readonly ref: SpotRef; readonly name: string; readonly kind: ConnectorKind; readonly lanes: number; readonly expander: boolean; readonly carries: readonly Protocol[] };
+/**
+ * A backplane connector that must be fed: one of a direct backplane, or the first uplink of a
+ * `shared` one (expander, port multiplier, bridge), which serves all of its bays. `speaks` is what
+ * its lead carries where that is not what the drives speak.
+ */
+export type Target = {
+  readonly ref: SpotRef; readonly name: string; readonly kind: ConnectorKind; readonly lanes: number; readonly shared: boolean;
+  readonly carries: readonly Protocol[]; readonly speaks: Protocol | null; readonly inside: boolean;
+};
 
 export const protocolOf = (drive: PartOf<'drive'>): Protocol => (drive.interface === 'nvme' ? 'pcie' : drive.interface);
 
@@ -93,19 +100,19 @@ function targetsOf(host: string, group: BayGroup, backplane: Backplane): readonl
   targets.set(group, ofGroup);
   let found = ofGroup.get(host);
   if (!found) {
-    found = backplane.connectors.flatMap((connector) => copiesOf(host, { ...connector, key: `${group.key}-${connector.key}` }).map((ref) => ({ ref, name: printSpot(ref), kind: connector.kind, lanes: connector.lanes, expander: backplane.type === 'expander', carries: backplane.carries })));
+    found = backplane.connectors.flatMap((connector) => copiesOf(host, { ...connector, key: `${group.key}-${connector.key}` }).map((ref) => ({ ref, name: printSpot(ref), kind: connector.kind, lanes: connector.lanes, shared: backplane.type !== 'direct', carries: backplane.carries, speaks: backplane.type === 'bridge' ? connector.carries[0]! : null, inside: connector.side === 'inside' })));
     ofGroup.set(host, found);
   }
   return found;
 }
 
-/** The backplane connector behind a bay and its lane there; an expander has one target for all bays. */
+/** The backplane connector behind a bay and its lane there; a shared one is the target of all its bays. */
 export function targetOf(spot: SpotRef, group: BayGroup, backplane: Backplane): { target: Target; lane: number } {
   const all = targetsOf(spot.host, group, backplane);
   const n = spot.n ?? 1;
-  const at = backplane.type === 'expander' ? 0 : Math.min(Math.floor((n - 1) / backplane.baysPerConnector), all.length - 1);
+  const at = backplane.type !== 'direct' ? 0 : Math.min(Math.floor((n - 1) / backplane.baysPerConnector), all.length - 1);
   return {
     target: all[at]!,
-    lane: backplane.type === 'expander' ? 1 : ((n - 1) % backplane.baysPerConnector) + 1,
+    lane: backplane.type !== 'direct' ? 1 : ((n - 1) % backplane.baysPerConnector) + 1,
   };
 }

@@ -24,7 +24,8 @@ export type Scene = { readonly boxes: readonly SceneBox[]; readonly table: reado
 export function sceneOf(units: readonly PlannedUnit[], layout: Layout): Scene {
   const sitting = sittersBySpot(units, layout);
   const boxes = ofKind(units, 'chassis').filter((unit) => layout.at[unit.id]).map((unit) => ({ unit, solids: chassisSolids(unit, sitting), size: unit.part }));
-  return { boxes, table: tableSolids(units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id])) };
+  const beside = outsideSeats(units, sitting);
+  return { boxes, table: tableSolids([...units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id]).map((unit) => ({ unit, spot: null })), ...beside]) };
 }
 
 /** Who sits where; a swappable built-in gives way to a unit of the kit. The same units and layout give the same map. */
@@ -42,6 +43,17 @@ function findSitters(units: readonly PlannedUnit[], layout: Layout): Map<string,
   return sitting;
 }
 
+type Lying = { readonly unit: PlannedUnit; readonly spot: SpotRef | null };
+
+/** Bricks: they have a place, and it is beside the machine. */
+function outsideSeats(units: readonly PlannedUnit[], sitting: Sitting): Lying[] {
+  return ofKind(units, 'chassis').flatMap((host) => host.part.supplyBays.filter((bay) => bay.outside).flatMap((bay) => {
+    const spot = { host: host.id, key: bay.key };
+    const unit = sitting.get(printSpot(spot));
+    return unit ? [{ unit, spot }] : [];
+  }));
+}
+
 type Sitting = ReadonlyMap<string, PlannedUnit>;
 
 function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> }, sitting: Sitting): Solid[] {
@@ -55,7 +67,7 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
     const behind = plan.features.get(`${group.key}-backplane`);
     if (behind) solids.push({ id: `${host.id}/${group.key}-backplane`, what: 'backplane', spot: null, unit: host, box: behind, label: `${group.label} backplane` });
   }
-  for (const bay of chassis.supplyBays) for (let n = 1; n <= bay.count; n++) {
+  for (const bay of chassis.supplyBays.filter((one) => !one.outside)) for (let n = 1; n <= bay.count; n++) {
     const spot = place(bay.key, n, bay.count);
     const room = plan.cells.get(`${bay.key}.${n}`)!;
     const unit = sitting.get(printSpot(spot)) ?? null;
@@ -164,16 +176,16 @@ const TABLE_ROW_MM = 620;
 const TABLE_GAP_MM = 16;
 
 /** Parts without a place lie in rows on the table, seen from above, largest first as the kit lists them. */
-function tableSolids(units: readonly PlannedUnit[]): Solid[] {
+function tableSolids(lying: readonly Lying[]): Solid[] {
   let x = 0;
   let z = 0;
   let rowDepth = 0;
-  return units.map((unit) => {
+  return lying.map(({ unit, spot }) => {
     const size = bodyOf(unit.part);
     if (x > 0 && x + size.widthMm > TABLE_ROW_MM) { x = 0; z += rowDepth + TABLE_GAP_MM; rowDepth = 0; }
     const at: Point = { xMm: x, yMm: 0, zMm: z };
     x += size.widthMm + TABLE_GAP_MM;
     rowDepth = Math.max(rowDepth, size.depthMm);
-    return { id: unit.id, what: 'other', spot: null, unit, box: { ...at, widthMm: size.widthMm, heightMm: size.heightMm, depthMm: size.depthMm, assumed: false }, label: unit.part.name };
+    return { id: spot ? printSpot(spot) : unit.id, what: 'other', spot, unit, box: { ...at, widthMm: size.widthMm, heightMm: size.heightMm, depthMm: size.depthMm, assumed: false }, label: unit.part.name };
   });
 }

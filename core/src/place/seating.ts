@@ -51,7 +51,13 @@ export function seatUnits(units: readonly PlannedUnit[], hint: Layout, calmM2 = 
       else byType.set(group.type, [place]);
     }
   };
-  const host = (unit: PlannedUnit) => spotsOf(unit.id, unit.part).forEach((group) => { if (group.type !== 'connector' && group.type !== 'opening') open(group); });
+  const inside = new Map<string, PlannedUnit[]>();
+  for (const unit of units) if (unit.builtIn) inside.set(unit.builtIn.spot.host, [...(inside.get(unit.builtIn.spot.host) ?? []), unit]);
+  const host = (unit: PlannedUnit) => {
+    for (const group of spotsOf(unit.id, unit.part)) if (group.type !== 'connector' && group.type !== 'opening') open(group);
+    // What is built in is there with its host, and so are its places.
+    inside.get(unit.id)?.forEach(host);
+  };
   open({ type: 'floor', kind: 'chassis', host: 'floor', key: 'chassis', label: 'Floor', count: Math.max(boxes, 1) });
 
   const wished = wishes(units, hint);

@@ -1,11 +1,12 @@
 import { printSpot, type Layout, type Seat } from '../build/layout';
 import { memoPair } from '../memoLast';
-import { demandOf, hostPorts, type Demand } from './ports';
+import { leadBetween } from './leads';
+import { demandOf, hostPorts, type Demand, type HostPort } from './ports';
 import { dealtAlike, layoutsAlike } from './likeness';
 import type { ConflictFact, Outcome, Problem } from './problem';
 import { seatUnits, type Seating } from './seating';
 import { groupAt } from './spotAt';
-import { ofKind, unitsById, type PlannedUnit } from './units';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from './units';
 import { wire, type Wiring } from './wiring';
 
 /**
@@ -86,7 +87,9 @@ function sameOr<T>(old: Record<string, T>, fresh: Record<string, T>, same: (a: T
 
 /** Ports short: drives that want one, ports that can reach them, and who switched the others off. */
 export function portShortage(units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>, demands: readonly Demand[]): ConflictFact[] {
-  const ports = hostPorts(units, (unit) => layout.at[unit.id]?.spot ?? unit.builtIn?.spot).filter((port) => port.inside);
+  const outside = new Set(demands.flatMap((demand) => (demand.kind === 'backplane' && !demand.target.inside ? [demand.target.kind] : [])));
+  const useful = (port: HostPort) => (port.inside ? !port.carries.includes('usb') : [...outside].some((kind) => leadBetween('straight', port.kind, kind)));
+  const ports = hostPorts(units, (unit) => seatSpot(layout, unit)).filter(useful);
   const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
   const facts: ConflictFact[] = [
     { kind: 'drives', count: demands.length, label: 'drives', units: demands.map((demand) => demand.unit.id) },

@@ -57,7 +57,8 @@ function shapesOf(part: Part): Loose[] {
     ...part.usbInside.map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
     ...connectorsOf(part.connectors),
   ];
-  return part.kind === 'controller' ? connectorsOf(part.connectors) : [];
+  if (part.kind === 'carrier') return part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const);
+  return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
 }
 
 const baysOf = (groups: readonly BayGroup[]): Loose[] => groups.map((group) => ({ type: 'bay', key: group.key, label: group.label, count: group.rows * group.columns, group }));

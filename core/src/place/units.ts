@@ -122,6 +122,9 @@ export function unitsById(units: readonly PlannedUnit[]): ReadonlyMap<string, Pl
   return index;
 }
 
+/** Where a unit sits: its own place, or the one it is built into. */
+export const seatSpot = (layout: Pick<Build['layout'], 'at'>, unit: PlannedUnit): SpotRef | undefined => layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
+
 export const isKind = <K extends PartKind>(unit: PlannedUnit, kind: K): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
 export const ofKind = <K extends PartKind>(units: readonly PlannedUnit[], kind: K) => units.filter((unit): unit is PlannedUnit & { readonly part: PartOf<K> } => isKind(unit, kind));
 

@@ -14,17 +14,30 @@ type Feed = { readonly target: Target; readonly demands: Extract<Demand, { kind:
  * serve four bare drives. What is wired in `hint` stays wherever it can.
  */
 export function wire(demands: readonly Demand[], ports: readonly HostPort[], hint: readonly Wire[]): Wiring {
-  const usable = ports.filter((port) => port.inside && port.lanes > 0);
-  const feeds = feedsOf(demands);
+  const live = ports.filter((port) => port.lanes > 0);
+  const all = feedsOf(demands);
+  // One narrow lead serves all bays behind a bridge or a port multiplier; nothing else competes for its kind of port.
+  const narrow = all.filter((feed) => feed.target.shared && feed.target.lanes < 4);
+  const led = dealStraight(narrow, live.filter((port) => port.lanes < 4), leadsBefore(hint));
+  const usable = live.filter((port) => ![...led.values()].includes(port) && !port.carries.includes('usb'));
+  const feeds = all.filter((feed) => !narrow.includes(feed));
+  const without = narrow.filter((feed) => !led.has(feed)).flatMap((feed) => feed.demands);
+  const others = demands.filter((demand) => demand.kind === 'bare' || !narrow.some((feed) => feed.target.name === demand.target.name));
   const wide = usable.filter((port) => port.lanes >= 4);
   let best: Wiring | null = null;
   for (let most = Math.min(wide.length, feeds.length); most >= 0; most--) {
-    const tried = wireWith(demands, feeds, usable, wide, hint, most);
+    const tried = wireWith(others, feeds, usable, wide, hint, most);
     if (!best || tried.unconnected.length < best.unconnected.length) best = tried;
     if (best.unconnected.length === 0) break;
   }
-  return best!;
+  return { wires: keepHow([...best!.wires, ...straightWires(led)], hint), unconnected: [...best!.unconnected, ...without] };
 }
+
+const straightWires = (dealt: ReadonlyMap<Feed, HostPort>): Wire[] => [...dealt].map(([feed, port]) => ({ lead: leadBetween('straight', port.kind, feed.target.kind)!.id, host: [port.ref], device: [feed.target.ref], how: 'solved' }));
+
+type LeadBefore = { readonly wire: Wire; readonly i: number };
+const leadsBefore = (hint: readonly Wire[]): ReadonlyMap<string, LeadBefore> =>
+  new Map(hint.flatMap((one) => one.device.map((device, i): [string, LeadBefore] => [printSpot(device), { wire: one, i }])));
 
 function feedsOf(demands: readonly Demand[]): Feed[] {
   const feeds = new Map<string, Feed>();
@@ -38,11 +51,11 @@ function feedsOf(demands: readonly Demand[]): Feed[] {
 }
 
 function wireWith(demands: readonly Demand[], feeds: readonly Feed[], ports: readonly HostPort[], wide: readonly HostPort[], hint: readonly Wire[], most: number): Wiring {
-  const before = new Map(hint.flatMap((one) => one.device.map((device, i): [string, { wire: Wire; i: number }] => [printSpot(device), { wire: one, i }])));
+  const before = leadsBefore(hint);
   const straight = dealStraight(feeds.slice(0, most), wide, before);
   const served = new Set([...straight.keys()].map((feed) => feed.target.name));
   const spent = new Set([...straight.values()].map((port) => port.name));
-  const wires: Wire[] = [...straight].map(([feed, port]) => ({ lead: leadBetween('straight', port.kind, feed.target.kind)!.id, host: [port.ref], device: [feed.target.ref], how: 'solved' }));
+  const wires = straightWires(straight);
 
   const rest = demands.filter((demand) => demand.kind === 'bare' || !served.has(demand.target.name));
   const lanes = ports.filter((port) => !spent.has(port.name)).flatMap((port) => lanesOf(port));
@@ -50,12 +63,12 @@ function wireWith(demands: readonly Demand[], feeds: readonly Feed[], ports: rea
   const got = dealLanes(order, lanes, before);
   wires.push(...leadsFor(order, lanes, got));
   const unconnected = order.filter((_, i) => got[i] === -1);
-  return { wires: keepHow(wires, hint), unconnected };
+  return { wires, unconnected };
 }
 
-function dealStraight(feeds: readonly Feed[], wide: readonly HostPort[], before: ReadonlyMap<string, { wire: Wire }>): Map<Feed, HostPort> {
+function dealStraight(feeds: readonly Feed[], wide: readonly HostPort[], before: ReadonlyMap<string, LeadBefore>): Map<Feed, HostPort> {
   const goes = (feed: Feed, port: HostPort) =>
-    !!leadBetween('straight', port.kind, feed.target.kind) && feed.demands.every((demand) => port.carries.includes(protocolOf(demand.drive)));
+    port.inside === feed.target.inside && !!leadBetween('straight', port.kind, feed.target.kind) && (feed.target.speaks ? port.carries.includes(feed.target.speaks) : feed.demands.every((demand) => port.carries.includes(protocolOf(demand.drive))));
   const indexOf = new Map(wide.map((port, i) => [port.name, i]));
   const seed = feeds.flatMap((feed, i): [number, number][] => {
     const old = before.get(feed.target.name)?.wire;
@@ -69,7 +82,7 @@ function dealStraight(feeds: readonly Feed[], wide: readonly HostPort[], before:
 type Lane = { readonly port: HostPort; readonly lane: number };
 const lanesOf = (port: HostPort): Lane[] => Array.from({ length: port.lanes >= 4 ? 4 : port.lanes }, (_, i) => ({ port, lane: i + 1 }));
 
-function dealLanes(order: readonly Demand[], lanes: readonly Lane[], before: ReadonlyMap<string, { wire: Wire; i: number }>): number[] {
+function dealLanes(order: readonly Demand[], lanes: readonly Lane[], before: ReadonlyMap<string, LeadBefore>): number[] {
   const laneAt = new Map(lanes.map((lane, i) => [`${lane.port.name}#${lane.lane}`, i]));
   const seed = order.flatMap((demand, i): [number, number][] => {
     const at = laneBefore(demand, before, laneAt);
@@ -79,7 +92,7 @@ function dealLanes(order: readonly Demand[], lanes: readonly Lane[], before: Rea
   const edges = new Map<string, number[]>();
   return match(order.length, lanes.length, (i) => {
     const demand = order[i]!;
-    const key = demand.kind === 'bare' ? `bare:${demand.drive.interface}` : `${demand.target.kind}:${demand.target.carries.join()}:${demand.drive.interface}:${demand.target.expander}:${demand.target.lanes}`;
+    const key = demand.kind === 'bare' ? `bare:${demand.drive.interface}` : `${demand.target.kind}:${demand.target.carries.join()}:${demand.drive.interface}:${demand.target.shared}:${demand.target.lanes}:${demand.target.inside}`;
     let found = edges.get(key);
     if (!found) edges.set(key, (found = rank.filter((at) => laneServes(demand, lanes[at]!))));
     return found;
@@ -89,16 +102,16 @@ function dealLanes(order: readonly Demand[], lanes: readonly Lane[], before: Rea
 /** Whether a single lane can serve a demand: by its own lead, a tail of a forward breakout, or in reverse. */
 function laneServes(demand: Demand, { port, lane }: Lane): boolean {
   const protocol: Protocol = protocolOf(demand.drive);
-  if (!port.carries.includes(protocol)) return false;
+  if (!port.carries.includes(protocol) || port.inside !== (demand.kind === 'bare' || demand.target.inside)) return false;
   if (demand.kind === 'backplane' && !demand.target.carries.includes(protocol)) return false;
   const end = singleEnd(demand);
-  if (!end) return demand.kind === 'backplane' && !demand.target.expander && port.lanes < 4 && !!leadBetween('reverse', port.kind, demand.target.kind);
+  if (!end) return demand.kind === 'backplane' && !demand.target.shared && port.lanes < 4 && !!leadBetween('reverse', port.kind, demand.target.kind);
   const device = end.kind;
   if (port.lanes < 4) return !!leadBetween('straight', port.kind, device);
   return protocol === 'pcie' ? lane === 1 && !!leadBetween('straight', port.kind, device) : !!leadBetween('forward', port.kind, device);
 }
 
-function laneBefore(demand: Demand, before: ReadonlyMap<string, { wire: Wire; i: number }>, laneAt: ReadonlyMap<string, number>): number | undefined {
+function laneBefore(demand: Demand, before: ReadonlyMap<string, LeadBefore>, laneAt: ReadonlyMap<string, number>): number | undefined {
   const end = singleEnd(demand);
   const old = before.get(end ? printSpot(end.ref) : demand.kind === 'backplane' ? demand.target.name : '');
   if (!old) return undefined;
@@ -145,7 +158,7 @@ type SingleEnd = { readonly ref: SpotRef; readonly kind: ConnectorKind };
 /** Where a lead of one lane ends: at a bare drive itself, or at a backplane connector of a single bay. */
 function singleEnd(demand: Demand): SingleEnd | null {
   if (demand.kind === 'bare') return { ref: { host: demand.unit.id, key: DRIVE_DATA_KEY }, kind: driveConnector(demand.drive) };
-  return demand.target.lanes === 1 && !demand.target.expander ? { ref: demand.target.ref, kind: demand.target.kind } : null;
+  return demand.target.lanes === 1 && !demand.target.shared ? { ref: demand.target.ref, kind: demand.target.kind } : null;
 }
 
 /** A lead that is the same as before keeps how it came about, and its place in the list. */

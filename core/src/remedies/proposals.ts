@@ -1,65 +1,18 @@
 import type { Edit } from '../build/edits';
-import { printSpot } from '../build/layout';
 import { addItemEdit, type Catalogue } from '../build/newItem';
-import { resolve, type Part, type PartOf } from '../parts/resolve';
-import type { PartKind } from '../parts/vocabulary';
-import { freeBays } from '../figures/room';
+import type { Part, PartOf } from '../parts/resolve';
 import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
-import { isCard, ofKind, type PlannedUnit } from '../place/units';
+import { isCard, ofKind } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
-import { replaceEdit } from './tryAt';
+import { about, addControllers, causes, lanes, listed, lower, MOST_OF_A_KIND, mountable, moveToFreeBays, options, otherSlots, swaps, takeOut } from './guesses';
 import type { Base } from './weigh';
 
 type Propose = (base: Base, snag: Snag, catalogue: Catalogue) => Proposal[];
-/** Weighing costs an assessment each: the cheapest so many of a kind are weighed. */
-const MOST_OF_A_KIND = 10;
-
 /** Cheap guesses at what could help; the weighing decides. */
 export function proposalsFor(base: Base, snag: Snag, catalogue: Catalogue): Proposal[] {
   return PROPOSE[snag.code](base, snag, catalogue);
-}
-
-const about = (base: Base, snag: Snag): PlannedUnit[] => {
-  const ids = new Set(snag.at.flatMap((place) => ('unit' in place ? [place.unit] : [])));
-  return base.assessment.units.filter((unit) => ids.has(unit.id));
-};
-const causes = (base: Base, snag: Snag): PlannedUnit[] => {
-  const ids = new Set(snag.because?.flatMap((place) => ('unit' in place ? [place.unit] : [])) ?? []);
-  return base.assessment.units.filter((unit) => ids.has(unit.id));
-};
-
-function listed<K extends PartKind>(catalogue: Catalogue, kind: K): PartOf<K>[] {
-  return Object.values(catalogue.sheets).filter((sheet) => sheet.kind === kind).map((sheet) => resolve(sheet, catalogue.archetypes[sheet.archetype]!) as PartOf<K>)
-    .sort((a, b) => (a.price?.minor ?? 0) - (b.price?.minor ?? 0));
-}
-
-/** Swap the item a unit belongs to for other sheets of its kind that pass a test. */
-function swaps<K extends PartKind>(base: Base, catalogue: Catalogue, unit: PlannedUnit, kind: K, goes: (part: PartOf<K>) => boolean): Proposal[] {
-  return listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part)).slice(0, MOST_OF_A_KIND).flatMap((part) => {
-    const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
-    return edit ? [{ edits: [edit], words: `Take ${part.name} instead of ${unit.part.name}` }] : [];
-  });
-}
-
-/** Chassis options that would take a culprit away or give more room. */
-function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'supply' | 'board'): Proposal[] {
-  return ofKind(base.assessment.units, 'chassis').flatMap((unit) => unit.part.options
-    .filter((option) => !base.build.changes.some((change) => change.kind === 'option' && change.host === unit.id && change.key === option.key))
-    .filter((option) => option.effects.some((effect) => (effect.do === 'remove' && effect.key === snag.facts.culprit) || (effect.do === 'clearance' && effect.clearance.for === what)))
-    .map((option): Proposal => ({ edits: [{ type: 'change.add', change: { id: `${unit.id}:${option.key}`, kind: 'option', host: unit.id, key: option.key } }], words: option.label })));
-}
-
-const takeOut = (units: readonly PlannedUnit[]): Proposal[] => (units.length ? [{ edits: [{ type: 'units.remove', units: units.map((unit) => unit.id) }], words: `Take out ${nameAll(units)}` }] : []);
-const nameAll = (units: readonly PlannedUnit[]) => (units.length === 1 ? `${units[0]!.part.name} (${units[0]!.mark})` : `${units.length} drives (${units.map((unit) => unit.mark).join(', ')})`);
-
-function addControllers(base: Base, catalogue: Catalogue): Proposal[] {
-  const { units, layout } = base.assessment;
-  const taken = new Set(Object.values(layout.at).map((seat) => printSpot(seat.spot)));
-  const free = units.filter((unit) => layout.at[unit.id]).flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
-  return listed(catalogue, 'controller').filter((part) => free.some((spot) => !mismatch(part, spot))).slice(0, MOST_OF_A_KIND)
-    .map((part) => ({ edits: [addItemEdit(base.build, catalogue, part.id, 1)], words: `Add ${part.name}` }));
 }
 
 const portsShort: Propose = (base, snag, catalogue) => {
@@ -73,9 +26,6 @@ const portsShort: Propose = (base, snag, catalogue) => {
   return [...adds, ...others, ...out, ...bigger, ...takeOut(about(base, snag)), ...both];
 };
 
-const lanes = (part: PartOf<'controller'>) => part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);
-const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
-
 const cardLength: Propose = (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
   const { part } = unit;
   if (!isCard(part)) return [];
@@ -83,14 +33,6 @@ const cardLength: Propose = (base, snag, catalogue) => about(base, snag).flatMap
   const shorter = part.kind === 'controller' ? swaps(base, catalogue, unit, 'controller', (other) => other.lengthMm <= limit && lanes(other) >= lanes(part)) : swaps(base, catalogue, unit, part.kind, (other) => 'lengthMm' in other && other.lengthMm <= limit);
   return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter];
 });
-
-function otherSlots(base: Base, unit: PlannedUnit): Proposal[] {
-  const now = base.assessment.layout.at[unit.id]?.spot;
-  const board = base.assessment.units.find((one) => one.id === now?.host);
-  const taken = new Set(Object.values(base.assessment.layout.at).map((seat) => printSpot(seat.spot)));
-  return board ? spotsOf(board.id, board.part).filter((spot) => spot.type === 'slot' && spot.key !== now!.key && !taken.has(`${spot.host}/${spot.key}`) && !mismatch(unit.part, spot))
-    .map((spot) => ({ edits: [{ type: 'place.put', unit: unit.id, spot: { host: spot.host, key: spot.key } } as Edit], words: `Move ${unit.part.name} to ${spot.label}` })) : [];
-}
 
 const coolerHeight: Propose = (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
   const under = Object.entries(base.assessment.layout.at).filter(([, seat]) => seat.spot.host === snag.facts.host && seat.spot.key === snag.facts.culprit).map(([id]) => id);
@@ -102,26 +44,11 @@ const coolerHeight: Propose = (base, snag, catalogue) => about(base, snag).flatM
   return [...options(base, snag, 'cooler'), ...lowerOnes, ...moveToFreeBays(base, above), ...takeOut(above)];
 });
 
-function moveToFreeBays(base: Base, units: readonly PlannedUnit[]): Proposal[] {
-  const { units: all, layout } = base.assessment;
-  const from = new Set(units.map((unit) => layout.at[unit.id]?.spot.key));
-  const free = freeBays(all, layout).filter(({ group }) => !from.has(group.key) && units.every((unit) => !mismatch(unit.part, group)));
-  if (units.length === 0 || free.length < units.length) return [];
-  const edits = units.map((unit, i): Edit => {
-    const { name, group } = free[i]!;
-    const n = Number(/\.(\d+)$/.exec(name)?.[1]);
-    return { type: 'place.put', unit: unit.id, spot: { host: group.host, key: group.key, ...(n ? { n } : {}) } };
-  });
-  return [{ edits, words: `Move ${nameAll(units)} to ${free[0]!.group.label.toLowerCase()}` }];
-}
-
 const supply = (goes: (base: Base, part: PartOf<'supply'>, now: PartOf<'supply'>, snag: Snag) => boolean): Propose => (base, snag, catalogue) =>
   about(base, snag).flatMap((unit) => {
     const { part } = unit;
     return part.kind === 'supply' ? swaps(base, catalogue, unit, 'supply', (other) => goes(base, other, part, snag)) : [];
   });
-
-const mountable = (base: Base, part: Part) => base.assessment.units.some((unit) => unit.part.kind === 'chassis' && spotsOf(unit.id, unit.part).some((spot) => spot.type !== 'connector' && !mismatch(part, spot)));
 
 const driveInBay: Propose = (base, snag, catalogue) => {
   const drives = about(base, snag);
@@ -163,7 +90,69 @@ const sound: Propose = (base, snag, catalogue) => {
   return [...slower, ...quieter, ...swapped, ...supplies];
 };
 
+const addPart = (base: Base, catalogue: Catalogue, part: Part, count = 1): Proposal => ({ edits: [addItemEdit(base.build, catalogue, part.id, count)], words: `Add ${count > 1 ? `${count} × ` : ''}${part.name}` });
+const socketOf = (base: Base) => ofKind(base.assessment.units, 'board')[0]?.part.socket ?? null;
+
+const plugs: Propose = (base, snag, catalogue) => {
+  const short = -(snag.gap?.gap ?? 0);
+  const splitters = listed(catalogue, 'powerAdapter').flatMap((part): Proposal[] => {
+    const gives = part.gives.find(({ plug }) => plug === snag.facts.plug)?.count ?? 0;
+    const gain = gives - (part.takes === snag.facts.plug ? 1 : 0);
+    return gain > 0 ? [addPart(base, catalogue, part, Math.ceil(short / gain))] : [];
+  });
+  const count = (part: PartOf<'supply'>) => part.cables.reduce((sum, cable) => sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === snag.facts.plug ? one.count : 0), 0), 0);
+  return [...splitters, ...supply((_base, other, now) => count(other) > count(now) && mountable(base, other))(base, snag, catalogue)];
+};
+
+const smallerChassis: Propose = (base, _snag, catalogue) => {
+  const { brief } = base.build;
+  const chassis = ofKind(base.assessment.units, 'chassis')[0];
+  const holes = ofKind(base.assessment.units, 'board').map((unit) => unit.part.holes);
+  const within = (have: number, limit: number | undefined) => limit === undefined || have <= limit;
+  return chassis ? swaps(base, catalogue, chassis, 'chassis', (part) => part.style !== 'external' && holes.every((one) => part.boardHoles.includes(one)) && within(part.depthMm, brief.maxDepthMm) && within(part.widthMm, brief.maxWidthMm) && within(part.heightMm, brief.maxHeightMm) && within(part.massG, brief.maxMassG)
+    && (base.build.site.place !== 'rack' || part.rackUnits !== null) && within(part.rackUnits ?? 0, brief.rackUnits)) : [];
+};
+
+const eccParts: Propose = (base, snag, catalogue) => (snag.facts.wish !== 'ECC memory' ? [] : about(base, snag).slice(0, 1).flatMap((unit) => {
+  const { part } = unit;
+  if (part.kind !== 'memory') return [];
+  return swaps(base, catalogue, unit, 'memory', (other) => other.ecc && other.form === part.form && other.type === part.type && other.registered === part.registered && other.capacityBytes >= part.capacityBytes);
+}));
+
 const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
+  'fits.cardCovers': (base, snag, catalogue) => (snag.severity === 'note' ? [] : about(base, snag).flatMap((unit) => [
+    ...otherSlots(base, unit),
+    ...(isCard(unit.part) ? swaps(base, catalogue, unit, unit.part.kind, (other) => 'thickSlots' in other && other.thickSlots < (unit.part as { thickSlots: number }).thickSlots) : []),
+    ...takeOut([unit]),
+  ])),
+  'fits.fanMount': (base, snag, catalogue) => {
+    const loose = about(base, snag);
+    return [...loose.slice(0, 1).flatMap((unit) => swaps(base, catalogue, unit, 'fan', (part) => mountable(base, part))), ...takeOut(loose)];
+  },
+  'reaches.interface': (base, snag, catalogue) => [...addControllers(base, catalogue), ...takeOut(about(base, snag))],
+  'mates.socket': (base, snag, catalogue) => {
+    const socket = socketOf(base);
+    return about(base, snag).slice(0, 1).flatMap((unit) => [
+      ...(unit.part.kind === 'processor' ? swaps(base, catalogue, unit, 'processor', (part) => part.socket === socket) : swaps(base, catalogue, unit, 'cooler', (part) => socket !== null && part.sockets.includes(socket))),
+      ...ofKind(base.assessment.units, 'board').flatMap((board) => swaps(base, catalogue, board, 'board', (part) => (unit.part.kind === 'processor' ? part.socket === unit.part.socket : unit.part.kind === 'cooler' && unit.part.sockets.includes(part.socket ?? '')) && mountable(base, part))),
+      ...takeOut([unit]),
+    ]);
+  },
+  'mates.memoryMax': memory,
+  'mates.display': (base, snag, catalogue) => [
+    ...about(base, snag).filter((unit) => !unit.builtIn).flatMap((unit) => (unit.part.kind === 'processor' ? swaps(base, catalogue, unit, 'processor', (part) => part.graphics && part.socket === socketOf(base)) : [])),
+    ...listed(catalogue, 'accelerator').filter((part) => part.displayOutput).slice(0, 3).map((part) => addPart(base, catalogue, part)),
+  ],
+  'powered.plugs': plugs,
+  'powered.total': supply((base, other, now) => other.ratedW > now.ratedW && mountable(base, other)),
+  'within.money': () => [],
+  'within.idle': (base, _snag, catalogue) => ofKind(base.assessment.units, 'supply').filter((unit) => !unit.builtIn).flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part))),
+  'within.peak': () => [],
+  'within.size': smallerChassis,
+  'within.rackUnits': smallerChassis,
+  'within.growth': (base, _snag, catalogue) => addControllers(base, catalogue),
+  'within.network': (base, snag, catalogue) => listed(catalogue, 'networkCard').filter((part) => part.networkPorts.some((port) => port.gbPerS >= (snag.gap?.limit ?? 0))).slice(0, MOST_OF_A_KIND).map((part) => addPart(base, catalogue, part)),
+  'within.mustHave': eccParts,
   'fits.boardInChassis': (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
     const chassis = ofKind(base.assessment.units, 'chassis')[0];
     return [

@@ -1,8 +1,9 @@
 import { limitFor, type Limit } from '../place/clearance';
 import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
+import { coveredBy } from '../place/seating';
 import { isCard, ofKind, type PlannedUnit } from '../place/units';
-import { boardsOf, boxAround, chassisOf, occupiedFeatures, spotOf, unplacedOf, unitById, type Situation } from './situation';
+import { boardsOf, boxAround, byPart, chassisOf, occupiedFeatures, seatedBoard, spotOf, unplacedOf, unitById, type Situation } from './situation';
 import { CLOSE_MM, type Finding, type Gap } from './snag';
 
 const gapMm = (have: number, limit: number): Gap => ({ have, limit, gap: limit - have, unit: 'mm' });
@@ -76,7 +77,7 @@ export function cardLength(situation: Situation): Finding[] {
 }
 
 export function cardSlot(situation: Situation): Finding[] {
-  const board = boardsOf(situation).find((unit) => situation.layout.at[unit.id]);
+  const board = seatedBoard(situation);
   if (!board) return [];
   return situation.outcome.unplaced.flatMap((unit): Finding[] => {
     if (!isCard(unit.part)) return [];
@@ -89,14 +90,44 @@ export function cardSlot(situation: Situation): Finding[] {
   });
 }
 
+/** A thick card: the slots it lies over, and whether the chassis has openings for all of it. */
+export function cardCovers(situation: Situation): Finding[] {
+  return situation.units.flatMap((unit): Finding[] => {
+    const { part } = unit;
+    const spot = spotOf(situation, unit);
+    const board = spot && unitById(situation, spot.host)?.part;
+    if (!isCard(part) || part.thickSlots <= 1 || board?.kind !== 'board') return [];
+    const slot = board.slots.find((one) => one.key === spot!.key);
+    if (!slot) return [];
+    const covered = coveredBy(unit, spot!, situation.units);
+    const openings = boxAround(situation, unit)?.part.openings.reduce((sum, one) => sum + one.count, 0);
+    const last = slot.position + Math.ceil(part.thickSlots);
+    const facts = { card: part.name, slots: Math.ceil(part.thickSlots), covered: covered.map((name) => board.slots.find((one) => name.endsWith(`/${one.key}`))?.label ?? name).join(' and ') };
+    if (openings !== undefined && part.brackets.length > 0 && last > openings) return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: last, limit: openings, gap: openings - last, unit: 'openings' }, facts }];
+    return covered.length ? [{ severity: 'note', at: [{ unit: unit.id }, { spot: spot! }], facts }] : [];
+  });
+}
+
+/** Fans that found no mount: of another size, or one too many. */
+export function fanMount(situation: Situation): Finding[] {
+  const hosts = situation.units.filter((unit) => unit.part.kind === 'chassis' || unit.part.kind === 'adapter' || unit.part.kind === 'cooler');
+  const mounts = hosts.flatMap((unit) => spotsOf(unit.id, unit.part)).flatMap((spot) => (spot.type === 'fanMount' ? [spot] : []));
+  if (chassisOf(situation).length === 0) return [];
+  return byPart(unplacedOf(situation, 'fan')).map((units): Finding => {
+    const fan = units[0]!.part;
+    const sizes = [...new Set(mounts.flatMap((spot) => spot.mount.sizesMm))].sort((a, b) => a - b);
+    const fits = mounts.filter((spot) => !mismatch(fan, spot)).reduce((sum, spot) => sum + spot.count, 0);
+    const reason = fits > 0 ? `All ${fits} mounts of its size are taken.` : sizes.length ? `The mounts take ${sizes.join(', ')} mm.` : 'This chassis has no fan mounts.';
+    return { severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), facts: { count: units.length, fan: fan.name, reason } };
+  });
+}
+
 export function driveInBay(situation: Situation): Finding[] {
   if (chassisOf(situation).length === 0) return [];
-  const byPart = new Map<string, PlannedUnit[]>();
-  for (const unit of unplacedOf(situation, 'drive')) byPart.set(unit.part.id, [...(byPart.get(unit.part.id) ?? []), unit]);
-  const loose = [...byPart.values()].flatMap((units): Finding[] => {
+  const loose = byPart(unplacedOf(situation, 'drive')).flatMap((units): Finding[] => {
     const { part } = units[0]!;
     if (part.kind !== 'drive') return [];
-    if ((part.size === 'm2' || part.size === 'usb') && !boardsOf(situation).some((unit) => situation.layout.at[unit.id])) return [];
+    if ((part.size === 'm2' || part.size === 'usb') && !seatedBoard(situation)) return [];
     return [{ severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), facts: { count: units.length, names: `${units.length} × ${part.name}`, reason: whyNoPlace(situation, units[0]!) } }];
   });
   const high = ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {

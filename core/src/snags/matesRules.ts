@@ -1,7 +1,7 @@
 import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
 import { ofKind, type PlannedUnit } from '../place/units';
-import { boardsOf, spotOf, unplacedOf, type Situation } from './situation';
+import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
 import type { Finding } from './snag';
 
 const FORM = { dimm: 'DIMM', 'so-dimm': 'SO-DIMM' } as const;
@@ -22,7 +22,7 @@ export function memoryMates(situation: Situation): Finding[] {
 }
 
 export function memorySlots(situation: Situation): Finding[] {
-  const board = boardsOf(situation).find((unit) => situation.layout.at[unit.id]);
+  const board = seatedBoard(situation);
   const bank = board && spotsOf(board.id, board.part).find((spot) => spot.type === 'memoryBank');
   if (!board || !bank) return [];
   const loose = unplacedOf(situation, 'memory').filter((unit) => !mismatch(unit.part, bank));
@@ -42,8 +42,38 @@ export function memoryRegistered(situation: Situation): Finding[] {
   });
 }
 
-function byPart<T extends PlannedUnit>(units: readonly T[]): T[][] {
-  const groups = new Map<string, T[]>();
-  for (const unit of units) groups.set(unit.part.id, [...(groups.get(unit.part.id) ?? []), unit]);
-  return [...groups.values()];
+/** A processor or cooler whose socket is not the board's. */
+export function socket(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  if (!board) return [];
+  return byPart([...unplacedOf(situation, 'processor'), ...unplacedOf(situation, 'cooler')]).map((units): Finding => {
+    const { part } = units[0]!;
+    const have = part.kind === 'processor' ? part.socket : part.kind === 'cooler' ? part.sockets.join(', ') : '';
+    return { severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), because: [{ unit: board.id }], facts: { part: part.name, have, board: board.part.name, want: board.part.socket ?? '' } };
+  });
+}
+
+/** Modules larger than the board takes, or more in all. */
+export function memoryMax(situation: Situation): Finding[] {
+  return boardsOf(situation).flatMap((board): Finding[] => {
+    const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
+    const gb = (bytes: number) => bytes / 1024 ** 3;
+    const finding = (units: readonly PlannedUnit[], have: number, limit: number, what: string): Finding => ({
+      severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), because: [{ unit: board.id }], gap: { have, limit, gap: limit - have, unit: 'GB' }, facts: { board: board.part.name, what },
+    });
+    const large = modules.filter((unit) => unit.part.capacityBytes > board.part.memoryMaxModuleBytes);
+    if (large.length) return [finding(large, gb(large[0]!.part.capacityBytes), gb(board.part.memoryMaxModuleBytes), 'a module')];
+    const total = modules.reduce((sum, unit) => sum + unit.part.capacityBytes, 0);
+    return total > board.part.memoryMaxBytes ? [finding(modules, gb(total), gb(board.part.memoryMaxBytes), 'in all')] : [];
+  });
+}
+
+/** Nothing to see the setup on: no picture from processor or card, and no remote management. */
+export function display(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  const processor = ofKind(situation.units, 'processor')[0];
+  if (!board || !processor || board.part.remoteManagement) return [];
+  if (processor.part.graphics && board.part.displayOutput) return [];
+  if (ofKind(situation.units, 'accelerator').some((unit) => unit.part.displayOutput && isSeated(situation, unit))) return [];
+  return [{ severity: 'caution', at: [{ unit: processor.id }, { unit: board.id }], facts: { processor: processor.part.name, board: board.part.name, graphics: processor.part.graphics ? 'has' : 'has no' } }];
 }

@@ -1,17 +1,46 @@
-import { ofKind } from '../place/units';
+import { boxStart12A, boxesOf } from '../figures/power/start';
+import { boxLoadW, supplyOf } from '../figures/power/wall';
+import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
+import { ofKind, type PlannedUnit } from '../place/units';
+import { plugBalance } from '../needs/plugs';
 import type { Situation } from './situation';
 import type { Finding } from './snag';
 
-export function start12V(situation: Situation): Finding[] {
-  const start = situation.figures['power.start12A'];
-  const supply = ofKind(situation.units, 'supply').find((unit) => situation.layout.at[unit.id] || unit.builtIn);
-  if (!start || !supply) return [];
-  const limit = supply.part.rail12A;
-  if (start.hi <= limit) return [];
-  const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
+type Supply = NonNullable<ReturnType<typeof supplyOf>>;
+
+/** Boxes that have a supply, each with it. */
+const suppliedBoxes = (situation: Situation) => boxesOf(situation.context).flatMap((box) => {
+  const supply = supplyOf(situation.context, box);
+  return supply ? [{ box, supply }] : [];
+});
+
+/** A load against a supply's limit: the likely value past it blocks, only the bad end past it cautions. */
+function loadFinding(load: Quantity | null, limit: number, unit: 'A' | 'W', supply: Supply, others: readonly PlannedUnit[], facts: Finding['facts']): Finding[] {
+  if (!load) return [];
+  const { lo, hi } = rangeOfQuantity(load);
+  if (hi <= limit) return [];
   return [{
-    severity: start.value > limit ? 'blocker' : 'caution', at: [{ unit: supply.id }, ...drives.map((unit) => ({ unit: unit.id }))],
-    gap: { have: start.value, limit, gap: limit - start.value, unit: 'A', lo: start.lo, hi: start.hi },
-    facts: { drives: drives.length, supply: supply.part.name },
+    severity: load.value > limit ? 'blocker' : 'caution', at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
+    gap: { have: load.value, limit, gap: limit - load.value, unit, lo, hi }, facts: { ...facts, supply: supply.part.name },
   }];
+}
+
+export function start12V(situation: Situation): Finding[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
+    return loadFinding(boxStart12A(situation.context, box, new Ledger(false)), supply.part.rail12A, 'A', supply, drives, { drives: drives.length });
+  });
+}
+
+/** Everything at its most together against what the supply is rated for. */
+export function supplyTotal(situation: Situation): Finding[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => loadFinding(boxLoadW(situation.context, box, 'peak', new Ledger(false)), supply.part.ratedW, 'W', supply, [], {}));
+}
+
+/** Plugs on drives, cages, boards and cards against those on the supply's cables. */
+export function plugsShort(situation: Situation): Finding[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => plugBalance(situation.units, situation.layout, box, supply).filter((one) => one.short > 0).map((one): Finding => ({
+    severity: one.splittable ? 'caution' : 'blocker', at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
+    gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' }, facts: { plug: one.plug, need: one.need, have: one.have, supply: supply.part.name, short: one.short },
+  })));
 }

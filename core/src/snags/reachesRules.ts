@@ -1,22 +1,51 @@
-import { unitById, type Situation } from './situation';
+import type { Protocol } from '../parts/vocabulary';
+import { hostPorts, protocolOf } from '../place/ports';
+import { isKind, seatSpot, type PlannedUnit } from '../place/units';
+import { seatedBoard, unitById, type Situation } from './situation';
 import type { Finding } from './snag';
+
+const PROTOCOL_WORDS: Readonly<Record<Protocol, string>> = { sata: 'SATA', sas: 'SAS', pcie: 'NVMe', usb: 'USB' };
+
+/** Drives without a lead, and what the machine's live ports speak: one fact for both rules. */
+function unreached(situation: Situation): { readonly foreign: readonly PlannedUnit[]; readonly short: readonly PlannedUnit[]; readonly spoken: readonly Protocol[] } {
+  const { outcome } = situation;
+  if (outcome.unconnected.length === 0 || !seatedBoard(situation)) return { foreign: [], short: [], spoken: [] };
+  const live = hostPorts(situation.units, (unit) => seatSpot(situation.layout, unit)).filter((port) => port.lanes > 0 && port.inside);
+  const spoken = [...new Set(live.flatMap((port) => port.carries))];
+  const foreign = outcome.unconnected.filter((unit) => live.length > 0 && isKind(unit, 'drive') && !spoken.includes(protocolOf(unit.part)));
+  return { foreign, short: outcome.unconnected.filter((unit) => !foreign.includes(unit)), spoken };
+}
+
+const placesOf = (situation: Situation, units: readonly PlannedUnit[]): Finding['at'] =>
+  units.flatMap((unit) => { const spot = situation.layout.at[unit.id]?.spot; return spot ? [{ unit: unit.id }, { spot }] : [{ unit: unit.id }]; });
+
+/** Drives that speak what no port of the machine does: a SAS drive never runs on a SATA port. */
+export function driveInterface(situation: Situation): Finding[] {
+  const { foreign, spoken } = unreached(situation);
+  const kinds = [...new Set(foreign.flatMap((unit) => (isKind(unit, 'drive') ? [protocolOf(unit.part)] : [])))];
+  return kinds.map((kind): Finding => {
+    const units = foreign.filter((unit) => isKind(unit, 'drive') && protocolOf(unit.part) === kind);
+    return { severity: 'blocker', at: placesOf(situation, units), facts: { count: units.length, kind: PROTOCOL_WORDS[kind], ports: spoken.map((one) => PROTOCOL_WORDS[one]).join(' and ') } };
+  });
+}
 
 export function portsShort(situation: Situation): Finding[] {
   const { outcome } = situation;
-  const seatedBoard = situation.units.some((unit) => unit.part.kind === 'board' && situation.layout.at[unit.id]);
-  if (outcome.unconnected.length === 0 || !seatedBoard) return [];
+  const { short } = unreached(situation);
+  if (short.length === 0) return [];
   const fact = (kind: string) => outcome.conflict?.filter((one) => one.kind === kind) ?? [];
   const drives = fact('drives')[0]?.count ?? 0;
   const ports = fact('ports')[0]?.count ?? 0;
   const off = fact('portsOff');
   const culprits = off.flatMap((one) => one.units);
-  const kinds = new Set(outcome.unconnected.map((unit) => (unit.part.kind === 'drive' ? unit.part.interface : '')));
-  const kind = ports >= drives ? `${[...kinds].map((one) => (one === 'nvme' ? 'NVMe' : one.toUpperCase())).join(' and ')} drives find none of their kind left.` : '';
+  const kinds = [...new Set(short.flatMap((unit) => (isKind(unit, 'drive') ? [PROTOCOL_WORDS[protocolOf(unit.part)]] : [])))];
   return [{
-    severity: 'blocker',
-    at: outcome.unconnected.flatMap((unit) => { const spot = situation.layout.at[unit.id]?.spot; return spot ? [{ unit: unit.id }, { spot }] : [{ unit: unit.id }]; }),
-    gap: { have: ports, limit: drives, gap: -outcome.unconnected.length, unit: 'ports' },
-    facts: { drives, ports, without: outcome.unconnected.length, culprit: culprits.map((id) => unitById(situation, id)?.part.name ?? id).join(' and '), off: off.reduce((sum, one) => sum + one.count, 0), kind },
+    severity: 'blocker', at: placesOf(situation, short),
+    gap: { have: ports, limit: drives, gap: -short.length, unit: 'ports' },
+    facts: {
+      drives, ports, without: short.length, culprit: culprits.map((id) => unitById(situation, id)?.part.name ?? id).join(' and '), off: off.reduce((sum, one) => sum + one.count, 0),
+      kind: ports >= drives ? `${kinds.join(' and ')} drives find none of their kind left.` : '',
+    },
     because: culprits.map((unit) => ({ unit })),
   }];
 }

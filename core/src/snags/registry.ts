@@ -1,11 +1,11 @@
-import { boardInChassis, cardLength, cardSlot, coolerHeight, driveInBay, supplyForm, supplyLength } from './fitsRules';
-import { memoryMates, memoryRegistered, memorySlots } from './matesRules';
-import { start12V } from './poweredRules';
-import { portsShort } from './reachesRules';
+import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
+import { display, memoryMates, memoryMax, memoryRegistered, memorySlots, socket } from './matesRules';
+import { plugsShort, start12V, supplyTotal } from './poweredRules';
+import { driveInterface, portsShort } from './reachesRules';
 import type { Situation } from './situation';
 import { placeName, type Finding, type Snag } from './snag';
 import { SNAG_CODES, type SnagCode } from './words';
-import { soundWithinBrief } from './withinRules';
+import { growthWithinBrief, idleWithinBrief, moneyWithinBrief, mustHaves, networkWithinBrief, peakWithinBrief, rackUnitsWithinBrief, sizeWithinBrief, soundWithinBrief } from './withinRules';
 
 /** Every rule by the code of what it finds, in the order a builder would deal with them. */
 export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[]>> = {
@@ -16,11 +16,27 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'fits.cardLength': cardLength,
   'fits.cardSlot': cardSlot,
   'fits.driveInBay': driveInBay,
+  'fits.cardCovers': cardCovers,
+  'fits.fanMount': fanMount,
+  'reaches.interface': driveInterface,
   'reaches.portsShort': portsShort,
   'mates.memory': memoryMates,
   'mates.memorySlots': memorySlots,
   'mates.memoryRegistered': memoryRegistered,
+  'mates.socket': socket,
+  'mates.memoryMax': memoryMax,
+  'mates.display': display,
+  'powered.plugs': plugsShort,
+  'powered.total': supplyTotal,
   'powered.start12V': start12V,
+  'within.money': moneyWithinBrief,
+  'within.idle': idleWithinBrief,
+  'within.peak': peakWithinBrief,
+  'within.size': sizeWithinBrief,
+  'within.rackUnits': rackUnitsWithinBrief,
+  'within.growth': growthWithinBrief,
+  'within.network': networkWithinBrief,
+  'within.mustHave': mustHaves,
   'within.sound': soundWithinBrief,
 };
 
@@ -28,7 +44,15 @@ const RANK = { blocker: 0, caution: 1, note: 2 } as const;
 
 /** All snags of a situation: blockers first, then in the order of the rules. */
 export function findSnags(situation: Situation): Snag[] {
+  const seen = new Map<string, number>();
+  const keyed = (code: SnagCode, finding: Finding): Snag => {
+    const key = `${code}|${finding.at.map(placeName).sort().join(',')}`;
+    const times = (seen.get(key) ?? 0) + 1;
+    seen.set(key, times);
+    // Two troubles of one rule about the same part, such as too deep and too wide, are told apart.
+    return { ...finding, code, key: times > 1 ? `${key}#${times}` : key };
+  };
   return SNAG_CODES
-    .flatMap((code) => RULES[code](situation).map((finding): Snag => ({ ...finding, code, key: `${code}|${finding.at.map(placeName).sort().join(',')}` })))
+    .flatMap((code) => RULES[code](situation).map((finding) => keyed(code, finding)))
     .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

@@ -4,7 +4,7 @@ import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
 import type { Outcome } from '../place/problem';
 import { boxOf } from '../place/seating';
-import { ofKind, unitsById, type PlannedUnit } from '../place/units';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
 
 /** What rules read: the arranged units, where they sit, the figures and the brief. */
@@ -23,7 +23,9 @@ export function seatsOf(layout: Layout): ReadonlyMap<string, Seat> {
   if (!known) seats.set(layout, (known = new Map(Object.entries(layout.at))));
   return known;
 }
-export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined => situation.layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
+export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined => seatSpot(situation.layout, unit);
+/** Whether a unit has a place: its own, or built into a host. */
+export const isSeated = (situation: Situation, unit: PlannedUnit): boolean => !!situation.layout.at[unit.id] || !!unit.builtIn;
 export const unitById = (situation: Situation, id: string) => unitsById(situation.units).get(id);
 
 /** The chassis a seated unit is inside, with its unit. */
@@ -41,3 +43,11 @@ export function occupiedFeatures(situation: Situation, box: PlannedUnit): Set<st
 export const unplacedOf = (situation: Situation, kind: PlannedUnit['part']['kind']) => situation.outcome.unplaced.filter((unit) => unit.part.kind === kind);
 export const chassisOf = (situation: Situation) => ofKind(situation.units, 'chassis').filter((unit) => situation.layout.at[unit.id]);
 export const boardsOf = (situation: Situation) => ofKind(situation.units, 'board');
+export const seatedBoard = (situation: Situation) => boardsOf(situation).find((unit) => isSeated(situation, unit));
+
+/** Units of one sheet together, in the order they are met. */
+export function byPart<T extends PlannedUnit>(units: readonly T[]): T[][] {
+  const groups = new Map<string, T[]>();
+  for (const unit of units) groups.set(unit.part.id, [...(groups.get(unit.part.id) ?? []), unit]);
+  return [...groups.values()];
+}

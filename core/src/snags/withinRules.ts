@@ -1,18 +1,102 @@
-import { soundSources } from '../figures/sound/ear';
+import { minorPerMajor } from '../figures/cost/money';
+import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
-import type { Situation } from './situation';
-import type { Finding } from './snag';
+import { soundSources } from '../figures/sound/ear';
+import { ofKind } from '../place/units';
+import { chassisOf, type Situation } from './situation';
+import type { Finding, Place } from './snag';
+
+/** A figure against a wish: over it by its likely value, or only by its bad end and by more than `slack`. */
+function overWish(situation: Situation, id: FigureId, wish: number | undefined, slack: number, at: () => readonly Place[], facts: () => Finding['facts']): Finding[] {
+  const figure = situation.figures[id];
+  if (wish === undefined || !figure || figure.hi <= wish) return [];
+  if (figure.value <= wish && figure.hi - wish < slack) return [];
+  return [{ severity: figure.value > wish ? 'caution' : 'note', at: at(), gap: { have: figure.value, limit: wish, gap: wish - figure.value, unit: figure.unit, lo: figure.lo, hi: figure.hi }, facts: facts() }];
+}
 
 export function soundWithinBrief(situation: Situation): Finding[] {
-  const wish = situation.brief.earDb;
-  const sound = situation.figures['sound.earIdleDb'];
-  if (wish === undefined || !sound || sound.hi <= wish) return [];
-  // Where even the likely value keeps the wish, only the bad end passes it: that alone is not worth a tag below half a decibel.
-  if (sound.value <= wish && sound.hi - wish < 0.5) return [];
-  const loudest = soundSources(situation.context, new Ledger(false)).sort((a, b) => b.power.value - a.power.value)[0];
-  return [{
-    severity: sound.value > wish ? 'caution' : 'note', at: (loudest?.units ?? []).map((unit) => ({ unit: unit.id })),
-    gap: { have: sound.value, limit: wish, gap: wish - sound.value, unit: 'dB(A)', lo: sound.lo, hi: sound.hi },
-    facts: { loudest: loudest ? `${loudest.units.length > 1 ? `${loudest.units.length} × ` : ''}${loudest.label}` : 'the machine' },
-  }];
+  const loudest = () => soundSources(situation.context, new Ledger(false)).sort((a, b) => b.power.value - a.power.value)[0];
+  return overWish(situation, 'sound.earIdleDb', situation.brief.earDb, 0.5, () => (loudest()?.units ?? []).map((unit) => ({ unit: unit.id })), () => {
+    const one = loudest();
+    return { loudest: one ? `${one.units.length > 1 ? `${one.units.length} × ` : ''}${one.label}` : 'the machine' };
+  });
 }
+
+/** A range that passes the wish by less than this share is not worth a tag. */
+const SLACK_SHARE = 0.02;
+
+export const idleWithinBrief = (situation: Situation): Finding[] => overWish(situation, 'power.idleWallW', situation.brief.idleW, (situation.brief.idleW ?? 0) * SLACK_SHARE, () => [], () => ({}));
+export const peakWithinBrief = (situation: Situation): Finding[] => overWish(situation, 'power.peakWallW', situation.brief.peakW, (situation.brief.peakW ?? 0) * SLACK_SHARE, () => [], () => ({}));
+
+export function moneyWithinBrief(situation: Situation): Finding[] {
+  const { moneyMinor } = situation.brief;
+  const { currency } = situation.context;
+  return overWish(situation, 'cost.now', moneyMinor === undefined ? undefined : moneyMinor / minorPerMajor(currency), (moneyMinor ?? 0) / minorPerMajor(currency) * SLACK_SHARE, () => [], () => ({ currency }));
+}
+
+/** Outer size and empty weight against the room there is. In a rack, depth, width and weight are hard limits. */
+export function sizeWithinBrief(situation: Situation): Finding[] {
+  const { brief, context } = situation;
+  const rack = context.site.place === 'rack';
+  return chassisOf(situation).flatMap((unit): Finding[] => {
+    const { part } = unit;
+    const sides = [
+      ['deep', part.depthMm, brief.maxDepthMm, 'mm', rack], ['wide', part.widthMm, brief.maxWidthMm, 'mm', rack], ['high', part.heightMm, brief.maxHeightMm, 'mm', false],
+      ['heavy', part.massG / 1000, brief.maxMassG === undefined ? undefined : brief.maxMassG / 1000, 'kg', rack],
+    ] as const;
+    return sides.flatMap(([side, have, limit, of, hard]): Finding[] =>
+      limit !== undefined && have > limit ? [{ severity: hard ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have, limit, gap: limit - have, unit: of }, facts: { chassis: part.name, side } }] : []);
+  });
+}
+
+export function rackUnitsWithinBrief(situation: Situation): Finding[] {
+  const { rackUnits } = situation.brief;
+  const boxes = chassisOf(situation);
+  if (situation.context.site.place === 'rack') {
+    const loose = boxes.filter((unit) => unit.part.rackUnits === null);
+    if (loose.length) return [{ severity: 'note', at: loose.map((unit) => ({ unit: unit.id })), facts: { chassis: loose[0]!.part.name, units: 0 } }];
+  }
+  const units = boxes.reduce((sum, unit) => sum + (unit.part.rackUnits ?? 0), 0);
+  return rackUnits !== undefined && units > rackUnits ? [{ severity: 'caution', at: boxes.map((unit) => ({ unit: unit.id })), gap: { have: units, limit: rackUnits, gap: rackUnits - units, unit: 'U' }, facts: { chassis: boxes[0]!.part.name, units } }] : [];
+}
+
+/** Room for as many drives as will be wanted later, the bays and ports there are now. */
+export function growthWithinBrief(situation: Situation): Finding[] {
+  const wish = situation.brief.drivesLater;
+  const room = situation.figures['drives.room'];
+  const now = ofKind(situation.units, 'drive').filter((unit) => (unit.role ?? 'data') === 'data').length;
+  if (wish === undefined || !room || chassisOf(situation).length === 0 || now + room.value >= wish) return [];
+  return [{ severity: 'caution', at: [], gap: { have: now + room.value, limit: wish, gap: now + room.value - wish, unit: 'drives' }, facts: { now, more: room.value, bays: situation.figures['bays.free']?.value ?? 0, ports: situation.figures['ports.free']?.value ?? 0 } }];
+}
+
+export function networkWithinBrief(situation: Situation): Finding[] {
+  const wish = situation.brief.networkGbPerS;
+  const boards = ofKind(situation.units, 'board');
+  if (wish === undefined || boards.length === 0) return [];
+  const fastest = Math.max(0, ...[...boards, ...ofKind(situation.units, 'networkCard')].flatMap((unit) => unit.part.networkPorts.map((port) => port.gbPerS)));
+  return fastest < wish ? [{ severity: 'caution', at: boards.map((unit) => ({ unit: unit.id })), gap: { have: fastest, limit: wish, gap: fastest - wish, unit: 'Gb/s' }, facts: {} }] : [];
+}
+
+/** Must-haves of the brief that a part chosen so far does not give. */
+export function mustHaves(situation: Situation): Finding[] {
+  return (situation.brief.mustHave ?? []).flatMap((wish): Finding[] => {
+    const lacking = LACKS[wish](situation);
+    return lacking.length ? [{ severity: 'caution', at: lacking.map((unit) => ({ unit: unit.id })), facts: { wish: MUST_WORDS[wish], parts: [...new Set(lacking.map((unit) => unit.part.name))].join(', ') } }] : [];
+  });
+}
+
+type Must = NonNullable<Situation['brief']['mustHave']>[number];
+const MUST_WORDS: Readonly<Record<Must, string>> = { ecc: 'ECC memory', hotSwap: 'hot swap', remoteManagement: 'remote management', allFlash: 'all flash' };
+const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>> = {
+  ecc: ({ units }) => [
+    ...ofKind(units, 'memory').filter((unit) => !unit.part.ecc), ...ofKind(units, 'board').filter((unit) => !unit.part.memoryEcc), ...ofKind(units, 'processor').filter((unit) => !unit.part.memoryEcc),
+  ],
+  hotSwap: (situation) => ofKind(situation.units, 'drive').filter((unit) => {
+    const spot = situation.layout.at[unit.id]?.spot;
+    const host = situation.units.find((one) => one.id === spot?.host)?.part;
+    const group = host?.kind === 'chassis' || host?.kind === 'adapter' ? host.bayGroups.find((one) => one.key === spot?.key) : undefined;
+    return (unit.role ?? 'data') === 'data' && !!group && group.access !== 'hotSwap';
+  }),
+  remoteManagement: ({ units }) => ofKind(units, 'board').filter((unit) => !unit.part.remoteManagement),
+  allFlash: ({ units }) => ofKind(units, 'drive').filter((unit) => unit.part.medium === 'disk' && (unit.role ?? 'data') === 'data'),
+};

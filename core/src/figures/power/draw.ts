@@ -50,6 +50,7 @@ function unitWatts(part: Part, state: PowerState, fanDuty: number, ledger: Ledge
     case 'board':
     case 'memory':
     case 'riser':
+    case 'enclosure':
     case 'powerAdapter':
     case 'sundry': return ledger.fact(part, FIELD[state]);
     default: return (CARD_KINDS as readonly string[]).includes(part.kind) ? ledger.fact(part, FIELD[state]) : null;

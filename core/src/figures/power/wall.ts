@@ -22,6 +22,12 @@ export function wallW(context: FigureContext, state: PowerState, ledger: Ledger)
   return perBox.length === 1 ? perBox[0]! : ledger.sum(`At the wall, ${STATE_WORDS[state]}`, 'W', perBox);
 }
 
+/** W at a box's supply outputs in a state, fans at the policy's duty or at full for the peak; null where the box draws nothing. */
+export function boxLoadW(context: FigureContext, box: PlannedUnit | null, state: PowerState, ledger: Ledger): Quantity | null {
+  const lines = groupByBox(draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger), ofKind(context.units, 'chassis')[0] ?? null).find(([own]) => own === box)?.[1] ?? [];
+  return lines.length ? ledger.sum('Parts together', 'W', lines.map((line) => line.watts), 'sum of the parts') : null;
+}
+
 function groupByBox(lines: readonly DrawLine[], first: PlannedUnit | null): [PlannedUnit | null, DrawLine[]][] {
   const groups = new Map<PlannedUnit | null, DrawLine[]>();
   for (const line of lines) {

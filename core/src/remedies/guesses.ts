@@ -1,0 +1,83 @@
+import type { Edit } from '../build/edits';
+import { printSpot } from '../build/layout';
+import { addItemEdit, type Catalogue } from '../build/newItem';
+import { freeBays } from '../figures/room';
+import { resolve, type Part, type PartOf } from '../parts/resolve';
+import type { PartKind } from '../parts/vocabulary';
+import { mismatch } from '../place/mates';
+import { spotsOf } from '../place/spots';
+import { ofKind, type PlannedUnit } from '../place/units';
+import type { Proposal, Snag } from '../snags/snag';
+import { replaceEdit } from './tryAt';
+import type { Base } from './weigh';
+
+/** Weighing costs an assessment each: the cheapest so many of a kind are weighed. */
+export const MOST_OF_A_KIND = 10;
+
+export const about = (base: Base, snag: Snag): PlannedUnit[] => {
+  const ids = new Set(snag.at.flatMap((place) => ('unit' in place ? [place.unit] : [])));
+  return base.assessment.units.filter((unit) => ids.has(unit.id));
+};
+export const causes = (base: Base, snag: Snag): PlannedUnit[] => {
+  const ids = new Set(snag.because?.flatMap((place) => ('unit' in place ? [place.unit] : [])) ?? []);
+  return base.assessment.units.filter((unit) => ids.has(unit.id));
+};
+
+export function listed<K extends PartKind>(catalogue: Catalogue, kind: K): PartOf<K>[] {
+  return Object.values(catalogue.sheets).filter((sheet) => sheet.kind === kind).map((sheet) => resolve(sheet, catalogue.archetypes[sheet.archetype]!) as PartOf<K>)
+    .sort((a, b) => (a.price?.minor ?? 0) - (b.price?.minor ?? 0));
+}
+
+/** Swap the item a unit belongs to for other sheets of its kind that pass a test. */
+export function swaps<K extends PartKind>(base: Base, catalogue: Catalogue, unit: PlannedUnit, kind: K, goes: (part: PartOf<K>) => boolean): Proposal[] {
+  return listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part)).slice(0, MOST_OF_A_KIND).flatMap((part) => {
+    const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
+    return edit ? [{ edits: [edit], words: `Take ${part.name} instead of ${unit.part.name}` }] : [];
+  });
+}
+
+/** Chassis options that would take a culprit away or give more room. */
+export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'supply' | 'board'): Proposal[] {
+  return ofKind(base.assessment.units, 'chassis').flatMap((unit) => unit.part.options
+    .filter((option) => !base.build.changes.some((change) => change.kind === 'option' && change.host === unit.id && change.key === option.key))
+    .filter((option) => option.effects.some((effect) => (effect.do === 'remove' && effect.key === snag.facts.culprit) || (effect.do === 'clearance' && effect.clearance.for === what)))
+    .map((option): Proposal => ({ edits: [{ type: 'change.add', change: { id: `${unit.id}:${option.key}`, kind: 'option', host: unit.id, key: option.key } }], words: option.label })));
+}
+
+export const takeOut = (units: readonly PlannedUnit[]): Proposal[] => (units.length ? [{ edits: [{ type: 'units.remove', units: units.map((unit) => unit.id) }], words: `Take out ${nameAll(units)}` }] : []);
+export const nameAll = (units: readonly PlannedUnit[]) => (units.length === 1 ? `${units[0]!.part.name} (${units[0]!.mark})` : `${units.length} drives (${units.map((unit) => unit.mark).join(', ')})`);
+
+export function addControllers(base: Base, catalogue: Catalogue): Proposal[] {
+  const { units, layout } = base.assessment;
+  const taken = new Set(Object.values(layout.at).map((seat) => printSpot(seat.spot)));
+  const free = units.filter((unit) => layout.at[unit.id]).flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
+  return listed(catalogue, 'controller').filter((part) => free.some((spot) => !mismatch(part, spot))).slice(0, MOST_OF_A_KIND)
+    .map((part) => ({ edits: [addItemEdit(base.build, catalogue, part.id, 1)], words: `Add ${part.name}` }));
+}
+
+export const lanes = (part: PartOf<'controller'>) => part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);
+export const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
+
+export function otherSlots(base: Base, unit: PlannedUnit): Proposal[] {
+  const now = base.assessment.layout.at[unit.id]?.spot;
+  const board = base.assessment.units.find((one) => one.id === now?.host);
+  const taken = new Set(Object.values(base.assessment.layout.at).map((seat) => printSpot(seat.spot)));
+  return board ? spotsOf(board.id, board.part).filter((spot) => spot.type === 'slot' && spot.key !== now!.key && !taken.has(`${spot.host}/${spot.key}`) && !mismatch(unit.part, spot))
+    .map((spot) => ({ edits: [{ type: 'place.put', unit: unit.id, spot: { host: spot.host, key: spot.key } } as Edit], words: `Move ${unit.part.name} to ${spot.label}` })) : [];
+}
+
+export function moveToFreeBays(base: Base, units: readonly PlannedUnit[]): Proposal[] {
+  const { units: all, layout } = base.assessment;
+  const from = new Set(units.map((unit) => layout.at[unit.id]?.spot.key));
+  const free = freeBays(all, layout).filter(({ group }) => !from.has(group.key) && units.every((unit) => !mismatch(unit.part, group)));
+  if (units.length === 0 || free.length < units.length) return [];
+  const edits = units.map((unit, i): Edit => {
+    const { name, group } = free[i]!;
+    const n = Number(/\.(\d+)$/.exec(name)?.[1]);
+    return { type: 'place.put', unit: unit.id, spot: { host: group.host, key: group.key, ...(n ? { n } : {}) } };
+  });
+  return [{ edits, words: `Move ${nameAll(units)} to ${free[0]!.group.label.toLowerCase()}` }];
+}
+
+export const mountable = (base: Base, part: Part) => base.assessment.units.some((unit) => unit.part.kind === 'chassis' && spotsOf(unit.id, unit.part).some((spot) => spot.type !== 'connector' && !mismatch(part, spot)));
+
