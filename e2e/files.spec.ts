@@ -39,15 +39,15 @@ test('a build with a script in its names is taken in as text and runs nothing', 
 
 test('a machine is duplicated, and taken down only after being asked', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'Duplicate Field kit, not begun' }).click();
-  await expect(page.getByLabel('Name of the machine')).toHaveValue('Field kit, not begun, copy');
+  await page.getByRole('button', { name: 'Duplicate Reading room, not begun' }).click();
+  await expect(page.getByLabel('Name of the machine')).toHaveValue('Reading room, not begun, copy');
   await page.goto('/');
-  await page.getByRole('button', { name: 'Take down Field kit, not begun, copy' }).click();
+  await page.getByRole('button', { name: 'Take down Reading room, not begun, copy' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('link', { name: 'Open Field kit, not begun, copy' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take down Field kit, not begun, copy' }).click();
+  await expect(page.getByRole('link', { name: 'Open Reading room, not begun, copy' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take down Reading room, not begun, copy' }).click();
   await page.getByRole('button', { name: 'Take it down' }).click();
-  await expect(page.getByRole('link', { name: 'Open Field kit, not begun, copy' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Open Reading room, not begun, copy' })).toHaveCount(0);
 });
 
 test('an address without a machine says so and leads back', async ({ page }) => {

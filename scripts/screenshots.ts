@@ -13,7 +13,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-dark', path: '/b/boathouse-rack?sel=u2/front.6&pane=sheet', dark: true, act: ready },
   { name: 'bench-front', path: '/b/boathouse-rack?view=front', act: ready },
   { name: 'working', path: '/b/boathouse-rack', act: async (page) => { await ready(page); await page.getByRole('button', { name: /Idle at the wall/ }).click(); await page.locator('[data-working]').waitFor(); } },
-  { name: 'bench-empty', path: '/b/field-kit', act: ready },
+  { name: 'bench-empty', path: '/b/reading-room', act: ready },
 ];
 
 mkdirSync('docs/screenshots', { recursive: true });

@@ -9,7 +9,7 @@ import { type SpotGroup } from './spots';
 /** One host-side connector: `lanes` is what the board's rules leave of it, `offBecause` who took them. */
 export type HostPort = {
   readonly ref: SpotRef; readonly name: string; readonly kind: ConnectorKind; readonly lanes: number; readonly fullLanes: number;
-  readonly carries: readonly Protocol[]; readonly onBoard: boolean; readonly unit: PlannedUnit; readonly offBecause: PlannedUnit | null; readonly inside: boolean;
+  readonly carries: readonly Protocol[]; readonly onBoard: boolean; readonly unit: PlannedUnit; readonly offBecause: PlannedUnit | null; readonly inside: boolean; readonly gbPerLane: number;
 };
 
 /** What a seated drive needs: a lead to its own connector, or a lane of its backplane's connector. */
@@ -55,7 +55,7 @@ function portsOf(unit: PlannedUnit, connector: Connector, onBoard: boolean, take
     const off = taken(i + 1);
     return {
       ref, name: printSpot(ref), kind: connector.kind, lanes: off ? Math.min(off.lanes, connector.lanes) : connector.lanes, fullLanes: connector.lanes,
-      carries: connector.carries, onBoard, unit, offBecause: off?.by ?? null, inside: connector.side === 'inside',
+      carries: connector.carries, onBoard, unit, offBecause: off?.by ?? null, inside: connector.side === 'inside', gbPerLane: connector.gbPerLane,
     };
   });
 }

@@ -16,9 +16,9 @@ type Feed = { readonly target: Target; readonly demands: Extract<Demand, { kind:
 export function wire(demands: readonly Demand[], ports: readonly HostPort[], hint: readonly Wire[]): Wiring {
   const live = ports.filter((port) => port.lanes > 0);
   const all = feedsOf(demands);
-  // One narrow lead serves all bays behind a bridge or a port multiplier; nothing else competes for its kind of port.
+  // One narrow lead serves all bays behind a bridge or a port multiplier; nothing else competes for its kind of port. The fastest go first.
   const narrow = all.filter((feed) => feed.target.shared && feed.target.lanes < 4);
-  const led = dealStraight(narrow, live.filter((port) => port.lanes < 4), leadsBefore(hint));
+  const led = dealStraight(narrow, live.filter((port) => port.lanes < 4).sort((a, b) => b.gbPerLane - a.gbPerLane), leadsBefore(hint));
   const usable = live.filter((port) => ![...led.values()].includes(port) && !port.carries.includes('usb'));
   const feeds = all.filter((feed) => !narrow.includes(feed));
   const without = narrow.filter((feed) => !led.has(feed)).flatMap((feed) => feed.demands);

@@ -106,7 +106,7 @@ describe('ports', () => {
     expect(sentence(cube().add('reed-250', 1, { role: 'boot' }).add('barge-8', 4), 'reaches.portsShort')).toEqual(['blocker: 4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.']);
   });
   test('enough ports, but of the wrong kind', () => {
-    expect(sentence(tower().add('sluice-8', 1), 'reaches.portsShort')[0]).toContain('SAS drives find none of their kind left.');
+    expect(sentence(fixture().add('byre-15').add('plover-a6').add('tern-8i').add('sluice-8', 9), 'reaches.portsShort')[0]).toContain('SAS drives find none of their kind left.');
   });
 });
 
