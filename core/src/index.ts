@@ -6,7 +6,7 @@ export { rangeOf } from './parts/tolerances';
 export { PART_KINDS, type PartKind } from './parts/vocabulary';
 export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
 
-export { buildSchema, type Brief, type Build, type Item, type Price, type Site, type Unit } from './build/build';
+export { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Item, type Price, type Site, type Unit } from './build/build';
 export { LIMITS } from './build/limits';
 export { newBuild } from './build/newBuild';
 export { describeIssues, parseBuild, parseBuildText, type Parsed, type Refused } from './build/parseBuild';

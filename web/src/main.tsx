@@ -10,19 +10,24 @@ import { applyTheme, readTheme } from './theme';
 import { FloorPage } from './views/floor/FloorPage';
 import { NowherePage } from './views/NowherePage';
 
-const loadBench = () => import('./views/bench/BenchPage');
-const BenchPage = lazy(loadBench);
+const loadBuild = () => import('./views/build/BuildPage');
+const BuildPage = lazy(loadBuild);
+const loadBench = () => import('./views/bench/Bench');
+const Bench = lazy(loadBench);
+const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
 // The worker and, for a link to a bench, its code and catalogue start loading before React does.
 benchWorker();
 if (location.pathname.startsWith('/b/')) {
+  void loadBuild();
   void loadBench();
   void store.dispatch(api.endpoints.catalogue.initiate());
 }
 const router = createBrowserRouter([
   { path: '/', element: <FloorPage /> },
-  { path: '/b/:id', element: <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}><BenchPage /></Suspense> },
+  // One parent for all views of a machine: going from one to another keeps it open.
+  { path: '/b/:id', element: <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}><BuildPage /></Suspense>, children: [{ index: true, element: <Bench /> }, { path: 'brief', element: <BriefPage /> }] },
   { path: '*', element: <NowherePage /> },
 ]);
 

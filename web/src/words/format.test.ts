@@ -1,5 +1,5 @@
 import { capacityWords, changeWords, figureNumber, moneyWords, rangeWords } from './format';
-import { tapeWindow, tickStep } from '../views/bench/Tape';
+import { tapeWindow, tickStep } from '../views/build/Tape';
 
 const thin = '\u202f';
 test('numbers have digits only where they mean something, and thin spaces between thousands', () => {

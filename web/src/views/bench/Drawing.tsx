@@ -135,7 +135,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
             {layout && labels.length === layout.views.length && layout.views.map((one, i) => (
               <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : path} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
             ))}
-            {layout && shown !== ghost && <Dimensions views={layout.views} />}
+            {layout && shown !== ghost && <Dimensions views={layout.views} brief={build?.brief} />}
             {shown !== ghost && <TablePicture area={tableArea} stops={table} current={current} selected={ui.selected} empty={scene.boxes.length === 0} onChoose={choose} />}
             {layout && ui.focus === 'sheet' && shown !== ghost && snags && <SnagNotes x={free.x + 18} y={tableEnd} width={free.width - 18} height={tableArea.y + tableArea.height - tableEnd} snags={snags} />}
             {layout && box && build && titleHeight > 0 && <TitleBlock x={free.x} y={free.y + free.height - titleHeight} width={Math.min(330, free.width)} build={build} box={box} scale={layout.scale} snags={snags ?? []} />}

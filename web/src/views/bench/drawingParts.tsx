@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { printSpot, projectBox, viewSize, type Build, type FlatShape, type SceneBox } from '@inch-tower/core';
+import { printSpot, projectBox, viewSize, type Brief, type Build, type FlatShape, type SceneBox } from '@inch-tower/core';
 import { BALLOON_R, type Balloon } from '../../drawing/balloons';
 import type { Label } from '../../drawing/labels';
 import { onSheet, RULER, type Focus, type PlacedView } from '../../drawing/sheetLayout';
@@ -116,30 +116,33 @@ function GhostShapes({ view, ghosts }: { readonly view: PlacedView; readonly gho
 }
 
 /** Outer sizes as dimension lines with ticks (ISO 129). */
-export function Dimensions({ views }: { readonly views: readonly PlacedView[] }) {
+/** Outer dimensions; where the brief limits one, the room there is stands beside it, vermilion where it is passed. */
+export function Dimensions({ views, brief }: { readonly views: readonly PlacedView[]; readonly brief: Brief | undefined }) {
   const lines = views.filter((view) => view.large).flatMap((view) => {
     const shell = view.shapes.find((shape) => shape.solid.what === 'shell');
     if (!shell) return [];
     const wide = view.name === 'plan' || view.name === 'rear';
     return [
-      ...(wide || views.length > 3 ? [{ key: `${view.name}-w`, x1: view.x, y1: view.y + view.height + 13, x2: view.x + view.width, y2: view.y + view.height + 13, mm: shell.widthMm }] : []),
-      ...(view.name === 'plan' || view.name === 'front' || views.length > 3 ? [{ key: `${view.name}-h`, x1: view.x - 13, y1: view.y, x2: view.x - 13, y2: view.y + view.height, mm: shell.heightMm }] : []),
+      ...(wide || views.length > 3 ? [{ key: `${view.name}-w`, x1: view.x, y1: view.y + view.height + 13, x2: view.x + view.width, y2: view.y + view.height + 13, mm: shell.widthMm, room: brief?.maxWidthMm }] : []),
+      ...(view.name === 'plan' || view.name === 'front' || views.length > 3 ? [{ key: `${view.name}-h`, x1: view.x - 13, y1: view.y, x2: view.x - 13, y2: view.y + view.height, mm: shell.heightMm, room: view.name === 'plan' ? brief?.maxDepthMm : brief?.maxHeightMm }] : []),
     ];
   });
   return <g aria-hidden>{lines.map(({ key, ...line }) => <Dimension key={key} {...line} />)}</g>;
 }
 
-function Dimension({ x1, y1, x2, y2, mm }: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number; readonly mm: number }) {
+function Dimension({ x1, y1, x2, y2, mm, room }: { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number; readonly mm: number; readonly room: number | undefined }) {
   const flat = y1 === y2;
   const tick = (x: number, y: number) => `M${x - 3} ${y + 3}l6 -6`;
-  const text = mmWords(mm);
+  const over = room !== undefined && mm > room;
+  const text = room === undefined ? mmWords(mm) : over ? `${mmWords(mm)}, ${Math.round((mm - room) * 10) / 10} over` : `${mmWords(mm)} of ${mmWords(room)}`;
+  const ink = over ? { fill: 'var(--bad)' } : {};
   const half = text.length * 3.4;
   return (
     <>
-      <path className="dimension" d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} />
+      <path className="dimension" style={over ? { stroke: 'var(--bad)' } : {}} d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`} />
       {flat
-        ? <><rect x={(x1 + x2) / 2 - half - 3} y={y1 - 7} width={half * 2 + 6} height={14} fill="var(--sheet)" /><text x={(x1 + x2) / 2} y={y1 + 4} textAnchor="middle">{text}</text></>
-        : <g transform={`translate(${x1} ${(y1 + y2) / 2}) rotate(-90)`}><rect x={-half - 3} y={-7} width={half * 2 + 6} height={14} fill="var(--sheet)" /><text x={0} y={4} textAnchor="middle">{text}</text></g>}
+        ? <><rect x={(x1 + x2) / 2 - half - 3} y={y1 - 7} width={half * 2 + 6} height={14} fill="var(--sheet)" /><text x={(x1 + x2) / 2} y={y1 + 4} textAnchor="middle" style={ink}>{text}</text></>
+        : <g transform={`translate(${x1} ${(y1 + y2) / 2}) rotate(-90)`}><rect x={-half - 3} y={-7} width={half * 2 + 6} height={14} fill="var(--sheet)" /><text x={0} y={4} textAnchor="middle" style={ink}>{text}</text></g>}
     </>
   );
 }

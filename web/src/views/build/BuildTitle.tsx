@@ -1,37 +1,42 @@
 import { useEffect, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { NavLink, useSearchParams } from 'react-router';
 import { LIMITS } from '@inch-tower/core';
 import type { SaveState } from '../../state/benchSlice';
 import { edit, redo, undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { STATUS_WORDS } from '../../words/status';
-import { useBench } from './benchContext';
 
 const SAVE_WORDS: Record<SaveState, string> = { saved: 'Saved', saving: 'Saving …', kept: 'Kept here, not saved yet', unkept: 'Not saved: do not close this page', stale: 'Changed elsewhere' };
 
-/** The name with its status, undo and redo, and the saved state in words. */
-export function BenchTitle({ onHelp }: { readonly onHelp: () => void }) {
-  const { past, future, save, view } = useAppSelector((state) => state.bench);
+type Props = { /** Opens the sheet of keys, where a view has keys of its own. */ readonly onHelp?: () => void; /** Where the keyboard goes once the name is typed. */ readonly onNamed?: () => void };
+
+/** The name with its status, the views of the machine, undo and redo, and the saved state in words. */
+export function BuildTitle({ onHelp, onNamed }: Props) {
+  const { past, future, save, view, build } = useAppSelector((state) => state.bench);
   const dispatch = useAppDispatch();
   const status = view && STATUS_WORDS[view.status];
   return (
     <>
-      <NameField />
+      <NameField onNamed={onNamed} />
       <span aria-live="polite" className={`text-[13px] font-medium whitespace-nowrap ${status?.tone ?? 'text-mid'}`} data-testid="status">{status?.word ?? '…'}</span>
-      <span className="ml-4 flex gap-1">
+      {build && <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]"><ViewLink to={`/b/${build.id}`}>Bench</ViewLink><ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink></nav>}
+      <span className="ml-2 flex gap-1">
         <button type="button" className="press" disabled={past.length === 0} onClick={() => dispatch(undo())} title={past.at(-1)?.words}>Undo</button>
         <button type="button" className="press" disabled={future.length === 0} onClick={() => dispatch(redo())} title={future[0]?.words}>Redo</button>
       </span>
       <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">{SAVE_WORDS[save]}</span>
-      <button type="button" className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline" onClick={onHelp}>Keys <span className="key">?</span></button>
+      {onHelp && <button type="button" className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline" onClick={onHelp}>Keys <span className="key">?</span></button>}
     </>
   );
 }
 
-function NameField() {
+function ViewLink({ to, children }: { readonly to: string; readonly children: string }) {
+  return <NavLink end to={to} className={({ isActive }) => `flex min-h-7 items-center px-2 ${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`}>{children}</NavLink>;
+}
+
+function NameField({ onNamed }: { readonly onNamed: (() => void) | undefined }) {
   const name = useAppSelector((state) => state.bench.build?.name ?? '');
   const dispatch = useAppDispatch();
-  const { toDrawing } = useBench();
   const [params] = useSearchParams();
   const [typed, setTyped] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -46,7 +51,7 @@ function NameField() {
       ref={input} aria-label="Name of the machine" className="plain min-w-24 rounded-sm border-b border-dotted border-mid px-1 text-[15px] font-semibold" maxLength={LIMITS.nameCharacters}
       style={{ width: `${Math.min(34, Math.max(8, (typed ?? name).length + 1))}ch` }} title={name} value={typed ?? name} placeholder="Unnamed" autoFocus={fresh}
       onChange={(event) => setTyped(event.target.value)} onBlur={leave}
-      onKeyDown={(event) => { if (event.key === 'Enter') { leave(); toDrawing(); } if (event.key === 'Escape') { setTyped(null); toDrawing(); } }}
+      onKeyDown={(event) => { if (event.key === 'Enter') { leave(); onNamed?.(); } if (event.key === 'Escape') { setTyped(null); onNamed?.(); } }}
     />
   );
 }

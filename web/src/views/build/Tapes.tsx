@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import { Popover } from 'radix-ui';
 import { minorPerMajor, type Build, type Explanation, type Figure, type FigureId } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { figureNumber, rangeWords, unitWords } from '../../words/format';
-import { useBench } from './benchContext';
+import { BenchContext } from '../bench/benchContext';
 import { Tape } from './Tape';
 import { WorkingTree } from './WorkingTree';
 
@@ -24,7 +24,7 @@ const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.rawT
 export function Tapes() {
   const build = useAppSelector((state) => state.bench.build);
   const figures = useAppSelector((state) => state.bench.view?.figures);
-  const { ghost } = useBench();
+  const ghost = useContext(BenchContext)?.ghost;
   if (!build) return null;
   return (
     <section aria-label="Tapes" id="tapes" tabIndex={-1} className="grid shrink-0 grid-cols-2 border-b border-line sm:grid-cols-3 md:grid-cols-6">
@@ -35,17 +35,26 @@ export function Tapes() {
 
 const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${bays.value} bays, ${ports.value} ports` : undefined);
 
+/** A value beside its mark in words: a range that only touches the mark says "may be". */
+export function markWords(figure: Pick<Figure, 'value' | 'lo' | 'hi'>, limit: number, wantsMore: boolean): { readonly words: string; readonly tone: string } | null {
+  if (wantsMore) return figure.value < limit ? { words: 'short of mark', tone: 'warn' } : null;
+  if (figure.lo > limit) return { words: 'over mark', tone: 'bad' };
+  if (figure.value > limit) return { words: 'probably over mark', tone: 'bad' };
+  return figure.hi > limit ? { words: 'may be over mark', tone: 'text-mid' } : null;
+}
+
 type CellProps = { readonly tape: TapeOf; readonly figure: Figure | undefined; readonly ghost: Figure | undefined; readonly limit: number | undefined; readonly aside: string | undefined };
 
 function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
   const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
-  const off = figure && limit !== undefined && (more ? figure.value < limit : figure.value > limit);
+  const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
+  const off = !!mark && mark.tone !== 'text-mid';
   const open = async (opened: boolean) => { setExplained(opened ? await benchWorker().explain(tape.id) : null); };
   const number = figure ? (tape.id === 'drives.room' ? `${figure.value} more` : figureNumber(tape.id, figure.value)) : '–';
   return (
     <div className="min-w-0 border-r border-line px-3 pt-1.5 pb-1 last:border-r-0" data-figure={tape.id}>
-      <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid"><span className="truncate">{tape.label}</span>{off && <span className={`whitespace-nowrap ${more ? 'warn' : 'bad'}`}>{more ? 'short of mark' : 'over mark'}</span>}</div>
+      <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid"><span className="truncate">{tape.label}</span>{mark && <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>}</div>
       <Popover.Root onOpenChange={(opened) => void open(opened)}>
         <Popover.Trigger className="plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline" disabled={!figure} aria-label={`${tape.label}: ${number} ${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`}>
           <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>{number}</span>
@@ -60,7 +69,7 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <Tape figure={figure} ghost={ghost} limit={limit} off={!!off} soft={more} label={tape.label} />
+      <Tape figure={figure} ghost={ghost} limit={limit} off={off} soft={more} label={tape.label} />
     </div>
   );
 }

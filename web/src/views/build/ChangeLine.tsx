@@ -8,7 +8,7 @@ import { changeWords, countWords, unitWords } from '../../words/format';
 const SAID: readonly (readonly [FigureId, string])[] = [['power.idleWallW', 'idle'], ['power.peakWallW', 'peak'], ['sound.earIdleDb', ''], ['cost.now', 'money'], ['capacity.rawTb', 'raw'], ['ports.free', 'ports free']];
 
 /** What the last edit changed, in one line, with undo beside it. */
-export function ChangeLine() {
+export function ChangeLine({ hint = 'Click a place in the drawing to see what goes there.' }: { readonly hint?: string }) {
   const { said, problem, view, before, past } = useAppSelector((state) => state.bench);
   const dispatch = useAppDispatch();
   if (problem) return (
@@ -16,7 +16,7 @@ export function ChangeLine() {
   );
   return (
     <p aria-live="polite" data-testid="change-line" className="flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 text-[13px] whitespace-nowrap text-mid">
-      {said && view ? <><span className="max-w-[40%] truncate font-medium text-ink" title={said}>{said}</span><span className="min-w-0 truncate">{changes(before, view).join(', ')}</span></> : <span>Click a place in the drawing to see what goes there.</span>}
+      {said && view ? <><span className="max-w-[40%] truncate font-medium text-ink" title={said}>{said}</span><span className="min-w-0 truncate">{changes(before, view).join(', ')}</span></> : <span>{hint}</span>}
       {said && past.length > 0 && !said.startsWith('Undone') && <button type="button" className="plain min-h-6 text-ink underline" onClick={() => dispatch(undo())}>Undo</button>}
     </p>
   );

@@ -1,14 +1,13 @@
-import { useEffect } from 'react';
-import { Link, useParams } from 'react-router';
+import { Suspense, useEffect } from 'react';
+import { Link, Outlet, useParams } from 'react-router';
 import { problemOf, useCatalogueQuery } from '../../state/api';
 import { closeBuild, openBuild } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { Masthead } from '../Masthead';
-import { Bench } from './Bench';
 
-/** Opens the build of the address and its catalogue, then hands over to the bench. */
-export default function BenchPage() {
+/** Opens the build of the address and its catalogue, then hands over to the view asked for; the build stays open between views. */
+export default function BuildPage() {
   const { id = '' } = useParams();
   const dispatch = useAppDispatch();
   const { data: catalogue, error } = useCatalogueQuery();
@@ -19,7 +18,10 @@ export default function BenchPage() {
   }, [dispatch, id]);
   useEffect(() => { if (catalogue) void benchWorker().setCatalogue(catalogue); }, [catalogue]);
 
-  if (opening === 'ready' && catalogue) return <Bench catalogue={catalogue} />;
+  const name = useAppSelector((state) => state.bench.build?.name ?? '');
+  useEffect(() => { document.title = `${name || 'Unnamed'} · Inch Tower`; }, [name]);
+
+  if (opening === 'ready' && catalogue) return <Suspense fallback={<p className="p-6 text-mid">Opening …</p>}><Outlet context={catalogue} /></Suspense>;
   const words = opening === 'missing' ? 'There is no machine at this address. It may have been taken down.'
     : opening === 'failed' ? 'The server does not answer, and this browser keeps no copy of the machine.'
       : error ? problemOf(error).detail : null;

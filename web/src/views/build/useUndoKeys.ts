@@ -1,0 +1,21 @@
+import { useEffect } from 'react';
+import { redo, undo } from '../../state/benchThunks';
+import { useAppDispatch } from '../../state/store';
+
+const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+/** Ctrl or Cmd with Z and Y everywhere on a machine, except in a field that has text of its own to take back. */
+export function useUndoKeys(): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || (isTyping(event.target) && (event.target as HTMLInputElement).value)) return;
+      const key = event.key.toLowerCase();
+      if (key !== 'z' && key !== 'y') return;
+      event.preventDefault();
+      dispatch(key === 'y' || event.shiftKey ? redo() : undo());
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [dispatch]);
+}
