@@ -3,6 +3,10 @@ export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, t
 export { checkSheet, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
 export { rangeOf } from './parts/tolerances';
+export { fieldsOf, readField, type Field } from './parts/fields';
+export { cloneSheet, OWN_PREFIX, ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
+export { reshape, type ChassisDraft } from './parts/reshape';
+export { CATALOGUE_FORMAT, readPartsFile, writePartsCsv, writePartsJson, type FileRow, type ReadFile } from './parts/catalogueFile';
 export { PART_KINDS, type PartKind } from './parts/vocabulary';
 export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
 
@@ -13,6 +17,8 @@ export { describeIssues, parseBuild, parseBuildText, type Parsed, type Refused }
 export { editSchema, type Edit, type EditOf } from './build/edits';
 export { applyEdit, type Refusal } from './build/applyEdit';
 export { addItemEdit, closureOf, type Catalogue } from './build/newItem';
+export { freeOf, overclaims, stockClaims, stockEntrySchema, type Overclaim, type StockClaim, type StockEntry } from './stock/stock';
+export { readListings, type Found, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
 
 export { layOut, type Box, type ChassisPlan } from './place/layOut';

@@ -1,0 +1,129 @@
+import Papa from 'papaparse';
+import type { Catalogue } from '../build/newItem';
+import { checkSheet } from './checkSheet';
+import { fieldsOf, readField, type Field } from './fields';
+import { ownSheetId } from './ownSheet';
+import type { Sheet } from './sheet';
+import { archetypeSchema, sheetSchema, type Archetype } from './sheet';
+import { PART_KINDS, type PartKind } from './vocabulary';
+
+/** One row of a file of parts: a sheet that can be taken in, or a sentence saying what is wrong with it. */
+export type FileRow =
+  | { readonly line: number; readonly ok: true; readonly sheet: Sheet; readonly what: 'new' | 'replaces' | 'same' }
+  | { readonly line: number; readonly ok: false; readonly name: string; readonly words: string };
+export type ReadFile = { readonly ok: true; readonly rows: readonly FileRow[]; /** Archetypes the file brings that are not here. */ readonly archetypes: readonly Archetype[] } | { readonly ok: false; readonly words: string };
+
+export const CATALOGUE_FORMAT = 'inch-tower-parts-1';
+const MOST_ROWS = 5000;
+/** Columns of a CSV before those of the kind; what no single cell can hold stands as JSON in the last. */
+const HEAD = ['id', 'kind', 'name', 'maker', 'family', 'archetype', 'rev', 'price', 'currency'] as const;
+const REST = 'more';
+
+/** Reads a file of parts, JSON or CSV (RFC 4180), row by row: good rows are kept beside bad ones. */
+export function readPartsFile(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
+  const plain = text.replace(/^\uFEFF/, '').trim();
+  if (plain === '') return { ok: false, words: 'The file is empty.' };
+  return plain.startsWith('{') || plain.startsWith('[') ? readJson(plain, catalogue, isOwn) : readCsv(plain, catalogue, isOwn);
+}
+
+function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return { ok: false, words: `This is not JSON (${error instanceof Error ? error.message : 'unreadable'}).` };
+  }
+  const body = Array.isArray(value) ? { sheets: value as unknown[] } : (value as { format?: unknown; sheets?: unknown; archetypes?: unknown });
+  if (!Array.isArray(value) && body && 'format' in body && body.format !== CATALOGUE_FORMAT) return { ok: false, words: `This file is of the format ${JSON.stringify(body.format)?.slice(0, 40)}; a file of parts is of ${CATALOGUE_FORMAT}, or a list of sheets.` };
+  if (!Array.isArray(body?.sheets)) return { ok: false, words: 'This JSON holds no list of sheets.' };
+  if (body.sheets.length > MOST_ROWS) return { ok: false, words: `The file has ${body.sheets.length} sheets; at most ${MOST_ROWS}.` };
+  const brought = ('archetypes' in body && Array.isArray(body.archetypes) ? (body.archetypes as unknown[]) : []).flatMap((one) => { const parsed = archetypeSchema.safeParse(one); return parsed.success && !catalogue.archetypes[parsed.data.id] ? [parsed.data] : []; });
+  const known: Catalogue = { ...catalogue, archetypes: { ...Object.fromEntries(brought.map((one) => [one.id, one])), ...catalogue.archetypes } };
+  return { ok: true, archetypes: brought, rows: checkRows(body.sheets.map((sheet, i) => ({ line: i + 1, value: sheet })), known, isOwn) };
+}
+
+function readCsv(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
+  const parsed = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => head.trim() });
+  const heads = parsed.meta.fields ?? [];
+  const lacking = (['name', 'kind', 'archetype'] as const).filter((head) => !heads.includes(head));
+  if (lacking.length) return { ok: false, words: `The first line must name the columns; missing: ${lacking.join(', ')}.` };
+  if (parsed.data.length > MOST_ROWS) return { ok: false, words: `The file has ${parsed.data.length} rows; at most ${MOST_ROWS}.` };
+  const rows = parsed.data.map((cells, i) => ({ line: i + 2, ...fromCells(cells) }));
+  return { ok: true, archetypes: [], rows: checkRows(rows, catalogue, isOwn) };
+}
+
+type Raw = { readonly line: number; readonly value?: unknown; readonly words?: string; readonly name?: string };
+
+/** The cells of one row as a sheet, or what is wrong in them. */
+function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Raw, 'line'> {
+  const cell = (head: string) => cells[head]?.trim() ?? '';
+  const name = cell('name');
+  const kind = PART_KINDS.find((one) => one === cell('kind'));
+  if (!kind) return { name, words: `kind “${cell('kind')}” is none of ${PART_KINDS.join(', ')}` };
+  let value: Record<string, unknown> = {};
+  if (cell(REST)) {
+    try { value = JSON.parse(cell(REST)) as Record<string, unknown>; } catch { return { name, words: `column ${REST} is not JSON` }; }
+  }
+  for (const field of fieldsOf(kind)) {
+    const read = readField(field, cell(field.name));
+    if (!read.ok) return { name, words: read.words };
+    if (read.value !== undefined) value[field.name] = read.value;
+  }
+  const price = cell('price') === '' ? undefined : Number(cell('price').replace(',', '.'));
+  if (price !== undefined && !Number.isFinite(price)) return { name, words: `price “${cell('price')}” is not a number` };
+  return { name, value: {
+    ...value, id: cell('id') || undefined, kind, name, rev: Number(cell('rev')) || 1, archetype: cell('archetype'),
+    ...(cell('maker') ? { maker: cell('maker') } : {}), ...(cell('family') ? { family: cell('family') } : {}),
+    ...(price === undefined ? {} : { price: { minor: Math.round(price * 100), currency: cell('currency') || 'EUR' } }),
+  } };
+}
+
+function checkRows(rows: readonly Raw[], catalogue: Catalogue, isOwn: (id: string) => boolean): FileRow[] {
+  const seen = new Set<string>();
+  return rows.map(({ line, value, words, name }): FileRow => {
+    const bad = (why: string): FileRow => ({ line, ok: false, name: name ?? String((value as { name?: unknown } | null)?.name ?? '').slice(0, 80), words: why });
+    if (words) return bad(words);
+    const given = value as { id?: unknown; name?: unknown } | null;
+    const id = given?.id ?? (typeof given?.name === 'string' ? ownSheetId(given.name, () => false) : undefined);
+    const parsed = sheetSchema.safeParse(typeof given === 'object' && given !== null ? { ...given, id } : value);
+    if (!parsed.success) return bad(parsed.error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the row'}: ${issue.message.toLowerCase()}`).join('; '));
+    const sheet = parsed.data;
+    const archetype = catalogue.archetypes[sheet.archetype];
+    if (!archetype) return bad(`there is no archetype ${sheet.archetype}`);
+    if (archetype.kind !== sheet.kind) return bad(`${sheet.archetype} is an archetype of a ${archetype.kind}, the row is a ${sheet.kind}`);
+    if (seen.has(sheet.id)) return bad(`the id ${sheet.id} stands twice in the file`);
+    seen.add(sheet.id);
+    const had = catalogue.sheets[sheet.id];
+    if (had && !isOwn(sheet.id)) return same(had, sheet) ? { line, ok: true, sheet, what: 'same' } : bad(`${sheet.id} is a part of the catalogue: take another id`);
+    const fault = checkSheet(sheet, archetype)[0];
+    if (fault) return bad(fault.words);
+    return { line, ok: true, sheet, what: !had ? 'new' : same(had, sheet) ? 'same' : 'replaces' };
+  });
+}
+
+const sorted = (value: unknown): unknown => (Array.isArray(value) ? value.map(sorted) : value && typeof value === 'object' ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, one]) => [key, sorted(one)])) : value);
+const same = (a: Sheet, b: Sheet) => JSON.stringify(sorted({ ...a, rev: 0 })) === JSON.stringify(sorted({ ...b, rev: 0 }));
+
+/** Sheets as JSON with the archetypes they stand on, so that the file opens elsewhere. */
+export function writePartsJson(sheets: readonly Sheet[], archetypes: Readonly<Record<string, Archetype>>): string {
+  const used = [...new Set(sheets.map((sheet) => sheet.archetype as string))].flatMap((id) => archetypes[id] ?? []);
+  return `${JSON.stringify({ format: CATALOGUE_FORMAT, sheets, archetypes: used }, null, 1)}\n`;
+}
+
+/** Sheets of one kind as CSV (RFC 4180): one row a part, an empty cell for what is typical. */
+export function writePartsCsv(kind: PartKind, sheets: readonly Sheet[]): string {
+  const fields = fieldsOf(kind).filter((field) => field.type !== 'list');
+  const rows = sheets.filter((sheet) => sheet.kind === kind).map((sheet) => {
+    const values = sheet as unknown as Readonly<Record<string, unknown>>;
+    const own = new Set<string>([...HEAD, ...fields.map((field) => field.name)]);
+    const rest = Object.fromEntries(Object.entries(values).filter(([name, value]) => !own.has(name) && value !== undefined));
+    return [sheet.id, kind, sheet.name, sheet.maker ?? '', sheet.family ?? '', sheet.archetype, sheet.rev, sheet.price ? sheet.price.minor / 100 : '', sheet.price?.currency ?? '', ...fields.map((field) => written(field, values[field.name])), Object.keys(rest).length ? JSON.stringify(rest) : ''];
+  });
+  return `${Papa.unparse({ fields: [...HEAD, ...fields.map((field) => field.name), REST], data: rows }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
+}
+
+function written(field: Field, value: unknown): string | number {
+  if (value === undefined) return '';
+  if (value === null) return 'none';
+  return field.type === 'yesNo' ? (value ? 'yes' : 'no') : (value as string | number);
+}
