@@ -4,6 +4,7 @@ export { checkSheet, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
 export { rangeOf } from './parts/tolerances';
 export { fieldsOf, readField, type Field } from './parts/fields';
+export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
 export { cloneSheet, OWN_PREFIX, ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
 export { reshape, type ChassisDraft } from './parts/reshape';
 export { CATALOGUE_FORMAT, readPartsFile, writePartsCsv, writePartsJson, type FileRow, type ReadFile } from './parts/catalogueFile';
@@ -49,5 +50,5 @@ export { assess, createAssessor, type Assessment, type Assessor, type AssessOpti
 export type { OpenThing, Status } from './open';
 
 export { weigh, type Base, type Standing, type Weighed } from './remedies/weigh';
-export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
+export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type Owned, type TryAsk, type TryRow } from './remedies/tryAt';
 export { allRemedies, remediesFor, type Remedy } from './remedies/remedies';

@@ -10,6 +10,8 @@ import { LIMITS } from '@inch-tower/core';
 import type { Store } from './database/store';
 import { problemHandler, sendProblem } from './problem';
 import { buildRoutes } from './routes/builds';
+import { partRoutes } from './routes/parts';
+import { stockRoutes } from './routes/stock';
 
 export type AppOptions = { readonly store: Store; readonly logger: Logger; /** Folder of the built interface; none in tests of the API. */ readonly webFolder?: string };
 
@@ -33,7 +35,8 @@ export function createApp({ store, logger, webFolder }: AppOptions): Express {
   api.use(express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/vnd.inch-tower.build+json'] }));
   api.use((_request, response, next) => { response.setHeader('cache-control', 'no-store'); next(); });
   api.get('/health', async (_request, response) => { await store.ping(); response.json({ status: 'ok' }); });
-  api.get('/parts', async (_request, response) => { response.json(await store.readCatalogue()); });
+  api.use('/parts', partRoutes(store));
+  api.use('/stock', stockRoutes(store));
   api.use('/builds', buildRoutes(store));
   api.use((_request, response) => sendProblem(response, { status: 404, title: 'No such address', code: 'noAddress', detail: 'The API has no such address.' }));
   app.use('/api', api);

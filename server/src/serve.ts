@@ -29,10 +29,9 @@ async function serveOn(database: Sequelize, config: Config, logger: Logger, load
   await migrate(database);
   const store = createStore(database);
   const seeded = await store.isEmpty();
-  if (seeded) {
-    const demo = loadDemo();
-    await store.seed(demo.catalogue, demo.builds);
-  }
+  const demo = loadDemo();
+  await store.refreshCatalogue(demo.catalogue);
+  if (seeded) await store.seed(demo.builds);
   const app = createApp({ store, logger, ...(webFolder ? { webFolder } : {}) });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
     const listening = app.listen(config.port, config.host, (error?: Error) => (error ? reject(error) : resolve(listening)));

@@ -1,9 +1,10 @@
 import type { Assessor, AssessOptions } from '../assess';
-import type { Build } from '../build/build';
+import type { Build, Item } from '../build/build';
 import type { Edit } from '../build/edits';
 import { printSpot, type SpotRef } from '../build/layout';
 import { addItemEdit, closureOf, type Catalogue } from '../build/newItem';
 import type { SheetId, UnitId } from '../parts/ids';
+import type { Sheet } from '../parts/sheet';
 import { resolve, type Part } from '../parts/resolve';
 import { PART_KINDS } from '../parts/vocabulary';
 import { mismatch, type Mismatch } from '../place/mates';
@@ -17,7 +18,10 @@ export type TryRow =
   | { readonly goes: true; readonly sheet: SheetId; readonly weighed: Weighed }
   | { readonly goes: false; readonly sheet: SheetId; readonly name: string; readonly why: Mismatch | string };
 
-export type TryAsk = { readonly spot: SpotRef; readonly count?: number; readonly replace?: boolean; readonly search?: string };
+/** Where an owned part comes from and how old it is. */
+export type Owned = Pick<Item, 'stockId' | 'year' | 'hours' | 'condition'>;
+/** With `owned` only those sheets are tried, as parts that cost nothing. */
+export type TryAsk = { readonly spot: SpotRef; readonly count?: number; readonly replace?: boolean; readonly search?: string; readonly owned?: Readonly<Record<string, Owned>> };
 
 /** The group a spot stands for, also on the floor and the table; null when there is no such place. */
 export function spotGroup(units: readonly PlannedUnit[], spot: SpotRef): SpotGroup | null {
@@ -42,8 +46,8 @@ export function freeAlike(base: Standing, spot: SpotRef): SpotRef[] {
 const isTaken = (unit: PlannedUnit | undefined) => !!unit && !(unit.builtIn && !unit.builtIn.fixed);
 
 /** The edits that put `count` of a sheet at a spot and its free neighbours; they join an item of the same sheet. */
-export function putEdits(base: Standing, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1): Edit[] {
-  return putEditsAt(base.build, catalogue, sheet, spotsFor(base, spot, count), count);
+export function putEdits(base: Standing, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1, owned?: Owned): Edit[] {
+  return putEditsAt(base.build, catalogue, sheet, spotsFor(base, spot, count), count, owned);
 }
 
 /** The places `count` parts put at a spot come to: none of their own on the table and the floor. */
@@ -51,9 +55,12 @@ function spotsFor(base: Standing, spot: SpotRef, count: number): SpotRef[] {
   return spot.host === 'table' || spot.host === 'floor' ? [] : freeAlike(base, spot).slice(0, count);
 }
 
-function putEditsAt(build: Build, catalogue: Catalogue, sheet: SheetId, spots: readonly SpotRef[], count: number): Edit[] {
-  const like = build.items.find((item) => item.sheet === sheet && item.deal === 'buy' && item.stage === build.stage && !item.price?.from);
-  if (!like) return [addItemEdit(build, catalogue, sheet, count, { spots })];
+function putEditsAt(build: Build, catalogue: Catalogue, sheet: SheetId, spots: readonly SpotRef[], count: number, owned?: Owned): Edit[] {
+  const like = build.items.find((item) => item.sheet === sheet && item.stage === build.stage && (owned ? item.deal === 'owned' && item.stockId === owned.stockId : item.deal === 'buy' && !item.price?.from));
+  if (!like) {
+    const add = addItemEdit(build, catalogue, sheet, count, { spots, ...(owned ? { deal: 'owned' } : {}) });
+    return [owned ? { ...add, item: { ...add.item, ...owned } } : add];
+  }
   const letter = /^[A-Z]+/.exec(like.units[0]!.mark)![0];
   const top = Math.max(...like.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
   const units = Array.from({ length: count }, (_, i) => ({ id: `u${build.counter.next + i}` as UnitId, mark: `${letter}${top + 1 + i}` }));
@@ -69,9 +76,10 @@ export function replaceEdit(build: Build, catalogue: Catalogue, unit: UnitId, sh
 
 /**
  * Every part of a catalogue for one spot, one row at a time, so that a caller can stop: first those
- * that do not go, each with its one reason, then each that goes, weighed.
+ * that do not go, each with its one reason, then each that goes, weighed. `candidates` are some of
+ * the catalogue's sheets; what they have built in is found in the whole of it.
  */
-export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<TryRow> {
+export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: Assessor, options: AssessOptions, candidates: Iterable<Sheet> = Object.values(catalogue.sheets)): Generator<TryRow> {
   const { units, layout } = base.assessment;
   const group = spotGroup(units, ask.spot);
   if (!group) return;
@@ -79,9 +87,9 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
   const sitter = ask.replace ? sittersBySpot(units, layout).get(printSpot(ask.spot)) : undefined;
   const spots = spotsFor(base, ask.spot, ask.count ?? 1);
   const going: Part[] = [];
-  for (const sheet of Object.values(catalogue.sheets)) {
+  for (const sheet of candidates) {
     const archetype = catalogue.archetypes[sheet.archetype];
-    if (!archetype || !words.every((word) => `${sheet.name} ${sheet.maker ?? ''} ${sheet.kind}`.toLowerCase().includes(word))) continue;
+    if (!archetype || (ask.owned && !ask.owned[sheet.id]) || !words.every((word) => `${sheet.name} ${sheet.maker ?? ''} ${sheet.kind}`.toLowerCase().includes(word))) continue;
     const part = resolve(sheet, archetype);
     const why = mismatch(part, group);
     if (!why) going.push(part);
@@ -90,7 +98,7 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
   for (const part of going) {
     if (sitter?.part.id === part.id) continue;
     const replaced = sitter?.item ? replaceEdit(base.build, catalogue, sitter.id, part.id) : null;
-    const edits = replaced ? [replaced] : putEditsAt(base.build, catalogue, part.id, spots, ask.count ?? 1);
+    const edits = replaced ? [replaced] : putEditsAt(base.build, catalogue, part.id, spots, ask.count ?? 1, ask.owned?.[part.id]);
     const weighed = weigh(base, edits, assessor, options);
     yield weighed.ok ? { goes: true, sheet: part.id, weighed } : { goes: false, sheet: part.id, name: part.name, why: weighed.words };
   }

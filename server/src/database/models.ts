@@ -23,9 +23,19 @@ export interface PartRow extends Model<InferAttributes<PartRow>, InferCreationAt
   name: string;
   rev: number;
   doc: string;
+  /** What came with the demo is not changed by hand; own sheets are. */
+  origin: 'demo' | 'own';
+}
+/** Parts owned: the document holds count, age and price. */
+export interface StockRow extends Model<InferAttributes<StockRow>, InferCreationAttributes<StockRow>> {
+  id: string;
+  sheetId: string;
+  etag: string;
+  doc: string;
+  updated: CreationOptional<Date>;
 }
 
-export type Tables = { readonly builds: ModelStatic<BuildRow>; readonly revisions: ModelStatic<RevisionRow>; readonly parts: ModelStatic<PartRow> };
+export type Tables = { readonly builds: ModelStatic<BuildRow>; readonly revisions: ModelStatic<RevisionRow>; readonly parts: ModelStatic<PartRow>; readonly stock: ModelStatic<StockRow> };
 
 /** The tables as Sequelize sees them; their columns are made by the migrations. */
 export function defineTables(database: Sequelize): Tables {
@@ -34,6 +44,7 @@ export function defineTables(database: Sequelize): Tables {
   return {
     builds: database.define<BuildRow>('builds', { id, name: DataTypes.STRING(200), etag: DataTypes.STRING(64), doc, updated: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }),
     revisions: database.define<RevisionRow>('revisions', { id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true }, buildId: DataTypes.STRING(120), etag: DataTypes.STRING(64), doc, saved: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }),
-    parts: database.define<PartRow>('parts', { id, role: DataTypes.ENUM('sheet', 'archetype'), kind: DataTypes.STRING(40), name: DataTypes.STRING(200), rev: DataTypes.INTEGER, doc }),
+    parts: database.define<PartRow>('parts', { id, role: DataTypes.ENUM('sheet', 'archetype'), kind: DataTypes.STRING(40), name: DataTypes.STRING(200), rev: DataTypes.INTEGER, doc, origin: { type: DataTypes.ENUM('demo', 'own'), defaultValue: 'demo' } }),
+    stock: database.define<StockRow>('stock', { id: { type: DataTypes.STRING(64), primaryKey: true }, sheetId: DataTypes.STRING(120), etag: DataTypes.STRING(64), doc, updated: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }, { tableName: 'stock' }),
   };
 }

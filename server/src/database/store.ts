@@ -1,13 +1,13 @@
-import { createHash } from 'node:crypto';
-import type { Archetype, Build, Catalogue, Sheet } from '@inch-tower/core';
+import type { Build } from '@inch-tower/core';
 import { QueryTypes, Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
+import { etagOf } from './etag';
 import { defineTables, type Tables } from './models';
+import { createPartsStore } from './partsStore';
+import { createStockStore } from './stockStore';
 
 export type Stored = { readonly build: Build; readonly etag: string; readonly updated: Date };
 export type Saved = { readonly ok: true; readonly stored: Stored } | { readonly ok: false; readonly why: 'stale'; readonly theirs: Stored } | { readonly ok: false; readonly why: 'gone' } | { readonly ok: false; readonly why: 'taken' };
 export type Revision = { readonly etag: string; readonly saved: Date };
-
-const etagOf = (doc: string) => createHash('sha256').update(doc).digest('hex').slice(0, 32);
 
 /** Reads and writes of the database. Two rows that must agree are written in one transaction. */
 export function createStore(database: Sequelize) {
@@ -69,18 +69,14 @@ export function createStore(database: Sequelize) {
       return row && (JSON.parse(row.doc) as Build);
     },
 
-    async readCatalogue(): Promise<Catalogue> {
-      const rows = await parts.findAll({ order: [['kind', 'ASC'], ['id', 'ASC']] });
-      const of = <T>(role: 'sheet' | 'archetype') => Object.fromEntries(rows.filter((row) => row.role === role).map((row) => [row.id, JSON.parse(row.doc) as T]));
-      return { sheets: of<Sheet>('sheet'), archetypes: of<Archetype>('archetype') };
-    },
+    ...createPartsStore(database, tables),
+    ...createStockStore(database, tables),
 
     isEmpty: async (): Promise<boolean> => (await parts.count()) === 0,
 
-    async seed(catalogue: Catalogue, demo: readonly Build[]): Promise<void> {
-      const rows = (role: 'sheet' | 'archetype', list: Iterable<Sheet | Archetype>) => [...list].map((one) => ({ id: one.id, role, kind: one.kind, name: one.name, rev: one.rev, doc: JSON.stringify(one) }));
+    /** Demo builds into an empty database; the catalogue comes by `refreshCatalogue`. */
+    async seed(demo: readonly Build[]): Promise<void> {
       await database.transaction(async (transaction) => {
-        await parts.bulkCreate([...rows('archetype', Object.values(catalogue.archetypes)), ...rows('sheet', Object.values(catalogue.sheets))], { transaction });
         for (const build of demo) {
           const doc = JSON.stringify(build);
           await builds.create({ id: build.id, name: build.name, etag: etagOf(doc), doc, updated: new Date() }, { transaction });

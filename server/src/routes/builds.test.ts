@@ -18,6 +18,14 @@ test('migrations run once and are done', async () => {
   expect(await migrate(server.database)).toEqual([]);
 });
 
+test('migrations cut short by a crash are run again from the start and do only what is not there', async () => {
+  const tables = (await server.database.getQueryInterface().showAllTables()) as unknown as readonly (string | { readonly tableName: string })[];
+  const log = tables.map((one) => (typeof one === 'string' ? one : one.tableName)).find((name) => /meta/i.test(name))!;
+  await server.database.query(`DELETE FROM \`${log}\``);
+  expect(await migrate(server.database)).toEqual(['001-builds-revisions-parts', '002-own-parts-and-stock']);
+  expect(await migrate(server.database)).toEqual([]);
+});
+
 test('a build is made, read with its etag, and listed', async () => {
   const { build, etag } = await make('Læsø ☂ 船');
   const read = await api().get(`/api/builds/${build.id}`).expect(200);

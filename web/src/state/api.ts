@@ -1,7 +1,11 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import type { Build, Catalogue } from '@inch-tower/core';
+import type { Archetype, Build, Catalogue, Sheet, StockClaim, StockEntry } from '@inch-tower/core';
 
 export type BuildCard = { readonly id: string; readonly name: string; readonly etag: string; readonly updated: string; readonly build: Build };
+/** The catalogue, with the ids of a builder's own sheets and archetypes. */
+export type OwnedCatalogue = Catalogue & { readonly own: readonly string[] };
+export type Stocked = { readonly entry: StockEntry; readonly etag: string };
+export type Stock = { readonly stock: readonly Stocked[]; readonly claims: readonly StockClaim[] };
 export type Versioned = { readonly build: Build; readonly etag: string };
 export type ProblemBody = { readonly code: string; readonly title: string; readonly detail: string; readonly theirs?: { readonly build: Build; readonly etag: string } };
 
@@ -12,9 +16,16 @@ const versioned = (build: Build, meta: { response?: Response } | undefined): Ver
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000, responseHandler: async (response) => { const text = await response.text(); return text ? (JSON.parse(text) as unknown) : null; } }),
-  tagTypes: ['Builds'],
+  tagTypes: ['Builds', 'Parts', 'Stock'],
   endpoints: (endpoint) => ({
-    catalogue: endpoint.query<Catalogue, void>({ query: () => '/parts', keepUnusedDataFor: 3600 }),
+    catalogue: endpoint.query<OwnedCatalogue, void>({ query: () => '/parts', providesTags: ['Parts'], keepUnusedDataFor: 3600 }),
+    saveSheet: endpoint.mutation<Sheet, { readonly sheet: Sheet; readonly madeOn: number }>({ query: (body) => ({ url: `/parts/${encodeURIComponent(body.sheet.id)}`, method: 'PUT', body }), invalidatesTags: (_done, error) => (error ? [] : ['Parts']) }),
+    importSheets: endpoint.mutation<{ readonly taken: number }, { readonly sheets: readonly Sheet[]; readonly archetypes: readonly Archetype[] }>({ query: (body) => ({ url: '/parts', method: 'POST', body }), invalidatesTags: (_done, error) => (error ? [] : ['Parts']) }),
+    deleteSheet: endpoint.mutation<null, string>({ query: (id) => ({ url: `/parts/${encodeURIComponent(id)}`, method: 'DELETE' }), invalidatesTags: (_done, error) => (error ? [] : ['Parts']) }),
+    stock: endpoint.query<Stock, void>({ query: () => '/stock', providesTags: ['Stock'], keepUnusedDataFor: 0 }),
+    saveEntry: endpoint.mutation<StockEntry, { readonly entry: StockEntry; readonly etag: string | null }>({ query: ({ entry, etag }) => ({ url: `/stock/${encodeURIComponent(entry.id)}`, method: 'PUT', body: entry, headers: etag ? { 'if-match': `"${etag}"` } : {} }), invalidatesTags: ['Stock'] }),
+    addStock: endpoint.mutation<{ readonly taken: number }, { readonly entries: readonly StockEntry[]; readonly sheets: readonly Sheet[] }>({ query: (body) => ({ url: '/stock', method: 'POST', body }), invalidatesTags: (_done, error) => (error ? [] : ['Stock', 'Parts']) }),
+    deleteEntry: endpoint.mutation<null, string>({ query: (id) => ({ url: `/stock/${encodeURIComponent(id)}`, method: 'DELETE' }), invalidatesTags: ['Stock'] }),
     builds: endpoint.query<readonly BuildCard[], void>({ query: () => '/builds', transformResponse: (body: { builds: BuildCard[] }) => body.builds, providesTags: ['Builds'], keepUnusedDataFor: 0 }),
     build: endpoint.query<Versioned, string>({ query: (id) => `/builds/${encodeURIComponent(id)}`, transformResponse: versioned, keepUnusedDataFor: 0 }),
     createBuild: endpoint.mutation<Versioned, Build>({ query: (build) => ({ url: '/builds', method: 'POST', body: build }), transformResponse: versioned, invalidatesTags: ['Builds'] }),
@@ -22,7 +33,10 @@ export const api = createApi({
     deleteBuild: endpoint.mutation<null, string>({ query: (id) => ({ url: `/builds/${encodeURIComponent(id)}`, method: 'DELETE' }), invalidatesTags: ['Builds'] }),
   }),
 });
-export const { useCatalogueQuery, useBuildsQuery, useCreateBuildMutation, useDeleteBuildMutation } = api;
+export const {
+  useCatalogueQuery, useBuildsQuery, useCreateBuildMutation, useDeleteBuildMutation, useSaveSheetMutation, useImportSheetsMutation, useDeleteSheetMutation,
+  useStockQuery, useSaveEntryMutation, useAddStockMutation, useDeleteEntryMutation,
+} = api;
 
 /** What went wrong, in the server's words or in ours when it did not answer. */
 export function problemOf(error: unknown): ProblemBody {

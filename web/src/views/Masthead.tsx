@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import { applyTheme, readTheme, type Theme } from '../theme';
 
 /** The strip at the top of every page. */
@@ -13,7 +13,8 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
         Inch Tower
       </Link>
       {children}
-      <button type="button" className="plain ml-auto min-h-6 whitespace-nowrap text-[13px] text-mid underline-offset-2 hover:underline" onClick={() => { applyTheme(other, true); setTheme(other); }}>{other === 'dark' ? 'Dark paper' : 'Light paper'}</button>
+      <NavLink to="/parts" className={({ isActive }) => `ml-auto flex min-h-7 items-center px-2 text-[14px] ${isActive ? 'font-semibold' : 'text-mid hover:underline'}`}>Parts</NavLink>
+      <button type="button" className="plain min-h-6 whitespace-nowrap text-[13px] text-mid underline-offset-2 hover:underline" onClick={() => { applyTheme(other, true); setTheme(other); }}>{other === 'dark' ? 'Dark paper' : 'Light paper'}</button>
     </header>
   );
 }

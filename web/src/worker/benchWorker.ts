@@ -1,13 +1,17 @@
 import { expose } from 'comlink';
-import { createAssessor, mismatchWords, remediesFor, replay, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
-import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow } from './messages';
+import { createAssessor, isClassSheet, mismatchWords, remediesFor, replay, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
 /** Weighing has an assessor of its own, so that try-outs do not push the build's stages out of memory. */
 const weighing = createAssessor();
 const today = () => ({ asOf: new Date().toISOString().slice(0, 10) });
 
-let catalogue: Catalogue = { sheets: {}, archetypes: {} };
+const NOTHING: Catalogue = { sheets: {}, archetypes: {} };
+/** Parts that can be bought: remedies come from these, never from classes. */
+let listed = NOTHING;
+let catalogue = NOTHING;
+let candidates: Readonly<Record<TrySource, readonly Sheet[]>> = { all: [], own: [], stock: [], classes: [] };
 let build: Build | null = null;
 let assessment: Assessment | null = null;
 let asking = 0;
@@ -30,7 +34,14 @@ const breathe = () => new Promise<void>((resolve) => { const channel = new Messa
 const SLICE_MS = 24;
 
 const worker: BenchWorker = {
-  setCatalogue(fresh) { catalogue = fresh; },
+  setCatalogue(fresh, own) {
+    const only = (goes: (id: string) => boolean): readonly Sheet[] => Object.values(fresh.sheets).filter((sheet) => goes(sheet.id));
+    const mine = new Set(own);
+    const all = only((id) => !isClassSheet(id));
+    catalogue = fresh;
+    listed = { ...fresh, sheets: Object.fromEntries(all.map((sheet) => [sheet.id, sheet])) };
+    candidates = { all, stock: all, own: only((id) => mine.has(id)), classes: only(isClassSheet) };
+  },
 
   open(fresh, rev) {
     asking++;
@@ -56,7 +67,7 @@ const worker: BenchWorker = {
     let refused: RefusedRow[] = [];
     const send = (done: boolean) => { onBatch({ going, refused, done }); going = []; refused = []; };
     let since = performance.now();
-    const rows = tryAt(from, ask, catalogue, weighing, today());
+    const rows = tryAt(from, ask, catalogue, weighing, today(), candidates[ask.source]);
     for (const row of rows as Iterable<TryRow>) {
       if (row.goes) going.push({ sheet: row.sheet, ...outcome(row.weighed) });
       else refused.push({ sheet: row.sheet, name: row.name, why: mismatchWords(row.why) });
@@ -74,7 +85,7 @@ const worker: BenchWorker = {
     const from = base();
     const snag = from?.assessment.snags.find((one) => one.key === snagKey);
     if (!from || !snag) return null;
-    const run = remediesFor(from, snag, catalogue, weighing, today());
+    const run = remediesFor(from, snag, listed, weighing, today());
     for (;;) {
       const next = run.next();
       if (next.done) return next.value.map((remedy) => ({ title: remedy.title, edits: remedy.edits, delta: remedy.delta, figures: remedy.figures, cure: remedy.cure, blockersAfter: remedy.blockersAfter }));

@@ -1,6 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { TryAsk } from '@inch-tower/core';
-import type { BenchWorker, TryBatch } from './messages';
+import type { AskFrom, BenchWorker, TryBatch } from './messages';
 
 let remote: Remote<BenchWorker> | null = null;
 
@@ -10,4 +9,4 @@ export function benchWorker(): Remote<BenchWorker> {
   return remote;
 }
 
-export const streamTry = (ask: TryAsk, onBatch: (batch: TryBatch) => void): Promise<void> => benchWorker().tryAt(ask, proxy(onBatch));
+export const streamTry = (ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void> => benchWorker().tryAt(ask, proxy(onBatch));

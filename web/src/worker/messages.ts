@@ -24,13 +24,18 @@ export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[
 export type CardFacts = { readonly status: Status; readonly figures: Figures; readonly snags: number };
 
 /** What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller. */
+/** From where parts are tried: everything listed, a builder's own sheets, stock, or classes with typical numbers. */
+export type TrySource = 'all' | 'own' | 'stock' | 'classes';
+export type AskFrom = TryAsk & { readonly source: TrySource };
+
 export type BenchWorker = {
-  setCatalogue(catalogue: Catalogue): void;
+  /** All sheets, classes among them, and the ids of a builder's own. */
+  setCatalogue(catalogue: Catalogue, own: readonly string[]): void;
   open(build: Build, rev: number): BenchView;
   apply(edits: readonly Edit[], rev: number): BenchView | null;
   explain(id: FigureId): Explanation | null;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
-  tryAt(ask: TryAsk, onBatch: (batch: TryBatch) => void): Promise<void>;
+  tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   remedies(snagKey: string): Promise<readonly RemedyRow[] | null>;
   stop(): void;
   card(build: Build): CardFacts;

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { printSpot, type Build, type Item, type PartKind } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
+import { useStockQuery } from '../../state/api';
 import { selectUnits } from '../../state/selectors';
 import { moneyWords } from '../../words/format';
 import { TABLE_ANY, useBench } from './benchContext';
@@ -49,6 +50,7 @@ function KitSection({ title, children }: { readonly title: string; readonly chil
 function KitRow({ build, item }: { readonly build: Build; readonly item: Item }) {
   const ui = useBench();
   const units = useAppSelector(selectUnits);
+  const wanted = useOtherClaims(build, item);
   const sheet = build.sheets[item.sheet]!;
   const ids = item.units.map((unit) => { const seat = build.layout.at[unit.id]; return seat ? printSpot(seat.spot) : unit.id; });
   const chosen = ui.selected !== null && (ids.includes(ui.selected) || item.units.some((unit) => unit.id === ui.selected));
@@ -60,9 +62,22 @@ function KitRow({ build, item }: { readonly build: Build; readonly item: Item })
   return (
     <li>
       <button type="button" data-kit={item.sheet} aria-pressed={chosen} onClick={() => ui.select(ids[0]!, { pane: 'sheet' })} className={`plain flex min-h-6 w-full justify-between gap-2 border-t border-dotted border-line px-1 py-1 text-left hover:bg-wash ${chosen ? 'bg-wash' : ''}`}>
-        <span className="min-w-0"><span className="break-words">{item.units.length > 1 ? `${item.units.length} × ` : ''}{sheet.name}</span>{loose > 0 && placed && sheet.kind !== 'sundry' && <span className="block text-[12px] text-mid">{loose === item.units.length ? 'on the table' : `${loose} on the table`}</span>}</span>
+        <span className="min-w-0"><span className="break-words">{item.units.length > 1 ? `${item.units.length} × ` : ''}{sheet.name}</span>{loose > 0 && placed && sheet.kind !== 'sundry' && <span className="block text-[12px] text-mid">{loose === item.units.length ? 'on the table' : `${loose} on the table`}</span>}{wanted && <span className="warn block text-[12px]">{wanted}</span>}</span>
         <span className="mono shrink-0 text-right text-[12px] text-mid">{price}<span className="block text-[11px]">{item.units.length > 1 ? `${first}–${last}` : first}</span></span>
       </button>
     </li>
   );
+}
+
+/** Which other machines want the same units of stock, where there are not enough for all; null where there are. */
+function useOtherClaims(build: Build, item: Item): string | null {
+  const stockId = item.deal === 'owned' ? item.stockId : undefined;
+  const { data } = useStockQuery(undefined, { skip: !stockId });
+  const entry = data?.stock.find((one) => one.entry.id === stockId)?.entry;
+  if (!stockId || !data || !entry) return null;
+  const mine = build.items.filter((one) => one.stockId === stockId && one.deal === 'owned').reduce((sum, one) => sum + (one.count ?? one.units.length), 0) * build.copies;
+  const others = data.claims.filter((claim) => claim.stock === stockId && claim.build !== build.id);
+  const claimed = mine + others.reduce((sum, claim) => sum + claim.units, 0);
+  if (claimed <= entry.count) return null;
+  return `${claimed} wanted, ${entry.count} owned${others.length ? `: also in ${others.map((claim) => claim.name || 'Unnamed').join(', ')}` : ''}`;
 }

@@ -1,8 +1,9 @@
-import { basisOf, parseSpot, printSpot, rangeOf, sittersBySpot, spotsOf, wireOf, type Edit, type Part, type PlannedUnit } from '@inch-tower/core';
+import { parseSpot, printSpot, sittersBySpot, spotsOf, wireOf, type Edit, type PlannedUnit } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { factLine } from '../../words/factLine';
+import { Numbers } from '../sheets/Numbers';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
 
@@ -27,6 +28,7 @@ export function SheetPane() {
       <h2 className="text-[16px] leading-tight font-semibold">{unit.part.name}{unit.builtIn ? '' : <span className="mono ml-2 text-[13px] font-normal text-mid">{unit.mark}</span>}</h2>
       <p className="text-[13px] text-mid">{[unit.part.maker, factLine(unit.part)].filter(Boolean).join(' · ')}</p>
       <p className="mt-1 text-[13px]">{placeWords(unit, seat?.how, seat && printSpot(seat.spot))}{wire && <span className="block text-mid">Lead from {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}</span>}</p>
+      {unit.item?.deal === 'owned' && <p className="text-[13px] text-mid">{['Owned', unit.item.year && `from ${unit.item.year}`, unit.item.hours !== undefined && `${Math.round(unit.item.hours)} h run`, unit.item.condition, unit.item.stockId && 'taken from stock'].filter(Boolean).join(', ')}</p>}
       {unit.item ? (
         <div className="mt-2 flex flex-wrap gap-1.5">
           {seat && <button type="button" data-pane-start className="press" onClick={() => ui.select(printSpot(seat.spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}
@@ -89,27 +91,5 @@ function Places({ unit, units }: { readonly unit: PlannedUnit; readonly units: r
         })}
       </ul>
     </div>
-  );
-}
-
-const HIDDEN = new Set(['rev', 'id']);
-const plainName = (field: string) => field.replace(/(Mm|W|A|Db|Bytes|C|S|Pa|M3h|MBps|Pct|KPerW)$/, '').replace(/([A-Z0-9]+)/g, ' $1').toLowerCase().trim();
-
-/** Every single number of the sheet with its unit, its range and where it came from. */
-function Numbers({ part }: { readonly part: Part }) {
-  const rows = Object.entries(part).filter(([field, value]) => typeof value === 'number' && !HIDDEN.has(field)) as [string, number][];
-  return (
-    <table className="mt-3 w-full border-t border-line text-[12.5px]">
-      <caption className="sr-only">Numbers of the sheet</caption>
-      <thead className="sr-only"><tr><th>Field</th><th>Value</th><th>Source</th></tr></thead>
-      <tbody>
-        {rows.map(([field, value]) => {
-          const basis = basisOf(part, field);
-          const { lo, hi, unit } = rangeOf(field, value, basis);
-          const [shown, words] = unit === 'B' ? [value / 1e9, 'GB'] : [value, unit];
-          return <tr key={field} className="border-b border-dotted border-line"><td className="py-0.5 pr-2">{plainName(field)}</td><td className="mono py-0.5 text-right whitespace-nowrap">{Number(shown.toPrecision(5))} {words}{lo !== hi && unit !== 'B' ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(2))}</span> : null}</td><td className="py-0.5 pl-2 text-right text-mid">{basis}</td></tr>;
-        })}
-      </tbody>
-    </table>
   );
 }

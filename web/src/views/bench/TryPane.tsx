@@ -1,16 +1,22 @@
 import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { freeAlike, parseSpot, printSpot, putEdits, replaceEdit, resolve, sittersBySpot, spotGroup, type Edit, type SheetId, type Standing } from '@inch-tower/core';
+import { freeAlike, freeOf, parseSpot, printSpot, putEdits, replaceEdit, resolve, sittersBySpot, spotGroup, type Edit, type Owned, type PartKind, type SheetId, type SpotType, type Standing } from '@inch-tower/core';
+import { Link } from 'react-router';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker, streamTry } from '../../worker/client';
-import type { GoingRow, RefusedRow } from '../../worker/messages';
+import { useStockQuery } from '../../state/api';
+import type { GoingRow, RefusedRow, TrySource } from '../../worker/messages';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
 import { SORTS, sortRows, type SortName } from './trySorts';
 import { TryRowView } from './TryRowView';
 
 const GHOST_AFTER_MS = 90;
+const SOURCES: readonly (readonly [TrySource, string])[] = [['all', 'every listed part'], ['own', 'my own sheets'], ['stock', 'what I own'], ['classes', 'classes, typical']];
+const NOTHING: Readonly<Record<TrySource, string>> = { all: 'Nothing in the catalogue goes here.', own: 'None of your own sheets goes here.', stock: 'Nothing you own, and no other machine uses, goes here.', classes: 'No class of part goes here.' };
+/** The kind of part a place is for, where the place itself says it. */
+const KIND_OF: Readonly<Partial<Record<SpotType, PartKind>>> = { tray: 'board', bay: 'drive', supplyBay: 'supply', fanMount: 'fan', socket: 'processor', coolerMount: 'cooler', memoryBank: 'memory', m2: 'drive', slot: 'controller', usb: 'drive', connector: 'cable' };
 
 /** Every part for one place, each with what it would do to this build. */
 export function TryPane() {
@@ -29,7 +35,8 @@ export function TryPane() {
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortName>('trouble');
   const asked = Math.min(count, most);
-  const { rows, refused, done } = useTryRows(ui.selected, asked, useDeferredValue(search), ui.replacing, rev);
+  const owned = useOwned(build.id, ui.source === 'stock');
+  const { rows, refused, done, failed } = useTryRows({ selected: ui.selected, count: asked, search: useDeferredValue(search), replace: ui.replacing, source: ui.source, owned }, rev);
   const sorted = useMemo(() => sortRows(rows, sort, ui.catalogue), [rows, sort, ui.catalogue]);
   const list = useRef<HTMLUListElement>(null);
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -39,7 +46,7 @@ export function TryPane() {
   const editsFor = (sheet: string): Edit[] => {
     const sitter = ui.replacing ? sittersBySpot(units, build.layout).get(printSpot(spot)) : undefined;
     const replaced = sitter?.item ? replaceEdit(build, ui.catalogue, sitter.id, sheet as SheetId) : null;
-    return replaced ? [replaced] : putEdits(standing, ui.catalogue, sheet as SheetId, spot, asked);
+    return replaced ? [replaced] : putEdits(standing, ui.catalogue, sheet as SheetId, spot, asked, owned?.[sheet]);
   };
   const show = (row: GoingRow) => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: editsFor(row.sheet), figures: row.figures }), GHOST_AFTER_MS); };
   const put = (row: GoingRow) => {
@@ -67,7 +74,11 @@ export function TryPane() {
         <p><span className="text-mid">{ui.replacing ? 'In place of what is in' : 'For'} </span><span className="font-semibold">{name}</span><span className="text-mid" data-testid="try-count"> · {done ? `${rows.length} go${rows.length === 1 ? 'es' : ''}, ${refused.length} ${refused.length === 1 ? 'does' : 'do'} not` : 'trying …'}</span></p>
         <div className="mt-1.5 flex gap-1.5">
           <input data-pane-start className="field min-w-0 flex-1" aria-label="Search parts" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} />
-          <select className="field w-[108px]" aria-label="Sort by" value={sort} onChange={(event) => setSort(event.target.value as SortName)}>{Object.entries(SORTS).map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
+          <select className="field w-[98px]" aria-label="Sort by" value={sort} onChange={(event) => setSort(event.target.value as SortName)}>{Object.entries(SORTS).map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
+        </div>
+        <div className="mt-1.5 flex items-center gap-1.5">
+          <label className="flex min-w-0 flex-1 items-center gap-1.5"><span className="text-mid">From</span><select className="field min-w-0 flex-1" value={ui.source} onChange={(event) => ui.setSource(event.target.value as TrySource)}>{SOURCES.map(([one, words]) => <option key={one} value={one}>{words}</option>)}</select></label>
+          <Link className="plain min-h-6 whitespace-nowrap text-mid underline" to={`/parts/own?${group.type === 'table' && group.kind === 'any' ? '' : `kind=${KIND_OF[group.type] ?? ('kind' in group ? group.kind : 'drive')}&`}back=${encodeURIComponent(`${location.pathname}${location.search}`)}`}>Not in any list</Link>
         </div>
         {!ui.replacing && most > 1 && (
           <div className="mt-1.5 flex items-center gap-1.5">
@@ -81,7 +92,8 @@ export function TryPane() {
       </div>
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
         <ul ref={list}>{sorted.map((row) => <TryRowView key={row.sheet} row={row} part={resolve(ui.catalogue.sheets[row.sheet]!, ui.catalogue.archetypes[ui.catalogue.sheets[row.sheet]!.archetype]!)} count={asked} onShow={() => show(row)} onPut={() => put(row)} />)}</ul>
-        {done && rows.length === 0 && <p className="p-3 text-mid">{search ? 'No part of that name goes here.' : 'Nothing in the catalogue goes here.'}</p>}
+        {failed && <p role="alert" className="bad p-3">Trying went wrong, which is a fault of ours. The machine is as it was; another place or source may still work.</p>}
+        {done && !failed && rows.length === 0 && <p className="p-3 text-mid">{search ? 'No part of that name goes here.' : NOTHING[ui.source]}</p>}
         {refused.length > 0 && <Refused rows={refused} />}
         {!done && <p className="p-3 text-[13px] text-mid">Trying … <button type="button" className="plain min-h-6 underline" onClick={() => void benchWorker().stop()}>Stop</button></p>}
       </div>
@@ -98,24 +110,42 @@ function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
   );
 }
 
-type Rows = { readonly ask: string; readonly rows: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean };
+type Rows = { readonly ask: string; readonly rows: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean; readonly failed: boolean };
 const NONE: readonly never[] = [];
 
-function useTryRows(selected: string | null, count: number, search: string, replace: boolean, rev: number | undefined): Omit<Rows, 'ask'> {
-  const ask = `${selected}|${count}|${search}|${replace}|${rev}`;
-  const [state, setState] = useState<Rows>({ ask: '', rows: [], refused: [], done: false });
+type TryWish = { readonly selected: string | null; readonly count: number; readonly search: string; readonly replace: boolean; readonly source: TrySource; readonly owned: Readonly<Record<string, Owned>> | undefined };
+
+/** Rows as they stream in, for the build as it is at `rev`. What could not be tried at all is said, not left spinning. */
+function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask'> {
+  const { selected, count, search, replace, source, owned } = wish;
+  const ask = `${selected}|${count}|${search}|${replace}|${rev}|${source}|${owned ? Object.keys(owned).join() : ''}`;
+  const [state, setState] = useState<Rows>({ ask: '', rows: [], refused: [], done: false, failed: false });
   useEffect(() => {
     const spot = parseSpot(selected ?? '');
-    if (!spot || rev === undefined) return;
+    if (!spot || rev === undefined || (source === 'stock' && !owned)) return;
     let here = true;
-    void streamTry({ spot, count, search, replace }, (batch) => {
+    streamTry({ spot, count, search, replace, source, ...(owned ? { owned } : {}) }, (batch) => {
       if (!here) return;
       setState((before) => {
         const from = before.ask === ask ? before : { rows: [], refused: [] };
-        return { ask, rows: [...from.rows, ...batch.going], refused: [...from.refused, ...batch.refused], done: batch.done };
+        return { ask, rows: [...from.rows, ...batch.going], refused: [...from.refused, ...batch.refused], done: batch.done, failed: false };
       });
+    }).catch((error: unknown) => {
+      console.error(error);
+      if (here) setState({ ask, rows: [], refused: [], done: true, failed: true });
     });
     return () => { here = false; };
-  }, [ask, selected, count, search, replace, rev]);
-  return state.ask === ask ? state : { rows: state.ask ? state.rows : NONE, refused: NONE, done: false };
+  }, [ask, selected, count, search, replace, rev, source, owned]);
+  return state.ask === ask ? state : { rows: state.ask ? state.rows : NONE, refused: NONE, done: false, failed: false };
+}
+
+/** Parts in stock that no other machine uses, by sheet; undefined while they are not asked for or not here yet. */
+function useOwned(buildId: string, wanted: boolean): Readonly<Record<string, Owned>> | undefined {
+  const { data } = useStockQuery(undefined, { skip: !wanted, refetchOnMountOrArgChange: true });
+  return useMemo(() => {
+    if (!wanted || !data) return undefined;
+    return Object.fromEntries(data.stock.filter(({ entry }) => freeOf(entry, data.claims, buildId) > 0).map(({ entry }): [string, Owned] => [entry.sheet, {
+      stockId: entry.id, ...(entry.year === undefined ? {} : { year: entry.year }), ...(entry.hours === undefined ? {} : { hours: entry.hours }), ...(entry.condition ? { condition: entry.condition } : {}),
+    }]));
+  }, [wanted, data, buildId]);
 }

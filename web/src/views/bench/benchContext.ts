@@ -1,6 +1,7 @@
 import { createContext, useContext, type RefObject } from 'react';
 import type { Catalogue, Edit, Figures, SpotRef } from '@inch-tower/core';
 import type { Focus } from '../../drawing/sheetLayout';
+import type { TrySource } from '../../worker/messages';
 
 export type Pane = 'snags' | 'try' | 'sheet';
 /** What is being looked at without being done: edits for the drawing, figures for the tapes. */
@@ -13,6 +14,9 @@ export type BenchUi = {
   readonly pane: Pane;
   readonly focus: Focus;
   readonly replacing: boolean;
+  /** From where parts are tried. */
+  readonly source: TrySource;
+  readonly setSource: (source: TrySource) => void;
   readonly moving: string | null;
   readonly ghost: Ghost | null;
   /** Where the keyboard goes once the page has drawn what was asked for; `asked` counts such wishes. */

@@ -2,9 +2,11 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { VIEW_NAMES, type Catalogue } from '@inch-tower/core';
 import type { Focus } from '../../drawing/sheetLayout';
+import type { TrySource } from '../../worker/messages';
 import type { BenchUi, Ghost, Pane } from './benchContext';
 
 const PANES: readonly Pane[] = ['snags', 'try', 'sheet'];
+const SOURCES: readonly TrySource[] = ['all', 'own', 'stock', 'classes'];
 const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
 
 /** Selection, pane and view live in the address, so that back, forward and links work. */
@@ -18,6 +20,7 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
   const pane = PANES.find((one) => one === params.get('pane')) ?? 'snags';
   const focus = FOCI.find((one) => one === params.get('view')) ?? 'sheet';
   const replacing = params.get('swap') === '1';
+  const source = SOURCES.find((one) => one === params.get('from')) ?? 'all';
 
   const select = useCallback<BenchUi['select']>((id, more = {}) => {
     setGhost(null);
@@ -43,7 +46,8 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
   }, []);
 
   return useMemo(() => ({
-    catalogue, selected, pane, focus, replacing, moving, ghost, focusNextRef, asked, select, setGhost, setMoving, toDrawing,
+    catalogue, selected, pane, focus, replacing, source, moving, ghost, focusNextRef, asked, select, setGhost, setMoving, toDrawing,
     show: (next: Pane) => set('pane', next), setFocus: (next: Focus) => set('view', next),
-  }), [catalogue, selected, pane, focus, replacing, moving, ghost, asked, select, toDrawing, set]);
+    setSource: (next: TrySource) => setParams((now) => { const next_ = new URLSearchParams(now); if (next === 'all') next_.delete('from'); else next_.set('from', next); return next_; }, { replace: true }),
+  }), [catalogue, selected, pane, focus, replacing, source, moving, ghost, asked, select, toDrawing, set, setParams]);
 }

@@ -1,5 +1,6 @@
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
+import { classSheet, classSheetId } from '@inch-tower/core';
 import { problemOf, useCatalogueQuery } from '../../state/api';
 import { closeBuild, openBuild } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -16,12 +17,13 @@ export default function BuildPage() {
     void dispatch(openBuild(id));
     return () => dispatch(closeBuild());
   }, [dispatch, id]);
-  useEffect(() => { if (catalogue) void benchWorker().setCatalogue(catalogue); }, [catalogue]);
+  const whole = useMemo(() => catalogue && { ...catalogue, sheets: { ...catalogue.sheets, ...Object.fromEntries(Object.values(catalogue.archetypes).map((one) => [classSheetId(one.id), classSheet(one)])) } }, [catalogue]);
+  useEffect(() => { if (whole) void benchWorker().setCatalogue(whole, whole.own); }, [whole]);
 
   const name = useAppSelector((state) => state.bench.build?.name ?? '');
   useEffect(() => { document.title = `${name || 'Unnamed'} · Inch Tower`; }, [name]);
 
-  if (opening === 'ready' && catalogue) return <Suspense fallback={<p className="p-6 text-mid">Opening …</p>}><Outlet context={catalogue} /></Suspense>;
+  if (opening === 'ready' && whole) return <Suspense fallback={<p className="p-6 text-mid">Opening …</p>}><Outlet context={whole} /></Suspense>;
   const words = opening === 'missing' ? 'There is no machine at this address. It may have been taken down.'
     : opening === 'failed' ? 'The server does not answer, and this browser keeps no copy of the machine.'
       : error ? problemOf(error).detail : null;

@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { minorPerMajor, type Build, type Explanation, type Figure, type FigureId } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
-import { figureNumber, rangeWords, unitWords } from '../../words/format';
+import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
 import { BenchContext } from '../bench/benchContext';
 import { Tape } from './Tape';
 import { WorkingTree } from './WorkingTree';
@@ -33,7 +33,7 @@ export function Tapes() {
   );
 }
 
-const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${bays.value} bays, ${ports.value} ports` : undefined);
+const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined);
 
 /** A value beside its mark in words: a range that only touches the mark says "may be". */
 export function markWords(figure: Pick<Figure, 'value' | 'lo' | 'hi'>, limit: number, wantsMore: boolean): { readonly words: string; readonly tone: string } | null {

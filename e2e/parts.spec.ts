@@ -1,0 +1,150 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { BenchPage } from './bench';
+
+const row = (page: Page, name: string) => page.locator('[data-row]', { hasText: name });
+const sample = (name: string) => readFileSync(`core/src/stock/samples/${name}`, 'utf8');
+
+test('the catalogue is searched, a series opened, and a sheet read as a drawing with numbers', async ({ page }) => {
+  await page.goto('/parts');
+  await expect(page.getByTestId('found')).toContainText(/^2\d\d parts in/);
+  await page.getByLabel('Search parts').fill('barge');
+  await page.getByRole('button', { name: /^Drives/ }).click();
+  await page.locator('[data-series="Barge"]').click();
+  await page.locator('[data-part="barge-16"]').click();
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await expect(sheet.getByRole('heading', { name: 'Barge 16 TB' })).toBeVisible();
+  await expect(sheet.getByRole('img', { name: /Barge 16 TB to scale/ })).toBeVisible();
+  await expect(sheet.getByRole('row', { name: /^idle 5.6 W/ })).toContainText('stated');
+  await page.goBack();
+  await expect(sheet.getByRole('heading', { name: 'Barge 16 TB' })).toHaveCount(0);
+});
+
+test('a sheet of one’s own: cloned, typed over, saved, changed, used in a machine, taken out', async ({ page }) => {
+  await page.goto('/parts?part=barge-8');
+  await page.getByRole('link', { name: 'Make one like it' }).click();
+  const name = `Mine ${Date.now()}`;
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('idle', { exact: true }).fill('lots');
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page.getByRole('alert')).toContainText('idle “lots”');
+  await page.getByLabel('idle', { exact: true }).fill('2,9');
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^idle 2.9 W/ })).toContainText('measured');
+  await page.getByRole('link', { name: 'Change', exact: true }).click();
+  await page.getByLabel('Price').fill('77');
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page.getByRole('complementary', { name: 'Sheet' })).toContainText('€ 77');
+  const bench = await new BenchPage(page).open('boathouse-rack', '?sel=u2/front.17&pane=try&from=own');
+  await expect(bench.page.locator('[data-try]', { hasText: name })).toBeVisible();
+  await page.goto(`/parts?shelf=own&q=${encodeURIComponent(name)}`);
+  await row(page, name).click();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await expect(page.getByTestId('found')).toContainText('0 parts');
+});
+
+test('an unknown chassis takes its shape from typed dimensions while they are typed', async ({ page }) => {
+  await page.goto('/parts/own?from=rack-4u-24&class=1');
+  const drawing = page.getByRole('img', { name: /to scale/ });
+  await expect(drawing).toHaveAttribute('aria-label', /430 mm by 660 mm/);
+  await page.getByLabel('Depth in mm').fill('500');
+  await expect(drawing).toHaveAttribute('aria-label', /430 mm by 500 mm/);
+  await page.getByLabel('Height in mm').fill('88');
+  await expect(page.getByText('12 bays, more do not fit the shell')).toBeVisible();
+  await page.getByLabel('Front bays: columns').fill('2');
+  await expect(page.getByText('6 bays, more do not fit the shell')).toBeVisible();
+});
+
+test('parts as CSV: bad rows are said line by line, good ones are taken in', async ({ page }) => {
+  await page.goto('/parts/files');
+  const stamp = Date.now();
+  await page.getByLabel('Rows of parts').fill(`name,kind,archetype,idleW,price,currency\nFrom a table ${stamp},drive,disk-25,1.1,30,EUR\nToo hungry,drive,disk-25,900,,\nNowhere,drive,no-such-class,,,`);
+  await expect(page.locator('[data-line="3"]')).toContainText('idle “900”');
+  await expect(page.locator('[data-line="4"]')).toContainText('there is no archetype no-such-class');
+  await page.getByRole('button', { name: 'Take in 1 good row' }).click();
+  await expect(row(page, `From a table ${stamp}`)).toBeVisible();
+});
+
+test('parts given out as JSON and CSV can be read back', async ({ page }) => {
+  await page.goto('/parts/files');
+  await page.getByLabel('Which').selectOption('catalogue');
+  for (const name of ['As JSON, whole', 'As CSV']) {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
+    await page.getByLabel('File of parts').setInputFiles({ name: download.suggestedFilename(), mimeType: 'text/plain', buffer: readFileSync(await download.path()) });
+    await expect(page.getByRole('status').filter({ hasText: 'good row' })).toContainText(/0 good rows, 0 bad ones, \d+ here already/);
+  }
+});
+
+test('an old machine in one paste becomes stock, and stock goes into a machine as owned', async ({ page, request }) => {
+  await page.goto('/parts/stock');
+  await page.getByRole('button', { name: 'Take in an old machine' }).click();
+  await page.getByLabel('Paste what it prints of itself').fill([sample('block-devices.json'), sample('smart.json'), sample('dmi.txt'), sample('pci.txt')].join('\n'));
+  await expect(page.getByText('11 of 11 to take in')).toBeVisible();
+  await expect(page.getByText('A dead one: its capacity is not in the listing')).toBeVisible();
+  await page.getByRole('checkbox', { name: /Tollhatch Plain Lan/ }).uncheck();
+  await page.getByRole('button', { name: 'Take in 10' }).click();
+  const laptop = page.locator('[data-stock^="own-puddlewick-lx1000"]').last();
+  await expect(laptop).toContainText('41 020');
+  await expect(laptop).toContainText('reports that it is failing');
+
+  // The same two disks in two machines: both are told.
+  for (const name of ['stock-a', 'stock-b']) {
+    const id = `e2e-${name}`;
+    await request.delete(`/api/builds/${id}`);
+    const build = (await (await request.get('/api/builds/old-desktop')).json()) as { id: string };
+    await request.post('/api/builds', { data: { ...build, id, name } });
+    const bench = await new BenchPage(page).open(id, '?sel=table/any&pane=try&from=stock');
+    await page.getByLabel('Search parts').fill('puddlewick');
+    const laptops = page.locator('[data-try^="own-puddlewick-lx1000"]').last();
+    if (name === 'stock-a') { await page.getByRole('button', { name: 'One more' }).click(); await expect(laptops).toContainText('2 ×'); }
+    if (name === 'stock-b') { await expect(page.getByText('No part of that name goes here.')).toBeVisible(); break; }
+    await laptops.click();
+    await bench.settled();
+    const stored = (await (await request.get(`/api/builds/${id}`)).json()) as { items: { sheet: string; deal: string; stockId?: string; hours?: number }[] };
+    expect(stored.items.at(-1)).toMatchObject({ deal: 'owned', hours: 41_020 });
+    await request.delete('/api/builds/e2e-stock-b');
+    // A copy of the machine claims the same units.
+    await request.post('/api/builds', { data: { ...stored, id: 'e2e-stock-b', name: 'stock-b' } });
+    await page.goto('/parts/stock');
+    await expect(page.getByRole('alert').filter({ hasText: 'PUDDLEWICK' })).toContainText('4 wanted, 2 owned');
+    await new BenchPage(page).open(id);
+    await expect(page.getByText('4 wanted, 2 owned: also in stock-b')).toBeVisible();
+    break;
+  }
+  for (const id of ['e2e-stock-a', 'e2e-stock-b']) await request.delete(`/api/builds/${id}`);
+});
+
+test('J8 a machine with nothing from the catalogue: classes and ten typed numbers, checked, in under forty actions', async ({ page }) => {
+  let actions = 0;
+  const act = async (work: Promise<unknown>) => { actions++; await work; };
+  await page.goto('/');
+  await act(page.getByRole('button', { name: 'New machine' }).click());
+  const bench = new BenchPage(page);
+  await act(bench.outline('floor/chassis').click());
+  await act(page.getByRole('link', { name: 'Not in any list' }).click());
+  await act(page.locator('[data-class="tower-matx"]').click());
+  const stamp = Date.now();
+  await act(page.getByLabel('Name', { exact: true }).fill(`Grandfather’s box ${stamp}`));
+  const numbers: readonly (readonly [string, string])[] = [['Depth in mm', '412'], ['Width in mm', '208'], ['Height in mm', '401'], ['Longest card in mm', '251'], ['Highest cooler in mm', '152'], ['Longest supply in mm', '165'], ['Drive cage: rows', '5'], ['weight, empty', '6900'], ['Price', '0'], ['panels take away', '1']];
+  for (const [label, text] of numbers) await act(page.getByLabel(label, { exact: true }).fill(text));
+  await act(page.getByRole('button', { name: 'Save the sheet' }).click());
+  await expect(page).toHaveURL(/\/b\//);
+  await act(page.getByLabel('From').selectOption('my own sheets'));
+  await act(page.locator('[data-try]', { hasText: `Grandfather’s box ${stamp}` }).click());
+  const put = async (place: ReturnType<Page['locator']>, sheet: string, first = false) => {
+    await act(place.click());
+    if (first) await act(page.getByLabel('From').selectOption('classes, typical'));
+    await act(bench.tryRow(sheet).click());
+  };
+  await put(page.locator('[data-stop$="/tray"]').first(), 'class-board-matx', true);
+  await put(page.locator('[data-stop$="/socket"]').first(), 'class-cpu-desktop');
+  await put(page.locator('[data-stop$="/coolerMount"]').first(), 'class-cooler-low');
+  await put(page.locator('[data-stop$="/memory.2"]').first(), 'class-memory-udimm');
+  await put(page.locator('[data-stop$="/supply"]').first(), 'class-supply-atx');
+  await put(page.locator('[data-view="front"] [data-stop$="/cage.1"]'), 'class-disk-35-air');
+  await expect(bench.status).toHaveText('Sound');
+  await bench.settled();
+  expect(actions).toBeLessThan(40);
+  await expect(page.locator('[data-figure="power.idleWallW"] [data-value]')).not.toHaveText('–');
+});

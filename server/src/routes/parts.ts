@@ -1,0 +1,68 @@
+import { Router, type Response } from 'express';
+import { archetypeSchema, checkSheet, sheetSchema, type Archetype, type Sheet } from '@inch-tower/core';
+import { z } from 'zod';
+import type { Store } from '../database/store';
+import { sendProblem } from '../problem';
+
+const MOST_AT_ONCE = 5000;
+export const savedSheetSchema = z.strictObject({ sheet: sheetSchema, /** The revision it was made on; 0 for a new sheet. */ madeOn: z.int().min(0) });
+export const importSchema = z.strictObject({ sheets: z.array(sheetSchema).min(1).max(MOST_AT_ONCE), archetypes: z.array(archetypeSchema).max(500).default([]) });
+
+export const refuseBody = (response: Response, error: z.ZodError, what: string) =>
+  sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the body'}: ${issue.message}`).join('; ')}. Nothing was saved.`, at: error.issues.slice(0, 20).map((issue) => issue.path.join('.')) });
+
+/** What no schema shows: archetypes that are not there or of another kind, features larger than their shell. */
+export async function faultsOf(store: Store, sheets: readonly Sheet[], brought: readonly Archetype[]): Promise<string | null> {
+  const { archetypes } = await store.readCatalogue();
+  const known = { ...Object.fromEntries(brought.map((one) => [one.id as string, one])), ...archetypes };
+  for (const sheet of sheets) {
+    const archetype = known[sheet.archetype];
+    if (!archetype) return `${sheet.id} names the archetype ${sheet.archetype}, which is not here.`;
+    if (archetype.kind !== sheet.kind) return `${sheet.id} is a ${sheet.kind}, its archetype a ${archetype.kind}.`;
+    const fault = checkSheet(sheet, archetype)[0];
+    if (fault) return `${sheet.id}: ${fault.words}`;
+  }
+  return null;
+}
+
+/** The catalogue, and sheets of a builder's own. */
+export function partRoutes(store: Store): Router {
+  const router = Router();
+
+  router.get('/', async (_request, response) => { response.json(await store.readCatalogue()); });
+
+  router.post('/', async (request, response) => {
+    const body = importSchema.safeParse(request.body);
+    if (!body.success) return refuseBody(response, body.error, 'Parts');
+    const fault = await faultsOf(store, body.data.sheets, body.data.archetypes);
+    if (fault) return sendProblem(response, { status: 422, title: 'Parts refused', code: 'notValid', detail: `${fault} Nothing was saved.` });
+    const { refused } = await store.importSheets(body.data.sheets, body.data.archetypes);
+    if (refused.length) return shipped(response, refused.join(', '));
+    response.status(201).json({ taken: body.data.sheets.length });
+  });
+
+  router.put('/:id', async (request, response) => {
+    const body = savedSheetSchema.safeParse(request.body);
+    if (!body.success) return refuseBody(response, body.error, 'Sheet');
+    const { sheet, madeOn } = body.data;
+    if (sheet.id !== request.params.id) return sendProblem(response, { status: 409, title: 'Another sheet', code: 'otherId', detail: `The body is the sheet ${sheet.id}, the address says ${request.params.id}. Nothing was saved.` });
+    const fault = await faultsOf(store, [sheet], []);
+    if (fault) return sendProblem(response, { status: 422, title: 'Sheet refused', code: 'notValid', detail: `${fault} Nothing was saved.` });
+    const saved = await store.saveSheet(sheet, madeOn);
+    if (saved.ok) return void response.json(saved.sheet);
+    if (saved.why === 'shipped') return shipped(response, sheet.id);
+    sendProblem(response, { status: 412, title: 'Changed elsewhere', code: 'stale', detail: 'This sheet was saved elsewhere after you opened it. Nothing was overwritten.', theirs: saved.theirs });
+  });
+
+  router.delete('/:id', async (request, response) => {
+    const done = await store.deleteSheet(request.params.id);
+    if (done === 'done') return void response.status(204).end();
+    if (done === 'shipped') return shipped(response, request.params.id);
+    if (done === 'inStock') return sendProblem(response, { status: 409, title: 'In stock', code: 'inStock', detail: 'Parts of this sheet are in stock. Take them out of stock first; nothing was changed.' });
+    sendProblem(response, { status: 404, title: 'No such sheet', code: 'noSheet', detail: 'There is no sheet with this id.' });
+  });
+
+  return router;
+}
+
+const shipped = (response: Response, ids: string) => sendProblem(response, { status: 409, title: 'Part of the catalogue', code: 'shipped', detail: `${ids} came with the catalogue and is not changed by hand: clone it under a name of your own. Nothing was saved.` });
