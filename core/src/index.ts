@@ -13,6 +13,7 @@ export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
 
 export { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Item, type Price, type Site, type Unit } from './build/build';
 export { LIMITS } from './build/limits';
+export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
 export { describeIssues, parseBuild, parseBuildText, type Parsed, type Refused } from './build/parseBuild';
 export { editSchema, type Edit, type EditOf } from './build/edits';
@@ -38,6 +39,8 @@ export type { LeadNeeds, Need } from './needs/leads';
 
 export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
 
+export { drawingSvg } from './drawing/svg';
+export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';
 export { minorPerMajor } from './figures/cost/money';

@@ -8,6 +8,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { LIMITS } from '@inch-tower/core';
 import type { Store } from './database/store';
+import { openApi } from './openapi';
 import { problemHandler, sendProblem } from './problem';
 import { buildRoutes } from './routes/builds';
 import { partRoutes } from './routes/parts';
@@ -35,6 +36,8 @@ export function createApp({ store, logger, webFolder }: AppOptions): Express {
   api.use(express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/vnd.inch-tower.build+json'] }));
   api.use((_request, response, next) => { response.setHeader('cache-control', 'no-store'); next(); });
   api.get('/health', async (_request, response) => { await store.ping(); response.json({ status: 'ok' }); });
+  const description = openApi();
+  api.get('/openapi.json', (_request, response) => { response.json(description); });
   api.use('/parts', partRoutes(store));
   api.use('/stock', stockRoutes(store));
   api.use('/builds', buildRoutes(store));

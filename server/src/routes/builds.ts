@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express';
-import { createAssessor, parseBuild, type Build } from '@inch-tower/core';
+import { billCsv, billOf, createAssessor, drawingSvg, parseBuild, sceneOf, type Build } from '@inch-tower/core';
 import { z } from 'zod';
 import type { Saved, Store, Stored } from '../database/store';
 import { sendProblem } from '../problem';
@@ -59,12 +59,29 @@ export function buildRoutes(store: Store): Router {
   router.get('/:id/assessment', async (request, response) => {
     const stored = await found(store, request, response);
     if (!stored) return;
-    const { units: _units, ...assessment } = createAssessor().assess(stored.build, { asOf: new Date().toISOString().slice(0, 10) });
+    const { units: _units, ...assessment } = createAssessor().assess(stored.build, today());
     response.json({ ...assessment, unplaced: assessment.unplaced.map((unit) => unit.id), unconnected: assessment.unconnected.map((unit) => unit.id), needs: assessment.needs.needs });
+  });
+
+  router.get('/:id/bill', async (request, response) => {
+    const stored = await found(store, request, response);
+    if (stored) sendFile(response, stored.build, 'csv', 'text/csv', billCsv(billOf(stored.build, createAssessor().assess(stored.build, today()))));
+  });
+
+  router.get('/:id/drawing', async (request, response) => {
+    const stored = await found(store, request, response);
+    if (!stored) return;
+    const { units, layout } = createAssessor().assess(stored.build, today());
+    sendFile(response, stored.build, 'svg', 'image/svg+xml', drawingSvg(stored.build, sceneOf(units, layout).boxes));
   });
 
   return router;
 }
+
+const today = () => ({ asOf: new Date().toISOString().slice(0, 10) });
+/** A file to keep: never shown in place, so that nothing in it can run here. */
+const sendFile = (response: Response, build: Build, ending: string, type: string, body: string) =>
+  void response.type(type).setHeader('content-disposition', `attachment; filename="${build.id}.${ending}"`).send(body);
 
 function checkedBuild(request: Request, response: Response): Build | null {
   const parsed = parseBuild(request.body);

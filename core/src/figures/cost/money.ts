@@ -1,4 +1,5 @@
 import type { Item } from '../../build/build';
+import type { Need } from '../../needs/leads';
 import type { PlannedUnit } from '../../place/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
@@ -52,13 +53,17 @@ export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Qua
   return ledger.times(label, ledger.fact(part, 'price', typical, 'price'), count);
 }
 
+/** What the leads to buy of one kind cost, typically; null where there are none, or the currency is not that of their prices. */
+export function leadCost(need: Need, currency: string, ledger: Ledger): Quantity | null {
+  if (need.toBuy === 0 || currency !== 'EUR') return null;
+  const each = need.lead.typicalMinor / 100;
+  return ledger.times(`${need.toBuy} × ${need.lead.name}`, ledger.given(`${need.lead.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }), need.toBuy);
+}
+
 /** Money to spend at this stage, in the build's currency: what is bought, and the leads it needs. */
 export function costNow(context: FigureContext, ledger: Ledger): Quantity | null {
   const items = moneyLines(context.units).flatMap((line) => itemCost(line, context.currency, ledger) ?? []);
-  const leads = context.needs.filter((need) => need.toBuy > 0 && context.currency === 'EUR').map((need) => {
-    const each = need.lead.typicalMinor / 100;
-    return ledger.times(`${need.toBuy} × ${need.lead.name}`, ledger.given(`${need.lead.name}: typical price`, each, context.currency, { lo: each * 0.75, hi: each * 1.25 }), need.toBuy);
-  });
+  const leads = context.needs.flatMap((need) => leadCost(need, context.currency, ledger) ?? []);
   if (moneyLines(context.units).length === 0) return null;
   return ledger.sum('Money now', context.currency, [...items, ...leads], 'what this stage buys; owned parts are 0');
 }

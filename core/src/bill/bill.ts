@@ -1,0 +1,51 @@
+import Papa from 'papaparse';
+import type { Assessment } from '../assess';
+import type { Build } from '../build/build';
+import { itemCost, leadCost, minorPerMajor, moneyLines } from '../figures/cost/money';
+import { Ledger } from '../figures/quantity';
+
+/** One line of the bill. `each` and `total` are in major units of the currency; null where a price is not known or is of another currency. */
+export type BillLine = {
+  readonly mark: string; readonly what: string; readonly maker: string; readonly kind: string; readonly count: number; readonly deal: 'buy' | 'owned' | 'here';
+  readonly each: number | null; readonly total: number | null; readonly basis: string; readonly note: string;
+};
+export type Bill = { readonly currency: string; readonly lines: readonly BillLine[]; /** Sum of what is bought now: the money shown on its tape. */ readonly total: number };
+
+/** Every item of the stage and every lead the wiring needs, with what this stage buys of it. */
+export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs'>): Bill {
+  const ledger = new Ledger(false);
+  const { currency } = build;
+  const items = moneyLines(assessment.units).map((line): BillLine => {
+    const { item, units } = line;
+    const { part } = units[0]!;
+    const count = item.count ?? units.length;
+    const cost = itemCost(line, currency, ledger);
+    const marks = units.map((unit) => unit.mark);
+    const foreign = item.deal === 'buy' && item.price !== undefined && item.price.currency !== currency;
+    return {
+      mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : marks[0] ?? '', what: part.name, maker: part.maker ?? '', kind: part.kind, count, deal: item.deal,
+      each: item.deal === 'owned' ? 0 : cost && cost.value / count, total: item.deal === 'owned' ? 0 : cost ? cost.value : null,
+      basis: item.deal === 'owned' ? 'owned' : item.price ? 'listed' : cost ? 'typical' : 'no price',
+      note: foreign ? `${item.price!.currency} ${item.price!.minor / minorPerMajor(item.price!.currency)} each, not in the sum` : '',
+    };
+  });
+  const leads = assessment.needs.needs.flatMap((need): BillLine[] => {
+    const own = { mark: '', what: need.lead.name, maker: '', kind: 'cable', basis: 'typical', note: 'the wiring needs it' } as const;
+    const here = need.fromBoxes;
+    const cost = need.toBuy > 0 ? leadCost(need, currency, ledger) : null;
+    return [
+      ...(here > 0 ? [{ ...own, count: here, deal: 'here' as const, each: 0, total: 0, basis: 'in a box' }] : []),
+      ...(need.toBuy > 0 ? [{ ...own, count: need.toBuy, deal: 'buy' as const, each: cost && cost.value / need.toBuy, total: cost ? cost.value : null }] : []),
+    ];
+  });
+  const lines = [...items, ...leads];
+  return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
+}
+
+/** The bill as CSV (RFC 4180), money with as many decimals as its currency has. */
+export function billCsv({ currency, lines, total }: Bill): string {
+  const digits = Math.round(Math.log10(minorPerMajor(currency)));
+  const money = (value: number | null) => (value === null ? '' : value.toFixed(digits));
+  const rows = lines.map((line) => [line.mark, line.what, line.maker, line.kind, line.count, line.deal, money(line.each), money(line.total), currency, line.basis, line.note]);
+  return `${Papa.unparse({ fields: ['mark', 'what', 'maker', 'kind', 'count', 'deal', 'each', 'total', 'currency', 'basis', 'note'], data: [...rows, ['', 'Together', '', '', '', '', '', money(total), currency, '', '']] }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+}
