@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { storedBuild } from './bench';
+import { BenchPage, storedBuild } from './bench';
 
 const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 
@@ -55,4 +56,30 @@ test('an address without a machine says so and leads back', async ({ page }) => 
   await expect(page.getByRole('alert')).toContainText('There is no machine at this address');
   await page.getByRole('link', { name: 'Back to the floor' }).click();
   await expect(page.getByRole('heading', { name: 'Machines' })).toBeVisible();
+});
+
+test('J5 given out and taken in again a build is deep-equal; the bill’s CSV sums to the money shown', async ({ page, request }) => {
+  const bench = await new BenchPage(page).open('field-kit');
+  const give = async (name: string) => {
+    await page.getByRole('button', { name: 'Give out' }).click();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name }).click()]);
+    return { name: download.suggestedFilename(), buffer: readFileSync(await download.path()) };
+  };
+  const file = await give('Build file, to open anywhere');
+  const bill = await give('Bill as a table (CSV)');
+  const drawing = await give('Drawing to scale (SVG)');
+  const money = Number((await bench.tapes())['cost.now']!.replace(/\D/g, ''));
+  const rows = bill.buffer.toString('utf8').trim().split('\r\n').map((line) => line.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
+  const total = rows[0]!.indexOf('total');
+  const sum = rows.slice(1, -1).reduce((all, row) => all + Number(row[total]), 0);
+  expect([Math.round(sum), Number(rows.at(-1)![total])]).toEqual([money, sum]);
+  expect(drawing.buffer.toString('utf8')).toMatch(/^<\?xml[\s\S]+<\/svg>\s*$/);
+
+  await page.goto('/');
+  await page.getByLabel('Build file').setInputFiles({ name: file.name, mimeType: 'application/json', buffer: file.buffer });
+  await expect(page).toHaveURL(/\/b\/b-/);
+  const id = new URL(page.url()).pathname.split('/').at(-1)!;
+  const [before, after] = [await storedBuild(request, 'field-kit'), await storedBuild(request, id)];
+  expect({ ...after, id: before.id }).toEqual(before);
+  await request.delete(`/api/builds/${id}`);
 });

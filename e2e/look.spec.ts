@@ -49,6 +49,20 @@ for (const theme of THEMES) test.describe(theme, () => {
     expect(await axe(page)).toEqual([]);
   });
 
+  const pages: readonly (readonly [string, string, string])[] = [
+    ['the brief', '/b/hall-cupboard/brief', 'Who hears it'], ['the parts', '/parts?part=larder-8&kind=drive&open=drive%7CBargeyard%7CBarge', 'Larder 8'], ['a sheet of one’s own', '/parts/own?from=rack-4u-24&class=1', 'Dimensions, in mm'],
+    ['classes to choose from', '/parts/own', 'What is it most like?'], ['stock', '/parts/stock?add=coot-1', 'Hours run'], ['an old machine', '/parts/stock?old=1', 'Paste what it prints of itself'], ['files', '/parts/files', 'Take in parts'],
+  ];
+  for (const [name, path, text] of pages) test(`${name}: axe finds nothing, and nothing is wider than the page, also at 1024 and on a phone`, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.getByText(text).first()).toBeVisible();
+    expect(await axe(page)).toEqual([]);
+    for (const [width, height] of [[1280, 800], [1024, 768], [390, 844]] as const) {
+      await page.setViewportSize({ width, height });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${width} wide`).toBeLessThanOrEqual(0);
+    }
+  });
+
   const views: readonly (readonly [string, (bench: BenchPage, page: Page) => Promise<void>])[] = [
     ['trying', async (bench, page) => { await bench.place('front', 'u2/cage.1').click(); await expect(page.getByTestId('try-count')).toContainText('go'); }],
     ['a sheet', async (bench, page) => { await bench.kit('wren-c8').click(); await expect(page.getByRole('heading', { name: /Wren C8/ })).toBeVisible(); }],

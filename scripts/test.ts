@@ -1,6 +1,8 @@
 /** Every check and test, one after another; ends with one line that counts them. */
+import { killDuringSaves } from './killing';
 import { run, runJest, type Count } from './runJest';
 import { runBrowser } from './runBrowser';
+import { startFaults } from './startFaults';
 import { withDatabase } from './withServer';
 
 const check = async (name: string, command: string, args: readonly string[]): Promise<Count> => {
@@ -13,6 +15,10 @@ for (const part of ['core', 'server', 'web', 'scripts', 'e2e']) counts.push(awai
 counts.push(await check('Lint', 'node', ['node_modules/eslint/bin/eslint.js', '.']));
 counts.push(await runJest(['core', 'demo', 'web']));
 counts.push(await withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
+counts.push(await startFaults());
+const { kills, acknowledged, lost } = await killDuringSaves(20, Date.now() % 2 ** 31);
+console.log(`${kills} kills during saves, ${acknowledged} saves acknowledged, ${lost.length} lost${lost.map((line) => `\n  ${line}`).join('')}`);
+counts.push({ passed: lost.length ? 0 : 1, failed: lost.length ? 1 : 0 });
 counts.push(await runBrowser());
 
 const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);

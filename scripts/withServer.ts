@@ -1,4 +1,6 @@
 import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { readConfig, serve, type Serving } from '@inch-tower/server';
@@ -27,4 +29,18 @@ export function withServer<T>(work: (serving: Serving, database: PrivateDatabase
       await serving.stop();
     }
   });
+}
+
+/** An address on loopback by which a test takes the database away and brings it back. */
+export async function withControl<T>(database: PrivateDatabase, work: (url: string) => Promise<T>): Promise<T> {
+  const server = createServer((request, response) => {
+    const act = request.url === '/database/stop' ? database.kill() : request.url === '/database/start' ? database.restart() : Promise.reject(new Error('no such act'));
+    act.then(() => response.writeHead(204).end(), (error: unknown) => response.writeHead(500).end(String(error)));
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  try {
+    return await work(`http://127.0.0.1:${(server.address() as AddressInfo).port}`);
+  } finally {
+    server.close();
+  }
 }

@@ -66,3 +66,9 @@ test('a prototype key in a record does not reach the prototype', () => {
   parseBuildText(text);
   expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
 });
+
+test.each(['constructor', '__proto__', 'toString'])('an id that every object answers to is refused: %s', (id) => {
+  const build = structuredClone(cube().build) as unknown as { items: { units: { id: string }[] }[] };
+  build.items[1]!.units[0]!.id = id;
+  expect(parseBuild(build)).toMatchObject({ ok: false, words: expect.stringContaining('a name every object has') as string });
+});

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { LIMITS } from '../build/limits';
 
-const idText = z.string().min(1).max(LIMITS.idCharacters).regex(/^[\w.:+-]+$/, 'may hold letters, digits and . : _ + - only');
+/** Ids are keys of records: one that every object already answers to, such as “constructor”, would be found everywhere. */
+const isInherited = (id: string) => id in {};
+const idText = z.string().min(1).max(LIMITS.idCharacters).regex(/^[\w.:+-]+$/, 'may hold letters, digits and . : _ + - only').refine((id) => !isInherited(id), 'is a name every object has; choose another');
 
 /** Ids are branded so that a unit's id cannot be passed where a sheet's is wanted. */
 export const sheetIdSchema = idText.brand<'SheetId'>();

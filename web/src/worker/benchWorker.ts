@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { createAssessor, isClassSheet, mismatchWords, remediesFor, replay, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import { billCsv, billOf, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, sceneOf, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
 import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
@@ -95,6 +95,9 @@ const worker: BenchWorker = {
   },
 
   stop() { asking++; },
+
+  bill: () => (build && assessment ? billCsv(billOf(build, assessment)) : null),
+  drawing: () => (build && assessment ? drawingSvg(build, sceneOf(assessment.units, assessment.layout).boxes) : null),
 
   card(one) {
     const { status, figures, snags } = createAssessor().assess(one, today());

@@ -39,4 +39,7 @@ export type BenchWorker = {
   remedies(snagKey: string): Promise<readonly RemedyRow[] | null>;
   stop(): void;
   card(build: Build): CardFacts;
+  /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
+  bill(): string | null;
+  drawing(): string | null;
 };

@@ -7,11 +7,23 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { Masthead } from '../Masthead';
 
+const ASK_AGAIN_MS = 4_000;
+
 /** Opens the build of the address and its catalogue, then hands over to the view asked for; the build stays open between views. */
 export default function BuildPage() {
   const { id = '' } = useParams();
   const dispatch = useAppDispatch();
-  const { data: catalogue, error } = useCatalogueQuery();
+  const { data: listed, error, refetch } = useCatalogueQuery();
+  const sheets = useAppSelector((state) => state.bench.build?.sheets);
+  const archetypes = useAppSelector((state) => state.bench.build?.archetypes);
+  // While the server is away a machine is still opened, with the sheets it carries itself.
+  const alone = useMemo(() => (error && sheets && archetypes ? { sheets, archetypes, own: [] } : undefined), [error, sheets, archetypes]);
+  const catalogue = listed ?? alone;
+  useEffect(() => {
+    if (!error) return;
+    const timer = setInterval(() => void refetch(), ASK_AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [error, refetch]);
   const opening = useAppSelector((state) => state.bench.opening);
   useEffect(() => {
     void dispatch(openBuild(id));

@@ -4,6 +4,7 @@ import { LIMITS } from '@inch-tower/core';
 import type { SaveState } from '../../state/benchSlice';
 import { edit, redo, undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
+import { GiveOut } from './GiveOut';
 import { STATUS_WORDS } from '../../words/status';
 
 const SAVE_WORDS: Record<SaveState, string> = { saved: 'Saved', saving: 'Saving …', kept: 'Kept here, not saved yet', unkept: 'Not saved: do not close this page', stale: 'Changed elsewhere' };
@@ -25,6 +26,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
         <button type="button" className="press" disabled={future.length === 0} onClick={() => dispatch(redo())} title={future[0]?.words}>Redo</button>
       </span>
       <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">{SAVE_WORDS[save]}</span>
+      <GiveOut />
       {onHelp && <button type="button" className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline" onClick={onHelp}>Keys <span className="key">?</span></button>}
     </>
   );

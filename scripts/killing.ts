@@ -1,0 +1,90 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import type { Build } from '@inch-tower/core';
+import { withDatabase } from './withServer';
+import type { PrivateDatabase } from './privateDatabase';
+
+export type Killed = { readonly kills: number; readonly saves: number; readonly acknowledged: number; readonly lost: readonly string[] };
+
+const PORT = 4700 + (process.pid % 200);
+const base = `http://127.0.0.1:${PORT}/api/builds/hall-cupboard`;
+/** A small generator with its seed said, so that a run can be had again. */
+const random = (seed: number) => () => { seed = (seed * 1_664_525 + 1_013_904_223) % 2 ** 32; return seed / 2 ** 32; };
+
+/**
+ * Saves a build again and again and ends server or database by SIGKILL in the middle. After each
+ * restart the stored build must be the last acknowledged one or the one under way, whole, and the
+ * acknowledged revision must be there.
+ */
+export function killDuringSaves(kills: number, seed: number, say: (line: string) => void = () => undefined): Promise<Killed> {
+  return withDatabase(async (database) => {
+    const next = random(seed);
+    const lost: string[] = [];
+    let server = await startServer(database);
+    let saves = 0;
+    let counter = 0;
+    let { build, etag } = await read();
+    for (let round = 1; round <= kills; round++) {
+      const before = saves;
+      const afterMs = next() * 40;
+      const target = next() < 0.5 ? 'server' : 'database';
+      let dead = false;
+      let attempted = counter;
+      const saving = (async () => {
+        while (!dead) {
+          attempted = ++counter;
+          const answer = await save({ ...build, notes: `save ${attempted}` }, etag).catch(() => null);
+          if (!answer) return;
+          ({ build, etag } = answer);
+          saves++;
+        }
+      })();
+      // The first save after a start is slow; the kill comes while they flow.
+      for (let waited = 0; saves === before && waited < 3_000; waited += 2) await new Promise((resolve) => setTimeout(resolve, 2));
+      await new Promise((resolve) => setTimeout(resolve, afterMs));
+      if (target === 'server') await kill(server); else await database.kill();
+      dead = true;
+      await saving;
+      if (target === 'server') server = await startServer(database); else await database.restart();
+      const acknowledged = build.notes;
+      const stored = await readPatiently();
+      if (stored.build.notes !== acknowledged && stored.build.notes !== `save ${attempted}`) lost.push(`round ${round}, ${target}: acknowledged “${acknowledged}”, found “${stored.build.notes}”`);
+      const revision = await fetch(`${base}/revisions/${etag}`);
+      if (!revision.ok || ((await revision.json()) as Build).notes !== acknowledged) lost.push(`round ${round}: the revision of “${acknowledged}” is gone`);
+      ({ build, etag } = stored);
+      if (round % 50 === 0) say(`${round} kills, ${saves} saves acknowledged, ${lost.length} lost`);
+    }
+    await kill(server);
+    return { kills, saves: counter, acknowledged: saves, lost };
+  });
+}
+
+async function save(build: Build, etag: string): Promise<{ build: Build; etag: string } | null> {
+  const answer = await fetch(base, { method: 'PUT', body: JSON.stringify(build), headers: { 'content-type': 'application/json', 'if-match': `"${etag}"` } });
+  if (answer.status !== 200) return null;
+  return { build: (await answer.json()) as Build, etag: answer.headers.get('etag')!.replaceAll('"', '') };
+}
+
+async function read(): Promise<{ build: Build; etag: string }> {
+  const answer = await fetch(base);
+  if (!answer.ok) throw new Error(`read answered ${answer.status}`);
+  return { build: (await answer.json()) as Build, etag: answer.headers.get('etag')!.replaceAll('"', '') };
+}
+
+/** The pool may still hold connections that died with the database: a few tries are fair. */
+async function readPatiently(): Promise<{ build: Build; etag: string }> {
+  for (let tries = 0; ; tries++) {
+    try { return await read(); } catch (error) { if (tries > 100) throw error; await new Promise((resolve) => setTimeout(resolve, 100)); }
+  }
+}
+
+function startServer(database: PrivateDatabase): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(PORT) }, stdio: ['ignore', 'pipe', 'pipe'] });
+  return new Promise((resolve, reject) => {
+    let errors = '';
+    child.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('listening')) resolve(child); });
+    child.stderr.on('data', (chunk: Buffer) => { errors += chunk.toString(); });
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code}: ${errors.slice(-500)}`)));
+  });
+}
+
+const kill = (child: ChildProcess): Promise<void> => new Promise((resolve) => { child.removeAllListeners('exit'); child.once('exit', () => resolve()); child.kill('SIGKILL'); });

@@ -1,0 +1,20 @@
+/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 2000` and `-- kill 100`. A sample of each is in `./test`. */
+import { killDuringSaves } from './killing';
+import { mutateFiles } from './mutating';
+
+const [what = 'all', many] = process.argv.slice(2);
+const seed = Number(process.env.SEED ?? 20_261_123);
+let failed = false;
+const tell = (lines: readonly string[]) => { for (const line of lines.slice(0, 20)) console.log(`  ${line}`); failed ||= lines.length > 0; };
+
+if (what === 'all' || what === 'mutate') {
+  const { files, assessed, refused, slowestMs, faults } = mutateFiles(Number(many ?? 10_000), seed, 2_000);
+  console.log(`${files} mutated files (seed ${seed}): ${assessed} assessed, ${refused} refused with a reason, ${faults.length} faults, slowest ${slowestMs.toFixed(0)} ms`);
+  tell(faults);
+}
+if (what === 'all' || what === 'kill') {
+  const { kills, saves, acknowledged, lost } = await killDuringSaves(Number(many ?? 500), seed, (line) => console.log(line));
+  console.log(`${kills} kills of server or database (seed ${seed}): ${saves} saves tried, ${acknowledged} acknowledged, ${lost.length} lost`);
+  tell(lost);
+}
+process.exit(failed ? 1 : 0);
