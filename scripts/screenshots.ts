@@ -1,11 +1,12 @@
 /** Makes the pictures of docs/screenshots/ from the demo: `npm run screenshots`. */
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { withServer } from './withServer';
 
 type Shot = { readonly name: string; readonly path: string; readonly dark?: boolean; readonly act?: (page: Page) => Promise<void> };
 const ready = (page: Page) => page.getByTestId('status').filter({ hasNotText: '…' }).waitFor();
+const LISTINGS = ['block-devices.json', 'smart.json', 'dmi.txt', 'pci.txt'];
 const SHOTS: readonly Shot[] = [
   { name: 'floor', path: '/', act: async (page) => { await page.getByText('Blocked, 3 snags').waitFor(); } },
   { name: 'bench', path: '/b/hall-cupboard', act: async (page) => { await ready(page); await page.locator('[data-remedy]').first().waitFor(); } },
@@ -14,6 +15,11 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-front', path: '/b/boathouse-rack?view=front', act: ready },
   { name: 'working', path: '/b/boathouse-rack', act: async (page) => { await ready(page); await page.getByRole('button', { name: /Idle at the wall/ }).click(); await page.locator('[data-working]').waitFor(); } },
   { name: 'bench-empty', path: '/b/reading-room', act: ready },
+  { name: 'bench-two-boxes', path: '/b/school-shelf?sel=u6/bay.1&pane=sheet', act: ready },
+  { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
+  { name: 'parts', path: '/parts?kind=drive&open=drive%7CBargeyard%7CBarge&part=barge-12', act: async (page) => { await page.getByRole('heading', { name: 'Barge 12 TB' }).waitFor(); } },
+  { name: 'own-chassis', path: '/parts/own?from=rack-4u-24&class=1', act: async (page) => { await page.getByLabel('Name', { exact: true }).fill('The boatyard’s old case'); await page.getByLabel('Depth in mm').fill('520'); await page.getByLabel('Front bays: rows').fill('5'); } },
+  { name: 'old-machine', path: '/parts/stock?old=1', act: async (page) => { await page.getByLabel('Paste what it prints of itself').fill(LISTINGS.map((name) => readFileSync(`core/src/stock/samples/${name}`, 'utf8')).join('\n')); await page.getByText('to take in').waitFor(); } },
 ];
 
 mkdirSync('docs/screenshots', { recursive: true });

@@ -26,7 +26,7 @@ test('drives carry their marks, empty bays are dashed', () => {
 test('a name is text, whatever is in it', () => {
   const text = svg(cube(), '<script>alert(1)</script> & "so"\u0007');
   expect(text).toContain('&lt;script&gt;alert(1)&lt;/script&gt; &amp; &quot;so&quot;');
-  expect(text).not.toMatch(/<script|\u0007/);
+  expect([text.includes('<script'), text.includes('\u0007')]).toEqual([false, false]);
 });
 
 test('a machine without a chassis still gives a document', () => {

@@ -74,11 +74,11 @@ export function TryPane() {
         <p><span className="text-mid">{ui.replacing ? 'In place of what is in' : 'For'} </span><span className="font-semibold">{name}</span><span className="text-mid" data-testid="try-count"> · {done ? `${rows.length} go${rows.length === 1 ? 'es' : ''}, ${refused.length} ${refused.length === 1 ? 'does' : 'do'} not` : 'trying …'}</span></p>
         <div className="mt-1.5 flex gap-1.5">
           <input data-pane-start className="field min-w-0 flex-1" aria-label="Search parts" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} />
-          <select className="field w-[98px]" aria-label="Sort by" value={sort} onChange={(event) => setSort(event.target.value as SortName)}>{Object.entries(SORTS).map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
+          <select className="field w-[112px]" aria-label="Sort by" value={sort} onChange={(event) => setSort(event.target.value as SortName)}>{Object.entries(SORTS).map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
         </div>
         <div className="mt-1.5 flex items-center gap-1.5">
           <label className="flex min-w-0 flex-1 items-center gap-1.5"><span className="text-mid">From</span><select className="field min-w-0 flex-1" value={ui.source} onChange={(event) => ui.setSource(event.target.value as TrySource)}>{SOURCES.map(([one, words]) => <option key={one} value={one}>{words}</option>)}</select></label>
-          <Link className="plain min-h-6 whitespace-nowrap text-mid underline" to={`/parts/own?${group.type === 'table' && group.kind === 'any' ? '' : `kind=${KIND_OF[group.type] ?? ('kind' in group ? group.kind : 'drive')}&`}back=${encodeURIComponent(`${location.pathname}${location.search}`)}`}>Not in any list</Link>
+          <Link className="inline-flex min-h-6 items-center whitespace-nowrap text-mid underline" to={`/parts/own?${group.type === 'table' && group.kind === 'any' ? '' : `kind=${KIND_OF[group.type] ?? ('kind' in group ? group.kind : 'drive')}&`}back=${encodeURIComponent(`${location.pathname}${location.search}`)}`}>Not in any list</Link>
         </div>
         {!ui.replacing && most > 1 && (
           <div className="mt-1.5 flex items-center gap-1.5">

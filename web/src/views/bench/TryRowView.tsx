@@ -4,6 +4,8 @@ import { changeWords, currencySign } from '../../words/format';
 import { factLine } from '../../words/factLine';
 
 const COLUMNS: readonly (readonly [FigureId, string])[] = [['power.idleWallW', 'W'], ['sound.earIdleDb', 'dB'], ['cost.now', ''], ['ports.free', 'ports']];
+/** The worst is said first: only the first few effects are shown. */
+const WEIGHT = { blocker: 2, caution: 1, note: 0 } as const;
 type Props = { readonly row: GoingRow; readonly part: Part; readonly count: number; readonly onShow: () => void; readonly onPut: () => void };
 
 /** Name and what it does above, aligned changes below. Enter or a click puts it. */
@@ -14,7 +16,7 @@ export function TryRowView({ row, part, count, onShow, onPut }: Props) {
     ...row.worsens.map((effect) => ({ ...effect, tone: effect.severity === 'blocker' ? 'bad' : 'warn', words: `Worsens: ${effect.title.toLowerCase()}` })),
     ...row.cures.map((effect) => ({ ...effect, tone: 'good', words: `Cures: ${effect.title.toLowerCase()}` })),
     ...row.eases.map((effect) => ({ ...effect, tone: 'good', words: `Eases: ${effect.title.toLowerCase()}` })),
-  ];
+  ].sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]);
   return (
     <li className="border-b border-line">
       <button type="button" data-try={row.sheet} onFocus={onShow} onMouseEnter={onShow} onClick={onPut} className="plain block w-full px-3 py-2 text-left hover:bg-wash focus:bg-wash">
