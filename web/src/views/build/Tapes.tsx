@@ -5,6 +5,7 @@ import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
 import { BenchContext } from '../bench/benchContext';
+import { markWords } from './markWords';
 import { Tape } from './Tape';
 import { WorkingTree } from './WorkingTree';
 
@@ -34,14 +35,6 @@ export function Tapes() {
 }
 
 const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined);
-
-/** A value beside its mark in words: a range that only touches the mark says "may be". */
-export function markWords(figure: Pick<Figure, 'value' | 'lo' | 'hi'>, limit: number, wantsMore: boolean): { readonly words: string; readonly tone: string } | null {
-  if (wantsMore) return figure.value < limit ? { words: 'short of mark', tone: 'warn' } : null;
-  if (figure.lo > limit) return { words: 'over mark', tone: 'bad' };
-  if (figure.value > limit) return { words: 'probably over mark', tone: 'bad' };
-  return figure.hi > limit ? { words: 'may be over mark', tone: 'text-mid' } : null;
-}
 
 type CellProps = { readonly tape: TapeOf; readonly figure: Figure | undefined; readonly ghost: Figure | undefined; readonly limit: number | undefined; readonly aside: string | undefined };
 
