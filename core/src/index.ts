@@ -20,7 +20,8 @@ export { editSchema, type Edit, type EditOf } from './build/edits';
 export { applyEdit, type Refusal } from './build/applyEdit';
 export { addItemEdit, closureOf, type Catalogue } from './build/newItem';
 export { freeOf, overclaims, stockClaims, stockEntrySchema, type Overclaim, type StockClaim, type StockEntry } from './stock/stock';
-export { readListings, type Found, type ReadListings } from './stock/listings';
+export type { Found } from './stock/found';
+export { readListings, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
 
 export { layOut, type Box, type ChassisPlan } from './place/layOut';

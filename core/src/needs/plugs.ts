@@ -16,11 +16,13 @@ const SPLITTABLE: readonly PlugKind[] = ['sata-power', 'peripheral'];
  * An 8-pin processor plug parts in two and also serves a 4-pin input (ATX12V).
  */
 export function plugBalance(units: readonly PlannedUnit[], layout: Layout, box: PlannedUnit | null, supply: PlannedUnit & { readonly part: PartOf<'supply'> }): PlugLine[] {
-  const wanted = wantedPlugs(units, layout, box);
+  const seats = new Map(Object.entries(layout.at));
+  const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;
+  const wanted = wantedPlugs(units, layout, within);
   const have = new Map<PlugKind, number>();
   const add = (plug: PlugKind, count: number) => have.set(plug, (have.get(plug) ?? 0) + count);
   for (const cable of supply.part.cables) for (const { plug, count } of cable.plugs) add(plug, count * cable.count);
-  for (const board of ofKind(units, 'board')) if (within(board, units, layout, box)) for (const { plug, count } of board.part.powerOutputs ?? []) add(plug, count);
+  for (const board of ofKind(units, 'board')) if (within(board)) for (const { plug, count } of board.part.powerOutputs ?? []) add(plug, count);
   const spare = (plug: PlugKind) => (have.get(plug) ?? 0) - (wanted.get(plug)?.count ?? 0);
   const four = wanted.get('4-pin-cpu')?.count ?? 0;
   if (spare('4-pin-cpu') < 0 && spare('8-pin-cpu') > 0) add('4-pin-cpu', Math.min(four, spare('8-pin-cpu') * 2));
@@ -42,14 +44,15 @@ export function plugBalance(units: readonly PlannedUnit[], layout: Layout, box: 
 
 type Wanted = { readonly count: number; readonly by: readonly PlannedUnit[] };
 
-function wantedPlugs(units: readonly PlannedUnit[], layout: Layout, box: PlannedUnit | null): ReadonlyMap<PlugKind, Wanted> {
+function wantedPlugs(units: readonly PlannedUnit[], layout: Layout, within: (unit: PlannedUnit) => boolean): ReadonlyMap<PlugKind, Wanted> {
   const wanted = new Map<PlugKind, Wanted>();
   const want = (plug: PlugKind, count: number, by: PlannedUnit) => { const had = wanted.get(plug); wanted.set(plug, { count: (had?.count ?? 0) + count, by: [...(had?.by ?? []), by] }); };
   const byId = unitsById(units);
   const fed = new Set<string>();
   for (const unit of units) {
-    if (!within(unit, units, layout, box)) continue;
-    if (isKind(unit, 'board') || isKind(unit, 'accelerator')) for (const { plug, count } of unit.part.powerInputs) want(plug, count, unit);
+    if (!isKind(unit, 'board') && !isKind(unit, 'accelerator') && !isKind(unit, 'drive')) continue;
+    if (!within(unit)) continue;
+    if (!isKind(unit, 'drive')) for (const { plug, count } of unit.part.powerInputs) want(plug, count, unit);
     const spot = isKind(unit, 'drive') ? seatSpot(layout, unit) : undefined;
     const group = spot && groupAt(byId, spot);
     if (!spot || group?.type !== 'bay') continue;
@@ -63,8 +66,4 @@ function wantedPlugs(units: readonly PlannedUnit[], layout: Layout, box: Planned
     for (const { plug, count } of backplane.powerInputs) want(plug, count, host);
   }
   return wanted;
-}
-
-function within(unit: PlannedUnit, units: readonly PlannedUnit[], layout: Layout, box: PlannedUnit | null): boolean {
-  return boxOf(unit.id, new Map(Object.entries(layout.at)), units) === box;
 }

@@ -14,10 +14,13 @@ const suppliedBoxes = (situation: Situation) => boxesOf(situation.context).flatM
   return supply ? [{ box, supply }] : [];
 });
 
+type Load = { readonly value: number; readonly lo: number; readonly hi: number };
+const ranged = (load: Quantity | null): Load | null => load && { value: load.value, ...rangeOfQuantity(load) };
+
 /** A load against a supply's limit: the likely value past it blocks, only the bad end past it cautions. */
-function loadFinding(load: Quantity | null, limit: number, unit: 'A' | 'W', supply: Supply, others: readonly PlannedUnit[], facts: Finding['facts']): Finding[] {
+function loadFinding(load: Load | null | undefined, limit: number, unit: 'A' | 'W', supply: Supply, others: readonly PlannedUnit[], facts: Finding['facts']): Finding[] {
   if (!load) return [];
-  const { lo, hi } = rangeOfQuantity(load);
+  const { lo, hi } = load;
   if (hi <= limit) return [];
   return [{
     severity: load.value > limit ? 'blocker' : 'caution', at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
@@ -26,15 +29,17 @@ function loadFinding(load: Quantity | null, limit: number, unit: 'A' | 'W', supp
 }
 
 export function start12V(situation: Situation): Finding[] {
+  // The figure is that of the box that draws most: with one box it is the very number wanted.
+  const alone = boxesOf(situation.context).length === 1;
   return suppliedBoxes(situation).flatMap(({ box, supply }) => {
     const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
-    return loadFinding(boxStart12A(situation.context, box, new Ledger(false)), supply.part.rail12A, 'A', supply, drives, { drives: drives.length });
+    return loadFinding(alone ? situation.figures['power.start12A'] : ranged(boxStart12A(situation.context, box, new Ledger(false))), supply.part.rail12A, 'A', supply, drives, { drives: drives.length });
   });
 }
 
 /** Everything at its most together against what the supply is rated for. */
 export function supplyTotal(situation: Situation): Finding[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => loadFinding(boxLoadW(situation.context, box, 'peak', new Ledger(false)), supply.part.ratedW, 'W', supply, [], {}));
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => loadFinding(ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))), supply.part.ratedW, 'W', supply, [], {}));
 }
 
 /** Plugs on drives, cages, boards and cards against those on the supply's cables. */

@@ -1,6 +1,6 @@
 import { MEMORY_TYPES } from '../parts/boardValues';
 import type { ArchetypeId } from '../parts/ids';
-import type { Found, Line } from './listings';
+import type { Found, Line } from './found';
 
 /** One structure of the DMI tables (SMBIOS, DSP0134): its type and its fields as printed. */
 type DmiEntry = { readonly type: number; readonly title: string; readonly fields: Readonly<Record<string, string>> };

@@ -1,5 +1,5 @@
 import type { ArchetypeId } from '../parts/ids';
-import type { Found } from './listings';
+import type { Found } from './found';
 
 export type DriveListing = { readonly type: 'blocks'; readonly devices: readonly unknown[] } | { readonly type: 'smart'; readonly device: Readonly<Record<string, unknown>> };
 

@@ -5,7 +5,8 @@ import { ownSheet } from '../parts/ownSheet';
 import { sheetSchema } from '../parts/sheet';
 import type { SheetId } from '../parts/ids';
 import { catalogue } from '../testing/fixture';
-import { readListings, type Found } from './listings';
+import type { Found } from './found';
+import { readListings } from './listings';
 
 const sample = (name: string) => readFileSync(join(process.cwd(), 'core/src/stock/samples', name), 'utf8');
 const everything = () => readListings([sample('dmi.txt'), sample('block-devices.json'), sample('pci.txt'), sample('smart.json')].join('\n'));

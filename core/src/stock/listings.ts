@@ -1,16 +1,8 @@
-import type { ArchetypeId } from '../parts/ids';
-import type { PartKind } from '../parts/vocabulary';
 import { boardFound, memoryFound, processorFound, readDmi } from './dmi';
 import { drivesFound, type DriveListing } from './drives';
+import type { Found, Line } from './found';
 import { cardsFound, readPci } from './pci';
 
-/** A part found in a listing: the class it stands on, what the listing says of it, and what was guessed. */
-export type Found = {
-  readonly kind: PartKind; readonly name: string; readonly count: number; readonly archetype: ArchetypeId; readonly values: Readonly<Record<string, unknown>>;
-  readonly hours?: number; readonly note?: string;
-  /** What the listing does not say and the archetype or a rule of thumb stands in for. */
-  readonly guessed: readonly string[];
-};
 export type ReadListings = { readonly found: readonly Found[]; readonly skipped: readonly { readonly line: number; readonly words: string }[]; readonly recognised: readonly string[] };
 
 /**
@@ -39,9 +31,6 @@ export function readListings(text: string): ReadListings {
   const found = [...boardFound(dmi), ...processorFound(dmi), ...memoryFound(dmi), ...cardsFound(pci), ...fromDrives.found];
   return { found, skipped: [...skipped, ...fromDrives.skipped.map((words) => ({ line: 0, words }))], recognised: [...recognised] };
 }
-
-type Line = { readonly line: number; readonly text: string };
-export type { Line };
 
 /** Pulls whole JSON values out of a text that also holds other listings; the rest is given back line by line. */
 function jsonBlocks(text: string): { blocks: { value: unknown; line: number }[]; rest: Line[]; broken: { line: number; words: string }[] } {

@@ -1,5 +1,5 @@
 import type { ArchetypeId } from '../parts/ids';
-import type { Found, Line } from './listings';
+import type { Found, Line } from './found';
 
 type PciDevice = { readonly bus: number; readonly className: string; readonly classCode: string | null; readonly name: string };
 

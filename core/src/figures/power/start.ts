@@ -12,6 +12,7 @@ type Start = { readonly atS: number; readonly forS: number; readonly index: numb
  */
 export function start12A(context: FigureContext, ledger: Ledger): Quantity | null {
   const boxes = boxesOf(context);
+  if (boxes.length === 1) return boxStart12A(context, boxes[0]!, ledger);
   const quiet = new Ledger(false);
   const most = boxes.map((box) => ({ box, amps: boxStart12A(context, box, quiet)?.value ?? -1 })).reduce((best, one) => (one.amps > best.amps ? one : best));
   return most.amps < 0 ? null : boxStart12A(context, most.box, ledger);
