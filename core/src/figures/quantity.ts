@@ -12,6 +12,7 @@ export type Working = {
 };
 export type Quantity = { readonly value: number; readonly unit: string; readonly spread: Spread; readonly basis: Basis; readonly working?: Working | Fact };
 
+const LIKELY = (fact: Pick<Fact, 'value'>): number => fact.value;
 const NO_SPREAD: Spread = new Map();
 const WEAKEST: Record<Basis, number> = { measured: 0, stated: 1, typical: 2 };
 const weaker = (quantities: readonly Quantity[]): Basis => quantities.reduce<Basis>((worst, one) => (WEAKEST[one.basis] > WEAKEST[worst] ? one.basis : worst), 'measured');
@@ -36,7 +37,12 @@ export function rangeOfQuantity({ value, spread }: Pick<Quantity, 'value' | 'spr
  */
 export class Ledger {
   /** `draw` replaces a fact's value, for sampling what its range does to a result. */
-  constructor(readonly recording: boolean, private readonly draw: (fact: Pick<Fact, 'id' | 'value' | 'lo' | 'hi'>) => number = (fact) => fact.value) {}
+  constructor(readonly recording: boolean, private readonly draw: (fact: Pick<Fact, 'id' | 'value' | 'lo' | 'hi'>) => number = LIKELY) {}
+
+  /** Neither writing a working nor sampling: what it computes depends on its inputs alone and may be kept. */
+  get plain(): boolean {
+    return !this.recording && this.draw === LIKELY;
+  }
 
   fact(part: Part, field: string, value?: number, path?: string): Quantity {
     return this.ofFact(factOf(part, field, value, path));

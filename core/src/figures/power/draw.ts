@@ -17,7 +17,20 @@ const PACKAGE_SHARE = { standby: 0.75, idle: 0.75, busy: 0.88, peak: 0.88 } as c
 const FIELD: Record<PowerState, 'idleW' | 'busyW' | 'peakW'> = { standby: 'idleW', idle: 'idleW', busy: 'busyW', peak: 'peakW' };
 
 /** W at the supply's outputs by class of part, in a state and at a fan duty between 0 and 1. */
-export function draw(context: FigureContext, state: PowerState, fanDuty: number, ledger: Ledger): DrawLine[] {
+export function draw(context: FigureContext, state: PowerState, fanDuty: number, ledger: Ledger): readonly DrawLine[] {
+  if (!ledger.plain) return drawAfresh(context, state, fanDuty, ledger);
+  let known = kept.get(context.running);
+  if (!known || known.layout !== context.layout) kept.set(context.running, (known = { layout: context.layout, lines: new Map() }));
+  const name = `${state}|${fanDuty}`;
+  let lines = known.lines.get(name);
+  if (!lines) known.lines.set(name, (lines = drawAfresh(context, state, fanDuty, ledger)));
+  return lines;
+}
+
+/** Figures and rules ask for the same states again and again: kept for as long as the list of running units lives. */
+const kept = new WeakMap<FigureContext['running'], { readonly layout: FigureContext['layout']; readonly lines: Map<string, readonly DrawLine[]> }>();
+
+function drawAfresh(context: FigureContext, state: PowerState, fanDuty: number, ledger: Ledger): DrawLine[] {
   const classes = classesOf(context.running, context.units, context.layout);
   const lines = classes.flatMap((one): DrawLine[] => {
     const each = unitWatts(one.part, state, fanDuty, ledger);
