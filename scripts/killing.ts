@@ -1,12 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import type { Build } from '@inch-tower/core';
+import { freePort } from './freePort';
 import { withDatabase } from './withServer';
 import type { PrivateDatabase } from './privateDatabase';
 
 export type Killed = { readonly kills: number; readonly saves: number; readonly acknowledged: number; readonly lost: readonly string[] };
 
-const PORT = 4700 + (process.pid % 200);
-const base = `http://127.0.0.1:${PORT}/api/builds/hall-cupboard`;
+const port = await freePort();
+const base = `http://127.0.0.1:${port}/api/builds/hall-cupboard`;
 /** A small generator with its seed said, so that a run can be had again. */
 const random = (seed: number) => () => { seed = (seed * 1_664_525 + 1_013_904_223) % 2 ** 32; return seed / 2 ** 32; };
 
@@ -78,7 +79,7 @@ async function readPatiently(): Promise<{ build: Build; etag: string }> {
 }
 
 function startServer(database: PrivateDatabase): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(PORT) }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(port) }, stdio: ['ignore', 'pipe', 'pipe'] });
   return new Promise((resolve, reject) => {
     let errors = '';
     child.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('listening')) resolve(child); });

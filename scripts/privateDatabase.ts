@@ -1,10 +1,10 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { createConnection } from 'mariadb';
+import { freePort } from './freePort';
 
 export type PrivateDatabase = {
   readonly url: string; urlOf(database: string): string; stop(): Promise<void>;
@@ -103,17 +103,6 @@ async function ready(port: number, password: string, child: ChildProcess): Promi
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   }
-}
-
-async function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
 }
 
 function ended(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from './freePort';
 import type { Count } from './runJest';
 
 type Run = { readonly child: ChildProcess; output: string; readonly done: Promise<number | null> };
@@ -24,7 +25,6 @@ async function says(run: Run, words: RegExp): Promise<void> {
   }
 }
 
-const freePort = (): Promise<number> => new Promise((resolve) => { const probe = createServer(); probe.listen(0, '127.0.0.1', () => { const { port } = probe.address() as { port: number }; probe.close(() => resolve(port)); }); });
 const must = (what: boolean, words: string) => { if (!what) throw new Error(words); };
 
 /** Runs every case; prints a line for each. */

@@ -1,11 +1,11 @@
 // Contents, in reading order: parts, the build, placing, figures, snags, the assessment, remedies.
 export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, type Sheet } from './parts/sheet';
-export { checkSheet, type SheetFault } from './parts/checkSheet';
+export { checkSheet, containedIn, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
 export { rangeOf } from './parts/tolerances';
 export { fieldsOf, readField, type Field } from './parts/fields';
 export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
-export { cloneSheet, OWN_PREFIX, ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
+export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
 export { reshape, type ChassisDraft } from './parts/reshape';
 export { CATALOGUE_FORMAT, readPartsFile, writePartsCsv, writePartsJson, type FileRow, type ReadFile } from './parts/catalogueFile';
 export { PART_KINDS, type PartKind } from './parts/vocabulary';
@@ -44,7 +44,7 @@ export { drawingSvg } from './drawing/svg';
 export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';
-export { minorPerMajor } from './figures/cost/money';
+export { minorPerMajor } from './parts/currency';
 
 export { placeName, type Place, type Severity, type Snag } from './snags/snag';
 export { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './snags/words';

@@ -28,7 +28,7 @@ export const PATHS: Readonly<Record<string, Readonly<Record<string, Operation>>>
   },
   '/parts/{id}': {
     put: { words: 'Save an own sheet over the revision it was made on', body: ref('SheetToSave'), answers: [[200, 'Saved, with its new revision', ref('Sheet')], [409, 'It came with the catalogue, or the address is another’s', ref('Problem')], stale, refused] },
-    delete: { words: 'Take an own sheet out', answers: [[204, 'Done'], missing, [409, 'It came with the catalogue, or is in stock', ref('Problem')]] },
+    delete: { words: 'Take an own sheet out', answers: [[204, 'Done'], missing, [409, 'It came with the catalogue, is in stock, or is part of another', ref('Problem')]] },
   },
   '/stock': {
     get: { words: 'Parts owned, and which builds claim them', answers: [[200, 'Stock', object({ stock: listOf(object({ entry: ref('StockEntry'), etag: text })), claims: listOf(object({ stock: text, build: text, name: text, units: count })) })]] },

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import type { Assessment } from '../assess';
 import type { Build } from '../build/build';
-import { itemCost, leadCost, minorPerMajor, moneyLines } from '../figures/cost/money';
+import { itemCost, leadCost, moneyLines } from '../figures/cost/money';
+import { minorPerMajor } from '../parts/currency';
 import { Ledger } from '../figures/quantity';
 
 /** One line of the bill. `each` and `total` are in major units of the currency; null where a price is not known or is of another currency. */

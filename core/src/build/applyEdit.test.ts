@@ -123,3 +123,14 @@ test('putting a part on a taken place moves the other away unless that one is he
   const kept = held.edit({ type: 'place.put', unit: two.unit('barge-8', 2), spot: { host: 'u2', key: 'cage', n: 1 } });
   expect(kept.seat('barge-8', 1)).toBe('cage.1');
 });
+
+test('a part whose inside did not come with it is refused, added or put in place of another', () => {
+  const base = cube();
+  const hollow = { ...catalogue, sheets: { ...catalogue.sheets, 'own-hollow': { ...catalogue.sheets['larder-8']!, id: 'own-hollow', name: 'Hollow', builtIn: [{ key: 'fan', sheet: 'own-gone', count: 1, spot: 'rear', fixed: false }] } } } as unknown as typeof catalogue;
+  const add = addItemEdit(base.build, hollow, 'own-hollow' as SheetId, 1);
+  expect(applyEdit(base.build, add)).toEqual({ ok: false, words: 'The sheet own-gone did not come with the edit.' });
+  const chassis = base.build.items[0]!;
+  expect(applyEdit(base.build, { type: 'item.replace', item: chassis.id, sheet: 'own-hollow' as SheetId, price: undefined, sheets: add.sheets, archetypes: add.archetypes })).toMatchObject({ ok: false });
+  const foreign = { type: 'item.replace' as const, item: chassis.id, sheet: 'stead-m6' as SheetId, price: undefined, sheets: [catalogue.sheets['stead-m6']!], archetypes: [] };
+  expect(applyEdit(base.build, foreign)).toEqual({ ok: false, words: 'The archetype tower-matx did not come with the edit.' });
+});

@@ -31,7 +31,8 @@ function stepOf(build: Build, edit: Edit): Step | Refusal {
     case 'item.patch': return patchItem(build, edit.item, (item) => ({ ...item, ...edit.patch }), 'Changed');
     case 'item.replace': {
       const carried = carry(build, edit);
-      if (!carried.sheets[edit.sheet]) return refuse(`The sheet ${edit.sheet} did not come with the edit.`);
+      const lacks = lacking(carried, edit.sheet);
+      if (lacks) return lacks;
       const step = patchItem(build, edit.item, ({ price: _old, ...item }) => ({ ...item, sheet: edit.sheet, ...(edit.price ? { price: edit.price } : {}) }), 'Replaced');
       return 'ok' in step ? step : { ...step, sections: { ...step.sections, ...carried } };
     }
@@ -78,9 +79,9 @@ function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>
 function addItem(build: Build, edit: EditOf<'item.add'>): Step | Refusal {
   const { item } = edit;
   const carried = carry(build, edit);
-  const sheet = carried.sheets[item.sheet];
-  if (!sheet) return refuse(`The sheet ${item.sheet} did not come with the edit.`);
-  if (!carried.archetypes[sheet.archetype]) return refuse(`The archetype ${sheet.archetype} did not come with the edit.`);
+  const lacks = lacking(carried, item.sheet);
+  if (lacks) return lacks;
+  const sheet = carried.sheets[item.sheet]!;
   const taken = new Set(build.items.flatMap((one) => [one.id as string, ...one.units.map((unit) => unit.id as string)]));
   if ([item.id as string, ...item.units.map((unit) => unit.id as string)].some((id) => taken.has(id))) return refuse('An id of that edit is already in use; nothing was added.');
   const over = pastLimit(build, item.units.length, sheet.kind);
@@ -161,6 +162,20 @@ function carry(build: Build, edit: Pick<EditOf<'item.add'>, 'sheets' | 'archetyp
     return extra.length ? withAll(held, extra) : held;
   };
   return { sheets: fresh(build.sheets, edit.sheets), archetypes: fresh(build.archetypes, edit.archetypes) };
+}
+
+/** A part stands only with its archetype and everything built into it or in its box: what is not there is named. */
+function lacking({ sheets, archetypes }: Pick<Build, 'sheets' | 'archetypes'>, id: string, seen: ReadonlySet<string> = new Set()): Refusal | null {
+  const sheet = sheets[id];
+  if (!sheet) return refuse(`The sheet ${id} did not come with the edit.`);
+  const archetype = archetypes[sheet.archetype];
+  if (!archetype) return refuse(`The archetype ${sheet.archetype} did not come with the edit.`);
+  const inside = new Set([...seen, id]);
+  for (const inner of [...(sheet.builtIn ?? archetype.builtIn ?? []), ...(sheet.inTheBox ?? archetype.inTheBox ?? [])]) {
+    const lacks = inside.has(inner.sheet) ? null : lacking({ sheets, archetypes }, inner.sheet, inside);
+    if (lacks) return lacks;
+  }
+  return null;
 }
 
 /** Ids and marks are never given twice, also when the highest is taken out again. */

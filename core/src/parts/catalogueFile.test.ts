@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { catalogue } from '../testing/fixture';
 import { readPartsFile, writePartsCsv, writePartsJson, type FileRow } from './catalogueFile';
 import { fieldsOf, readField } from './fields';
-import { cloneSheet, ownSheet, ownSheetId } from './ownSheet';
+import { ownSheet, ownSheetId } from './ownSheet';
 import { basisOf, factOf, resolve } from './resolve';
 import { sheetSchema, type Sheet } from './sheet';
 import type { SheetId } from './ids';
@@ -10,7 +10,7 @@ import { PART_KINDS } from './vocabulary';
 
 const isOwn = (id: string) => id.startsWith('own-');
 const rows = (text: string): readonly FileRow[] => { const read = readPartsFile(text, catalogue, isOwn); if (!read.ok) throw new Error(read.words); return read.rows; };
-const mine = (sheet: Sheet) => cloneSheet(sheet, `own-${sheet.id}` as SheetId, `${sheet.name}, mine`);
+const mine = (sheet: Sheet): Sheet => ({ ...sheet, id: `own-${sheet.id}` as SheetId, name: `${sheet.name}, mine`, rev: 1 });
 const all = Object.values(catalogue.sheets);
 
 test.each(PART_KINDS)('%s sheets written as CSV are read back as they were', (kind) => {
@@ -66,6 +66,53 @@ test('an own sheet: what is typed is its own with its source, the rest is typica
   const part = resolve(sheet, archetype);
   expect([basisOf(part, 'idleW'), basisOf(part, 'busyW')]).toEqual(['measured', 'typical']);
   expect(factOf(part, 'idleW').hi).toBeCloseTo(1.4 * 1.03, 9);
+});
+
+test('made like another sheet: what is left as it was keeps its source, what is typed has its own, the inside stays', () => {
+  const archetype = catalogue.archetypes['cube-8']!;
+  const like = { ...catalogue.sheets['larder-8']!, from: { depthMm: { basis: 'typical' as const, ref: 'a photograph' } } } as Sheet;
+  const { widthMm, heightMm, depthMm } = like as unknown as Record<string, number>;
+  const sheet = ownSheet('own-l' as SheetId, archetype, { name: 'Mine', values: { widthMm, heightMm: heightMm! + 2, depthMm }, basis: 'measured', like });
+  expect(sheet.from).toEqual({ heightMm: { basis: 'measured' }, depthMm: { basis: 'typical', ref: 'a photograph' } });
+  const part = resolve(sheet, archetype);
+  expect(['widthMm', 'heightMm', 'depthMm'].map((field) => basisOf(part, field))).toEqual(['stated', 'measured', 'typical']);
+  expect([sheet.builtIn, sheet.inTheBox]).toEqual([like.builtIn, like.inTheBox]);
+});
+
+test('nothing of a CSV is lost without a word: strange columns, too many cells, an open quotation mark', () => {
+  const head = 'name,kind,archetype,idleW,rpmm';
+  const wordsOf = (line: string) => rows(`${head}\n${line}`).map((row) => (row.ok ? 'good' : row.words));
+  expect(wordsOf('A,drive,disk-25,1,')).toEqual(['good']);
+  expect(wordsOf('A,drive,disk-25,1,5400')).toEqual(['column “rpmm” is no field of a drive']);
+  expect(wordsOf('A,drive,disk-25,1,,more')).toEqual(['6 cells, and the first line names 5']);
+  expect(wordsOf('A,drive,disk-25,"1,')).toEqual(['a quotation mark is opened and not closed']);
+  expect(readPartsFile('name,kind,archetype,idleW,idleW\n', catalogue, isOwn)).toMatchObject({ ok: false, words: expect.stringContaining('stands twice') as string });
+});
+
+test('lines are those of the file, also after an empty one and after a cell of two lines', () => {
+  const text = 'name,kind,archetype\r\n"Two\r\nlines",drive,disk-25\r\n\r\nBad,wheel,disk-25\r\nGood,drive,disk-25\r\n';
+  expect(rows(text).map((row) => [row.line, row.ok])).toEqual([[2, true], [5, false], [6, true]]);
+});
+
+test('a price comes back in its own currency, also one without smaller units', () => {
+  const yen = { ...mine(catalogue.sheets['coot-1']!), price: { minor: 6400, currency: 'JPY' } } as Sheet;
+  const csv = writePartsCsv('drive', [yen]);
+  expect(csv).toContain(',6400,JPY,');
+  expect(rows(csv)[0]).toMatchObject({ ok: true, sheet: { price: { minor: 6400, currency: 'JPY' } } });
+  expect(rows('name,kind,archetype,price,currency\nA,drive,disk-25,5,euro')[0]).toMatchObject({ ok: false, words: 'currency “euro” is no ISO 4217 code' });
+});
+
+test('a sheet that contains what is nowhere, and one called like a class, are refused; what comes in the same file is found', () => {
+  const box = { ...mine(catalogue.sheets['larder-8']!), builtIn: [{ key: 'fan', sheet: 'own-fan', count: 1, spot: 'rear', fixed: false }], inTheBox: [] } as unknown as Sheet;
+  const fan = { ...catalogue.sheets['hush-120']!, id: 'own-fan', name: 'A fan' } as Sheet;
+  expect(rows(writePartsJson([box], {}))[0]).toMatchObject({ ok: false, words: 'it contains own-fan, which is neither here nor in the file' });
+  expect(rows(writePartsJson([box, fan], {})).map((row) => row.ok)).toEqual([true, true]);
+  expect(rows(writePartsJson([{ ...fan, id: 'class-fan' } as unknown as Sheet], {}))[0]).toMatchObject({ ok: false, words: expect.stringContaining('how a class is called') as string });
+});
+
+test('memory counts in GiB, drives in GB', () => {
+  const per = (kind: (typeof PART_KINDS)[number], name: string) => { const field = fieldsOf(kind).find((one) => one.name === name)!; return [field.unit, field.per]; };
+  expect([per('drive', 'capacityBytes'), per('memory', 'capacityBytes'), per('board', 'memoryMaxBytes'), per('drive', 'idleW')]).toEqual([['GB', 1e9], ['GiB', 1024 ** 3], ['GiB', 1024 ** 3], ['W', 1]]);
 });
 
 test('own ids are readable and never taken twice', () => {

@@ -1,6 +1,8 @@
 import Papa from 'papaparse';
 import type { Catalogue } from '../build/newItem';
-import { checkSheet } from './checkSheet';
+import { checkSheet, containedIn } from './checkSheet';
+import { isClassSheet } from './classSheet';
+import { minorPerMajor } from './currency';
 import { fieldsOf, readField, type Field } from './fields';
 import { ownSheetId } from './ownSheet';
 import type { Sheet } from './sheet';
@@ -42,13 +44,37 @@ function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boo
   return { ok: true, archetypes: brought, rows: checkRows(body.sheets.map((sheet, i) => ({ line: i + 1, value: sheet })), known, isOwn) };
 }
 
+type CsvRow = { readonly line: number; readonly cells: readonly string[]; readonly broken: boolean };
+
+/** The rows of a CSV that hold anything, each with the line it begins on. */
+function csvRows(text: string): CsvRow[] {
+  const rows: CsvRow[] = [];
+  let from = 0;
+  let line = 1;
+  Papa.parse<string[]>(text, {
+    step({ data, meta, errors }) {
+      if (data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data, broken: errors.some((error) => error.type === 'Quotes') });
+      line += text.slice(from, meta.cursor).split('\n').length - 1;
+      from = meta.cursor;
+    },
+  });
+  return rows;
+}
+
 function readCsv(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
-  const parsed = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => head.trim() });
-  const heads = parsed.meta.fields ?? [];
-  const lacking = (['name', 'kind', 'archetype'] as const).filter((head) => !heads.includes(head));
+  const [head, ...body] = csvRows(text);
+  const heads = head?.cells.map((cell) => cell.trim()) ?? [];
+  const lacking = (['name', 'kind', 'archetype'] as const).filter((one) => !heads.includes(one));
   if (lacking.length) return { ok: false, words: `The first line must name the columns; missing: ${lacking.join(', ')}.` };
-  if (parsed.data.length > MOST_ROWS) return { ok: false, words: `The file has ${parsed.data.length} rows; at most ${MOST_ROWS}.` };
-  const rows = parsed.data.map((cells, i) => ({ line: i + 2, ...fromCells(cells) }));
+  const twice = heads.find((one, i) => one !== '' && heads.indexOf(one) !== i);
+  if (twice) return { ok: false, words: `The column ${twice} stands twice in the first line.` };
+  if (body.length > MOST_ROWS) return { ok: false, words: `The file has ${body.length} rows; at most ${MOST_ROWS}.` };
+  const rows = body.map(({ line, cells, broken }): Raw => {
+    const named = Object.fromEntries(heads.map((one, i) => [one, cells[i]]));
+    if (broken) return { line, name: named.name ?? '', words: 'a quotation mark is opened and not closed' };
+    if (cells.slice(heads.length).some((cell) => cell.trim() !== '')) return { line, name: named.name ?? '', words: `${cells.length} cells, and the first line names ${heads.length}` };
+    return { line, ...fromCells(named) };
+  });
   return { ok: true, archetypes: [], rows: checkRows(rows, catalogue, isOwn) };
 }
 
@@ -60,6 +86,10 @@ function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Ra
   const name = cell('name');
   const kind = PART_KINDS.find((one) => one === cell('kind'));
   if (!kind) return { name, words: `kind “${cell('kind')}” is none of ${PART_KINDS.join(', ')}` };
+  // What a column of another kind, or a misspelt one, holds would be lost without a word.
+  const known = new Set<string>([...HEAD, REST, ...fieldsOf(kind).map((field) => field.name)]);
+  const stray = Object.keys(cells).find((head) => !known.has(head) && cell(head) !== '');
+  if (stray !== undefined) return { name, words: `column “${stray}” is no field of a ${kind}` };
   let value: Record<string, unknown> = {};
   if (cell(REST)) {
     try { value = JSON.parse(cell(REST)) as Record<string, unknown>; } catch { return { name, words: `column ${REST} is not JSON` }; }
@@ -71,15 +101,18 @@ function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Ra
   }
   const price = cell('price') === '' ? undefined : Number(cell('price').replace(',', '.'));
   if (price !== undefined && !Number.isFinite(price)) return { name, words: `price “${cell('price')}” is not a number` };
+  const currency = cell('currency') || 'EUR';
+  if (!/^[A-Z]{3}$/.test(currency)) return { name, words: `currency “${currency}” is no ISO 4217 code` };
   return { name, value: {
     ...value, id: cell('id') || undefined, kind, name, rev: Number(cell('rev')) || 1, archetype: cell('archetype'),
     ...(cell('maker') ? { maker: cell('maker') } : {}), ...(cell('family') ? { family: cell('family') } : {}),
-    ...(price === undefined ? {} : { price: { minor: Math.round(price * 100), currency: cell('currency') || 'EUR' } }),
+    ...(price === undefined ? {} : { price: { minor: Math.round(price * minorPerMajor(currency)), currency } }),
   } };
 }
 
 function checkRows(rows: readonly Raw[], catalogue: Catalogue, isOwn: (id: string) => boolean): FileRow[] {
   const seen = new Set<string>();
+  const brought = new Set(rows.map(({ value }) => (value as { id?: unknown } | null | undefined)?.id));
   return rows.map(({ line, value, words, name }): FileRow => {
     const bad = (why: string): FileRow => ({ line, ok: false, name: name ?? String((value as { name?: unknown } | null)?.name ?? '').slice(0, 80), words: why });
     if (words) return bad(words);
@@ -91,6 +124,9 @@ function checkRows(rows: readonly Raw[], catalogue: Catalogue, isOwn: (id: strin
     const archetype = catalogue.archetypes[sheet.archetype];
     if (!archetype) return bad(`there is no archetype ${sheet.archetype}`);
     if (archetype.kind !== sheet.kind) return bad(`${sheet.archetype} is an archetype of a ${archetype.kind}, the row is a ${sheet.kind}`);
+    if (isClassSheet(sheet.id)) return bad(`${sheet.id} is how a class is called: take another id`);
+    const missing = containedIn(sheet).find((inner) => !catalogue.sheets[inner] && !brought.has(inner));
+    if (missing) return bad(`it contains ${missing}, which is neither here nor in the file`);
     if (seen.has(sheet.id)) return bad(`the id ${sheet.id} stands twice in the file`);
     seen.add(sheet.id);
     const had = catalogue.sheets[sheet.id];
@@ -117,7 +153,7 @@ export function writePartsCsv(kind: PartKind, sheets: readonly Sheet[]): string 
     const values = sheet as unknown as Readonly<Record<string, unknown>>;
     const own = new Set<string>([...HEAD, ...fields.map((field) => field.name)]);
     const rest = Object.fromEntries(Object.entries(values).filter(([name, value]) => !own.has(name) && value !== undefined));
-    return [sheet.id, kind, sheet.name, sheet.maker ?? '', sheet.family ?? '', sheet.archetype, sheet.rev, sheet.price ? sheet.price.minor / 100 : '', sheet.price?.currency ?? '', ...fields.map((field) => written(field, values[field.name])), Object.keys(rest).length ? JSON.stringify(rest) : ''];
+    return [sheet.id, kind, sheet.name, sheet.maker ?? '', sheet.family ?? '', sheet.archetype, sheet.rev, sheet.price ? sheet.price.minor / minorPerMajor(sheet.price.currency) : '', sheet.price?.currency ?? '', ...fields.map((field) => written(field, values[field.name])), Object.keys(rest).length ? JSON.stringify(rest) : ''];
   });
   return `${Papa.unparse({ fields: [...HEAD, ...fields.map((field) => field.name), REST], data: rows }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
 }

@@ -21,6 +21,9 @@ export const bayGroupSize = (group: BayGroup) => {
   return { widthMm: cell.widthMm * group.columns, heightMm: cell.heightMm * group.rows, depthMm: cell.depthMm + (group.backplane ? 12 : 0) };
 };
 
+/** The sheets a sheet itself says are built into it or in its box. */
+export const containedIn = (sheet: Pick<Sheet, 'builtIn' | 'inTheBox'>): string[] => [...(sheet.builtIn ?? []), ...(sheet.inTheBox ?? [])].map((inner) => inner.sheet);
+
 /** Faults no single field shows: features larger than their shell, keys that repeat. */
 export function checkSheet(sheet: Sheet, archetype: Archetype): SheetFault[] {
   const part = resolve(sheet, archetype);

@@ -13,19 +13,27 @@ export type Field = {
   readonly options: readonly (string | number)[];
   /** Null is an answer: known not to exist. */
   readonly nullable: boolean;
+  /** How many of the stored unit one of the unit shown is: memory counts in GiB, drives in GB (IEC 80000-13). */
+  readonly per: number;
   readonly schema: z.ZodType;
 };
 
 const SUFFIX = /(KPerW|M3h|MBps|Mm|Db|Bytes|Pct|Rpm|Awg|Pa|Va|Wh|W|A|C|S|V|G)$/;
 const UNIT_ALONE: Readonly<Record<string, string>> = { massG: 'g', annualFailurePct: '%', batteryWh: 'Wh', ratedVa: 'VA', gbPerLane: 'Gb/s', gbPerS: 'Gb/s', rpm: 'rpm', minRpm: 'rpm', maxRpm: 'rpm', dcMinV: 'V', dcMaxV: 'V', enduranceTb: 'TB', needsAirMPerS: 'm/s', resistancePaPerM3h2: 'Pa/(m³/h)²' };
 const LABELS: Readonly<Record<string, string>> = {
-  pcieGen: 'PCIe generation', gen: 'PCIe generation', readyS: 'ready after', share12: 'share on 12 V', share5: 'share on 5 V', rail12A: '12 V rail', rail5A: '5 V rail', rail33A: '3.3 V rail', combined5And33W: '5 V and 3.3 V together',
+  ecc: 'ECC', memoryEcc: 'memory with ECC', gbPerLane: 'rate of a lane', gbPerS: 'rate', pcieGen: 'PCIe generation', gen: 'PCIe generation', readyS: 'ready after', share12: 'share on 12 V', share5: 'share on 5 V', rail12A: '12 V rail', rail5A: '5 V rail', rail33A: '3.3 V rail', combined5And33W: '5 V and 3.3 V together',
   obeysPin3: 'obeys the power-disable pin', pwm: 'PWM', holes: 'hole pattern', edgeMm: 'along the rear edge', kPerW: 'thermal resistance', sitsIn: 'sits in', soundMeaning: 'what the sound figure is', needsAirMPerS: 'needs air',
   resistancePaPerM3h2: 'flow resistance', bypassShare: 'air past the drives, share', panelDb: 'panels take away', massG: 'weight, empty', ratedVa: 'rated', idle12A: 'idle on 12 V', idle5A: 'idle on 5 V', busy12A: 'busy on 12 V', busy5A: 'busy on 5 V',
 };
 
 function labelOf(name: string): string {
   return LABELS[name] ?? name.replace(SUFFIX, '').replace(/([A-Z]+|\d+)/g, ' $1').toLowerCase().trim();
+}
+
+function unitOf(kind: PartKind, name: string): Pick<Field, 'unit' | 'per'> {
+  const unit = UNIT_ALONE[name] ?? rangeOf(name, 1, 'stated').unit;
+  if (unit !== 'B') return { unit, per: 1 };
+  return kind === 'drive' || kind === 'enclosure' ? { unit: 'GB', per: 1e9 } : { unit: 'GiB', per: 1024 ** 3 };
 }
 
 type Inner = { readonly type: Field['type']; readonly options: readonly (string | number)[]; readonly nullable: boolean };
@@ -52,7 +60,7 @@ const known = new Map<PartKind, readonly Field[]>();
 export function fieldsOf(kind: PartKind): readonly Field[] {
   let fields = known.get(kind);
   if (!fields) {
-    fields = Object.entries(VALUES[kind].shape as Record<string, z.ZodType>).map(([name, schema]): Field => ({ name, label: labelOf(name), unit: UNIT_ALONE[name] ?? rangeOf(name, 1, 'stated').unit, schema, ...innerOf(schema) }));
+    fields = Object.entries(VALUES[kind].shape as Record<string, z.ZodType>).map(([name, schema]): Field => ({ name, label: labelOf(name), ...unitOf(kind, name), schema, ...innerOf(schema) }));
     known.set(kind, fields);
   }
   return fields;

@@ -1,8 +1,8 @@
 import type { ArchetypeId, SheetId } from './ids';
 import type { Archetype, Basis, Money, Sheet } from './sheet';
 
-/** Ids of a builder's own sheets begin so; the catalogue's never do. */
-export const OWN_PREFIX = 'own-';
+/** Ids given to a builder's own sheets begin so. */
+const OWN_PREFIX = 'own-';
 
 /** A readable id for an own sheet that is not among `taken`. */
 export function ownSheetId(name: string, taken: (id: string) => boolean): SheetId {
@@ -15,21 +15,25 @@ export function ownSheetId(name: string, taken: (id: string) => boolean): SheetI
 
 export type OwnAnswers = {
   readonly name: string; readonly maker?: string; readonly price?: Money;
-  /** Only what was typed: the rest is typical. */
+  /** Only what was typed or taken over: the rest is typical. */
   readonly values: Readonly<Record<string, unknown>>;
   /** Where the typed numbers come from. */
   readonly basis: Basis;
+  /** The sheet it was made like: values left as they were keep their source, and what is inside and in the box stays. */
+  readonly like?: Sheet;
 };
 
 /** A sheet of a builder's own: an archetype's values except for those typed over, each with its source. */
-export function ownSheet(id: SheetId, archetype: Archetype, answers: OwnAnswers, rev = 1): Sheet {
-  const { name, maker, price, values, basis } = answers;
-  const from = Object.fromEntries(Object.keys(values).map((field) => [field, { basis }]));
+export function ownSheet(id: SheetId, archetype: Archetype, { name, maker, price, values, basis, like }: OwnAnswers): Sheet {
+  const had = (like ?? {}) as unknown as Readonly<Record<string, unknown>>;
+  const from = Object.fromEntries(Object.entries(values).flatMap(([field, value]) => {
+    const kept = had[field] !== undefined && JSON.stringify(had[field]) === JSON.stringify(value);
+    const source = kept ? like?.from?.[field] : basis === 'stated' ? undefined : { basis };
+    return source ? [[field, source]] : [];
+  }));
   return {
-    id, kind: archetype.kind, rev, name, archetype: archetype.id as ArchetypeId, ...(maker ? { maker } : {}), ...(price ? { price } : {}), ...values,
-    ...(Object.keys(from).length && basis !== 'stated' ? { from } : {}),
+    id, kind: archetype.kind, rev: 1, name, archetype: archetype.id as ArchetypeId, ...(maker ? { maker } : {}), ...(price ? { price } : {}), ...values,
+    ...(like?.builtIn ? { builtIn: like.builtIn } : {}), ...(like?.inTheBox ? { inTheBox: like.inTheBox } : {}),
+    ...(Object.keys(from).length ? { from } : {}),
   } as unknown as Sheet;
 }
-
-/** A sheet as an own one under another name; what it is made of stays. */
-export const cloneSheet = (sheet: Sheet, id: SheetId, name: string): Sheet => ({ ...sheet, id, name, rev: 1 });

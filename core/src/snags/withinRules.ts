@@ -1,4 +1,4 @@
-import { minorPerMajor } from '../figures/cost/money';
+import { minorPerMajor } from '../parts/currency';
 import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
 import { soundSources } from '../figures/sound/ear';

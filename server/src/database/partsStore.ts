@@ -1,11 +1,11 @@
-import type { Archetype, Catalogue, Sheet } from '@inch-tower/core';
+import { containedIn, type Archetype, type Catalogue, type Sheet } from '@inch-tower/core';
 import { ForeignKeyConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import type { PartRow, Tables } from './models';
 
 /** The catalogue with the ids of the sheets and archetypes that are a builder's own. */
 export type OwnedCatalogue = Catalogue & { readonly own: readonly string[] };
 export type SavedSheet = { readonly ok: true; readonly sheet: Sheet } | { readonly ok: false; readonly why: 'shipped' } | { readonly ok: false; readonly why: 'otherRev'; readonly theirs: Sheet };
-export type TakenOut = 'done' | 'gone' | 'shipped' | 'inStock';
+export type TakenOut = 'done' | 'gone' | 'shipped' | 'inStock' | 'contained';
 
 const rowOf = (role: 'sheet' | 'archetype', one: Sheet | Archetype, origin: PartRow['origin']) => ({ id: one.id as string, role, kind: one.kind, name: one.name, rev: one.rev, doc: JSON.stringify(one), origin });
 
@@ -46,7 +46,9 @@ export function createPartsStore(database: Sequelize, { parts }: Tables) {
       const run = async (inside: Transaction) => {
         const ids = [...sheets.map((sheet) => sheet.id as string), ...archetypes.map((one) => one.id as string)];
         const here = new Map((await parts.findAll({ where: { id: ids }, transaction: inside, lock: inside.LOCK.UPDATE })).map((row) => [row.id, row]));
-        const refused = ids.filter((id) => here.get(id)?.origin === 'demo');
+        // One id is one thing: a sheet never takes the place of an archetype, nor the other way round.
+        const roleOf = (i: number) => (i < sheets.length ? 'sheet' : 'archetype');
+        const refused = ids.filter((id, i) => here.get(id)?.origin === 'demo' || (here.get(id)?.role ?? roleOf(i)) !== roleOf(i) || ids.indexOf(id) !== i);
         if (refused.length) return { refused };
         for (const one of archetypes) await parts.upsert(rowOf('archetype', one, 'own'), { transaction: inside });
         for (const sheet of sheets) await save(sheet, (here.get(sheet.id)?.rev ?? 0) + 1, inside);
@@ -59,6 +61,8 @@ export function createPartsStore(database: Sequelize, { parts }: Tables) {
       const row = await parts.findByPk(id);
       if (!row || row.role !== 'sheet') return 'gone';
       if (row.origin !== 'own') return 'shipped';
+      const others = (await parts.findAll({ where: { role: 'sheet', origin: 'own' } })).map((other) => JSON.parse(other.doc) as Sheet);
+      if (others.some((other) => other.id !== id && containedIn(other).includes(id))) return 'contained';
       try {
         await row.destroy();
         return 'done';

@@ -51,6 +51,25 @@ test('many sheets are taken in together, all or none', async () => {
   expect(((await api().get('/api/parts')).body as { sheets: object }).sheets).not.toHaveProperty(bad.id);
 });
 
+test('a sheet that another contains stays, one that contains what is nowhere is refused', async () => {
+  const inner = mine();
+  const outer = { ...mine(), inTheBox: [{ sheet: inner.id, count: 1 }] } as Sheet;
+  expect((await putSheet(outer).expect(422)).body).toMatchObject({ detail: expect.stringContaining(`contains ${inner.id}, which is not here`) as string });
+  await api().post('/api/parts').send({ sheets: [outer, inner] }).expect(201);
+  expect((await api().delete(`/api/parts/${inner.id}`).expect(409)).body).toMatchObject({ code: 'contained' });
+  await api().delete(`/api/parts/${outer.id}`).expect(204);
+  await api().delete(`/api/parts/${inner.id}`).expect(204);
+});
+
+test('one id is one thing: a sheet never takes the place of an archetype', async () => {
+  const archetype = { ...catalogue.archetypes['disk-25']!, id: 'own-class', name: 'A class of mine' } as Archetype;
+  await api().post('/api/parts').send({ sheets: [mine()], archetypes: [archetype] }).expect(201);
+  await api().post('/api/parts').send({ sheets: [{ ...mine(), id: 'own-class' }] }).expect(409);
+  await api().post('/api/parts').send({ sheets: [{ ...mine(), id: 'class-disk-25' }] }).expect(422);
+  const parts = (await api().get('/api/parts')).body as { archetypes: Record<string, { name: string }> };
+  expect(parts.archetypes['own-class']!.name).toBe('A class of mine');
+});
+
 test('a corrected catalogue reaches shipped parts and leaves own ones alone', async () => {
   const sheet = mine('Stays');
   await putSheet(sheet).expect(200);

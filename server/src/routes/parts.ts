@@ -1,5 +1,5 @@
 import { Router, type Response } from 'express';
-import { archetypeSchema, checkSheet, sheetSchema, type Archetype, type Sheet } from '@inch-tower/core';
+import { archetypeSchema, checkSheet, containedIn, isClassSheet, sheetSchema, type Archetype, type Sheet } from '@inch-tower/core';
 import { z } from 'zod';
 import type { Store } from '../database/store';
 import { sendProblem } from '../problem';
@@ -13,12 +13,16 @@ export const refuseBody = (response: Response, error: z.ZodError, what: string) 
 
 /** What no schema shows: archetypes that are not there or of another kind, features larger than their shell. */
 export async function faultsOf(store: Store, sheets: readonly Sheet[], brought: readonly Archetype[]): Promise<string | null> {
-  const { archetypes } = await store.readCatalogue();
+  const { archetypes, sheets: here } = await store.readCatalogue();
+  const there = new Set([...Object.keys(here), ...sheets.map((sheet) => sheet.id as string)]);
   const known = { ...Object.fromEntries(brought.map((one) => [one.id as string, one])), ...archetypes };
   for (const sheet of sheets) {
     const archetype = known[sheet.archetype];
     if (!archetype) return `${sheet.id} names the archetype ${sheet.archetype}, which is not here.`;
     if (archetype.kind !== sheet.kind) return `${sheet.id} is a ${sheet.kind}, its archetype a ${archetype.kind}.`;
+    if (isClassSheet(sheet.id)) return `${sheet.id} is how a class is called; take another id.`;
+    const missing = containedIn(sheet).find((inner) => !there.has(inner));
+    if (missing) return `${sheet.id} contains ${missing}, which is not here.`;
     const fault = checkSheet(sheet, archetype)[0];
     if (fault) return `${sheet.id}: ${fault.words}`;
   }
@@ -58,6 +62,7 @@ export function partRoutes(store: Store): Router {
     const done = await store.deleteSheet(request.params.id);
     if (done === 'done') return void response.status(204).end();
     if (done === 'shipped') return shipped(response, request.params.id);
+    if (done === 'contained') return sendProblem(response, { status: 409, title: 'Part of another', code: 'contained', detail: 'Another sheet has it built in or in its box. Change that one first; nothing was changed.' });
     if (done === 'inStock') return sendProblem(response, { status: 409, title: 'In stock', code: 'inStock', detail: 'Parts of this sheet are in stock. Take them out of stock first; nothing was changed.' });
     sendProblem(response, { status: 404, title: 'No such sheet', code: 'noSheet', detail: 'There is no sheet with this id.' });
   });

@@ -3,18 +3,7 @@ import type { Need } from '../../needs/leads';
 import type { PlannedUnit } from '../../place/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
-
-const digits = new Map<string, number>();
-
-/** Minor units of a currency in one major unit (ISO 4217). */
-export function minorPerMajor(currency: string): number {
-  let found = digits.get(currency);
-  if (found === undefined) {
-    found = 10 ** (new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2);
-    digits.set(currency, found);
-  }
-  return found;
-}
+import { minorPerMajor } from '../../parts/currency';
 
 export type MoneyLine = { readonly item: Item; readonly units: readonly PlannedUnit[] };
 

@@ -35,7 +35,7 @@ export function TryPane() {
   const [search, setSearch] = useState('');
   const [sort, setSort] = useState<SortName>('trouble');
   const asked = Math.min(count, most);
-  const owned = useOwned(build.id, ui.source === 'stock');
+  const { owned, away } = useOwned(build.id, ui.source === 'stock');
   const { rows, refused, done, failed } = useTryRows({ selected: ui.selected, count: asked, search: useDeferredValue(search), replace: ui.replacing, source: ui.source, owned }, rev);
   const sorted = useMemo(() => sortRows(rows, sort, ui.catalogue), [rows, sort, ui.catalogue]);
   const list = useRef<HTMLUListElement>(null);
@@ -71,7 +71,7 @@ export function TryPane() {
   return (
     <div className="flex min-h-0 flex-1 flex-col" onKeyDown={onKeyDown}>
       <div className="shrink-0 border-b border-line px-3 py-2 text-[13px]">
-        <p><span className="text-mid">{ui.replacing ? 'In place of what is in' : 'For'} </span><span className="font-semibold">{name}</span><span className="text-mid" data-testid="try-count"> · {done ? `${rows.length} go${rows.length === 1 ? 'es' : ''}, ${refused.length} ${refused.length === 1 ? 'does' : 'do'} not` : 'trying …'}</span></p>
+        <p><span className="text-mid">{ui.replacing ? 'In place of what is in' : 'For'} </span><span className="font-semibold">{name}</span><span className="text-mid" data-testid="try-count"> · {done ? `${rows.length} go${rows.length === 1 ? 'es' : ''}, ${refused.length} ${refused.length === 1 ? 'does' : 'do'} not` : away ? '' : 'trying …'}</span></p>
         <div className="mt-1.5 flex gap-1.5">
           <input data-pane-start className="field min-w-0 flex-1" aria-label="Search parts" placeholder="Search" value={search} onChange={(event) => setSearch(event.target.value)} />
           <select className="field w-[112px]" aria-label="Sort by" value={sort} onChange={(event) => setSort(event.target.value as SortName)}>{Object.entries(SORTS).map(([key, words]) => <option key={key} value={key}>{words}</option>)}</select>
@@ -95,7 +95,8 @@ export function TryPane() {
         {failed && <p role="alert" className="bad p-3">Trying went wrong, which is a fault of ours. The machine is as it was; another place or source may still work.</p>}
         {done && !failed && rows.length === 0 && <p className="p-3 text-mid">{search ? 'No part of that name goes here.' : NOTHING[ui.source]}</p>}
         {refused.length > 0 && <Refused rows={refused} />}
-        {!done && <p className="p-3 text-[13px] text-mid">Trying … <button type="button" className="plain min-h-6 underline" onClick={() => void benchWorker().stop()}>Stop</button></p>}
+        {away && <p role="alert" className="p-3">The server does not answer, so what you own cannot be looked up. The other sources still work.</p>}
+        {!done && !away && <p className="p-3 text-[13px] text-mid">Trying … <button type="button" className="plain min-h-6 underline" onClick={() => void benchWorker().stop()}>Stop</button></p>}
       </div>
     </div>
   );
@@ -140,12 +141,13 @@ function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask'> {
 }
 
 /** Parts in stock that no other machine uses, by sheet; undefined while they are not asked for or not here yet. */
-function useOwned(buildId: string, wanted: boolean): Readonly<Record<string, Owned>> | undefined {
-  const { data } = useStockQuery(undefined, { skip: !wanted, refetchOnMountOrArgChange: true });
-  return useMemo(() => {
+function useOwned(buildId: string, wanted: boolean): { readonly owned: Readonly<Record<string, Owned>> | undefined; readonly away: boolean } {
+  const { data, isError } = useStockQuery(undefined, { skip: !wanted, refetchOnMountOrArgChange: true });
+  const owned = useMemo(() => {
     if (!wanted || !data) return undefined;
     return Object.fromEntries(data.stock.filter(({ entry }) => freeOf(entry, data.claims, buildId) > 0).map(({ entry }): [string, Owned] => [entry.sheet, {
       stockId: entry.id, ...(entry.year === undefined ? {} : { year: entry.year }), ...(entry.hours === undefined ? {} : { hours: entry.hours }), ...(entry.condition ? { condition: entry.condition } : {}),
     }]));
   }, [wanted, data, buildId]);
+  return { owned, away: wanted && !data && isError };
 }

@@ -4,7 +4,7 @@ import { minorPerMajor, type Brief, type Build, type Site } from '@inch-tower/co
 type Question<S, K extends keyof S> = { readonly key: K; readonly label: string; readonly help: (build: Build) => string };
 export type NumberQuestion = { readonly section: 'brief' | 'site'; readonly unit: string; /** The stored value is the typed one times this. */ readonly times: number; readonly whole?: boolean; readonly optional: boolean } & Question<Record<string, number>, string>;
 export type ChoiceQuestion = { readonly section: 'site'; readonly options: readonly (readonly [string | number, string])[] } & Question<Site, keyof Site>;
-export type Group = { readonly title: string; readonly about: string; readonly numbers: readonly NumberQuestion[]; readonly choices: readonly ChoiceQuestion[]; readonly pairs?: boolean };
+export type Group = { readonly title: string; readonly about: string; readonly numbers: readonly NumberQuestion[]; readonly choices: readonly ChoiceQuestion[] };
 
 const wish = (key: keyof Brief, label: string, unit: string, help: string | ((build: Build) => string), more: { times?: number; whole?: boolean } = {}): NumberQuestion =>
   ({ section: 'brief', key, label, unit, times: more.times ?? 1, optional: true, help: typeof help === 'string' ? () => help : help, ...(more.whole ? { whole: true } : {}) });

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useOutletContext, useSearchParams } from 'react-router';
-import { checkSheet, fieldsOf, ownSheet, ownSheetId, PART_KINDS, readField, reshape, resolve, sheetSchema, type Archetype, type Basis, type ChassisDraft, type Field, type PartOf, type Sheet, type SheetId } from '@inch-tower/core';
+import { checkSheet, fieldsOf, minorPerMajor, ownSheet, ownSheetId, PART_KINDS, readField, reshape, resolve, sheetSchema, type Archetype, type Basis, type ChassisDraft, type Field, type PartOf, type Sheet, type SheetId } from '@inch-tower/core';
 import { problemOf, useSaveSheetMutation, type OwnedCatalogue } from '../../state/api';
 import { PartDrawing } from '../sheets/PartDrawing';
 import { ChassisShape } from './ChassisShape';
@@ -44,7 +44,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
   const fields = useMemo(() => fieldsOf(archetype.kind).filter((field) => field.type !== 'list'), [archetype.kind]);
   const had = useMemo(() => (like ?? {}) as unknown as Readonly<Record<string, unknown>>, [like]);
   const [draft, setDraft] = useState<Draft>(() => ({
-    name: like ? (editing ? like.name : `${like.name}, mine`) : '', maker: like?.maker ?? '', price: like?.price ? String(like.price.minor / 100) : '', basis: 'measured', shape: {},
+    name: like ? (editing ? like.name : `${like.name}, mine`) : '', maker: like?.maker ?? '', price: like?.price ? String(like.price.minor / minorPerMajor(like.price.currency)) : '', basis: 'measured', shape: {},
     texts: Object.fromEntries(fields.flatMap((field) => (had[field.name] === undefined ? [] : [[field.name, textOf(field, had[field.name])]]))),
   }));
   const [problem, setProblem] = useState<string | null>(null);
@@ -73,7 +73,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
         <div className="mt-3 grid max-w-[560px] grid-cols-[110px_minmax(0,1fr)] items-center gap-x-3 gap-y-1.5">
           <label htmlFor="own-name">Name</label><input id="own-name" className="field" autoFocus required maxLength={200} value={draft.name} onChange={(event) => set({ name: event.target.value })} />
           <label htmlFor="own-maker">Maker</label><input id="own-maker" className="field" maxLength={200} value={draft.maker} onChange={(event) => set({ maker: event.target.value })} />
-          <label htmlFor="own-price">Price</label><span className="flex items-center gap-2"><input id="own-price" className="field mono w-28 text-right" inputMode="decimal" placeholder={archetype.price ? String(archetype.price.minor / 100) : ''} value={draft.price} onChange={(event) => set({ price: event.target.value })} /><span className="mono text-[13px] text-mid">EUR</span></span>
+          <label htmlFor="own-price">Price</label><span className="flex items-center gap-2"><input id="own-price" className="field mono w-28 text-right" inputMode="decimal" placeholder={archetype.price ? String(archetype.price.minor / minorPerMajor(archetype.price.currency)) : ''} value={draft.price} onChange={(event) => set({ price: event.target.value })} /><span className="mono text-[13px] text-mid">{currencyOf(archetype, like)}</span></span>
           <label htmlFor="own-basis">The numbers are</label><select id="own-basis" className="field w-56" value={draft.basis} onChange={(event) => set({ basis: event.target.value as Basis })}>{BASIS_WORDS.map(([one, words]) => <option key={one} value={one}>{words}</option>)}</select>
         </div>
         {base && <ChassisShape base={base} draft={draft.shape} onDraft={(shape) => set({ shape })} />}
@@ -102,7 +102,7 @@ const SHAPED = new Set(['widthMm', 'heightMm', 'depthMm']);
 function FieldRow({ field, text, typical, onText }: { readonly field: Field; readonly text: string; readonly typical: string; readonly onText: (text: string) => void }) {
   const id = `own-${field.name}`;
   const options = field.type === 'yesNo' ? ['yes', 'no'] : field.options.map(String);
-  const wrong = text !== '' && !readField(field, inBytes(field, text)).ok;
+  const wrong = text !== '' && !readField(field, asStored(field, text)).ok;
   return (
     <tr className="border-b border-dotted border-line">
       <td className="py-0.5 pr-3"><label htmlFor={id}>{field.label}</label></td>
@@ -111,20 +111,23 @@ function FieldRow({ field, text, typical, onText }: { readonly field: Field; rea
           ? <select id={id} className="field w-44" value={text} onChange={(event) => onText(event.target.value)}><option value="">{typical}, typical</option>{options.map((one) => <option key={one} value={one}>{one}</option>)}</select>
           : <input id={id} className="field mono w-44 text-right" inputMode="decimal" autoComplete="off" placeholder={typical} aria-invalid={wrong} value={text} onChange={(event) => onText(event.target.value)} />}
       </td>
-      <td className="mono w-20 py-0.5 pl-2 text-[12px] text-mid">{field.unit === 'B' ? 'GB' : field.unit}</td>
+      <td className="mono w-20 py-0.5 pl-2 text-[12px] text-mid">{field.unit}</td>
     </tr>
   );
 }
 
-/** Capacities are typed in GB and kept in bytes. */
-const inBytes = (field: Field, text: string): string => (field.unit === 'B' && text.trim() !== '' && Number.isFinite(Number(text.replace(',', '.'))) ? String(Number(text.replace(',', '.')) * 1e9) : text);
+/** A number typed in the unit shown as the text of the one kept: capacities are kept in bytes. */
+const asStored = (field: Field, text: string): string => { const number = Number(text.replace(',', '.')); return field.per !== 1 && text.trim() !== '' && Number.isFinite(number) ? String(Math.round(number * field.per)) : text; };
 
 function textOf(field: Field, value: unknown): string {
   if (value === undefined) return '';
   if (value === null) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return field.unit === 'B' ? String(Number(((value as number) / 1e9).toPrecision(8))) : String(value);
+  return field.per !== 1 ? String(Number(((value as number) / field.per).toPrecision(8))) : String(value);
 }
+
+/** A price stays in the currency it was in. */
+const currencyOf = (archetype: Archetype, like: Sheet | undefined): string => like?.price?.currency ?? archetype.price?.currency ?? 'EUR';
 
 type Made = { readonly ok: true; readonly sheet: Sheet; readonly typed: number } | { readonly ok: false; readonly words: string };
 
@@ -132,7 +135,7 @@ function makeSheet(draft: Draft, archetype: Archetype, like: Sheet | undefined, 
   const values: Record<string, unknown> = {};
   for (const field of fields) {
     const text = draft.texts[field.name] ?? '';
-    const read = readField(field, inBytes(field, text));
+    const read = readField(field, asStored(field, text));
     if (!read.ok) return { ok: false, words: `${read.words}.` };
     if (read.value !== undefined) values[field.name] = read.value;
   }
@@ -144,7 +147,10 @@ function makeSheet(draft: Draft, archetype: Archetype, like: Sheet | undefined, 
     const base = resolve({ id: 'own-base', kind: 'chassis', rev: 1, name: 'base', archetype: archetype.id, ...all } as unknown as Sheet, archetype) as PartOf<'chassis'>;
     all = { ...all, ...reshape(base, draft.shape) };
   }
-  const sheet = { ...ownSheet('own-draft' as SheetId, archetype, { name: draft.name.trim() || 'Unnamed', maker: draft.maker.trim(), values: all, basis: draft.basis, ...(price === undefined ? {} : { price: { minor: Math.round(price * 100), currency: 'EUR' } }) }), ...(like?.builtIn ? { builtIn: like.builtIn } : {}), ...(like?.inTheBox ? { inTheBox: like.inTheBox } : {}) } as Sheet;
+  const currency = currencyOf(archetype, like);
+  const sheet = ownSheet('own-draft' as SheetId, archetype, {
+    name: draft.name.trim() || 'Unnamed', maker: draft.maker.trim(), values: all, basis: draft.basis, ...(like ? { like } : {}), ...(price === undefined ? {} : { price: { minor: Math.round(price * minorPerMajor(currency)), currency } }),
+  });
   const checked = sheetSchema.safeParse(sheet);
   if (!checked.success) return { ok: false, words: `${checked.error.issues.slice(0, 2).map((issue) => `${issue.path.join('.')}: ${issue.message.toLowerCase()}`).join('; ')}.` };
   const fault = checkSheet(sheet, archetype)[0];

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
-import { freeOf, overclaims, type Sheet, type SheetId, type StockEntry } from '@inch-tower/core';
+import { freeOf, minorPerMajor, overclaims, type Sheet, type SheetId, type StockEntry } from '@inch-tower/core';
 import { problemOf, useDeleteEntryMutation, useSaveEntryMutation, useStockQuery, type OwnedCatalogue, type Stocked } from '../../state/api';
 import { moneyWords } from '../../words/format';
 import { KIND_WORDS, search, searchable } from './families';
@@ -71,12 +71,13 @@ function EntryForm({ catalogue, sheet: given, edited, onClose }: FormProps) {
   const [saveEntry] = useSaveEntryMutation();
   const [deleteEntry] = useDeleteEntryMutation();
   const [sheet, setSheet] = useState(given);
-  const [typed, setTyped] = useState({ count: String(edited?.entry.count ?? 1), year: String(edited?.entry.year ?? ''), hours: String(edited?.entry.hours ?? ''), condition: edited?.entry.condition ?? '', paid: edited?.entry.paid ? String(edited.entry.paid.minor / 100) : '', note: edited?.entry.note ?? '' });
+  const [typed, setTyped] = useState({ count: String(edited?.entry.count ?? 1), year: String(edited?.entry.year ?? ''), hours: String(edited?.entry.hours ?? ''), condition: edited?.entry.condition ?? '', paid: edited?.entry.paid ? String(edited.entry.paid.minor / minorPerMajor(edited.entry.paid.currency)) : '', note: edited?.entry.note ?? '' });
+  const currency = edited?.entry.paid?.currency ?? 'EUR';
   const [problem, setProblem] = useState<string | null>(null);
   const set = (patch: Partial<typeof typed>) => { setProblem(null); setTyped({ ...typed, ...patch }); };
   const save = async () => {
     if (!sheet) return setProblem('Choose the part first.');
-    const entry = entryOf(edited?.entry.id ?? `s-${crypto.randomUUID().slice(0, 12)}`, sheet, typed);
+    const entry = entryOf(edited?.entry.id ?? `s-${crypto.randomUUID().slice(0, 12)}`, sheet, typed, currency);
     if (typeof entry === 'string') return setProblem(entry);
     const saved = await saveEntry({ entry, etag: edited?.etag ?? null });
     if (saved.data) onClose();
@@ -90,7 +91,7 @@ function EntryForm({ catalogue, sheet: given, edited, onClose }: FormProps) {
         <Box label="Year" value={typed.year} width="w-20" onText={(year) => set({ year })} />
         <Box label="Hours run" value={typed.hours} width="w-28" onText={(hours) => set({ hours })} />
         <label className="block">Condition<select className="field mt-0.5 block" value={typed.condition} onChange={(event) => set({ condition: event.target.value as typeof typed.condition })}>{CONDITIONS.map(([one, words]) => <option key={one} value={one}>{words}</option>)}</select></label>
-        <Box label="Paid in all, EUR" value={typed.paid} width="w-28" onText={(paid) => set({ paid })} />
+        <Box label={`Paid in all, ${currency}`} value={typed.paid} width="w-28" onText={(paid) => set({ paid })} />
         <label className="block min-w-40 flex-1">Note<input className="field mt-0.5 block w-full" maxLength={2000} value={typed.note} onChange={(event) => set({ note: event.target.value })} /></label>
       </div>
       {problem && <p role="alert" className="bad mt-2 text-[13px]">{problem}</p>}
@@ -119,7 +120,7 @@ function ChoosePart({ catalogue, onChoose }: { readonly catalogue: OwnedCatalogu
 type Typed = { readonly count: string; readonly year: string; readonly hours: string; readonly condition: string; readonly paid: string; readonly note: string };
 
 /** The entry as typed, or a sentence saying what cannot be. */
-function entryOf(id: string, sheet: string, typed: Typed): StockEntry | string {
+function entryOf(id: string, sheet: string, typed: Typed, currency: string): StockEntry | string {
   const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(/[\s\u202f]/g, '').replace(',', '.')));
   const count = number(typed.count);
   const [year, hours, paid] = [number(typed.year), number(typed.hours), number(typed.paid)];
@@ -127,5 +128,5 @@ function entryOf(id: string, sheet: string, typed: Typed): StockEntry | string {
   if (year !== undefined && !(Number.isInteger(year) && year >= 1980 && year <= 2100)) return 'Year: four digits, such as 2019.';
   if (hours !== undefined && !(hours >= 0 && hours <= 1e6)) return 'Hours run: a number from 0 to 1,000,000.';
   if (paid !== undefined && !(paid >= 0)) return 'Paid: an amount, such as 49.90.';
-  return { id, sheet: sheet as SheetId, count, ...(year === undefined ? {} : { year }), ...(hours === undefined ? {} : { hours }), ...(typed.condition ? { condition: typed.condition as NonNullable<StockEntry['condition']> } : {}), ...(paid === undefined ? {} : { paid: { minor: Math.round(paid * 100), currency: 'EUR' } }), ...(typed.note.trim() ? { note: typed.note.trim() } : {}) };
+  return { id, sheet: sheet as SheetId, count, ...(year === undefined ? {} : { year }), ...(hours === undefined ? {} : { hours }), ...(typed.condition ? { condition: typed.condition as NonNullable<StockEntry['condition']> } : {}), ...(paid === undefined ? {} : { paid: { minor: Math.round(paid * minorPerMajor(currency)), currency } }), ...(typed.note.trim() ? { note: typed.note.trim() } : {}) };
 }

@@ -31,7 +31,7 @@ function valueWords(part: Part, field: Field, value: unknown) {
   if (value === null) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value !== 'number' || field.type === 'choice') return String(value);
-  if (field.unit === 'B') return value >= 1e12 ? `${Number((value / 1e12).toPrecision(4))} TB` : `${Number((value / 1e9).toPrecision(4))} GB`;
+  if (field.per !== 1) return field.unit === 'GB' && value >= 1e12 ? `${Number((value / 1e12).toPrecision(4))} TB` : `${Number((value / field.per).toPrecision(4))} ${field.unit}`;
   const { lo, hi } = rangeOf(field.name, value, basisOf(part, field.name));
   return <>{Number(value.toPrecision(5))} {field.unit}{lo !== hi ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(2))}</span> : null}</>;
 }
