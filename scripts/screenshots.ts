@@ -15,7 +15,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-front', path: '/b/boathouse-rack?view=front', act: ready },
   { name: 'working', path: '/b/boathouse-rack', act: async (page) => { await ready(page); await page.getByRole('button', { name: /Idle at the wall/ }).click(); await page.locator('[data-working]').waitFor(); } },
   { name: 'bench-empty', path: '/b/reading-room', act: ready },
-  { name: 'bench-two-boxes', path: '/b/school-shelf?sel=u6/bay.1&pane=sheet', act: ready },
+  { name: 'bench-two-boxes', path: '/b/school-shelf', act: async (page) => { await ready(page); await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: /Annex 4/ }).click(); await page.locator('[data-view="front"] [data-stop$="/bay.1"]').click(); } },
   { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
   { name: 'parts', path: '/parts?kind=drive&open=drive%7CBargeyard%7CBarge&part=barge-12', act: async (page) => { await page.getByRole('heading', { name: 'Barge 12 TB' }).waitFor(); } },
   { name: 'own-chassis', path: '/parts/own?from=rack-4u-24&class=1', act: async (page) => { await page.getByLabel('Name', { exact: true }).fill('The boatyard’s old case'); await page.getByLabel('Depth in mm').fill('520'); await page.getByLabel('Front bays: rows').fill('5'); } },
