@@ -5,14 +5,12 @@ import { createFigureStage, explainFigure, roomStage, type Explanation, type Fig
 import { memoLast } from './memoLast';
 import { leadNeeds, type LeadNeeds } from './needs/leads';
 import { openThings, type OpenThing, type Status } from './open';
-import type { ArchetypeId } from './parts/ids';
-import { resolve, type PartOf } from './parts/resolve';
 import { checkLayout } from './place/checkLayout';
 import { memoAlike } from './place/likeness';
-import type { Outcome } from './place/problem';
-import { hasPlaces, solve } from './place/solve';
+import { boxedCables, problemOf, type Outcome, type Problem } from './place/problem';
+import { solve } from './place/solve';
 import { unconnectedDrives } from './place/unconnected';
-import { plannedUnits, type PlannedUnit } from './place/units';
+import { hasPlaces, type PlannedUnit } from './place/units';
 import { findSnags } from './snags/registry';
 import type { Snag } from './snags/snag';
 
@@ -37,10 +35,10 @@ export type Assessor = { assess(build: Build, options: AssessOptions): Assessmen
  * answer and runs again only when its narrow inputs change. Cold and warm answers are equal.
  */
 export function createAssessor(): Assessor {
-  const unitsStage = memoLast((items: Build['items'], sheets: Build['sheets'], archetypes: Build['archetypes'], changes: Build['changes'], stage: number) => plannedUnits({ items, sheets, archetypes, changes, stage }));
+  const problemStage = memoLast((items: Build['items'], sheets: Build['sheets'], archetypes: Build['archetypes'], changes: Build['changes'], stage: number) => problemOf({ items, sheets, archetypes, changes, stage }));
   const stands = memoAlike((units, layout) => checkLayout({ units }, layout).length === 0);
-  const placeStage = memoLast((units: readonly PlannedUnit[], layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
-    const problem = { units };
+  const placeStage = memoLast((problem: Problem, layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
+    const { units } = problem;
     if (!stands(units, layout)) {
       const outcome = solve(problem, layout);
       return { layout: outcome.layout, stored: false, outcome };
@@ -51,15 +49,16 @@ export function createAssessor(): Assessor {
   });
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
-  const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, (id) => cableOf(sheets, archetypes, id)));
+  const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, boxedCables(units, sheets, archetypes)));
   const contextStage = memoLast((units: readonly PlannedUnit[], layout: Layout, running: readonly PlannedUnit[], site: Build['site'], policy: Build['policy'], currency: string, needs: LeadNeeds): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs }));
   const figureStage = createFigureStage();
   const ruleStage = memoLast((context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief']) => findSnags({ units: context.units, layout: context.layout, outcome, context, figures, brief }));
   const openStage = memoLast(openThings);
 
   const prepare = (build: Build) => {
-    const units = unitsStage(build.items, build.sheets, build.archetypes, build.changes, build.stage);
-    const placed = placeStage(units, build.layout);
+    const problem = problemStage(build.items, build.sheets, build.archetypes, build.changes, build.stage);
+    const { units } = problem;
+    const placed = placeStage(problem, build.layout);
     const needs = needsStage(units, placed.layout.wires, build.sheets, build.archetypes);
     const context = contextStage(units, placed.layout, runningStage(units, placed.layout), build.site, build.policy, build.currency, needs);
     return { units, placed, needs, context, full: { ...context, room: room(units, placed.layout) } };
@@ -86,11 +85,4 @@ function statusOf(units: readonly PlannedUnit[], snags: readonly Snag[], open: r
   if (units.length === 0) return 'empty';
   if (snags.some((snag) => snag.severity === 'blocker')) return 'blocked';
   return open.length > 0 ? 'open' : 'sound';
-}
-
-function cableOf(sheets: Build['sheets'], archetypes: Build['archetypes'], id: string): PartOf<'cable'> | null {
-  const sheet = sheets[id];
-  const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
-  const part = sheet && archetype && resolve(sheet, archetype);
-  return part?.kind === 'cable' ? part : null;
 }

@@ -33,6 +33,8 @@ export const layoutSchema = z.strictObject({
   at: z.record(z.string(), seatSchema),
   wires: z.array(wireSchema).max(2000),
   plugs: z.array(wireSchema).max(2000),
+  /** The mode a board with several is set to; the first of its sheet where none is named. */
+  modes: z.record(z.string(), keySchema).optional(),
   /** Put and held places that cannot stand now, with the reason; they wake when they can. */
   dormant: z.record(z.string(), z.strictObject({ spot: spotRefSchema, how: howSchema, reason: z.string().max(300) })),
 });

@@ -1,7 +1,7 @@
 import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import type { Need } from '../needs/leads';
-import { boxOf } from '../place/seating';
+import { boxOf } from '../place/around';
 import { sittersBySpot } from '../place/scene';
 import type { PlannedUnit } from '../place/units';
 

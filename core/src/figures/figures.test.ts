@@ -59,7 +59,7 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
   const made = machines[0]![1];
   const units = plannedUnits(made.build);
   const { layout } = made.build;
-  const context = { units, layout, running: runningUnits(units, layout), site: made.build.site, policy: made.build.policy, currency: 'EUR', needs: leadNeeds(units, layout.wires, () => null).needs, room: roomStage(units, layout) };
+  const context = { units, layout, running: runningUnits(units, layout), site: made.build.site, policy: made.build.policy, currency: 'EUR', needs: leadNeeds(units, layout.wires, []).needs, room: roomStage(units, layout) };
   const compute = FIGURES[id].compute as (from: typeof context, ledger: Ledger) => ReturnType<Ledger['sum']> | null;
   const { lo, hi } = flat(id, compute(context, new Ledger(false)))!;
   const normal = seeded(20261101);
@@ -92,11 +92,11 @@ test('room for drives is what bays and ports together allow', () => {
 });
 
 test('money now: bought at its price, owned for nothing, leads the wiring needs at their typical price', () => {
-  // 129 + 212 + 109 + 36 + 2 × 48 + 88, eight drives at 149, card 68, two leads at 16.
+  // 129 + 212 + 109 + 36 + 2 × 48 + 88, eight drives at 149, card 68, one lead at 16: the breakout in the board's box serves the other four.
   const made = cube().add('tern-8i').add('barge-8', 8);
-  expect(made.assess().figures['cost.now']).toMatchObject({ value: 670 + 8 * 149 + 68 + 32, unit: 'EUR' });
+  expect(made.assess().figures['cost.now']).toMatchObject({ value: 670 + 8 * 149 + 68 + 16, unit: 'EUR' });
   const owned = made.edit({ type: 'item.patch', item: made.build.items.at(-1)!.id, patch: { deal: 'owned' } });
-  expect(owned.assess().figures['cost.now']!.value).toBe(670 + 68 + 32);
+  expect(owned.assess().figures['cost.now']!.value).toBe(670 + 68 + 16);
 });
 
 test('tax and shipping are added, another currency is kept out', () => {
@@ -116,8 +116,8 @@ test('a part without a price takes its class price, known to a quarter', () => {
 test('leads come from the kit, then from the boxes, and only then are bought', () => {
   const needs = (made: Fixture) => made.assess().needs.needs.map((need) => [need.lead.id, need.fromKit, need.fromBoxes, need.toBuy]);
   expect(needs(cube().add('barge-8', 4))).toEqual([['reverse:sata:sff-8643', 0, 1, 0]]);
-  expect(needs(cube().add('tern-8i').add('barge-8', 8))).toEqual([['straight:sff-8643:sff-8643', 0, 0, 2]]);
-  expect(needs(cube().add('tern-8i').add('lead-8643', 1).add('barge-8', 8))).toEqual([['straight:sff-8643:sff-8643', 1, 0, 1]]);
+  expect(needs(cube().add('tern-8i').add('barge-8', 8))).toEqual([['reverse:sata:sff-8643', 0, 1, 0], ['straight:sff-8643:sff-8643', 0, 0, 1]]);
+  expect(needs(cube().add('tern-8i').add('lead-8643', 2).add('barge-8', 8))).toEqual([['straight:sff-8643:sff-8643', 2, 0, 0]]);
 });
 
 test('a part of a later stage counts for nothing yet', () => {

@@ -2,13 +2,11 @@ import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
-import { demandOf, hostPorts, type Demand, type HostPort } from '../place/ports';
+import { hostPorts } from '../place/ports';
 import { dealtAlike, layoutsAlike, partsAlike } from '../place/likeness';
 import { mismatch } from '../place/mates';
 import { sittersBySpot } from '../place/scene';
-import { demandsFor } from '../place/solve';
-import { unconnectedDrives } from '../place/unconnected';
-import { wire } from '../place/wiring';
+import { sparesLeft } from '../place/solve';
 import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
 import { ofKind, seatSpot, type PlannedUnit } from '../place/units';
 
@@ -18,7 +16,7 @@ export type Room = { readonly more: number; readonly baysFree: number; readonly 
 /** Asked at most for so many more; past that a builder wants another machine. */
 const MOST_ASKED = 120;
 
-/** Room by wiring a drive more in every free bay that takes it. */
+/** Room by asking the solver for a drive more in every free bay that takes it. */
 export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Room {
   const drive = commonestDrive(units, layout);
   return { ...roomFor(units, layout, drive), drive: drive.name };
@@ -42,7 +40,7 @@ function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<
   const lanes = ports.reduce((sum, port) => sum + (inside.has(port.name) ? Math.min(port.lanes, 4) : 0), 0);
   const used = layout.wires.filter((wire) => inside.has(printSpot(wire.host[0]!))).reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
   const asked = Math.min(free.length, MOST_ASKED);
-  const more = asked === 0 || ports.length === 0 ? 0 : connectedOf(units, layout, drive, free.slice(0, asked), ports);
+  const more = asked === 0 || ports.length === 0 ? 0 : connectedOf(units, layout, drive, asked);
   return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used) };
 }
 
@@ -61,16 +59,13 @@ export function freeBays(units: readonly PlannedUnit[], layout: Layout): FreeBay
     .filter(({ name }) => !sitting.has(name) && !spanned.has(name));
 }
 
-/** Of so many more drives in free bays, how many leads would reach, less drives that then lose theirs. */
-function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, bays: readonly FreeBay[], ports: readonly HostPort[]): number {
-  const own = demandsFor(units, layout);
-  const extra = bays.flatMap(({ ref, group }, i): Demand[] => {
-    const unit = { id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: 'data' as const };
-    const demand = demandOf(unit, ref, group);
-    return demand ? [demand] : [];
-  });
-  const before = unconnectedDrives(units, layout).unconnected.length;
-  return Math.max(0, extra.length - (wire([...own, ...extra], ports, layout.wires).unconnected.length - before));
+/**
+ * Of so many more drives how many get a bay and a lead, whatever has to move for them. They count as
+ * spares: nothing that has its place gives it up for one of them.
+ */
+function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, asked: number): number {
+  const extra = Array.from({ length: asked }, (_, i): PlannedUnit => ({ id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: 'spare' }));
+  return Math.max(0, asked - (sparesLeft([...units, ...extra], layout) - sparesLeft(units, layout)));
 }
 
 function commonestDrive(units: readonly PlannedUnit[], layout: Layout): PartOf<'drive'> {

@@ -1,6 +1,6 @@
 import type { Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
-import { leadById, type Lead } from '../place/leads';
+import { isLead, leadById, type Lead } from '../place/leads';
 import { ofKind, type PlannedUnit } from '../place/units';
 
 /** Leads of one kind a layout needs: how many are there already, and how many to buy. */
@@ -9,7 +9,7 @@ export type Need = { readonly lead: Lead; readonly count: number; readonly fromK
 export type LeadNeeds = { readonly needs: readonly Need[]; /** Cables of the kit that no wire uses. */ readonly spare: readonly PlannedUnit[] };
 
 /** Leads for the wires: first cables of the kit, then those in the boxes of its parts, then to buy. */
-export function leadNeeds(units: readonly PlannedUnit[], wires: readonly Wire[], cableInBox: (sheet: string) => PartOf<'cable'> | null): LeadNeeds {
+export function leadNeeds(units: readonly PlannedUnit[], wires: readonly Wire[], inBoxes: readonly PartOf<'cable'>[]): LeadNeeds {
   const wanted = new Map<string, { lead: Lead; count: number }>();
   for (const wire of wires) {
     const lead = leadById(wire.lead);
@@ -17,7 +17,7 @@ export function leadNeeds(units: readonly PlannedUnit[], wires: readonly Wire[],
   }
   const kit = ofKind(units, 'cable');
   const used = new Set<string>();
-  const boxed = units.flatMap((unit) => unit.part.inTheBox.flatMap((inner) => { const cable = cableInBox(inner.sheet); return cable ? Array<PartOf<'cable'>>(inner.count).fill(cable) : []; }));
+  const boxed = [...inBoxes];
   const needs = [...wanted.values()].map(({ lead, count }): Need => {
     const mine = kit.filter((unit) => !used.has(unit.id) && isLead(unit.part, lead)).slice(0, count);
     mine.forEach((unit) => used.add(unit.id));
@@ -26,11 +26,4 @@ export function leadNeeds(units: readonly PlannedUnit[], wires: readonly Wire[],
     return { lead, count, fromKit: mine.length, fromBoxes, toBuy: count - mine.length - fromBoxes };
   });
   return { needs, spare: kit.filter((unit) => !used.has(unit.id)) };
-}
-
-/** Whether a cable's ends make that lead; an end whose role is open goes either way round. */
-export function isLead(cable: PartOf<'cable'>, lead: Lead): boolean {
-  const [hostTails, deviceTails] = lead.shape === 'reverse' ? [lead.tails, 1] : [1, lead.tails];
-  const ends = [[cable.ends[0], cable.ends[1]], [cable.ends[1], cable.ends[0]]] as const;
-  return ends.some(([host, device]) => host.kind === lead.host && device.kind === lead.device && host.tails === hostTails && device.tails === deviceTails && host.role !== 'device' && device.role !== 'host');
 }

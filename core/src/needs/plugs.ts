@@ -1,7 +1,7 @@
 import type { Layout } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { PLUG_KINDS, type PlugKind } from '../parts/vocabulary';
-import { boxOf } from '../place/seating';
+import { boxOf } from '../place/around';
 import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 

@@ -1,3 +1,4 @@
+import type { PartOf } from '../parts/resolve';
 import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 
 /** A kind of lead between two connectors. `price` is a typical one in euro cents, for leads nobody has listed. */
@@ -46,3 +47,10 @@ export const LEADS: readonly Lead[] = [
 const byId = new Map(LEADS.map((one) => [one.id, one]));
 export const leadById = (id: string): Lead | undefined => byId.get(id);
 export const leadBetween = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind): Lead | undefined => byId.get(`${shape}:${host}:${device}`);
+
+/** Whether a cable's ends make that lead; an end whose role is open goes either way round. */
+export function isLead(cable: PartOf<'cable'>, lead: Lead): boolean {
+  const [hostTails, deviceTails] = lead.shape === 'reverse' ? [lead.tails, 1] : [1, lead.tails];
+  const ends = [[cable.ends[0], cable.ends[1]], [cable.ends[1], cable.ends[0]]] as const;
+  return ends.some(([host, device]) => host.kind === lead.host && device.kind === lead.device && host.tails === hostTails && device.tails === deviceTails && host.role !== 'device' && device.role !== 'host');
+}

@@ -3,7 +3,7 @@ import type { Part, PartOf } from '../parts/resolve';
 import type { PlannedUnit } from './units';
 
 /** All that seating and wiring read of a drive. Sheets of one series share it: their drives are dealt alike. */
-export const DRIVE_SHAPE = ['kind', 'size', 'heightMm', 'lengthMm', 'interface', 'lanes', 'gbPerLane'] as const satisfies readonly (keyof PartOf<'drive'>)[];
+export const DRIVE_SHAPE = ['kind', 'medium', 'size', 'heightMm', 'lengthMm', 'interface', 'lanes', 'gbPerLane', 'pcieGen'] as const satisfies readonly (keyof PartOf<'drive'>)[];
 
 /** Whether two parts are dealt the same: the same part, or two drives of one shape. */
 export function partsAlike(a: Part, b: Part): boolean {

@@ -35,7 +35,7 @@ test('each box has its own supply and its own start', () => {
 });
 
 test('a drive shelf needs an outside port: an HBA with inside ports does not reach it', () => {
-  const shelfOnly = (card: string) => { const made = fixture().add('loft-16').add('sluice-8', 6); return made.add('creel-2').add('wren-c8').add(card); };
+  const shelfOnly = (card: string) => { const made = fixture().add('loft-16').add('sluice-8', 6); return made.add('creel-2w').add('wren-c8').add(card); };
   expect(shelfOnly('tern-8e').assess().unconnected).toEqual([]);
   expect(leads(shelfOnly('tern-8e'))).toEqual([expect.stringMatching(/^straight:sff-8644:sff-8644 .*front-link\.1$/)]);
   expect(shelfOnly('tern-8i').assess().unconnected).toHaveLength(6);

@@ -1,15 +1,24 @@
-import { printSpot, type SpotRef } from '../build/layout';
+import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import type { Backplane, BayGroup } from '../parts/chassisValues';
 import type { Connector } from '../parts/connector';
 import type { PartOf } from '../parts/resolve';
 import type { ConnectorKind, Protocol } from '../parts/vocabulary';
-import { isKind, type PlannedUnit } from './units';
+import { boxAmong } from './around';
 import { type SpotGroup } from './spots';
+import { lanesLeft, type Left, type Uses } from './trade';
+import { isKind, unitsById, type PlannedUnit } from './units';
 
-/** One host-side connector: `lanes` is what the board's rules leave of it, `offBecause` who took them. */
+/**
+ * One host-side connector: `lanes` is what is left of it, `offBecause` who took the others (a module
+ * by a board's rule; the chassis, where an outside connector finds no opening). Leads inside stay in
+ * their `box`.
+ */
 export type HostPort = {
   readonly ref: SpotRef; readonly name: string; readonly kind: ConnectorKind; readonly lanes: number; readonly fullLanes: number;
   readonly carries: readonly Protocol[]; readonly onBoard: boolean; readonly unit: PlannedUnit; readonly offBecause: PlannedUnit | null; readonly inside: boolean; readonly gbPerLane: number;
+  readonly box: string | null;
+  /** Whether several drives may hang on it behind a SATA port multiplier. */
+  readonly multiplier: boolean;
 };
 
 /** What a seated drive needs: a lead to its own connector, or a lane of its backplane's connector. */
@@ -36,53 +45,62 @@ export const DRIVE_DATA_KEY = 'data';
 const copiesOf = (host: string, connector: Connector): SpotRef[] =>
   connector.count === 1 ? [{ host, key: connector.key }] : Array.from({ length: connector.count }, (_, i) => ({ host, key: connector.key, n: i + 1 }));
 
-/** Host ports of every seated board and controller, less what M.2 sockets in use switch off. */
-export function hostPorts(units: readonly PlannedUnit[], seatOf: (unit: PlannedUnit) => SpotRef | undefined): HostPort[] {
-  const seated = units.filter((unit) => seatOf(unit));
-  return seated.flatMap((unit): HostPort[] => {
-    if (isKind(unit, 'controller')) return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, false, () => null));
+export type SeatOf = (unit: PlannedUnit) => SpotRef | undefined;
+export type Modes = Layout['modes'];
+
+/** Host ports of every seated board and controller, with what board modes, rules and missing openings leave of them. */
+export function hostPorts(units: readonly PlannedUnit[], seatOf: SeatOf, modes?: Modes): HostPort[] {
+  const byId = unitsById(units);
+  return units.flatMap((unit): HostPort[] => {
+    const spot = seatOf(unit);
+    if (!spot) return [];
+    if (isKind(unit, 'controller')) {
+      const wall = unit.part.connectors.some((one) => one.side === 'outside') ? wallBefore(spot, byId, seatOf) : null;
+      return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (_n, full) => (connector.side === 'outside' && wall ? { lanes: 0, by: wall.id } : { lanes: full, by: null }), byId));
+    }
     if (!isKind(unit, 'board')) return [];
-    const off = takenBySockets(unit.part, unit.id, seated, seatOf);
-    return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, true, (n) => off.get(`${connector.key}.${n}`) ?? null));
+    const left = lanesLeft(unit.part, usesOf(unit.id, units, seatOf), modes?.[unit.id]);
+    return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (n, full) => left(connector.key, n, full), byId));
   });
 }
 
-type Taken = { readonly lanes: number; readonly by: PlannedUnit };
+/** The connectors of seated expander cards: one or two of them are fed by a host port, the others feed. */
+export function expanderPorts(units: readonly PlannedUnit[], seatOf: SeatOf): HostPort[] {
+  const byId = unitsById(units);
+  return units.flatMap((unit) => (isKind(unit, 'expander') && seatOf(unit) ? unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (_n, full) => ({ lanes: full, by: null }), byId)) : []));
+}
 
-function portsOf(unit: PlannedUnit, connector: Connector, onBoard: boolean, taken: (n: number) => Taken | null): HostPort[] {
+function portsOf(unit: PlannedUnit, connector: Connector, box: string | null, left: (n: number, full: number) => Left, byId: ReadonlyMap<string, PlannedUnit>): HostPort[] {
   if (connector.role === 'device') return [];
+  const onBoard = isKind(unit, 'board');
   return copiesOf(unit.id, connector).map((ref, i) => {
-    const off = taken(i + 1);
+    const { lanes, by } = left(i + 1, connector.lanes);
     return {
-      ref, name: printSpot(ref), kind: connector.kind, lanes: off ? Math.min(off.lanes, connector.lanes) : connector.lanes, fullLanes: connector.lanes,
-      carries: connector.carries, onBoard, unit, offBecause: off?.by ?? null, inside: connector.side === 'inside', gbPerLane: connector.gbPerLane,
+      ref, name: printSpot(ref), kind: connector.kind, lanes, fullLanes: connector.lanes, carries: connector.carries, onBoard, unit, offBecause: by ? byId.get(by) ?? null : null,
+      inside: connector.side === 'inside', gbPerLane: connector.gbPerLane, box, multiplier: isKind(unit, 'controller') && unit.part.portMultiplier,
     };
   });
 }
 
-function takenBySockets(board: PartOf<'board'>, host: string, seated: readonly PlannedUnit[], seatOf: (unit: PlannedUnit) => SpotRef | undefined): Map<string, Taken> {
-  const taken = new Map<string, Taken>();
-  for (const rule of board.rules) {
-    const user = seated.find((unit) => {
-      const spot = seatOf(unit)!;
-      if (spot.host !== host || spot.key !== rule.when.key) return false;
-      return rule.when.as === 'any' || (isKind(unit, 'drive') && protocolOf(unit.part) === rule.when.as) || (!isKind(unit, 'drive') && rule.when.as === 'pcie');
-    });
-    if (!user) continue;
-    for (const then of rule.then) {
-      const count = board.connectors.find((connector) => connector.key === then.key)?.count ?? 0;
-      for (const n of then.ns ?? Array.from({ length: count }, (_, i) => i + 1)) taken.set(`${then.key}.${n}`, { lanes: then.lanes, by: user });
-    }
+/** What sits in the sockets and slots of a board, and as what. */
+export function usesOf(board: string, units: readonly PlannedUnit[], seatOf: SeatOf): Uses {
+  const uses = new Map<string, { as: Protocol; by: string }>();
+  for (const unit of units) {
+    const spot = seatOf(unit);
+    if (spot?.host === board) uses.set(spot.key, { as: isKind(unit, 'drive') ? protocolOf(unit.part) : 'pcie', by: unit.id });
   }
-  return taken;
+  return uses;
 }
 
-/** Whether using a socket takes storage ports away, and how many. */
-export function portsTakenBy(board: PartOf<'board'>, socketKey: string, protocol: Protocol): number {
-  return board.rules
-    .filter((rule) => rule.when.key === socketKey && (rule.when.as === 'any' || rule.when.as === protocol))
-    .flatMap((rule) => rule.then)
-    .reduce((sum, then) => sum + (then.ns?.length ?? board.connectors.find((one) => one.key === then.key)?.count ?? 0), 0);
+/** The chassis whose rear wall is closed behind a card's slot; null where there is an opening. A riser stands in its own slot's opening. */
+export function wallBefore(spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>, seatOf: SeatOf): PlannedUnit | null {
+  const host = byId.get(spot.host);
+  const hostSpot = host && isKind(host, 'riser') ? seatOf(host) : undefined;
+  if (hostSpot) return wallBefore(hostSpot, byId, seatOf);
+  const box = boxAmong(spot.host, byId, seatOf);
+  if (!host || !isKind(host, 'board') || !box || !isKind(box, 'chassis')) return null;
+  const position = host.part.slots.find((slot) => slot.key === spot.key)?.position ?? 0;
+  return position < box.part.openings.reduce((sum, one) => sum + one.count, 0) ? null : box;
 }
 
 export function demandOf(unit: PlannedUnit & { readonly part: PartOf<'drive'> }, spot: SpotRef, group: SpotGroup): Demand | null {
@@ -95,7 +113,8 @@ export function demandOf(unit: PlannedUnit & { readonly part: PartOf<'drive'> },
 
 const targets = new WeakMap<BayGroup, Map<string, readonly Target[]>>();
 
-function targetsOf(host: string, group: BayGroup, backplane: Backplane): readonly Target[] {
+/** All connectors of a backplane that leads end at. */
+export function targetsOf(host: string, group: BayGroup, backplane: Backplane): readonly Target[] {
   const ofGroup = targets.get(group) ?? new Map<string, readonly Target[]>();
   targets.set(group, ofGroup);
   let found = ofGroup.get(host);

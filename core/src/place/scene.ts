@@ -4,7 +4,7 @@ import type { Part, PartOf } from '../parts/resolve';
 import { memoPair } from '../memoLast';
 import { layOut, onBoard, slotU, type BoardFrame, type Box } from './layOut';
 import { isCard, isKind, ofKind, type PlannedUnit } from './units';
-import { hasPlaces } from './solve';
+import { hasPlaces } from './units';
 
 /** One thing of the drawing, in millimetres: a shell, a place, or a unit in its place. */
 export type Solid = {

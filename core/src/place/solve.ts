@@ -1,18 +1,25 @@
-import { printSpot, type Layout, type Seat } from '../build/layout';
-import { memoPair } from '../memoLast';
-import { leadBetween } from './leads';
-import { demandOf, hostPorts, type Demand, type HostPort } from './ports';
+import { printSpot, type Layout, type Seat, type Wire } from '../build/layout';
 import { dealtAlike, layoutsAlike } from './likeness';
-import type { ConflictFact, Outcome, Problem } from './problem';
-import { seatUnits, type Seating } from './seating';
-import { groupAt } from './spotAt';
-import { ofKind, seatSpot, unitsById, type PlannedUnit } from './units';
-import { wire, type Wiring } from './wiring';
+import { expanderPorts, hostPorts, protocolOf, type SeatOf } from './ports';
+import type { Outcome, Problem } from './problem';
+import { adapterBays, eachBayPlan, seatedBays, type BayGroupHere, type BayPlan } from './solver/bayPlans';
+import { cardPlans, type CardPlan } from './solver/cardPlans';
+import { deal, least, MOST_CHOICES } from './solver/deal';
+import { expand } from './solver/expand';
+import { layTable } from './solver/lay';
+import { layersOf, type Pick as Picked } from './solver/layers';
+import { fixedPlaces, seatRest } from './solver/rest';
+import { looseOf } from './solver/roles';
+import { burdenOf, compare, levelsOf, LEVELS, plus, ZERO, type Score } from './solver/score';
+import type { Table } from './solver/table';
+import { sleepers, wishesOf, type Wishes } from './solver/wishes';
+import { unconnectedDrives } from './unconnected';
+import { hasPlaces, ofKind, type PlannedUnit } from './units';
 
 /**
- * Places and wires the units of a build, moving as little of `hint` as it must. Deterministic: the
- * same problem and hint give the same outcome. M.2 modules are first left where they were; where
- * that leaves a drive without a port, sockets that switch nothing off are tried.
+ * Places and wires the units of a build: the best layout by the order of levels, moving as little of
+ * `hint` as that allows. Exact; the same problem and hint give the same outcome. How, and why it is
+ * complete: docs/decisions/placement.md.
  */
 export function solve(problem: Problem, hint: Layout): Outcome {
   const known = lastSolved && lastSolved.outcome.layout !== lastSolved.hint && layoutsAlike(lastSolved.hint, hint) && dealtAlike(lastSolved.units, problem.units) ? lastSolved.outcome : null;
@@ -27,76 +34,107 @@ export function solve(problem: Problem, hint: Layout): Outcome {
 let lastSolved: { readonly units: Problem['units']; readonly hint: Layout; readonly outcome: Outcome } | null = null;
 
 function solveAfresh(problem: Problem, hint: Layout): Outcome {
-  const first = attempt(problem, hint, false);
-  const second = first.wiring.unconnected.length > 0 && ofKind(problem.units, 'drive').some((unit) => unit.part.size === 'm2') ? attempt(problem, hint, true) : null;
-  const best = second && second.wiring.unconnected.length < first.wiring.unconnected.length && second.unplaced.length <= first.unplaced.length ? second : first;
-  const unconnected = best.wiring.unconnected.map((demand) => demand.unit);
-  const partial = best.unplaced.length > 0 || unconnected.length > 0;
+  const { units } = problem;
+  const wishes = wishesOf(units, hint);
+  const found = bestOf(problem, hint, wishes);
+  const at = seatsOf(found, wishes, hint);
+  const layout = keepSame(hint, { ...hint, at, wires: [...found.wires], dormant: sleepers(units, hint, at), ...(found.cards.modes ? { modes: found.cards.modes } : {}) });
+  const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !at[unit.id]);
+  const { unconnected, conflict } = unconnectedDrives(units, layout);
   return {
-    status: partial ? 'partial' : 'solved',
-    layout: layoutFrom(best, hint),
-    unplaced: best.unplaced,
-    unconnected,
-    moved: problem.units.filter((unit) => {
-      const was = hint.at[unit.id];
-      const is = best.seating.at.get(unit.id);
-      return was?.how === 'put' && is && printSpot(is.spot) !== printSpot(was.spot);
-    }),
-    conflict: unconnected.length > 0 ? portShortage(problem.units, { at: Object.fromEntries(best.seating.at) }, best.demands) : null,
+    status: !found.whole ? 'undecided' : unplaced.length > 0 || unconnected.length > 0 ? 'partial' : 'solved',
+    layout, unplaced, unconnected, conflict, moved: units.filter((unit) => gaveWay(unit, hint, at)),
   };
 }
 
-type Attempt = { readonly seating: Seating; readonly wiring: Wiring; readonly demands: readonly Demand[]; readonly unplaced: readonly PlannedUnit[] };
+const gaveWay = (unit: PlannedUnit, hint: Layout, at: Layout['at']): boolean => {
+  const was = hint.at[unit.id];
+  const is = at[unit.id];
+  return was?.how === 'put' && !!is && printSpot(is.spot) !== printSpot(was.spot);
+};
 
-function attempt(problem: Problem, hint: Layout, calmM2: boolean): Attempt {
-  const seating = seatUnits(problem.units, hint, calmM2);
-  const demands = demandsFor(problem.units, { at: Object.fromEntries(seating.at) });
-  const wiring = wire(demands, hostPorts(problem.units, (unit) => seating.at.get(unit.id)?.spot ?? unit.builtIn?.spot), hint.wires);
-  return { seating, wiring, demands, unplaced: problem.units.filter((unit) => !unit.builtIn && PLACED.has(unit.part.kind) && !seating.at.has(unit.id)) };
-}
+type Found = { readonly rest: ReadonlyMap<string, Seat>; readonly cards: CardPlan; readonly bays: BayPlan; readonly seats: ReadonlyMap<string, Seat>; readonly wires: readonly Wire[]; readonly score: Score; readonly whole: boolean };
 
-/** Kinds that have places so far; cables, sticks of paste and the like lie in the small parts. */
-const PLACED = new Set(['chassis', 'adapter', 'board', 'supply', 'processor', 'cooler', 'memory', 'controller', 'expander', 'networkCard', 'accelerator', 'carrier', 'drive', 'fan']);
-export const hasPlaces = (unit: PlannedUnit): boolean => PLACED.has(unit.part.kind);
+/** How good the best layout is, level by level: what other ways to the same answer are held against. */
+export const scoreOf = (problem: Problem, hint: Layout): { readonly score: Score; readonly whole: boolean } => bestOf(problem, hint, wishesOf(problem.units, hint));
 
-/** What each seated drive needs to be reached, in the order of the kit. The same units and layout give the same list. */
-export const demandsFor = memoPair((units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): readonly Demand[] => findDemands(units, layout));
-
-function findDemands(units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): Demand[] {
-  const byId = unitsById(units);
-  return ofKind(units, 'drive').flatMap((unit) => {
-    const spot = layout.at[unit.id]?.spot;
-    const group = spot && groupAt(byId, spot);
-    const demand = group && demandOf(unit, spot, group);
-    return demand ? [demand] : [];
+/**
+ * Cards and adapters are seated in every way that matters, drives and leads dealt for each. What the
+ * two cost adds up, so a way of seating is passed by as soon as its own cost and the least the
+ * dealing can cost are no better than the best found.
+ */
+function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut = false): Found {
+  const rest = seatRest(units, wishes);
+  const taken = fixedPlaces(units);
+  const cards = cardPlans(units, rest, wishes, taken);
+  const floors = cards.plans.map((plan) => ({ plan, least: plus(plan.score, leastFor(units, [...seatedBays(units, rest), ...adapterBays(units)], (unit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id))?.spot, plan.modes, owned)) }));
+  let best: { readonly bays: BayPlan; readonly plan: CardPlan; readonly table: Table; readonly picks: readonly Picked[]; readonly score: Score } | null = null;
+  let whole = cards.whole;
+  const budget = { left: MOST_CHOICES };
+  const worth = (score: Score) => !best || compare(score, best.score) < 0;
+  const bayWhole = eachBayPlan(units, rest, wishes, taken, hint.wires, (score) => floors.some(({ least }) => worth(plus(score, least))), (bays) => {
+    for (const { plan, least } of floors) {
+      if (!worth(plus(bays.score, least))) continue;
+      const seatOf = (unit: PlannedUnit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id) ?? bays.seats.get(unit.id))?.spot;
+      const laid = layTable({ units, groups: bays.groups, covered: bays.covered, seatOf, modes: plan.modes, wishes, wires: hint.wires, owned: owned ?? new Map() });
+      const fixed = plus(plus(bays.score, plan.score), laid.score);
+      const { start, most, layers } = layersOf(laid.table);
+      const dealt = deal(start, most, layers, best && minus(best.score, fixed), budget, onlyOut);
+      whole &&= dealt.whole;
+      if (!dealt.found) continue;
+      const score = plus(fixed, dealt.found.score);
+      if (worth(score)) best = { bays, plan, table: laid.table, picks: dealt.found.picks as readonly Picked[], score };
+    }
   });
+  whole &&= bayWhole;
+  const { seats, wires } = expand(best!.table, best!.picks, wishes, hint.wires);
+  return { rest, cards: best!.plan, bays: best!.bays, seats, wires, score: best!.score, whole };
 }
 
-function layoutFrom({ seating, wiring }: Attempt, hint: Layout): Layout {
-  const at = sameOr(hint.at, Object.fromEntries(seating.at), (a: Seat, b: Seat) => a === b || (a.how === b.how && printSpot(a.spot) === printSpot(b.spot)));
-  const wires = wiring.wires.length === hint.wires.length && wiring.wires.every((one, i) => one === hint.wires[i]) ? hint.wires : [...wiring.wires];
-  const dormant = JSON.stringify(seating.dormant) === JSON.stringify(hint.dormant) ? hint.dormant : seating.dormant;
-  return at === hint.at && wires === hint.wires && dormant === hint.dormant ? hint : { ...hint, at, wires, dormant };
+/** What dealing costs at least, wherever cards and adapters sit: by the drives that want a lead, the ports there are and every bay there could be. */
+function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[], seatOf: SeatOf, modes: Layout['modes'], owned: Problem['owned']): Score {
+  const ports = [...hostPorts(units, seatOf, modes), ...expanderPorts(units, seatOf)].filter((port) => port.lanes > 0);
+  let [waiting, lost, bays, direct, reverse, inHand] = [0, 0, 0, 0, 0, 0];
+  const bridged = groups.some(({ group }) => group.backplane?.type === 'bridge');
+  const drives = ofKind(units, 'drive').filter((unit) => !unit.builtIn && unit.part.size !== 'm2' && unit.part.size !== 'usb');
+  for (const unit of drives) {
+    if (ports.some((port) => port.carries.includes(protocolOf(unit.part)) || (bridged && port.carries.includes('usb')))) waiting++;
+    else lost += looseOf(unit);
+  }
+  const shared: number[] = [];
+  for (const { group, count } of groups) {
+    bays += count;
+    if (!group.backplane) continue;
+    if (group.backplane.type !== 'direct') shared.push(count);
+    else if (group.backplane.connectors[0]!.lanes > 1) { direct += Math.ceil(count / group.backplane.baysPerConnector); reverse += direct; }
+  }
+  for (const [lead, count] of owned ?? []) inHand += count * burdenOf(lead);
+  const wide = ports.filter((port) => port.lanes >= 4).length;
+  const ones = ports.length - wide;
+  const straight = Math.min(direct, wide);
+  return least(ZERO, { homeless: Math.max(0, drives.length - bays), waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(reverse, ones), ones, owned: inHand });
 }
 
-/** The old record when nothing in it changed, so that later stages see the same object. */
-function sameOr<T>(old: Record<string, T>, fresh: Record<string, T>, same: (a: T, b: T) => boolean): Record<string, T> {
-  const keys = Object.keys(fresh);
-  return keys.length === Object.keys(old).length && keys.every((key) => old[key] !== undefined && same(old[key], fresh[key]!)) ? old : fresh;
+/** How many spare drives a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
+export function sparesLeft(units: readonly PlannedUnit[], hint: Layout): number {
+  const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
+  const levels = levelsOf(bestOf({ units }, { ...hint, wires: [] }, held, true).score);
+  return levels[LEVELS.indexOf('restOut')]! + levels[LEVELS.indexOf('restLoose')]!;
 }
 
-/** Ports short: drives that want one, ports that can reach them, and who switched the others off. */
-export function portShortage(units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>, demands: readonly Demand[]): ConflictFact[] {
-  const outside = new Set(demands.flatMap((demand) => (demand.kind === 'backplane' && !demand.target.inside ? [demand.target.kind] : [])));
-  const useful = (port: HostPort) => (port.inside ? !port.carries.includes('usb') : [...outside].some((kind) => leadBetween('straight', port.kind, kind)));
-  const ports = hostPorts(units, (unit) => seatSpot(layout, unit)).filter(useful);
-  const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
-  const facts: ConflictFact[] = [
-    { kind: 'drives', count: demands.length, label: 'drives', units: demands.map((demand) => demand.unit.id) },
-    { kind: 'ports', count: lanes, label: 'ports that reach a bay', units: [...new Set(ports.map((port) => port.unit.id))] },
-  ];
-  const by = new Map<PlannedUnit, number>();
-  for (const port of ports) if (port.offBecause) by.set(port.offBecause, (by.get(port.offBecause) ?? 0) + port.fullLanes - port.lanes);
-  for (const [unit, count] of by) facts.push({ kind: 'portsOff', count, label: unit.part.name, units: [unit.id] });
-  return facts;
+const minus = (one: Score, other: Score): Score => ({ a: one.a - other.a, b: one.b - other.b, c: one.c - other.c });
+
+function seatsOf({ rest, cards, bays, seats }: Found, wishes: Wishes, hint: Layout): Layout['at'] {
+  const at = Object.fromEntries([...rest, ...bays.seats, ...cards.seats, ...seats]);
+  const same = (a: Seat, b: Seat) => a === b || (a.how === b.how && printSpot(a.spot) === printSpot(b.spot));
+  const keys = Object.keys(at);
+  return keys.length === Object.keys(hint.at).length && keys.every((key) => hint.at[key] !== undefined && same(hint.at[key], at[key]!)) ? hint.at : at;
+}
+
+/** The hint itself where nothing in it changed, so that later stages see the same objects. */
+function keepSame(hint: Layout, fresh: Layout): Layout {
+  const wires = fresh.wires.length === hint.wires.length && fresh.wires.every((one, i) => one === hint.wires[i]) ? hint.wires : fresh.wires;
+  const dormant = JSON.stringify(fresh.dormant) === JSON.stringify(hint.dormant) ? hint.dormant : fresh.dormant;
+  const modes = JSON.stringify(fresh.modes) === JSON.stringify(hint.modes);
+  return fresh.at === hint.at && wires === hint.wires && dormant === hint.dormant && modes ? hint : { ...fresh, wires, dormant };
 }

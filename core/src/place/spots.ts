@@ -53,15 +53,17 @@ function shapesOf(part: Part): Loose[] {
     ] : []),
     ...(part.memorySlots ? [{ type: 'memoryBank', key: 'memory', label: 'Memory slot', count: part.memorySlots, board: part } as const] : []),
     ...part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const),
-    ...part.slots.map((slot) => ({ type: 'slot', key: slot.key, label: slot.label, count: 1, slot }) as const),
+    ...slotsOf(part.slots),
     ...part.usbInside.map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
     ...connectorsOf(part.connectors),
   ];
+  if (part.kind === 'riser') return slotsOf(part.slots);
   if (part.kind === 'carrier') return part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const);
   return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
 }
 
 const baysOf = (groups: readonly BayGroup[]): Loose[] => groups.map((group) => ({ type: 'bay', key: group.key, label: group.label, count: group.rows * group.columns, group }));
+const slotsOf = (slots: readonly Slot[]): Loose[] => slots.map((slot) => ({ type: 'slot', key: slot.key, label: slot.label, count: 1, slot }));
 const connectorsOf = (connectors: readonly Connector[]): Loose[] =>
   connectors.map((connector) => ({ type: 'connector', key: connector.key, label: connector.label ?? connector.kind, count: connector.count, connector }));
 

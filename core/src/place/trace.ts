@@ -1,21 +1,12 @@
 import { printSpot, type Layout, type Wire } from '../build/layout';
-import { leadById } from './leads';
-import { demandsFor } from './solve';
-import { DRIVE_DATA_KEY, type Demand } from './ports';
-import type { PlannedUnit } from './units';
+import { demandsFor } from './demands';
+import { liveWires, wireServing } from './unconnected';
+import { isKind, unitsById, type PlannedUnit } from './units';
 
 /** The lead that serves a seated drive; null where none reaches it. */
 export function wireOf(units: readonly PlannedUnit[], layout: Layout, drive: string): Wire | null {
   const demand = demandsFor(units, layout).find((one) => one.unit.id === drive);
-  return demand ? wireServing(demand, layout) : null;
-}
-
-function wireServing(demand: Demand, layout: Layout): Wire | null {
-  const end = demand.kind === 'bare' ? `${demand.unit.id}/${DRIVE_DATA_KEY}` : demand.target.name;
-  const wire = layout.wires.find((one) => one.device.some((device) => printSpot(device) === end));
-  // Of a breakout in reverse only the lanes with a port behind them are live.
-  const live = wire && (demand.kind === 'bare' || leadById(wire.lead)?.shape !== 'reverse' || wire.lanes?.includes(demand.lane));
-  return live ? wire : null;
+  return demand ? wireServing(demand, liveWires(units, layout.wires)) : null;
 }
 
 /**
@@ -26,10 +17,15 @@ export function tracePath(units: readonly PlannedUnit[], layout: Layout, unit: s
   const seat = layout.at[unit];
   if (!seat) return new Set();
   const places = new Set([printSpot(seat.spot)]);
+  const byId = unitsById(units);
+  const live = liveWires(units, layout.wires);
   for (const demand of demandsFor(units, layout)) {
-    const wire = wireServing(demand, layout);
+    const wire = wireServing(demand, live);
     if (!wire) continue;
-    const hosts = wire.host.map((ref) => ref.host);
+    const near = wire.host.map((ref) => ref.host);
+    // Behind an expander the path goes on to the cards that feed it.
+    const feeders = near.flatMap((id) => { const host = byId.get(id); return host && isKind(host, 'expander') ? layout.wires.filter((one) => one.device.some((device) => device.host === id)).flatMap((one) => one.host.map((ref) => ref.host)) : []; });
+    const hosts = [...near, ...feeders];
     if (demand.unit.id !== unit && !hosts.includes(unit)) continue;
     for (const one of [demand.unit.id, ...(demand.unit.id === unit ? hosts : [])]) {
       const spot = layout.at[one]?.spot;

@@ -1,19 +1,46 @@
-import { printSpot, type Layout } from '../build/layout';
-import { leadById } from './leads';
-import { DRIVE_DATA_KEY } from './ports';
+import { printSpot, type Layout, type Wire } from '../build/layout';
+import { demandsFor } from './demands';
+import { leadBetween, leadById } from './leads';
+import { DRIVE_DATA_KEY, hostPorts, type Demand, type HostPort } from './ports';
 import type { ConflictFact } from './problem';
-import { demandsFor, portShortage } from './solve';
-import type { PlannedUnit } from './units';
+import { isKind, seatSpot, unitsById, type PlannedUnit } from './units';
 
 /** Seated drives that no lead of a layout reaches, with the shortage behind it; read off, not solved. */
 export function unconnectedDrives(units: readonly PlannedUnit[], layout: Layout): { readonly unconnected: readonly PlannedUnit[]; readonly conflict: readonly ConflictFact[] | null } {
-  const reached = new Map(layout.wires.flatMap((wire) => wire.device.map((device) => [printSpot(device), wire] as const)));
   const demands = demandsFor(units, layout);
-  const unconnected = demands.filter((demand) => {
-    if (demand.kind === 'bare') return !reached.has(`${demand.unit.id}/${DRIVE_DATA_KEY}`);
-    const wire = reached.get(demand.target.name);
-    // In reverse only the lanes with a host end are live; a straight lead and a tail serve what hangs on them.
-    return !wire || (leadById(wire.lead)?.shape === 'reverse' && !wire.lanes?.includes(demand.lane));
-  });
+  const live = liveWires(units, layout.wires);
+  const unconnected = demands.filter((demand) => !wireServing(demand, live));
   return { unconnected: unconnected.map((demand) => demand.unit), conflict: unconnected.length > 0 ? portShortage(units, layout, demands) : null };
+}
+
+/** The lead at a drive's own end or its backplane connector; of a breakout in reverse only the lanes with a port behind them are live. */
+export function wireServing(demand: Demand, live: ReadonlyMap<string, Wire>): Wire | null {
+  if (demand.kind === 'bare') return live.get(`${demand.unit.id}/${DRIVE_DATA_KEY}`) ?? null;
+  const wire = live.get(demand.target.name);
+  return wire && (leadById(wire.lead)?.shape !== 'reverse' || wire.lanes?.includes(demand.lane)) ? wire : null;
+}
+
+/** Leads by their device ends, less those from an expander that nothing feeds. */
+export function liveWires(units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, Wire> {
+  const byId = unitsById(units);
+  const isExpander = (id: string) => { const unit = byId.get(id); return !!unit && isKind(unit, 'expander'); };
+  const fed = new Set<string>();
+  for (const wire of wires) if (!isExpander(wire.host[0]!.host)) for (const { host } of wire.device) if (isExpander(host)) fed.add(host);
+  return new Map(wires.filter((wire) => !isExpander(wire.host[0]!.host) || fed.has(wire.host[0]!.host)).flatMap((wire) => wire.device.map((device) => [printSpot(device), wire] as const)));
+}
+
+/** Ports short: drives that want one, ports that can reach them, and who switched the others off. */
+function portShortage(units: readonly PlannedUnit[], layout: Pick<Layout, 'at' | 'modes'>, demands: readonly Demand[]): ConflictFact[] {
+  const outside = new Set(demands.flatMap((demand) => (demand.kind === 'backplane' && !demand.target.inside ? [demand.target.kind] : [])));
+  const useful = (port: HostPort) => (port.inside ? !port.carries.includes('usb') : [...outside].some((kind) => leadBetween('straight', port.kind, kind)));
+  const ports = hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes).filter(useful);
+  const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
+  const facts: ConflictFact[] = [
+    { kind: 'drives', count: demands.length, label: 'drives', units: demands.map((demand) => demand.unit.id) },
+    { kind: 'ports', count: lanes, label: 'ports that reach a bay', units: [...new Set(ports.map((port) => port.unit.id))] },
+  ];
+  const by = new Map<PlannedUnit, number>();
+  for (const port of ports) if (port.offBecause) by.set(port.offBecause, (by.get(port.offBecause) ?? 0) + port.fullLanes - port.lanes);
+  for (const [unit, count] of by) facts.push({ kind: 'portsOff', count, label: unit.part.name, units: [unit.id] });
+  return facts;
 }

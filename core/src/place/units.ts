@@ -131,3 +131,7 @@ export const ofKind = <K extends PartKind>(units: readonly PlannedUnit[], kind: 
 export const CARD_KINDS = ['controller', 'expander', 'networkCard', 'accelerator', 'carrier'] as const;
 export type CardPart = PartOf<(typeof CARD_KINDS)[number]>;
 export const isCard = (part: Part): part is CardPart => (CARD_KINDS as readonly PartKind[]).includes(part.kind);
+
+/** Kinds that have places so far; cables, sticks of paste and the like lie in the small parts. */
+const PLACED: ReadonlySet<PartKind> = new Set<PartKind>(['chassis', 'adapter', 'board', 'supply', 'processor', 'cooler', 'memory', 'riser', ...CARD_KINDS, 'drive', 'fan']);
+export const hasPlaces = (unit: PlannedUnit): boolean => PLACED.has(unit.part.kind);

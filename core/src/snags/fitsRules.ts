@@ -1,7 +1,7 @@
 import { limitFor, type Limit } from '../place/clearance';
 import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
-import { coveredBy } from '../place/seating';
+import { coveredBy } from '../place/around';
 import { isCard, ofKind, type PlannedUnit } from '../place/units';
 import { boardsOf, boxAround, byPart, chassisOf, occupiedFeatures, seatedBoard, spotOf, unplacedOf, unitById, type Situation } from './situation';
 import { CLOSE_MM, type Finding, type Gap } from './snag';

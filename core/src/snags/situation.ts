@@ -3,7 +3,7 @@ import type { Layout, Seat, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
 import type { Outcome } from '../place/problem';
-import { boxOf } from '../place/seating';
+import { boxOf } from '../place/around';
 import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
 

@@ -1,0 +1,39 @@
+import type { Seat, SpotRef } from '../build/layout';
+import { printSpot } from '../build/layout';
+import type { PartOf } from '../parts/resolve';
+import { isCard, isKind, unitsById, type PlannedUnit } from './units';
+
+/** A host sits in a host at most so deep: drive, adapter, adapter, chassis, floor. */
+const DEEPEST = 6;
+
+/** The chassis a unit sits in, through boards and adapters; null while it lies on the table. */
+export function chassisAround(unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PartOf<'chassis'> | null {
+  const unit = boxOf(unitId, at, units);
+  return unit && isKind(unit, 'chassis') ? unit.part : null;
+}
+
+export const boxOf = (unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PlannedUnit | null =>
+  boxAmong(unitId, unitsById(units), (unit) => unit.builtIn?.spot ?? at.get(unit.id)?.spot);
+
+export function boxAmong(unitId: string, byId: ReadonlyMap<string, PlannedUnit>, seatOf: (unit: PlannedUnit) => SpotRef | undefined): PlannedUnit | null {
+  for (let id = unitId, depth = 0; depth < DEEPEST; depth++) {
+    const unit = byId.get(id);
+    if (!unit) return null;
+    if (isKind(unit, 'chassis')) return unit;
+    const spot = seatOf(unit);
+    if (!spot) return null;
+    id = spot.host;
+  }
+  return null;
+}
+
+/** Slots a thick card lies over besides its own. */
+export function coveredBy(card: PlannedUnit, spot: SpotRef, units: readonly PlannedUnit[]): string[] {
+  if (!isCard(card.part) || card.part.thickSlots <= 1) return [];
+  const board = unitsById(units).get(spot.host);
+  if (!board || !isKind(board, 'board')) return [];
+  const own = board.part.slots.find((slot) => slot.key === spot.key);
+  if (!own) return [];
+  const reach = own.position + Math.ceil(card.part.thickSlots) - 1;
+  return board.part.slots.filter((slot) => slot.position > own.position && slot.position <= reach).map((slot) => printSpot({ host: spot.host, key: slot.key }));
+}

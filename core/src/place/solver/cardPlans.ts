@@ -1,0 +1,300 @@
+import { printSpot, type Layout, type Seat, type SpotRef } from '../../build/layout';
+import { limitFor } from '../clearance';
+import { boxAmong } from '../around';
+import { mismatch } from '../mates';
+import { protocolOf, wallBefore } from '../ports';
+import { PCIE_LANE_MBPS, wishMBps } from '../rates';
+import { spotsOf, type SpotGroup } from '../spots';
+import { lanesLeft, type Uses } from '../trade';
+import { isCard, isKind, unitsById, type PlannedUnit } from '../units';
+import type { PartOf } from '../../parts/resolve';
+import { outOf } from './roles';
+import { BOOT_OFF_BOARD, CARD_OUT, compare, HOT_PAIR, MB_LOST, MISFIT, MOVE, PUT_BROKEN, REST_OUT, type Score } from './score';
+import type { Wishes } from './wishes';
+
+/** Cards in slots and modules in sockets: who sits where, the mode of each board, what it costs, and what it leaves of the ports. */
+export type CardPlan = { readonly seats: ReadonlyMap<string, Seat>; readonly modes: Layout['modes']; readonly score: Score; readonly ports: string };
+
+/** Past so many seats tried the search stops and says so. */
+const MOST_NODES = 20_000;
+
+type Board = PlannedUnit & { readonly part: PartOf<'board'> };
+type SlotGroup = Extract<SpotGroup, { type: 'slot' }>;
+type M2Group = Extract<SpotGroup, { type: 'm2' }>;
+/** A slot or socket with the board whose lanes it uses; `position` is where a card stands at the rear wall. */
+type Place = { readonly ref: SpotRef; readonly name: string; readonly group: SlotGroup | M2Group; readonly board: Board | null; readonly boardKey: string; readonly position: number; readonly host: PlannedUnit };
+/** Units that are dealt alike: cards of one sheet, modules of one sheet and role. Hosts of further places stand alone. */
+type Kind = { readonly units: readonly PlannedUnit[]; readonly out: number; readonly card: boolean };
+
+const widthOf = ({ group }: Place): number => (group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes);
+
+/** Every distinct way of seating cards and modules that leaves other ports, each at its cheapest; null when the search was cut short. */
+export function cardPlans(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>): { readonly plans: CardPlan[]; readonly whole: boolean } {
+  return new CardSearch(units, seated, wishes, taken).run();
+}
+
+class CardSearch {
+  private readonly byId: ReadonlyMap<string, PlannedUnit>;
+  private readonly boards: readonly Board[];
+  private readonly kinds: Kind[] = [];
+  private readonly left: number[] = [];
+  /** Kind of the unit that wants a place, and how firmly. */
+  private readonly wanted = new Map<string, { readonly kind: number; readonly how: Seat['how'] }>();
+  private readonly places: Place[] = [];
+  private readonly got: number[] = [];
+  private readonly found = new Map<string, CardPlan>();
+  private best: Score | null = null;
+  private nodes = 0;
+  private readonly starts: readonly Place[];
+
+  constructor(units: readonly PlannedUnit[], private readonly seated: ReadonlyMap<string, Seat>, private readonly wishes: Wishes, private readonly taken: ReadonlySet<string>) {
+    this.byId = unitsById(units);
+    const here = units.filter((unit) => seated.has(unit.id) || unit.builtIn);
+    this.boards = here.filter((unit): unit is Board => isKind(unit, 'board'));
+    const byName = new Map<string, PlannedUnit[]>();
+    for (const unit of units) {
+      const module = isKind(unit, 'drive') && unit.part.size === 'm2';
+      if (unit.builtIn || !(isCard(unit.part) || isKind(unit, 'riser') || module)) continue;
+      const alone = isKind(unit, 'carrier') || isKind(unit, 'riser') || wishes.get(unit.id)?.seat.how === 'held';
+      const name = `${unit.part.id}|${unit.role ?? ''}|${alone ? unit.id : ''}`;
+      const like = byName.get(name);
+      if (like) like.push(unit);
+      else byName.set(name, [unit]);
+    }
+    for (const like of byName.values()) {
+      const index = this.kinds.length;
+      const first = like[0]!;
+      this.kinds.push({ units: like, out: isKind(first, 'drive') ? outOf(first) : isKind(first, 'riser') ? REST_OUT : CARD_OUT, card: !isKind(first, 'drive') });
+      this.left.push(like.length);
+      for (const unit of like) { const wish = wishes.get(unit.id); if (wish) this.wanted.set(wish.name, { kind: index, how: wish.seat.how }); }
+    }
+    const slots = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type === 'slot').sort((a, b) => (a.board === b.board ? a.position - b.position : 0));
+    const sockets = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type === 'm2');
+    this.starts = [...slots, ...sockets];
+  }
+
+  run(): { plans: CardPlan[]; whole: boolean } {
+    this.places.push(...this.starts);
+    this.step(0, { a: 0, b: 0, c: 0 });
+    const plans = [...this.found.values()].sort((one, other) => compare(one.score, other.score));
+    return { plans, whole: this.nodes <= MOST_NODES };
+  }
+
+  private placesOf(unit: PlannedUnit, under: Place | null): Place[] {
+    return spotsOf(unit.id, unit.part).flatMap((group): Place[] => {
+      if (group.type !== 'slot' && group.type !== 'm2') return [];
+      const ref = { host: unit.id, key: group.key };
+      const board = isKind(unit, 'board') ? unit : under?.board ?? null;
+      return [{ ref, name: printSpot(ref), group, board, boardKey: under?.boardKey ?? group.key, position: under ? under.position : group.type === 'slot' ? group.slot.position : 0, host: unit }];
+    });
+  }
+
+  /** Deals the i-th place, then the ones after it. */
+  private step(i: number, score: Score): void {
+    if (++this.nodes > MOST_NODES && this.found.size > 0) return;
+    if (this.best && compare(this.bound(i, score), this.best) >= 0) return;
+    if (i === this.places.length) { this.leaf(score); return; }
+    const place = this.places[i]!;
+    const want = this.wanted.get(place.name);
+    if (this.isCovered(i) || this.taken.has(place.name)) { this.choose(i, -1, this.given(score, want, -1)); return; }
+    if (want?.how === 'held') { this.choose(i, want.kind, score); return; }
+    const order = [...(want ? [want.kind] : []), ...this.kinds.keys()];
+    for (const [at, kind] of order.entries()) {
+      if (this.left[kind] === 0 || (at > 0 && kind === want?.kind)) continue;
+      const first = this.kinds[kind]!.units[0]!;
+      if (this.kinds[kind]!.units.some((unit) => this.wishes.get(unit.id)?.seat.how === 'held') || mismatch(first.part, place.group) || this.coversHeld(i, first)) continue;
+      this.choose(i, kind, this.given(score, want, kind));
+    }
+    this.choose(i, -1, this.given(score, want, -1));
+  }
+
+  private given(score: Score, want: { readonly kind: number; readonly how: Seat['how'] } | undefined, kind: number): Score {
+    return want && want.kind !== kind ? { a: score.a, b: score.b + (want.how === 'put' ? PUT_BROKEN : 0), c: score.c + MOVE } : score;
+  }
+
+  private choose(i: number, kind: number, score: Score): void {
+    const before = this.places.length;
+    this.got[i] = kind;
+    let next = score;
+    if (kind >= 0) {
+      this.left[kind]!--;
+      const unit = this.kinds[kind]!.units[0]!;
+      const place = this.places[i]!;
+      // At the full width of the place; what modes, rules and carriers take besides is added at the leaf.
+      next = { a: score.a, b: score.b + (this.misfits(unit, place) ? MISFIT : 0) + this.loss(unit, place, widthOf(place)), c: score.c + (this.isHotPair(i) ? HOT_PAIR : 0) };
+      if (isKind(unit, 'carrier') || isKind(unit, 'riser')) this.places.push(...this.placesOf(unit, place));
+    }
+    this.step(i + 1, next);
+    this.places.length = before;
+    if (kind >= 0) this.left[kind]!++;
+    this.got[i] = -1;
+  }
+
+  /** At least so many units stay out: there are fewer places left than units of their sort. */
+  private bound(i: number, score: Score): Score {
+    let [cards, slots, modules, sockets, hosts] = [0, 0, 0, 0, 0];
+    for (const [kind, count] of this.left.entries()) {
+      if (!this.kinds[kind]!.card) modules += count;
+      else { cards += count; if (count > 0 && (isKind(this.kinds[kind]!.units[0]!, 'carrier') || isKind(this.kinds[kind]!.units[0]!, 'riser'))) hosts += count; }
+    }
+    for (let at = i; at < this.places.length; at++) { if (this.places[at]!.group.type === 'slot') slots++; else sockets++; }
+    const short = (count: number, room: number) => (hosts > 0 ? 0 : Math.max(0, count - room));
+    return { a: score.a + short(cards, slots) * REST_OUT + short(modules, sockets) * REST_OUT, b: score.b, c: score.c };
+  }
+
+  private isCovered(i: number): boolean {
+    const place = this.places[i]!;
+    for (let before = 0; before < i; before++) {
+      const kind = this.got[before]!;
+      if (kind >= 0 && this.lies(this.kinds[kind]!.units[0]!, this.places[before]!, place)) return true;
+    }
+    return false;
+  }
+
+  private coversHeld(i: number, unit: PlannedUnit): boolean {
+    return this.places.some((other, at) => at > i && this.wanted.get(other.name)?.how === 'held' && this.lies(unit, this.places[i]!, other));
+  }
+
+  /** Whether a card in one slot lies over another. */
+  private lies(card: PlannedUnit, place: Place, over: Place): boolean {
+    return isCard(card.part) && place.host === over.host && place.host === place.board && over.group.type === 'slot' && over.position > place.position && over.position < place.position + Math.ceil(card.part.thickSlots);
+  }
+
+  /** Whether the card just dealt to a place and one dealt before stand side by side and both need moving air. */
+  private isHotPair(i: number): boolean {
+    const [card, place] = [this.kinds[this.got[i]!]!.units[0]!.part, this.places[i]!];
+    if (!isCard(card) || card.needsAirMPerS === null) return false;
+    for (let before = 0; before < i; before++) {
+      const kind = this.got[before]!;
+      const other = kind >= 0 ? this.kinds[kind]!.units[0]!.part : null;
+      const at = this.places[before]!;
+      if (other && isCard(other) && other.needsAirMPerS !== null && at.board === place.board && at.position + Math.ceil(other.thickSlots) === place.position) return true;
+    }
+    return false;
+  }
+
+  private misfits({ part }: PlannedUnit, place: Place): boolean {
+    if (!isCard(part) || !place.board) return false;
+    const box = boxAmong(place.board.id, this.byId, (unit) => unit.builtIn?.spot ?? this.seated.get(unit.id)?.spot);
+    if (!box || !isKind(box, 'chassis')) return false;
+    const limit = limitFor(box.part, 'card', { slot: place.position, occupied: new Set() });
+    const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
+    return (!!limit && part.lengthMm > limit.maxMm) || (part.brackets.length > 0 && place.position + Math.ceil(part.thickSlots) > openings);
+  }
+
+  private leaf(score: Score): void {
+    const seats = this.seats();
+    for (const modes of this.modeChoices()) this.judge(score, seats, modes);
+  }
+
+  /** Seats for units: those that keep their place first, then in the order of the kit. */
+  private seats(): Map<string, Seat> {
+    const seats = new Map<string, Seat>();
+    const open: { readonly kind: number; readonly place: Place }[] = [];
+    const free = this.kinds.map((kind) => new Set(kind.units));
+    for (let i = 0; i < this.places.length; i++) {
+      const kind = this.got[i]!;
+      if (kind < 0) continue;
+      const place = this.places[i]!;
+      const keeper = this.kinds[kind]!.units.find((unit) => this.wishes.get(unit.id)?.name === place.name);
+      if (keeper) { seats.set(keeper.id, this.wishes.get(keeper.id)!.seat); free[kind]!.delete(keeper); } else open.push({ kind, place });
+    }
+    for (const { kind, place } of open) {
+      const unit = [...free[kind]!][0]!;
+      free[kind]!.delete(unit);
+      seats.set(unit.id, { spot: place.ref, how: 'solved' });
+    }
+    return seats;
+  }
+
+  private modeChoices(): NonNullable<Layout['modes']>[] {
+    return this.boards.reduce<NonNullable<Layout['modes']>[]>((all, board) => (board.part.modes.length < 2 ? all : all.flatMap((one) => board.part.modes.map((mode) => ({ ...one, [board.id]: mode.key })))), [{}]);
+  }
+
+  private judge(score: Score, seats: ReadonlyMap<string, Seat>, modes: NonNullable<Layout['modes']>): void {
+    let { a, b } = score;
+    const { c } = score;
+    for (const [kind, count] of this.left.entries()) a += count * this.kinds[kind]!.out;
+    const lefts = new Map(this.boards.map((board) => [board.id as string, lanesLeft(board.part, this.uses(board), modes[board.id])]));
+    const lanesOf = (place: Place, full: number) => (place.board ? lefts.get(place.board.id)!(place.boardKey, 1, full).lanes : full);
+    for (let i = 0; i < this.places.length; i++) {
+      const kind = this.got[i]!;
+      if (kind < 0) continue;
+      const place = this.places[i]!;
+      const unit = this.kinds[kind]!.units[0]!;
+      const lanes = this.widthAt(place, lanesOf);
+      // What is switched off takes nothing.
+      if (lanes === 0) return;
+      b += this.loss(unit, place, lanes) - this.loss(unit, place, widthOf(place));
+    }
+    const total = { a, b, c };
+    const { ports, top } = this.portsLeft(seats, lefts);
+    const known = this.found.get(ports);
+    if (!known || compare(total, known.score) < 0) this.found.set(ports, { seats, modes: Object.keys(modes).length ? modes : undefined, score: total, ports });
+    if (top && (!this.best || compare(total, this.best) < 0)) this.best = total;
+  }
+
+  /** MB/s a card's or module's own link loses at a place of so many lanes, and a boot module off the board. */
+  private loss(unit: PlannedUnit, { group, host }: Place, lanes: number): number {
+    const { part } = unit;
+    if (part.kind === 'drive') {
+      const lost = part.interface === 'nvme' && group.type === 'm2' ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, group.socket.gen)]!)) : 0;
+      return lost * MB_LOST + (unit.role === 'boot' && !isKind(host, 'board') ? BOOT_OFF_BOARD : 0);
+    }
+    // A carrier loses what its modules do, an expander takes only power from its slot, conventional PCI has one speed.
+    if (!isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus !== 'pcie' || group.type !== 'slot') return 0;
+    return MB_LOST * Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, group.slot.gen)]!);
+  }
+
+  private uses(board: Board): Uses {
+    const uses = new Map<string, { as: 'sata' | 'sas' | 'pcie' | 'usb'; by: string }>();
+    for (let i = 0; i < this.places.length; i++) {
+      const kind = this.got[i]!;
+      const place = this.places[i]!;
+      if (kind < 0 || place.host !== board) continue;
+      const unit = this.kinds[kind]!.units[0]!;
+      uses.set(place.ref.key, { as: isKind(unit, 'drive') ? protocolOf(unit.part) : 'pcie', by: unit.id });
+    }
+    return uses;
+  }
+
+  /** Lanes a place really has: of a socket on a carrier those its slot parts with (bifurcation), of a slot on a riser no more than the slot under it. */
+  private widthAt(place: Place, lanesOf: (place: Place, full: number) => number): number {
+    const { group, host } = place;
+    const own = widthOf(place);
+    if (isKind(host, 'board')) return lanesOf(place, own);
+    const under = this.places.find((one, i) => this.got[i]! >= 0 && this.kinds[this.got[i]!]!.units[0] === host);
+    if (!under || under.group.type !== 'slot') return 0;
+    const wired = this.widthAt(under, lanesOf);
+    const nth = spotsOf(host.id, host.part).findIndex((one) => one.key === group.key);
+    if (nth === 0) return Math.min(own, wired);
+    const parts = (under.group.slot.bifurcates ?? []).map((pattern) => pattern.split('x').filter(Boolean).map(Number)).filter((widths) => widths.reduce((sum, one) => sum + one, 0) <= wired);
+    return Math.min(own, Math.max(0, ...parts.map((widths) => widths[nth] ?? 0)));
+  }
+
+  /** What the ports depend on, as text: lanes taken on boards, and the controllers and expanders there with or without an opening. */
+  private portsLeft(seats: ReadonlyMap<string, Seat>, lefts: ReadonlyMap<string, ReturnType<typeof lanesLeft>>): { ports: string; top: boolean } {
+    let top = true;
+    const marks: string[] = [];
+    for (const board of this.boards) {
+      for (const connector of board.part.connectors) for (let n = 1; n <= connector.count; n++) {
+        const { lanes } = lefts.get(board.id)!(connector.key, n, connector.lanes);
+        if (lanes === connector.lanes) continue;
+        marks.push(`${board.id}/${connector.key}.${n}=${lanes}`);
+        top = false;
+      }
+    }
+    const seatOf = (unit: PlannedUnit) => unit.builtIn?.spot ?? this.seated.get(unit.id)?.spot ?? seats.get(unit.id)?.spot;
+    for (const { units } of this.kinds) {
+      for (const unit of units) {
+        if (!isKind(unit, 'controller') && !isKind(unit, 'expander')) continue;
+        const spot = seats.get(unit.id)?.spot;
+        if (!spot) { top = false; continue; }
+        const wall = isKind(unit, 'controller') && unit.part.connectors.some((one) => one.side === 'outside') && wallBefore(spot, this.byId, seatOf);
+        if (wall) top = false;
+        marks.push(`${unit.part.id}@${boxAmong(unit.id, this.byId, seatOf)?.id ?? ''}${wall ? '-' : ''}`);
+      }
+    }
+    return { ports: marks.sort().join(';'), top };
+  }
+}

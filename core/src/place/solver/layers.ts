@@ -1,0 +1,407 @@
+import type { Layer, Emit, State, Room } from './deal';
+import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
+import type { Cell, ExpanderCell, Feed, PortClass, Table } from './table';
+
+/** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
+export type Offsets = { readonly ports: number; readonly ends: number; readonly owned: number; readonly asked: number; readonly limits: number; readonly size: number };
+/** MB/s are kept in steps of so many. */
+const STEP = 50;
+
+export type CellPick = { readonly what: 'cell'; readonly cell: number; readonly seats: readonly number[]; readonly feed: Feed | null; readonly uplinks: number; readonly reverse: { readonly ports: readonly (readonly [port: number, count: number])[]; /** Drives it serves, by class: the others of the cell go without. */ readonly served: readonly number[] } | null };
+export type ExpanderPick = { readonly what: 'expander'; readonly expander: number; readonly feed: Feed | null; readonly uplinks: number };
+/** Of a class of ports: how many ends of each class it serves, how many leads of each kind, how many ends a breakout with SAS tails serves besides its own. */
+export type PortPick = { readonly what: 'ports'; readonly port: number; readonly ends: readonly (readonly [end: number, count: number])[]; readonly leads: ReadonlyMap<string, number>; readonly lent: number };
+export type Pick = CellPick | ExpanderPick | PortPick | { readonly what: 'rest' };
+
+export function layersOf(table: Table): { start: State; most: number[]; layers: Layer[] } {
+  const { drives, ports, ends, owned, expanders, limits } = table;
+  const at: Offsets = {
+    ports: drives.length, ends: drives.length + ports.length, owned: drives.length + ports.length + ends.length, asked: drives.length + ports.length + ends.length + owned.length,
+    limits: drives.length + ports.length + ends.length + owned.length + expanders.length, size: drives.length + ports.length + ends.length + owned.length + expanders.length + limits.length,
+  };
+  const start = new Uint16Array(at.size);
+  drives.forEach((one, i) => { start[i] = one.units.length; });
+  ports.forEach((one, i) => { start[at.ports + i] = one.behind >= 0 ? 0 : one.ports.length; });
+  owned.forEach((one, i) => { start[at.owned + i] = one.count; });
+  limits.forEach((one, i) => { start[at.limits + i] = one.most; });
+  const rank = { shared: 0, direct: 1, loose: 2 } as const;
+  const cells = table.cells.map((cell, i) => ({ cell, i })).sort((a, b) => rank[a.cell.kind] - rank[b.cell.kind] || a.i - b.i);
+  const make = new Layers(table, at);
+  const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]));
+  const layers: Layer[] = [
+    ...expanders.map((expander, i) => make.expander(expander, i)),
+    ...cells.map(({ cell, i }, nth) => make.cell(cell, i, cells.slice(nth).map((one) => one.cell))),
+    ...order.map((port, nth) => make.ports(port, order.slice(nth))),
+    make.rest(),
+  ];
+  // Ends wait at most for every drive of their class; an expander has all its connectors, and is asked by every drive at most.
+  const most = [...start];
+  ports.forEach((one, i) => { most[at.ports + i] = one.ports.length; });
+  ends.forEach((end, i) => { most[at.ends + i] = drives[end.drive]!.units.length; });
+  expanders.forEach((_, i) => { most[at.asked + i] = drives.reduce((sum, one) => sum + one.units.length * Math.ceil(one.wishMBps / STEP), 0); });
+  return { start, most, layers };
+}
+
+/** The number of a pick is written into a copy of the state by each layer; one scratch copy serves them all. */
+class Layers {
+  private readonly next: State;
+  /** Whether anything at all could serve a class of drives. */
+  private readonly hope: readonly boolean[];
+  private readonly boxes: ReadonlyMap<string | null, number>;
+  private readonly boxOfPort: readonly number[];
+  private readonly boxOfEnd: readonly number[];
+  private readonly bays: number[];
+  private readonly lanes: number[];
+  constructor(private readonly table: Table, private readonly at: Offsets) {
+    this.next = new Uint16Array(at.size);
+    this.boxes = new Map([...new Set([...table.cells.map((cell) => cell.box), ...table.ends.map((end) => end.box)])].map((box, i) => [box, i]));
+    this.boxOfPort = table.ports.map((port) => (port.ports[0]!.inside ? this.boxes.get(port.ports[0]!.box) ?? -1 : -1));
+    this.boxOfEnd = table.ends.map((end) => this.boxes.get(end.box)!);
+    this.bays = [...this.boxes].map(() => 0);
+    this.lanes = [...this.boxes].map(() => 0);
+    this.hope = table.drives.map((drive, i) => table.cells.some((cell) => cell.takes[i] !== 0 && (cell.feeds.some((feed) => feed.serves[i]) || (cell.reverse !== null && drive.protocol === 'sata') || (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean)))));
+  }
+
+  private roomWith(state: State, cells: readonly Cell[], order: readonly number[] | null): Room {
+    const { drives, ports, ends, owned } = this.table;
+    let waiting = 0;
+    let lost = 0;
+    for (let i = 0; i < drives.length; i++) { if (this.hope[i]) waiting += state[i]!; else lost += state[i]! * drives[i]!.loose; }
+    for (let e = 0; e < ends.length; e++) { const i = ends[e]!.drive; if (this.hope[i]) waiting += state[this.at.ends + e]!; else lost += state[this.at.ends + e]! * drives[i]!.loose; }
+    let seeking = 0;
+    for (let i = 0; i < drives.length; i++) seeking += state[i]!;
+    for (const cell of cells) seeking -= cell.bays.length;
+    const shared: number[] = [];
+    let direct = 0;
+    let reverse = 0;
+    for (const cell of cells) {
+      if (cell.kind === 'shared' || (cell.kind === 'direct' && cell.bays.length > 4)) shared.push(cell.bays.length);
+      else if (cell.kind === 'direct') { if (cell.feeds.length) direct++; if (cell.reverse) reverse++; }
+    }
+    shared.sort((a, b) => b - a);
+    let fours = 0;
+    let ones = 0;
+    const count = (p: number) => { if (ports[p]!.lanes >= 4) fours += state[this.at.ports + p]!; else ones += state[this.at.ports + p]!; };
+    if (order) order.forEach(count);
+    else for (let p = 0; p < ports.length; p++) { if (ports[p]!.behind >= 0 && state[this.at.ports + p] === 0) fours += ports[p]!.ports.length; else count(p); }
+    let inHand = 0;
+    for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
+    const straight = Math.min(direct, fours);
+    const reach = this.reach(state, cells, order);
+    return { homeless: Math.max(0, seeking), waiting, reach, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
+  }
+
+  /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
+  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null): number {
+    const { ports, ends } = this.table;
+    const { boxOfPort, boxOfEnd, boxes, bays, lanes } = this;
+    bays.fill(0);
+    lanes.fill(0);
+    let reach = 0;
+    for (const cell of cells) {
+      if (cell.kind === 'shared' || cell.targets[0]?.inside === false) reach += cell.bays.length;
+      else bays[boxes.get(cell.box)!]! += cell.bays.length;
+    }
+    for (let e = 0; e < ends.length; e++) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
+    const add = (p: number) => {
+      const box = boxOfPort[p]!;
+      const free = ports[p]!.behind >= 0 && order === null && state[this.at.ports + p] === 0 ? ports[p]!.ports.length : state[this.at.ports + p]!;
+      if (box >= 0) lanes[box]! += free * (ports[p]!.lanes >= 4 ? 4 : 1);
+    };
+    if (order) order.forEach(add);
+    else for (let p = 0; p < ports.length; p++) add(p);
+    for (let box = 0; box < bays.length; box++) reach += Math.min(bays[box]!, lanes[box]!);
+    return reach;
+  }
+
+  /** Takes `count` leads, those in hand first, and returns what buying the others counts. */
+  private buy(lead: string, owned: number, count: number): number {
+    const have = owned < 0 ? 0 : Math.min(this.next[this.at.owned + owned]!, count);
+    if (have > 0) this.next[this.at.owned + owned]! -= have;
+    return (count - have) * burdenOf(lead) * LEAD_TO_BUY;
+  }
+
+  /** Asks more of an expander; returns the MB/s that then pass its uplinks by. */
+  private ask(port: PortClass, mbps: number): number {
+    if (port.behind < 0 || mbps === 0) return 0;
+    const slot = this.at.asked + port.behind;
+    const carries = this.carries(port);
+    const before = this.next[slot]! * STEP;
+    this.next[slot]! += Math.ceil(mbps / STEP);
+    return Math.max(0, this.next[slot]! * STEP - carries) - Math.max(0, before - carries);
+  }
+
+  private carries(port: PortClass): number {
+    return this.table.expanders[port.behind]!.feeds[0]!.carriesMBps * port.uplinks;
+  }
+
+  private limit(port: PortClass, count: number): boolean {
+    if (port.limit < 0) return true;
+    const slot = this.at.limits + port.limit;
+    if (this.next[slot]! < count) return false;
+    this.next[slot]! -= count;
+    return true;
+  }
+
+  expander(expander: ExpanderCell, i: number): Layer {
+    const { at, table, next } = this;
+    return {
+      room: (state) => this.roomWith(state, table.cells, null),
+      expand: (state, emit) => {
+        for (const feed of expander.feeds) {
+          for (let uplinks = 1; uplinks <= Math.min(2, state[at.ports + feed.port]!, expander.connectors - 1); uplinks++) {
+            next.set(state);
+            next[at.ports + feed.port]! -= uplinks;
+            next[at.ports + expander.port[uplinks - 1]!] = expander.connectors - uplinks;
+            const buy = this.buy(feed.lead, feed.owned, uplinks);
+            const kept = Math.min(uplinks, expander.fedFrom.filter((port) => port === feed.port).length);
+            emit(next, 0, 0, buy + (expander.fedFrom.length - kept) * MOVE, 0, { what: 'expander', expander: i, feed, uplinks } satisfies Pick);
+          }
+        }
+        next.set(state);
+        emit(next, 0, 0, 0, 0, { what: 'expander', expander: i, feed: null, uplinks: 0 } satisfies Pick);
+      },
+    };
+  }
+
+  cell(cell: Cell, index: number, from: readonly Cell[]): Layer {
+    return { room: (state) => this.roomWith(state, from, null), expand: cell.kind === 'loose' ? (state, emit) => this.loose(cell, index, state, emit) : (state, emit) => this.fed(cell, index, state, emit) };
+  }
+
+  /** Every way of filling the bays: by class, at least those held, at most `most` of the class, most first. */
+  private fill(cell: Cell, state: State, most: (drive: number) => number, each: (seats: readonly number[]) => void): void {
+    const { drives } = this.table;
+    const seats = drives.map(() => 0);
+    const heldAfter = drives.map((_, i) => cell.held.slice(i + 1).reduce((sum, one) => sum + one, 0));
+    const go = (i: number, left: number) => {
+      if (i === drives.length) { each(seats); return; }
+      const least = Math.min(cell.held[i]!, state[i]!);
+      const top = Math.max(least, Math.min(state[i]!, left - heldAfter[i]!, cell.takes[i] ? most(i) : 0));
+      for (let count = top; count >= least; count--) {
+        if (count > left) continue;
+        seats[i] = count;
+        go(i + 1, left - count);
+      }
+      seats[i] = 0;
+    };
+    go(0, cell.bays.length);
+  }
+
+  /** What seating so many costs, lead aside: not fitting, puts and places left. */
+  private seating(cell: Cell, seats: readonly number[]): { a: number; b: number; c: number; taste: number; total: number } {
+    let [b, c, taste, total] = [0, 0, 0, 0];
+    for (let i = 0; i < seats.length; i++) {
+      const count = seats[i]!;
+      this.next[i]! -= count;
+      total += count;
+      if (cell.takes[i] === 2) b += count * MISFIT;
+      b += Math.max(0, cell.put[i]! - count) * PUT_BROKEN;
+      c += Math.max(0, cell.home[i]! - count) * MOVE;
+      taste += count * cell.taste[i]!;
+    }
+    return { a: 0, b, c, taste, total };
+  }
+
+  private fed(cell: Cell, index: number, state: State, emit: Emit): void {
+    const { drives, ports } = this.table;
+    const { at, next } = this;
+    const shared = cell.kind === 'shared';
+    for (const feed of cell.feeds) {
+      const port = ports[feed.port]!;
+      const mostUplinks = shared ? Math.min(cell.targets.length, 2, state[at.ports + feed.port]!) : Math.min(1, state[at.ports + feed.port]!);
+      for (let uplinks = 1; uplinks <= mostUplinks; uplinks++) {
+        this.fill(cell, state, () => cell.bays.length, (seats) => {
+          let served = 0;
+          let asked = 0;
+          for (let i = 0; i < seats.length; i++) if (feed.serves[i]) { served += seats[i]!; asked += seats[i]! * drives[i]!.wishMBps; }
+          if (served === 0) return;
+          next.set(state);
+          next[at.ports + feed.port]! -= uplinks;
+          const cost = this.seating(cell, seats);
+          if (!this.limit(port, served)) return;
+          for (let i = 0; i < seats.length; i++) {
+            if (!feed.serves[i]) { cost.a += seats[i]! * drives[i]!.loose; continue; }
+            cost.b += seats[i]! * feed.lossMBps[i]! * MB_LOST;
+            if (drives[i]!.boot && !port.onBoard) cost.b += seats[i]! * BOOT_OFF_BOARD;
+          }
+          if (shared) cost.b += Math.max(0, asked - uplinks * feed.carriesMBps) * MB_LOST;
+          cost.b += this.ask(port, asked) * MB_LOST;
+          const kept = Math.min(uplinks, cell.fedFrom.filter((one) => one === feed.port).length);
+          const moved = cell.fedFrom.length - kept + (cell.wasReverse ? 1 : 0);
+          const partly = !shared && served < cell.bays.length ? PARTLY_USED : 0;
+          emit(next, cost.a, cost.b, cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed, uplinks, reverse: null } satisfies Pick);
+        });
+      }
+    }
+    if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, emit);
+    this.fill(cell, state, () => cell.bays.length, (seats) => {
+      next.set(state);
+      const cost = this.seating(cell, seats);
+      for (let i = 0; i < seats.length; i++) cost.a += seats[i]! * drives[i]!.loose;
+      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, reverse: null } satisfies Pick);
+    });
+  }
+
+  /** Single SATA ports joined on one connector; each serves one bay. */
+  private inReverse(cell: Cell, lead: string, index: number, state: State, emit: Emit): void {
+    const { drives, ports, owned } = this.table;
+    const { at } = this;
+    const singles = ports.flatMap((port, p) => (port.kind === 'sata' && port.lanes === 1 && state[at.ports + p]! > 0 && port.ports[0]!.inside && port.ports[0]!.box === cell.box && port.ports[0]!.carries.includes('sata') ? [p] : []));
+    if (singles.length === 0) return;
+    const mine = owned.findIndex((one) => one.lead === lead);
+    const serves = (i: number) => drives[i]!.protocol === 'sata' && cell.takes[i] !== 0;
+    // Where not all can be served it is data drives first, then boot drives.
+    const order = drives.map((_, i) => i).filter(serves).sort((x, y) => drives[y]!.loose - drives[x]!.loose || x - y);
+    this.fill(cell, state, () => cell.bays.length, (seats) => {
+      const waiting = order.reduce((sum, i) => sum + seats[i]!, 0);
+      for (let many = Math.min(waiting, 4); many >= 1; many--) {
+        const served = drives.map(() => 0);
+        let left = many;
+        for (const i of order) { served[i] = Math.min(seats[i]!, left); left -= served[i]!; }
+        this.joined(cell, lead, mine, index, state, seats, served, singles, emit);
+      }
+    });
+  }
+
+  /** How many ports of each class join for so many drives; the boot drives are put on the board's own. */
+  private joined(cell: Cell, lead: string, mine: number, index: number, state: State, seats: readonly number[], served: readonly number[], singles: readonly number[], emit: Emit): void {
+    const { at, next, table: { drives, ports } } = this;
+    const many = served.reduce((sum, one) => sum + one, 0);
+    const boots = served.reduce((sum, one, i) => sum + (drives[i]!.boot ? one : 0), 0);
+    const go = (nth: number, left: number, taken: readonly (readonly [number, number])[]) => {
+      if (left === 0) {
+        next.set(state);
+        const cost = this.seating(cell, seats);
+        let onBoard = 0;
+        for (const [p, count] of taken) {
+          next[at.ports + p]! -= count;
+          if (!this.limit(ports[p]!, count)) return;
+          if (ports[p]!.onBoard) onBoard += count;
+        }
+        cost.b += this.reverseLoss(cell, served, taken) * MB_LOST + Math.max(0, boots - onBoard) * BOOT_OFF_BOARD;
+        for (let i = 0; i < seats.length; i++) cost.a += (seats[i]! - served[i]!) * drives[i]!.loose;
+        emit(next, cost.a, cost.b, cost.c + this.buy(lead, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0), cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, reverse: { ports: taken, served } } satisfies Pick);
+        return;
+      }
+      if (nth === singles.length) return;
+      const p = singles[nth]!;
+      for (let count = Math.min(left, state[at.ports + p]!); count >= 0; count--) go(nth + 1, left - count, count ? [...taken, [p, count] as const] : taken);
+    };
+    go(0, many, []);
+  }
+
+  /** The quickest drives go on the quickest ports. */
+  private reverseLoss(cell: Cell, served: readonly number[], taken: readonly (readonly [number, number])[]): number {
+    const slowest = taken.reduce((least, [p]) => Math.min(least, this.table.ports[p]!.ports[0]!.gbPerLane * 100), cell.laneMBps * 100);
+    if (this.table.drives.every((one, i) => served[i] === 0 || one.wishMBps <= slowest)) return 0;
+    const rates = taken.flatMap(([p, count]) => Array<number>(count).fill(Math.min(this.table.ports[p]!.ports[0]!.gbPerLane, cell.laneMBps) * 100)).sort((a, b) => b - a);
+    const wishes = served.flatMap((count, i) => Array<number>(count).fill(this.table.drives[i]!.wishMBps)).sort((a, b) => b - a);
+    return wishes.reduce((sum, wish, i) => sum + Math.max(0, wish - rates[i]!), 0);
+  }
+
+  private loose(cell: Cell, index: number, state: State, emit: Emit): void {
+    const { next, at } = this;
+    this.fill(cell, state, () => cell.bays.length, (seats) => {
+      next.set(state);
+      const cost = this.seating(cell, seats);
+      for (let i = 0; i < seats.length; i++) if (cell.ends[i]! >= 0) next[at.ends + cell.ends[i]!]! += seats[i]!;
+      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, reverse: null } satisfies Pick);
+    });
+  }
+
+  /** One class of ports serves ends that wait: each port one, or a breakout four. */
+  ports(p: number, order: readonly number[]): Layer {
+    const { at, table: { ports, ends } } = this;
+    const port = ports[p]!;
+    const served = ends.flatMap((end, e) => (end.serves[p] ? [e] : []));
+    return {
+      room: (state) => this.roomWith(state, [], order),
+      expand: (state, emit) => {
+        const free = state[at.ports + p]!;
+        const most = port.lanes >= 4 ? 4 * free : free;
+        const counts = served.map(() => 0);
+        const go = (nth: number, left: number) => {
+          if (nth === served.length) { this.onPorts(p, served, counts, state, emit); return; }
+          for (let count = Math.min(left, state[at.ends + served[nth]!]!); count >= 0; count--) { counts[nth] = count; go(nth + 1, left - count); }
+          counts[nth] = 0;
+        };
+        go(0, most);
+      },
+    };
+  }
+
+  private onPorts(p: number, served: readonly number[], counts: readonly number[], state: State, emit: Emit): void {
+    const { at, next, table: { ports, ends, drives } } = this;
+    const port = ports[p]!;
+    const perLead = new Map<string, number>();
+    let [b, asked, total, either] = [0, 0, 0, 0];
+    let lender: string | null = null;
+    let borrower: string | null = null;
+    counts.forEach((count, nth) => {
+      const end = ends[served[nth]!]!;
+      const { lead, lossMBps, also } = end.serves[p]!;
+      const drive = drives[end.drive]!;
+      total += count;
+      asked += count * drive.wishMBps;
+      b += count * lossMBps * MB_LOST + (drive.boot && !port.onBoard ? count * BOOT_OFF_BOARD : 0);
+      if (count === 0) return;
+      perLead.set(lead, (perLead.get(lead) ?? 0) + count);
+      if (also) { either += count; lender = also; borrower = lead; }
+    });
+    const emitLeads = (leads: ReadonlyMap<string, number>, partly: number, lent: number) => {
+      const used = [...leads.values()].reduce((sum, one) => sum + one, 0);
+      if (used > state[at.ports + p]!) return;
+      next.set(state);
+      // Ports of a class that was looked at are not looked at again: what is left of them is no part of a state.
+      next[at.ports + p] = 0;
+      counts.forEach((count, nth) => { next[at.ends + served[nth]!]! -= count; });
+      if (!this.limit(port, total)) return;
+      let buy = 0;
+      for (const [lead, count] of leads) buy += this.buy(lead, this.table.owned.findIndex((one) => one.lead === lead), count);
+      let moved = 0;
+      for (const [lead, count] of port.single) moved += Math.max(0, count - (leads.get(lead) ?? 0));
+      emit(next, 0, b + this.ask(port, asked) * MB_LOST, buy + moved * MOVE + partly * PARTLY_USED, 0, { what: 'ports', port: p, ends: served.map((end, nth) => [end, counts[nth]!] as const).filter(([, count]) => count > 0), leads, lent } satisfies Pick);
+    };
+    const wide = port.lanes >= 4;
+    const forward = [...perLead].filter(([lead]) => wide && lead.startsWith('forward'));
+    const straight = [...perLead].filter(([lead]) => !wide || !lead.startsWith('forward'));
+    const base = new Map(straight);
+    if (forward.length === 0) { emitLeads(base, 0, 0); return; }
+    // SATA drives may take tails of a breakout for SAS drives: every number lent is tried, and leads more than needed where more were settled.
+    for (let lent = 0; lent <= (lender ? either : 0); lent++) {
+      const lanes = new Map(forward);
+      if (lender && borrower) {
+        lanes.set(borrower, (lanes.get(borrower) ?? 0) - lent);
+        lanes.set(lender, (lanes.get(lender) ?? 0) + lent);
+      }
+      const need = [...lanes].filter(([, count]) => count > 0);
+      this.breakouts(port, need, (leads, partly) => emitLeads(new Map([...base, ...leads]), partly, lent));
+    }
+  }
+
+  /** Breakouts for lanes by lead: as few as serve them, or up to as many as were there. */
+  private breakouts(port: PortClass, need: readonly (readonly [string, number])[], each: (leads: readonly (readonly [string, number])[], partly: number) => void): void {
+    const go = (nth: number, leads: readonly (readonly [string, number])[], partly: number) => {
+      if (nth === need.length) { each(leads, partly); return; }
+      const [lead, lanes] = need[nth]!;
+      const fewest = Math.ceil(lanes / 4);
+      for (let count = fewest; count <= Math.min(lanes, Math.max(fewest, port.single.get(lead) ?? 0)); count++) go(nth + 1, [...leads, [lead, count]], partly + count - Math.floor(count === fewest ? lanes / 4 : Math.min(lanes / 4, Math.floor((lanes - count) / 3))));
+    };
+    go(0, [], 0);
+  }
+
+  /** What is left at the end stays out. */
+  rest(): Layer {
+    const { drives, ends } = this.table;
+    return {
+      room: (state) => this.roomWith(state, [], []),
+      expand: (state, emit) => {
+        let a = 0;
+        for (let i = 0; i < drives.length; i++) a += state[i]! * drives[i]!.out;
+        for (let e = 0; e < ends.length; e++) a += state[this.at.ends + e]! * drives[ends[e]!.drive]!.loose;
+        this.next.fill(0);
+        emit(this.next, a, 0, 0, 0, { what: 'rest' } satisfies Pick);
+      },
+    };
+  }
+}
