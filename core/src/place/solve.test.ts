@@ -52,6 +52,15 @@ test('a held module stays though drives go without, and the shortage names it', 
   expect(outcome.conflict).toEqual(expect.arrayContaining([expect.objectContaining({ kind: 'portsOff', count: 2 }), expect.objectContaining({ kind: 'ports', count: 2 }), expect.objectContaining({ kind: 'drives', count: 4 })]));
 });
 
+test('a held drive stays where it is held, though earlier bays would take it and spare a lead', () => {
+  const rack = fixture().add('gable-24').add('gannet-e8').add('tern-16i').add('barge-8', 16);
+  const unit = rack.unit('barge-8', 1);
+  const held = rack.edit({ type: 'place.hold', unit, spot: { host: rack.unit('gable-24'), key: 'front', n: 24 } });
+  expect(held.seat('barge-8', 1)).toBe('front.24');
+  expect(solved(held)).toMatchObject({ status: 'solved' });
+  expect(solve(problemOf(held.build), { ...held.build.layout, wires: [] }).layout.at[unit]).toMatchObject({ spot: { n: 24 }, how: 'held' });
+});
+
 test('adding a drive moves nobody who has a place', () => {
   const before = cube().add('barge-8', 3);
   const after = before.add('barge-12', 2);

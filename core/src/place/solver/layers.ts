@@ -47,6 +47,8 @@ class Layers {
   private readonly next: State;
   /** Whether anything at all could serve a class of drives. */
   private readonly hope: readonly boolean[];
+  /** Drives that cells after one hold: nothing before may take them. */
+  private readonly kept = new Map<Cell, readonly number[]>();
   private readonly boxes: ReadonlyMap<string | null, number>;
   private readonly boxOfPort: readonly number[];
   private readonly boxOfEnd: readonly number[];
@@ -165,6 +167,7 @@ class Layers {
   }
 
   cell(cell: Cell, index: number, from: readonly Cell[]): Layer {
+    this.kept.set(cell, this.table.drives.map((_, i) => from.slice(1).reduce((sum, later) => sum + later.held[i]!, 0)));
     return { room: (state) => this.roomWith(state, from, null), expand: cell.kind === 'loose' ? (state, emit) => this.loose(cell, index, state, emit) : (state, emit) => this.fed(cell, index, state, emit) };
   }
 
@@ -172,11 +175,13 @@ class Layers {
   private fill(cell: Cell, state: State, most: (drive: number) => number, each: (seats: readonly number[]) => void): void {
     const { drives } = this.table;
     const seats = drives.map(() => 0);
+    const later = this.kept.get(cell)!;
     const heldAfter = drives.map((_, i) => cell.held.slice(i + 1).reduce((sum, one) => sum + one, 0));
     const go = (i: number, left: number) => {
       if (i === drives.length) { each(seats); return; }
-      const least = Math.min(cell.held[i]!, state[i]!);
-      const top = Math.max(least, Math.min(state[i]!, left - heldAfter[i]!, cell.takes[i] ? most(i) : 0));
+      const free = state[i]! - later[i]!;
+      const least = Math.min(cell.held[i]!, free);
+      const top = Math.max(least, Math.min(free, left - heldAfter[i]!, cell.takes[i] ? most(i) : 0));
       for (let count = top; count >= least; count--) {
         if (count > left) continue;
         seats[i] = count;
