@@ -2,12 +2,14 @@ import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout
 import type { PartOf } from '../parts/resolve';
 import { leadById } from './leads';
 import { mismatch } from './mates';
-import { DRIVE_DATA_KEY, driveConnector, hostPorts, protocolOf, targetOf, type HostPort, type Target } from './ports';
+import { boxAmong } from './around';
+import { DRIVE_DATA_KEY, driveConnector, expanderPorts, hostPorts, protocolOf, targetOf, usesOf, type HostPort, type Target } from './ports';
 import type { Problem } from './problem';
 import { groupAt } from './spotAt';
-import { isCard, seatSpot, unitsById, type PlannedUnit } from './units';
+import { lanesLeft } from './trade';
+import { isCard, isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from './units';
 
-export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mismatch' | 'twice' | 'covered' | 'fixed' | 'lead' | 'portOff' | 'portTwice' | 'endTwice' | 'protocol' | 'laneTwice' | 'noEnd' | 'side'; readonly about: string };
+export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mismatch' | 'twice' | 'covered' | 'fixed' | 'lead' | 'portOff' | 'portTwice' | 'endTwice' | 'protocol' | 'laneTwice' | 'noEnd' | 'side' | 'box' | 'unfed' | 'uplinks' | 'tooMany' | 'slotOff'; readonly about: string };
 
 /**
  * Checks a stored layout from the sheets alone, not from how the solver works: every seat exists,
@@ -16,7 +18,7 @@ export type Violation = { readonly code: 'noUnit' | 'noSpot' | 'notHosted' | 'mi
  */
 export function checkLayout(problem: Problem, layout: Layout): Violation[] {
   const units = unitsById(problem.units);
-  return [...checkSeats(units, layout), ...checkWires(problem.units, units, layout)];
+  return [...checkSeats(units, layout), ...checkLanes(problem.units, units, layout), ...checkWires(problem.units, units, layout)];
 }
 
 function checkSeats(units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
@@ -63,20 +65,67 @@ function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, s
   return board.slots.filter((slot) => slot.position > own.position && slot.position < own.position + thick).map((slot) => `${spot.host}/${slot.key}`);
 }
 
-function checkWires(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
-  const ports = new Map(hostPorts(list, (unit) => seatSpot(layout, unit)).map((port) => [port.name, port]));
-  const ends: Ends = { units, layout, drivesAt: seatedDrives(units, layout) };
+/** Slots and sockets that a mode, a rule or the slot under them leaves without lanes hold nothing. */
+function checkLanes(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+  const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
+  const left = new Map(ofKind(list, 'board').map((board) => [board.id as string, lanesLeft(board.part, usesOf(board.id, list, seatOf), layout.modes?.[board.id])]));
+  const width = (spot: SpotRef): number => {
+    const host = units.get(spot.host);
+    const group = groupAt(units, spot);
+    if (!host || !group || (group.type !== 'slot' && group.type !== 'm2')) return 0;
+    const own = group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes;
+    if (isKind(host, 'board')) return left.get(host.id)!(spot.key, 1, own).lanes;
+    const under = seatOf(host);
+    const slot = under && groupAt(units, under);
+    if (!under || slot?.type !== 'slot') return 0;
+    const nth = isKind(host, 'carrier') ? host.part.m2Sockets.findIndex((one) => one.key === spot.key) : isKind(host, 'riser') ? host.part.slots.findIndex((one) => one.key === spot.key) : 0;
+    const wired = width(under);
+    if (nth === 0) return Math.min(own, wired);
+    // The n-th socket has the n-th share of a way the slot parts into, of those its lanes are enough for.
+    const shares = (slot.slot.bifurcates ?? []).map((way) => way.slice(1).split('x').map(Number)).filter((way) => way.reduce((sum, one) => sum + one, 0) <= wired).map((way) => way[nth] ?? 0);
+    return Math.min(own, Math.max(0, ...shares));
+  };
+  return list.flatMap((unit): Violation[] => {
+    const spot = unit.builtIn ? undefined : seatOf(unit);
+    const group = spot && groupAt(units, spot);
+    return group && (group.type === 'slot' || group.type === 'm2') && width(spot) === 0 ? [{ code: 'slotOff', about: unit.id }] : [];
+  });
+}
+
+/** What feeds an expander, a bridge or a multiplier, card or backplane, comes from one card over two leads at most; no card has more drives than it takes. */
+function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): Violation[] {
   const faults: Violation[] = [];
+  const feeders = new Map<string, string[]>();
+  const drives = new Map<string, number>();
+  for (const wire of layout.wires) for (const [i, ref] of wire.device.entries()) {
+    const end = deviceEnd(ref, ends, leadById(wire.lead)?.shape === 'reverse' ? new Set(wire.lanes ?? [1]) : null);
+    const host = wire.host[Math.min(i, wire.host.length - 1)]!.host;
+    if (!end) continue;
+    if (end.shared) feeders.set(end.shared, [...(feeders.get(end.shared) ?? []), host]);
+    // Drives behind a shared connector are counted once, at its first lead.
+    if (!end.shared || feeders.get(end.shared)!.length === 1) drives.set(host, (drives.get(host) ?? 0) + end.drives.length);
+  }
+  for (const [shared, hosts] of feeders) if (hosts.length > 2 || new Set(hosts).size > 1) faults.push({ code: 'uplinks', about: shared });
+  for (const wire of layout.wires) { const host = ends.units.get(wire.host[0]!.host); if (host && isKind(host, 'expander') && !feeders.has(host.id)) faults.push({ code: 'unfed', about: host.id }); }
+  for (const card of ofKind(list, 'controller')) if ((drives.get(card.id) ?? 0) > card.part.mostDevices) faults.push({ code: 'tooMany', about: card.id });
+  return faults;
+}
+
+function checkWires(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+  const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
+  const ports = new Map([...hostPorts(list, seatOf, layout.modes), ...expanderPorts(list, seatOf)].map((port) => [port.name, port]));
+  const ends: Ends = { units, layout, drivesAt: seatedDrives(units, layout) };
+  const faults = checkShared(list, layout, ends);
   const usedPort = new Set<string>();
   const usedEnd = new Set<string>();
   for (const wire of layout.wires) {
     faults.push(...checkWire(wire, ports, ends));
     for (const host of wire.host.map(printSpot)) {
-      if (usedPort.has(host)) faults.push({ code: 'portTwice', about: host });
+      if (usedPort.has(host) || usedEnd.has(host)) faults.push({ code: 'portTwice', about: host });
       usedPort.add(host);
     }
     for (const device of wire.device.map(printSpot)) {
-      if (usedEnd.has(device)) faults.push({ code: 'endTwice', about: device });
+      if (usedEnd.has(device) || (ports.has(device) && usedPort.has(device))) faults.push({ code: 'endTwice', about: device });
       usedEnd.add(device);
     }
   }
@@ -123,17 +172,26 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
     const spoken = end.speaks ? [end.speaks] : end.drives.map(protocolOf);
     if (spoken.some((protocol) => !lead.carries.includes(protocol) || live.some((port) => port && !port.carries.includes(protocol)))) faults.push({ code: 'protocol', about: printSpot(ref) });
     if (live.some((port) => port && port.inside !== end.inside)) faults.push({ code: 'side', about: printSpot(ref) });
+    if (end.inside && live.some((port) => port && port.box !== boxOfEnd(ref, ends))) faults.push({ code: 'box', about: printSpot(ref) });
+    if (end.wants && live.some((port) => port && (end.wants === 'sas' ? !port.carries.includes('sas') : !port.multiplier))) faults.push({ code: 'protocol', about: printSpot(ref) });
   }
   return faults;
 }
 
-type DeviceEnd = { readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[]; readonly speaks: Target['speaks']; readonly inside: boolean };
+const boxOfEnd = (ref: SpotRef, { units, layout }: Ends) => boxAmong(ref.host, units, (unit) => seatSpot(layout, unit))?.id ?? null;
+
+/** `shared` names what several drives hang on behind this end; `wants` is what its port must do for that. */
+type DeviceEnd = { readonly shared: string | null; readonly wants: 'sas' | 'multiplier' | null; readonly kind: Target['kind']; readonly drives: readonly PartOf<'drive'>[]; readonly speaks: Target['speaks']; readonly inside: boolean };
 
 /** The connector at a lead's device end and the drives it serves there: of a breakout in reverse, those on its lanes. */
 function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends, served: ReadonlySet<number> | null): DeviceEnd | null {
   const unit = units.get(ref.host);
   if (!unit) return null;
-  if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { kind: driveConnector(unit.part), drives: [unit.part], speaks: null, inside: true } : null;
+  if (unit.part.kind === 'drive') return ref.key === DRIVE_DATA_KEY && layout.at[unit.id] ? { shared: null, wants: null, kind: driveConnector(unit.part), drives: [unit.part], speaks: null, inside: true } : null;
+  if (unit.part.kind === 'expander') {
+    const connector = unit.part.connectors.find((one) => one.key === ref.key && (ref.n ?? 1) <= one.count);
+    return connector && layout.at[unit.id] ? { shared: unit.id, wants: 'sas', kind: connector.kind, drives: [], speaks: null, inside: connector.side === 'inside' } : null;
+  }
   if (unit.part.kind !== 'chassis' && unit.part.kind !== 'adapter') return null;
   for (const group of unit.part.bayGroups) {
     const connector = group.backplane?.connectors.find((one) => ref.key === `${group.key}-${one.key}`);
@@ -145,7 +203,8 @@ function deviceEnd(ref: SpotRef, { units, layout, drivesAt }: Ends, served: Read
       const { target, lane } = targetOf(spot, group, backplane);
       return target.name === name && (!served || served.has(lane));
     }).map(({ drive }) => drive);
-    return { kind: connector.kind, drives, speaks: backplane.type === 'bridge' ? connector.carries[0]! : null, inside: connector.side === 'inside' };
+    const wants = backplane.type !== 'expander' ? null : connector.lanes > 1 ? 'sas' as const : 'multiplier' as const;
+    return { shared: backplane.type === 'direct' ? null : `${ref.host}/${group.key}`, wants, kind: connector.kind, drives, speaks: backplane.type === 'bridge' ? connector.carries[0]! : null, inside: connector.side === 'inside' };
   }
   return null;
 }
