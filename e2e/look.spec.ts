@@ -31,12 +31,13 @@ async function labelFaults(page: Page): Promise<string[]> {
 for (const theme of THEMES) test.describe(theme, () => {
   test.use({ colorScheme: theme });
 
-  for (const id of DEMO) test(`${id}: axe finds nothing, labels are at least 11 px and none lies over another`, async ({ page }) => {
+  // Lines and letters lie where they lie in either theme: in the dark it is the colours that are looked at, on two machines.
+  for (const id of theme === 'light' ? DEMO : DEMO.slice(0, 2)) test(`${id}: axe finds nothing, labels are at least 11 px and none lies over another`, async ({ page }) => {
     const bench = await new BenchPage(page).open(id);
     expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
     expect(await labelFaults(page)).toEqual([]);
     expect(await axe(page)).toEqual([]);
-    for (const view of id === 'reading-room' ? [] : ['Plan', 'Front', 'Side, cut', 'Rear']) {
+    for (const view of id === 'reading-room' || theme === 'dark' ? [] : ['Plan', 'Front', 'Side, cut', 'Rear']) {
       await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: view, exact: true }).click();
       expect(await labelFaults(page), view).toEqual([]);
     }
@@ -57,7 +58,7 @@ for (const theme of THEMES) test.describe(theme, () => {
     await page.goto(path);
     await expect(page.getByText(text).first()).toBeVisible();
     expect(await axe(page)).toEqual([]);
-    for (const [width, height] of [[1280, 800], [1024, 768], [390, 844]] as const) {
+    for (const [width, height] of theme === 'dark' ? [] : [[1280, 800], [1024, 768], [390, 844]] as const) {
       await page.setViewportSize({ width, height });
       expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${width} wide`).toBeLessThanOrEqual(0);
     }
