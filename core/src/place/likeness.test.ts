@@ -52,6 +52,8 @@ test('layouts are alike by the value of their seats, not by how they were made',
   expect(layoutsAlike(layout, { ...layout, at: { ...layout.at, [id]: { ...seat, spot: { ...seat.spot } } } })).toBe(true);
   expect(layoutsAlike(layout, { ...layout, at: { ...layout.at, [id]: { ...seat, how: 'held' } } })).toBe(false);
   expect(layoutsAlike(layout, { ...layout, wires: [...layout.wires] })).toBe(false);
+  expect(layoutsAlike({ ...layout, modes: { u4: 'storage' } }, { ...layout, modes: { u4: 'storage' } })).toBe(true);
+  expect(layoutsAlike(layout, { ...layout, modes: { u4: 'storage' } })).toBe(false);
 });
 
 test('what is solved after another problem of the same shape is what is solved alone', () => {

@@ -22,7 +22,7 @@ export function dealtAlike(a: readonly PlannedUnit[], b: readonly PlannedUnit[])
 /** Whether two layouts are one, by identity of what edits share and by value of the seats. */
 export function layoutsAlike(a: Layout, b: Layout): boolean {
   if (a === b) return true;
-  if (a.wires !== b.wires || a.dormant !== b.dormant || a.plugs !== b.plugs) return false;
+  if (a.wires !== b.wires || a.dormant !== b.dormant || a.plugs !== b.plugs || JSON.stringify(a.modes) !== JSON.stringify(b.modes)) return false;
   const ids = Object.keys(a.at);
   return ids.length === Object.keys(b.at).length && ids.every((id) => {
     const [one, other] = [a.at[id]!, b.at[id]];

@@ -55,9 +55,6 @@ const gaveWay = (unit: PlannedUnit, hint: Layout, at: Layout['at']): boolean => 
 
 type Found = { readonly rest: ReadonlyMap<string, Seat>; readonly cards: CardPlan; readonly bays: BayPlan; readonly seats: ReadonlyMap<string, Seat>; readonly wires: readonly Wire[]; readonly score: Score; readonly whole: boolean };
 
-/** How good the best layout is, level by level: what other ways to the same answer are held against. */
-export const scoreOf = (problem: Problem, hint: Layout): { readonly score: Score; readonly whole: boolean } => bestOf(problem, hint, wishesOf(problem.units, hint));
-
 /**
  * Cards and adapters are seated in every way that matters, drives and leads dealt for each. What the
  * two cost adds up, so a way of seating is passed by as soon as its own cost and the least the

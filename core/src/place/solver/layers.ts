@@ -171,8 +171,8 @@ class Layers {
     return { room: (state) => this.roomWith(state, from, null), expand: cell.kind === 'loose' ? (state, emit) => this.loose(cell, index, state, emit) : (state, emit) => this.fed(cell, index, state, emit) };
   }
 
-  /** Every way of filling the bays: by class, at least those held, at most `most` of the class, most first. */
-  private fill(cell: Cell, state: State, most: (drive: number) => number, each: (seats: readonly number[]) => void): void {
+  /** Every way of filling the bays: by class, at least those held, most first. */
+  private fill(cell: Cell, state: State, each: (seats: readonly number[]) => void): void {
     const { drives } = this.table;
     const seats = drives.map(() => 0);
     const later = this.kept.get(cell)!;
@@ -181,7 +181,7 @@ class Layers {
       if (i === drives.length) { each(seats); return; }
       const free = state[i]! - later[i]!;
       const least = Math.min(cell.held[i]!, free);
-      const top = Math.max(least, Math.min(free, left - heldAfter[i]!, cell.takes[i] ? most(i) : 0));
+      const top = Math.max(least, Math.min(free, left - heldAfter[i]!, cell.takes[i] ? left : 0));
       for (let count = top; count >= least; count--) {
         if (count > left) continue;
         seats[i] = count;
@@ -215,7 +215,7 @@ class Layers {
       const port = ports[feed.port]!;
       const mostUplinks = shared ? Math.min(cell.targets.length, 2, state[at.ports + feed.port]!) : Math.min(1, state[at.ports + feed.port]!);
       for (let uplinks = 1; uplinks <= mostUplinks; uplinks++) {
-        this.fill(cell, state, () => cell.bays.length, (seats) => {
+        this.fill(cell, state, (seats) => {
           let served = 0;
           let asked = 0;
           for (let i = 0; i < seats.length; i++) if (feed.serves[i]) { served += seats[i]!; asked += seats[i]! * drives[i]!.wishMBps; }
@@ -239,7 +239,7 @@ class Layers {
       }
     }
     if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, emit);
-    this.fill(cell, state, () => cell.bays.length, (seats) => {
+    this.fill(cell, state, (seats) => {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) cost.a += seats[i]! * drives[i]!.loose;
@@ -257,7 +257,7 @@ class Layers {
     const serves = (i: number) => drives[i]!.protocol === 'sata' && cell.takes[i] !== 0;
     // Where not all can be served it is data drives first, then boot drives.
     const order = drives.map((_, i) => i).filter(serves).sort((x, y) => drives[y]!.loose - drives[x]!.loose || x - y);
-    this.fill(cell, state, () => cell.bays.length, (seats) => {
+    this.fill(cell, state, (seats) => {
       const waiting = order.reduce((sum, i) => sum + seats[i]!, 0);
       for (let many = Math.min(waiting, 4); many >= 1; many--) {
         const served = drives.map(() => 0);
@@ -306,7 +306,7 @@ class Layers {
 
   private loose(cell: Cell, index: number, state: State, emit: Emit): void {
     const { next, at } = this;
-    this.fill(cell, state, () => cell.bays.length, (seats) => {
+    this.fill(cell, state, (seats) => {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) if (cell.ends[i]! >= 0) next[at.ends + cell.ends[i]!]! += seats[i]!;
