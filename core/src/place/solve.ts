@@ -1,4 +1,4 @@
-import { printSpot, type Layout, type Seat, type Wire } from '../build/layout';
+import { printSpot, type Layout, type Seat } from '../build/layout';
 import { dealtAlike, layoutsAlike } from './likeness';
 import { expanderPorts, hostPorts, protocolOf, type SeatOf } from './ports';
 import type { Outcome, Problem } from './problem';
@@ -22,23 +22,26 @@ import { hasPlaces, ofKind, type PlannedUnit } from './units';
  * complete: docs/decisions/placement.md.
  */
 export function solve(problem: Problem, hint: Layout): Outcome {
-  const known = lastSolved && lastSolved.outcome.layout !== lastSolved.hint && layoutsAlike(lastSolved.hint, hint) && dealtAlike(lastSolved.units, problem.units) ? lastSolved.outcome : null;
+  const known = lastSolved && lastSolved.outcome.layout !== lastSolved.hint && layoutsAlike(lastSolved.hint, hint) && dealtAlike(lastSolved.problem.units, problem.units) && ownedAlike(lastSolved.problem.owned, problem.owned) ? lastSolved.outcome : null;
   if (known) return known;
   const outcome = solveAfresh(problem, hint);
   // An outcome that names units holds for those units only.
-  if (outcome.status === 'solved' && outcome.moved.length === 0) lastSolved = { units: problem.units, hint, outcome };
+  if (outcome.status === 'solved' && outcome.moved.length === 0) lastSolved = { problem, hint, outcome };
   return outcome;
 }
 
 /** The last problem that came out whole: the parts tried for one spot are mostly dealt alike. */
-let lastSolved: { readonly units: Problem['units']; readonly hint: Layout; readonly outcome: Outcome } | null = null;
+let lastSolved: { readonly problem: Problem; readonly hint: Layout; readonly outcome: Outcome } | null = null;
+
+const ownedAlike = (one: Problem['owned'], other: Problem['owned']): boolean => one === other || (one?.size === other?.size && [...one ?? []].every(([lead, count]) => other?.get(lead) === count));
 
 function solveAfresh(problem: Problem, hint: Layout): Outcome {
   const { units } = problem;
   const wishes = wishesOf(units, hint);
   const found = bestOf(problem, hint, wishes);
-  const at = seatsOf(found, wishes, hint);
-  const layout = keepSame(hint, { ...hint, at, wires: [...found.wires], dormant: sleepers(units, hint, at), ...(found.cards.modes ? { modes: found.cards.modes } : {}) });
+  const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);
+  const at = seatsOf(found, seats, hint);
+  const layout = keepSame(hint, { ...hint, at, wires: [...wires], dormant: sleepers(units, hint, at), ...(found.plan.modes ? { modes: found.plan.modes } : {}) });
   const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !at[unit.id]);
   const { unconnected, conflict } = unconnectedDrives(units, layout);
   return {
@@ -53,7 +56,7 @@ const gaveWay = (unit: PlannedUnit, hint: Layout, at: Layout['at']): boolean => 
   return was?.how === 'put' && !!is && printSpot(is.spot) !== printSpot(was.spot);
 };
 
-type Found = { readonly rest: ReadonlyMap<string, Seat>; readonly cards: CardPlan; readonly bays: BayPlan; readonly seats: ReadonlyMap<string, Seat>; readonly wires: readonly Wire[]; readonly score: Score; readonly whole: boolean };
+type Found = { readonly rest: ReadonlyMap<string, Seat>; readonly plan: CardPlan; readonly bays: BayPlan; readonly table: Table; readonly picks: readonly Picked[]; readonly score: Score; readonly whole: boolean };
 
 /**
  * Cards and adapters are seated in every way that matters, drives and leads dealt for each. What the
@@ -65,7 +68,7 @@ function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut
   const taken = fixedPlaces(units);
   const cards = cardPlans(units, rest, wishes, taken);
   const floors = cards.plans.map((plan) => ({ plan, least: plus(plan.score, leastFor(units, [...seatedBays(units, rest), ...adapterBays(units)], (unit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id))?.spot, plan.modes, owned)) }));
-  let best: { readonly bays: BayPlan; readonly plan: CardPlan; readonly table: Table; readonly picks: readonly Picked[]; readonly score: Score } | null = null;
+  let best: Omit<Found, 'rest' | 'whole'> | null = null;
   let whole = cards.whole;
   const budget = { left: MOST_CHOICES };
   const worth = (score: Score) => !best || compare(score, best.score) < 0;
@@ -84,14 +87,13 @@ function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut
     }
   });
   whole &&= bayWhole;
-  const { seats, wires } = expand(best!.table, best!.picks, wishes, hint.wires);
-  return { rest, cards: best!.plan, bays: best!.bays, seats, wires, score: best!.score, whole };
+  return { rest, ...best!, whole };
 }
 
 /** What dealing costs at least, wherever cards and adapters sit: by the drives that want a lead, the ports there are and every bay there could be. */
 function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[], seatOf: SeatOf, modes: Layout['modes'], owned: Problem['owned']): Score {
   const ports = [...hostPorts(units, seatOf, modes), ...expanderPorts(units, seatOf)].filter((port) => port.lanes > 0);
-  let [waiting, lost, bays, direct, reverse, inHand] = [0, 0, 0, 0, 0, 0];
+  let [waiting, lost, bays, direct, inHand] = [0, 0, 0, 0, 0];
   const bridged = groups.some(({ group }) => group.backplane?.type === 'bridge');
   const drives = ofKind(units, 'drive').filter((unit) => !unit.builtIn && unit.part.size !== 'm2' && unit.part.size !== 'usb');
   for (const unit of drives) {
@@ -103,13 +105,13 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
     bays += count;
     if (!group.backplane) continue;
     if (group.backplane.type !== 'direct') shared.push(count);
-    else if (group.backplane.connectors[0]!.lanes > 1) { direct += Math.ceil(count / group.backplane.baysPerConnector); reverse += direct; }
+    else if (group.backplane.connectors[0]!.lanes > 1) direct += Math.ceil(count / group.backplane.baysPerConnector);
   }
   for (const [lead, count] of owned ?? []) inHand += count * burdenOf(lead);
   const wide = ports.filter((port) => port.lanes >= 4).length;
   const ones = ports.length - wide;
   const straight = Math.min(direct, wide);
-  return least(ZERO, { homeless: Math.max(0, drives.length - bays), waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(reverse, ones), ones, owned: inHand });
+  return least(ZERO, { homeless: Math.max(0, drives.length - bays), waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
 }
 
 /** How many spare drives a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
@@ -121,8 +123,8 @@ export function sparesLeft(units: readonly PlannedUnit[], hint: Layout): number 
 
 const minus = (one: Score, other: Score): Score => ({ a: one.a - other.a, b: one.b - other.b, c: one.c - other.c });
 
-function seatsOf({ rest, cards, bays, seats }: Found, wishes: Wishes, hint: Layout): Layout['at'] {
-  const at = Object.fromEntries([...rest, ...bays.seats, ...cards.seats, ...seats]);
+function seatsOf({ rest, plan, bays }: Found, drives: ReadonlyMap<string, Seat>, hint: Layout): Layout['at'] {
+  const at = Object.fromEntries([...rest, ...bays.seats, ...plan.seats, ...drives]);
   const same = (a: Seat, b: Seat) => a === b || (a.how === b.how && printSpot(a.spot) === printSpot(b.spot));
   const keys = Object.keys(at);
   return keys.length === Object.keys(hint.at).length && keys.every((key) => hint.at[key] !== undefined && same(hint.at[key], at[key]!)) ? hint.at : at;
