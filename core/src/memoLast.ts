@@ -20,3 +20,12 @@ export function memoPair<A extends object, B, R>(f: (a: A, b: B) => R): (a: A, b
     return result;
   };
 }
+
+/** The last few answers, found again by a likeness of what was asked: parts tried in turn are mostly of a few shapes. */
+export function fewLast<K, R>(alike: (one: K, other: K) => boolean, most = 8): { readonly find: (key: K) => { readonly key: K; readonly result: R } | undefined; readonly keep: (key: K, result: R) => void } {
+  const kept: { readonly key: K; readonly result: R }[] = [];
+  return {
+    find: (key) => kept.find((one) => alike(one.key, key)),
+    keep: (key, result) => { kept.unshift({ key, result }); kept.length = Math.min(kept.length, most); },
+  };
+}

@@ -1,4 +1,5 @@
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
+import { fewLast } from '../memoLast';
 import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
@@ -6,9 +7,10 @@ import { hostPorts } from '../place/ports';
 import { dealtAlike, layoutsAlike, partsAlike } from '../place/likeness';
 import { mismatch } from '../place/mates';
 import { sittersBySpot } from '../place/scene';
-import { sparesLeft } from '../place/solve';
+import { drivesLeft } from '../place/solve';
 import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
-import { ofKind, seatSpot, type PlannedUnit } from '../place/units';
+import { unconnectedDrives } from '../place/unconnected';
+import { hasPlaces, ofKind, seatSpot, type PlannedUnit } from '../place/units';
 
 /** Room for more of the commonest drive: how many would get a bay and a port, and what is free of each. */
 export type Room = { readonly more: number; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
@@ -23,13 +25,15 @@ export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Ro
 }
 
 type Counts = Omit<Room, 'drive'>;
-let lastCounted: { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly drive: PartOf<'drive'>; readonly counts: Counts } | null = null;
+type Asked = { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly drive: PartOf<'drive'> };
+const counted = fewLast<Asked, Counts>((one, other) => layoutsAlike(one.layout, other.layout) && partsAlike(one.drive, other.drive) && dealtAlike(one.units, other.units));
 
 function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
-  const last = lastCounted;
-  if (last && layoutsAlike(last.layout, layout) && partsAlike(last.drive, drive) && dealtAlike(last.units, units)) return last.counts;
+  const asked = { units, layout, drive };
+  const known = counted.find(asked);
+  if (known) return known.result;
   const counts = countRoom(units, layout, drive);
-  lastCounted = { units, layout, drive, counts };
+  counted.keep(asked, counts);
   return counts;
 }
 
@@ -60,12 +64,14 @@ export function freeBays(units: readonly PlannedUnit[], layout: Layout): FreeBay
 }
 
 /**
- * Of so many more drives how many get a bay and a lead, whatever has to move for them. They count as
- * spares: nothing that has its place gives it up for one of them.
+ * Of so many more drives how many get a bay and a lead, whatever has to move for them. Beside drives
+ * of another rank they count as spares, so that nothing gives up its place or lead for one of them.
  */
 function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, asked: number): number {
-  const extra = Array.from({ length: asked }, (_, i): PlannedUnit => ({ id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: 'spare' }));
-  return Math.max(0, asked - (sparesLeft([...units, ...extra], layout) - sparesLeft(units, layout)));
+  const alike = ofKind(units, 'drive').every(({ role }) => role === undefined || role === 'data');
+  const extra = Array.from({ length: asked }, (_, i): PlannedUnit => ({ id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: alike ? 'data' : 'spare' }));
+  const whole = unconnectedDrives(units, layout).unconnected.length === 0 && units.every((unit) => unit.builtIn || !hasPlaces(unit) || layout.at[unit.id]);
+  return Math.max(0, asked - (drivesLeft([...units, ...extra], layout) - (whole ? 0 : drivesLeft(units, layout))));
 }
 
 function commonestDrive(units: readonly PlannedUnit[], layout: Layout): PartOf<'drive'> {

@@ -1,4 +1,5 @@
 import type { Layout } from '../build/layout';
+import { fewLast } from '../memoLast';
 import type { Part, PartOf } from '../parts/resolve';
 import type { PlannedUnit } from './units';
 
@@ -30,13 +31,17 @@ export function layoutsAlike(a: Layout, b: Layout): boolean {
   });
 }
 
-/** Keeps the last answer about units and a layout and gives it again for units dealt alike in a layout alike. */
+type Asked = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
+const askedAlike = (one: Asked, other: Asked) => layoutsAlike(one.layout, other.layout) && dealtAlike(one.units, other.units);
+
+/** Keeps the last few answers about units and a layout and gives them again for units dealt alike in a layout alike. */
 export function memoAlike<R>(f: (units: readonly PlannedUnit[], layout: Layout) => R): (units: readonly PlannedUnit[], layout: Layout) => R {
-  let last: { units: readonly PlannedUnit[]; layout: Layout; result: R } | null = null;
+  const kept = fewLast<Asked, R>(askedAlike);
   return (units, layout) => {
-    if (last && layoutsAlike(last.layout, layout) && dealtAlike(last.units, units)) return last.result;
+    const known = kept.find({ units, layout });
+    if (known) return known.result;
     const result = f(units, layout);
-    last = { units, layout, result };
+    kept.keep({ units, layout }, result);
     return result;
   };
 }

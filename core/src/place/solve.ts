@@ -1,4 +1,5 @@
 import { printSpot, type Layout, type Seat } from '../build/layout';
+import { fewLast } from '../memoLast';
 import { dealtAlike, layoutsAlike } from './likeness';
 import { expanderPorts, hostPorts, protocolOf, type SeatOf } from './ports';
 import type { Outcome, Problem } from './problem';
@@ -22,16 +23,19 @@ import { hasPlaces, ofKind, type PlannedUnit } from './units';
  * complete: docs/decisions/placement.md.
  */
 export function solve(problem: Problem, hint: Layout): Outcome {
-  const known = lastSolved && lastSolved.outcome.layout !== lastSolved.hint && layoutsAlike(lastSolved.hint, hint) && dealtAlike(lastSolved.problem.units, problem.units) && ownedAlike(lastSolved.problem.owned, problem.owned) ? lastSolved.outcome : null;
-  if (known) return known;
+  const asked = { problem, hint };
+  const known = solved.find(asked);
+  // A layout that stands is given back as the object it came as.
+  if (known) return known.result.layout === known.key.hint ? { ...known.result, layout: hint } : known.result;
   const outcome = solveAfresh(problem, hint);
   // An outcome that names units holds for those units only.
-  if (outcome.status === 'solved' && outcome.moved.length === 0) lastSolved = { problem, hint, outcome };
+  if (outcome.status === 'solved' && outcome.moved.length === 0) solved.keep(asked, outcome);
   return outcome;
 }
 
-/** The last problem that came out whole: the parts tried for one spot are mostly dealt alike. */
-let lastSolved: { readonly problem: Problem; readonly hint: Layout; readonly outcome: Outcome } | null = null;
+type Asked = { readonly problem: Problem; readonly hint: Layout };
+/** Problems that came out whole: the parts tried for one spot are mostly dealt alike. */
+const solved = fewLast<Asked, Outcome>((one, other) => layoutsAlike(one.hint, other.hint) && dealtAlike(one.problem.units, other.problem.units) && ownedAlike(one.problem.owned, other.problem.owned));
 
 const ownedAlike = (one: Problem['owned'], other: Problem['owned']): boolean => one === other || (one?.size === other?.size && [...one ?? []].every(([lead, count]) => other?.get(lead) === count));
 
@@ -114,12 +118,13 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
   return least(ZERO, { homeless: Math.max(0, drives.length - bays), waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
 }
 
-/** How many spare drives a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
-export function sparesLeft(units: readonly PlannedUnit[], hint: Layout): number {
+/** How many drives (and other units of the least rank) a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
+export function drivesLeft(units: readonly PlannedUnit[], hint: Layout): number {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
   const levels = levelsOf(bestOf({ units }, { ...hint, wires: [] }, held, true).score);
-  return levels[LEVELS.indexOf('restOut')]! + levels[LEVELS.indexOf('restLoose')]!;
+  return LEFT.reduce((sum, level) => sum + levels[LEVELS.indexOf(level)]!, 0);
 }
+const LEFT = ['dataOut', 'bootOut', 'restOut', 'dataLoose', 'bootLoose', 'restLoose'] as const;
 
 const minus = (one: Score, other: Score): Score => ({ a: one.a - other.a, b: one.b - other.b, c: one.c - other.c });
 
