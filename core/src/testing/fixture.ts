@@ -31,7 +31,7 @@ export function tweak(id: string, values: Readonly<Record<string, unknown>>, fro
 export class Fixture {
   constructor(readonly build: Build, private readonly from: Catalogue = catalogue) {}
 
-  add(sheet: string, count = 1, more: { at?: readonly string[]; deal?: Item['deal']; role?: 'boot' | 'data' } = {}): Fixture {
+  add(sheet: string, count = 1, more: { at?: readonly string[]; deal?: Item['deal']; role?: Item['units'][number]['role'] } = {}): Fixture {
     const spots = more.at?.map((text): SpotRef => parseSpot(text)!);
     return this.edit(addItemEdit(this.build, this.from, sheet as SheetId, count, { ...(spots ? { spots } : {}), ...(more.deal ? { deal: more.deal } : {}), ...(more.role ? { role: more.role } : {}) }));
   }
