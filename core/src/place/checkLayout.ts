@@ -67,6 +67,16 @@ function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, s
 
 /** Slots and sockets that a mode, a rule or the slot under them leaves without lanes hold nothing. */
 function checkLanes(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
+  const width = lanesAt(list, units, layout);
+  return list.flatMap((unit): Violation[] => {
+    const spot = unit.builtIn ? undefined : seatSpot(layout, unit);
+    const group = spot && groupAt(units, spot);
+    return group && (group.type === 'slot' || group.type === 'm2') && width(spot) === 0 ? [{ code: 'slotOff', about: unit.id }] : [];
+  });
+}
+
+/** Lanes of a slot or socket as a layout leaves them: less what modes and rules of its board, its riser and its slot's parting take. */
+export function lanesAt(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): (spot: SpotRef) => number {
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const left = new Map(ofKind(list, 'board').map((board) => [board.id as string, lanesLeft(board.part, usesOf(board.id, list, seatOf), layout.modes?.[board.id])]));
   const width = (spot: SpotRef): number => {
@@ -85,11 +95,7 @@ function checkLanes(list: readonly PlannedUnit[], units: ReadonlyMap<string, Pla
     const shares = (slot.slot.bifurcates ?? []).map((way) => way.slice(1).split('x').map(Number)).filter((way) => way.reduce((sum, one) => sum + one, 0) <= wired).map((way) => way[nth] ?? 0);
     return Math.min(own, Math.max(0, ...shares));
   };
-  return list.flatMap((unit): Violation[] => {
-    const spot = unit.builtIn ? undefined : seatOf(unit);
-    const group = spot && groupAt(units, spot);
-    return group && (group.type === 'slot' || group.type === 'm2') && width(spot) === 0 ? [{ code: 'slotOff', about: unit.id }] : [];
-  });
+  return width;
 }
 
 /** What feeds an expander, a bridge or a multiplier, card or backplane, comes from one card over two leads at most; no card has more drives than it takes. */
@@ -97,13 +103,16 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
   const faults: Violation[] = [];
   const feeders = new Map<string, string[]>();
   const drives = new Map<string, number>();
-  for (const wire of layout.wires) for (const [i, ref] of wire.device.entries()) {
-    const end = deviceEnd(ref, ends, leadById(wire.lead)?.shape === 'reverse' ? new Set(wire.lanes ?? [1]) : null);
-    const host = wire.host[Math.min(i, wire.host.length - 1)]!.host;
-    if (!end) continue;
-    if (end.shared) feeders.set(end.shared, [...(feeders.get(end.shared) ?? []), host]);
-    // Drives behind a shared connector are counted once, at its first lead.
-    if (!end.shared || feeders.get(end.shared)!.length === 1) drives.set(host, (drives.get(host) ?? 0) + end.drives.length);
+  const count = (host: SpotRef, end: DeviceEnd | null) => drives.set(host.host, (drives.get(host.host) ?? 0) + (end?.drives.length ?? 0));
+  for (const wire of layout.wires) {
+    if (leadById(wire.lead)?.shape === 'reverse') { wire.host.forEach((host, i) => count(host, deviceEnd(wire.device[0]!, ends, new Set([wire.lanes?.[i] ?? 1])))); continue; }
+    const host = wire.host[0]!;
+    for (const ref of wire.device) {
+      const end = deviceEnd(ref, ends, null);
+      if (end?.shared) feeders.set(end.shared, [...(feeders.get(end.shared) ?? []), host.host]);
+      // Drives behind a shared connector are counted once, at its first lead.
+      if (!end?.shared || feeders.get(end.shared)!.length === 1) count(host, end);
+    }
   }
   for (const [shared, hosts] of feeders) if (hosts.length > 2 || new Set(hosts).size > 1) faults.push({ code: 'uplinks', about: shared });
   for (const wire of layout.wires) { const host = ends.units.get(wire.host[0]!.host); if (host && isKind(host, 'expander') && !feeders.has(host.id)) faults.push({ code: 'unfed', about: host.id }); }

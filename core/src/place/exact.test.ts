@@ -2,6 +2,7 @@ import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout
 import type { Catalogue } from '../build/newItem';
 import { resolve } from '../parts/resolve';
 import { compareLevels, reckon } from '../testing/reckon';
+import { drawn } from '../testing/drawn';
 import { catalogue, fixture, tweak, type Fixture } from '../testing/fixture';
 import { checkLayout } from './checkLayout';
 import { demandsFor } from './demands';
@@ -88,12 +89,6 @@ function small(cage: number, roof: number, sata: number, wide: number, slow: boo
   const connectors = board.connectors.flatMap((one) => (one.key !== 'sata' ? [one] : sata ? [{ ...one, count: sata, gbPerLane: slow ? 3 : 6 }] : []));
   const cards = card.connectors.map((one) => ({ ...one, count: Math.max(1, wide) }));
   return tweak('tern-8i', { connectors: cards }, tweak('wren-c8', { connectors, inTheBox: empty ? [] : board.inTheBox }, tweak('larder-8', { bayGroups, options: [] })));
-}
-
-/** Numbers that look drawn and are always the same. */
-function drawn(seed: number): (below: number) => number {
-  let state = seed * 2_654_435_761 % 2 ** 32;
-  return (below) => { state = (state * 1_664_525 + 1_013_904_223) % 2 ** 32; return Math.floor((state / 2 ** 32) * below); };
 }
 
 function instance(seed: number): { made: Fixture; hint: Layout } {

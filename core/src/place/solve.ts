@@ -118,6 +118,9 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
   return least(ZERO, { homeless: Math.max(0, drives.length - bays), waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
 }
 
+/** What the layout for a problem counts on each level: what it is compared by. */
+export const scoreOf = (problem: Problem, hint: Layout): Score => bestOf(problem, hint, wishesOf(problem.units, hint)).score;
+
 /** How many drives (and other units of the least rank) a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
 export function drivesLeft(units: readonly PlannedUnit[], hint: Layout): number {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));

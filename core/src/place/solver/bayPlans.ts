@@ -38,15 +38,19 @@ export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<s
   const parts = new Map(ofKind(units, 'adapter').map((unit) => [unit.id as string, unit.part.id as string]));
   const adapters = ofKind(units, 'adapter').filter((unit) => !unit.builtIn)
     .sort((a, b) => SIZES.indexOf(a.part.sitsIn) - SIZES.indexOf(b.part.sitsIn) || Number(wishes.get(b.id)?.seat.how === 'held') - Number(wishes.get(a.id)?.seat.how === 'held') || Number(wishes.has(b.id)) - Number(wishes.has(a.id)));
-  const seen = adapters.map(() => new Map<string, Score>());
-  let [ways, told] = [0, 0];
+  const whose = (name: string) => whoseOf(wanted.get(name), wishes, drives, parts);
+  const names = new Map(adapters.map((adapter) => [adapter, `${adapter.part.id}${baysOf(adapter).map((group) => contentsOf(group, whose, fed)).join()}`]));
+  const holders = new Set(adapters.filter((adapter) => baysOf(adapter).some((group) => refsOf(group).some((ref) => { const unit = wanted.get(printSpot(ref)); return unit !== undefined && wishes.get(unit)!.seat.how === 'held'; }))));
+  let seen = adapters.map(() => new Map<string, Score>());
+  let [ways, told, strict] = [0, 0, true];
   const go = (i: number, name: string, plan: BayPlan) => {
     if (told > MOST_TOLD || ++ways > MOST_WAYS || !worth(plan.score)) return;
     if (i === adapters.length) { told++; tell(plan); return; }
     const adapter = adapters[i]!;
     for (const { seat, covers, mark, score } of seatsFor(adapter, plan, wishes, wanted, drives, fed, parts)) {
       const total = plus(plan.score, score);
-      const key = `${name};${adapter.part.id}@${mark}`.split(';').sort().join(';');
+      if (strict && !seat && holders.has(adapter)) continue;
+      const key = `${name};${names.get(adapter)!}@${mark}`.split(';').sort().join(';');
       const known = seen[i]!.get(key);
       if (known && compare(known, total) <= 0) continue;
       seen[i]!.set(key, total);
@@ -55,7 +59,14 @@ export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<s
         : { ...plan, score: total });
     }
   };
-  go(0, '', { seats: new Map(), groups: seatedBays(units, seated), covered: new Set(taken), score: ZERO });
+  const start: BayPlan = { seats: new Map(), groups: seatedBays(units, seated), covered: new Set(taken), score: ZERO };
+  go(0, '', start);
+  if (told === 0 && holders.size > 0) {
+    // What holds a held drive has no bay itself in any way there is.
+    strict = false;
+    seen = adapters.map(() => new Map<string, Score>());
+    go(0, '', start);
+  }
   return told <= MOST_TOLD && ways <= MOST_WAYS;
 }
 
@@ -78,6 +89,13 @@ function connectorStates(group: BayGroupHere, plan: BayPlan, whose: (name: strin
   }
   return new Map([...free].map(([name, list]) => [name, `${group.key}#${list.length}/${list.sort().join()}<${fed.get(name) ?? ''}`]));
 }
+
+/** What an adapter brings with it: who wants its bays, and what fed them. Two of one sheet with the same are one choice. */
+const contentsOf = (group: BayGroupHere, whose: (name: string) => string, fed: ReadonlyMap<string, string>): string => {
+  const { backplane } = group.group;
+  const leads = backplane ? refsOf(group).map((ref) => fed.get(targetOf(ref, group.group, backplane).target.name) ?? '') : [];
+  return `${refsOf(group).map((ref) => whose(printSpot(ref))).join()}<${leads.join()}`;
+};
 
 type Choice = { readonly seat: Seat | null; readonly covers: readonly string[]; readonly mark: string; readonly score: Score };
 

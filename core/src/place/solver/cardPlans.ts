@@ -9,7 +9,7 @@ import { lanesLeft, type Uses } from '../trade';
 import { isCard, isKind, unitsById, type PlannedUnit } from '../units';
 import type { PartOf } from '../../parts/resolve';
 import { outOf } from './roles';
-import { BOOT_OFF_BOARD, CARD_OUT, compare, HOT_PAIR, MB_LOST, MISFIT, MOVE, PUT_BROKEN, REST_OUT, type Score } from './score';
+import { BOOT_OFF_BOARD, CARD_OUT, compare, HOT_PAIR, MB_LOST, MISFIT, MOVE, PUT_BROKEN, REST_OUT, ZERO, type Score } from './score';
 import type { Wishes } from './wishes';
 
 /** Cards in slots and modules in sockets: who sits where, the mode of each board, what it costs, and what it leaves of the ports. */
@@ -26,6 +26,8 @@ type Place = { readonly ref: SpotRef; readonly name: string; readonly group: Slo
 /** Units that are dealt alike: cards of one sheet, modules of one sheet and role. Hosts of further places stand alone. */
 type Kind = { readonly units: readonly PlannedUnit[]; readonly out: number; readonly card: boolean };
 
+type Want = { readonly kind: number; readonly how: Seat['how'] };
+
 const widthOf = ({ group }: Place): number => (group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes);
 
 /** Every distinct way of seating cards and modules that leaves other ports, each at its cheapest; null when the search was cut short. */
@@ -39,13 +41,17 @@ class CardSearch {
   private readonly kinds: Kind[] = [];
   private readonly left: number[] = [];
   /** Kind of the unit that wants a place, and how firmly. */
-  private readonly wanted = new Map<string, { readonly kind: number; readonly how: Seat['how'] }>();
+  private readonly wanted = new Map<string, Want>();
   private readonly places: Place[] = [];
   private readonly got: number[] = [];
   private readonly found = new Map<string, CardPlan>();
   private best: Score | null = null;
   private nodes = 0;
   private readonly starts: readonly Place[];
+  /** Wanted places that are only there while a carrier or riser has its own. */
+  private readonly elsewhere: readonly (readonly [name: string, want: Want])[];
+  /** While set, what holds a held unit has a place itself. */
+  private strict = true;
 
   constructor(units: readonly PlannedUnit[], private readonly seated: ReadonlyMap<string, Seat>, private readonly wishes: Wishes, private readonly taken: ReadonlySet<string>) {
     this.byId = unitsById(units);
@@ -71,11 +77,17 @@ class CardSearch {
     const slots = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type === 'slot').sort((a, b) => (a.board === b.board ? a.position - b.position : 0));
     const sockets = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type === 'm2');
     this.starts = [...slots, ...sockets];
+    const there = new Set(this.starts.map((place) => place.name));
+    this.elsewhere = [...this.wanted].filter(([name]) => !there.has(name));
   }
 
   run(): { plans: CardPlan[]; whole: boolean } {
     this.places.push(...this.starts);
-    this.step(0, { a: 0, b: 0, c: 0 });
+    this.step(0, ZERO);
+    if (this.found.size === 0) {
+      this.strict = false;
+      this.step(0, ZERO);
+    }
     const plans = [...this.found.values()].sort((one, other) => compare(one.score, other.score));
     return { plans, whole: this.nodes <= MOST_NODES };
   }
@@ -108,7 +120,7 @@ class CardSearch {
     this.choose(i, -1, this.given(score, want, -1));
   }
 
-  private given(score: Score, want: { readonly kind: number; readonly how: Seat['how'] } | undefined, kind: number): Score {
+  private given(score: Score, want: Want | undefined, kind: number): Score {
     return want && want.kind !== kind ? { a: score.a, b: score.b + (want.how === 'put' ? PUT_BROKEN : 0), c: score.c + MOVE } : score;
   }
 
@@ -121,7 +133,7 @@ class CardSearch {
       const unit = this.kinds[kind]!.units[0]!;
       const place = this.places[i]!;
       // At the full width of the place; what modes, rules and carriers take besides is added at the leaf.
-      next = { a: score.a, b: score.b + (this.misfits(unit, place) ? MISFIT : 0) + this.loss(unit, place, widthOf(place)), c: score.c + (this.isHotPair(i) ? HOT_PAIR : 0) };
+      next = { a: score.a, b: score.b + (this.misfits(unit, place) ? MISFIT : 0) + this.loss(unit, place, widthOf(place)), c: score.c + this.hotPairs(i) * HOT_PAIR };
       if (isKind(unit, 'carrier') || isKind(unit, 'riser')) this.places.push(...this.placesOf(unit, place));
     }
     this.step(i + 1, next);
@@ -160,17 +172,16 @@ class CardSearch {
     return isCard(card.part) && place.host === over.host && place.host === place.board && over.group.type === 'slot' && over.position > place.position && over.position < place.position + Math.ceil(card.part.thickSlots);
   }
 
-  /** Whether the card just dealt to a place and one dealt before stand side by side and both need moving air. */
-  private isHotPair(i: number): boolean {
-    const [card, place] = [this.kinds[this.got[i]!]!.units[0]!.part, this.places[i]!];
-    if (!isCard(card) || card.needsAirMPerS === null) return false;
-    for (let before = 0; before < i; before++) {
-      const kind = this.got[before]!;
-      const other = kind >= 0 ? this.kinds[kind]!.units[0]!.part : null;
-      const at = this.places[before]!;
-      if (other && isCard(other) && other.needsAirMPerS !== null && at.board === place.board && at.position + Math.ceil(other.thickSlots) === place.position) return true;
+  /** Cards dealt before that stand beside the one just dealt, on either side, where both need moving air. */
+  private hotPairs(i: number): number {
+    const thick = (at: number) => { const kind = this.got[at]!; const part = kind >= 0 ? this.kinds[kind]!.units[0]!.part : null; return part && isCard(part) && part.needsAirMPerS !== null ? Math.ceil(part.thickSlots) : 0; };
+    const [place, own] = [this.places[i]!, thick(i)];
+    let pairs = 0;
+    for (let before = 0; before < i && own > 0; before++) {
+      const [at, other] = [this.places[before]!, thick(before)];
+      if (other > 0 && at.board === place.board && (at.position + other === place.position || place.position + own === at.position)) pairs++;
     }
-    return false;
+    return pairs;
   }
 
   private misfits({ part }: PlannedUnit, place: Place): boolean {
@@ -184,7 +195,14 @@ class CardSearch {
 
   private leaf(score: Score): void {
     const seats = this.seats();
-    for (const modes of this.modeChoices()) this.judge(score, seats, modes);
+    // Places on a carrier or riser that has none itself are not there to keep.
+    let gone = score;
+    for (const [name, want] of this.elsewhere) {
+      if (this.places.some((place) => place.name === name)) continue;
+      if (this.strict && want.how === 'held') return;
+      gone = this.given(gone, want, -1);
+    }
+    for (const modes of this.modeChoices()) this.judge(gone, seats, modes);
   }
 
   /** Seats for units: those that keep their place first, then in the order of the kit. */

@@ -78,7 +78,7 @@ class Leads {
 
   run(): { wires: Wire[]; reached: ReadonlySet<string> } {
     const expanders = this.picks.filter((pick): pick is ExpanderPick => pick.what === 'expander' && pick.feed !== null);
-    const cells = this.picks.filter((pick): pick is CellPick => pick.what === 'cell' && (pick.feed !== null || pick.reverse !== null));
+    const cells = this.picks.filter((pick): pick is CellPick => pick.what === 'cell' && (pick.feed !== null || pick.strands !== null));
     const singles = this.picks.filter((pick): pick is PortPick => pick.what === 'ports' && pick.ends.length > 0);
     // Ports that keep what is on them are spoken for before any are given out.
     for (const pick of expanders) this.keep(pick.feed!.port, this.uplinkTargets(pick), pick.uplinks, pick.feed!.lead);
@@ -143,26 +143,26 @@ class Leads {
     const target = cell.targets[0]!;
     const was = this.old.get(target.name);
     const before = new Map((was?.wire.lead === lead ? was.wire.host : []).map((host, i) => [was!.wire.lanes?.[i] ?? i + 1, printSpot(host)]));
-    const lanesBefore = (unit: DriveUnit) => Number(before.has(this.laneOf(unit, cell)));
-    const drives = pick.reverse!.served.flatMap((count, drive) => [...this.seated.of(pick.cell, drive)].sort((a, b) => lanesBefore(b) - lanesBefore(a)).slice(0, count))
-      .map((unit) => ({ unit, lane: this.laneOf(unit, cell) })).sort((a, b) => Number(b.unit.role === 'boot') - Number(a.unit.role === 'boot') || a.lane - b.lane);
-    const quota = new Map(pick.reverse!.ports);
-    const take = (port: number, name?: string) => {
-      const left = quota.get(port) ?? 0;
-      const one = left > 0 ? this.table.ports[port]!.ports.find((other) => !this.used.has(other.name) && (!name || other.name === name)) : undefined;
-      if (one) { quota.set(port, left - 1); this.used.add(one.name); }
-      return one;
-    };
-    const ports = [...quota.keys()].sort((a, b) => Number(this.table.ports[b]!.onBoard) - Number(this.table.ports[a]!.onBoard) || a - b);
-    const firstOf = (name?: string) => { for (const port of ports) { const one = take(port, name); if (one) return one; } return undefined; };
-    const first = drives.map(({ lane }) => { const name = before.get(lane); return name ? firstOf(name) : undefined; });
-    const ends = drives.map(({ unit, lane }, i) => {
-      const host = first[i] ?? firstOf();
-      this.reached.add(unit.id);
-      return { host: host!, lane };
+    // By class of drives: who had a strand keeps it where its port is still joined for that class.
+    const wanted = new Map<number, number[]>();
+    for (const [drive, port] of pick.strands!) wanted.set(drive, [...wanted.get(drive) ?? [], port]);
+    const ends = [...wanted].flatMap(([drive, classes]) => {
+      const units = this.seated.of(pick.cell, drive).map((unit) => ({ unit, lane: this.laneOf(unit, cell) })).sort((a, b) => Number(before.has(b.lane)) - Number(before.has(a.lane)) || a.lane - b.lane).slice(0, classes.length);
+      const kept = units.map(({ lane }) => {
+        const at = classes.findIndex((port) => this.table.ports[port]!.ports.some(({ name }) => name === before.get(lane) && !this.used.has(name)));
+        return at < 0 ? undefined : this.take(classes.splice(at, 1)[0]!, before.get(lane));
+      });
+      return units.map(({ unit, lane }, i) => ({ unit, lane, host: kept[i] ?? this.take(classes.shift()!) }));
     }).sort((a, b) => a.lane - b.lane);
+    for (const { unit } of ends) this.reached.add(unit.id);
     this.used.add(target.name);
     this.wires.push({ lead, host: ends.map(({ host }) => host.ref), device: [target.ref], lanes: ends.map(({ lane }) => lane), how: 'solved' });
+  }
+
+  private take(port: number, name?: string): HostPort {
+    const one = this.table.ports[port]!.ports.find((other) => !this.used.has(other.name) && (!name || other.name === name))!;
+    this.used.add(one.name);
+    return one;
   }
 
   private laneOf(unit: DriveUnit, cell: Cell): number {

@@ -43,7 +43,7 @@ export function layTable(given: Given): Laid {
     const reverse = shape.kind === 'direct' ? leadBetween('reverse', 'sata', shape.targets[0]!.kind) : undefined;
     const leads = shape.targets.flatMap((target) => settled.toTarget.get(target.name) ?? []);
     return {
-      kind: shape.kind, group: shape.group, box: shape.box, bays: shape.bays, targets: shape.targets, lanes: shape.lanes, laneMBps: shape.gb,
+      kind: shape.kind, group: shape.group, box: shape.box, bays: shape.bays, targets: shape.targets, lanes: shape.lanes, laneGb: shape.gb,
       takes: classes.map((one) => shape.takes(one.units[0]!)), taste: classes.map((one) => tasteOf(one.units[0]!, shape.group)),
       home: count(), put: count('put'), held: count('held'),
       fedFrom: leads.filter((one) => !one.reverse).map((one) => one.port), feeds,

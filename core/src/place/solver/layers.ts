@@ -1,5 +1,6 @@
 import type { Layer, Emit, State, Room } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
+import { strandsOf, type Strands } from './strands';
 import type { Cell, ExpanderCell, Feed, PortClass, Table } from './table';
 
 /** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
@@ -7,7 +8,7 @@ export type Offsets = { readonly ports: number; readonly ends: number; readonly 
 /** MB/s are kept in steps of so many. */
 const STEP = 50;
 
-export type CellPick = { readonly what: 'cell'; readonly cell: number; readonly seats: readonly number[]; readonly feed: Feed | null; readonly uplinks: number; readonly reverse: { readonly ports: readonly (readonly [port: number, count: number])[]; /** Drives it serves, by class: the others of the cell go without. */ readonly served: readonly number[] } | null };
+export type CellPick = { readonly what: 'cell'; readonly cell: number; readonly seats: readonly number[]; readonly feed: Feed | null; readonly uplinks: number; /** Of a breakout in reverse: the class of drives and of ports on each strand. */ readonly strands: Strands['pairs'] | null };
 export type ExpanderPick = { readonly what: 'expander'; readonly expander: number; readonly feed: Feed | null; readonly uplinks: number };
 /** Of a class of ports: how many ends of each class it serves, how many leads of each kind, how many ends a breakout with SAS tails serves besides its own. */
 export type PortPick = { readonly what: 'ports'; readonly port: number; readonly ends: readonly (readonly [end: number, count: number])[]; readonly leads: ReadonlyMap<string, number>; readonly lent: number };
@@ -234,7 +235,7 @@ class Layers {
           const kept = Math.min(uplinks, cell.fedFrom.filter((one) => one === feed.port).length);
           const moved = cell.fedFrom.length - kept + (cell.wasReverse ? 1 : 0);
           const partly = !shared && served < cell.bays.length ? PARTLY_USED : 0;
-          emit(next, cost.a, cost.b, cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed, uplinks, reverse: null } satisfies Pick);
+          emit(next, cost.a, cost.b, cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed, uplinks, strands: null } satisfies Pick);
         });
       }
     }
@@ -243,7 +244,7 @@ class Layers {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) cost.a += seats[i]! * drives[i]!.loose;
-      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, reverse: null } satisfies Pick);
+      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, strands: null } satisfies Pick);
     });
   }
 
@@ -254,38 +255,27 @@ class Layers {
     const singles = ports.flatMap((port, p) => (port.kind === 'sata' && port.lanes === 1 && state[at.ports + p]! > 0 && port.ports[0]!.inside && port.ports[0]!.box === cell.box && port.ports[0]!.carries.includes('sata') ? [p] : []));
     if (singles.length === 0) return;
     const mine = owned.findIndex((one) => one.lead === lead);
-    const serves = (i: number) => drives[i]!.protocol === 'sata' && cell.takes[i] !== 0;
-    // Where not all can be served it is data drives first, then boot drives.
-    const order = drives.map((_, i) => i).filter(serves).sort((x, y) => drives[y]!.loose - drives[x]!.loose || x - y);
     this.fill(cell, state, (seats) => {
-      const waiting = order.reduce((sum, i) => sum + seats[i]!, 0);
-      for (let many = Math.min(waiting, 4); many >= 1; many--) {
-        const served = drives.map(() => 0);
-        let left = many;
-        for (const i of order) { served[i] = Math.min(seats[i]!, left); left -= served[i]!; }
-        this.joined(cell, lead, mine, index, state, seats, served, singles, emit);
-      }
+      const waiting = seats.reduce((sum, count, i) => sum + (drives[i]!.protocol === 'sata' && cell.takes[i] !== 0 ? count : 0), 0);
+      for (let many = Math.min(waiting, 4); many >= 1; many--) this.joined(cell, lead, mine, index, state, seats, many, singles, emit);
     });
   }
 
-  /** How many ports of each class join for so many drives; the boot drives are put on the board's own. */
-  private joined(cell: Cell, lead: string, mine: number, index: number, state: State, seats: readonly number[], served: readonly number[], singles: readonly number[], emit: Emit): void {
-    const { at, next, table: { drives, ports } } = this;
-    const many = served.reduce((sum, one) => sum + one, 0);
-    const boots = served.reduce((sum, one, i) => sum + (drives[i]!.boot ? one : 0), 0);
+  /** How many ports of each class join for so many drives. */
+  private joined(cell: Cell, lead: string, mine: number, index: number, state: State, seats: readonly number[], many: number, singles: readonly number[], emit: Emit): void {
+    const { at, next, table: { ports } } = this;
     const go = (nth: number, left: number, taken: readonly (readonly [number, number])[]) => {
       if (left === 0) {
         next.set(state);
         const cost = this.seating(cell, seats);
-        let onBoard = 0;
         for (const [p, count] of taken) {
           next[at.ports + p]! -= count;
           if (!this.limit(ports[p]!, count)) return;
-          if (ports[p]!.onBoard) onBoard += count;
         }
-        cost.b += this.reverseLoss(cell, served, taken) * MB_LOST + Math.max(0, boots - onBoard) * BOOT_OFF_BOARD;
-        for (let i = 0; i < seats.length; i++) cost.a += (seats[i]! - served[i]!) * drives[i]!.loose;
-        emit(next, cost.a, cost.b, cost.c + this.buy(lead, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0), cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, reverse: { ports: taken, served } } satisfies Pick);
+        const strands = this.strands(cell, seats, taken);
+        const b = cost.b + strands.lostMBps * MB_LOST + strands.offBoard * BOOT_OFF_BOARD;
+        const c = cost.c + this.buy(lead, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0);
+        emit(next, strands.out, b, c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, strands: strands.pairs } satisfies Pick);
         return;
       }
       if (nth === singles.length) return;
@@ -295,13 +285,12 @@ class Layers {
     go(0, many, []);
   }
 
-  /** The quickest drives go on the quickest ports. */
-  private reverseLoss(cell: Cell, served: readonly number[], taken: readonly (readonly [number, number])[]): number {
-    const slowest = taken.reduce((least, [p]) => Math.min(least, this.table.ports[p]!.ports[0]!.gbPerLane * 100), cell.laneMBps * 100);
-    if (this.table.drives.every((one, i) => served[i] === 0 || one.wishMBps <= slowest)) return 0;
-    const rates = taken.flatMap(([p, count]) => Array<number>(count).fill(Math.min(this.table.ports[p]!.ports[0]!.gbPerLane, cell.laneMBps) * 100)).sort((a, b) => b - a);
-    const wishes = served.flatMap((count, i) => Array<number>(count).fill(this.table.drives[i]!.wishMBps)).sort((a, b) => b - a);
-    return wishes.reduce((sum, wish, i) => sum + Math.max(0, wish - rates[i]!), 0);
+  private readonly stranded = new Map<string, Strands>();
+  private strands(cell: Cell, seats: readonly number[], taken: readonly (readonly [number, number])[]): Strands {
+    const key = `${cell.laneGb}|${seats.join()}|${taken.join()}`;
+    let known = this.stranded.get(key);
+    if (!known) this.stranded.set(key, (known = strandsOf(this.table, cell.laneGb, seats, taken)));
+    return known;
   }
 
   private loose(cell: Cell, index: number, state: State, emit: Emit): void {
@@ -310,7 +299,7 @@ class Layers {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) if (cell.ends[i]! >= 0) next[at.ends + cell.ends[i]!]! += seats[i]!;
-      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, reverse: null } satisfies Pick);
+      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, strands: null } satisfies Pick);
     });
   }
 

@@ -39,9 +39,9 @@ export type Cell = {
   readonly held: readonly number[];
   /** Connectors that feed it: of a direct cell one, of a shared one its uplinks, of a loose one none. */
   readonly targets: readonly Target[];
-  /** Lanes of a feeding connector, and what each carries towards the drives, MB/s. */
+  /** Lanes of a feeding connector, and what each carries towards the drives, Gb/s. */
   readonly lanes: number;
-  readonly laneMBps: number;
+  readonly laneGb: number;
   /** The port class of each settled lead to its targets. */
   readonly fedFrom: readonly number[];
   /** Whether ports of several single-lane sockets may join in reverse; the settled layout does so. */
