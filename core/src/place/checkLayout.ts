@@ -178,8 +178,9 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
     // A SAS receptacle on a tail takes a SATA drive too.
     const plugs = end.kind === lead.device || (lead.device === 'sff-8482' && end.kind === 'sata');
     if (!plugs) faults.push({ code: 'lead', about: printSpot(ref) });
-    const spoken = end.speaks ? [end.speaks] : end.drives.map(protocolOf);
-    if (spoken.some((protocol) => !lead.carries.includes(protocol) || live.some((port) => port && !port.carries.includes(protocol)))) faults.push({ code: 'protocol', about: printSpot(ref) });
+    // A drive behind a backplane that this port does not speak to goes without; a lead that speaks to none is wrong.
+    const wanted = end.speaks ? [end.speaks] : end.drives.map(protocolOf);
+    if (wanted.length > 0 && wanted.every((protocol) => !lead.carries.includes(protocol) || live.some((port) => port && !port.carries.includes(protocol)))) faults.push({ code: 'protocol', about: printSpot(ref) });
     if (live.some((port) => port && port.inside !== end.inside)) faults.push({ code: 'side', about: printSpot(ref) });
     if (end.inside && live.some((port) => port && port.box !== boxOfEnd(ref, ends))) faults.push({ code: 'box', about: printSpot(ref) });
     if (end.wants && live.some((port) => port && (end.wants === 'sas' ? !port.carries.includes('sas') : !port.multiplier))) faults.push({ code: 'protocol', about: printSpot(ref) });

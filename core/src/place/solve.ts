@@ -1,6 +1,7 @@
 import { printSpot, type Layout, type Seat } from '../build/layout';
 import { fewLast } from '../memoLast';
 import { dealtAlike, layoutsAlike } from './likeness';
+import { mismatch } from './mates';
 import { expanderPorts, hostPorts, protocolOf, type SeatOf } from './ports';
 import type { Outcome, Problem } from './problem';
 import { adapterBays, eachBayPlan, seatedBays, type BayGroupHere, type BayPlan } from './solver/bayPlans';
@@ -10,7 +11,7 @@ import { expand } from './solver/expand';
 import { layTable } from './solver/lay';
 import { layersOf, type Pick as Picked } from './solver/layers';
 import { fixedPlaces, seatRest } from './solver/rest';
-import { looseOf } from './solver/roles';
+import { looseOf, outOf, rankOf } from './solver/roles';
 import { burdenOf, compare, levelsOf, LEVELS, plus, ZERO, type Score } from './solver/score';
 import type { Table } from './solver/table';
 import { sleepers, wishesOf, type Wishes } from './solver/wishes';
@@ -97,11 +98,14 @@ function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut
 /** What dealing costs at least, wherever cards and adapters sit: by the drives that want a lead, the ports there are and every bay there could be. */
 function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[], seatOf: SeatOf, modes: Layout['modes'], owned: Problem['owned']): Score {
   const ports = [...hostPorts(units, seatOf, modes), ...expanderPorts(units, seatOf)].filter((port) => port.lanes > 0);
-  let [waiting, lost, bays, direct, inHand] = [0, 0, 0, 0, 0];
+  const [seeking, waiting] = [[0, 0, 0] as [number, number, number], [0, 0, 0] as [number, number, number]];
+  let [lost, nowhere, bays, direct, inHand] = [0, 0, 0, 0, 0];
   const bridged = groups.some(({ group }) => group.backplane?.type === 'bridge');
-  const drives = ofKind(units, 'drive').filter((unit) => !unit.builtIn && unit.part.size !== 'm2' && unit.part.size !== 'usb');
-  for (const unit of drives) {
-    if (ports.some((port) => port.carries.includes(protocolOf(unit.part)) || (bridged && port.carries.includes('usb')))) waiting++;
+  for (const unit of ofKind(units, 'drive')) {
+    if (unit.builtIn || unit.part.size === 'm2' || unit.part.size === 'usb') continue;
+    if (groups.every((group) => mismatch(unit.part, group))) { nowhere += outOf(unit); continue; }
+    seeking[rankOf(unit)]!++;
+    if (ports.some((port) => port.carries.includes(protocolOf(unit.part)) || (bridged && port.carries.includes('usb')))) waiting[rankOf(unit)]!++;
     else lost += looseOf(unit);
   }
   const shared: number[] = [];
@@ -115,7 +119,7 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
   const wide = ports.filter((port) => port.lanes >= 4).length;
   const ones = ports.length - wide;
   const straight = Math.min(direct, wide);
-  return least(ZERO, { homeless: Math.max(0, drives.length - bays), waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
+  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
 }
 
 /** What the layout for a problem counts on each level: what it is compared by. */

@@ -1,7 +1,8 @@
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import { demandsFor } from './demands';
 import { leadBetween, leadById } from './leads';
-import { DRIVE_DATA_KEY, hostPorts, type Demand, type HostPort } from './ports';
+import type { Protocol } from '../parts/vocabulary';
+import { DRIVE_DATA_KEY, hostPorts, protocolOf, type Demand, type HostPort } from './ports';
 import type { ConflictFact } from './problem';
 import { isKind, seatSpot, unitsById, type PlannedUnit } from './units';
 
@@ -13,20 +14,29 @@ export function unconnectedDrives(units: readonly PlannedUnit[], layout: Layout)
   return { unconnected: unconnected.map((demand) => demand.unit), conflict: unconnected.length > 0 ? portShortage(units, layout, demands) : null };
 }
 
-/** The lead at a drive's own end or its backplane connector; of a breakout in reverse only the lanes with a port behind them are live. */
-export function wireServing(demand: Demand, live: ReadonlyMap<string, Wire>): Wire | null {
-  if (demand.kind === 'bare') return live.get(`${demand.unit.id}/${DRIVE_DATA_KEY}`) ?? null;
-  const wire = live.get(demand.target.name);
-  return wire && (leadById(wire.lead)?.shape !== 'reverse' || wire.lanes?.includes(demand.lane)) ? wire : null;
+/** A lead that works, and what its port speaks over it. */
+export type LiveWire = { readonly wire: Wire; readonly carries: readonly Protocol[] };
+
+/** The lead that serves a drive, at its own end or its backplane connector: it speaks the drive's protocol, and a breakout in reverse has a port on its lane. */
+export function wireServing(demand: Demand, live: ReadonlyMap<string, LiveWire>): Wire | null {
+  const found = live.get(demand.kind === 'bare' ? `${demand.unit.id}/${DRIVE_DATA_KEY}` : demand.target.name);
+  const speaks = demand.kind === 'backplane' && demand.target.speaks ? demand.target.speaks : protocolOf(demand.drive);
+  if (!found?.carries.includes(speaks)) return null;
+  return demand.kind === 'bare' || leadById(found.wire.lead)?.shape !== 'reverse' || found.wire.lanes?.includes(demand.lane) ? found.wire : null;
 }
 
 /** Leads by their device ends, less those from an expander that nothing feeds. */
-export function liveWires(units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, Wire> {
+export function liveWires(units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, LiveWire> {
   const byId = unitsById(units);
   const isExpander = (id: string) => { const unit = byId.get(id); return !!unit && isKind(unit, 'expander'); };
   const fed = new Set<string>();
   for (const wire of wires) if (!isExpander(wire.host[0]!.host)) for (const { host } of wire.device) if (isExpander(host)) fed.add(host);
-  return new Map(wires.filter((wire) => !isExpander(wire.host[0]!.host) || fed.has(wire.host[0]!.host)).flatMap((wire) => wire.device.map((device) => [printSpot(device), wire] as const)));
+  return new Map(wires.filter((wire) => !isExpander(wire.host[0]!.host) || fed.has(wire.host[0]!.host)).flatMap((wire) => {
+    const part = byId.get(wire.host[0]!.host)?.part;
+    const spoken = part && 'connectors' in part ? part.connectors.find(({ key }) => key === wire.host[0]!.key)?.carries ?? [] : [];
+    const carries = spoken.filter((one) => leadById(wire.lead)?.carries.includes(one));
+    return wire.device.map((device) => [printSpot(device), { wire, carries }] as const);
+  }));
 }
 
 /** Ports short: drives that want one, ports that can reach them, and who switched the others off. */

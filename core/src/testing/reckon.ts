@@ -9,7 +9,7 @@ import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from
 import type { Problem } from '../place/problem';
 import { laneMBps, PCIE_LANE_MBPS, wishMBps } from '../place/rates';
 import { groupAt } from '../place/spotAt';
-import { liveWires, wireServing } from '../place/unconnected';
+import { liveWires, wireServing, type LiveWire } from '../place/unconnected';
 import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 
 /** The levels of docs/decisions/placement.md in their order, units without a place and drives without a lead by rank. */
@@ -153,7 +153,7 @@ function pastUplinks(served: readonly Served[], layout: Layout, ports: ReadonlyM
 }
 
 /** Whether what a settled lead fed is fed otherwise now, or its port carries no lead of its kind any more. */
-function movedLead(was: Wire, layout: Layout, live: ReadonlyMap<string, Wire>, byId: ReadonlyMap<string, PlannedUnit>): boolean {
+function movedLead(was: Wire, layout: Layout, live: ReadonlyMap<string, LiveWire>, byId: ReadonlyMap<string, PlannedUnit>): boolean {
   const { shape, device } = leadById(was.lead)!;
   const [from, to] = [printSpot(was.host[0]!), was.device[0]!];
   const host = byId.get(to.host);
@@ -165,7 +165,7 @@ function movedLead(was: Wire, layout: Layout, live: ReadonlyMap<string, Wire>, b
     return into.length > 0 && !into.some(same);
   }
   if (shape !== 'forward' && !['sata', 'sff-8482', ...(host && isKind(host, 'drive') ? ['sff-8639'] : [])].includes(device)) {
-    const now = live.get(printSpot(to));
+    const now = live.get(printSpot(to))?.wire;
     return !!now && (shape === 'reverse' ? leadById(now.lead)!.shape !== 'reverse' : !same(now));
   }
   return !layout.wires.some(same);

@@ -1,4 +1,5 @@
-import { compare, LEAD_TO_BUY, REST_LOOSE, REST_OUT, type Score } from './score';
+import { LOOSE, OUT } from './roles';
+import { compare, LEAD_TO_BUY, type Score } from './score';
 
 /**
  * Dealing as a chain of small choices. A state is what is left after some of them (drives of every
@@ -14,7 +15,20 @@ export type Layer = {
   /** What is left before this layer: drives waiting, and leads that could serve them, by how many each does at most. */
   readonly room: (state: State) => Room;
 };
-export type Room = { /** More drives without a bay than there are bays. */ readonly homeless: number; readonly waiting: number; /** What stays out for certain, as it counts in `a`. */ readonly lost: number; /** So many of the waiting find a bay and a lane in one box, at most. */ readonly reach: number; readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly ones: number; readonly owned: number };
+/**
+ * What is left to deal with, for a bound. In `a` for certain: `nowhere` for drives no bay takes, `lost`
+ * for drives no lead could serve. Of all drives, and of each kind that the same bays take, `seeking`
+ * want one of `bays`; `waiting` want a lead;
+ * `reach` is how many of them find a bay and a lane in one box at most. Then leads that could serve
+ * them, by how many each does.
+ */
+export type Room = {
+  readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: Ranked; readonly lost: number; readonly reach: number;
+  readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly ones: number; readonly owned: number;
+};
+
+/** Numbers of data drives, boot drives and others. */
+export type Ranked = readonly [data: number, boot: number, rest: number];
 
 type Node = { readonly state: State; readonly a: number; readonly b: number; readonly c: number; readonly taste: number; readonly from: Node | null; readonly pick: unknown };
 /** `found` is null where no way is better than the limit; `whole` is false where the search was cut short. */
@@ -86,13 +100,31 @@ function picksOf(node: Node): unknown[] {
 
 const noBetter = (sum: Score, room: Room | undefined, limit: Score) => sum.a > limit.a || compare(least(sum, room), limit) >= 0;
 
+const total = (ranked: Ranked): number => ranked[0] + ranked[1] + ranked[2];
+/** What so many of these count at least: those of the lowest rank first. */
+function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
+  let [sum, left] = [0, many];
+  for (let i = 2; i >= 0 && left > 0; i--) { const some = Math.min(left, ranked[i]!); sum += some * cost[i]!; left -= some; }
+  return sum;
+}
+
 /** No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first. */
 export function least(sum: Score, room: Room | undefined): Score {
   if (!room) return sum;
-  // Who has no bay wants no lead, and is not counted twice.
-  if (room.waiting === 0 || room.homeless > 0) return { a: sum.a + (room.homeless > 0 ? room.homeless * REST_OUT : room.lost), b: sum.b, c: sum.c };
-  const out = Math.max(0, room.waiting - room.reach);
-  let waiting = room.waiting - out;
+  let [homeless, outside] = [0, 0];
+  for (const { seeking, bays } of room.homes) {
+    const many = total(seeking) - bays;
+    if (many <= 0) continue;
+    homeless = Math.max(homeless, many);
+    outside = Math.max(outside, leastOf(seeking, many, OUT));
+  }
+  const certain = sum.a + room.nowhere + outside;
+  const lost = homeless > 0 ? 0 : room.lost;
+  // Who has no bay wants no lead: those lost may be among the homeless.
+  let waiting = total(room.waiting) - homeless;
+  if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c };
+  const out = Math.max(0, waiting - room.reach);
+  waiting -= out;
   let leads = 0;
   let straight = room.straight;
   for (const many of room.shared) {
@@ -108,5 +140,5 @@ export function least(sum: Score, room: Room | undefined): Score {
     waiting -= 4 * split;
     leads += 2 * split + (split < room.breakouts ? Math.min(waiting, 2) : waiting);
   }
-  return { a: sum.a + room.lost + out * REST_LOOSE, b: sum.b, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
+  return { a: certain + lost + leastOf(room.waiting, out, LOOSE), b: sum.b, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
 }

@@ -7,7 +7,7 @@ import { laneMBps, wishMBps } from '../rates';
 import { refsOf } from '../spots';
 import { isKind, unitsById, type PlannedUnit } from '../units';
 import type { BayGroupHere } from './bayPlans';
-import { looseOf, outOf } from './roles';
+import { looseOf, outOf, rankOf } from './roles';
 import { MOVE, PUT_BROKEN, type Score } from './score';
 import type { Bay, Cell, DriveClass, DriveUnit, EndClass, EndLead, ExpanderCell, Feed, PortClass, Table } from './table';
 import type { Wishes } from './wishes';
@@ -100,7 +100,7 @@ function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[]): Dr
     if (like) like.push(unit);
     else byMark.set(mark, [unit]);
   }
-  return [...byMark.values()].map((units) => ({ units, protocol: protocolOf(units[0]!.part), wishMBps: wishMBps(units[0]!.part), out: outOf(units[0]!), loose: looseOf(units[0]!), boot: units[0]!.role === 'boot' }));
+  return [...byMark.values()].map((units) => ({ units, protocol: protocolOf(units[0]!.part), wishMBps: wishMBps(units[0]!.part), rank: rankOf(units[0]!), out: outOf(units[0]!), loose: looseOf(units[0]!), boot: units[0]!.role === 'boot' }));
 }
 
 function classPorts({ units, seatOf, modes }: Given, expanders: readonly PlannedUnit[], limited: readonly string[], apart: boolean): PortClass[] {

@@ -48,6 +48,11 @@ class Layers {
   private readonly next: State;
   /** Whether anything at all could serve a class of drives. */
   private readonly hope: readonly boolean[];
+  /** Whether any bay takes it. */
+  private readonly housed: readonly boolean[];
+  /** All drives, and those that the same cells take; and which cells take any of them. */
+  private readonly kinds: readonly ReadonlySet<number>[];
+  private readonly suits: ReadonlyMap<Cell, readonly boolean[]>;
   /** Drives that cells after one hold: nothing before may take them. */
   private readonly kept = new Map<Cell, readonly number[]>();
   private readonly boxes: ReadonlyMap<string | null, number>;
@@ -62,18 +67,32 @@ class Layers {
     this.boxOfEnd = table.ends.map((end) => this.boxes.get(end.box)!);
     this.bays = [...this.boxes].map(() => 0);
     this.lanes = [...this.boxes].map(() => 0);
+    this.housed = table.drives.map((_, i) => table.cells.some((cell) => cell.takes[i] !== 0 && cell.bays.length > 0));
+    const like = new Map<string, Set<number>>([['', new Set(table.drives.keys())]]);
+    for (const i of table.drives.keys()) { const mark = table.cells.map((cell) => Number(cell.takes[i]! > 0)).join(''); like.set(mark, (like.get(mark) ?? new Set()).add(i)); }
+    // Where all drives go the same ways the one kind says it all.
+    this.kinds = like.size === 2 ? [like.get('')!] : [...like.values()];
+    this.suits = new Map(table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]));
     this.hope = table.drives.map((drive, i) => table.cells.some((cell) => cell.takes[i] !== 0 && (cell.feeds.some((feed) => feed.serves[i]) || (cell.reverse !== null && drive.protocol === 'sata') || (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean)))));
   }
 
   private roomWith(state: State, cells: readonly Cell[], order: readonly number[] | null): Room {
     const { drives, ports, ends, owned } = this.table;
-    let waiting = 0;
-    let lost = 0;
-    for (let i = 0; i < drives.length; i++) { if (this.hope[i]) waiting += state[i]!; else lost += state[i]! * drives[i]!.loose; }
-    for (let e = 0; e < ends.length; e++) { const i = ends[e]!.drive; if (this.hope[i]) waiting += state[this.at.ends + e]!; else lost += state[this.at.ends + e]! * drives[i]!.loose; }
-    let seeking = 0;
-    for (let i = 0; i < drives.length; i++) seeking += state[i]!;
-    for (const cell of cells) seeking -= cell.bays.length;
+    const waiting: [number, number, number] = [0, 0, 0];
+    const homes = this.kinds.map(() => ({ seeking: [0, 0, 0] as [number, number, number], bays: 0 }));
+    let [lost, nowhere] = [0, 0];
+    for (let i = 0; i < drives.length; i++) {
+      const count = state[i]!;
+      const { rank, out, loose } = drives[i]!;
+      if (!this.housed[i]) { nowhere += count * out; continue; }
+      for (let k = 0; k < homes.length; k++) if (this.kinds[k]!.has(i)) homes[k]!.seeking[rank] += count;
+      if (this.hope[i]) waiting[rank] += count; else lost += count * loose;
+    }
+    for (let e = 0; e < ends.length; e++) {
+      const [i, count] = [ends[e]!.drive, state[this.at.ends + e]!];
+      if (this.hope[i]) waiting[drives[i]!.rank] += count; else lost += count * drives[i]!.loose;
+    }
+    for (const cell of cells) for (let k = 0; k < homes.length; k++) if (this.suits.get(cell)![k]) homes[k]!.bays += cell.bays.length;
     const shared: number[] = [];
     let direct = 0;
     let reverse = 0;
@@ -91,7 +110,7 @@ class Layers {
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
     const straight = Math.min(direct, fours);
     const reach = this.reach(state, cells, order);
-    return { homeless: Math.max(0, seeking), waiting, reach, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
+    return { nowhere, homes, waiting, reach, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
   }
 
   /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
@@ -201,7 +220,7 @@ class Layers {
       this.next[i]! -= count;
       total += count;
       if (cell.takes[i] === 2) b += count * MISFIT;
-      b += Math.max(0, cell.put[i]! - count) * PUT_BROKEN;
+      b += Math.max(0, cell.held[i]! + cell.put[i]! - count) * PUT_BROKEN;
       c += Math.max(0, cell.home[i]! - count) * MOVE;
       taste += count * cell.taste[i]!;
     }

@@ -17,7 +17,7 @@ export type Table = {
 };
 
 /** Drives that no place or port of this machine tells apart. */
-export type DriveClass = { readonly units: readonly DriveUnit[]; readonly protocol: Protocol; readonly wishMBps: number; readonly out: number; readonly loose: number; readonly boot: boolean };
+export type DriveClass = { readonly units: readonly DriveUnit[]; readonly protocol: Protocol; readonly wishMBps: number; readonly rank: 0 | 1 | 2; readonly out: number; readonly loose: number; readonly boot: boolean };
 export type DriveUnit = PlannedUnit & { readonly part: Extract<PlannedUnit['part'], { kind: 'drive' }> };
 
 export type Bay = { readonly name: string; readonly n: number; readonly spot: { readonly host: string; readonly key: string; readonly n?: number } };

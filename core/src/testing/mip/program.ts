@@ -37,7 +37,7 @@ export class Program {
 
   /** The least of `goal`, with further rows that hold for this question only. */
   text(goal: readonly Term[], more: readonly { readonly sum: Sum; readonly most: number }[]): string {
-    const rows = [...this.rows, ...more.map(({ sum, most }): Row => ({ terms: gather(sum.terms), sense: '<=', right: most - sum.constant }))].filter((row) => row.terms.length > 0);
+    const rows = [...this.rows, ...more.map(({ sum, most }): Row => ({ terms: gather(sum.terms), sense: '<=', right: most - sum.constant + SLACK }))].filter((row) => row.terms.length > 0);
     const write = (terms: readonly Term[]) => lines(gather(terms).map(([one, factor]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor)} x${one}`));
     return `Minimize\n obj: ${write(goal) || '0 x0'}\nSubject To\n${rows.map(({ terms, sense, right }, i) => ` r${i}: ${write(terms)} ${sense} ${right}`).join('\n')}\nBinary\n${lines(this.binaries.map((one) => `x${one}`))}\nEnd\n`;
   }
@@ -52,6 +52,8 @@ function gather(terms: readonly Term[]): Term[] {
   return [...sums].filter(([, factor]) => factor !== 0);
 }
 
+/** Levels are whole numbers: what is no more than this past one is that one, and rounding never shuts a way that is there. */
+const SLACK = 0.3;
 /** Exact down to halves: every level is a whole number. */
 const OPTIONS = { output_flag: false, mip_rel_gap: 0, mip_abs_gap: 0.4, mip_feasibility_tolerance: 1e-7 };
 
@@ -66,7 +68,10 @@ export function leastInTurn(highs: Highs, program: Program, levels: readonly Sum
     if (sum.terms.length === 0) { kept.push({ sum, most: sum.constant }); continue; }
     const left = (end - Date.now()) / 1000;
     if (left <= 0) return null;
-    const found = highs.solve(program.text(sum.terms, kept), { ...OPTIONS, ...(seconds < Infinity ? { time_limit: left } : {}) });
+    const ask = (more: object) => highs.solve(program.text(sum.terms, kept), { ...OPTIONS, ...(seconds < Infinity ? { time_limit: left } : {}), ...more });
+    let found = ask({});
+    // Its reductions now and then lose the only way there is by rounding: asked once more without them.
+    if (found.Status === 'Infeasible') found = ask({ presolve: 'off' });
     if (found.Status === 'Time limit reached') return null;
     if (found.Status !== 'Optimal') throw new Error(`the general solver says ${found.Status}`);
     kept.push({ sum, most: Math.round(found.ObjectiveValue + sum.constant) });
