@@ -1,6 +1,7 @@
-/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 2000` and `-- kill 100`. A sample of each is in `./test`. */
+/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 2000`, `-- kill 100` and `-- solver 1000`. A sample of each is in `./test`. */
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';
+import { solveTwice } from './solving';
 
 const [what = 'all', many] = process.argv.slice(2);
 const seed = Number(process.env.SEED ?? 20_261_123);
@@ -16,5 +17,13 @@ if (what === 'all' || what === 'kill') {
   const { kills, saves, acknowledged, lost } = await killDuringSaves(Number(many ?? 500), seed, (line) => console.log(line));
   console.log(`${kills} kills of server or database (seed ${seed}): ${saves} saves tried, ${acknowledged} acknowledged, ${lost.length} lost`);
   tell(lost);
+}
+if (what === 'all' || what === 'solver') {
+  const count = Number(many ?? 1_000);
+  const from = Number(process.env.SEED ?? 1);
+  const { faults, infeasible, features } = await solveTwice(from, count, (line) => console.log(line));
+  const share = (part: number) => `${Math.round((100 * part) / count)} %`;
+  console.log(`${count} drawn machines solved twice (seeds ${from} to ${from + count - 1}): ${faults.length} faults; ${share(infeasible)} cannot be done, ${share(features.expander)} with expanders, ${share(features.parted)} with parted slots or switched-off ports, ${share(features.nested)} with nested adapters, ${share(features.held)} with holds`);
+  tell(faults);
 }
 process.exit(failed ? 1 : 0);

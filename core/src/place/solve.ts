@@ -125,6 +125,12 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
 /** What the layout for a problem counts on each level: what it is compared by. */
 export const scoreOf = (problem: Problem, hint: Layout): Score => bestOf(problem, hint, wishesOf(problem.units, hint)).score;
 
+/** Whether every card, module, adapter and drive gets a place and a lead, whatever moves for it but what is held. */
+export function goesWhole(units: readonly PlannedUnit[], hint: Layout): boolean {
+  const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
+  return bestOf({ units }, { ...hint, wires: [] }, held, true).score.a === 0;
+}
+
 /** How many drives (and other units of the least rank) a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
 export function drivesLeft(units: readonly PlannedUnit[], hint: Layout): number {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
