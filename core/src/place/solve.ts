@@ -71,7 +71,7 @@ type Found = { readonly rest: ReadonlyMap<string, Seat>; readonly plan: CardPlan
 function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut = false): Found {
   const rest = seatRest(units, wishes);
   const taken = fixedPlaces(units);
-  const cards = cardPlans(units, rest, wishes, taken);
+  const cards = cardPlans(units, rest, wishes, taken, hint.wires);
   const floors = cards.plans.map((plan) => ({ plan, least: plus(plan.score, leastFor(units, [...seatedBays(units, rest), ...adapterBays(units)], (unit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id))?.spot, plan.modes, owned)) }));
   let best: Omit<Found, 'rest' | 'whole'> | null = null;
   let whole = cards.whole;

@@ -38,6 +38,7 @@ export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<s
   const parts = new Map(ofKind(units, 'adapter').map((unit) => [unit.id as string, unit.part.id as string]));
   const adapters = ofKind(units, 'adapter').filter((unit) => !unit.builtIn)
     .sort((a, b) => SIZES.indexOf(a.part.sitsIn) - SIZES.indexOf(b.part.sitsIn) || Number(wishes.get(b.id)?.seat.how === 'held') - Number(wishes.get(a.id)?.seat.how === 'held') || Number(wishes.has(b.id)) - Number(wishes.has(a.id)));
+  const wide = adapters.filter(({ part }) => part.span > 1);
   const whose = (name: string) => whoseOf(wanted.get(name), wishes, drives, parts);
   const names = new Map(adapters.map((adapter) => [adapter, `${adapter.part.id}${baysOf(adapter).map((group) => contentsOf(group, whose, fed)).join()}`]));
   const holders = new Set(adapters.filter((adapter) => baysOf(adapter).some((group) => refsOf(group).some((ref) => { const unit = wanted.get(printSpot(ref)); return unit !== undefined && wishes.get(unit)!.seat.how === 'held'; }))));
@@ -47,7 +48,7 @@ export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<s
     if (told > MOST_TOLD || ++ways > MOST_WAYS || !worth(plan.score)) return;
     if (i === adapters.length) { told++; tell(plan); return; }
     const adapter = adapters[i]!;
-    for (const { seat, covers, mark, score } of seatsFor(adapter, plan, wishes, wanted, drives, fed, parts)) {
+    for (const { seat, covers, mark, score } of seatsFor(adapter, plan, wide, wishes, wanted, drives, fed, parts)) {
       const total = plus(plan.score, score);
       if (strict && !seat && holders.has(adapter)) continue;
       const key = `${name};${names.get(adapter)!}@${mark}`.split(';').sort().join(';');
@@ -99,13 +100,15 @@ const contentsOf = (group: BayGroupHere, whose: (name: string) => string, fed: R
 
 type Choice = { readonly seat: Seat | null; readonly covers: readonly string[]; readonly mark: string; readonly score: Score };
 
-function seatsFor(adapter: Adapter, plan: BayPlan, wishes: Wishes, wanted: ReadonlyMap<string, string>, drives: ReadonlyMap<string, PlannedUnit>, fed: ReadonlyMap<string, string>, parts: ReadonlyMap<string, string>): Choice[] {
+function seatsFor(adapter: Adapter, plan: BayPlan, wide: readonly Adapter[], wishes: Wishes, wanted: ReadonlyMap<string, string>, drives: ReadonlyMap<string, PlannedUnit>, fed: ReadonlyMap<string, string>, parts: ReadonlyMap<string, string>): Choice[] {
   const wish = wishes.get(adapter.id);
   const left = { a: 0, b: wish?.seat.how === 'put' ? PUT_BROKEN : 0, c: wish ? MOVE : 0 };
   const choices: Choice[] = [];
   for (const group of plan.groups) {
     if (mismatch(adapter.part, group)) continue;
     const refs = refsOf(group);
+    // Where one goes over several bays it matters which are free side by side.
+    const apart = wide.some(({ part }) => !mismatch(part, group));
     const state = connectorStates(group, plan, (name) => whoseOf(wanted.get(name), wishes, drives, parts), fed);
     for (let from = 0; from + adapter.part.span <= refs.length; from++) {
       const over = refs.slice(from, from + adapter.part.span);
@@ -117,7 +120,7 @@ function seatsFor(adapter: Adapter, plan: BayPlan, wishes: Wishes, wanted: Reado
       const { backplane } = group.group;
       const behind = over.map((ref) => (backplane ? state.get(targetOf(ref, group.group, backplane).target.name)! : group.key));
       const whose = owners.map((unit) => whoseOf(unit, wishes, drives, parts));
-      choices.push({ seat: own ? wish!.seat : { spot: over[0]!, how: 'solved' }, covers, mark: `${group.host}/${group.key}:${behind.join()}:${whose.sort().join()}`, score: own ? ZERO : left });
+      choices.push({ seat: own ? wish!.seat : { spot: over[0]!, how: 'solved' }, covers, mark: `${group.host}/${group.key}${apart ? `@${from}` : ''}:${behind.join()}:${whose.sort().join()}`, score: own ? ZERO : left });
     }
   }
   const held = wish?.seat.how === 'held' ? choices.find((one) => one.seat === wish.seat) : undefined;

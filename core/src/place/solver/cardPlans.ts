@@ -1,4 +1,4 @@
-import { printSpot, type Layout, type Seat, type SpotRef } from '../../build/layout';
+import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
 import { limitFor } from '../clearance';
 import { boxAmong } from '../around';
 import { mismatch } from '../mates';
@@ -31,8 +31,8 @@ type Want = { readonly kind: number; readonly how: Seat['how'] };
 const widthOf = ({ group }: Place): number => (group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes);
 
 /** Every distinct way of seating cards and modules that leaves other ports, each at its cheapest; null when the search was cut short. */
-export function cardPlans(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>): { readonly plans: CardPlan[]; readonly whole: boolean } {
-  return new CardSearch(units, seated, wishes, taken).run();
+export function cardPlans(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>, wires: readonly Wire[]): { readonly plans: CardPlan[]; readonly whole: boolean } {
+  return new CardSearch(units, seated, wishes, taken, new Set(wires.flatMap((wire) => [...wire.host, ...wire.device].map(({ host }) => host)))).run();
 }
 
 class CardSearch {
@@ -53,7 +53,7 @@ class CardSearch {
   /** While set, what holds a held unit has a place itself. */
   private strict = true;
 
-  constructor(units: readonly PlannedUnit[], private readonly seated: ReadonlyMap<string, Seat>, private readonly wishes: Wishes, private readonly taken: ReadonlySet<string>) {
+  constructor(units: readonly PlannedUnit[], private readonly seated: ReadonlyMap<string, Seat>, private readonly wishes: Wishes, private readonly taken: ReadonlySet<string>, /** Cards with settled leads: which of them has a place matters. */ private readonly wired: ReadonlySet<string>) {
     this.byId = unitsById(units);
     const here = units.filter((unit) => seated.has(unit.id) || unit.builtIn);
     this.boards = here.filter((unit): unit is Board => isKind(unit, 'board'));
@@ -61,7 +61,7 @@ class CardSearch {
     for (const unit of units) {
       const module = isKind(unit, 'drive') && unit.part.size === 'm2';
       if (unit.builtIn || !(isCard(unit.part) || isKind(unit, 'riser') || module)) continue;
-      const alone = isKind(unit, 'carrier') || isKind(unit, 'riser') || wishes.get(unit.id)?.seat.how === 'held';
+      const alone = isKind(unit, 'carrier') || isKind(unit, 'riser') || wishes.get(unit.id)?.seat.how === 'held' || wired.has(unit.id);
       const name = `${unit.part.id}|${unit.role ?? ''}|${alone ? unit.id : ''}`;
       const like = byName.get(name);
       if (like) like.push(unit);
@@ -310,7 +310,7 @@ class CardSearch {
         if (!spot) { top = false; continue; }
         const wall = isKind(unit, 'controller') && unit.part.connectors.some((one) => one.side === 'outside') && wallBefore(spot, this.byId, seatOf);
         if (wall) top = false;
-        marks.push(`${unit.part.id}@${boxAmong(unit.id, this.byId, seatOf)?.id ?? ''}${wall ? '-' : ''}`);
+        marks.push(`${this.wired.has(unit.id) ? unit.id : unit.part.id}@${boxAmong(unit.id, this.byId, seatOf)?.id ?? ''}${wall ? '-' : ''}`);
       }
     }
     return { ports: marks.sort().join(';'), top };

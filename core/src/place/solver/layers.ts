@@ -28,7 +28,7 @@ export function layersOf(table: Table): { start: State; most: number[]; layers: 
   const rank = { shared: 0, direct: 1, loose: 2 } as const;
   const cells = table.cells.map((cell, i) => ({ cell, i })).sort((a, b) => rank[a.cell.kind] - rank[b.cell.kind] || a.i - b.i);
   const make = new Layers(table, at);
-  const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]));
+  const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]) || ports[i]!.single.size > 0);
   const layers: Layer[] = [
     ...expanders.map((expander, i) => make.expander(expander, i)),
     ...cells.map(({ cell, i }, nth) => make.cell(cell, i, cells.slice(nth).map((one) => one.cell))),
