@@ -83,8 +83,7 @@ function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut
       const seatOf = (unit: PlannedUnit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id) ?? bays.seats.get(unit.id))?.spot;
       const laid = layTable({ units, groups: bays.groups, covered: bays.covered, seatOf, modes: plan.modes, wishes, wires: hint.wires, owned: owned ?? new Map() });
       const fixed = plus(plus(bays.score, plan.score), laid.score);
-      const { start, most, layers } = layersOf(laid.table);
-      const dealt = deal(start, most, layers, best && minus(best.score, fixed), budget, onlyOut);
+      const dealt = deal(layersOf(laid.table), best && minus(best.score, fixed), budget, onlyOut);
       whole &&= dealt.whole;
       if (!dealt.found) continue;
       const score = plus(fixed, dealt.found.score);
@@ -119,7 +118,7 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
   const wide = ports.filter((port) => port.lanes >= 4).length;
   const ones = ports.length - wide;
   const straight = Math.min(direct, wide);
-  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting, lost, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
+  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting: [{ ranked: waiting, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones }], narrow: null, lost, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), ones, owned: inHand });
 }
 
 /** What the layout for a problem counts on each level: what it is compared by. */

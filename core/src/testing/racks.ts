@@ -19,8 +19,9 @@ export function rack(seed: number, drives: number): { readonly problem: Problem;
   const sorts = 1 + next(3);
   let left = drives;
   for (let i = 0; i < sorts; i++) {
-    const count = i === sorts - 1 ? left : Math.min(left, 1 + next(Math.max(1, Math.floor((2 * drives) / sorts))));
-    if (count > 0) made = made.add(one(['barge-12', 'barge-8', 'sluice-8', 'pike-960']), count, { role: i === 0 ? 'data' : one(['data', 'data', 'spare', 'boot'] as const) });
+    const role = i === 0 || i === sorts - 1 ? 'data' : one(['data', 'spare', 'boot'] as const);
+    const count = i === sorts - 1 ? left : role === 'data' ? Math.min(left, 1 + next(Math.max(1, Math.floor((2 * drives) / sorts)))) : Math.min(left, 2);
+    if (count > 0) made = made.add(role === 'boot' ? 'pike-960' : one(['barge-12', 'barge-8', 'sluice-8', 'pike-960']), count, { role });
     left -= count;
   }
   const fresh = new Set(made.build.items[made.build.items.length - 1]!.units.map(({ id }) => id as string));

@@ -1,5 +1,5 @@
 import { LOOSE, OUT } from './roles';
-import { compare, LEAD_TO_BUY, type Score } from './score';
+import { compare, LEAD_TO_BUY, MB_LOST, ZERO, type Score } from './score';
 
 /**
  * Dealing as a chain of small choices. A state is what is left after some of them (drives of every
@@ -11,19 +11,22 @@ export type State = Uint16Array;
 /** `taste` breaks ties that no level decides: own size first, data in hot-swap bays. */
 export type Emit = (next: State, a: number, b: number, c: number, taste: number, pick: unknown) => void;
 export type Layer = {
-  readonly expand: (state: State, emit: Emit) => void;
+  /** `aLeft` is what may still be added to `a`: ways that add more need not be told. */
+  readonly expand: (state: State, emit: Emit, aLeft: number) => void;
   /** What is left before this layer: drives waiting, and leads that could serve them, by how many each does at most. */
   readonly room: (state: State) => Room;
 };
 /**
  * What is left to deal with, for a bound. In `a` for certain: `nowhere` for drives no bay takes, `lost`
  * for drives no lead could serve. Of all drives, and of each kind that the same bays take, `seeking`
- * want one of `bays`; `waiting` want a lead;
- * `reach` is how many of them find a bay and a lane in one box at most. Then leads that could serve
+ * want one of `bays`; and of all and of each
+ * protocol so many are `waiting` for a lead, `reach` of which find a bay and a lane in one box at most. Then leads that could serve
  * them, by how many each does.
  */
 export type Room = {
-  readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: Ranked; readonly lost: number; readonly reach: number;
+  readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: readonly { readonly ranked: Ranked; readonly reach: number }[]; readonly lost: number;
+  /** What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not take, over uplinks of `mbPerS` in all. */
+  readonly narrow: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number; /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number } | null;
   readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly ones: number; readonly owned: number;
 };
 
@@ -34,24 +37,36 @@ type Node = { readonly state: State; readonly a: number; readonly b: number; rea
 /** `found` is null where no way is better than the limit; `whole` is false where the search was cut short. */
 export type Dealt = { readonly found: { readonly score: Score; readonly picks: readonly unknown[] } | null; readonly whole: boolean };
 
-/** States kept a layer on the first way through, which only has to find a good answer fast. */
+/** States kept a layer on the first way through, which only has to find a good answer fast, and on the second. */
 const BEAM = 4;
+const WIDER = 30;
 /** Choices that may still be looked at, over all the dealing for one question; past them it stops and says so. A count, so that the same question has the same answer. */
 export type Budget = { left: number };
-export const MOST_CHOICES = 250_000;
+export const MOST_CHOICES = 1_000_000;
 
-/** The cheapest way through all layers from a start; `most` bounds each number of a state; `limit` cuts ways that are no better than one known; `onlyOut` asks only how much stays out. */
-export function deal(start: State, most: readonly number[], layers: readonly Layer[], limit: Score | null, budget: Budget, onlyOut = false): Dealt {
-  const keyOf = keysFor(most);
+/** `most` bounds each number of a state; `twins` are numbers whose order in a state does not matter. */
+export type Dealing = { readonly start: State; readonly most: readonly number[]; readonly twins: readonly (readonly number[])[]; readonly layers: readonly Layer[] };
+
+/** The cheapest way through all layers from a start; `limit` cuts ways that are no better than one known; `onlyOut` asks only how much stays out. */
+export function deal({ start, most, twins, layers }: Dealing, limit: Score | null, budget: Budget, onlyOut = false): Dealt {
+  const keyOf = keysFor(most, twins);
   const answer = (best: Node | null, whole: boolean): Dealt => ({ found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) }, whole });
-  // Where an answer is known the cut by it is sharp enough; else a narrow way through finds one first.
-  const first = through(start, layers, limit ? Infinity : BEAM, limit, budget, onlyOut, keyOf);
-  if (limit || !first.cut) return answer(first.best, !first.cut);
-  const all = through(start, layers, Infinity, first.best, budget, onlyOut, keyOf);
-  return answer(all.best ?? first.best, !all.cut);
+  // Where an answer is known the cut by it is sharp enough; else a narrow way through finds one first, among those that leave out no more than must be where there are such.
+  if (limit) { const only = through(start, layers, Infinity, limit, limit.a, budget, onlyOut, keyOf); return answer(only.best, !only.cut); }
+  let first = through(start, layers, BEAM, null, least(ZERO, layers[0]!.room(start)).a, budget, onlyOut, keyOf);
+  if (!first.best) first = through(start, layers, BEAM, null, Infinity, budget, onlyOut, keyOf);
+  if (!first.cut && first.best) return answer(first.best, true);
+  // A wider way cut by it is often all there is, and else makes the cut sharper.
+  let best = first.best;
+  for (const width of [WIDER, Infinity]) {
+    const more = through(start, layers, width, best, best?.a ?? Infinity, budget, onlyOut, keyOf);
+    best = more.best ?? best;
+    if (!more.cut) return answer(best, true);
+  }
+  return answer(best, false);
 }
 
-function through(start: State, layers: readonly Layer[], width: number, limit: Score | null, budget: Budget, onlyOut: boolean, keyOf: (state: State) => string | number): { best: Node | null; cut: boolean } {
+function through(start: State, layers: readonly Layer[], width: number, limit: Score | null, mostA: number, budget: Budget, onlyOut: boolean, keyOf: (state: State) => string | number): { best: Node | null; cut: boolean } {
   let nodes: Node[] = [{ state: start, a: 0, b: 0, c: 0, taste: 0, from: null, pick: null }];
   let cut = false;
   for (let at = 0; at < layers.length; at++) {
@@ -66,9 +81,9 @@ function through(start: State, layers: readonly Layer[], width: number, limit: S
         const key = keyOf(next);
         const known = kept.get(key);
         if (known) { const order = compare(sum, known); if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return; }
-        if (limit && noBetter(sum, after?.room(next), limit)) return;
+        if (sum.a > mostA || (limit && noBetter(sum, after?.room(next), limit))) return;
         kept.set(key, { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick });
-      });
+      }, mostA - node.a);
     }
     nodes = [...kept.values()];
     if (nodes.length > width) {
@@ -83,12 +98,18 @@ function through(start: State, layers: readonly Layer[], width: number, limit: S
 }
 
 /** A state as one number where its numbers are small enough for that, else as text. */
-function keysFor(most: readonly number[]): (state: State) => string | number {
-  if (most.reduce((product, one) => product * (one + 1), 1) >= Number.MAX_SAFE_INTEGER) return (state) => String.fromCharCode(...state);
-  return (state) => {
+function keysFor(most: readonly number[], twins: Dealing['twins']): (state: State) => string | number {
+  const plain = most.reduce((product, one) => product * (one + 1), 1) >= Number.MAX_SAFE_INTEGER ? (state: State) => String.fromCharCode(...state) : (state: State) => {
     let key = 0;
     for (let i = 0; i < most.length; i++) key = key * (most[i]! + 1) + state[i]!;
     return key;
+  };
+  if (twins.length === 0) return plain;
+  const ordered = new Uint16Array(most.length);
+  return (state) => {
+    ordered.set(state);
+    for (const like of twins) { const counts = like.map((i) => state[i]!).sort((a, b) => a - b); like.forEach((i, nth) => { ordered[i] = counts[nth]!; }); }
+    return plain(ordered);
   };
 }
 
@@ -108,6 +129,46 @@ function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
   return sum;
 }
 
+/** MB/s that are asked of shared uplinks past what they carry, however drives are dealt, with so many of them out. */
+function lostOver({ wishes, apart, mbPerS }: NonNullable<Room['narrow']>, out: number): number {
+  let left = wishes.reduce((sum, [, count]) => sum + count, 0) - apart - out;
+  let asked = 0;
+  for (const [wish, count] of wishes) { const some = Math.min(count, left); if (some <= 0) break; asked += some * wish; left -= some; }
+  return Math.max(0, asked - mbPerS);
+}
+
+/** What leads for so many drives burden at least, where no more than so much is lost over shared uplinks: for every number of them that is not behind shared uplinks. */
+function fewestLeads({ shared, straight, breakouts, narrow }: Room, waiting: number, lostMBps: number): number {
+  const cells = shared.filter((many) => many > 4);
+  const plainly = straight + shared.length - cells.length;
+  let fewest = Infinity;
+  const behind = Math.min(waiting, cells.reduce((sum, many) => sum + many, 0));
+  for (let n = behind, asked = askedBy(narrow, behind); n >= 0; n--) {
+    let uplinks = 0;
+    for (let left = n; left > 0; left -= cells[uplinks++]!);
+    if (narrow && narrow.most > 0) uplinks = Math.max(uplinks, Math.ceil((asked(n) - lostMBps) / narrow.most));
+    if (uplinks >= fewest) continue;
+    fewest = Math.min(fewest, uplinks + apartLeads(waiting - n, plainly, breakouts));
+  }
+  return fewest;
+}
+
+/** MB/s that so many of the seeking ask at least: those that wish least. */
+function askedBy(narrow: Room['narrow'], most: number): (n: number) => number {
+  const sums = [0];
+  for (const [wish, count] of narrow?.wishes ?? []) for (let i = 0; i < count && sums.length <= most; i++) sums.push(sums.at(-1)! + wish);
+  return (n) => sums[Math.min(n, sums.length - 1)]!;
+}
+
+function apartLeads(drives: number, straight: number, breakouts: number): number {
+  const plain = Math.min(Math.ceil(drives / 4), straight);
+  const waiting = Math.max(0, drives - 4 * plain);
+  // A breakout burdens as two and serves four; for one or two drives single leads do as well.
+  const split = Math.min(Math.floor(waiting / 4), breakouts);
+  const left = waiting - 4 * split;
+  return plain + 2 * split + (split < breakouts ? Math.min(left, 2) : left);
+}
+
 /** No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first. */
 export function least(sum: Score, room: Room | undefined): Score {
   if (!room) return sum;
@@ -121,24 +182,17 @@ export function least(sum: Score, room: Room | undefined): Score {
   const certain = sum.a + room.nowhere + outside;
   const lost = homeless > 0 ? 0 : room.lost;
   // Who has no bay wants no lead: those lost may be among the homeless.
-  let waiting = total(room.waiting) - homeless;
+  let waiting = total(room.waiting[0]!.ranked) - homeless;
   if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c };
-  const out = Math.max(0, waiting - room.reach);
+  let [out, loose] = [0, 0];
+  for (const { ranked, reach } of room.waiting) {
+    const many = total(ranked) - homeless - reach;
+    if (many <= 0) continue;
+    out = Math.max(out, many);
+    loose = Math.max(loose, leastOf(ranked, many, LOOSE));
+  }
   waiting -= out;
-  let leads = 0;
-  let straight = room.straight;
-  for (const many of room.shared) {
-    if (many <= 4) straight++;
-    else if (waiting > 0) { waiting -= many; leads++; }
-  }
-  if (waiting > 0) {
-    const plain = Math.min(Math.ceil(waiting / 4), straight);
-    waiting = Math.max(0, waiting - 4 * plain);
-    leads += plain;
-    // A breakout burdens as two and serves four; for one or two drives single leads do as well.
-    const split = Math.min(Math.floor(waiting / 4), room.breakouts);
-    waiting -= 4 * split;
-    leads += 2 * split + (split < room.breakouts ? Math.min(waiting, 2) : waiting);
-  }
-  return { a: certain + lost + leastOf(room.waiting, out, LOOSE), b: sum.b, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
+  const lostMBps = room.narrow ? lostOver(room.narrow, homeless + out) : 0;
+  const leads = fewestLeads(room, waiting, lostMBps);
+  return { a: certain + lost + loose, b: sum.b + lostMBps * MB_LOST, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
 }

@@ -1,4 +1,5 @@
-import type { Layer, Emit, State, Room } from './deal';
+import type { Protocol } from '../../parts/vocabulary';
+import type { Dealing, Layer, Emit, State, Room } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { strandsOf, type Strands } from './strands';
 import type { Cell, ExpanderCell, Feed, PortClass, Table } from './table';
@@ -14,7 +15,7 @@ export type ExpanderPick = { readonly what: 'expander'; readonly expander: numbe
 export type PortPick = { readonly what: 'ports'; readonly port: number; readonly ends: readonly (readonly [end: number, count: number])[]; readonly leads: ReadonlyMap<string, number>; readonly lent: number };
 export type Pick = CellPick | ExpanderPick | PortPick | { readonly what: 'rest' };
 
-export function layersOf(table: Table): { start: State; most: number[]; layers: Layer[] } {
+export function layersOf(table: Table): Dealing {
   const { drives, ports, ends, owned, expanders, limits } = table;
   const at: Offsets = {
     ports: drives.length, ends: drives.length + ports.length, owned: drives.length + ports.length + ends.length, asked: drives.length + ports.length + ends.length + owned.length,
@@ -27,7 +28,8 @@ export function layersOf(table: Table): { start: State; most: number[]; layers: 
   limits.forEach((one, i) => { start[at.limits + i] = one.most; });
   const rank = { shared: 0, direct: 1, loose: 2 } as const;
   const cells = table.cells.map((cell, i) => ({ cell, i })).sort((a, b) => rank[a.cell.kind] - rank[b.cell.kind] || a.i - b.i);
-  const make = new Layers(table, at);
+  const twins = twinPorts(table);
+  const make = new Layers(table, at, twins);
   const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]) || ports[i]!.single.size > 0);
   const layers: Layer[] = [
     ...expanders.map((expander, i) => make.expander(expander, i)),
@@ -40,7 +42,20 @@ export function layersOf(table: Table): { start: State; most: number[]; layers: 
   ports.forEach((one, i) => { most[at.ports + i] = one.ports.length; });
   ends.forEach((end, i) => { most[at.ends + i] = drives[end.drive]!.units.length; });
   expanders.forEach((_, i) => { most[at.asked + i] = drives.reduce((sum, one) => sum + one.units.length * Math.ceil(one.wishMBps / STEP), 0); });
-  return { start, most, layers };
+  return { start, most, twins: twins.map((like) => like.map((p) => at.ports + p)), layers };
+}
+
+/** Classes of ports that differ in nothing but their card, in groups: cards of one sheet that nothing hung on. */
+function twinPorts({ ports, cells, expanders }: Table): number[][] {
+  const settled = new Set([...cells, ...expanders].flatMap(({ fedFrom }) => fedFrom));
+  const like = new Map<string, number[]>();
+  ports.forEach((one, p) => {
+    const { unit, gbPerLane, box, inside, multiplier, carries } = one.ports[0]!;
+    if (one.behind >= 0 || one.onBoard || one.limit >= 0 || one.single.size > 0 || settled.has(p) || ports.filter((other) => other.ports[0]!.unit === unit).length > 1) return;
+    const mark = [unit.part.id, one.ports.length, one.kind, one.lanes, gbPerLane, box, inside, multiplier, carries].join('|');
+    like.set(mark, [...like.get(mark) ?? [], p]);
+  });
+  return [...like.values()].filter((group) => group.length > 1);
 }
 
 /** The number of a pick is written into a copy of the state by each layer; one scratch copy serves them all. */
@@ -55,12 +70,22 @@ class Layers {
   private readonly suits: ReadonlyMap<Cell, readonly boolean[]>;
   /** Drives that cells after one hold: nothing before may take them. */
   private readonly kept = new Map<Cell, readonly number[]>();
+  /** Drives are bounded all together (null) and by what they speak; whether each class of ports speaks it. */
+  private readonly protocols: readonly (Protocol | null)[];
+  private readonly speaks: readonly (readonly boolean[])[];
+  /** Whether outside ports feed anything but shared uplinks. */
+  private readonly outsideApart: boolean;
+  private readonly byWish: readonly number[];
+  private readonly baysAfter = new Map<Cell, number>();
   private readonly boxes: ReadonlyMap<string | null, number>;
   private readonly boxOfPort: readonly number[];
   private readonly boxOfEnd: readonly number[];
   private readonly bays: number[];
   private readonly lanes: number[];
-  constructor(private readonly table: Table, private readonly at: Offsets) {
+  /** Twins of a class of ports that come before it. */
+  private readonly before: ReadonlyMap<number, readonly number[]>;
+  constructor(private readonly table: Table, private readonly at: Offsets, twins: readonly (readonly number[])[]) {
+    this.before = new Map(twins.flatMap((like) => like.map((p, i) => [p, like.slice(0, i)] as const)));
     this.next = new Uint16Array(at.size);
     this.boxes = new Map([...new Set([...table.cells.map((cell) => cell.box), ...table.ends.map((end) => end.box)])].map((box, i) => [box, i]));
     this.boxOfPort = table.ports.map((port) => (port.ports[0]!.inside ? this.boxes.get(port.ports[0]!.box) ?? -1 : -1));
@@ -73,12 +98,21 @@ class Layers {
     // Where all drives go the same ways the one kind says it all.
     this.kinds = like.size === 2 ? [like.get('')!] : [...like.values()];
     this.suits = new Map(table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]));
+    const spoken = [...new Set(table.drives.map((drive) => drive.protocol))];
+    this.protocols = [null, ...(spoken.length > 1 ? spoken : [])];
+    // What a bridge speaks over its lead is not what its drives speak: there every port counts.
+    const bridged = table.cells.some((cell) => cell.targets.some((target) => target.speaks !== null));
+    this.speaks = table.ports.map((port) => this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)));
+    this.outsideApart = table.cells.some((cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside));
+    this.byWish = [...table.drives.keys()].sort((a, b) => table.drives[a]!.wishMBps - table.drives[b]!.wishMBps);
     this.hope = table.drives.map((drive, i) => table.cells.some((cell) => cell.takes[i] !== 0 && (cell.feeds.some((feed) => feed.serves[i]) || (cell.reverse !== null && drive.protocol === 'sata') || (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean)))));
   }
 
-  private roomWith(state: State, cells: readonly Cell[], order: readonly number[] | null): Room {
+  /** `open` is the first expander whose uplinks are still to be chosen: it may yet bring all its connectors. */
+  private roomWith(state: State, cells: readonly Cell[], order: readonly number[] | null, open = this.table.expanders.length): Room {
     const { drives, ports, ends, owned } = this.table;
-    const waiting: [number, number, number] = [0, 0, 0];
+    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, cells, order, open, k) }));
+    const wait = (i: number, count: number) => { for (let k = 0; k < waiting.length; k++) if (k === 0 || drives[i]!.protocol === this.protocols[k]) waiting[k]!.ranked[drives[i]!.rank] += count; };
     const homes = this.kinds.map(() => ({ seeking: [0, 0, 0] as [number, number, number], bays: 0 }));
     let [lost, nowhere] = [0, 0];
     for (let i = 0; i < drives.length; i++) {
@@ -86,11 +120,11 @@ class Layers {
       const { rank, out, loose } = drives[i]!;
       if (!this.housed[i]) { nowhere += count * out; continue; }
       for (let k = 0; k < homes.length; k++) if (this.kinds[k]!.has(i)) homes[k]!.seeking[rank] += count;
-      if (this.hope[i]) waiting[rank] += count; else lost += count * loose;
+      if (this.hope[i]) wait(i, count); else lost += count * loose;
     }
     for (let e = 0; e < ends.length; e++) {
       const [i, count] = [ends[e]!.drive, state[this.at.ends + e]!];
-      if (this.hope[i]) waiting[drives[i]!.rank] += count; else lost += count * drives[i]!.loose;
+      if (this.hope[i]) wait(i, count); else lost += count * drives[i]!.loose;
     }
     for (const cell of cells) for (let k = 0; k < homes.length; k++) if (this.suits.get(cell)![k]) homes[k]!.bays += cell.bays.length;
     const shared: number[] = [];
@@ -101,21 +135,42 @@ class Layers {
       else if (cell.kind === 'direct') { if (cell.feeds.length) direct++; if (cell.reverse) reverse++; }
     }
     shared.sort((a, b) => b - a);
+    const narrow = this.narrow(state, cells, open);
     let fours = 0;
     let ones = 0;
-    const count = (p: number) => { if (ports[p]!.lanes >= 4) fours += state[this.at.ports + p]!; else ones += state[this.at.ports + p]!; };
+    const count = (p: number) => { if (!ports[p]!.ports[0]!.inside && !this.outsideApart) return; if (ports[p]!.lanes >= 4) fours += state[this.at.ports + p]!; else ones += state[this.at.ports + p]!; };
     if (order) order.forEach(count);
-    else for (let p = 0; p < ports.length; p++) { if (ports[p]!.behind >= 0 && state[this.at.ports + p] === 0) fours += ports[p]!.ports.length; else count(p); }
+    else for (let p = 0; p < ports.length; p++) { if (ports[p]!.behind >= open) fours += ports[p]!.uplinks === 1 ? ports[p]!.ports.length : 0; else count(p); }
     let inHand = 0;
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
     const straight = Math.min(direct, fours);
-    const reach = this.reach(state, cells, order);
-    return { nowhere, homes, waiting, reach, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
+    return { nowhere, homes, waiting, narrow, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
   }
 
   /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
-  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null): number {
-    const { ports, ends } = this.table;
+  private narrow(state: State, cells: readonly Cell[], open: number): Room['narrow'] {
+    let apart = 0;
+    let mbPerS = 0;
+    let most = 0;
+    const feeders = new Set<number>();
+    for (const cell of cells) {
+      if (cell.kind !== 'shared') { apart += cell.bays.length; continue; }
+      for (const feed of cell.feeds) {
+        most = Math.max(most, feed.carriesMBps);
+        if (feeders.has(feed.port)) continue;
+        feeders.add(feed.port);
+        const { behind, uplinks, ports } = this.table.ports[feed.port]!;
+        mbPerS += feed.carriesMBps * (behind >= open ? (uplinks === 1 ? ports.length : 0) : state[this.at.ports + feed.port]!);
+      }
+    }
+    // A wide direct connector holds many as well, and none of them asks anything of an uplink.
+    const wide = cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4);
+    return feeders.size === 0 ? null : { apart, mbPerS, most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) };
+  }
+
+  /** Drives of a protocol (the first is all) that find a bay and a lane in one box, at most. */
+  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null, open: number, k: number): number {
+    const { ports, ends, drives } = this.table;
     const { boxOfPort, boxOfEnd, boxes, bays, lanes } = this;
     bays.fill(0);
     lanes.fill(0);
@@ -124,10 +179,11 @@ class Layers {
       if (cell.kind === 'shared' || cell.targets[0]?.inside === false) reach += cell.bays.length;
       else bays[boxes.get(cell.box)!]! += cell.bays.length;
     }
-    for (let e = 0; e < ends.length; e++) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
+    for (let e = 0; e < ends.length; e++) if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k]) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
     const add = (p: number) => {
       const box = boxOfPort[p]!;
-      const free = ports[p]!.behind >= 0 && order === null && state[this.at.ports + p] === 0 ? ports[p]!.ports.length : state[this.at.ports + p]!;
+      if (k > 0 && !this.speaks[p]![k]) return;
+      const free = ports[p]!.behind >= open ? (ports[p]!.uplinks === 1 ? ports[p]!.ports.length : 0) : state[this.at.ports + p]!;
       if (box >= 0) lanes[box]! += free * (ports[p]!.lanes >= 4 ? 4 : 1);
     };
     if (order) order.forEach(add);
@@ -168,7 +224,7 @@ class Layers {
   expander(expander: ExpanderCell, i: number): Layer {
     const { at, table, next } = this;
     return {
-      room: (state) => this.roomWith(state, table.cells, null),
+      room: (state) => this.roomWith(state, table.cells, null, i),
       expand: (state, emit) => {
         for (const feed of expander.feeds) {
           for (let uplinks = 1; uplinks <= Math.min(2, state[at.ports + feed.port]!, expander.connectors - 1); uplinks++) {
@@ -187,21 +243,27 @@ class Layers {
   }
 
   cell(cell: Cell, index: number, from: readonly Cell[]): Layer {
+    this.baysAfter.set(cell, from.slice(1).reduce((sum, later) => sum + later.bays.length, 0));
     this.kept.set(cell, this.table.drives.map((_, i) => from.slice(1).reduce((sum, later) => sum + later.held[i]!, 0)));
-    return { room: (state) => this.roomWith(state, from, null), expand: cell.kind === 'loose' ? (state, emit) => this.loose(cell, index, state, emit) : (state, emit) => this.fed(cell, index, state, emit) };
+    return { room: (state) => this.roomWith(state, from, null), expand: cell.kind === 'loose' ? (state, emit, aLeft) => this.loose(cell, index, state, aLeft, emit) : (state, emit, aLeft) => this.fed(cell, index, state, aLeft, emit) };
   }
 
-  /** Every way of filling the bays: by class, at least those held, most first. */
-  private fill(cell: Cell, state: State, each: (seats: readonly number[]) => void): void {
+  /** Every way of filling the bays: by class, at least those held, most first; `aLeft` is what may still stay out, as it counts in `a`. */
+  private fill(cell: Cell, state: State, aLeft: number, each: (seats: readonly number[]) => void): void {
     const { drives } = this.table;
     const seats = drives.map(() => 0);
     const later = this.kept.get(cell)!;
     const heldAfter = drives.map((_, i) => cell.held.slice(i + 1).reduce((sum, one) => sum + one, 0));
+    const most = (i: number) => Math.max(Math.min(cell.held[i]!, state[i]! - later[i]!), cell.takes[i] ? state[i]! - later[i]! : 0);
+    const mostAfter = drives.map((_, i) => drives.reduce((sum, __, k) => sum + (k > i ? most(k) : 0), 0));
+    const fewest = this.fewest(cell, state, aLeft);
     const go = (i: number, left: number) => {
       if (i === drives.length) { each(seats); return; }
       const free = state[i]! - later[i]!;
-      const least = Math.min(cell.held[i]!, free);
-      const top = Math.max(least, Math.min(free, left - heldAfter[i]!, cell.takes[i] ? left : 0));
+      const held = Math.min(cell.held[i]!, free);
+      // The classes after this one must be able to fill what has to be filled.
+      const least = Math.max(held, fewest - (cell.bays.length - left) - mostAfter[i]!);
+      const top = Math.max(held, Math.min(free, left - heldAfter[i]!, cell.takes[i] ? left : 0));
       for (let count = top; count >= least; count--) {
         if (count > left) continue;
         seats[i] = count;
@@ -210,6 +272,18 @@ class Layers {
       seats[i] = 0;
     };
     go(0, cell.bays.length);
+  }
+
+  /** So many of a cell's bays are filled in every way that leaves out no more than may be: the cells after it cannot take more. */
+  private fewest(cell: Cell, state: State, aLeft: number): number {
+    let [seeking, leastOut] = [0, Infinity];
+    for (let i = 0; i < this.table.drives.length; i++) {
+      if (state[i] === 0 || !this.housed[i]) continue;
+      seeking += state[i]!;
+      leastOut = Math.min(leastOut, this.table.drives[i]!.out);
+    }
+    const outside = aLeft === Infinity || seeking === 0 ? seeking : Math.floor(aLeft / leastOut);
+    return Math.max(0, seeking - this.baysAfter.get(cell)! - outside);
   }
 
   /** What seating so many costs, lead aside: not fitting, puts and places left. */
@@ -227,15 +301,17 @@ class Layers {
     return { a: 0, b, c, taste, total };
   }
 
-  private fed(cell: Cell, index: number, state: State, emit: Emit): void {
+  private fed(cell: Cell, index: number, state: State, aLeft: number, emit: Emit): void {
     const { drives, ports } = this.table;
     const { at, next } = this;
     const shared = cell.kind === 'shared';
     for (const feed of cell.feeds) {
       const port = ports[feed.port]!;
+      // A twin with as many left does as well.
+      if (this.before.get(feed.port)?.some((twin) => state[at.ports + twin] === state[at.ports + feed.port])) continue;
       const mostUplinks = shared ? Math.min(cell.targets.length, 2, state[at.ports + feed.port]!) : Math.min(1, state[at.ports + feed.port]!);
       for (let uplinks = 1; uplinks <= mostUplinks; uplinks++) {
-        this.fill(cell, state, (seats) => {
+        this.fill(cell, state, aLeft, (seats) => {
           let served = 0;
           let asked = 0;
           for (let i = 0; i < seats.length; i++) if (feed.serves[i]) { served += seats[i]!; asked += seats[i]! * drives[i]!.wishMBps; }
@@ -258,8 +334,8 @@ class Layers {
         });
       }
     }
-    if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, emit);
-    this.fill(cell, state, (seats) => {
+    if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, aLeft, emit);
+    this.fill(cell, state, aLeft, (seats) => {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) cost.a += seats[i]! * drives[i]!.loose;
@@ -268,13 +344,13 @@ class Layers {
   }
 
   /** Single SATA ports joined on one connector; each serves one bay. */
-  private inReverse(cell: Cell, lead: string, index: number, state: State, emit: Emit): void {
+  private inReverse(cell: Cell, lead: string, index: number, state: State, aLeft: number, emit: Emit): void {
     const { drives, ports, owned } = this.table;
     const { at } = this;
     const singles = ports.flatMap((port, p) => (port.kind === 'sata' && port.lanes === 1 && state[at.ports + p]! > 0 && port.ports[0]!.inside && port.ports[0]!.box === cell.box && port.ports[0]!.carries.includes('sata') ? [p] : []));
     if (singles.length === 0) return;
     const mine = owned.findIndex((one) => one.lead === lead);
-    this.fill(cell, state, (seats) => {
+    this.fill(cell, state, aLeft, (seats) => {
       const waiting = seats.reduce((sum, count, i) => sum + (drives[i]!.protocol === 'sata' && cell.takes[i] !== 0 ? count : 0), 0);
       for (let many = Math.min(waiting, 4); many >= 1; many--) this.joined(cell, lead, mine, index, state, seats, many, singles, emit);
     });
@@ -312,9 +388,9 @@ class Layers {
     return known;
   }
 
-  private loose(cell: Cell, index: number, state: State, emit: Emit): void {
+  private loose(cell: Cell, index: number, state: State, aLeft: number, emit: Emit): void {
     const { next, at } = this;
-    this.fill(cell, state, (seats) => {
+    this.fill(cell, state, aLeft, (seats) => {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) if (cell.ends[i]! >= 0) next[at.ends + cell.ends[i]!]! += seats[i]!;
