@@ -55,4 +55,4 @@ export type { OpenThing, Status } from './open';
 
 export { weigh, type Base, type Standing, type Weighed } from './remedies/weigh';
 export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type Owned, type TryAsk, type TryRow } from './remedies/tryAt';
-export { allRemedies, remediesFor, type Remedy } from './remedies/remedies';
+export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';

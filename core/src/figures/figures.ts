@@ -20,7 +20,7 @@ const RUNS = ['running', 'units', 'layout', 'policy'] as const;
 export const FIGURES = {
   'drives.room': {
     label: 'Room for drives', uses: ['room'],
-    compute: ({ room }, ledger) => ledger.map('Room for more drives', 'drives', [ledger.given('Free bays that take it', room.baysFree, 'bays'), ledger.given('Ports free', room.portsFree, 'ports')], `as many of ${room.drive} as the wiring reaches`, () => room.more),
+    compute: ({ room }, ledger) => ledger.map('Room for more drives', 'drives', [ledger.given('Free bays that take it', room.baysFree, 'bays'), ledger.given('Ports free', room.portsFree, 'ports')], `as many of ${room.drive} as the wiring reaches; then the ${room.ends} end`, () => room.more),
   },
   'bays.free': { label: 'Free bays', uses: ['room'], compute: ({ room }, ledger) => ledger.given('Free bays', room.baysFree, 'bays') },
   'ports.free': { label: 'Free ports', uses: ['room'], compute: ({ room }, ledger) => ledger.given('Free ports', room.portsFree, 'ports') },

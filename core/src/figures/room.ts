@@ -12,8 +12,8 @@ import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
 import { unconnectedDrives } from '../place/unconnected';
 import { hasPlaces, ofKind, seatSpot, type PlannedUnit } from '../place/units';
 
-/** Room for more of the commonest drive: how many would get a bay and a port, and what is free of each. */
-export type Room = { readonly more: number; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
+/** Room for more of the commonest drive: how many would get a bay and a port, what ends then, and what is free of each. */
+export type Room = { readonly more: number; readonly ends: 'bays' | 'ports'; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
 
 /** Asked at most for so many more; past that a builder wants another machine. */
 const MOST_ASKED = 120;
@@ -39,13 +39,14 @@ function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'d
 
 function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
   const free = freeBays(units, layout).filter(({ group }) => !mismatch(drive, group));
-  const ports = hostPorts(units, (unit) => seatSpot(layout, unit));
+  const ports = hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes);
   const inside = new Set(ports.filter((port) => port.inside && !port.carries.includes('usb')).map((port) => port.name));
   const lanes = ports.reduce((sum, port) => sum + (inside.has(port.name) ? Math.min(port.lanes, 4) : 0), 0);
   const used = layout.wires.filter((wire) => inside.has(printSpot(wire.host[0]!))).reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
   const asked = Math.min(free.length, MOST_ASKED);
   const more = asked === 0 || ports.length === 0 ? 0 : connectedOf(units, layout, drive, asked);
-  return { more, baysFree: free.length, portsFree: Math.max(0, lanes - used) };
+  // However drives move there are as many bays free: short of those it is ports, or lanes that speak to them.
+  return { more, ends: more < asked ? 'ports' : 'bays', baysFree: free.length, portsFree: Math.max(0, lanes - used) };
 }
 
 export type FreeBay = { readonly name: string; readonly ref: SpotRef; readonly group: Extract<SpotGroup, { type: 'bay' }> };

@@ -1,7 +1,9 @@
 import type { Edit } from '../build/edits';
 import { addItemEdit, type Catalogue } from '../build/newItem';
 import type { Part, PartOf } from '../parts/resolve';
+import { conflictOf } from '../place/conflict';
 import { mismatch } from '../place/mates';
+import { problemOf } from '../place/problem';
 import { spotsOf } from '../place/spots';
 import { isCard, ofKind } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
@@ -15,6 +17,13 @@ export function proposalsFor(base: Base, snag: Snag, catalogue: Catalogue): Prop
   return PROPOSE[snag.code](base, snag, catalogue);
 }
 
+/** Holds that are in the way of a whole layout, given back to the wiring. */
+const releases = ({ build }: Base): Proposal[] => {
+  const problem = problemOf(build);
+  const held = (conflictOf(problem, build.layout) ?? []).filter(({ kind }) => kind === 'held').flatMap(({ units }) => units);
+  return problem.units.filter((unit) => held.includes(unit.id)).map((unit) => ({ edits: [{ type: 'place.release', unit: unit.id }], words: `Let ${unit.part.name} (${unit.mark}) move: it is held in its place` }));
+};
+
 const portsShort: Propose = (base, snag, catalogue) => {
   const adds = addControllers(base, catalogue);
   const m2 = causes(base, snag).filter((unit) => unit.part.kind === 'drive');
@@ -23,7 +32,7 @@ const portsShort: Propose = (base, snag, catalogue) => {
   // Where neither alone is enough, a controller and the freed ports together may be.
   const both = (others[0] ? [others[0]] : out).flatMap((one) => adds.map((add): Proposal => ({ edits: [...add.edits, ...one.edits], words: `${add.words}, and ${lower(one.words)}`, madeOf: [add.words, one.words] })));
   const bigger = ofKind(base.assessment.units, 'controller').flatMap((unit) => swaps(base, catalogue, unit, 'controller', (part) => lanes(part) > lanes(unit.part)));
-  return [...adds, ...others, ...out, ...bigger, ...takeOut(about(base, snag)), ...both];
+  return [...releases(base), ...adds, ...others, ...out, ...bigger, ...takeOut(about(base, snag)), ...both];
 };
 
 const cardLength: Propose = (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
@@ -54,7 +63,7 @@ const driveInBay: Propose = (base, snag, catalogue) => {
   const drives = about(base, snag);
   const adapters = listed(catalogue, 'adapter').filter((part) => mountable(base, part)).slice(0, MOST_OF_A_KIND)
     .map((part): Proposal => ({ edits: [addItemEdit(base.build, catalogue, part.id, 1)], words: `Add ${part.name}` }));
-  return [...adapters, ...takeOut(drives)];
+  return [...releases(base), ...adapters, ...takeOut(drives)];
 };
 
 const memory: Propose = (base, snag, catalogue) => {
@@ -129,7 +138,7 @@ const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
     const loose = about(base, snag);
     return [...loose.slice(0, 1).flatMap((unit) => swaps(base, catalogue, unit, 'fan', (part) => mountable(base, part))), ...takeOut(loose)];
   },
-  'reaches.interface': (base, snag, catalogue) => [...addControllers(base, catalogue), ...takeOut(about(base, snag))],
+  'reaches.interface': (base, snag, catalogue) => [...releases(base), ...addControllers(base, catalogue), ...takeOut(about(base, snag))],
   'mates.socket': (base, snag, catalogue) => {
     const socket = socketOf(base);
     return about(base, snag).slice(0, 1).flatMap((unit) => [
@@ -166,6 +175,7 @@ const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
   'fits.coolerHeight': coolerHeight,
   'fits.cardLength': cardLength,
   'fits.cardSlot': (base, snag, catalogue) => [
+    ...releases(base),
     ...ofKind(base.assessment.units, 'board').flatMap((unit) => swaps(base, catalogue, unit, 'board', (part) => part.slots.length > unit.part.slots.length && part.socket === unit.part.socket && mountable(base, part))),
     ...takeOut(about(base, snag)),
   ],

@@ -4,7 +4,7 @@ import type { Catalogue } from '../build/newItem';
 import { parseSpot } from '../build/layout';
 import { commit } from '../place/settle';
 import { assess } from '../assess';
-import { allRemedies } from './remedies';
+import { allRemedies, conflictLines } from './remedies';
 import { mismatchWords, tryAt, type TryRow } from './tryAt';
 import type { Base } from './weigh';
 
@@ -112,4 +112,21 @@ test('a search narrows by name, maker or kind; replacing leaves the part itself 
   expect(rows(cube(), 'u2/cage.1', { search: 'RILL drive' }).filter((one) => one.goes).map((one) => one.sheet)).toEqual(['rill-8']);
   const replaced = rows(cube(), 'u2/supply', { replace: true }).filter((one) => one.goes).map((one) => one.sheet);
   expect(replaced.sort()).toEqual(['ember-600s', 'ember-750s']);
+});
+
+test('a card that finds no slot because another is held: the hold is named, and giving it up is a cure', () => {
+  const slot = { bus: 'pcie', gen: 4, owner: 'processor', openEnd: false } as const;
+  const from = tweak('plover-a8', { slots: [{ ...slot, key: 'wide', label: 'Wide', position: 0, lanes: 16, wiredLanes: 16 }, { ...slot, key: 'narrow', label: 'Narrow', position: 2, lanes: 4, wiredLanes: 4 }] });
+  const first = fixture(from).add('steading-t9').add('plover-a8').add('skein-10');
+  const made = first.edit({ type: 'place.hold', unit: first.unit('skein-10'), spot: { host: first.unit('plover-a8'), key: 'wide' } }).add('tern-8i');
+  const base = baseOf(made);
+  const snag = base.assessment.snags.find(({ code }) => code === 'fits.cardSlot')!;
+  expect([...conflictLines(base, snag)].sort()).toEqual(['2 slots that take them', 'Skein 10', 'Skein 10 is held where it is', 'Tern 8i']);
+  expect(allRemedies(base, snag, from, createAssessor(), AS_OF)).toContainEqual(expect.objectContaining({ cure: true, edits: [{ type: 'place.release', unit: made.unit('skein-10') }] }));
+});
+
+test('room says what ends first', () => {
+  const ends = (made: Fixture) => JSON.stringify(createAssessor().explain(made.build, 'drives.room'));
+  expect(ends(cube())).toContain('then the ports end');
+  expect(ends(cube().add('tern-8i'))).toContain('then the bays end');
 });

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { billCsv, billOf, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, sceneOf, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, sceneOf, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
 import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
@@ -88,7 +88,7 @@ const worker: BenchWorker = {
     const run = remediesFor(from, snag, listed, weighing, today());
     for (;;) {
       const next = run.next();
-      if (next.done) return next.value.map((remedy) => ({ title: remedy.title, edits: remedy.edits, delta: remedy.delta, figures: remedy.figures, cure: remedy.cure, blockersAfter: remedy.blockersAfter }));
+      if (next.done) return { rows: next.value.map((remedy) => ({ title: remedy.title, edits: remedy.edits, delta: remedy.delta, figures: remedy.figures, cure: remedy.cure, blockersAfter: remedy.blockersAfter })), conflict: conflictLines(from, snag) };
       await breathe();
       if (mine !== asking) return null;
     }

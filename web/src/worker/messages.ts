@@ -21,6 +21,8 @@ export type GoingRow = { readonly sheet: string; readonly delta: Deltas; readonl
 export type RefusedRow = { readonly sheet: string; readonly name: string; readonly why: string };
 export type TryBatch = { readonly going: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean };
 export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[]; readonly delta: Deltas; readonly figures: Figures; readonly cure: boolean; readonly blockersAfter: number };
+/** Remedies of a snag, and what of the build cannot be together, in lines of words. */
+export type WaysOut = { readonly rows: readonly RemedyRow[]; readonly conflict: readonly string[] };
 export type CardFacts = { readonly status: Status; readonly figures: Figures; readonly snags: number };
 
 /** What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller. */
@@ -36,7 +38,7 @@ export type BenchWorker = {
   explain(id: FigureId): Explanation | null;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
-  remedies(snagKey: string): Promise<readonly RemedyRow[] | null>;
+  remedies(snagKey: string): Promise<WaysOut | null>;
   stop(): void;
   card(build: Build): CardFacts;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */

@@ -3,7 +3,7 @@ import { printSpot } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
-import type { RemedyRow, TaggedSnag } from '../../worker/messages';
+import type { RemedyRow, TaggedSnag, WaysOut } from '../../worker/messages';
 import { changeWords, unitWords } from '../../words/format';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
@@ -44,25 +44,27 @@ export function SnagsPane() {
 }
 
 function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: number }) {
-  const [known, setKnown] = useState<{ readonly rev: number; readonly key: string; readonly rows: readonly RemedyRow[] } | null>(null);
+  const [known, setKnown] = useState<{ readonly rev: number; readonly key: string; readonly ways: WaysOut } | null>(null);
   const ui = useBench();
   const dispatch = useAppDispatch();
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
     let here = true;
     // After the paint: remedies are weighed when the figures are already on the screen.
-    const later = setTimeout(() => void benchWorker().remedies(snag.key).then((rows) => { if (here && rows) setKnown({ rev, key: snag.key, rows }); }), 60);
+    const later = setTimeout(() => void benchWorker().remedies(snag.key).then((ways) => { if (here && ways) setKnown({ rev, key: snag.key, ways }); }), 60);
     return () => { here = false; clearTimeout(later); };
   }, [snag.key, rev]);
   useEffect(() => () => clearTimeout(wait.current), []);
-  const rows = known?.rev === rev && known.key === snag.key ? known.rows : null;
-  if (!rows) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;
-  if (rows.length === 0) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Nothing in the catalogue cures this by itself. Take a part out, or choose another in its place.</p>;
+  const ways = known?.rev === rev && known.key === snag.key ? known.ways : null;
+  if (!ways) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;
+  const { rows, conflict } = ways;
   const show = (row: RemedyRow) => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: row.edits, figures: row.figures }), 90); };
   const hide = () => { clearTimeout(wait.current); ui.setGhost(null); };
   return (
     <div className="mt-1.5 pl-[30px]">
-      <p className="text-[12.5px] text-mid">{rows[0]!.cure ? 'What cures it' : 'Nothing cures it alone; what helps'}</p>
+      {conflict.length > 0 && <Conflict lines={conflict} />}
+      {rows.length === 0 && <p className="text-[13px] text-mid">Nothing in the catalogue cures this by itself. Take a part out, or choose another in its place.</p>}
+      {rows.length > 0 && <p className="text-[12.5px] text-mid">{rows[0]!.cure ? 'What cures it' : 'Nothing cures it alone; what helps'}</p>}
       <ul className="mt-1 flex flex-col gap-1">
         {rows.map((row) => (
           <li key={row.title}>
@@ -73,6 +75,16 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
           </li>
         ))}
       </ul>
+    </div>
+  );
+}
+
+/** What cannot be together: give way on any one of these and the others go. */
+function Conflict({ lines }: { readonly lines: readonly string[] }) {
+  return (
+    <div className="mb-2" data-conflict>
+      <p className="text-[12.5px] text-mid">These do not go together; without any one of them the others do</p>
+      <ul className="mt-0.5 text-[13px]">{lines.map((line) => <li key={line} className="flex gap-2"><span aria-hidden className="text-mid">–</span><span className="min-w-0">{line}</span></li>)}</ul>
     </div>
   );
 }
