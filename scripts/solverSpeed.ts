@@ -19,7 +19,7 @@ const times = (count: number, drives: number): number[] => Array<number>(count).
 const middle = (list: readonly Run[]) => [...list].sort((a, b) => a.ms - b.ms)[list.length >> 1]!.ms;
 
 /** The solver's own budget: drawn racks, the same ones given to a general mixed-integer solver, which is stopped after so many seconds. */
-export async function solverSpeed(say: (what: string, value: string, budget: string) => void, seconds = 30): Promise<void> {
+export async function solverSpeed(say: (what: string, value: string, budget: string) => void, seconds = 5): Promise<void> {
   runs(times(200, 24), 10_000);
   const small = middle(runs(times(300, 24), 1));
   say('wiring solved, 24 drives and four controllers', `${small.toFixed(2)} ms`, '5 ms');

@@ -6,6 +6,7 @@ import { addItemEdit, commit, createAssessor, newBuild, tryAt, type Build, type 
 import { loadDemoBuilds, loadDemoCatalogue } from '../demo/loadDemo';
 import { CHROMIUM } from '../e2e/playwright.config';
 import { familiesOf, search, searchable } from '../web/src/views/parts/families';
+import { solverSpeed } from './solverSpeed';
 import { withServer } from './withServer';
 
 const asOf = { asOf: '2026-11-01' };
@@ -57,6 +58,8 @@ say('2,000 parts for one bay, 200 of them go', ms(time(5, () => { let goes = 0; 
 const hundred = time(40, () => createAssessor().assess(many, asOf));
 say('cold assess, 120 drives in five racks', ms(hundred), '–');
 say('t(120 drives) / t(24 drives)', (hundred / cold).toFixed(1), '≤ 8');
+
+await solverSpeed(say);
 
 const scripts = readdirSync('web/dist/assets').filter((name) => name.endsWith('.js'));
 const gz = (pattern: RegExp) => scripts.filter((name) => pattern.test(name)).reduce((sum, name) => sum + gzipSync(readFileSync(`web/dist/assets/${name}`)).length, 0) / 1000;

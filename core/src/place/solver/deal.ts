@@ -1,5 +1,5 @@
-import { LOOSE, OUT } from './roles';
-import { compare, LEAD_TO_BUY, MB_LOST, ZERO, type Score } from './score';
+import { least, type Room } from './bounds';
+import { compare, ZERO, type Score } from './score';
 
 /**
  * Dealing as a chain of small choices. A state is what is left after some of them (drives of every
@@ -16,23 +16,6 @@ export type Layer = {
   /** What is left before this layer: drives waiting, and leads that could serve them, by how many each does at most. */
   readonly room: (state: State) => Room;
 };
-/**
- * What is left to deal with, for a bound. In `a` for certain: `nowhere` for drives no bay takes, `lost`
- * for drives no lead could serve. Of all drives, and of each kind that the same bays take, `seeking`
- * want one of `bays`; and of all and of each
- * protocol so many are `waiting` for a lead, `reach` of which find a bay and a lane in one box at most. Then leads that could serve
- * them, by how many each does.
- */
-export type Room = {
-  readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: readonly { readonly ranked: Ranked; readonly reach: number }[]; readonly lost: number;
-  /** What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not take, over uplinks of `mbPerS` in all. */
-  readonly narrow: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number; /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number } | null;
-  readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly ones: number; readonly owned: number;
-};
-
-/** Numbers of data drives, boot drives and others. */
-export type Ranked = readonly [data: number, boot: number, rest: number];
-
 type Node = { readonly state: State; readonly a: number; readonly b: number; readonly c: number; readonly taste: number; readonly from: Node | null; readonly pick: unknown };
 /** `found` is null where no way is better than the limit; `whole` is false where the search was cut short. */
 export type Dealt = { readonly found: { readonly score: Score; readonly picks: readonly unknown[] } | null; readonly whole: boolean };
@@ -121,78 +104,3 @@ function picksOf(node: Node): unknown[] {
 
 const noBetter = (sum: Score, room: Room | undefined, limit: Score) => sum.a > limit.a || compare(least(sum, room), limit) >= 0;
 
-const total = (ranked: Ranked): number => ranked[0] + ranked[1] + ranked[2];
-/** What so many of these count at least: those of the lowest rank first. */
-function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
-  let [sum, left] = [0, many];
-  for (let i = 2; i >= 0 && left > 0; i--) { const some = Math.min(left, ranked[i]!); sum += some * cost[i]!; left -= some; }
-  return sum;
-}
-
-/** MB/s that are asked of shared uplinks past what they carry, however drives are dealt, with so many of them out. */
-function lostOver({ wishes, apart, mbPerS }: NonNullable<Room['narrow']>, out: number): number {
-  let left = wishes.reduce((sum, [, count]) => sum + count, 0) - apart - out;
-  let asked = 0;
-  for (const [wish, count] of wishes) { const some = Math.min(count, left); if (some <= 0) break; asked += some * wish; left -= some; }
-  return Math.max(0, asked - mbPerS);
-}
-
-/** What leads for so many drives burden at least, where no more than so much is lost over shared uplinks: for every number of them that is not behind shared uplinks. */
-function fewestLeads({ shared, straight, breakouts, narrow }: Room, waiting: number, lostMBps: number): number {
-  const cells = shared.filter((many) => many > 4);
-  const plainly = straight + shared.length - cells.length;
-  let fewest = Infinity;
-  const behind = Math.min(waiting, cells.reduce((sum, many) => sum + many, 0));
-  for (let n = behind, asked = askedBy(narrow, behind); n >= 0; n--) {
-    let uplinks = 0;
-    for (let left = n; left > 0; left -= cells[uplinks++]!);
-    if (narrow && narrow.most > 0) uplinks = Math.max(uplinks, Math.ceil((asked(n) - lostMBps) / narrow.most));
-    if (uplinks >= fewest) continue;
-    fewest = Math.min(fewest, uplinks + apartLeads(waiting - n, plainly, breakouts));
-  }
-  return fewest;
-}
-
-/** MB/s that so many of the seeking ask at least: those that wish least. */
-function askedBy(narrow: Room['narrow'], most: number): (n: number) => number {
-  const sums = [0];
-  for (const [wish, count] of narrow?.wishes ?? []) for (let i = 0; i < count && sums.length <= most; i++) sums.push(sums.at(-1)! + wish);
-  return (n) => sums[Math.min(n, sums.length - 1)]!;
-}
-
-function apartLeads(drives: number, straight: number, breakouts: number): number {
-  const plain = Math.min(Math.ceil(drives / 4), straight);
-  const waiting = Math.max(0, drives - 4 * plain);
-  // A breakout burdens as two and serves four; for one or two drives single leads do as well.
-  const split = Math.min(Math.floor(waiting / 4), breakouts);
-  const left = waiting - 4 * split;
-  return plain + 2 * split + (split < breakouts ? Math.min(left, 2) : left);
-}
-
-/** No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first. */
-export function least(sum: Score, room: Room | undefined): Score {
-  if (!room) return sum;
-  let [homeless, outside] = [0, 0];
-  for (const { seeking, bays } of room.homes) {
-    const many = total(seeking) - bays;
-    if (many <= 0) continue;
-    homeless = Math.max(homeless, many);
-    outside = Math.max(outside, leastOf(seeking, many, OUT));
-  }
-  const certain = sum.a + room.nowhere + outside;
-  const lost = homeless > 0 ? 0 : room.lost;
-  // Who has no bay wants no lead: those lost may be among the homeless.
-  let waiting = total(room.waiting[0]!.ranked) - homeless;
-  if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c };
-  let [out, loose] = [0, 0];
-  for (const { ranked, reach } of room.waiting) {
-    const many = total(ranked) - homeless - reach;
-    if (many <= 0) continue;
-    out = Math.max(out, many);
-    loose = Math.max(loose, leastOf(ranked, many, LOOSE));
-  }
-  waiting -= out;
-  const lostMBps = room.narrow ? lostOver(room.narrow, homeless + out) : 0;
-  const leads = fewestLeads(room, waiting, lostMBps);
-  return { a: certain + lost + loose, b: sum.b + lostMBps * MB_LOST, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
-}

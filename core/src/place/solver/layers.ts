@@ -1,11 +1,9 @@
-import type { Protocol } from '../../parts/vocabulary';
-import type { Dealing, Layer, Emit, State, Room } from './deal';
+import type { Dealing, Layer, Emit, State } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
+import { Bounds, type Offsets } from './bounds';
 import { strandsOf, type Strands } from './strands';
 import type { Cell, ExpanderCell, Feed, PortClass, Table } from './table';
 
-/** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
-export type Offsets = { readonly ports: number; readonly ends: number; readonly owned: number; readonly asked: number; readonly limits: number; readonly size: number };
 /** MB/s are kept in steps of so many. */
 const STEP = 50;
 
@@ -61,135 +59,16 @@ function twinPorts({ ports, cells, expanders }: Table): number[][] {
 /** The number of a pick is written into a copy of the state by each layer; one scratch copy serves them all. */
 class Layers {
   private readonly next: State;
-  /** Whether anything at all could serve a class of drives. */
-  private readonly hope: readonly boolean[];
-  /** Whether any bay takes it. */
-  private readonly housed: readonly boolean[];
-  /** All drives, and those that the same cells take; and which cells take any of them. */
-  private readonly kinds: readonly ReadonlySet<number>[];
-  private readonly suits: ReadonlyMap<Cell, readonly boolean[]>;
   /** Drives that cells after one hold: nothing before may take them. */
   private readonly kept = new Map<Cell, readonly number[]>();
-  /** Drives are bounded all together (null) and by what they speak; whether each class of ports speaks it. */
-  private readonly protocols: readonly (Protocol | null)[];
-  private readonly speaks: readonly (readonly boolean[])[];
-  /** Whether outside ports feed anything but shared uplinks. */
-  private readonly outsideApart: boolean;
-  private readonly byWish: readonly number[];
+  private readonly bounds: Bounds;
   private readonly baysAfter = new Map<Cell, number>();
-  private readonly boxes: ReadonlyMap<string | null, number>;
-  private readonly boxOfPort: readonly number[];
-  private readonly boxOfEnd: readonly number[];
-  private readonly bays: number[];
-  private readonly lanes: number[];
   /** Twins of a class of ports that come before it. */
   private readonly before: ReadonlyMap<number, readonly number[]>;
   constructor(private readonly table: Table, private readonly at: Offsets, twins: readonly (readonly number[])[]) {
     this.before = new Map(twins.flatMap((like) => like.map((p, i) => [p, like.slice(0, i)] as const)));
     this.next = new Uint16Array(at.size);
-    this.boxes = new Map([...new Set([...table.cells.map((cell) => cell.box), ...table.ends.map((end) => end.box)])].map((box, i) => [box, i]));
-    this.boxOfPort = table.ports.map((port) => (port.ports[0]!.inside ? this.boxes.get(port.ports[0]!.box) ?? -1 : -1));
-    this.boxOfEnd = table.ends.map((end) => this.boxes.get(end.box)!);
-    this.bays = [...this.boxes].map(() => 0);
-    this.lanes = [...this.boxes].map(() => 0);
-    this.housed = table.drives.map((_, i) => table.cells.some((cell) => cell.takes[i] !== 0 && cell.bays.length > 0));
-    const like = new Map<string, Set<number>>([['', new Set(table.drives.keys())]]);
-    for (const i of table.drives.keys()) { const mark = table.cells.map((cell) => Number(cell.takes[i]! > 0)).join(''); like.set(mark, (like.get(mark) ?? new Set()).add(i)); }
-    // Where all drives go the same ways the one kind says it all.
-    this.kinds = like.size === 2 ? [like.get('')!] : [...like.values()];
-    this.suits = new Map(table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]));
-    const spoken = [...new Set(table.drives.map((drive) => drive.protocol))];
-    this.protocols = [null, ...(spoken.length > 1 ? spoken : [])];
-    // What a bridge speaks over its lead is not what its drives speak: there every port counts.
-    const bridged = table.cells.some((cell) => cell.targets.some((target) => target.speaks !== null));
-    this.speaks = table.ports.map((port) => this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)));
-    this.outsideApart = table.cells.some((cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside));
-    this.byWish = [...table.drives.keys()].sort((a, b) => table.drives[a]!.wishMBps - table.drives[b]!.wishMBps);
-    this.hope = table.drives.map((drive, i) => table.cells.some((cell) => cell.takes[i] !== 0 && (cell.feeds.some((feed) => feed.serves[i]) || (cell.reverse !== null && drive.protocol === 'sata') || (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean)))));
-  }
-
-  /** `open` is the first expander whose uplinks are still to be chosen: it may yet bring all its connectors. */
-  private roomWith(state: State, cells: readonly Cell[], order: readonly number[] | null, open = this.table.expanders.length): Room {
-    const { drives, ports, ends, owned } = this.table;
-    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, cells, order, open, k) }));
-    const wait = (i: number, count: number) => { for (let k = 0; k < waiting.length; k++) if (k === 0 || drives[i]!.protocol === this.protocols[k]) waiting[k]!.ranked[drives[i]!.rank] += count; };
-    const homes = this.kinds.map(() => ({ seeking: [0, 0, 0] as [number, number, number], bays: 0 }));
-    let [lost, nowhere] = [0, 0];
-    for (let i = 0; i < drives.length; i++) {
-      const count = state[i]!;
-      const { rank, out, loose } = drives[i]!;
-      if (!this.housed[i]) { nowhere += count * out; continue; }
-      for (let k = 0; k < homes.length; k++) if (this.kinds[k]!.has(i)) homes[k]!.seeking[rank] += count;
-      if (this.hope[i]) wait(i, count); else lost += count * loose;
-    }
-    for (let e = 0; e < ends.length; e++) {
-      const [i, count] = [ends[e]!.drive, state[this.at.ends + e]!];
-      if (this.hope[i]) wait(i, count); else lost += count * drives[i]!.loose;
-    }
-    for (const cell of cells) for (let k = 0; k < homes.length; k++) if (this.suits.get(cell)![k]) homes[k]!.bays += cell.bays.length;
-    const shared: number[] = [];
-    let direct = 0;
-    let reverse = 0;
-    for (const cell of cells) {
-      if (cell.kind === 'shared' || (cell.kind === 'direct' && cell.bays.length > 4)) shared.push(cell.bays.length);
-      else if (cell.kind === 'direct') { if (cell.feeds.length) direct++; if (cell.reverse) reverse++; }
-    }
-    shared.sort((a, b) => b - a);
-    const narrow = this.narrow(state, cells, open);
-    let fours = 0;
-    let ones = 0;
-    const count = (p: number) => { if (!ports[p]!.ports[0]!.inside && !this.outsideApart) return; if (ports[p]!.lanes >= 4) fours += state[this.at.ports + p]!; else ones += state[this.at.ports + p]!; };
-    if (order) order.forEach(count);
-    else for (let p = 0; p < ports.length; p++) { if (ports[p]!.behind >= open) fours += ports[p]!.uplinks === 1 ? ports[p]!.ports.length : 0; else count(p); }
-    let inHand = 0;
-    for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
-    const straight = Math.min(direct, fours);
-    return { nowhere, homes, waiting, narrow, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
-  }
-
-  /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
-  private narrow(state: State, cells: readonly Cell[], open: number): Room['narrow'] {
-    let apart = 0;
-    let mbPerS = 0;
-    let most = 0;
-    const feeders = new Set<number>();
-    for (const cell of cells) {
-      if (cell.kind !== 'shared') { apart += cell.bays.length; continue; }
-      for (const feed of cell.feeds) {
-        most = Math.max(most, feed.carriesMBps);
-        if (feeders.has(feed.port)) continue;
-        feeders.add(feed.port);
-        const { behind, uplinks, ports } = this.table.ports[feed.port]!;
-        mbPerS += feed.carriesMBps * (behind >= open ? (uplinks === 1 ? ports.length : 0) : state[this.at.ports + feed.port]!);
-      }
-    }
-    // A wide direct connector holds many as well, and none of them asks anything of an uplink.
-    const wide = cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4);
-    return feeders.size === 0 ? null : { apart, mbPerS, most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) };
-  }
-
-  /** Drives of a protocol (the first is all) that find a bay and a lane in one box, at most. */
-  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null, open: number, k: number): number {
-    const { ports, ends, drives } = this.table;
-    const { boxOfPort, boxOfEnd, boxes, bays, lanes } = this;
-    bays.fill(0);
-    lanes.fill(0);
-    let reach = 0;
-    for (const cell of cells) {
-      if (cell.kind === 'shared' || cell.targets[0]?.inside === false) reach += cell.bays.length;
-      else bays[boxes.get(cell.box)!]! += cell.bays.length;
-    }
-    for (let e = 0; e < ends.length; e++) if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k]) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
-    const add = (p: number) => {
-      const box = boxOfPort[p]!;
-      if (k > 0 && !this.speaks[p]![k]) return;
-      const free = ports[p]!.behind >= open ? (ports[p]!.uplinks === 1 ? ports[p]!.ports.length : 0) : state[this.at.ports + p]!;
-      if (box >= 0) lanes[box]! += free * (ports[p]!.lanes >= 4 ? 4 : 1);
-    };
-    if (order) order.forEach(add);
-    else for (let p = 0; p < ports.length; p++) add(p);
-    for (let box = 0; box < bays.length; box++) reach += Math.min(bays[box]!, lanes[box]!);
-    return reach;
+    this.bounds = new Bounds(table, at);
   }
 
   /** Takes `count` leads, those in hand first, and returns what buying the others counts. */
@@ -224,7 +103,7 @@ class Layers {
   expander(expander: ExpanderCell, i: number): Layer {
     const { at, table, next } = this;
     return {
-      room: (state) => this.roomWith(state, table.cells, null, i),
+      room: (state) => this.bounds.room(state, table.cells, null, i),
       expand: (state, emit) => {
         for (const feed of expander.feeds) {
           for (let uplinks = 1; uplinks <= Math.min(2, state[at.ports + feed.port]!, expander.connectors - 1); uplinks++) {
@@ -245,7 +124,7 @@ class Layers {
   cell(cell: Cell, index: number, from: readonly Cell[]): Layer {
     this.baysAfter.set(cell, from.slice(1).reduce((sum, later) => sum + later.bays.length, 0));
     this.kept.set(cell, this.table.drives.map((_, i) => from.slice(1).reduce((sum, later) => sum + later.held[i]!, 0)));
-    return { room: (state) => this.roomWith(state, from, null), expand: cell.kind === 'loose' ? (state, emit, aLeft) => this.loose(cell, index, state, aLeft, emit) : (state, emit, aLeft) => this.fed(cell, index, state, aLeft, emit) };
+    return { room: (state) => this.bounds.room(state, from, null), expand: cell.kind === 'loose' ? (state, emit, aLeft) => this.loose(cell, index, state, aLeft, emit) : (state, emit, aLeft) => this.fed(cell, index, state, aLeft, emit) };
   }
 
   /** Every way of filling the bays: by class, at least those held, most first; `aLeft` is what may still stay out, as it counts in `a`. */
@@ -278,7 +157,7 @@ class Layers {
   private fewest(cell: Cell, state: State, aLeft: number): number {
     let [seeking, leastOut] = [0, Infinity];
     for (let i = 0; i < this.table.drives.length; i++) {
-      if (state[i] === 0 || !this.housed[i]) continue;
+      if (state[i] === 0 || !this.bounds.housed[i]) continue;
       seeking += state[i]!;
       leastOut = Math.min(leastOut, this.table.drives[i]!.out);
     }
@@ -404,7 +283,7 @@ class Layers {
     const port = ports[p]!;
     const served = ends.flatMap((end, e) => (end.serves[p] ? [e] : []));
     return {
-      room: (state) => this.roomWith(state, [], order),
+      room: (state) => this.bounds.room(state, [], order),
       expand: (state, emit) => {
         const free = state[at.ports + p]!;
         const most = port.lanes >= 4 ? 4 * free : free;
@@ -483,7 +362,7 @@ class Layers {
   rest(): Layer {
     const { drives, ends } = this.table;
     return {
-      room: (state) => this.roomWith(state, [], []),
+      room: (state) => this.bounds.room(state, [], []),
       expand: (state, emit) => {
         let a = 0;
         for (let i = 0; i < drives.length; i++) a += state[i]! * drives[i]!.out;

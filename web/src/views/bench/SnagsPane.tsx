@@ -84,7 +84,7 @@ function Conflict({ lines }: { readonly lines: readonly string[] }) {
   return (
     <div className="mb-2" data-conflict>
       <p className="text-[12.5px] text-mid">These do not go together; without any one of them the others do</p>
-      <ul className="mt-0.5 text-[13px]">{lines.map((line) => <li key={line} className="flex gap-2"><span aria-hidden className="text-mid">–</span><span className="min-w-0">{line}</span></li>)}</ul>
+      <ul className="mt-0.5 text-[13px]">{lines.map((line, i) => <li key={i} className="flex gap-2"><span aria-hidden className="text-mid">–</span><span className="min-w-0">{line}</span></li>)}</ul>
     </div>
   );
 }
