@@ -64,7 +64,7 @@ function through(start: State, layers: readonly Layer[], width: number, limit: S
         const key = keyOf(next);
         const known = kept.get(key);
         if (known) { const order = compare(sum, known); if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return; }
-        if (sum.a > mostA || (limit && noBetter(sum, after?.room(next), limit))) return;
+        if (sum.a > mostA || (limit && noBetter(sum, () => after?.room(next), limit))) return;
         kept.set(key, { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick });
       }, mostA - node.a);
     }
@@ -102,5 +102,5 @@ function picksOf(node: Node): unknown[] {
   return picks.reverse();
 }
 
-const noBetter = (sum: Score, room: Room | undefined, limit: Score) => sum.a > limit.a || compare(least(sum, room), limit) >= 0;
+const noBetter = (sum: Score, room: () => Room | undefined, limit: Score) => compare(sum, limit) >= 0 || compare(least(sum, room()), limit) >= 0;
 
