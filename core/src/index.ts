@@ -53,6 +53,6 @@ export { rulesPage } from './snags/rulesPage';
 export { assess, createAssessor, type Assessment, type Assessor, type AssessOptions } from './assess';
 export type { OpenThing, Status } from './open';
 
-export { weigh, type Base, type Standing, type Weighed } from './remedies/weigh';
-export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type Owned, type TryAsk, type TryRow } from './remedies/tryAt';
+export { weigh, type Base, type Owned, type Standing, type Weighed } from './remedies/weigh';
+export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';

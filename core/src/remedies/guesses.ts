@@ -3,6 +3,7 @@ import { printSpot } from '../build/layout';
 import { addItemEdit, type Catalogue } from '../build/newItem';
 import { freeBays } from '../figures/room';
 import { resolve, type Part, type PartOf } from '../parts/resolve';
+import type { SheetId } from '../parts/ids';
 import type { PartKind } from '../parts/vocabulary';
 import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
@@ -51,8 +52,18 @@ export function addControllers(base: Base, catalogue: Catalogue): Proposal[] {
   const { units, layout } = base.assessment;
   const taken = new Set(Object.values(layout.at).map((seat) => printSpot(seat.spot)));
   const free = units.filter((unit) => layout.at[unit.id]).flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
-  return listed(catalogue, 'controller').filter((part) => free.some((spot) => !mismatch(part, spot))).slice(0, MOST_OF_A_KIND)
-    .map((part) => ({ edits: [addItemEdit(base.build, catalogue, part.id, 1)], words: `Add ${part.name}` }));
+  return adds(base, catalogue, listed(catalogue, 'controller').filter((part) => free.some((spot) => !mismatch(part, spot))));
+}
+
+/** Each of some parts added: from stock where it is there, as what is owned and costs nothing, else bought. */
+export function adds(base: Base, catalogue: Catalogue, parts: readonly Part[]): Proposal[] {
+  const mine = parts.filter((part) => base.owned?.[part.id]);
+  const others = parts.filter((part) => !mine.includes(part)).slice(0, MOST_OF_A_KIND);
+  return [...mine, ...others].map((part) => {
+    const owned = base.owned?.[part.id];
+    const add = addItemEdit(base.build, catalogue, part.id as SheetId, 1, owned ? { deal: 'owned' } : {});
+    return { edits: [owned ? { ...add, item: { ...add.item, ...owned } } : add], words: owned ? `From stock: ${part.name}` : `Add ${part.name}` };
+  });
 }
 
 export const lanes = (part: PartOf<'controller'>) => part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);

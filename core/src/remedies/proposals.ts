@@ -8,7 +8,7 @@ import { spotsOf } from '../place/spots';
 import { isCard, ofKind } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
-import { about, addControllers, causes, lanes, listed, lower, MOST_OF_A_KIND, mountable, moveToFreeBays, options, otherSlots, swaps, takeOut } from './guesses';
+import { about, addControllers, adds, causes, lanes, listed, lower, MOST_OF_A_KIND, mountable, moveToFreeBays, options, otherSlots, swaps, takeOut } from './guesses';
 import type { Base } from './weigh';
 
 type Propose = (base: Base, snag: Snag, catalogue: Catalogue) => Proposal[];
@@ -25,14 +25,14 @@ const releases = ({ build }: Base): Proposal[] => {
 };
 
 const portsShort: Propose = (base, snag, catalogue) => {
-  const adds = addControllers(base, catalogue);
+  const controllers = addControllers(base, catalogue);
   const m2 = causes(base, snag).filter((unit) => unit.part.kind === 'drive');
   const others = m2.flatMap((unit) => swaps(base, catalogue, unit, 'drive', (part) => part.size === 'm2' && part.interface !== (unit.part as PartOf<'drive'>).interface && part.capacityBytes >= (unit.part as PartOf<'drive'>).capacityBytes));
   const out = takeOut(m2);
   // Where neither alone is enough, a controller and the freed ports together may be.
-  const both = (others[0] ? [others[0]] : out).flatMap((one) => adds.map((add): Proposal => ({ edits: [...add.edits, ...one.edits], words: `${add.words}, and ${lower(one.words)}`, madeOf: [add.words, one.words] })));
+  const both = (others[0] ? [others[0]] : out).flatMap((one) => controllers.map((add): Proposal => ({ edits: [...add.edits, ...one.edits], words: `${add.words}, and ${lower(one.words)}`, madeOf: [add.words, one.words] })));
   const bigger = ofKind(base.assessment.units, 'controller').flatMap((unit) => swaps(base, catalogue, unit, 'controller', (part) => lanes(part) > lanes(unit.part)));
-  return [...releases(base), ...adds, ...others, ...out, ...bigger, ...takeOut(about(base, snag)), ...both];
+  return [...releases(base), ...controllers, ...others, ...out, ...bigger, ...takeOut(about(base, snag)), ...both];
 };
 
 const cardLength: Propose = (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
@@ -61,8 +61,7 @@ const supply = (goes: (base: Base, part: PartOf<'supply'>, now: PartOf<'supply'>
 
 const driveInBay: Propose = (base, snag, catalogue) => {
   const drives = about(base, snag);
-  const adapters = listed(catalogue, 'adapter').filter((part) => mountable(base, part)).slice(0, MOST_OF_A_KIND)
-    .map((part): Proposal => ({ edits: [addItemEdit(base.build, catalogue, part.id, 1)], words: `Add ${part.name}` }));
+  const adapters = adds(base, catalogue, listed(catalogue, 'adapter').filter((part) => mountable(base, part)));
   return [...releases(base), ...adapters, ...takeOut(drives)];
 };
 

@@ -130,3 +130,12 @@ test('room says what ends first', () => {
   expect(ends(cube())).toContain('then the ports end');
   expect(ends(cube().add('tern-8i'))).toContain('then the bays end');
 });
+
+test('a controller in stock comes before one to buy, and costs nothing', () => {
+  const made = cube().add('barge-8', 8);
+  const base: Base = { ...baseOf(made), owned: { 'tern-6g8': { stockId: 's1' } } };
+  const snag = base.assessment.snags.find(({ code }) => code === 'reaches.portsShort')!;
+  const [best] = allRemedies(base, snag, catalogue, createAssessor(), AS_OF);
+  expect(best).toMatchObject({ title: 'From stock: Tern 8 6G, used', cure: true });
+  expect(commit(made.build, best!.edits)).toMatchObject({ build: { items: expect.arrayContaining([expect.objectContaining({ sheet: 'tern-6g8', deal: 'owned', stockId: 's1' })]) } });
+});

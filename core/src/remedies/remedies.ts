@@ -14,7 +14,7 @@ export const MOST_REMEDIES = 5;
 
 /**
  * Ways out of a snag, weighed: those that cure it without a new blocker, by blockers left, then
- * money, those that give a part up last; where none cures, those that ease it. Yields between weighings so that a caller can stop.
+ * money, then watts, those that give a part up last; where none cures, those that ease it. Yields between weighings so that a caller can stop.
  */
 export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<'weighing', readonly Remedy[]> {
   const weighed: Remedy[] = [];
@@ -27,7 +27,7 @@ export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, asses
   const cures = weighed.filter((one) => one.cure);
   const shown = cures.length > 0 ? cures : weighed;
   return shown
-    .sort((a, b) => takesOut(a) - takesOut(b) || a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || a.edits.length - b.edits.length)
+    .sort((a, b) => takesOut(a) - takesOut(b) || a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) || a.edits.length - b.edits.length)
     .slice(0, MOST_REMEDIES);
 }
 

@@ -1,5 +1,5 @@
 import type { Assessor, AssessOptions } from '../assess';
-import type { Build, Item } from '../build/build';
+import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
 import { printSpot, type SpotRef } from '../build/layout';
 import { addItemEdit, closureOf, type Catalogue } from '../build/newItem';
@@ -12,14 +12,12 @@ import { groupAt } from '../place/spotAt';
 import { refsOf, type SpotGroup } from '../place/spots';
 import { sittersBySpot } from '../place/scene';
 import { unitsById, type PlannedUnit } from '../place/units';
-import { weigh, type Base, type Standing, type Weighed } from './weigh';
+import { weigh, type Base, type Owned, type Standing, type Weighed } from './weigh';
 
 export type TryRow =
   | { readonly goes: true; readonly sheet: SheetId; readonly weighed: Weighed }
   | { readonly goes: false; readonly sheet: SheetId; readonly name: string; readonly why: Mismatch | string };
 
-/** Where an owned part comes from and how old it is. */
-export type Owned = Pick<Item, 'stockId' | 'year' | 'hours' | 'condition'>;
 /** With `owned` only those sheets are tried, as parts that cost nothing. */
 export type TryAsk = { readonly spot: SpotRef; readonly count?: number; readonly replace?: boolean; readonly search?: string; readonly owned?: Readonly<Record<string, Owned>> };
 

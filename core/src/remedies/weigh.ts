@@ -1,6 +1,6 @@
 import type { Assessment, Assessor, AssessOptions } from '../assess';
 import type { Refusal } from '../build/applyEdit';
-import type { Build } from '../build/build';
+import type { Build, Item } from '../build/build';
 import type { Edit } from '../build/edits';
 import { FIGURE_IDS, type FigureId, type Figures } from '../figures/figures';
 import { commit } from '../place/settle';
@@ -22,7 +22,9 @@ export type Weighed = {
 };
 /** Where things are: enough to make edits with. */
 export type Standing = { readonly build: Build; readonly assessment: Pick<Assessment, 'units' | 'layout'> };
-export type Base = { readonly build: Build; readonly assessment: Assessment };
+export type Base = { readonly build: Build; readonly assessment: Assessment; /** Parts in stock that are free, by sheet: they are proposed before those to buy. */ readonly owned?: Readonly<Record<string, Owned>> };
+/** Where an owned part comes from and how old it is. */
+export type Owned = Pick<Item, 'stockId' | 'year' | 'hours' | 'condition'>;
 
 /** Assess before and after: nothing is changed. */
 export function weigh(base: Base, edits: readonly Edit[], assessor: Assessor, options: AssessOptions): Weighed | Refusal {

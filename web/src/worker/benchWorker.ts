@@ -80,9 +80,10 @@ const worker: BenchWorker = {
     send(true);
   },
 
-  async remedies(snagKey) {
+  async remedies(snagKey, owned) {
     const mine = ++asking;
-    const from = base();
+    const now = base();
+    const from = now && { ...now, ...(owned ? { owned } : {}) };
     const snag = from?.assessment.snags.find((one) => one.key === snagKey);
     if (!from || !snag) return null;
     const run = remediesFor(from, snag, listed, weighing, today());

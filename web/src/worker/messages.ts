@@ -1,4 +1,4 @@
-import type { Build, Catalogue, Edit, Explanation, FigureId, Figures, Need, OpenThing, Place, Severity, Snag, SnagCode, Status, TryAsk } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, Severity, Snag, SnagCode, Status, TryAsk } from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
 export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
@@ -38,7 +38,8 @@ export type BenchWorker = {
   explain(id: FigureId): Explanation | null;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
-  remedies(snagKey: string): Promise<WaysOut | null>;
+  /** With parts in stock by sheet, which are proposed first. */
+  remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
   stop(): void;
   card(build: Build): CardFacts;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */

@@ -7,6 +7,7 @@ import type { RemedyRow, TaggedSnag, WaysOut } from '../../worker/messages';
 import { changeWords, unitWords } from '../../words/format';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
+import { useOwned } from './useOwned';
 
 const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly tone: string; readonly colour: string; readonly line: string }> = {
   blocker: { word: 'Blocker', tone: 'bad', colour: 'var(--bad)', line: 'solid' },
@@ -47,13 +48,16 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
   const [known, setKnown] = useState<{ readonly rev: number; readonly key: string; readonly ways: WaysOut } | null>(null);
   const ui = useBench();
   const dispatch = useAppDispatch();
+  const build = useAppSelector((state) => state.bench.build?.id ?? '');
+  const { owned, settled } = useOwned(build, true);
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
+    if (!settled) return;
     let here = true;
     // After the paint: remedies are weighed when the figures are already on the screen.
-    const later = setTimeout(() => void benchWorker().remedies(snag.key).then((ways) => { if (here && ways) setKnown({ rev, key: snag.key, ways }); }), 60);
+    const later = setTimeout(() => void benchWorker().remedies(snag.key, owned).then((ways) => { if (here && ways) setKnown({ rev, key: snag.key, ways }); }), 60);
     return () => { here = false; clearTimeout(later); };
-  }, [snag.key, rev]);
+  }, [snag.key, rev, owned, settled]);
   useEffect(() => () => clearTimeout(wait.current), []);
   const ways = known?.rev === rev && known.key === snag.key ? known.ways : null;
   if (!ways) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;

@@ -1,16 +1,16 @@
 import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { freeAlike, freeOf, parseSpot, printSpot, putEdits, replaceEdit, resolve, sittersBySpot, spotGroup, type Edit, type Owned, type PartKind, type SheetId, type SpotType, type Standing } from '@inch-tower/core';
+import { freeAlike, parseSpot, printSpot, putEdits, replaceEdit, resolve, sittersBySpot, spotGroup, type Edit, type Owned, type PartKind, type SheetId, type SpotType, type Standing } from '@inch-tower/core';
 import { Link } from 'react-router';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker, streamTry } from '../../worker/client';
-import { useStockQuery } from '../../state/api';
 import type { GoingRow, RefusedRow, TrySource } from '../../worker/messages';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
 import { SORTS, sortRows, type SortName } from './trySorts';
 import { TryRowView } from './TryRowView';
+import { useOwned } from './useOwned';
 
 const GHOST_AFTER_MS = 90;
 const SOURCES: readonly (readonly [TrySource, string])[] = [['all', 'every listed part'], ['own', 'my own sheets'], ['stock', 'what I own'], ['classes', 'classes, typical']];
@@ -138,16 +138,4 @@ function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask'> {
     return () => { here = false; };
   }, [ask, selected, count, search, replace, rev, source, owned]);
   return state.ask === ask ? state : { rows: state.ask ? state.rows : NONE, refused: NONE, done: false, failed: false };
-}
-
-/** Parts in stock that no other machine uses, by sheet; undefined while they are not asked for or not here yet. */
-function useOwned(buildId: string, wanted: boolean): { readonly owned: Readonly<Record<string, Owned>> | undefined; readonly away: boolean } {
-  const { data, isError } = useStockQuery(undefined, { skip: !wanted, refetchOnMountOrArgChange: true });
-  const owned = useMemo(() => {
-    if (!wanted || !data) return undefined;
-    return Object.fromEntries(data.stock.filter(({ entry }) => freeOf(entry, data.claims, buildId) > 0).map(({ entry }): [string, Owned] => [entry.sheet, {
-      stockId: entry.id, ...(entry.year === undefined ? {} : { year: entry.year }), ...(entry.hours === undefined ? {} : { hours: entry.hours }), ...(entry.condition ? { condition: entry.condition } : {}),
-    }]));
-  }, [wanted, data, buildId]);
-  return { owned, away: wanted && !data && isError };
 }
