@@ -85,7 +85,7 @@ export function cardSlot(situation: Situation): Finding[] {
     const taken = slots.filter((slot) => Object.values(situation.layout.at).some((seat) => seat.spot.host === board.id && seat.spot.key === slot.key)).length;
     const groups = spotsOf(board.id, board.part).filter((spot) => spot.type === 'slot');
     const takes = groups.filter((spot) => !mismatch(unit.part, spot)).length;
-    const reason = slots.length === 0 ? `${board.part.name} has no slots.` : takes === 0 ? `It is ${unit.part.bus === 'pci' ? 'PCI' : `x${unit.part.lanes}`}; the slots are ${[...new Set(slots.map((slot) => (slot.bus === 'pci' ? 'PCI' : `x${slot.lanes}`)))].join(', ')}.` : `${taken} of ${slots.length} are in use.`;
+    const reason = slots.length === 0 ? `${board.part.name} has no slots.` : takes === 0 ? `It is ${unit.part.bus === 'pci' ? 'PCI' : `x${unit.part.lanes}`}; the slots are ${[...new Set(slots.map((slot) => (slot.bus === 'pci' ? 'PCI' : `x${slot.lanes}`)))].join(', ')}.` : slots.length === 1 ? 'The only one is in use.' : `${taken} of ${slots.length} are in use.`;
     return [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { card: unit.part.name, reason }, because: [{ unit: board.id }] }];
   });
 }

@@ -70,7 +70,7 @@ describe('cards', () => {
     expect(find(tower(only).add('tern-8i', 1, { at: ['u4/pcie3'] }), 'fits.cardLength')).toEqual([]);
   });
   test('two cards and one slot', () => {
-    expect(sentence(cube().add('tern-8i').add('skein-10'), 'fits.cardSlot')).toEqual(['blocker: Skein 10: no slot is left that takes it. 1 of 1 are in use.']);
+    expect(sentence(cube().add('tern-8i').add('skein-10'), 'fits.cardSlot')).toEqual(['blocker: Skein 10: no slot is left that takes it. The only one is in use.']);
     expect(find(cube().add('tern-8i'), 'fits.cardSlot')).toEqual([]);
   });
   test('an x8 card in a closed x4 slot', () => {
