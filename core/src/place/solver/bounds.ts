@@ -1,8 +1,7 @@
 import type { Protocol } from '../../parts/vocabulary';
-import type { State } from './deal';
 import { LOOSE, OUT } from './roles';
 import { burdenOf, LEAD_TO_BUY, MB_LOST, type Score } from './score';
-import type { Cell, Table } from './table';
+import type { Cell, State, Table } from './table';
 
 /** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
 export type Offsets = { readonly ports: number; readonly ends: number; readonly owned: number; readonly asked: number; readonly limits: number; readonly size: number };

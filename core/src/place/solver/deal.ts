@@ -1,14 +1,14 @@
 import { least, type Room } from './bounds';
 import { compare, ZERO, type Score } from './score';
+import type { State } from './table';
 
 /**
  * Dealing as a chain of small choices. A state is what is left after some of them (drives of every
  * class, ports of every class, drives waiting for a lane, leads in hand); each layer makes one more
  * choice and adds its cost. Two ways to one state differ in nothing later, so only the better is
  * kept: the best way through all layers is the best there is (Bellman's principle of optimality).
+ * `taste` breaks ties that no level decides: own size first, data in hot-swap bays.
  */
-export type State = Uint16Array;
-/** `taste` breaks ties that no level decides: own size first, data in hot-swap bays. */
 export type Emit = (next: State, a: number, b: number, c: number, taste: number, pick: unknown) => void;
 export type Layer = {
   /** `aLeft` is what may still be added to `a`: ways that add more need not be told. */

@@ -1,8 +1,8 @@
-import type { Dealing, Layer, Emit, State } from './deal';
+import type { Dealing, Layer, Emit } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { Bounds, type Offsets } from './bounds';
 import { strandsOf, type Strands } from './strands';
-import type { Cell, ExpanderCell, Feed, PortClass, Table } from './table';
+import type { Cell, ExpanderCell, Feed, PortClass, State, Table } from './table';
 
 /** MB/s are kept in steps of so many. */
 const STEP = 50;
