@@ -61,10 +61,11 @@ function through(start: State, layers: readonly Layer[], width: number, limit: S
       layer.expand(node.state, (next, a, b, c, taste, pick) => {
         budget.left--;
         const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
+        if (sum.a > mostA) return;
         const key = keyOf(next);
         const known = kept.get(key);
         if (known) { const order = compare(sum, known); if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return; }
-        if (sum.a > mostA || (limit && noBetter(sum, () => after?.room(next), limit))) return;
+        if (limit && noBetter(sum, () => after?.room(next), limit)) return;
         kept.set(key, { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick });
       }, mostA - node.a);
     }

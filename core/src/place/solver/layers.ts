@@ -128,29 +128,35 @@ class Layers {
   }
 
   /** Every way of filling the bays: by class, at least those held, most first; `aLeft` is what may still stay out, as it counts in `a`. */
-  private fill(cell: Cell, state: State, aLeft: number, each: (seats: readonly number[]) => void): void {
-    const { drives } = this.table;
-    const seats = drives.map(() => 0);
+  private ways(cell: Cell, state: State, aLeft: number): readonly (readonly number[])[] {
+    const many = this.table.drives.length;
     const later = this.kept.get(cell)!;
-    const heldAfter = drives.map((_, i) => cell.held.slice(i + 1).reduce((sum, one) => sum + one, 0));
-    const most = (i: number) => Math.max(Math.min(cell.held[i]!, state[i]! - later[i]!), cell.takes[i] ? state[i]! - later[i]! : 0);
-    const mostAfter = drives.map((_, i) => drives.reduce((sum, __, k) => sum + (k > i ? most(k) : 0), 0));
     const fewest = this.fewest(cell, state, aLeft);
-    const go = (i: number, left: number) => {
-      if (i === drives.length) { each(seats); return; }
+    const seats = Array<number>(many).fill(0);
+    // Of each class at most so many, and of those after it.
+    const most = Array<number>(many);
+    const [heldAfter, mostAfter] = [Array<number>(many + 1).fill(0), Array<number>(many + 1).fill(0)];
+    for (let i = many - 1; i >= 0; i--) {
       const free = state[i]! - later[i]!;
-      const held = Math.min(cell.held[i]!, free);
+      most[i] = Math.max(Math.min(cell.held[i]!, free), cell.takes[i] ? free : 0);
+      heldAfter[i] = heldAfter[i + 1]! + cell.held[i]!;
+      mostAfter[i] = mostAfter[i + 1]! + most[i]!;
+    }
+    const found: number[][] = [];
+    const go = (i: number, left: number) => {
+      if (i === many) { found.push(seats.slice()); return; }
+      const held = Math.min(cell.held[i]!, state[i]! - later[i]!);
       // The classes after this one must be able to fill what has to be filled.
-      const least = Math.max(held, fewest - (cell.bays.length - left) - mostAfter[i]!);
-      const top = Math.max(held, Math.min(free, left - heldAfter[i]!, cell.takes[i] ? left : 0));
-      for (let count = top; count >= least; count--) {
-        if (count > left) continue;
+      const least = Math.max(held, fewest - (cell.bays.length - left) - mostAfter[i + 1]!);
+      const top = Math.max(held, Math.min(most[i]!, left - heldAfter[i + 1]!));
+      for (let count = Math.min(top, left); count >= least; count--) {
         seats[i] = count;
         go(i + 1, left - count);
       }
       seats[i] = 0;
     };
     go(0, cell.bays.length);
+    return found;
   }
 
   /** So many of a cell's bays are filled in every way that leaves out no more than may be: the cells after it cannot take more. */
@@ -184,21 +190,22 @@ class Layers {
     const { drives, ports } = this.table;
     const { at, next } = this;
     const shared = cell.kind === 'shared';
+    const ways = this.ways(cell, state, aLeft);
     for (const feed of cell.feeds) {
       const port = ports[feed.port]!;
       // A twin with as many left does as well.
       if (this.before.get(feed.port)?.some((twin) => state[at.ports + twin] === state[at.ports + feed.port])) continue;
       const mostUplinks = shared ? Math.min(cell.targets.length, 2, state[at.ports + feed.port]!) : Math.min(1, state[at.ports + feed.port]!);
       for (let uplinks = 1; uplinks <= mostUplinks; uplinks++) {
-        this.fill(cell, state, aLeft, (seats) => {
+        for (const seats of ways) {
           let served = 0;
           let asked = 0;
           for (let i = 0; i < seats.length; i++) if (feed.serves[i]) { served += seats[i]!; asked += seats[i]! * drives[i]!.wishMBps; }
-          if (served === 0) return;
+          if (served === 0) continue;
           next.set(state);
           next[at.ports + feed.port]! -= uplinks;
           const cost = this.seating(cell, seats);
-          if (!this.limit(port, served)) return;
+          if (!this.limit(port, served)) continue;
           for (let i = 0; i < seats.length; i++) {
             if (!feed.serves[i]) { cost.a += seats[i]! * drives[i]!.loose; continue; }
             cost.b += seats[i]! * feed.lossMBps[i]! * MB_LOST;
@@ -209,30 +216,32 @@ class Layers {
           const kept = Math.min(uplinks, cell.fedFrom.filter((one) => one === feed.port).length);
           const moved = cell.fedFrom.length - kept + (cell.wasReverse ? 1 : 0);
           const partly = !shared && served < cell.bays.length ? PARTLY_USED : 0;
-          emit(next, cost.a, cost.b, cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed, uplinks, strands: null } satisfies Pick);
-        });
+          emit(next, cost.a, cost.b, cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly, cost.taste, { what: 'cell', cell: index, seats, feed, uplinks, strands: null } satisfies Pick);
+        }
       }
     }
-    if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, aLeft, emit);
-    this.fill(cell, state, aLeft, (seats) => {
+    if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, ways, emit);
+    for (const seats of ways) {
+      let loose = 0;
+      for (let i = 0; i < seats.length; i++) loose += seats[i]! * drives[i]!.loose;
+      if (loose > aLeft) continue;
       next.set(state);
       const cost = this.seating(cell, seats);
-      for (let i = 0; i < seats.length; i++) cost.a += seats[i]! * drives[i]!.loose;
-      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, strands: null } satisfies Pick);
-    });
+      emit(next, loose, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: null } satisfies Pick);
+    }
   }
 
   /** Single SATA ports joined on one connector; each serves one bay. */
-  private inReverse(cell: Cell, lead: string, index: number, state: State, aLeft: number, emit: Emit): void {
+  private inReverse(cell: Cell, lead: string, index: number, state: State, ways: readonly (readonly number[])[], emit: Emit): void {
     const { drives, ports, owned } = this.table;
     const { at } = this;
     const singles = ports.flatMap((port, p) => (port.kind === 'sata' && port.lanes === 1 && state[at.ports + p]! > 0 && port.ports[0]!.inside && port.ports[0]!.box === cell.box && port.ports[0]!.carries.includes('sata') ? [p] : []));
     if (singles.length === 0) return;
     const mine = owned.findIndex((one) => one.lead === lead);
-    this.fill(cell, state, aLeft, (seats) => {
+    for (const seats of ways) {
       const waiting = seats.reduce((sum, count, i) => sum + (drives[i]!.protocol === 'sata' && cell.takes[i] !== 0 ? count : 0), 0);
       for (let many = Math.min(waiting, 4); many >= 1; many--) this.joined(cell, lead, mine, index, state, seats, many, singles, emit);
-    });
+    }
   }
 
   /** How many ports of each class join for so many drives. */
@@ -249,7 +258,7 @@ class Layers {
         const strands = this.strands(cell, seats, taken);
         const b = cost.b + strands.lostMBps * MB_LOST + strands.offBoard * BOOT_OFF_BOARD;
         const c = cost.c + this.buy(lead, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0);
-        emit(next, strands.out, b, c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, strands: strands.pairs } satisfies Pick);
+        emit(next, strands.out, b, c, cost.taste, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: strands.pairs } satisfies Pick);
         return;
       }
       if (nth === singles.length) return;
@@ -269,12 +278,12 @@ class Layers {
 
   private loose(cell: Cell, index: number, state: State, aLeft: number, emit: Emit): void {
     const { next, at } = this;
-    this.fill(cell, state, aLeft, (seats) => {
+    for (const seats of this.ways(cell, state, aLeft)) {
       next.set(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) if (cell.ends[i]! >= 0) next[at.ends + cell.ends[i]!]! += seats[i]!;
-      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats: [...seats], feed: null, uplinks: 0, strands: null } satisfies Pick);
-    });
+      emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: null } satisfies Pick);
+    }
   }
 
   /** One class of ports serves ends that wait: each port one, or a breakout four. */
