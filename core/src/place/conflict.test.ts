@@ -1,10 +1,10 @@
 import { machine } from '../testing/mip/machines';
 import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { conflictOf, factsOf, factWords, goes, type Fact } from './conflict';
-import { problemOf } from './problem';
 import { solve } from './solve';
+import { plannedUnits } from './units';
 
-const conflictIn = (made: Fixture) => conflictOf(problemOf(made.build), made.build.layout);
+const conflictIn = (made: Fixture) => conflictOf(plannedUnits(made.build), made.build.layout);
 const words = (made: Fixture) => conflictIn(made)?.map(factWords).sort();
 
 test('a build that goes together has no conflict', () => {
@@ -39,11 +39,11 @@ test('what is held is blamed only where it matters', () => {
 test.each(Array.from({ length: 40 }, (_, i) => i + 1))('drawn machine %i: the conflict conflicts, and without any one of its facts it does not', (seed) => {
   const { problem, hint } = machine(seed, 8);
   const { layout } = solve(problem, hint);
-  const conflict = conflictOf(problem, layout);
+  const conflict = conflictOf(problem.units, layout);
   const same = (one: Fact, other: Fact) => one.kind === other.kind && one.what === other.what && (one.kind === 'has' || one.units.join() === other.units.join());
   const all = factsOf(problem.units, layout);
   const given = all.filter((fact) => !conflict?.some((one) => same(one, fact)));
-  if (!conflict) { expect(goes(problem, layout, new Set())).toBe(true); return; }
-  expect(goes(problem, layout, new Set(given))).toBe(false);
-  for (const fact of all.filter((one) => !given.includes(one))) expect(goes(problem, layout, new Set([...given, fact]))).toBe(true);
+  if (!conflict) { expect(goes(problem.units, layout, new Set())).toBe(true); return; }
+  expect(goes(problem.units, layout, new Set(given))).toBe(false);
+  for (const fact of all.filter((one) => !given.includes(one))) expect(goes(problem.units, layout, new Set([...given, fact]))).toBe(true);
 });

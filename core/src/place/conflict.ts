@@ -1,4 +1,5 @@
 import type { Layout } from '../build/layout';
+import { memoPair } from '../memoLast';
 import type { BayGroup } from '../parts/chassisValues';
 import type { Connector } from '../parts/connector';
 import type { Slot } from '../parts/boardValues';
@@ -9,7 +10,6 @@ import { hostPorts } from './ports';
 import { goesWhole } from './solve';
 import { spotsOf, type SpotGroup } from './spots';
 import { isCard, isKind, ofKind, seatSpot, type PlannedUnit } from './units';
-import type { Problem } from './problem';
 
 /**
  * One of the facts that together cannot be. `wants` is a class of units that want their places and
@@ -27,7 +27,7 @@ export function factWords({ kind, what, count, label }: Fact): string {
 export const SUPPLIES = ['ports', 'bays', 'sockets', 'slots'] as const;
 export type Supply = (typeof SUPPLIES)[number];
 
-/** Facts given up, by their place in a list: what is asked is whether the rest goes together. */
+/** Facts given up: what is asked is whether the rest goes together. */
 type Without = ReadonlySet<Fact>;
 
 /**
@@ -40,27 +40,27 @@ type Without = ReadonlySet<Fact>;
  * as anybody wants. That is done until no fact can be given up any more, since a card's ports make the facts
  * depend on each other.
  */
-export function conflictOf(problem: Problem, hint: Layout): readonly Fact[] | null {
-  const all = factsOf(problem.units, hint);
-  if (all.length === 0 || goes(problem, hint, new Set())) return null;
+export const conflictOf = memoPair((units: readonly PlannedUnit[], hint: Layout): readonly Fact[] | null => {
+  const all = factsOf(units, hint);
+  if (all.length === 0 || goes(units, hint, new Set())) return null;
   const given = new Set<Fact>();
   // With every place there could be it still does not go: not a matter of these facts.
-  if (!goes(problem, hint, new Set(all))) return null;
+  if (!goes(units, hint, new Set(all))) return null;
   for (let changed = true; changed;) {
     changed = false;
     for (const fact of all) {
       if (given.has(fact)) continue;
       given.add(fact);
-      if (goes(problem, hint, given)) given.delete(fact);
+      if (goes(units, hint, given)) given.delete(fact);
       else changed = true;
     }
   }
   const left = all.filter((fact) => !given.has(fact));
-  return left.map((fact) => (fact.kind === 'has' ? { ...fact, ...counted(fact.what as Supply, problem.units, hint, left) } : fact));
-}
+  return left.map((fact) => (fact.kind === 'has' ? { ...fact, ...counted(fact.what as Supply, units, hint, left) } : fact));
+});
 
 /** Whether all but what is given up has its place and lead, whatever else moves. */
-export function goes({ units }: Problem, hint: Layout, without: Without): boolean {
+export function goes(units: readonly PlannedUnit[], hint: Layout, without: Without): boolean {
   const away = new Set<string>();
   const free = new Set<Supply>();
   const released = new Set<string>();

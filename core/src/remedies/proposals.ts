@@ -3,9 +3,8 @@ import { addItemEdit, type Catalogue } from '../build/newItem';
 import type { Part, PartOf } from '../parts/resolve';
 import { conflictOf } from '../place/conflict';
 import { mismatch } from '../place/mates';
-import { problemOf } from '../place/problem';
 import { spotsOf } from '../place/spots';
-import { isCard, ofKind } from '../place/units';
+import { isCard, ofKind, plannedUnits } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
 import { about, addControllers, adds, causes, lanes, listed, lower, MOST_OF_A_KIND, mountable, moveToFreeBays, options, otherSlots, swaps, takeOut } from './guesses';
@@ -19,9 +18,11 @@ export function proposalsFor(base: Base, snag: Snag, catalogue: Catalogue): Prop
 
 /** Holds that are in the way of a whole layout, given back to the wiring. */
 const releases = ({ build }: Base): Proposal[] => {
-  const problem = problemOf(build);
-  const held = (conflictOf(problem, build.layout) ?? []).filter(({ kind }) => kind === 'held').flatMap(({ units }) => units);
-  return problem.units.filter((unit) => held.includes(unit.id)).map((unit) => ({ edits: [{ type: 'place.release', unit: unit.id }], words: `Let ${unit.part.name} (${unit.mark}) move: it is held in its place` }));
+  // Most builds hold nothing, and then nothing need be asked.
+  if (!Object.values(build.layout.at).some(({ how }) => how === 'held')) return [];
+  const units = plannedUnits(build);
+  const held = (conflictOf(units, build.layout) ?? []).filter(({ kind }) => kind === 'held').flatMap((fact) => fact.units);
+  return units.filter((unit) => held.includes(unit.id)).map((unit) => ({ edits: [{ type: 'place.release', unit: unit.id }], words: `Let ${unit.part.name} (${unit.mark}) move: it is held in its place` }));
 };
 
 const portsShort: Propose = (base, snag, catalogue) => {

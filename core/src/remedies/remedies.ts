@@ -1,7 +1,7 @@
 import type { Assessor, AssessOptions } from '../assess';
 import type { Catalogue } from '../build/newItem';
 import { conflictOf, factWords } from '../place/conflict';
-import { problemOf } from '../place/problem';
+import { plannedUnits } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
 import { proposalsFor } from './proposals';
 import { weigh, type Base, type Weighed } from './weigh';
@@ -56,4 +56,4 @@ export function allRemedies(base: Base, snag: Snag, catalogue: Catalogue, assess
 const OF_PLACING: ReadonlySet<Snag['code']> = new Set(['fits.cardSlot', 'fits.driveInBay', 'reaches.portsShort', 'reaches.interface']);
 
 /** What in a build cannot be together, in lines of words, where a snag comes of that: without any one of them the others can. */
-export const conflictLines = ({ build }: Base, snag: Snag): readonly string[] => (OF_PLACING.has(snag.code) ? (conflictOf(problemOf(build), build.layout) ?? []).map(factWords) : []);
+export const conflictLines = ({ build }: Base, snag: Snag): readonly string[] => (OF_PLACING.has(snag.code) ? (conflictOf(plannedUnits(build), build.layout) ?? []).map(factWords) : []);

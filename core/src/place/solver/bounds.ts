@@ -16,7 +16,7 @@ export type Room = {
   readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: readonly { readonly ranked: Ranked; readonly reach: number }[]; readonly lost: number;
   /** What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not take, over uplinks of `mbPerS` in all. */
   readonly narrow: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number; /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number } | null;
-  readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly ones: number; readonly owned: number;
+  readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly owned: number;
 };
 
 /** Numbers of data drives, boot drives and others. */
@@ -101,7 +101,7 @@ export class Bounds {
     let inHand = 0;
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
     const straight = Math.min(direct, fours);
-    return { nowhere, homes, waiting, narrow, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), ones, owned: inHand };
+    return { nowhere, homes, waiting, narrow, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), owned: inHand };
   }
 
   /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
