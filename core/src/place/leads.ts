@@ -39,6 +39,7 @@ export const LEADS: readonly Lead[] = [
   ...MINI_SAS.map((device) => lead('reverse', 'sata', device, 4, ['sata'], 1300)),
   ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => lead('straight', host, device, 1, ['sas', 'sata'], 3500))),
   lead('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
+  lead('straight', 'sff-8654-8i', 'sff-8654-8i', 1, ['sas', 'sata', 'pcie'], 3800),
   lead('straight', 'esata', 'esata', 1, ['sata'], 700),
   lead('straight', 'usb-a', 'usb-c', 1, ['usb'], 800),
   lead('straight', 'usb-c', 'usb-c', 1, ['usb'], 1000),

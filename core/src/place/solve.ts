@@ -119,7 +119,7 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
   const wide = ports.filter((port) => port.lanes >= 4).length;
   const ones = ports.length - wide;
   const straight = Math.min(direct, wide);
-  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting: [{ ranked: waiting, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones }], narrow: null, lost, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), owned: inHand });
+  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting: [{ ranked: waiting, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones }], narrow: null, whole: { wishes: [], apart: 0, mbPerS: 0 }, lost, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), owned: inHand });
 }
 
 /** What the layout for a problem counts on each level: what it is compared by. */

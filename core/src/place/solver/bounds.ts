@@ -1,7 +1,8 @@
 import type { Protocol } from '../../parts/vocabulary';
+import { laneMBps } from '../rates';
 import { LOOSE, OUT } from './roles';
 import { burdenOf, LEAD_TO_BUY, MB_LOST, type Score } from './score';
-import type { Cell, State, Table } from './table';
+import { STEP, type Cell, type State, type Table } from './table';
 
 /** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
 export type Offsets = { readonly ports: number; readonly ends: number; readonly owned: number; readonly asked: number; readonly limits: number; readonly size: number };
@@ -16,6 +17,8 @@ export type Room = {
   readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: readonly { readonly ranked: Ranked; readonly reach: number }[]; readonly lost: number;
   /** What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not take, over uplinks of `mbPerS` in all. */
   readonly narrow: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number; /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number } | null;
+  /** What all that wait for a place or lead wish, over all the ports there are; `apart` is none. */
+  readonly whole: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number };
   readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly owned: number;
 };
 
@@ -36,10 +39,13 @@ export class Bounds {
   private readonly speaks: readonly (readonly boolean[])[];
   /** Whether outside ports feed anything but shared uplinks. */
   private readonly outsideApart: boolean;
+  /** What one port of a class carries. */
+  private readonly portMBps: readonly number[];
   private readonly byWish: readonly number[];
   private readonly boxes: ReadonlyMap<string | null, number>;
   private readonly boxOfPort: readonly number[];
   private readonly boxOfEnd: readonly number[];
+  private readonly sums = new Map<readonly Cell[], readonly number[]>();
   private readonly bays: number[];
   private readonly lanes: number[];
 
@@ -62,13 +68,15 @@ export class Bounds {
     this.speaks = table.ports.map((port) => this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)));
     this.outsideApart = table.cells.some((cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside));
     this.byWish = [...table.drives.keys()].sort((a, b) => table.drives[a]!.wishMBps - table.drives[b]!.wishMBps);
+    this.portMBps = table.ports.map((port, p) => Math.max(port.lanes * Math.max(...port.ports[0]!.carries.map((one) => laneMBps(one, port.ports[0]!.gbPerLane))), ...table.expanders.flatMap(({ feeds }) => feeds.filter((feed) => feed.port === p).map((feed) => feed.carriesMBps))));
     this.hope = table.drives.map((drive, i) => table.cells.some((cell) => cell.takes[i] !== 0 && (cell.feeds.some((feed) => feed.serves[i]) || (cell.reverse !== null && drive.protocol === 'sata') || (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean)))));
   }
 
   /** `open` is the first expander whose uplinks are still to be chosen: it may yet bring all its connectors. */
   room(state: State, cells: readonly Cell[], order: readonly number[] | null, open = this.table.expanders.length): Room {
     const { drives, ports, ends, owned } = this.table;
-    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, cells, order, open, k) }));
+    const { narrow, shared: uplinks } = this.narrow(state, cells, open);
+    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, cells, order, open, k, uplinks) }));
     const wait = (i: number, count: number) => { for (let k = 0; k < waiting.length; k++) if (k === 0 || drives[i]!.protocol === this.protocols[k]) waiting[k]!.ranked[drives[i]!.rank] += count; };
     const homes = this.kinds.map(() => ({ seeking: [0, 0, 0] as [number, number, number], bays: 0 }));
     let [lost, nowhere] = [0, 0];
@@ -92,7 +100,6 @@ export class Bounds {
       else if (cell.kind === 'direct') { if (cell.feeds.length) direct++; if (cell.reverse) reverse++; }
     }
     shared.sort((a, b) => b - a);
-    const narrow = this.narrow(state, cells, open);
     let fours = 0;
     let ones = 0;
     const count = (p: number) => { if (!ports[p]!.ports[0]!.inside && !this.outsideApart) return; if (ports[p]!.lanes >= 4) fours += state[this.at.ports + p]!; else ones += state[this.at.ports + p]!; };
@@ -101,39 +108,79 @@ export class Bounds {
     let inHand = 0;
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
     const straight = Math.min(direct, fours);
-    return { nowhere, homes, waiting, narrow, lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), owned: inHand };
+    return { nowhere, homes, waiting, narrow, whole: this.whole(state, order, open), lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), owned: inHand };
   }
 
   /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
-  private narrow(state: State, cells: readonly Cell[], open: number): Room['narrow'] {
+  private narrow(state: State, cells: readonly Cell[], open: number): { readonly narrow: Room['narrow']; readonly shared: { readonly bays: readonly number[]; readonly ports: number } } {
     let apart = 0;
-    let mbPerS = 0;
-    let most = 0;
+    let [mbPerS, most, feeding] = [0, 0, 0];
     const feeders = new Set<number>();
+    const bays: number[] = [];
     for (const cell of cells) {
       if (cell.kind !== 'shared') { apart += cell.bays.length; continue; }
+      bays.push(cell.bays.length);
       for (const feed of cell.feeds) {
         most = Math.max(most, feed.carriesMBps);
         if (feeders.has(feed.port)) continue;
         feeders.add(feed.port);
         const { behind, uplinks, ports } = this.table.ports[feed.port]!;
-        mbPerS += feed.carriesMBps * (behind >= open ? (uplinks === 1 ? ports.length : 0) : state[this.at.ports + feed.port]!);
+        const free = behind >= open ? (uplinks === 1 ? ports.length : 0) : state[this.at.ports + feed.port]!;
+        mbPerS += feed.carriesMBps * free;
+        feeding += free;
       }
     }
     // A wide direct connector holds many as well, and none of them asks anything of an uplink.
     const wide = cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4);
-    return feeders.size === 0 ? null : { apart, mbPerS, most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) };
+    const asked = this.askedOver(cells);
+    const shared = { bays: bays.sort((a, b) => b - a), ports: feeding };
+    return { shared, narrow: feeders.size === 0 ? null : { apart, mbPerS: Math.min(mbPerS, asked[Math.min(feeding, asked.length - 1)]!), most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) } };
+  }
+
+  /** Every drive with a lead takes from a port what it gets; what hangs on an expander card, from the ports that feed it. */
+  private whole(state: State, order: readonly number[] | null, open: number): Room['whole'] {
+    const { ports, drives, ends, expanders } = this.table;
+    let mbPerS = 0;
+    const add = (p: number) => {
+      const { behind, uplinks } = ports[p]!;
+      const free = state[this.at.ports + p]!;
+      if (free === 0) return;
+      if (behind < 0) mbPerS += free * this.portMBps[p]!;
+      else if (behind < open) mbPerS += Math.max(0, expanders[behind]!.feeds[0]!.carriesMBps * uplinks - state[this.at.asked + behind]! * STEP);
+    };
+    if (order) order.forEach(add);
+    else for (let p = 0; p < ports.length; p++) add(p);
+    const counts = drives.map((_, i) => (this.hope[i] ? state[i]! : 0));
+    for (let e = 0; e < ends.length; e++) if (this.hope[ends[e]!.drive]) counts[ends[e]!.drive]! += state[this.at.ends + e]!;
+    return { wishes: this.byWish.map((i) => [drives[i]!.wishMBps, counts[i]!]), apart: 0, mbPerS };
+  }
+
+  /** What so many uplinks carry at most, by their number: no cell is asked more than its bays full of the drives that wish most. */
+  private askedOver(cells: readonly Cell[]): readonly number[] {
+    const known = this.sums.get(cells);
+    if (known) return known;
+    const wish = Math.max(0, ...this.table.drives.map((drive, i) => (this.hope[i] ? drive.wishMBps : 0)));
+    const each = cells.filter((cell) => cell.kind === 'shared').flatMap((cell) => {
+      const carries = Math.max(0, ...cell.feeds.map((feed) => feed.carriesMBps));
+      return cell.targets.slice(0, 2).map((_, i) => Math.max(0, Math.min(carries, cell.bays.length * wish - i * carries)));
+    }).sort((a, b) => b - a);
+    const sums = each.reduce((all, one) => [...all, all.at(-1)! + one], [0]);
+    this.sums.set(cells, sums);
+    return sums;
   }
 
   /** Drives of a protocol (the first is all) that find a bay and a lane in one box, at most. */
-  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null, open: number, k: number): number {
+  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null, open: number, k: number, shared: { readonly bays: readonly number[]; readonly ports: number }): number {
     const { ports, ends, drives } = this.table;
     const { boxOfPort, boxOfEnd, boxes, bays, lanes } = this;
     bays.fill(0);
     lanes.fill(0);
     let reach = 0;
+    let feeding = shared.ports;
+    for (const many of shared.bays) if (feeding-- > 0) reach += many; else break;
     for (const cell of cells) {
-      if (cell.kind === 'shared' || cell.targets[0]?.inside === false) reach += cell.bays.length;
+      if (cell.kind === 'shared') continue;
+      if (cell.targets[0]?.inside === false) reach += cell.bays.length;
       else bays[boxes.get(cell.box)!]! += cell.bays.length;
     }
     for (let e = 0; e < ends.length; e++) if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k]) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
@@ -159,10 +206,10 @@ function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
 }
 
 /** MB/s that are asked of shared uplinks past what they carry, however drives are dealt, with so many of them out. */
-function lostOver({ wishes, apart, mbPerS }: NonNullable<Room['narrow']>, out: number): number {
+function lostOver({ wishes, apart, mbPerS }: Room['whole'], out: number): number {
   let left = wishes.reduce((sum, [, count]) => sum + count, 0) - apart - out;
   let asked = 0;
-  for (const [wish, count] of wishes) { const some = Math.min(count, left); if (some <= 0) break; asked += some * wish; left -= some; }
+  for (const [wish, count] of wishes) { const some = Math.min(count, Math.max(0, left)); asked += some * wish; left -= some; }
   return Math.max(0, asked - mbPerS);
 }
 
@@ -171,11 +218,14 @@ function fewestLeads({ shared, straight, breakouts, narrow }: Room, waiting: num
   const cells = shared.filter((many) => many > 4);
   const plainly = straight + shared.length - cells.length;
   let fewest = Infinity;
-  const behind = Math.min(waiting, cells.reduce((sum, many) => sum + many, 0));
-  for (let n = behind, asked = askedBy(narrow, behind); n >= 0; n--) {
-    let uplinks = 0;
-    for (let left = n; left > 0; left -= cells[uplinks++]!);
-    if (narrow && narrow.most > 0) uplinks = Math.max(uplinks, Math.ceil((asked(n) - lostMBps) / narrow.most));
+  const holds = cells.reduce((sum, many) => sum + many, 0);
+  const behind = Math.min(waiting, holds);
+  const asked = askedBy(narrow, behind);
+  // The largest cells hold the drives; one less is wanted whenever the others hold them all.
+  let [wanted, held] = [cells.length, holds];
+  for (let n = behind; n >= 0; n--) {
+    while (wanted > 0 && held - cells[wanted - 1]! >= n) held -= cells[--wanted]!;
+    const uplinks = narrow && narrow.most > 0 ? Math.max(wanted, Math.ceil((asked(n) - lostMBps) / narrow.most)) : wanted;
     if (uplinks >= fewest) continue;
     fewest = Math.min(fewest, uplinks + apartLeads(waiting - n, plainly, breakouts));
   }
@@ -198,8 +248,8 @@ function apartLeads(drives: number, straight: number, breakouts: number): number
   return plain + 2 * split + (split < breakouts ? Math.min(left, 2) : left);
 }
 
-/** No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first. */
-export function least(sum: Score, room: Room | undefined): Score {
+/** No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first. Where `limit` is given, no more is reckoned than tells whether this is less. */
+export function least(sum: Score, room: Room | undefined, limit?: Score): Score {
   if (!room) return sum;
   let [homeless, outside] = [0, 0];
   for (const { seeking, bays } of room.homes) {
@@ -222,6 +272,8 @@ export function least(sum: Score, room: Room | undefined): Score {
   }
   waiting -= out;
   const lostMBps = room.narrow ? lostOver(room.narrow, homeless + out) : 0;
+  const [a, b] = [certain + lost + loose, sum.b + Math.max(lostMBps, lostOver(room.whole, homeless + out)) * MB_LOST];
+  if (limit && (a !== limit.a || b !== limit.b)) return { a, b, c: sum.c };
   const leads = fewestLeads(room, waiting, lostMBps);
-  return { a: certain + lost + loose, b: sum.b + lostMBps * MB_LOST, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
+  return { a, b, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
 }

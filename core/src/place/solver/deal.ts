@@ -103,5 +103,5 @@ function picksOf(node: Node): unknown[] {
   return picks.reverse();
 }
 
-const noBetter = (sum: Score, room: () => Room | undefined, limit: Score) => compare(sum, limit) >= 0 || compare(least(sum, room()), limit) >= 0;
+const noBetter = (sum: Score, room: () => Room | undefined, limit: Score) => compare(sum, limit) >= 0 || compare(least(sum, room(), limit), limit) >= 0;
 

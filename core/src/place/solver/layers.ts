@@ -2,10 +2,7 @@ import type { Dealing, Layer, Emit } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { Bounds, type Offsets } from './bounds';
 import { strandsOf, type Strands } from './strands';
-import type { Cell, ExpanderCell, Feed, PortClass, State, Table } from './table';
-
-/** MB/s are kept in steps of so many. */
-const STEP = 50;
+import { STEP, type Cell, type ExpanderCell, type Feed, type PortClass, type State, type Table } from './table';
 
 export type CellPick = { readonly what: 'cell'; readonly cell: number; readonly seats: readonly number[]; readonly feed: Feed | null; readonly uplinks: number; /** Of a breakout in reverse: the class of drives and of ports on each strand. */ readonly strands: Strands['pairs'] | null };
 export type ExpanderPick = { readonly what: 'expander'; readonly expander: number; readonly feed: Feed | null; readonly uplinks: number };

@@ -72,3 +72,5 @@ export type EndLead = { readonly lead: string; readonly lossMBps: number; /** A 
 
 /** What is left while dealing, as counts; `Offsets` of `bounds.ts` says where each stands. */
 export type State = Uint16Array;
+/** MB/s are kept in steps of so many. */
+export const STEP = 50;
