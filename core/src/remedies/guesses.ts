@@ -31,11 +31,18 @@ export function listed<K extends PartKind>(catalogue: Catalogue, kind: K): PartO
 
 /** Swap the item a unit belongs to for other sheets of its kind that pass a test. */
 export function swaps<K extends PartKind>(base: Base, catalogue: Catalogue, unit: PlannedUnit, kind: K, goes: (part: PartOf<K>) => boolean): Proposal[] {
-  return listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part)).slice(0, MOST_OF_A_KIND).flatMap((part) => {
+  const going = listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part));
+  return onePerSeries(going).slice(0, MOST_OF_A_KIND).flatMap((part) => {
     const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
     return edit ? [{ edits: [edit], words: `Take ${part.name} instead of ${unit.part.name}` }] : [];
   });
 }
+
+/** Drives and modules of one series differ in capacity only: the first that does stands for the others. */
+const onePerSeries = <P extends Part>(parts: readonly P[]): P[] => {
+  const seen = new Set<string>();
+  return parts.filter((part) => (part.kind !== 'drive' && part.kind !== 'memory') || part.family === undefined || (!seen.has(part.family) && seen.add(part.family)));
+};
 
 /** Chassis options that would take a culprit away or give more room. */
 export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'supply' | 'board'): Proposal[] {
