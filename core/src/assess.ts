@@ -4,6 +4,7 @@ import { runningUnits, type FigureContext } from './figures/context';
 import { createFigureStage, explainFigure, roomStage, type Explanation, type FigureId, type Figures } from './figures/figures';
 import { memoLast } from './memoLast';
 import { leadNeeds, type LeadNeeds } from './needs/leads';
+import { smallNeeds, type SmallNeed } from './needs/small';
 import { openThings, type OpenThing, type Status } from './open';
 import { checkLayout } from './place/checkLayout';
 import { memoAlike } from './place/likeness';
@@ -23,6 +24,7 @@ export type Assessment = {
   readonly unplaced: readonly PlannedUnit[];
   readonly unconnected: readonly PlannedUnit[];
   readonly needs: LeadNeeds;
+  readonly small: readonly SmallNeed[];
   readonly figures: Figures;
   readonly snags: readonly Snag[];
   readonly open: readonly OpenThing[];
@@ -50,9 +52,10 @@ export function createAssessor(): Assessor {
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
   const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, boxedCables(units, sheets, archetypes)));
-  const contextStage = memoLast((units: readonly PlannedUnit[], layout: Layout, running: readonly PlannedUnit[], site: Build['site'], policy: Build['policy'], currency: string, needs: LeadNeeds): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs }));
+  const smallStage = memoLast((units: readonly PlannedUnit[], layout: Layout, place: Build['site']['place'], sheets: Build['sheets'], archetypes: Build['archetypes']) => smallNeeds(units, layout, { place }, sheets, archetypes));
+  const contextStage = memoLast((units: readonly PlannedUnit[], layout: Layout, running: readonly PlannedUnit[], site: Build['site'], policy: Build['policy'], currency: string, needs: LeadNeeds, small: readonly SmallNeed[]): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs, small }));
   const figureStage = createFigureStage();
-  const ruleStage = memoLast((context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief']) => findSnags({ units: context.units, layout: context.layout, outcome, context, figures, brief }));
+  const ruleStage = memoLast((context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief'], leads: LeadNeeds) => findSnags({ units: context.units, layout: context.layout, outcome, context, figures, brief, leads, small: context.small }));
   const openStage = memoLast(openThings);
 
   const prepare = (build: Build) => {
@@ -60,18 +63,19 @@ export function createAssessor(): Assessor {
     const { units } = problem;
     const placed = placeStage(problem, build.layout);
     const needs = needsStage(units, placed.layout.wires, build.sheets, build.archetypes);
-    const context = contextStage(units, placed.layout, runningStage(units, placed.layout), build.site, build.policy, build.currency, needs);
-    return { units, placed, needs, context, full: { ...context, room: room(units, placed.layout) } };
+    const small = smallStage(units, placed.layout, build.site.place, build.sheets, build.archetypes);
+    const context = contextStage(units, placed.layout, runningStage(units, placed.layout), build.site, build.policy, build.currency, needs, small);
+    return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout) } };
   };
   return {
     assess(build) {
-      const { units, placed, needs, context, full } = prepare(build);
+      const { units, placed, needs, small, context, full } = prepare(build);
       const figures = figureStage(full);
-      const snags = ruleStage(context, placed.outcome, figures, build.brief);
+      const snags = ruleStage(context, placed.outcome, figures, build.brief, needs);
       const open = openStage(units, placed.layout);
       return {
         status: statusOf(units, snags, open), units, layout: placed.layout, stored: placed.stored, unplaced: placed.outcome.unplaced, unconnected: placed.outcome.unconnected,
-        needs, figures, snags, open,
+        needs, small, figures, snags, open,
       };
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),

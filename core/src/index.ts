@@ -1,4 +1,5 @@
 // Contents, in reading order: parts, the build, placing, figures, snags, the assessment, remedies.
+export { type SmallNeed } from './needs/small';
 export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, type Sheet } from './parts/sheet';
 export { checkSheet, containedIn, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';

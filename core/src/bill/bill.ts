@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Assessment } from '../assess';
 import type { Build } from '../build/build';
-import { itemCost, leadCost, moneyLines } from '../figures/cost/money';
+import { itemCost, leadCost, moneyLines, smallCost } from '../figures/cost/money';
 import { minorPerMajor } from '../parts/currency';
 import { Ledger } from '../figures/quantity';
 
@@ -12,8 +12,8 @@ export type BillLine = {
 };
 export type Bill = { readonly currency: string; readonly lines: readonly BillLine[]; /** Sum of what is bought now: the money shown on its tape. */ readonly total: number };
 
-/** Every item of the stage and every lead the wiring needs, with what this stage buys of it. */
-export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs'>): Bill {
+/** Every item of the stage, every lead the wiring needs and every small part in no box, with what this stage buys of it. */
+export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs' | 'small'>): Bill {
   const ledger = new Ledger(false);
   const { currency } = build;
   const items = moneyLines(assessment.units).map((line): BillLine => {
@@ -39,7 +39,11 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
       ...(need.toBuy > 0 ? [{ ...own, count: need.toBuy, deal: 'buy' as const, each: cost && cost.value / need.toBuy, total: cost ? cost.value : null }] : []),
     ];
   });
-  const lines = [...items, ...leads];
+  const small = assessment.small.filter(({ toBuy }) => toBuy > 0).map((need): BillLine => {
+    const cost = smallCost(need, currency, ledger);
+    return { mark: '', what: need.what, maker: '', kind: 'sundry', count: need.toBuy, deal: 'buy', each: cost && cost.value / need.toBuy, total: cost ? cost.value : null, basis: 'typical', note: need.why };
+  });
+  const lines = [...items, ...leads, ...small];
   return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
 }
 

@@ -1,6 +1,7 @@
 import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import type { Need } from '../needs/leads';
+import type { SmallNeed } from '../needs/small';
 import { boxOf } from '../place/around';
 import { sittersBySpot } from '../place/scene';
 import type { PlannedUnit } from '../place/units';
@@ -15,6 +16,7 @@ export type FigureContext = {
   readonly policy: Build['policy'];
   readonly currency: string;
   readonly needs: readonly Need[];
+  readonly small: readonly SmallNeed[];
 };
 
 /** Built-in units that a unit of the kit has displaced do not run. */

@@ -59,7 +59,7 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
   const made = machines[0]![1];
   const units = plannedUnits(made.build);
   const { layout } = made.build;
-  const context = { units, layout, running: runningUnits(units, layout), site: made.build.site, policy: made.build.policy, currency: 'EUR', needs: leadNeeds(units, layout.wires, []).needs, room: roomStage(units, layout) };
+  const context = { units, layout, running: runningUnits(units, layout), site: made.build.site, policy: made.build.policy, currency: 'EUR', needs: leadNeeds(units, layout.wires, []).needs, small: [], room: roomStage(units, layout) };
   const compute = FIGURES[id].compute as (from: typeof context, ledger: Ledger) => ReturnType<Ledger['sum']> | null;
   const { lo, hi } = flat(id, compute(context, new Ledger(false)))!;
   const normal = seeded(20261101);

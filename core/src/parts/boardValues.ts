@@ -14,6 +14,8 @@ export const MEMORY_TYPES = ['ddr3', 'ddr4', 'ddr5'] as const;
 export const m2SocketSchema = z.strictObject({
   key: keySchema, label, lengthsMm: z.array(z.int().min(30).max(110)).min(1), gen: z.int().min(1).max(6), lanes: z.int().min(0).max(4),
   carries: z.array(z.enum(['pcie', 'sata'])).min(1), owner: z.enum(['processor', 'chipset']), at: onBoard.optional(),
+  /** The key of the socket (PCI-SIG M.2); M where none is named. */
+  notch: z.enum(['B', 'M', 'E']).optional(),
 });
 export type M2Socket = z.infer<typeof m2SocketSchema>;
 
@@ -59,6 +61,7 @@ export const boardValues = z.strictObject({
   networkPorts: z.array(networkPortSchema).max(8),
   remoteManagement: z.boolean(),
   fanHeaders: z.array(z.strictObject({ key: keySchema, count: z.int().min(1).max(12), pwm: z.boolean(), maxA: z.number().positive().max(5) })),
+  largestDriveBytes: z.number().positive().optional(),
   usbInside: z.array(z.strictObject({ key: keySchema, label, kind: z.enum(CONNECTOR_KINDS), count: z.int().min(1).max(8) })),
   displayOutput: z.boolean(),
   powerInputs: z.array(powerInputSchema),

@@ -23,6 +23,8 @@ export const controllerValues = z.strictObject({
   ...cardShape,
   connectors: z.array(connectorSchema).min(1).max(8),
   mostDevices: z.int().min(1).max(2048),
+  /** Chips of the 3 Gb/s class often stop at 2.2 TB. */
+  largestDriveBytes: z.number().positive().optional(),
   passThrough: z.boolean(),
   raid: z.enum(['none', 'switchable', 'fixed']),
   portMultiplier: z.boolean(),

@@ -36,7 +36,8 @@ export const bayGroupSchema = z.strictObject({
   access: z.enum(['hotSwap', 'tray', 'fixed']),
   mounting: z.enum(['hard', 'tray', 'soft']),
   wall: z.enum(WALLS),
-  holes: z.array(z.enum(['A', 'B'])).optional(),
+  /** Screw holes of its sides or tray: sets A and B of 3.5-inch drives, and those of 2.5-inch drives. */
+  holes: z.array(z.enum(['A', 'B', '2.5'])).optional(),
   pitchXMm: lengthMm.optional(),
   pitchYMm: lengthMm.optional(),
   at: pointSchema.optional(),
@@ -46,7 +47,8 @@ export type BayGroup = z.infer<typeof bayGroupSchema>;
 
 /** A limit with its culprit: the least that applies counts, and its `because` is what a snag names. */
 export const clearanceSchema = z.strictObject({
-  for: z.enum(['card', 'cooler', 'supply', 'board']),
+  /** A stick is a USB drive in a socket of the board. */
+  for: z.enum(['card', 'cooler', 'supply', 'board', 'stick']),
   slots: z.array(z.int().min(0).max(15)).optional(),
   maxMm: lengthMm,
   because: keySchema,
@@ -93,6 +95,8 @@ export const chassisValues = z.strictObject({
   widthMm: lengthMm,
   heightMm: lengthMm,
   depthMm: lengthMm,
+  /** How far handles stand out in front of its depth. */
+  handlesMm: z.number().min(0).max(150).optional(),
   massG: z.number().positive().max(100_000),
   boardHoles: z.array(z.enum(BOARD_FORMS)),
   maxBoardEdgeMm: lengthMm.nullable(),

@@ -1,10 +1,11 @@
-import type { Part } from '../parts/resolve';
+import type { M2Socket } from '../parts/boardValues';
+import type { Part, PartOf } from '../parts/resolve';
 import { isCard } from './units';
 import type { SpotGroup } from './spots';
 
 /** Why a part does not go on a spot at all, as data; `want` and `have` are what is compared. */
 export type Mismatch = {
-  readonly code: 'otherKind' | 'holes' | 'size' | 'form' | 'socket' | 'memoryForm' | 'memoryType' | 'length' | 'protocol' | 'bus' | 'width' | 'connector' | 'fixed';
+  readonly code: 'otherKind' | 'holes' | 'size' | 'form' | 'socket' | 'memoryForm' | 'memoryType' | 'length' | 'protocol' | 'key' | 'bus' | 'width' | 'connector' | 'fixed';
   readonly want: string;
   readonly have: string;
 };
@@ -33,7 +34,7 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
       return differ('memoryForm', spot.board.memoryForm, part.form) ?? differ('memoryType', spot.board.memoryType, part.type);
     case 'm2':
       if (part.kind !== 'drive' || part.size !== 'm2') return other(part, 'M.2 module');
-      return among('length', spot.socket.lengthsMm, part.lengthMm) ?? among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface);
+      return keyMismatch(part, spot.socket) ?? among('length', spot.socket.lengthsMm, part.lengthMm) ?? among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface);
     case 'slot':
       if (part.kind === 'riser') return differ('bus', spot.slot.bus, part.slots[0]!.bus);
       if (!isCard(part)) return other(part, 'card');
@@ -45,6 +46,12 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
         ? null : { code: 'connector', want: spot.connector.kind, have: part.ends.map((end) => end.kind).join(' to ') };
     case 'opening': return other(part, 'bracket');
   }
+}
+
+/** Modules of four lanes have the notch of key M, others fit B and M; key E is for radios (PCI-SIG M.2). */
+function keyMismatch(part: PartOf<'drive'>, socket: M2Socket): Mismatch | null {
+  const takes = { M: true, B: part.interface !== 'nvme' || part.lanes <= 2, E: false }[socket.notch ?? 'M'];
+  return takes ? null : { code: 'key', want: socket.notch ?? 'M', have: part.interface === 'nvme' && part.lanes > 2 ? 'M' : 'B+M' };
 }
 
 function bayMismatch(part: Part, group: Extract<SpotGroup, { type: 'bay' }>['group']): Mismatch | null {

@@ -54,7 +54,8 @@ function shapesOf(part: Part): Loose[] {
     ...(part.memorySlots ? [{ type: 'memoryBank', key: 'memory', label: 'Memory slot', count: part.memorySlots, board: part } as const] : []),
     ...part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const),
     ...slotsOf(part.slots),
-    ...part.usbInside.map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
+    // Headers take the leads of the front panel, not a stick.
+    ...part.usbInside.filter((usb) => usb.kind === 'usb-a').map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
     ...connectorsOf(part.connectors),
   ];
   if (part.kind === 'riser') return slotsOf(part.slots);

@@ -53,13 +53,13 @@ export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'suppl
 }
 
 export const takeOut = (units: readonly PlannedUnit[]): Proposal[] => (units.length ? [{ edits: [{ type: 'units.remove', units: units.map((unit) => unit.id) }], words: `Take out ${nameAll(units)}` }] : []);
-export const nameAll = (units: readonly PlannedUnit[]) => (units.length === 1 ? `${units[0]!.part.name} (${units[0]!.mark})` : `${units.length} drives (${units.map((unit) => unit.mark).join(', ')})`);
+export const nameAll = (units: readonly PlannedUnit[]) => (units.length === 1 ? `${units[0]!.part.name} (${units[0]!.mark})` : `${units.length} ${units.every(({ part }) => part.kind === 'drive') ? 'drives' : 'parts'} (${units.map((unit) => unit.mark).join(', ')})`);
 
-export function addControllers(base: Base, catalogue: Catalogue): Proposal[] {
+export function addControllers(base: Base, catalogue: Catalogue, likes: (part: PartOf<'controller'>) => boolean = () => true): Proposal[] {
   const { units, layout } = base.assessment;
   const taken = new Set(Object.values(layout.at).map((seat) => printSpot(seat.spot)));
   const free = units.filter((unit) => layout.at[unit.id]).flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
-  return adds(base, catalogue, listed(catalogue, 'controller').filter((part) => free.some((spot) => !mismatch(part, spot))));
+  return adds(base, catalogue, listed(catalogue, 'controller').filter((part) => likes(part) && free.some((spot) => !mismatch(part, spot))));
 }
 
 /** Each of some parts added: from stock where it is there, as what is owned and costs nothing, else bought. */

@@ -8,6 +8,7 @@ import { isCard, ofKind, plannedUnits } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
 import { about, addControllers, adds, causes, lanes, listed, lower, MOST_OF_A_KIND, mountable, moveToFreeBays, options, otherSlots, swaps, takeOut } from './guesses';
+import { FIT_PROPOSALS } from './fitProposals';
 import type { Base } from './weigh';
 
 type Propose = (base: Base, snag: Snag, catalogue: Catalogue) => Proposal[];
@@ -129,6 +130,7 @@ const eccParts: Propose = (base, snag, catalogue) => (snag.facts.wish !== 'ECC m
 }));
 
 const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
+  ...FIT_PROPOSALS,
   'fits.cardCovers': (base, snag, catalogue) => (snag.severity === 'note' ? [] : about(base, snag).flatMap((unit) => [
     ...otherSlots(base, unit),
     ...(isCard(unit.part) ? swaps(base, catalogue, unit, unit.part.kind, (other) => 'thickSlots' in other && other.thickSlots < (unit.part as { thickSlots: number }).thickSlots) : []),

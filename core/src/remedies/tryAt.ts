@@ -104,7 +104,7 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
 
 const SUBJECT: Partial<Record<Mismatch['code'], string>> = {
   holes: 'Board holes', size: 'Size', form: 'Form', socket: 'Socket', memoryForm: 'Module form', memoryType: 'Memory type', length: 'Length',
-  protocol: 'Interface', bus: 'Bus', width: 'Card width', connector: 'Connector', fixed: 'Built in',
+  protocol: 'Interface', key: 'M.2 key', bus: 'Bus', width: 'Card width', connector: 'Connector', fixed: 'Built in',
 };
 
 /** The one reason in a short sentence. */

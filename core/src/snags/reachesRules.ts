@@ -1,6 +1,7 @@
 import type { Protocol } from '../parts/vocabulary';
 import { hostPorts, protocolOf } from '../place/ports';
 import { isKind, seatSpot, type PlannedUnit } from '../place/units';
+import { behindMultiplier } from './linkRules';
 import { seatedBoard, unitById, type Situation } from './situation';
 import type { Finding } from './snag';
 
@@ -12,9 +13,13 @@ function unreached(situation: Situation): { readonly foreign: readonly PlannedUn
   if (outcome.unconnected.length === 0 || !seatedBoard(situation)) return { foreign: [], short: [], spoken: [] };
   const live = hostPorts(situation.units, (unit) => seatSpot(situation.layout, unit)).filter((port) => port.lanes > 0 && port.inside);
   const spoken = [...new Set(live.flatMap((port) => port.carries))];
-  const foreign = outcome.unconnected.filter((unit) => live.length > 0 && isKind(unit, 'drive') && !spoken.includes(protocolOf(unit.part)));
-  return { foreign, short: outcome.unconnected.filter((unit) => !foreign.includes(unit)), spoken };
+  const waiting = outcome.unconnected.filter((unit) => !noMultiplier(situation, unit));
+  const foreign = waiting.filter((unit) => live.length > 0 && isKind(unit, 'drive') && !spoken.includes(protocolOf(unit.part)));
+  return { foreign, short: waiting.filter((unit) => !foreign.includes(unit)), spoken };
 }
+
+/** Drives behind a multiplier that no card drives have a rule of their own. */
+const noMultiplier = (situation: Situation, unit: PlannedUnit) => !!behindMultiplier(situation, unit) && !situation.units.some((one) => isKind(one, 'controller') && one.part.portMultiplier);
 
 const placesOf = (situation: Situation, units: readonly PlannedUnit[]): Finding['at'] =>
   units.flatMap((unit) => { const spot = situation.layout.at[unit.id]?.spot; return spot ? [{ unit: unit.id }, { spot }] : [{ unit: unit.id }]; });

@@ -1,4 +1,8 @@
+import { bifurcation, cardBracket, cardLink, cardOpening, chipsetUplink, laneBudget, m2Link } from './cardRules';
+import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
 import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
+import { coolerBase, driveHoles, memoryOrder, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
+import { largestDrive, mostDevices, portMultiplier, powerDisable, raidFirmware, sectors, uplinkShare } from './linkRules';
 import { display, memoryMates, memoryMax, memoryRegistered, memorySlots, socket } from './matesRules';
 import { plugsShort, start12V, supplyTotal } from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
@@ -18,14 +22,40 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'fits.driveInBay': driveInBay,
   'fits.cardCovers': cardCovers,
   'fits.fanMount': fanMount,
+  'fits.bracket': cardBracket,
+  'fits.opening': cardOpening,
+  'fits.holes': driveHoles,
+  'fits.supplyScrews': supplyScrews,
+  'fits.coolerBase': coolerBase,
+  'fits.stick': stickHeight,
+  'fits.rackBody': rackBody,
+  'fits.rackDepth': rackDepth,
   'reaches.interface': driveInterface,
   'reaches.portsShort': portsShort,
+  'reaches.multiplier': portMultiplier,
+  'reaches.mostDevices': mostDevices,
+  'reaches.largestDrive': largestDrive,
+  'reaches.slotLink': cardLink,
+  'reaches.m2Link': m2Link,
+  'reaches.bifurcation': bifurcation,
+  'reaches.laneBudget': laneBudget,
+  'reaches.chipsetUplink': chipsetUplink,
+  'reaches.uplink': uplinkShare,
+  'reaches.raid': raidFirmware,
   'mates.memory': memoryMates,
   'mates.memorySlots': memorySlots,
   'mates.memoryRegistered': memoryRegistered,
   'mates.socket': socket,
   'mates.memoryMax': memoryMax,
   'mates.display': display,
+  'mates.sectors': sectors,
+  'mates.powerDisable': powerDisable,
+  'mates.memoryOrder': memoryOrder,
+  'mates.frontUsb': frontUsb,
+  'mates.spareCables': spareCables,
+  'mates.cableLength': cableLength,
+  'complete.smallParts': smallParts,
+  'complete.uselessPorts': uselessPorts,
   'powered.plugs': plugsShort,
   'powered.total': supplyTotal,
   'powered.start12V': start12V,

@@ -2,6 +2,8 @@ import type { Build } from '../build/build';
 import type { Layout, Seat, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
+import type { LeadNeeds } from '../needs/leads';
+import type { SmallNeed } from '../needs/small';
 import type { Outcome } from '../place/problem';
 import { boxOf } from '../place/around';
 import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
@@ -15,6 +17,8 @@ export type Situation = {
   readonly context: FigureContext;
   readonly figures: Figures;
   readonly brief: Build['brief'];
+  readonly leads: LeadNeeds;
+  readonly small: readonly SmallNeed[];
 };
 
 const seats = new WeakMap<Layout, ReadonlyMap<string, Seat>>();

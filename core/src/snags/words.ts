@@ -3,6 +3,8 @@ import type { Snag } from './snag';
 const mm = (value: number) => `${round(value)} mm`;
 const round = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
 const n = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
+const HOLES = { A: 'hole set A', B: 'hole set B', '2.5': 'the holes of 2.5-inch drives' } as const;
+const mbps = (value: number) => `${Math.round(value).toLocaleString('en-GB')} MB/s`;
 const PLUG_WORDS: Readonly<Record<string, string>> = { 'sata-power': 'SATA power plugs', peripheral: '4-pin peripheral plugs', '6-pin-card': '6-pin card plugs', '8-pin-card': '8-pin card plugs', '24-pin': '24-pin plugs', '8-pin-cpu': '8-pin processor plugs', '4-pin-cpu': '4-pin processor plugs', 'dc-jack': 'DC jacks' };
 export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
@@ -46,6 +48,30 @@ export const WORDS = {
     why: 'What it covers cannot be used, and its bracket must meet an opening.',
   },
   'fits.fanMount': { title: 'Fan in its mount', what: (f) => `${n(Number(f.count), 'fan')} without a mount: ${f.fan}. ${f.reason}`, why: 'A loose fan moves no air where it is wanted.' },
+  'fits.bracket': {
+    title: 'Bracket of a card',
+    what: (f, s) => (s.gap ? `${f.card} is a full-height card; the openings are low-profile: ${mm(s.gap.have)} of card, room for ${mm(s.gap.limit)}.` : `${f.card} comes with a ${f.brackets} bracket; its opening is ${f.opening}.`),
+    why: 'Without a bracket that meets the opening nothing holds the card.',
+  },
+  'fits.opening': {
+    title: 'Opening behind a card',
+    what: (f) => `${f.card}: the rear wall has no opening at its slot. It goes in only without its bracket${Number(f.lost) ? `, and ${n(Number(f.lost), 'outside port')} cannot be used` : ''}.`,
+    why: 'Nothing holds it but the slot, and no plug reaches it from outside.',
+  },
+  'fits.holes': {
+    title: 'Holes of a drive',
+    what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'mates' : 'mate'}, but nothing holds ${Number(f.count) === 1 ? 'it' : 'them'}: ${f.drive} has ${HOLES[f.have as 'A']}; the bay has those of ${f.want}.`,
+    why: 'A plug is no mounting: the drive sags, shakes and loses contact.',
+  },
+  'fits.supplyScrews': { title: 'Screw points for the supply', what: (f) => `${f.supply} goes into the ${f.bay} of ${f.chassis}, which has no screw points for it.`, why: 'A loose supply pulls on every cable when the machine is moved.' },
+  'fits.coolerBase': { title: 'Cooler over its processor', what: (f, s) => `The base of ${f.cooler} is ${mm(s.gap!.have)}; the heat spreader of ${f.processor} is ${mm(s.gap!.limit)}.`, why: 'What is not covered is not cooled: it runs hot under load.' },
+  'fits.stick': {
+    title: 'Boot stick under the cover',
+    what: (f, s) => (s.severity === 'blocker' ? `${f.drive} stands ${mm(s.gap!.have)} above the board; ${mm(s.gap!.limit)} are there under ${f.because}.` : `${f.drive} leaves ${mm(s.gap!.gap)} under ${f.because}.`),
+    why: 'The cover would press on it and break the socket. An angle adapter lays it down.',
+  },
+  'fits.rackBody': { title: 'Width between the posts', what: (f, s) => `${f.chassis} is ${mm(s.gap!.have)} wide; ${f.rails ? 'with slide rails' : 'in the rack'} there is room for ${mm(s.gap!.limit)}.`, why: 'Rails need about 5 mm on each side; past the opening it does not go in at all.' },
+  'fits.rackDepth': { title: 'Handles and cables in the rack', what: (f, s) => `${f.chassis} is ${mm(Number(f.depth))} deep; with ${Number(f.handles) ? `${mm(Number(f.handles))} of handles and ` : ''}${mm(Number(f.cables))} for cables ${mm(s.gap!.have)}, where ${mm(s.gap!.limit)} are.`, why: 'The door does not close, or the plugs are bent.' },
   'reaches.interface': {
     title: 'Drive interface against ports',
     what: (f) => `${n(Number(f.count), `${f.kind} drive`)}, and no port here speaks ${f.kind}: the ports are ${f.ports}.`,
@@ -56,6 +82,20 @@ export const WORDS = {
     what: (f) => `${n(Number(f.drives), 'drive')} in bays, ${n(Number(f.ports), 'port')} that can reach them.${f.culprit ? ` ${f.culprit} switches off ${n(Number(f.off), 'port')}.` : ''}${f.kind ? ` ${f.kind}` : ''}`,
     why: 'A drive without a port is not seen by the machine.',
   },
+  'reaches.multiplier': { title: 'Port multiplier', what: (f) => `${f.cage} hangs ${n(Number(f.count), 'drive')} on one SATA port; no port here drives a multiplier.`, why: 'Without support for it only the first drive is seen. It wants a card that says so.' },
+  'reaches.mostDevices': { title: 'Most drives a controller takes', what: (f, s) => `${f.card} takes ${n(s.gap!.limit, 'drive')}; ${n(Number(f.waiting), 'more waits', 'more wait')} for a port.`, why: 'Past that number its firmware does not see them.' },
+  'reaches.largestDrive': { title: 'Largest drive', what: (f, s) => `${n(Number(f.count), 'drive')} of ${round(s.gap!.have)} TB on ${f.host}, which sees ${round(s.gap!.limit)} TB of a drive.`, why: 'The rest is lost, or data past it is written over the beginning.' },
+  'reaches.slotLink': {
+    title: 'Lanes of a card',
+    what: (f, s) => (f.lanes === 0 ? `${f.card}: ${f.slot} has no lanes while something else uses them.` : `${f.card} (x${f.own}, generation ${f.ownGen}) is on x${f.lanes} of generation ${f.gen} in ${f.slot}${s.gap!.unit === 'MB/s' ? `: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)} asked` : ''}.`),
+    why: 'The length of a slot says nothing about its wiring; fewer lanes carry less.',
+  },
+  'reaches.m2Link': { title: 'Link of an M.2 module', what: (f, s) => `${f.drive} (generation ${f.ownGen}, x${f.own}) is in ${f.socket} at generation ${f.gen}, x${f.lanes}: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)}.`, why: 'It works, at the speed of the socket.' },
+  'reaches.bifurcation': { title: 'Slot parted for a carrier', what: (f, s) => `${f.carrier} has ${n(s.gap!.limit, 'socket')}; ${f.slot} ${f.ways ? `parts as ${f.ways}` : 'does not part'}, so ${n(s.gap!.have, 'works', 'work')}.`, why: 'A plain carrier has no switch: every module needs lanes of its own from the board.' },
+  'reaches.laneBudget': { title: 'Lanes of the processor', what: (f, s) => `Cards and modules take ${n(s.gap!.have, 'lane')} of ${f.processor}, which has ${s.gap!.limit}.`, why: 'Some slot gets fewer lanes, or none. The manual of the board says which.' },
+  'reaches.chipsetUplink': { title: 'Uplink of the chipset', what: (f, s) => `What hangs on the chipset of ${f.board} asks ${mbps(s.gap!.have)}; its uplink (x${f.lanes}, generation ${f.gen}) carries ${mbps(s.gap!.limit)}.`, why: 'Drives, cards and network ports there hold each other when all are busy.' },
+  'reaches.uplink': { title: 'Shared uplink', what: (f, s) => `${n(Number(f.drives), 'drive')} in ${f.bays} of ${f.host} share ${f.how}: ${mbps(s.gap!.limit)} for the ${mbps(s.gap!.have)} they could give, ${f.each} MB/s each.`, why: 'A second uplink doubles it where the backplane has one.' },
+  'reaches.raid': { title: 'Firmware of the controller', what: (f) => (f.raid === 'fixed' ? `${f.card} puts its own RAID before ${n(Number(f.count), 'drive')}; it has no pass-through.` : `${f.card} must be set to pass-through for ${n(Number(f.count), 'drive')}.`), why: 'A software pool wants the drives bare: to see their errors and to read them on another machine.' },
   'mates.memory': { title: 'Memory form and type', what: (f) => `${f.memory} is ${f.have}; ${f.board} takes ${f.want}.`, why: 'The notch and the voltage differ; it does not go in.' },
   'mates.memorySlots': { title: 'A slot for every module', what: (f) => `${n(Number(f.count), 'module')} without a slot: ${f.board} has ${f.slots}.`, why: 'They stay on the table.' },
   'mates.memoryRegistered': { title: 'Registered memory', what: (f) => `${f.memory} is ${f.have}; ${f.board} needs ${f.want} modules.`, why: 'It goes in, but the machine will not start.' },
@@ -66,6 +106,14 @@ export const WORDS = {
     what: (f) => `${f.processor} ${f.graphics} graphics, and ${f.board} brings ${f.graphics === 'has' ? 'no display output' : 'no remote management'}.`,
     why: 'The system cannot be installed without a borrowed graphics card.',
   },
+  'mates.sectors': { title: 'Sector format', what: (f) => `${n(Number(f.count), 'drive')} with 520-byte sectors: ${f.drive}.${f.sas ? '' : ' No SAS controller here could change that.'}`, why: 'Nothing but a storage array reads them. Reformatted to 512 bytes, over some hours, they work.' },
+  'mates.powerDisable': { title: 'The 3.3 V pin', what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'obeys' : 'obey'} the power-disable pin, and nothing here cuts it.`, why: 'On a plug that carries 3.3 V the drive stays off. A lead from a 4-pin plug, or tape over the pin, starts it.' },
+  'mates.memoryOrder': { title: 'Order of memory slots', what: (f) => `${n(Number(f.count), 'module')} in ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.now}; ${f.board} wants ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.first} filled first.`, why: 'In the wrong slots it runs on one channel, or does not start.' },
+  'mates.frontUsb': { title: 'Header of the front sockets', what: (f) => `${f.chassis} has ${f.kind} in front; ${f.board} has no header for it.`, why: 'The front sockets stay dead, or run slower over an adapter.' },
+  'mates.spareCables': { title: 'Cables that fit nowhere', what: (f) => `${f.count} × ${f.cable}: ${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no lead here is made of it'}.${f.right ? ` Wanted: ${f.right}.` : ''}`, why: 'Breakouts work in one direction only, though their plugs look alike.' },
+  'mates.cableLength': { title: 'Length of a cable', what: (f, s) => (f.long ? `${f.cable} is ${mm(s.gap!.have)} long; it may be ${mm(s.gap!.limit)}.` : `${f.cable} is ${mm(s.gap!.have)}; the way is about ${mm(s.gap!.limit)}${Number(f.count) > 1 ? ` for ${f.count} of them` : ''}.`), why: 'Too short it pulls at its plugs; too long the link loses speed or drops.' },
+  'complete.smallParts': { title: 'Small parts in no box', what: (f) => `To get besides: ${f.parts}.`, why: 'Nobody lists them, and assembly stops without them.' },
+  'complete.uselessPorts': { title: 'Ports nobody can use', what: (f, s) => `${f.board} has ${n(s.gap!.have, 'drive port')}; ${f.chassis} has ${n(s.gap!.limit, 'bay')}: ${n(-s.gap!.gap, 'stays idle', 'stay idle')}.`, why: 'They were paid for; another chassis would use them.' },
   'powered.plugs': {
     title: 'A plug for every part',
     what: (f, s) => `${plugWords(String(f.plug))}: ${s.gap!.limit} wanted, ${f.supply} has ${s.gap!.have}.${s.severity === 'caution' ? ' Splitters are needed.' : ''}`,

@@ -8,7 +8,7 @@ const named = (name: string): { build: ReturnType<typeof newBuild>; step: Histor
   build: newBuild('b', name),
   step: { edits: [{ type: 'set.name', value: name } as Edit], inverse: [{ type: 'restore', sections: { name: 'B' } } as Edit], words: `Named ${name}` },
 });
-const view = (rev: number): BenchView => ({ rev, status: 'empty', figures: {}, snags: [], open: [], needs: [], unplaced: [], unconnected: [] });
+const view = (rev: number): BenchView => ({ rev, status: 'empty', figures: {}, snags: [], open: [], needs: [], small: [], unplaced: [], unconnected: [] });
 
 test('an edit is one step: past, unsaved and a new revision, nothing to redo', () => {
   const state = reduce(start(), bench.edited(named('C')));

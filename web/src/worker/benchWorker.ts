@@ -19,7 +19,7 @@ let asking = 0;
 function assessNow(rev: number): BenchView {
   assessment = assessor.assess(build!, today());
   return {
-    rev, status: assessment.status, figures: assessment.figures, open: assessment.open, needs: assessment.needs.needs,
+    rev, status: assessment.status, figures: assessment.figures, open: assessment.open, needs: assessment.needs.needs, small: assessment.small,
     snags: assessment.snags.map((snag) => ({ key: snag.key, code: snag.code, severity: snag.severity, at: snag.at, ...(snag.gap ? { gap: snag.gap } : {}), ...wordsOf(snag) })),
     unplaced: assessment.unplaced.map((unit) => unit.id), unconnected: assessment.unconnected.map((unit) => unit.id),
   };

@@ -1,4 +1,4 @@
-import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, Severity, Snag, SnagCode, Status, TryAsk } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, Severity, SmallNeed, Snag, SnagCode, Status, TryAsk } from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
 export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
@@ -11,6 +11,7 @@ export type BenchView = {
   readonly snags: readonly TaggedSnag[];
   readonly open: readonly OpenThing[];
   readonly needs: readonly Need[];
+  readonly small: readonly SmallNeed[];
   readonly unplaced: readonly string[];
   readonly unconnected: readonly string[];
 };

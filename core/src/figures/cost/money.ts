@@ -1,5 +1,6 @@
 import type { Item } from '../../build/build';
 import type { Need } from '../../needs/leads';
+import type { SmallNeed } from '../../needs/small';
 import type { PlannedUnit } from '../../place/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
@@ -49,10 +50,18 @@ export function leadCost(need: Need, currency: string, ledger: Ledger): Quantity
   return ledger.times(`${need.toBuy} × ${need.lead.name}`, ledger.given(`${need.lead.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }), need.toBuy);
 }
 
-/** Money to spend at this stage, in the build's currency: what is bought, and the leads it needs. */
+/** What small parts in no box cost, typically; null where there are none, or the currency is not that of their prices. */
+export function smallCost({ what, toBuy, typicalMinor }: SmallNeed, currency: string, ledger: Ledger): Quantity | null {
+  if (toBuy === 0 || currency !== 'EUR') return null;
+  const each = typicalMinor / 100;
+  return ledger.times(toBuy > 1 ? `${toBuy} × ${what}` : what, ledger.given(`${what}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }), toBuy);
+}
+
+/** Money to spend at this stage, in the build's currency: what is bought, and the leads and small parts it needs. */
 export function costNow(context: FigureContext, ledger: Ledger): Quantity | null {
   const items = moneyLines(context.units).flatMap((line) => itemCost(line, context.currency, ledger) ?? []);
   const leads = context.needs.flatMap((need) => leadCost(need, context.currency, ledger) ?? []);
+  const small = context.small.flatMap((need) => smallCost(need, context.currency, ledger) ?? []);
   if (moneyLines(context.units).length === 0) return null;
-  return ledger.sum('Money now', context.currency, [...items, ...leads], 'what this stage buys; owned parts are 0');
+  return ledger.sum('Money now', context.currency, [...items, ...leads, ...small], 'what this stage buys; owned parts are 0');
 }

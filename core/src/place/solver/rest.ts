@@ -24,7 +24,10 @@ export function seatRest(units: readonly PlannedUnit[], wishes: Wishes): Map<str
   const byType = new Map<SpotType, Place[]>();
   const open = (group: SpotGroup) => {
     const list = byType.get(group.type);
-    const places = refsOf(group).map((ref) => ({ ref, name: printSpot(ref), group }));
+    // Modules go where the board wants the first of them.
+    const order = group.type === 'memoryBank' ? group.board.memoryFillOrder : [];
+    const nth = (ref: SpotRef) => { const at = order.indexOf(ref.n ?? 1); return at < 0 ? order.length : at; };
+    const places = refsOf(group).map((ref) => ({ ref, name: printSpot(ref), group })).sort((a, b) => nth(a.ref) - nth(b.ref));
     if (list) list.push(...places);
     else byType.set(group.type, places);
   };

@@ -16,6 +16,7 @@ const PLACED = new Set(SECTIONS.flatMap(([, kinds]) => kinds));
 export function Kit() {
   const build = useAppSelector((state) => state.bench.build);
   const needs = useAppSelector((state) => state.bench.view?.needs);
+  const smallNeeds = useAppSelector((state) => state.bench.view?.small);
   const ui = useBench();
   const items = useMemo(() => build?.items.filter((item) => item.stage <= build.stage) ?? [], [build]);
   if (!build) return null;
@@ -26,20 +27,28 @@ export function Kit() {
         const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
         return own.length ? <KitSection key={title} title={title}>{own.map((item) => <KitRow key={item.id} build={build} item={item} />)}</KitSection> : null;
       })}
-      {(small.length > 0 || (needs?.length ?? 0) > 0) && (
+      {(small.length > 0 || (needs?.length ?? 0) > 0 || (smallNeeds?.length ?? 0) > 0) && (
         <KitSection title="Small parts">
           {small.map((item) => <KitRow key={item.id} build={build} item={item} />)}
-          {needs?.map((need) => (
-            <li key={need.lead.id} className="border-t border-dotted border-line px-1 py-1">
-              <span className="flex justify-between gap-2"><span>{need.count} × {need.lead.name}</span><span className="mono shrink-0 text-[12px] text-mid">{need.toBuy > 0 ? moneyWords(need.toBuy * need.lead.typicalMinor, 'EUR') : 'here'}</span></span>
-              <span className="block text-[12px] text-mid">{[need.fromKit && `${need.fromKit} in the kit`, need.fromBoxes && `${need.fromBoxes} in the boxes`, need.toBuy && `${need.toBuy} to buy`].filter(Boolean).join(', ')}: the wiring needs them</span>
-            </li>
-          ))}
+          {needs?.map((need) => <NeedRow key={need.lead.id} need={need} what={need.lead.name} typicalMinor={need.lead.typicalMinor} why="the wiring needs them" />)}
+          {smallNeeds?.map((need) => <NeedRow key={need.what} need={need} what={need.what} typicalMinor={need.typicalMinor} why={need.why} />)}
         </KitSection>
       )}
       {items.length === 0 && <p className="text-mid">No part chosen yet. Click an outline in the drawing, or lay parts you have on the table.</p>}
       <button type="button" className="press mt-3 w-full text-left" onClick={() => ui.select(printSpot(TABLE_ANY), { pane: 'try', focusPane: true })}>Any part, onto the table <span className="key float-right">/</span></button>
     </section>
+  );
+}
+
+type Counts = { readonly count: number; readonly fromKit: number; readonly fromBoxes: number; readonly toBuy: number };
+
+function NeedRow({ need, what, typicalMinor, why }: { readonly need: Counts; readonly what: string; readonly typicalMinor: number; readonly why: string }) {
+  const where = [need.fromKit && `${need.fromKit} in the kit`, need.fromBoxes && `${need.fromBoxes} in the boxes`, need.toBuy && `${need.toBuy} to buy`].filter(Boolean).join(', ');
+  return (
+    <li className="border-t border-dotted border-line px-1 py-1">
+      <span className="flex justify-between gap-2"><span>{need.count} × {what}</span><span className="mono shrink-0 text-[12px] text-mid">{need.toBuy > 0 ? moneyWords(need.toBuy * typicalMinor, 'EUR') : 'here'}</span></span>
+      <span className="block text-[12px] text-mid">{where}: {why}</span>
+    </li>
   );
 }
 

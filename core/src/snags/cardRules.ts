@@ -1,0 +1,160 @@
+import { lanesAt } from '../place/checkLayout';
+import { PCIE_LANE_MBPS, wishMBps } from '../place/rates';
+import { groupAt } from '../place/spotAt';
+import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
+import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
+import { drivesOn } from './links';
+import { boxAround, isSeated, seatedBoard, spotOf, unitById, type Situation } from './situation';
+import type { Finding } from './snag';
+
+type CardUnit = PlannedUnit & { readonly part: CardPart };
+const seatedCards = (situation: Situation): CardUnit[] => situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
+
+/** Where a card of a board meets the rear wall: its position and how high the opening there is; null opening where the wall is closed. */
+function openingOf(situation: Situation, unit: CardUnit): { readonly position: number; readonly openings: number; readonly height: 'full' | 'low' | null } | null {
+  const spot = spotOf(situation, unit)!;
+  const board = unitById(situation, spot.host)?.part;
+  const slot = board?.kind === 'board' ? board.slots.find((one) => one.key === spot.key) : undefined;
+  const box = boxAround(situation, unit);
+  if (!slot || !box) return null;
+  const heights = box.part.openings.flatMap((one) => Array<'full' | 'low'>(one.count).fill(one.height));
+  return { position: slot.position, openings: heights.length, height: heights[slot.position] ?? null };
+}
+
+/** Outside ports a card brings: what a wall without an opening takes away. */
+function outsidePorts({ part }: CardUnit): number {
+  if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count, 0);
+  if (part.kind === 'accelerator') return part.displayOutput ? 1 : 0;
+  return part.kind === 'controller' || part.kind === 'expander' ? part.connectors.reduce((sum, one) => sum + (one.side === 'outside' ? one.count : 0), 0) : 0;
+}
+
+/** A card whose bracket or board is not of the height of its opening (PCI-SIG CEM: 111.15 and 68.9 mm). */
+export function cardBracket(situation: Situation): Finding[] {
+  const spare = ofKind(situation.units, 'sundry').some(({ part }) => part.use === 'bracket');
+  return seatedCards(situation).flatMap((unit): Finding[] => {
+    const opening = openingOf(situation, unit);
+    const { part } = unit;
+    if (!opening?.height || part.brackets.length === 0) return [];
+    const facts = { card: part.name, opening: opening.height === 'low' ? 'low-profile' : 'full-height', brackets: part.brackets.map((one) => (one === 'low' ? 'low-profile' : 'full-height')).join(' and ') };
+    if (part.height === 'full' && opening.height === 'low') return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: FULL_HEIGHT_CARD_MM, limit: LOW_PROFILE_CARD_MM, gap: LOW_PROFILE_CARD_MM - FULL_HEIGHT_CARD_MM, unit: 'mm' }, facts }];
+    if (part.brackets.includes(opening.height) || (spare && opening.height === 'low')) return [];
+    return [{ severity: opening.height === 'low' ? 'blocker' : 'caution', at: [{ unit: unit.id }], facts }];
+  });
+}
+
+/** A card before a wall without an opening: it goes in without its bracket, and its outside ports are lost. */
+export function cardOpening(situation: Situation): Finding[] {
+  return seatedCards(situation).flatMap((unit): Finding[] => {
+    const opening = openingOf(situation, unit);
+    const { part } = unit;
+    if (!opening || opening.height || part.brackets.length === 0 || part.thickSlots > 1) return [];
+    const lost = outsidePorts(unit);
+    const useless = part.kind === 'networkCard' || ((part.kind === 'controller' || part.kind === 'expander') && part.connectors.every((one) => one.side === 'outside'));
+    return [{ severity: useless ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have: opening.position + 1, limit: opening.openings, gap: opening.openings - opening.position - 1, unit: 'openings' }, facts: { card: part.name, lost, useless: useless ? 'yes' : '' } }];
+  });
+}
+
+/** Real MB/s of a link of so many lanes: 0.87 of what line coding leaves (PCI Express Base specification). */
+const PAYLOAD = 0.87;
+const linkMBps = (lanes: number, gen: number) => Math.round(lanes * PCIE_LANE_MBPS[gen]! * PAYLOAD);
+/** Payload of an Ethernet port, MB/s a Gb/s. */
+const ETHERNET_MBPS = 117.7;
+/** What a card has to carry: all that its drives or its network ports give; null where that cannot be told. */
+function needOf(situation: Situation, { id, part }: CardUnit): number | null {
+  if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
+  return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(situation, id)) : null;
+}
+const wishesOn = (situation: Situation, host: string): number => drivesOn(situation, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
+
+/** A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it should. */
+export function cardLink(situation: Situation): Finding[] {
+  const byId = unitsById(situation.units);
+  const lanes = lanesAt(situation.units, byId, situation.layout);
+  return seatedCards(situation).flatMap((unit): Finding[] => {
+    const { part } = unit;
+    const spot = spotOf(situation, unit)!;
+    const group = groupAt(byId, spot);
+    if (group?.type !== 'slot' || part.bus !== 'pcie') return [];
+    const have = Math.min(part.lanes, lanes(spot));
+    const gen = Math.min(part.gen, group.slot.gen);
+    const need = needOf(situation, unit);
+    const carries = have === 0 ? 0 : linkMBps(have, gen);
+    const facts = { card: part.name, slot: group.label, lanes: have, own: part.lanes, gen, ownGen: part.gen, carries };
+    if (part.kind === 'expander' || part.kind === 'carrier') return [];
+    if (have === 0) return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: 0, limit: part.lanes, gap: -part.lanes, unit: 'lanes' }, facts }];
+    if (need !== null && carries < need * 0.98 && carries < linkMBps(part.lanes, part.gen)) return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: carries, limit: Math.round(need), gap: carries - Math.round(need), unit: 'MB/s' }, facts }];
+    return have < part.lanes ? [{ severity: 'note', at: [{ unit: unit.id }], gap: { have, limit: part.lanes, gap: have - part.lanes, unit: 'lanes' }, facts }] : [];
+  });
+}
+
+/** M.2 modules whose socket is slower than they are. */
+export function m2Link(situation: Situation): Finding[] {
+  const byId = unitsById(situation.units);
+  const lanes = lanesAt(situation.units, byId, situation.layout);
+  return ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    const { part } = unit;
+    if (group?.type !== 'm2' || part.interface !== 'nvme') return [];
+    const gen = Math.min(part.pcieGen ?? 3, group.socket.gen);
+    const have = Math.min(part.lanes, lanes(spot!));
+    const [carries, own] = [linkMBps(have, gen), linkMBps(part.lanes, part.pcieGen ?? 3)];
+    if (carries >= own) return [];
+    return [{ severity: unit.role !== 'boot' && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note', at: [{ unit: unit.id }], gap: { have: carries, limit: own, gap: carries - own, unit: 'MB/s' }, facts: { drive: part.name, socket: group.label, gen, ownGen: part.pcieGen ?? 3, lanes: have, own: part.lanes } }];
+  });
+}
+
+/** Sockets of a carrier that its slot gives no lanes: it does not part, or not into as many. */
+export function bifurcation(situation: Situation): Finding[] {
+  const byId = unitsById(situation.units);
+  const lanes = lanesAt(situation.units, byId, situation.layout);
+  return ofKind(situation.units, 'carrier').flatMap((unit): Finding[] => {
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    if (group?.type !== 'slot') return [];
+    const dead = unit.part.m2Sockets.filter((socket) => lanes({ host: unit.id, key: socket.key }) === 0);
+    if (dead.length === 0) return [];
+    const waiting = situation.outcome.unplaced.filter((one) => isKind(one, 'drive') && one.part.size === 'm2' && one.part.interface === 'nvme');
+    return [{
+      severity: waiting.length > 0 ? 'blocker' : 'caution', at: [{ unit: unit.id }, ...waiting.map(({ id }) => ({ unit: id }))], gap: { have: unit.part.m2Sockets.length - dead.length, limit: unit.part.m2Sockets.length, gap: -dead.length, unit: 'sockets' },
+      facts: { carrier: unit.part.name, slot: group.label, ways: group.slot.bifurcates?.join(', ') ?? '' }, because: [{ unit: group.host }],
+    }];
+  });
+}
+
+/** Lanes asked of the processor against those it has. */
+export function laneBudget(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  const processor = ofKind(situation.units, 'processor').find((unit) => isSeated(situation, unit));
+  if (!board || !processor) return [];
+  const used = usedLanes(situation, board, 'processor');
+  const sum = used.reduce((all, one) => all + one.lanes, 0);
+  if (sum <= processor.part.lanes) return [];
+  return [{ severity: 'caution', at: [{ unit: processor.id }, ...used.map(({ unit }) => ({ unit: unit.id }))], gap: { have: sum, limit: processor.part.lanes, gap: processor.part.lanes - sum, unit: 'lanes' }, facts: { processor: processor.part.name, board: board.part.name } }];
+}
+
+/** What hangs on the chipset against its uplink to the processor: drives, cards and network ports share it. */
+export function chipsetUplink(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  if (!board || board.part.uplinkLanes === 0) return [];
+  const carries = linkMBps(board.part.uplinkLanes, board.part.uplinkGen);
+  const cards = usedLanes(situation, board, 'chipset').map(({ unit, lanes, gen }) => ({ unit, mbPerS: Math.min(linkMBps(lanes, gen), isCard(unit.part) ? needOf(situation, unit as CardUnit) ?? 0 : isKind(unit, 'drive') ? wishMBps(unit.part) : 0) }));
+  const asked = Math.round(cards.reduce((sum, one) => sum + one.mbPerS, 0) + wishesOn(situation, board.id));
+  if (asked <= carries) return [];
+  return [{ severity: asked > carries * 1.5 ? 'caution' : 'note', at: [{ unit: board.id }, ...cards.map(({ unit }) => ({ unit: unit.id }))], gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen } }];
+}
+
+/** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take. */
+export function usedLanes(situation: Pick<Situation, 'units' | 'layout'>, board: PlannedUnit, owner: 'processor' | 'chipset'): { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number }[] {
+  const byId = unitsById(situation.units);
+  const lanes = lanesAt(situation.units, byId, situation.layout);
+  return situation.units.flatMap((unit) => {
+    const spot = situation.layout.at[unit.id]?.spot;
+    const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;
+    const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
+    if (!place || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
+    const own = isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : lanes(spot!);
+    const carrier = isKind(unit, 'carrier') ? unit.part.m2Sockets.length * 4 : own;
+    return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: place.gen }];
+  });
+}

@@ -1,0 +1,119 @@
+import type { Build } from '../build/build';
+import { createAssessor } from '../assess';
+import { allRemedies } from '../remedies/remedies';
+import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
+import type { Catalogue } from '../build/newItem';
+import { newBuild } from '../build/newBuild';
+import { wordsOf, type SnagCode } from './words';
+
+const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
+const said = (made: Fixture, code: SnagCode) => find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
+const remedies = (made: Fixture, code: SnagCode) => {
+  const assessment = made.assess();
+  return allRemedies({ build: made.build, assessment }, assessment.snags.find((one) => one.code === code)!, catalogue, createAssessor(), AS_OF);
+};
+const tower = (from: Catalogue = catalogue) => fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
+const rack = (from: Catalogue = catalogue) => fixture(from).add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
+const inRack = (made: Fixture, brief: Build['brief'] = {}) => made.set({ brief, site: { ...newBuild('x', 'x').site, place: 'rack' } });
+const sheet = (id: string) => catalogue.sheets[id] as unknown as Record<string, never>;
+const archetype = (id: string) => catalogue.archetypes[id] as unknown as { slots: object[]; m2Sockets: object[]; bayGroups: object[]; supplyBays: object[]; openings: object[]; clearances: object[] };
+
+/** A rule with a build it speaks of, and its nearest neighbour it says nothing of. */
+type Pair = readonly [what: string, code: SnagCode, there: () => Fixture, sentence: RegExp, not: () => Fixture];
+const cage = archetype('cube-8').bayGroups[0]!;
+const roofWith = (holes: string[]) => tweak('larder-8', { bayGroups: [cage, { ...archetype('cube-8').bayGroups[1]!, holes }] });
+const gap = (mm: number) => tweak('gannet-e8', { ...sheet('gannet-e8') }, tweak('gable-24', { clearances: [...archetype('rack-4u-24').clearances, { for: 'stick', maxMm: mm, because: 'shell', label: 'the cover', while: 'present' }] }));
+const stickMm = (catalogue.archetypes['stick-usb'] as unknown as { lengthMm: number }).lengthMm;
+const bifurcated = (ways?: string[]) => tweak('gannet-e8', { slots: archetype('board-server').slots.map((slot) => ({ ...slot, ...(ways ? { bifurcates: ways } : {}) })) });
+const lanesOf = (lanes: number) => tower(tweak('drover-4', { lanes })).add('beacon-120').add('stickle-500');
+const withCell = (...extra: object[]) => tweak('wren-c8', { inTheBox: [{ sheet: 'shield-atx', count: 1 }, ...extra] });
+
+const PAIRS: readonly Pair[] = [
+  ['a full-height card behind low openings', 'fits.bracket', () => cube(tweak('tern-8i', { height: 'full', brackets: ['full'] })).add('tern-8i'), /^blocker: Tern 8i is a full-height card; .* 111\.2 mm of card, room for 68\.9 mm\.$/, () => cube().add('tern-8i')],
+  ['a low card with the full bracket only', 'fits.bracket', () => cube(tweak('tern-8i', { brackets: ['full'] })).add('tern-8i'), /^blocker: Tern 8i comes with a full-height bracket; its opening is low-profile\.$/, () => cube(tweak('tern-8i', { brackets: ['full'] })).add('bracket-low').add('tern-8i')],
+  ['a wall with an opening too few', 'fits.opening', () => rack(tweak('gable-24', { openings: [{ key: 'openings', label: 'Openings', count: 5, height: 'full' }] })).add('tern-8i', 1, { at: ['u4/pcie6'] }), /^caution: Tern 8i: the rear wall has no opening/, () => rack(tweak('gable-24', { openings: [{ key: 'openings', label: 'Openings', count: 6, height: 'full' }] })).add('tern-8i', 1, { at: ['u4/pcie6'] })],
+  ['a network card without an opening is useless', 'fits.opening', () => rack(tweak('gable-24', { openings: [] })).add('skein-10', 1, { at: ['u4/pcie1'] }), /^blocker: .*1 outside port cannot be used\.$/, () => rack().add('skein-10', 1, { at: ['u4/pcie1'] })],
+  ['2.5-inch drives in bays with the holes of 3.5-inch ones', 'fits.holes', () => cube(roofWith(['A', 'B'])).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] }), /^caution: 2 drives mate, but nothing holds them: Pike 960 GB has the holes of 2\.5-inch drives; the bay has those of A and B\.$/, () => cube(roofWith(['2.5'])).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] })],
+  ['a disk of hole set B in a bay of set A', 'fits.holes', () => tower(tweak('steading-t9', { bayGroups: archetype('tower-atx').bayGroups.map((group) => ({ ...group, holes: ['A'] })) })).add('barge-12'), /^caution: 1 drive mates, but nothing holds it: .* hole set B; the bay has those of A\.$/, () => tower().add('barge-12')],
+  ['a supply bay without screw points', 'fits.supplyScrews', () => cube(tweak('larder-8', { supplyBays: archetype('cube-8').supplyBays.map((bay) => ({ ...bay, screws: false })) })), /^caution: Ember 450 SFX goes into the .* has no screw points for it\.$/, () => cube()],
+  ['a base a millimetre short of the spreader', 'fits.coolerBase', () => cube(tweak('fell-47', { baseMm: 37 })), /^caution: The base of Fell 47 is 37 mm; the heat spreader of Drover 4 is 38 mm\.$/, () => cube(tweak('fell-47', { baseMm: 38 }))],
+  ['a stick a millimetre too tall', 'fits.stick', () => rack(gap(stickMm + 7)).add('dab-32'), /^blocker: Dab 32 GB.* stands \d+ mm above the board/, () => rack(gap(stickMm + 11)).add('dab-32')],
+  ['a body too wide for its rails', 'fits.rackBody', () => inRack(rack(tweak('gable-24', { widthMm: 441 }))), /^caution: Gable 24 is 441 mm wide; with slide rails there is room for 440 mm\.$/, () => inRack(rack(tweak('gable-24', { widthMm: 440 })))],
+  ['a body too wide for the opening', 'fits.rackBody', () => inRack(rack(tweak('gable-24', { widthMm: 451 }))), /^blocker: /, () => rack(tweak('gable-24', { widthMm: 451 }))],
+  ['handles a millimetre past the door', 'fits.rackDepth', () => inRack(rack(tweak('gable-24', { handlesMm: 40 })), { maxDepthMm: 749 }), /^caution: Gable 24 is 660 mm deep; with 40 mm of handles and 50 mm for cables 750 mm, where 749 mm are\.$/, () => inRack(rack(tweak('gable-24', { handlesMm: 40 })), { maxDepthMm: 750 })],
+  ['a cage behind a multiplier on plain ports', 'reaches.multiplier', () => behindOnePort(), /^blocker: Crib 5 in 3 hangs 4 drives on one SATA port; no port here drives a multiplier\.$/, () => behindOnePort((made) => made.add('stilt-10'))],
+  ['a controller with as many drives as it takes while others wait', 'reaches.mostDevices', () => rack(tweak('tern-8e', { mostDevices: 10 })).add('tern-8e').add('loft-16').add('barge-8', 20), /^caution: Tern 8e takes 10 drives; 2 more wait for a port\.$/, () => rack(tweak('tern-8e', { mostDevices: 12 })).add('tern-8e').add('loft-16').add('barge-8', 20)],
+  ['a drive larger than its controller sees', 'reaches.largestDrive', () => rack(tweak('tern-8i', { largestDriveBytes: 2.2e12 })).add('tern-8i').add('barge-8', 24), /^blocker: 8 drives of 8 TB on Tern 8i, which sees 2\.2 TB of a drive\.$/, () => rack(tweak('tern-8i', { largestDriveBytes: 8e12 })).add('tern-8i').add('barge-8', 24)],
+  ['an x8 controller of eight SSDs on four lanes', 'reaches.slotLink', () => rack().add('tern-8i', 1, { at: ['u4/pcie6'] }).add('pike-960', 8), /^caution: Tern 8i \(x8, generation 3\) is on x4 .*: 3,428 MB\/s of 4,800 MB\/s asked\.$/, () => rack().add('tern-8i', 1, { at: ['u4/pcie1'] }).add('pike-960', 8)],
+  ['an x16 card in a slot wired x8 is a note', 'reaches.slotLink', () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie4'] }), /^note: Beacon 120 \(x16, generation 3\) is on x8/, () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie2'] })],
+  ['a generation 4 module in a socket of generation 3', 'reaches.m2Link', () => cube().add('stickle-500', 1, { at: ['u4/m2b'] }), /^caution: Stickle 500 GB NVMe \(generation 4, x4\) is in .* at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$|^note: /, () => cube().add('stickle-500', 1, { at: ['u4/m2a'] })],
+  ['a carrier of four in a slot that does not part', 'reaches.bifurcation', () => rack(bifurcated()).add('punt-4').add('stickle-500', 4), /^blocker: Punt 4 has 4 sockets; .* does not part, so 1 works\.$/, () => rack(bifurcated(['x4x4x4x4'])).add('punt-4').add('stickle-500', 4)],
+  ['a lane too few in the processor', 'reaches.laneBudget', () => lanesOf(19), /^caution: Cards and modules take 20 lanes of Drover 4, which has 19\.$/, () => lanesOf(20)],
+  ['more on the chipset than its uplink carries', 'reaches.chipsetUplink', () => tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 })).add('pike-960', 0 + 1).add('pike-960', 2).add('cradle-2', 2), /^(note|caution): What hangs on the chipset of Plover A6 asks 1,800 MB\/s; its uplink \(x2, generation 3\) carries 1,714 MB\/s\.$/, () => tower().add('pike-960', 3).add('cradle-2', 2)],
+  ['more SSDs than an expander’s uplink carries', 'reaches.uplink', () => shelf(9), /^note: 9 drives in .* share an expander: 4,800 MB\/s for the 5,400 MB\/s they could give, 533 MB\/s each\.$/, () => shelf(8)],
+  ['a RAID card without pass-through', 'reaches.raid', () => rack().add('grebe-8r').add('barge-8', 24), /^caution: Grebe 8R puts its own RAID before \d+ drives; it has no pass-through\.$/, () => rack(tweak('grebe-8r', { passThrough: true })).add('grebe-8r').add('barge-8', 24)],
+  ['drives of 520-byte sectors', 'mates.sectors', () => rack(tweak('sluice-8', { sectors: '520' })).add('tern-8i').add('sluice-8', 4), /^caution: 4 drives with 520-byte sectors: Sluice 8 TB SAS, used\.$/, () => rack(tweak('sluice-8', { sectors: '512e' })).add('tern-8i').add('sluice-8', 4)],
+  ['drives that obey the 3.3 V pin on plain plugs', 'mates.powerDisable', () => tower(tweak('barge-8', { obeysPin3: true })).add('barge-8', 2), /^note: 2 drives obey the power-disable pin, and nothing here cuts it\.$/, () => tower(tweak('barge-8', { obeysPin3: false })).add('barge-8', 2)],
+  ['modules in the wrong slots', 'mates.memoryOrder', () => fixture().add('steading-t9').add('plover-a6').add('clew-16e', 2, { at: ['u4/memory.1', 'u4/memory.3'] }), /^caution: 2 modules in slots 1 and 3; Plover A6 wants slots 2 and 4 filled first\.$/, () => fixture().add('steading-t9').add('plover-a6').add('clew-16e', 2)],
+  ['front sockets without a header', 'mates.frontUsb', () => cube(tweak('wren-c8', { usbInside: [] })), /^note: Larder 8 has USB 3 in front; Wren C8 has no header for it\.$/, () => cube(tweak('wren-c8', { usbInside: [] })).add('header-usb3')],
+  ['a forward breakout where a reverse one is wanted', 'mates.spareCables', () => cube(tweak('larder-8', { inTheBox: [] })).add('lead-forward-8643').add('barge-8', 4), /^caution: 1 × Forward breakout.*: it is a forward breakout, the other way round\. Wanted: 1 × Reverse breakout/, () => cube(tweak('larder-8', { inTheBox: [] })).add('lead-reverse-8643').add('barge-8', 4)],
+  ['a cable shorter than its way', 'mates.cableLength', () => tower(tweak('lead-sata', { lengthMm: 150 })).add('lead-sata', 2).add('barge-8', 2), /^caution: SATA lead, 50 cm is 150 mm; the way is about \d+ mm/, () => tower(tweak('lead-sata', { lengthMm: 700 })).add('lead-sata', 2).add('barge-8', 2)],
+  ['a SATA cable past a metre', 'mates.cableLength', () => tower(tweak('lead-sata', { lengthMm: 1001 })).add('lead-sata', 1).add('barge-8', 1), /^caution: .* is 1001 mm long; it may be 1000 mm\.$/, () => tower(tweak('lead-sata', { lengthMm: 1000 })).add('lead-sata', 1).add('barge-8', 1)],
+  ['a board without its coin cell', 'complete.smallParts', () => cube(withCell()), /^note: To get besides: coin cell\.$/, () => cube(withCell({ sheet: 'cell', count: 1 }))],
+  ['more ports than bays', 'complete.uselessPorts', () => fixture(tweak('sprig-n4', { connectors: [{ key: 'sata', label: 'SATA', count: 2, kind: 'sata', lanes: 1, carries: ['sata'], gbPerLane: 6, role: 'host', side: 'inside' }] })).add('satchel-1b').add('sprig-n4'), /^note: Sprig N4 has 2 drive ports; Satchel 1, bare has 1 bay: 1 stays idle\.$/, () => fixture().add('satchel-1b').add('sprig-n4')],
+];
+
+function multiplied() {
+  const group = archetype('adapter-525').bayGroups[0] as unknown as Record<string, unknown>;
+  return [{ ...group, backplane: { type: 'expander', carries: ['sata'], gbPerLane: 6, connectors: [{ key: 'feed', count: 1, kind: 'sata', lanes: 1, carries: ['sata'], gbPerLane: 6, role: 'device', side: 'inside' }], baysPerConnector: 5, powerInputs: [], cutsPin3: true, idleW: 1 } }];
+}
+/** SSDs in a shelf behind the one outside port of a card. */
+function shelf(drives: number): Fixture {
+  const made = rack().add('tern-4i4e').add('loft-16');
+  return made.add('pike-960', drives, { at: Array.from({ length: drives }, (_, i) => `${made.unit('loft-16')}/front.${i + 1}`) });
+}
+/** Four drives in a cage behind a multiplier. */
+function behindOnePort(more: (made: Fixture) => Fixture = (made) => made): Fixture {
+  const made = more(tower(tweak('crib-5', { bayGroups: multiplied() })).add('crib-5'));
+  const full = made.add('barge-8', 4);
+  return full.edit(...[1, 2, 3, 4].map((n) => ({ type: 'place.hold' as const, unit: full.unit('barge-8', n), spot: { host: made.unit('crib-5'), key: 'cage', n } })));
+}
+
+test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {
+  expect(said(there(), code)[0]).toMatch(sentence);
+  expect(said(there(), code)[0]!.split(/\s+/).length).toBeLessThanOrEqual(36);
+  expect(said(not(), code).filter((one) => sentence.test(one))).toEqual([]);
+});
+
+describe('ways out', () => {
+  test.each<readonly [SnagCode, () => Fixture, RegExp]>([
+    ['fits.bracket', () => cube(tweak('tern-8i', { brackets: ['full'] })).add('tern-8i'), /^(Add Low-profile bracket|Take .* instead of Tern 8i)$/],
+    ['fits.coolerBase', () => cube(tweak('fell-47', { baseMm: 30 })), /instead of Fell 47$/],
+    ['fits.stick', () => rack(gap(stickMm + 7)).add('dab-32'), /^Add USB angle adapter$/],
+    ['fits.holes', () => cube(roofWith(['A', 'B'])).add('pike-960', 1, { at: ['u2/roof.1'] }), /^Move Pike 960 GB \(G1\) to cage$/],
+    ['reaches.slotLink', () => rack().add('tern-8i', 1, { at: ['u4/pcie6'] }).add('pike-960', 8), /^Move Tern 8i to Slot/],
+    ['reaches.m2Link', () => cube().add('stickle-500', 1, { at: ['u4/m2b'] }), /^Move Stickle 500 GB NVMe to M\.2 socket 1/],
+    ['reaches.multiplier', () => behindOnePort(), /^Add Stilt 10, multiplied$/],
+    ['reaches.raid', () => rack().add('grebe-8r').add('barge-8', 8), /instead of Grebe 8R$/],
+    ['mates.memoryOrder', () => fixture().add('steading-t9').add('plover-a6').add('clew-16e', 2, { at: ['u4/memory.1', 'u4/memory.3'] }), /^Put them into slots 2 and 4$/],
+    ['mates.spareCables', () => cube(tweak('larder-8', { inTheBox: [] })).add('lead-forward-8643').add('barge-8', 4), /^Leave out/],
+    ['mates.frontUsb', () => cube(tweak('wren-c8', { usbInside: [] })), /^Add Adapter, USB 3 header to USB 2$/],
+    ['complete.smallParts', () => cube(tweak('wren-c8', { inTheBox: [] })), /^Put all 2 on the list$/],
+  ])('%s', (code, made, title) => {
+    const build = made();
+    const [first] = remedies(build, code);
+    expect(first?.title).toMatch(title);
+    expect(first!.cure).toBe(true);
+    // Taken, the snag is gone.
+    expect(find(build.edit(...first!.edits), code)).toEqual([]);
+  });
+});
+
+test('what is bought used comes without what was in its box, and costs it', () => {
+  const plain = cube();
+  const item = plain.build.items.find((one) => one.sheet === 'wren-c8')!;
+  const used = plain.edit({ type: 'item.patch', item: item.id, patch: { condition: 'good' } });
+  expect(said(used, 'complete.smallParts')).toEqual(['note: To get besides: coin cell, I/O shield.']);
+  expect(used.assess().figures['cost.now']!.value - plain.assess().figures['cost.now']!.value).toBeCloseTo(9, 6);
+  expect(find(used.edit({ type: 'item.patch', item: item.id, patch: { deal: 'owned' } }), 'complete.smallParts')).toEqual([]);
+});

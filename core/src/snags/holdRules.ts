@@ -1,0 +1,106 @@
+import { limitFor } from '../place/clearance';
+import { groupAt } from '../place/spotAt';
+import { isKind, ofKind, unitsById } from '../place/units';
+import type { PartOf } from '../parts/resolve';
+import { boxAround, byPart, chassisOf, isSeated, occupiedFeatures, seatedBoard, spotOf, unitById, type Situation } from './situation';
+import { CLOSE_MM, type Finding } from './snag';
+
+/** The screw holes of a drive: set A or B of 3.5-inch ones (SFF-8301), those of 2.5-inch ones (SFF-8201). */
+const holesOf = (drive: PartOf<'drive'>): 'A' | 'B' | '2.5' | null => (drive.size === '2.5' || drive.size === 'u.2' ? '2.5' : drive.size === '3.5' ? drive.holes : null);
+
+/** Drives that mate with their bay and that nothing holds: its holes are not theirs. */
+export function driveHoles(situation: Situation): Finding[] {
+  const byId = unitsById(situation.units);
+  const loose = ofKind(situation.units, 'drive').filter((unit) => {
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    const holes = holesOf(unit.part);
+    return group?.type === 'bay' && !!group.group.holes && !!holes && !group.group.holes.includes(holes);
+  });
+  return byPart(loose).map((units): Finding => {
+    const group = groupAt(byId, spotOf(situation, units[0]!)!);
+    return { severity: 'caution', at: units.flatMap((unit) => [{ unit: unit.id }]), facts: { count: units.length, drive: units[0]!.part.name, have: holesOf(units[0]!.part)!, want: group?.type === 'bay' ? group.group.holes!.join(' and ') : '' } };
+  });
+}
+
+/** A supply in an opening that has no screw points for it. */
+export function supplyScrews(situation: Situation): Finding[] {
+  return ofKind(situation.units, 'supply').flatMap((unit): Finding[] => {
+    const box = boxAround(situation, unit);
+    const bay = box?.part.supplyBays.find(({ key }) => key === spotOf(situation, unit)?.key);
+    return box && bay && !bay.screws && !bay.outside && !unit.builtIn ? [{ severity: 'caution', at: [{ unit: unit.id }], facts: { supply: unit.part.name, bay: bay.label.toLowerCase(), chassis: box.part.name } }] : [];
+  });
+}
+
+/** A cooler whose base does not cover the heat spreader. */
+export function coolerBase(situation: Situation): Finding[] {
+  return ofKind(situation.units, 'cooler').flatMap((unit): Finding[] => {
+    const board = spotOf(situation, unit)?.host;
+    const processor = ofKind(situation.units, 'processor').find((one) => isSeated(situation, one) && spotOf(situation, one)?.host === board);
+    if (!processor || processor.part.spreaderMm <= unit.part.baseMm) return [];
+    return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: unit.part.baseMm, limit: processor.part.spreaderMm, gap: unit.part.baseMm - processor.part.spreaderMm, unit: 'mm' }, facts: { cooler: unit.part.name, processor: processor.part.name } }];
+  });
+}
+
+/** A USB socket of a board stands so high above it. */
+const USB_SOCKET_MM = 8;
+
+/** A boot stick on the board under the cover, or what else hangs above it. */
+export function stickHeight(situation: Situation): Finding[] {
+  const angled = ofKind(situation.units, 'sundry').some(({ part }) => part.use === 'usbAngle');
+  return ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
+    const spot = unit.part.size === 'usb' ? spotOf(situation, unit) : undefined;
+    const host = spot && unitById(situation, spot.host);
+    const box = boxAround(situation, unit);
+    if (!host || !isKind(host, 'board') || !box || angled || box.part.boardPose !== 'flat') return [];
+    const occupied = occupiedFeatures(situation, box);
+    const limit = limitFor(box.part, 'stick', { occupied }) ?? limitFor(box.part, 'cooler', { occupied });
+    const have = unit.part.lengthMm + USB_SOCKET_MM;
+    if (!limit || limit.maxMm - have > CLOSE_MM) return [];
+    return [{ severity: limit.maxMm < have ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have, limit: limit.maxMm, gap: limit.maxMm - have, unit: 'mm' }, facts: { drive: unit.part.name, because: limit.label, culprit: limit.because, host: box.id } }];
+  });
+}
+
+/** A body between posts with slide rails (IEC 60297): at most so wide, and the opening itself. */
+const BODY_WITH_RAILS_MM = 440;
+const RACK_OPENING_MM = 450;
+/** Plugs and the bend of cables behind a machine. */
+const CABLES_MM = 50;
+
+/** In a rack: a body too wide for its rails or the opening. */
+export function rackBody(situation: Situation): Finding[] {
+  if (situation.context.site.place !== 'rack') return [];
+  return chassisOf(situation).flatMap((unit): Finding[] => {
+    const { part } = unit;
+    const limit = part.slideRails === 'none' ? RACK_OPENING_MM : BODY_WITH_RAILS_MM;
+    if (part.rackUnits === null || part.widthMm <= limit) return [];
+    return [{ severity: part.widthMm > RACK_OPENING_MM ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have: part.widthMm, limit, gap: limit - part.widthMm, unit: 'mm' }, facts: { chassis: part.name, rails: part.slideRails === 'none' ? '' : 'yes' } }];
+  });
+}
+
+/** In a rack of known depth: the body goes in, but its handles or cables meet the door. */
+export function rackDepth(situation: Situation): Finding[] {
+  const limit = situation.brief.maxDepthMm;
+  if (situation.context.site.place !== 'rack' || limit === undefined) return [];
+  return chassisOf(situation).flatMap((unit): Finding[] => {
+    const { part } = unit;
+    const have = part.depthMm + (part.handlesMm ?? 0) + CABLES_MM;
+    if (part.depthMm > limit || have <= limit) return [];
+    return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have, limit, gap: limit - have, unit: 'mm' }, facts: { chassis: part.name, depth: part.depthMm, handles: part.handlesMm ?? 0, cables: CABLES_MM } }];
+  });
+}
+
+/** Modules in the slots the board wants filled first: a note while the order matters and not all are filled. */
+export function memoryOrder(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  if (!board) return [];
+  const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
+  const { memoryFillOrder, memorySlots } = board.part;
+  if (modules.length === 0 || modules.length >= memorySlots || memoryFillOrder.length < memorySlots) return [];
+  const first = memoryFillOrder.slice(0, modules.length);
+  const now = modules.map((unit) => spotOf(situation, unit)!.n ?? 1);
+  const wrong = now.filter((n) => !first.includes(n));
+  if (wrong.length === 0) return [];
+  return [{ severity: 'caution', at: modules.map((unit): { unit: string } => ({ unit: unit.id })), facts: { board: board.part.name, count: modules.length, first: first.slice().sort((a, b) => a - b).join(' and '), now: now.sort((a, b) => a - b).join(' and ') } }];
+}
+
