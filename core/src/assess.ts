@@ -51,7 +51,7 @@ export function createAssessor(): Assessor {
   });
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
-  const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, boxedCables(units, sheets, archetypes)));
+  const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, boxedCables(units, sheets, archetypes).map(({ part }) => part)));
   const smallStage = memoLast((units: readonly PlannedUnit[], layout: Layout, place: Build['site']['place'], sheets: Build['sheets'], archetypes: Build['archetypes']) => smallNeeds(units, layout, { place }, sheets, archetypes));
   const contextStage = memoLast((units: readonly PlannedUnit[], layout: Layout, running: readonly PlannedUnit[], site: Build['site'], policy: Build['policy'], currency: string, needs: LeadNeeds, small: readonly SmallNeed[]): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs, small }));
   const figureStage = createFigureStage();

@@ -57,3 +57,6 @@ export type { OpenThing, Status } from './open';
 export { weigh, type Base, type Owned, type Standing, type Weighed } from './remedies/weigh';
 export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
+export { wiringFor, type Budget, type HostRow, type LeadRow, type LooseEnd, type Wiring } from './wiring/wiring';
+export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
+export { otherPorts, type OtherPort } from './wiring/moveLead';

@@ -55,6 +55,13 @@ function stepOf(build: Build, edit: Edit): Step | Refusal {
       if (!now) return refuse('That part has no place to release.');
       return seat(build, edit.unit, { spot: now.spot, how: 'solved' }, 'Released');
     }
+    case 'lead.put': return putLead(build, edit.wire);
+    case 'lead.how': {
+      const name = printSpot(edit.device);
+      if (!build.layout.wires.some((wire) => wire.device.some((one) => printSpot(one) === name))) return refuse('No lead ends there any more.');
+      const wires = build.layout.wires.map((wire) => (wire.device.some((one) => printSpot(one) === name) ? { ...wire, how: edit.how } : wire));
+      return { sections: { layout: { ...build.layout, wires } }, words: edit.how === 'solved' ? 'Lead released' : 'Lead held' };
+    }
     case 'change.add': {
       if (build.changes.some((change) => change.id === edit.change.id)) return refuse('That change is already made.');
       return { sections: { changes: [...build.changes, edit.change] }, words: edit.change.kind === 'mod' ? edit.change.title : `Option ${edit.change.key}` };
@@ -135,6 +142,21 @@ function patchItem(build: Build, id: string, change: (item: Item) => Item, verb:
   const item = build.items.find((one) => one.id === id);
   if (!item) return noItem(id);
   return { sections: { items: build.items.map((one) => (one === item ? change(one) : one)) }, words: `${verb} ${nameOf(build, item)}` };
+}
+
+/** Lays one lead: what ended at its port takes the port this one had, where it had one of the same kind; other leads in its way are taken off. */
+function putLead(build: Build, wire: Build['layout']['wires'][number]): Step | Refusal {
+  const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
+  if ([...wire.host, ...wire.device].some(({ host }) => !known.has(host.split('+')[0]!))) return refuse('One end of that lead is no longer in the build; nothing was moved.');
+  const ends = new Set(wire.device.map(printSpot));
+  const ports = new Set(wire.host.map(printSpot));
+  const before = build.layout.wires.find((one) => one.device.some((end) => ends.has(printSpot(end))));
+  const wires = build.layout.wires.flatMap((one) => {
+    if (one === before || one.device.some((end) => ends.has(printSpot(end)))) return [];
+    if (!one.host.some((host) => ports.has(printSpot(host)))) return [one];
+    return before && before.lead === one.lead && one.host.length === before.host.length ? [{ ...one, host: before.host }] : [];
+  });
+  return { sections: { layout: { ...build.layout, wires: [...wires, wire] } }, words: wire.how === 'held' ? 'Lead held' : 'Lead moved' };
 }
 
 function seat(build: Build, unit: string, to: Seat, verb: string): Step | Refusal {

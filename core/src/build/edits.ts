@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { archetypeSchema, sheetSchema } from '../parts/sheet';
 import { itemIdSchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
 import { buildSchema, changeSchema, itemSchema, ROLES, unitSchema } from './build';
-import { layoutSchema, spotRefSchema } from './layout';
+import { howSchema, layoutSchema, spotRefSchema, wireSchema } from './layout';
 
 const puts = z.record(z.string(), spotRefSchema).optional();
 const carried = { sheets: z.array(sheetSchema), archetypes: z.array(archetypeSchema) };
@@ -30,6 +30,8 @@ export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('place.put'), unit: unitIdSchema, spot: spotRefSchema }),
   z.strictObject({ type: z.literal('place.hold'), unit: unitIdSchema, spot: spotRefSchema }),
   z.strictObject({ type: z.literal('place.release'), unit: unitIdSchema }),
+  z.strictObject({ type: z.literal('lead.put'), wire: wireSchema }),
+  z.strictObject({ type: z.literal('lead.how'), device: spotRefSchema, how: howSchema }),
   z.strictObject({ type: z.literal('change.add'), change: changeSchema }),
   z.strictObject({ type: z.literal('change.remove'), id: z.string() }),
   z.strictObject({ type: z.literal('sheet.refresh'), ...carried }),

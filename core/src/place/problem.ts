@@ -29,20 +29,23 @@ export const problemOf = (build: UnitSections): Problem => {
   return { units, owned: ownedLeads(units, build.sheets, build.archetypes) };
 };
 
+/** A cable that lies in the box of a part, by that part's name. */
+export type BoxedCable = { readonly part: PartOf<'cable'>; readonly of: string };
+
 /** Cables that lie in the boxes of a kit's parts. */
-export function boxedCables(units: readonly PlannedUnit[], sheets: Build['sheets'], archetypes: Build['archetypes']): PartOf<'cable'>[] {
+export function boxedCables(units: readonly PlannedUnit[], sheets: Build['sheets'], archetypes: Build['archetypes']): BoxedCable[] {
   return units.flatMap((unit) => unit.part.inTheBox.flatMap((inner) => {
     const sheet = sheets[inner.sheet];
     const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
     const part = sheet && archetype && resolve(sheet, archetype);
-    return part?.kind === 'cable' ? Array<PartOf<'cable'>>(inner.count).fill(part) : [];
+    return part?.kind === 'cable' ? Array<BoxedCable>(inner.count).fill({ part, of: unit.part.name }) : [];
   }));
 }
 
 /** How many leads of each kind are there already; a cable that makes two kinds counts as either. */
 const ownedLeads = memoLast((units: readonly PlannedUnit[], sheets: Build['sheets'], archetypes: Build['archetypes']): ReadonlyMap<string, number> => {
   const owned = new Map<string, number>();
-  for (const cable of [...ofKind(units, 'cable').map((unit) => unit.part), ...boxedCables(units, sheets, archetypes)]) {
+  for (const cable of [...ofKind(units, 'cable').map((unit) => unit.part), ...boxedCables(units, sheets, archetypes).map(({ part }) => part)]) {
     for (const lead of LEADS) if (isLead(cable, lead)) owned.set(lead.id, (owned.get(lead.id) ?? 0) + 1);
   }
   return owned;

@@ -44,7 +44,7 @@ const ownedAlike = (one: Problem['owned'], other: Problem['owned']): boolean => 
 function solveAfresh(problem: Problem, hint: Layout): Outcome {
   const { units } = problem;
   const wishes = wishesOf(units, hint);
-  const found = bestOf(problem, hint, wishes);
+  const found = bestBound(problem, hint, wishes);
   const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);
   const at = seatsOf(found, seats, hint);
   const layout = keepSame(hint, { ...hint, at, wires: [...wires], dormant: sleepers(units, hint, at), ...(found.plan.modes ? { modes: found.plan.modes } : {}) });
@@ -54,6 +54,14 @@ function solveAfresh(problem: Problem, hint: Layout): Outcome {
     status: !found.whole ? 'undecided' : unplaced.length > 0 || unconnected.length > 0 ? 'partial' : 'solved',
     layout, unplaced, unconnected, conflict, moved: units.filter((unit) => gaveWay(unit, hint, at)),
   };
+}
+
+/** Leads held by hand bind; those put bind as long as no drive goes without one for them. */
+function bestBound(problem: Problem, hint: Layout, wishes: Wishes): Found {
+  const found = bestOf(problem, hint, wishes);
+  if (found.score.a === 0 || !hint.wires.some(({ how }) => how === 'put')) return found;
+  const free = bestOf(problem, { ...hint, wires: hint.wires.map((wire) => (wire.how === 'put' ? { ...wire, how: 'solved' as const } : wire)) }, wishes);
+  return free.score.a < found.score.a ? free : found;
 }
 
 const gaveWay = (unit: PlannedUnit, hint: Layout, at: Layout['at']): boolean => {

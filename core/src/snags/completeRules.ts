@@ -1,9 +1,8 @@
-import type { SpotRef, Wire } from '../build/layout';
 import type { Lead } from '../place/leads';
 import { hostPorts } from '../place/ports';
-import { sceneOf } from '../place/scene';
 import { spotsOf } from '../place/spots';
 import { isKind, ofKind, seatSpot, type PlannedUnit } from '../place/units';
+import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, byPart, seatedBoard, type Situation } from './situation';
@@ -37,9 +36,7 @@ export function spareCables({ leads, units }: Situation): Finding[] {
   });
 }
 
-/** A lead goes round what is in its way and bends at both ends; what is under by less than a tenth is pulled straighter. */
-const ROUND = 1.25;
-const BENDS_MM = 80;
+/** What is under by less than a tenth is pulled straighter. */
 const SPARE = 0.9;
 /** SATA 3.x: a metre in all, also behind a SAS port; eSATA two; SAS passive ten at 6 Gb/s and about six at 12. */
 const longestMm = (lead: Lead): number => (lead.host === 'esata' ? 2000 : lead.carries.includes('usb') ? 3000 : lead.carries.includes('sas') ? 6000 : 1000);
@@ -62,22 +59,6 @@ export function cableLength(situation: Situation): Finding[] {
     if (part.lengthMm > most) return [{ severity: 'caution', at, gap: { have: part.lengthMm, limit: most, gap: most - part.lengthMm, unit: 'mm' }, facts: { ...facts, long: 'yes' } }];
     return short.length === 0 ? [] : [{ severity: 'caution', at, gap: { have: part.lengthMm, limit: Math.max(...short), gap: part.lengthMm - Math.max(...short), unit: 'mm' }, facts: { ...facts, long: '' } }];
   });
-}
-
-/** How long a lead has to be, about: from the card or board to the farthest of its ends; null where one of them is not inside the same box. */
-export function runMm({ units, layout }: Pick<Situation, 'units' | 'layout'>, wire: Wire): number | null {
-  const { boxes } = sceneOf(units, layout);
-  const middle = (ref: SpotRef) => {
-    for (const [i, box] of boxes.entries()) {
-      const bay = /^(.+)-[^-]+$/.exec(ref.key)?.[1];
-      const solid = box.solids.find((one) => one.unit?.id === ref.host) ?? box.solids.find((one) => one.spot?.host === ref.host && one.spot.key === bay) ?? box.solids.find((one) => one.spot?.host === ref.host);
-      if (solid) return { i, x: solid.box.xMm + solid.box.widthMm / 2, y: solid.box.yMm + solid.box.heightMm / 2, z: solid.box.zMm + solid.box.depthMm / 2 };
-    }
-    return null;
-  };
-  const ends = wire.device.flatMap((ref) => wire.host.map((host) => [middle(host), middle(ref)] as const));
-  if (ends.some(([a, b]) => !a || !b || a.i !== b.i)) return null;
-  return Math.round((BENDS_MM + ROUND * Math.max(...ends.map(([a, b]) => Math.hypot(a!.x - b!.x, a!.y - b!.y, a!.z - b!.z)))) / 10) * 10;
 }
 
 /** Data ports of the board that no bay of this machine could ever use, and slots behind a closed wall. */

@@ -2,11 +2,12 @@ import { printSpot, type Layout } from '../../build/layout';
 import { boxAmong } from '../around';
 import { leadBetween, leadById } from '../leads';
 import { mismatch } from '../mates';
-import { driveConnector, expanderPorts, hostPorts, protocolOf, targetsOf, type HostPort, type SeatOf, type Target } from '../ports';
+import { DRIVE_DATA_KEY, driveConnector, expanderPorts, hostPorts, protocolOf, targetsOf, type HostPort, type SeatOf, type Target } from '../ports';
 import { laneMBps, wishMBps } from '../rates';
 import { refsOf } from '../spots';
 import { isKind, unitsById, type PlannedUnit } from '../units';
 import type { BayGroupHere } from './bayPlans';
+import { firmAllows, firmLeads, NOTHING_FIRM, type Firm } from './firm';
 import { looseOf, outOf, rankOf } from './roles';
 import { MOVE, PUT_BROKEN, type Score } from './score';
 import type { Bay, Cell, DriveClass, DriveUnit, EndClass, EndLead, ExpanderCell, Feed, PortClass, Table } from './table';
@@ -26,9 +27,10 @@ export function layTable(given: Given): Laid {
   const shapes = given.groups.flatMap((group) => cellShapes(group, given.covered, boxAmong(group.host, byId, seatOf)?.id ?? null));
   const expanders = units.filter((unit) => isKind(unit, 'expander') && seatOf(unit));
   const sharing = expanders.length > 0 || shapes.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
-  const classes = classDrives(drives, shapes);
+  const firm = given.wires.every(({ how }) => how === 'solved') ? NOTHING_FIRM : firmLeads(given.wires, new Set([...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0), ...expanderPorts(units, seatOf)].map(({ name }) => name)));
+  const classes = classDrives(drives, shapes, firm);
   const limits = sharing || shapes.some((shape) => shape.kind === 'shared') ? units.filter((unit) => isKind(unit, 'controller') && seatOf(unit) && unit.part.mostDevices < drives.length).map((unit) => ({ unit: unit.id as string, most: isKind(unit, 'controller') ? unit.part.mostDevices : 0 })) : [];
-  const ports = classPorts(given, expanders, limits.map((one) => one.unit), sharing);
+  const ports = classPorts(given, expanders, limits.map((one) => one.unit), sharing, firm);
   const owned = [...given.owned].map(([lead, count]) => ({ lead, count }));
   const ownedAt = (lead: string) => owned.findIndex((one) => one.lead === lead);
   const joined = new Set([...shapes.flatMap((shape) => (shape.kind === 'loose' ? [] : shape.targets.map((target) => target.name))), ...ports.flatMap((one) => (one.behind >= 0 ? one.ports.map((port) => port.name) : []))]);
@@ -39,8 +41,8 @@ export function layTable(given: Given): Laid {
     const where = new Map(shape.bays.map((bay) => [bay.name, bay]));
     const here = (unit: DriveUnit, how?: string) => { const wish = wishes.get(unit.id); return !!wish && where.has(wish.name) && (!how || wish.seat.how === how); };
     const count = (how?: string) => classes.map((one) => one.units.filter((unit) => here(unit, how)).length);
-    const feeds = shape.kind === 'loose' ? [] : feedsOf(shape.targets[0]!, shape, classes, ports, ownedAt);
-    const reverse = shape.kind === 'direct' ? leadBetween('reverse', 'sata', shape.targets[0]!.kind) : undefined;
+    const feeds = shape.kind === 'loose' ? [] : feedsOf(shape.targets[0]!, shape, classes, ports, ownedAt).filter((feed) => firmAllows(firm, ports[feed.port]!.ports.map(({ name }) => name), shape.targets.map(({ name }) => name)));
+    const reverse = shape.kind === 'direct' && shape.targets.every(({ name }) => (firm.portOf.get(name) ?? null) === null) ? leadBetween('reverse', 'sata', shape.targets[0]!.kind) : undefined;
     const leads = shape.targets.flatMap((target) => settled.toTarget.get(target.name) ?? []);
     return {
       kind: shape.kind, group: shape.group, box: shape.box, bays: shape.bays, targets: shape.targets, lanes: shape.lanes, laneGb: shape.gb,
@@ -55,7 +57,7 @@ export function layTable(given: Given): Laid {
         const inside = bare || shape.targets[0]!.inside;
         const key = `${i}|${kind}|${bare}|${inside}|${shape.box}|${shape.gb}`;
         let at = endAt.get(key);
-        if (at === undefined) { endAt.set(key, (at = ends.length)); ends.push({ drive: i, box: shape.box, kind, bare, serves: ports.map((port) => endLead(one, kind, bare, inside, shape, port)) }); }
+        if (at === undefined) { endAt.set(key, (at = ends.length)); ends.push({ drive: i, box: shape.box, kind, bare, serves: ports.map((port) => (firmAllows(firm, port.ports.map(({ name }) => name), bare ? [endName(one.units[0]!)] : []) ? endLead(one, kind, bare, inside, shape, port) : null)) }); }
         return at;
       }),
     };
@@ -63,7 +65,7 @@ export function layTable(given: Given): Laid {
   const there = new Set(cells.flatMap((cell) => cell.bays.map((bay) => bay.name)));
   const gone = drives.filter((unit) => { const wish = wishes.get(unit.id); return wish && !there.has(wish.name); });
   return {
-    table: { drives: classes, cells, ports, ends, owned, limits, expanders: expanders.map((unit) => expanderCell(unit, ports, settled, ownedAt)) },
+    table: { drives: classes, cells, ports, ends, owned, limits, expanders: expanders.map((unit) => expanderCell(unit, ports, settled, ownedAt, firm)) },
     score: { a: 0, b: gone.filter((unit) => wishes.get(unit.id)!.seat.how === 'put').length * PUT_BROKEN, c: gone.length * MOVE },
   };
 }
@@ -92,10 +94,12 @@ function cellShapes(group: BayGroupHere, covered: ReadonlySet<string>, box: stri
 }
 
 /** Drives by all that placing can tell of them. */
-function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[]): DriveClass[] {
+const endName = (unit: DriveUnit) => `${unit.id}/${DRIVE_DATA_KEY}`;
+
+function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[], firm: Firm): DriveClass[] {
   const byMark = new Map<string, DriveUnit[]>();
   for (const unit of drives) {
-    const mark = `${protocolOf(unit.part)}|${outOf(unit)}|${unit.role === 'boot'}|${wishMBps(unit.part)}|${shapes.map((shape) => shape.takes(unit)).join('')}`;
+    const mark = `${protocolOf(unit.part)}|${outOf(unit)}|${unit.role === 'boot'}|${wishMBps(unit.part)}|${shapes.map((shape) => shape.takes(unit)).join('')}|${firm.portOf.get(endName(unit)) ?? ''}`;
     const like = byMark.get(mark);
     if (like) like.push(unit);
     else byMark.set(mark, [unit]);
@@ -103,21 +107,21 @@ function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[]): Dr
   return [...byMark.values()].map((units) => ({ units, protocol: protocolOf(units[0]!.part), wishMBps: wishMBps(units[0]!.part), rank: rankOf(units[0]!), out: outOf(units[0]!), loose: looseOf(units[0]!), boot: units[0]!.role === 'boot' }));
 }
 
-function classPorts({ units, seatOf, modes }: Given, expanders: readonly PlannedUnit[], limited: readonly string[], apart: boolean): PortClass[] {
+function classPorts({ units, seatOf, modes }: Given, expanders: readonly PlannedUnit[], limited: readonly string[], apart: boolean, firm: Firm): PortClass[] {
   const byMark = new Map<string, HostPort[]>();
   for (const port of hostPorts(units, seatOf, modes)) {
     if (port.lanes === 0) continue;
     const alone = apart || limited.includes(port.unit.id) || port.onBoard;
-    const mark = [alone ? port.unit.id : port.unit.part.id, port.kind, port.lanes, port.carries.join('+'), port.gbPerLane, port.inside, port.box, port.multiplier].join('|');
+    const mark = [alone ? port.unit.id : port.unit.part.id, port.kind, port.lanes, port.carries.join('+'), port.gbPerLane, port.inside, port.box, port.multiplier, firm.ports.has(port.name) ? port.name : ''].join('|');
     const like = byMark.get(mark);
     if (like) like.push(port);
     else byMark.set(mark, [port]);
   }
-  const own = [...byMark.values()].map((ports): PortClass => ({ ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: ports[0]!.onBoard, limit: limited.indexOf(ports[0]!.unit.id), behind: -1, uplinks: 0, single: new Map() }));
+  const own = [...byMark.values()].map((ports): PortClass => ({ ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: ports[0]!.onBoard, limit: limited.indexOf(ports[0]!.unit.id), behind: -1, uplinks: 0, single: new Map(), firm: ports.some(({ name }) => firm.ports.has(name)) }));
   const outlets = expanderPorts(units, seatOf);
   return [...own, ...expanders.flatMap((unit, behind) => [1, 2].map((uplinks): PortClass => {
     const ports = outlets.filter((port) => port.unit === unit);
-    return { ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: false, limit: -1, behind, uplinks, single: new Map() };
+    return { ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: false, limit: -1, behind, uplinks, single: new Map(), firm: false };
   }))];
 }
 
@@ -158,12 +162,12 @@ function feedsOf(target: Target, shape: Shape, classes: readonly DriveClass[], p
 /** A lead inside stays in its box; one outside goes from box to box. */
 const reaches = (port: HostPort, inside: boolean, box: string | null) => port.inside === inside && (!inside || port.box === box);
 
-function expanderCell(unit: PlannedUnit, ports: readonly PortClass[], settled: Settled, ownedAt: (lead: string) => number): ExpanderCell {
+function expanderCell(unit: PlannedUnit, ports: readonly PortClass[], settled: Settled, ownedAt: (lead: string) => number, firm: Firm): ExpanderCell {
   const own = ports.flatMap((one, i) => (one.ports[0]!.unit === unit && one.behind >= 0 ? [i] : []));
   const first = ports[own[0]!]!.ports[0]!;
   const feeds = ports.flatMap((one, port): Feed[] => {
     const lead = leadBetween('straight', one.kind, first.kind);
-    if (!lead || one.behind >= 0 || one.lanes < first.fullLanes || !one.ports[0]!.carries.includes('sas') || !reaches(one.ports[0]!, first.inside, first.box)) return [];
+    if (!lead || one.behind >= 0 || one.lanes < first.fullLanes || !one.ports[0]!.carries.includes('sas') || !reaches(one.ports[0]!, first.inside, first.box) || !firmAllows(firm, one.ports.map(({ name }) => name), ports[own[0]!]!.ports.map(({ name }) => name))) return [];
     return [{ port, lead: lead.id, owned: ownedAt(lead.id), serves: [], lossMBps: [], carriesMBps: first.fullLanes * laneMBps('sas', first.gbPerLane) }];
   });
   return { unit, connectors: ports[own[0]!]!.ports.length, feeds, port: own, fedFrom: ports[own[0]!]!.ports.flatMap((port) => settled.toTarget.get(port.name) ?? []).map((one) => one.port) };

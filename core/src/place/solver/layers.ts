@@ -46,7 +46,7 @@ function twinPorts({ ports, cells, expanders }: Table): number[][] {
   const like = new Map<string, number[]>();
   ports.forEach((one, p) => {
     const { unit, gbPerLane, box, inside, multiplier, carries } = one.ports[0]!;
-    if (one.behind >= 0 || one.onBoard || one.limit >= 0 || one.single.size > 0 || settled.has(p) || ports.filter((other) => other.ports[0]!.unit === unit).length > 1) return;
+    if (one.behind >= 0 || one.firm || one.onBoard || one.limit >= 0 || one.single.size > 0 || settled.has(p) || ports.filter((other) => other.ports[0]!.unit === unit).length > 1) return;
     const mark = [unit.part.id, one.ports.length, one.kind, one.lanes, gbPerLane, box, inside, multiplier, carries].join('|');
     like.set(mark, [...like.get(mark) ?? [], p]);
   });

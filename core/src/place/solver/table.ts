@@ -62,6 +62,8 @@ export type ExpanderCell = { readonly unit: PlannedUnit; readonly connectors: nu
 export type PortClass = {
   readonly ports: readonly HostPort[]; readonly kind: ConnectorKind; readonly lanes: number; readonly onBoard: boolean; readonly limit: number;
   readonly behind: number; readonly uplinks: number;
+  /** Whether a lead was put or held here by hand. */
+  readonly firm: boolean;
   /** Settled uses: single leads and breakouts by lead. */
   readonly single: ReadonlyMap<string, number>;
 };

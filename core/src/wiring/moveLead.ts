@@ -1,0 +1,43 @@
+import type { EditOf } from '../build/edits';
+import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
+import { leadBetween, leadById } from '../place/leads';
+import { expanderPorts, hostPorts, type HostPort } from '../place/ports';
+import { isKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import type { Connector } from '../parts/connector';
+
+/** A port a lead could be moved to: what is on it now, and the edit that moves it there. */
+export type OtherPort = { readonly ref: SpotRef; readonly name: string; readonly host: string; readonly words: string; readonly takenBy: Wire | null; readonly edit: EditOf<'lead.put'> };
+
+/**
+ * Every other port one end of a lead could be plugged into: the same box and side, a lead is made
+ * between the kinds, it speaks the same protocols and has the lanes. A breakout in reverse is joined
+ * from several ports and stays as it is, as does the lead to a single-lane connector of a backplane.
+ */
+export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherPort[] {
+  const lead = leadById(wire.lead);
+  const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
+  if (!lead || lead.shape === 'reverse') return [];
+  const byId = unitsById(units);
+  if (connectorAt(byId, wire.device[0]!)?.lanes === 1) return [];
+  const all = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
+  const now = all.find((port) => port.name === printSpot(wire.host[0]!));
+  if (!now) return [];
+  const on = new Map(layout.wires.flatMap((one) => one.host.map((host) => [printSpot(host), one] as const)));
+  const fed = new Set(layout.wires.flatMap((one) => one.device.map(printSpot)));
+  const goes = (port: HostPort) => port.name !== now.name && port.lanes >= Math.min(now.lanes, lead.shape === 'forward' ? 4 : now.lanes) && port.inside === now.inside && (!port.inside || port.box === now.box)
+    && lead.carries.some((one) => port.carries.includes(one) && now.carries.includes(one)) && !fed.has(port.name) && !wire.device.some(({ host }) => host === port.unit.id);
+  return all.filter(goes).flatMap((port): OtherPort[] => {
+    const kind = leadBetween(lead.shape, port.kind, lead.device);
+    if (!kind) return [];
+    const takenBy = on.get(port.name) ?? null;
+    if (takenBy && leadById(takenBy.lead)?.shape === 'reverse') return [];
+    return [{ ref: port.ref, name: port.name, host: port.unit.id, words: `${port.unit.part.name} ${port.unit.mark}, port${port.ref.n ? ` ${port.ref.n}` : ''}`, takenBy, edit: { type: 'lead.put', wire: { ...wire, lead: kind.id, host: [port.ref], how: 'put' } } }];
+  });
+}
+
+/** The connector of a backplane that a lead ends at; undefined at a drive or card. */
+function connectorAt(byId: ReadonlyMap<string, PlannedUnit>, ref: SpotRef): Connector | undefined {
+  const unit = byId.get(ref.host);
+  const group = unit && (isKind(unit, 'chassis') || isKind(unit, 'adapter')) ? unit.part.bayGroups.find(({ key }) => ref.key.startsWith(`${key}-`)) : undefined;
+  return group?.backplane?.type === 'direct' ? group.backplane.connectors[0] : undefined;
+}

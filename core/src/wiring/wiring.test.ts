@@ -1,0 +1,134 @@
+import Papa from 'papaparse';
+import { printSpot } from '../build/layout';
+import { checkLayout } from '../place/checkLayout';
+import { plannedUnits } from '../place/units';
+import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
+import { otherPorts } from './moveLead';
+import { scheduleCsv, scheduleOf } from './schedule';
+import { wiringFor } from './wiring';
+
+const wiring = (made: Fixture) => wiringFor(made.build, made.assess());
+const rack = () => fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2).add('tern-16i').add('tern-8i').add('barge-8', 16);
+const tower = () => fixture().add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
+const schedule = (made: Fixture) => scheduleOf(wiring(made), plannedUnits(made.build));
+
+test('every wire of a layout is one row, labelled in the order of hosts and ports', () => {
+  const made = rack();
+  const { hosts, loose } = wiring(made);
+  const rows = hosts.flatMap(({ leads }) => leads);
+  expect(rows.map(({ label }) => label)).toEqual(rows.map((_, i) => `L${i + 1}`));
+  expect(new Set(rows.map(({ wire }) => wire))).toEqual(new Set(made.build.layout.wires));
+  expect(rows.reduce((sum, row) => sum + row.drives.length, 0)).toBe(16);
+  expect(loose).toEqual([]);
+});
+
+test('a lead carries its lanes at the slower end, and asks what its drives could give', () => {
+  const [row] = wiring(rack()).hosts.flatMap(({ leads }) => leads).filter(({ drives }) => drives.length === 4);
+  expect([row!.carriesMBps, row!.asksMBps]).toEqual([4 * 600, 4 * 300]);
+  const bare = wiring(tower().add('barge-8', 2)).hosts[0]!.leads;
+  expect(bare.map(({ carriesMBps }) => carriesMBps)).toEqual([600, 600]);
+});
+
+test('links: a card by its slot, the board by its uplink; lanes add up against the processor', () => {
+  const { hosts, budgets } = wiring(rack());
+  const card = hosts.find(({ name }) => name === 'Tern 16i')!;
+  expect(card.link).toMatchObject({ lanes: 8, gen: 3, mbPerS: Math.round(8 * 985 * 0.87), owner: 'processor' });
+  expect(hosts[0]!.link).toMatchObject({ words: 'Chipset uplink' });
+  expect(budgets.find(({ source }) => source === 'processor')).toMatchObject({ used: 16, has: 64, unit: 'lanes' });
+});
+
+test('loose ends say why: a drive without a port, a card without a slot, ports switched off', () => {
+  const { loose } = wiring(cube().add('reed-250', 1, { role: 'boot' }).add('barge-8', 4).add('tern-8i').add('skein-10'));
+  expect(loose.map(({ words, why }) => `${words}: ${why}`)).toEqual(expect.arrayContaining(['Skein 10: no slot', '2 ports of Wren C8: switched off by Reed 250 GB M.2 SATA G1']));
+  expect(wiring(cube().add('barge-8', 5)).loose.map(({ why }) => why)).toEqual([expect.stringMatching(/^no port left for cage \d$/)]);
+});
+
+test('the schedule says where a lead comes from: the kit, a box, or the shop at a length that is sold', () => {
+  const lines = schedule(cube().add('barge-8', 4));
+  expect(lines).toHaveLength(1);
+  expect(lines[0]).toMatchObject({ label: 'L1', drives: 'G1 G2 G3 G4', source: 'in the box of Larder 8', length: '600 mm', direction: expect.stringMatching(/^reverse/) });
+  const bought = schedule(tower().add('lead-sata').add('barge-8', 4));
+  expect(bought.map(({ source }) => source)).toEqual(['in the kit: SATA lead, 50 cm', 'in the box of Plover A6', 'in the box of Plover A6', 'to buy']);
+  expect(bought[3]!.length).toMatch(/^(300|500|750|1000) mm \(the way is about \d+\)$/);
+});
+
+test('the schedule as CSV has a header and a line for each lead', () => {
+  const lines = schedule(rack());
+  const { data } = Papa.parse<Record<string, string>>(scheduleCsv(lines).trim(), { header: true });
+  expect(data).toHaveLength(lines.length);
+  expect(data[0]).toMatchObject({ label: 'L1', from: lines[0]!.from });
+});
+
+describe('leads by hand', () => {
+  const leadTo = (made: Fixture, device: string) => made.build.layout.wires.find((wire) => wire.device.some((end) => printSpot(end) === device))!;
+  const hostOf = (made: Fixture, device: string) => printSpot(leadTo(made, device).host[0]!);
+  const firstWire = (made: Fixture) => made.build.layout.wires.find(({ lead }) => lead.startsWith('straight:sff'))!;
+
+  test('moved to a port of another card it stays there, and says so', () => {
+    const made = rack();
+    const wire = firstWire(made);
+    const device = printSpot(wire.device[0]!);
+    const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ host, takenBy }) => host !== wire.host[0]!.host && !takenBy)!;
+    const moved = made.edit(other.edit);
+    expect(hostOf(moved, device)).toBe(other.name);
+    expect(leadTo(moved, device).how).toBe('put');
+    expect(checkLayout({ units: plannedUnits(moved.build) }, moved.build.layout)).toEqual([]);
+    // More drives settle around it.
+    expect(hostOf(moved.add('barge-8', 8), device)).toBe(other.name);
+    expect(moved.add('barge-8', 8).assess().unconnected).toEqual([]);
+  });
+
+  test('moved to a taken port the two leads change places', () => {
+    const made = rack();
+    const wire = firstWire(made);
+    const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ takenBy }) => takenBy)!;
+    const moved = made.edit(other.edit);
+    expect(hostOf(moved, printSpot(wire.device[0]!))).toBe(other.name);
+    expect(hostOf(moved, printSpot(other.takenBy!.device[0]!))).toBe(printSpot(wire.host[0]!));
+  });
+
+  test('a put lead gives way where a drive would go without, a held one does not', () => {
+    const front = { ...(catalogue.archetypes['rack-4u-24'] as unknown as { bayGroups: { backplane: object }[] }).bayGroups[0]!, takes: ['3.5', '2.5', 'u.2'] };
+    const chassis = tweak('gable-24', { bayGroups: [{ ...front, backplane: { ...front.backplane, carries: ['sata', 'sas', 'pcie'] } }] });
+    const port = { count: 1, kind: 'sff-8643', lanes: 4, gbPerLane: 12, role: 'host', side: 'inside' };
+    // One of the two ports alone speaks to NVMe drives.
+    const card = tweak('tern-8i', { connectors: [{ ...port, key: 'plain', carries: ['sas', 'sata'] }, { ...port, key: 'three', carries: ['sas', 'sata', 'pcie'] }] }, tweak('gannet-e8', { connectors: [] }, chassis));
+    const loose = fixture(card).add('gable-24').add('gannet-e8').add('tern-8i').add('barge-8', 4);
+    // The disks stay: else they change bays with the new ones, and the lead may stay as well.
+    const made = loose.edit(...[1, 2, 3, 4].map((n) => ({ type: 'place.hold' as const, unit: loose.unit('barge-8', n), spot: { host: loose.unit('gable-24'), key: 'front', n } })));
+    const wire = firstWire(made);
+    const moved = (how: 'put' | 'held') => {
+      const now = wire.host[0]!.key === 'three' ? made.edit({ type: 'lead.put', wire: { ...wire, how } }) : (() => { const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ ref }) => ref.key === 'three')!; return made.edit({ ...other.edit, wire: { ...other.edit.wire, how } }); })();
+      return now.add('wels-1920', 2);
+    };
+    expect(hostOf(moved('put'), printSpot(wire.device[0]!))).toMatch(/plain$/);
+    expect(moved('put').assess().unconnected).toEqual([]);
+    expect(hostOf(moved('held'), printSpot(wire.device[0]!))).toMatch(/three$/);
+    expect(moved('held').assess().unconnected).toHaveLength(2);
+  });
+
+  test('held and released; undone it is as it was', () => {
+    const made = tower().add('barge-8', 2);
+    const [wire] = made.build.layout.wires;
+    const other = otherPorts(plannedUnits(made.build), made.build.layout, wire!).find(({ takenBy }) => !takenBy)!;
+    const held = made.edit({ ...other.edit, wire: { ...other.edit.wire, how: 'held' } });
+    const device = printSpot(wire!.device[0]!);
+    expect(hostOf(held.add('barge-8', 2), device)).toBe(other.name);
+    expect(leadTo(held.edit({ type: 'lead.how', device: wire!.device[0]!, how: 'solved' }), device).how).toBe('solved');
+  });
+
+  test('a breakout in reverse and single-lane backplanes are not moved; a port of another box is none', () => {
+    const made = cube().add('barge-8', 4);
+    expect(otherPorts(plannedUnits(made.build), made.build.layout, made.build.layout.wires[0]!)).toEqual([]);
+    const far = rack().add('tern-8e').add('loft-16').add('barge-8', 10);
+    const outside = far.build.layout.wires.find(({ lead }) => lead.includes('sff-8644'));
+    if (outside) expect(otherPorts(plannedUnits(far.build), far.build.layout, outside).every(({ ref }) => ref.host === far.unit('tern-8e'))).toBe(true);
+  });
+
+  test('a lead whose end is gone is refused in words', () => {
+    const made = rack();
+    const wire = firstWire(made);
+    expect(() => made.edit({ type: 'lead.put', wire: { ...wire, host: [{ host: 'u999', key: 'port', n: 1 }] } })).toThrow('One end of that lead is no longer in the build');
+    expect(() => made.edit({ type: 'lead.how', device: { host: 'u999', key: 'data' }, how: 'held' })).toThrow('No lead ends there');
+  });
+});
