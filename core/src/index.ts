@@ -31,7 +31,7 @@ export { checkLayout, type Violation } from './place/checkLayout';
 export { solve } from './place/solve';
 export { problemOf, type Outcome, type Problem } from './place/problem';
 export { commit, replay, settleEdit, type Step } from './place/settle';
-export { isCard, ofKind, plannedUnits, type PlannedUnit } from './place/units';
+export { isCard, ofKind, plannedUnits, unitsById, type PlannedUnit } from './place/units';
 export { spotsOf, type SpotGroup, type SpotType } from './place/spots';
 export { mismatch, type Mismatch } from './place/mates';
 export { tracePath, wireOf } from './place/trace';

@@ -19,6 +19,7 @@ const BrowsePage = lazy(() => import('./views/parts/BrowsePage'));
 const OwnSheetPage = lazy(() => import('./views/parts/OwnSheetPage'));
 const StockPage = lazy(() => import('./views/parts/StockPage'));
 const FilesPage = lazy(() => import('./views/parts/FilesPage'));
+const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
@@ -32,7 +33,7 @@ if (location.pathname.startsWith('/b/')) {
 const router = createBrowserRouter([
   { path: '/', element: <FloorPage /> },
   // One parent for all views of a machine: going from one to another keeps it open.
-  { path: '/b/:id', element: <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}><BuildPage /></Suspense>, children: [{ index: true, element: <Bench /> }, { path: 'brief', element: <BriefPage /> }] },
+  { path: '/b/:id', element: <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}><BuildPage /></Suspense>, children: [{ index: true, element: <Bench /> }, { path: 'brief', element: <BriefPage /> }, { path: 'wiring', element: <WiringPage /> }] },
   { path: '/parts', element: <Suspense fallback={<p className="p-6 text-mid">Opening the parts …</p>}><PartsPage /></Suspense>, children: [{ index: true, element: <BrowsePage /> }, { path: 'own', element: <OwnSheetPage /> }, { path: 'stock', element: <StockPage /> }, { path: 'files', element: <FilesPage /> }] },
   { path: '*', element: <NowherePage /> },
 ]);

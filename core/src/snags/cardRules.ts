@@ -152,7 +152,8 @@ export function usedLanes(situation: Pick<Situation, 'units' | 'layout'>, board:
     const spot = situation.layout.at[unit.id]?.spot;
     const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;
     const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
-    if (!place || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
+    // An expander takes power from its slot, no lanes.
+    if (!place || isKind(unit, 'expander') || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
     const own = isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : lanes(spot!);
     const carrier = isKind(unit, 'carrier') ? unit.part.m2Sockets.length * 4 : own;
     return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: place.gen }];

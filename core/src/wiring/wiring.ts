@@ -19,7 +19,7 @@ export type LeadRow = {
   readonly wire: Wire;
   readonly lead: Lead;
   readonly from: { readonly host: string; readonly words: string };
-  readonly to: { readonly host: string; readonly words: string };
+  readonly to: { readonly host: string; readonly words: string; /** The bays or the part alone. */ readonly brief: string };
   /** Drives it serves, by unit. */
   readonly drives: readonly string[];
   readonly carriesMBps: number;
@@ -93,11 +93,12 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
 export const wiringFor = (build: Pick<Build, 'sheets' | 'archetypes'>, { units, layout, needs, unconnected }: { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly needs: LeadNeeds; readonly unconnected: readonly PlannedUnit[] }): Wiring =>
   wiringOf(units, layout, needs, boxedCables(units, build.sheets, build.archetypes), unconnected);
 
-/** Boards first, then cards by their slot; expander cards after the card that feeds them. */
+/** The board, cards on its chipset, cards on the processor, each by slot; expander cards after the card that feeds them. So what goes to one source stands together. */
 function hostOrder(units: readonly PlannedUnit[], layout: Layout, feeders: ReadonlyMap<string, string>): PlannedUnit[] {
   const hosts = units.filter((unit) => (isKind(unit, 'board') || isCard(unit.part)) && seatSpot(layout, unit));
   const slot = (unit: PlannedUnit) => { const spot = seatSpot(layout, unit)!; const board = units.find(({ id }) => id === spot.host)?.part; return board?.kind === 'board' ? board.slots.findIndex(({ key }) => key === spot.key) : -1; };
-  const direct = hosts.filter(({ id }) => !feeders.has(id)).sort((a, b) => Number(isKind(b, 'board')) - Number(isKind(a, 'board')) || slot(a) - slot(b));
+  const onProcessor = (unit: PlannedUnit) => { const spot = seatSpot(layout, unit)!; const board = units.find(({ id }) => id === spot.host)?.part; return Number(board?.kind === 'board' && board.slots.find(({ key }) => key === spot.key)?.owner === 'processor'); };
+  const direct = hosts.filter(({ id }) => !feeders.has(id)).sort((a, b) => Number(isKind(b, 'board')) - Number(isKind(a, 'board')) || onProcessor(a) - onProcessor(b) || slot(a) - slot(b));
   return direct.flatMap((unit) => [unit, ...hosts.filter(({ id }) => feeders.get(id) === unit.id)]);
 }
 
@@ -151,20 +152,25 @@ function hostWords(unit: PlannedUnit, wire: Wire, byId: ReadonlyMap<string, Plan
   const name = connector?.label ?? wire.host[0]!.key;
   return `${unit.part.name} ${unit.mark}, ${lower(name)}${wire.host.length > 1 ? ` ${ports.join(', ')}` : nth(wire.host[0]!)}`;
 }
+/** Bays of an adapter are named with it: there may be several alike. */
+const ofAdapter = (unit: PlannedUnit | undefined) => (unit && isKind(unit, 'adapter') ? ` of ${unit.mark}` : '');
 const lower = (words: string) => (/^[A-Z]{2}/.test(words) || /^[A-Z]\./.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1));
 
 function deviceWords(wire: Wire, byId: ReadonlyMap<string, PlannedUnit>, layout: Layout): LeadRow['to'] {
   const [ref] = wire.device;
   const unit = byId.get(ref!.host);
-  if (!unit) return { host: ref!.host, words: printSpot(ref!) };
+  if (!unit) return { host: ref!.host, words: printSpot(ref!), brief: printSpot(ref!) };
   if (isKind(unit, 'drive')) {
-    const places = wire.device.map(({ host }) => { const seat = layout.at[host]; const group = seat && groupAt(byId, seat.spot); return `${byId.get(host)?.mark ?? host}${group ? ` in ${lower(group.label)}${nth(seat!.spot)}` : ''}`; });
-    return { host: unit.id, words: places.join(', ') };
+    const places = wire.device.map(({ host }) => { const seat = layout.at[host]; const group = seat && groupAt(byId, seat.spot); return `${byId.get(host)?.mark ?? host}${group ? ` in ${lower(group.label)}${nth(seat!.spot)}${ofAdapter(byId.get(seat!.spot.host))}` : ''}`; });
+    const only = wire.device.length === 1 ? layout.at[unit.id] : undefined;
+    const at = only && groupAt(byId, only.spot);
+    return { host: unit.id, words: places.join(', '), brief: at ? `${lower(at.label)}${nth(only.spot)}${ofAdapter(byId.get(only.spot.host))}` : `${wire.device.length} drives` };
   }
-  if (isKind(unit, 'expander')) return { host: unit.id, words: `${unit.part.name} ${unit.mark}, port${nth(ref!)}` };
+  if (isKind(unit, 'expander')) return { host: unit.id, words: `${unit.part.name} ${unit.mark}, port${nth(ref!)}`, brief: `port${nth(ref!)}` };
   const group = isKind(unit, 'chassis') || isKind(unit, 'adapter') ? unit.part.bayGroups.find(({ key }) => ref!.key.startsWith(`${key}-`)) : undefined;
   const bays = group?.backplane?.type === 'direct' && ref!.n !== undefined ? `, bays ${(ref!.n - 1) * group.backplane.baysPerConnector + 1}–${Math.min(ref!.n * group.backplane.baysPerConnector, group.rows * group.columns)}` : '';
-  return { host: unit.id, words: `${unit.part.name} ${unit.mark}, ${lower(group?.label ?? 'bays')} connector${nth(ref!)}${bays}` };
+  const label = lower(group?.label ?? 'bays');
+  return { host: unit.id, words: `${unit.part.name} ${unit.mark}, ${label} connector${nth(ref!)}${bays}`, brief: bays ? `${label.replace(/ bays$/, '')} ${bays.slice(2)}` : label };
 }
 
 /** Cables that are here already, dealt out in the order they are asked for: the kit before the boxes. */
@@ -209,11 +215,12 @@ function budgetsOf(units: readonly PlannedUnit[], layout: Layout, byId: Readonly
     const spot = seatSpot(layout, unit);
     const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;
     const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
-    return place ? [{ unit, owner: place.owner, gen: place.gen, lanes: Math.min(isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : 16, lanes(spot!)) }] : [];
+    // An expander takes power from its slot, no lanes.
+    return place && !isKind(unit, 'expander') ? [{ unit, owner: place.owner, gen: place.gen, lanes: Math.min(isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : 16, lanes(spot!)) }] : [];
   });
   const taken = seated.filter(({ owner }) => owner === 'processor').reduce((sum, one) => sum + one.lanes, 0);
   const onBoard = hosts.find(({ unit }) => unit === board.id);
-  const asked = (onBoard?.leads.reduce((sum, lead) => sum + lead.asksMBps, 0) ?? 0) + seated.filter(({ owner }) => owner === 'chipset').reduce((sum, { unit, lanes: many, gen }) => sum + (isKind(unit, 'drive') ? wishMBps(unit.part) : hosts.find((host) => host.unit === unit.id)?.leads.reduce((all, lead) => all + lead.asksMBps, 0) || many * PCIE_LANE_MBPS[gen]! * PAYLOAD), 0);
+  const asked = (onBoard?.leads.reduce((sum, lead) => sum + lead.asksMBps, 0) ?? 0) + seated.filter(({ owner }) => owner === 'chipset').reduce((sum, { unit, lanes: many, gen }) => sum + (isKind(unit, 'drive') ? Math.min(wishMBps(unit.part), many * PCIE_LANE_MBPS[gen]! * PAYLOAD) : hosts.find((host) => host.unit === unit.id)?.leads.reduce((all, lead) => all + lead.asksMBps, 0) || many * PCIE_LANE_MBPS[gen]! * PAYLOAD), 0);
   return [
     ...(processor ? [{ source: 'processor' as const, words: processor.part.name, used: taken, has: processor.part.lanes, unit: 'lanes' as const }] : []),
     ...(board.part.uplinkLanes ? [{ source: 'chipset' as const, words: 'Chipset uplink', used: Math.round(asked), has: Math.round(board.part.uplinkLanes * PCIE_LANE_MBPS[board.part.uplinkGen]! * PAYLOAD), unit: 'MB/s' as const }] : []),

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, sceneOf, tryAt, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, scheduleOf, sceneOf, tryAt, wiringFor, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
 import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
@@ -99,6 +99,12 @@ const worker: BenchWorker = {
 
   bill: () => (build && assessment ? billCsv(billOf(build, assessment)) : null),
   drawing: () => (build && assessment ? drawingSvg(build, sceneOf(assessment.units, assessment.layout).boxes) : null),
+
+  wiring() {
+    if (!build || !assessment) return null;
+    const wiring = wiringFor(build, assessment);
+    return { wiring, schedule: scheduleOf(wiring, assessment.units) };
+  },
 
   card(one) {
     const { status, figures, snags } = createAssessor().assess(one, today());

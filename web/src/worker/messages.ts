@@ -1,4 +1,4 @@
-import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, Severity, SmallNeed, Snag, SnagCode, Status, TryAsk } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, Status, TryAsk, Wiring } from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
 export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
@@ -42,6 +42,8 @@ export type BenchWorker = {
   /** With parts in stock by sheet, which are proposed first. */
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
   stop(): void;
+  /** The wiring of the build that is open, and its schedule of leads; null while none is. */
+  wiring(): { readonly wiring: Wiring; readonly schedule: readonly ScheduleLine[] } | null;
   card(build: Build): CardFacts;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): string | null;

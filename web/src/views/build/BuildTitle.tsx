@@ -15,12 +15,15 @@ type Props = { /** Opens the sheet of keys, where a view has keys of its own. */
 export function BuildTitle({ onHelp, onNamed }: Props) {
   const { past, future, save, view, build } = useAppSelector((state) => state.bench);
   const dispatch = useAppDispatch();
+  // What is selected stays so from view to view.
+  const sel = useSearchParams()[0].get('sel');
+  const chosen = sel ? `?sel=${encodeURIComponent(sel)}` : '';
   const status = view && STATUS_WORDS[view.status];
   return (
     <>
       <NameField onNamed={onNamed} />
       <span aria-live="polite" className={`text-[13px] font-medium whitespace-nowrap ${status?.tone ?? 'text-mid'}`} data-testid="status">{status?.word ?? '…'}</span>
-      {build && <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]"><ViewLink to={`/b/${build.id}`}>Bench</ViewLink><ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink></nav>}
+      {build && <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]"><ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink><ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink><ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink></nav>}
       <span className="ml-2 flex gap-1">
         <button type="button" className="press" disabled={past.length === 0} onClick={() => dispatch(undo())} title={past.at(-1)?.words}>Undo</button>
         <button type="button" className="press" disabled={future.length === 0} onClick={() => dispatch(redo())} title={future[0]?.words}>Redo</button>

@@ -1,0 +1,75 @@
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { unitsById, type OtherPort } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { selectUnits } from '../../state/selectors';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { BuildTitle } from '../build/BuildTitle';
+import { ChangeLine } from '../build/ChangeLine';
+import { StaleNotice } from '../build/StaleNotice';
+import { Tapes } from '../build/Tapes';
+import { useUndoKeys } from '../build/useUndoKeys';
+import { Masthead } from '../Masthead';
+import { LeadPane, LooseEnds } from './LeadPane';
+import { columnsFor, pictureOf } from './ribbonLayout';
+import { Ribbons } from './Ribbons';
+import { ScheduleTable } from './ScheduleTable';
+import { keyOf, useWiringUi } from './useWiringUi';
+import { useWiring } from './useWiring';
+
+const NARROWEST_PX = 760;
+
+/** How everything is plugged together: ribbons above, the schedule of leads below, the chosen lead beside them. */
+export default function WiringPage() {
+  useUndoKeys();
+  const build = useAppSelector((state) => state.bench.build)!;
+  const units = useAppSelector(selectUnits);
+  const stale = useAppSelector((state) => state.bench.save === 'stale');
+  const dispatch = useAppDispatch();
+  const wired = useWiring();
+  const ui = useWiringUi(build, units, wired?.wiring ?? null);
+  const { width, ref } = useWidth();
+  const byId = useMemo(() => unitsById(units), [units]);
+  const picture = useMemo(() => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width))), [wired, width]);
+  const rows = wired?.wiring.hosts.flatMap(({ leads }) => leads) ?? [];
+  const pick = (port: OtherPort) => { ui.setPicking(null); dispatch(edit([port.edit], `${ui.chosen?.label ?? 'Lead'} to ${port.words}`)); };
+  const { picking, setPicking, choose } = ui;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => { if (event.key !== 'Escape') return; if (picking) setPicking(null); else choose(null); };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [picking, setPicking, choose]);
+  return (
+    <div className="print-page flex h-full min-h-[560px] flex-col">
+      <Masthead><BuildTitle /></Masthead>
+      <div className="no-print"><Tapes />{stale ? <StaleNotice /> : <ChangeLine hint="Every ribbon is a lead, as wide as what it carries; the dark part is what its drives could give." />}</div>
+      <main className="print-page grid min-h-0 flex-1 grid-cols-1 overflow-auto md:grid-cols-[minmax(0,1fr)_300px] md:overflow-hidden">
+        <div ref={ref} className="print-page min-h-0 overflow-auto bg-sheet" tabIndex={-1}>
+          <h1 className="sr-only">Wiring</h1>
+          <svg width="0" height="0" className="absolute" aria-hidden><defs><pattern id="ribbon-over" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--line)" /><rect width="2.4" height="6" fill="var(--warn)" /></pattern></defs></svg>
+          {picture && (rows.length > 0 || picture.blocks.length > 0
+            ? <div className="no-print overflow-x-auto"><Ribbons picture={picture} byId={byId} ui={ui} onPick={pick} /></div>
+            : <p className="p-6 text-mid">Nothing to wire yet. With a board and drives in the machine every lead is drawn here.</p>)}
+          {wired && <div className="no-print"><LooseEnds loose={wired.wiring.loose} /></div>}
+          {wired && <ScheduleTable lines={wired.schedule} name={build.name} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} />}
+        </div>
+        <aside aria-label="Lead" className="no-print min-h-0 overflow-auto border-line md:border-l">
+          <LeadPane key={ui.chosen ? keyOf(ui.chosen) : ''} row={ui.chosen} ui={ui} build={build} units={units} budgets={wired?.wiring.budgets ?? []} />
+        </aside>
+      </main>
+    </div>
+  );
+}
+
+/** The width an element has, kept as it changes. */
+function useWidth() {
+  const ref = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    const watch = new ResizeObserver(() => setWidth(element.clientWidth));
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+  return { width, ref };
+}
