@@ -37,11 +37,11 @@ test('J2 a blocker cured by a remedy, undone, redone', async ({ page, request })
   const bench = await new BenchPage(page).open(await copyOf(request, 'hall-cupboard', 'j2'));
   await expect(bench.snag('reaches.portsShort')).toContainText('4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.');
   await bench.snag('reaches.portsShort').getByRole('button').first().click();
-  const remedy = bench.snag('reaches.portsShort').locator('[data-remedy]', { hasText: 'Take Stickle 500 GB NVMe instead' });
+  const remedy = bench.snag('reaches.portsShort').locator('[data-remedy]', { hasText: 'Take Stickle 250 GB NVMe instead' });
   await expect(remedy).toBeVisible();
   await remedy.click();
   await expect(bench.snag('reaches.portsShort')).toHaveCount(0);
-  await expect(bench.kit('stickle-500')).toBeVisible();
+  await expect(bench.kit('stickle-250')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(bench.snag('reaches.portsShort')).toBeVisible();
   await expect(bench.kit('reed-250')).toBeVisible();

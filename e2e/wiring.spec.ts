@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { BenchPage, copyOf, storedBuild } from './bench';
+
+test('wiring by mouse and keyboard: a lead picked up, put on another card, held, undone', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'wires');
+  const bench = new BenchPage(page);
+  await page.goto(`/b/${id}/wiring`);
+  const lead = (label: string) => page.locator(`[data-lead="${label}"]`);
+  await expect(page.locator('[data-lead]')).toHaveCount(4);
+  await lead('L2').click();
+  await expect(page.getByRole('complementary', { name: 'Lead' })).toContainText('front bays connector 2');
+  await page.getByRole('button', { name: 'Pick up its port end' }).click();
+  // Esc puts it back and keeps the lead chosen.
+  await page.keyboard.press('Escape');
+  await expect(page.locator('[data-picking]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Pick up its port end' }).click();
+  await page.locator('[data-port]').filter({ hasText: '1' }).last().click();
+  await expect(bench.changeLine).toContainText('to Tern 8i');
+  await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(1);
+  await bench.settled();
+  const put = (await storedBuild(request, id)).layout.wires.filter(({ how }) => how === 'put');
+  expect(put).toHaveLength(1);
+  expect(put[0]!.device[0]).toMatchObject({ key: 'front-feed', n: 2 });
+
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(0);
+  // By keyboard alone: to a ribbon, choose, hold.
+  await lead('L1').focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Hold', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  await expect(lead('L1')).toContainText('held');
+  await page.getByRole('button', { name: 'Release' }).press('Enter');
+  await expect(lead('L1')).not.toContainText('held');
+});
+
+test('what is chosen in the wiring is chosen on the bench; the schedule is saved as a table', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'schedule');
+  await page.goto(`/b/${id}/wiring`);
+  await expect(page.locator('[data-loose]')).toContainText('switched off by Reed 250 GB M.2 SATA');
+  await expect(page.locator('[data-loose]')).toContainText('no port left for roof bays');
+  await page.locator('[data-lead="L1"]').click();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page).toHaveURL(/sel=u2%2Froof/);
+  await page.goBack();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
+  const text = readFileSync(await download.path(), 'utf8');
+  expect(text.split('\r\n')[0]).toBe('label,from,to,drives,lead,direction,length,source,how');
+  expect(text).toContain('L1,');
+});
