@@ -44,7 +44,7 @@ const share = (watts: number, a12: number, a5: number) => (a12 * 12 + a5 * 5) / 
 /** Bounds of what is made, by class: mm, g, W, dB, money. */
 const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
   chassis: (part) => {
-    within(`${part.id} width`, part.widthMm, 100, part.style === 'rack' || part.rackUnits ? 440 : 330);
+    within(`${part.id} width`, part.widthMm, 100, part.style === 'rack' || part.rackUnits ? 450 : 330);
     within(`${part.id} depth`, part.depthMm, 100, 760);
     const litres = (part.widthMm * part.heightMm * part.depthMm) / 1e6;
     within(`${part.id} g a litre`, part.massG / litres, 60, 1100);

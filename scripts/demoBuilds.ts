@@ -1,31 +1,15 @@
 /** Writes demo/builds/ from the demo catalogue: `tsx scripts/demoBuilds.ts`. The files are the data; this is how they were put together. */
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { addItemEdit, commit, newBuild, parseSpot, type Build, type Edit, type Item, type SheetId, type SpotRef } from '@inch-tower/core';
+import { newBuild, type Build, type Item } from '@inch-tower/core';
 import { loadDemoCatalogue } from '../demo/loadDemo';
+import { recipes, situations } from '../demo/situations';
 
 const catalogue = loadDemoCatalogue();
 
-class Recipe {
-  constructor(readonly build: Build) {}
-  private edit(edit: Edit): Recipe {
-    const step = commit(this.build, [edit]);
-    if (!step.ok) throw new Error(step.words);
-    return new Recipe(step.build);
-  }
-  add(sheet: string, count = 1, more: { at?: string[]; deal?: Item['deal']; role?: 'boot' | 'leaving' } = {}): Recipe {
-    const spots = more.at?.map((text): SpotRef => parseSpot(text)!);
-    return this.edit(addItemEdit(this.build, catalogue, sheet as SheetId, count, { ...(spots ? { spots } : {}), ...(more.deal ? { deal: more.deal } : {}), ...(more.role ? { role: more.role } : {}) }));
-  }
-  unit(sheet: string): string {
-    return this.build.items.find((item) => item.sheet === sheet)!.units[0]!.id;
-  }
-  with(sections: Partial<Build>): Recipe {
-    return new Recipe({ ...this.build, ...sections });
-  }
-}
-const start = (id: string, name: string) => new Recipe(newBuild(id, name));
-const OWNED = { deal: 'owned' } as const;
+const start = recipes(catalogue);
+const all = situations(catalogue);
 const bays = (host: string, key: string, numbers: number[]) => numbers.map((n) => `${host}/${key}.${n}`);
+const OWNED = { deal: 'owned' } as const;
 
 function hallCupboard(): Build {
   const empty = start('hall-cupboard', 'Hall cupboard');
@@ -91,6 +75,6 @@ function fieldKit(): Build {
 }
 
 mkdirSync('demo/builds', { recursive: true });
-for (const build of [hallCupboard(), boathouseRack(), oldDesktop(), schoolShelf(), fieldKit(), newBuild('reading-room', 'Reading room, not begun')]) {
+for (const build of [hallCupboard(), boathouseRack(), oldDesktop(), schoolShelf(), fieldKit(), newBuild('reading-room', 'Reading room, not begun'), all['lock-keepers-box']!, all['sound-desk']!, all['gauge-house']!, all.weighbridge!]) {
   writeFileSync(`demo/builds/${build.id}.json`, `${JSON.stringify(build, null, 1)}\n`);
 }

@@ -60,3 +60,4 @@ export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies
 export { wiringFor, type Budget, type HostRow, type LeadRow, type LooseEnd, type Wiring } from './wiring/wiring';
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
 export { otherPorts, type OtherPort } from './wiring/moveLead';
+export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';

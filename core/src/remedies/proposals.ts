@@ -1,4 +1,4 @@
-import type { Edit } from '../build/edits';
+import type { Edit, EditOf } from '../build/edits';
 import { addItemEdit, type Catalogue } from '../build/newItem';
 import type { Part, PartOf } from '../parts/resolve';
 import { conflictOf } from '../place/conflict';
@@ -61,10 +61,28 @@ const supply = (goes: (base: Base, part: PartOf<'supply'>, now: PartOf<'supply'>
     return part.kind === 'supply' ? swaps(base, catalogue, unit, 'supply', (other) => goes(base, other, part, snag)) : [];
   });
 
+/** For one or two drives nobody sets up another box. */
+const FEW_DRIVES = 2;
+
+/** Boxes of bays beside the machine, as many as the drives want, with a card that reaches it where none does. */
+function shelves(base: Base, catalogue: Catalogue, missing: number): Proposal[] {
+  const boxes = listed(catalogue, 'chassis').filter((part) => part.boardHoles.length === 0 && part.bayGroups.length > 0).slice(0, 4);
+  const cards = addControllers(base, catalogue, (part) => part.connectors.some(({ side }) => side === 'outside')).slice(0, 2);
+  return boxes.flatMap((part) => {
+    const alone = addPart(base, catalogue, part, Math.min(4, Math.ceil(missing / part.bayGroups.reduce((sum, one) => sum + one.rows * one.columns, 0))));
+    return [alone, ...cards.map((card): Proposal => {
+      const first = alone.edits[0] as EditOf<'item.add'>;
+      const next = { next: base.build.counter.next + 1 + first.item.units.length, letter: base.build.counter.letter + 1 };
+      const then = card.edits.map((edit) => (edit.type === 'item.add' ? addItemEdit({ ...base.build, counter: next }, catalogue, edit.item.sheet, edit.item.units.length) : edit));
+      return { edits: [first, ...then], words: `${alone.words}, and ${lower(card.words)}`, madeOf: [alone.words] };
+    })];
+  });
+}
+
 const driveInBay: Propose = (base, snag, catalogue) => {
   const drives = about(base, snag);
   const adapters = adds(base, catalogue, listed(catalogue, 'adapter').filter((part) => mountable(base, part)));
-  return [...releases(base), ...adapters, ...takeOut(drives)];
+  return [...releases(base), ...adapters, ...(drives.length > FEW_DRIVES ? shelves(base, catalogue, drives.length) : []), ...takeOut(drives)];
 };
 
 const memory: Propose = (base, snag, catalogue) => {

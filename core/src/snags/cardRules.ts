@@ -57,6 +57,8 @@ export function cardOpening(situation: Situation): Finding[] {
 /** Real MB/s of a link of so many lanes: 0.87 of what line coding leaves (PCI Express Base specification). */
 const PAYLOAD = 0.87;
 const linkMBps = (lanes: number, gen: number) => Math.round(lanes * PCIE_LANE_MBPS[gen]! * PAYLOAD);
+/** What conventional PCI really carries, all of its slots together (PCI 2.3: 133 raw). */
+const PCI_MBPS = 100;
 /** Payload of an Ethernet port, MB/s a Gb/s. */
 const ETHERNET_MBPS = 117.7;
 /** What a card has to carry: all that its drives or its network ports give; null where that cannot be told. */
@@ -74,7 +76,11 @@ export function cardLink(situation: Situation): Finding[] {
     const { part } = unit;
     const spot = spotOf(situation, unit)!;
     const group = groupAt(byId, spot);
-    if (group?.type !== 'slot' || part.bus !== 'pcie') return [];
+    if (group?.type !== 'slot') return [];
+    if (part.bus === 'pci') {
+      const asked = part.kind === 'controller' ? wishesOn(situation, unit.id) : 0;
+      return asked > PCI_MBPS ? [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' }, facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length } }] : [];
+    }
     const have = Math.min(part.lanes, lanes(spot));
     const gen = Math.min(part.gen, group.slot.gen);
     const need = needOf(situation, unit);

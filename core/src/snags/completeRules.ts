@@ -29,10 +29,10 @@ export function spareCables({ leads, units }: Situation): Finding[] {
   return byPart(leads.spare).map((cables): Finding => {
     const part = cables[0]!.part as PartOf<'cable'>;
     const kinds = part.ends.map(({ kind }) => kind);
-    const twin = wanted.find(({ lead }) => kinds.includes(lead.host) && kinds.includes(lead.device));
+    const twin = leads.needs.find(({ lead }) => kinds.includes(lead.host) && kinds.includes(lead.device));
     const turned = twin && twin.lead.shape !== 'straight' && part.ends.some(({ tails }) => tails > 1);
     const right = twin ?? wanted[0];
-    return { severity: turned || (right && wanted.length > 0) ? 'caution' : 'note', at: cables.map(({ id }) => ({ unit: id })), facts: { count: cables.length, cable: part.name, turned: turned ? (twin.lead.shape === 'reverse' ? 'forward' : 'reverse') : '', right: right ? `${right.count} × ${right.lead.name}` : '' } };
+    return { severity: turned || wanted.length > 0 ? 'caution' : 'note', at: cables.map(({ id }) => ({ unit: id })), facts: { count: cables.length, cable: part.name, turned: turned ? (twin.lead.shape === 'reverse' ? 'forward' : 'reverse') : '', right: right ? `${right.count} × ${right.lead.name}` : '' } };
   });
 }
 

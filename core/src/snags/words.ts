@@ -87,7 +87,7 @@ export const WORDS = {
   'reaches.largestDrive': { title: 'Largest drive', what: (f, s) => `${n(Number(f.count), 'drive')} of ${round(s.gap!.have)} TB on ${f.host}, which sees ${round(s.gap!.limit)} TB of a drive.`, why: 'The rest is lost, or data past it is written over the beginning.' },
   'reaches.slotLink': {
     title: 'Lanes of a card',
-    what: (f, s) => (f.lanes === 0 ? `${f.card}: ${f.slot} has no lanes while something else uses them.` : `${f.card} (x${f.own}, generation ${f.ownGen}) is on x${f.lanes} of generation ${f.gen} in ${f.slot}${s.gap!.unit === 'MB/s' ? `: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)} asked` : ''}.`),
+    what: (f, s) => (f.bus === 'pci' ? `${n(Number(f.drives), 'drive')} on ${f.card} ${Number(f.drives) === 1 ? 'has' : 'share'} the PCI bus: ${mbps(s.gap!.have)} for the ${mbps(s.gap!.limit)} they could give.` : f.lanes === 0 ? `${f.card}: ${f.slot} has no lanes while something else uses them.` : `${f.card} (x${f.own}, generation ${f.ownGen}) is on x${f.lanes} of generation ${f.gen} in ${f.slot}${s.gap!.unit === 'MB/s' ? `: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)} asked` : ''}.`),
     why: 'The length of a slot says nothing about its wiring; fewer lanes carry less.',
   },
   'reaches.m2Link': { title: 'Link of an M.2 module', what: (f, s) => `${f.drive} (generation ${f.ownGen}, x${f.own}) is in ${f.socket} at generation ${f.gen}, x${f.lanes}: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)}.`, why: 'It works, at the speed of the socket.' },

@@ -1,0 +1,104 @@
+import { allRemedies, createAssessor, commit, hostDrives, wordsOf, type Build, type SheetId, type Snag } from '@inch-tower/core';
+import { loadDemoCatalogue } from './loadDemo';
+import { situations } from './situations';
+
+const catalogue = loadDemoCatalogue();
+const all = situations(catalogue);
+const asOf = { asOf: '2026-11-01' };
+const assess = (build: Build) => createAssessor().assess(build, asOf);
+const sentences = (build: Build) => assess(build).snags.map((snag) => `${snag.severity} ${snag.code}: ${wordsOf(snag).what}`);
+
+/** What must be found in each, by a piece of its sentence. */
+const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
+  'lock-keepers-box': [
+    /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/, /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s/,
+    /powered\.plugs: SATA power plugs: 3 wanted, Clinker 400 Flex has 2\. Splitters are needed/,
+  ],
+  'granary-fifteen': [/fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/, /complete\.smallParts: To get besides: slide rails/],
+  'sound-desk': [
+    /blocker fits\.cardLength: Beacon 300 is 32 mm too long: 312 mm, room for 280 mm to the fan wall/, /fits\.holes: 6 drives mate, but nothing holds them: Pike 960 GB/, /fits\.cardCovers: Beacon 300 is 3 slots thick and covers/,
+  ],
+  'evening-copies': [/blocker reaches\.multiplier: Crib 6 on one port hangs 6 drives on one SATA port/],
+  'attic-four': [/blocker fits\.cardSlot: .*no slot is left that takes it\. The only one is in use/, /fits\.coolerHeight: Fell 62 leaves 0 mm under the drive stack/, /fits\.supplyScrews: Ember 450 SFX goes into .* no screw points/],
+  'reel-room': [/blocker fits\.cardLength: Tern 24i long is 3 mm too long: 315 mm, room for 312 mm to the fan wall/],
+  'gauge-house': [
+    /blocker fits\.stick: Dab 32 GB boot stick stands 40 mm above the board; 28 mm are there under the cover/, /blocker mates\.memoryRegistered: Clew 16 GB registered/, /fits\.rackDepth: Plank 1U is 420 mm deep; with 35 mm of handles/,
+    /mates\.spareCables: .*it is a forward breakout, the other way round\. Wanted: 1 × Reverse breakout/,
+  ],
+  rescue: [/complete\.smallParts: To get besides: slide rails/],
+  weighbridge: [
+    /fits\.coolerBase: The base of Crag Q6 is 44 mm; the heat spreader of Shire X12, used is 52 mm/, /reaches\.m2Link: Stickle 500 GB NVMe \(generation 4, x4\) is in M\.2 socket 1 at generation 3/,
+    /complete\.smallParts: To get besides: coin cell, I\/O shield/, /mates\.frontUsb/,
+  ],
+  'four-nodes': [/complete\.uselessPorts: Sprig X4 node has 6 drive ports; Hurdle Half has 1 bay: 5 stay idle/, /complete\.smallParts: To get besides: slide rails/],
+  'eel-loft': [/mates\.frontUsb: Larder 8 has USB 3 in front; Wren X8 has no header for it/],
+};
+
+test.each(Object.entries(all))('%s: what must be found is found, in short sentences', (id, build) => {
+  const said = sentences(build);
+  for (const found of FOUND[id]!) expect(said).toEqual(expect.arrayContaining([expect.stringMatching(found)]));
+  for (const one of said) expect(one.split(': ').slice(1).join(': ').split(/\s+/).length).toBeLessThanOrEqual(35);
+});
+
+test.each(Object.entries(all))('%s: every blocker has a way out, and taking the first leaves that blocker behind', (_id, build) => {
+  const assessment = assess(build);
+  for (const snag of assessment.snags.filter(({ severity }) => severity === 'blocker')) {
+    const [first] = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), asOf);
+    expect({ snag: snag.key, way: first?.title, cure: first?.cure }).toEqual({ snag: snag.key, way: expect.any(String), cure: true });
+    const step = commit(build, first!.edits);
+    if (!step.ok) throw new Error(step.words);
+    expect(blockers(step.build, snag)).toEqual([]);
+  }
+});
+const blockers = (build: Build, like: Snag) => assess(build).snags.filter(({ severity, code }) => severity === 'blocker' && code === like.code);
+
+test.each(Object.entries(all).filter(([id]) => id !== 'rescue'))('%s: remedy by remedy it comes to a machine without blockers', (_id, build) => {
+  let now = build;
+  for (let step = 0; step < 6; step++) {
+    const assessment = assess(now);
+    const snag = assessment.snags.find(({ severity }) => severity === 'blocker');
+    if (!snag) return;
+    const [first] = allRemedies({ build: now, assessment }, snag, catalogue, createAssessor(), asOf);
+    const done = commit(now, first!.edits);
+    if (!done.ok) throw new Error(done.words);
+    now = done.build;
+  }
+  throw new Error(`still blocked: ${sentences(now).join('; ')}`);
+});
+
+test('granary: sixteen ports for fifteen drives, two breakouts of the kit serve eight of them', () => {
+  const { figures, needs } = assess(all['granary-fifteen']!);
+  expect(figures['drives.room']!.value).toBe(9);
+  expect(needs.needs.reduce((sum, need) => sum + need.fromKit + need.fromBoxes, 0)).toBeGreaterThan(0);
+});
+
+test('eel loft: ports for twelve bays, fans on the headers of the board', () => {
+  const { figures, small } = assess(all['eel-loft']!);
+  expect(figures['ports.free']!.value + 7).toBe(12);
+  expect(small.some(({ use }) => use === 'fanSplitter')).toBe(false);
+});
+
+test('four nodes: two modules go into the slots that are filled first', () => {
+  const build = all['four-nodes']!;
+  const modules = build.items.find(({ sheet }) => sheet === 'clew-s16')!.units.map(({ id }) => build.layout.at[id]!.spot.n);
+  expect(modules.sort()).toEqual([2, 4]);
+});
+
+describe('rescue: can another machine take every member', () => {
+  const host = (count: number, sheet = 'sluice-6') => hostDrives(all.rescue!, [{ sheet: sheet as SheetId, count }], catalogue, catalogue, createAssessor(), asOf);
+  test('twelve bays take eight SAS drives behind one card, and twelve SATA ones', () => {
+    expect(host(8)).toMatchObject({ drives: 8, placed: 8, connected: 8, all: true, newBlockers: 0 });
+    expect(host(12, 'barge-8')).toMatchObject({ all: true });
+  });
+  test('twelve SAS drives want another card: it says which', () => {
+    const twelve = host(12);
+    expect(twelve).toMatchObject({ placed: 12, connected: 8, all: false });
+    expect(twelve.ways[0]!.title).toMatch(/^(Add|Take) Tern|Grebe/);
+    expect(twelve.ways[0]!.cure).toBe(true);
+  });
+  test('thirty-two do not go in: a shelf and a card to reach it are what helps', () => {
+    const many = host(32);
+    expect(many).toMatchObject({ drives: 32, placed: 12, all: false });
+    expect(many.ways.map(({ title }) => title).join('; ')).toContain('Loft 16');
+  });
+});
