@@ -61,3 +61,4 @@ export { wiringFor, type Budget, type HostRow, type LeadRow, type LooseEnd, type
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
 export { otherPorts, type OtherPort } from './wiring/moveLead';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
+export { whyNot, type WhyNot } from './remedies/whyNot';

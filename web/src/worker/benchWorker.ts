@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, scheduleOf, sceneOf, tryAt, wiringFor, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, scheduleOf, sceneOf, tryAt, whyNot, wiringFor, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type SheetId, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
 import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
@@ -93,6 +93,13 @@ const worker: BenchWorker = {
       await breathe();
       if (mine !== asking) return null;
     }
+  },
+
+  whyNot(spot, sheet) {
+    const from = base();
+    if (!from) return null;
+    const { ways, conflict } = whyNot(from, spot, sheet as SheetId, { sheets: { ...listed.sheets, ...(catalogue.sheets[sheet] ? { [sheet]: catalogue.sheets[sheet] } : {}) }, archetypes: catalogue.archetypes }, weighing, today());
+    return { rows: ways.map((way) => ({ title: way.title, edits: way.edits, delta: way.delta, figures: way.figures, cure: true, blockersAfter: way.blockersAfter })), conflict };
   },
 
   stop() { asking++; },

@@ -1,4 +1,4 @@
-import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, Status, TryAsk, Wiring } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, SpotRef, Status, TryAsk, Wiring } from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
 export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
@@ -41,6 +41,8 @@ export type BenchWorker = {
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
+  /** What would let a part in that does not go there; null when something newer was asked. */
+  whyNot(spot: SpotRef, sheet: string): WaysOut | null;
   stop(): void;
   /** The wiring of the build that is open, and its schedule of leads; null while none is. */
   wiring(): { readonly wiring: Wiring; readonly schedule: readonly ScheduleLine[] } | null;

@@ -1,13 +1,13 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { printSpot } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
-import type { RemedyRow, TaggedSnag, WaysOut } from '../../worker/messages';
-import { changeWords, unitWords } from '../../words/format';
+import type { TaggedSnag, WaysOut } from '../../worker/messages';
 import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
 import { useOwned } from './useOwned';
+import { Conflict, WayRow } from './WayRow';
 
 const SEVERITY: Record<TaggedSnag['severity'], { readonly word: string; readonly tone: string; readonly colour: string; readonly line: string }> = {
   blocker: { word: 'Blocker', tone: 'bad', colour: 'var(--bad)', line: 'solid' },
@@ -46,11 +46,9 @@ export function SnagsPane() {
 
 function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: number }) {
   const [known, setKnown] = useState<{ readonly rev: number; readonly key: string; readonly ways: WaysOut } | null>(null);
-  const ui = useBench();
   const dispatch = useAppDispatch();
   const build = useAppSelector((state) => state.bench.build?.id ?? '');
   const { owned, settled } = useOwned(build, true);
-  const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
     if (!settled) return;
     let here = true;
@@ -58,12 +56,9 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
     const later = setTimeout(() => void benchWorker().remedies(snag.key, owned).then((ways) => { if (here && ways) setKnown({ rev, key: snag.key, ways }); }), 60);
     return () => { here = false; clearTimeout(later); };
   }, [snag.key, rev, owned, settled]);
-  useEffect(() => () => clearTimeout(wait.current), []);
   const ways = known?.rev === rev && known.key === snag.key ? known.ways : null;
   if (!ways) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;
   const { rows, conflict } = ways;
-  const show = (row: RemedyRow) => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: row.edits, figures: row.figures }), 90); };
-  const hide = () => { clearTimeout(wait.current); ui.setGhost(null); };
   return (
     <div className="mt-1.5 pl-[30px]">
       {conflict.length > 0 && <Conflict lines={conflict} />}
@@ -71,31 +66,9 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
       {rows.length > 0 && <p className="text-[12.5px] text-mid">{rows[0]!.cure ? 'What cures it' : 'Nothing cures it alone; what helps'}</p>}
       <ul className="mt-1 flex flex-col gap-1">
         {rows.map((row) => (
-          <li key={row.title}>
-            <button type="button" data-remedy className="press w-full py-1 text-left leading-tight font-normal" onFocus={() => show(row)} onBlur={hide} onMouseEnter={() => show(row)} onMouseLeave={hide} onClick={() => { hide(); dispatch(edit(row.edits, row.title)); }}>
-              <span className="block font-medium">{row.title}</span>
-              <span className="mono block text-[11.5px] text-mid">{deltaWords(row)}</span>
-            </button>
-          </li>
+          <WayRow key={row.title} row={row} onTake={() => dispatch(edit(row.edits, row.title))} />
         ))}
       </ul>
     </div>
   );
-}
-
-/** What cannot be together: give way on any one of these and the others go. */
-function Conflict({ lines }: { readonly lines: readonly string[] }) {
-  return (
-    <div className="mb-2" data-conflict>
-      <p className="text-[12.5px] text-mid">These do not go together; without any one of them the others do</p>
-      <ul className="mt-0.5 text-[13px]">{lines.map((line, i) => <li key={i} className="flex gap-2"><span aria-hidden className="text-mid">–</span><span className="min-w-0">{line}</span></li>)}</ul>
-    </div>
-  );
-}
-
-const UNITS = { 'cost.now': '€', 'power.idleWallW': 'W', 'sound.earIdleDb': 'dB(A)', 'capacity.rawTb': 'TB' } as const;
-const SHOWN = ['cost.now', 'power.idleWallW', 'sound.earIdleDb', 'capacity.rawTb'] as const;
-function deltaWords(row: RemedyRow): string {
-  const changes = SHOWN.flatMap((id) => { const change = changeWords(id, row.delta[id] ?? 0); return change ? [`${change} ${row.figures[id] ? unitWords(row.figures[id]) : UNITS[id]}`] : []; });
-  return [...(changes.length ? changes : ['costs nothing']), row.blockersAfter === 0 ? 'no blocker left' : `${row.blockersAfter} blocker${row.blockersAfter === 1 ? '' : 's'} left`].join(' · ');
 }

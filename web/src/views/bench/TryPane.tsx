@@ -10,6 +10,7 @@ import { useBench } from './benchContext';
 import { useFocusStart } from './useFocusStart';
 import { SORTS, sortRows, type SortName } from './trySorts';
 import { TryRowView } from './TryRowView';
+import { WhyNot } from './WhyNot';
 import { useOwned } from './useOwned';
 
 const GHOST_AFTER_MS = 90;
@@ -106,7 +107,7 @@ function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
   return (
     <details className="border-b border-line px-3 py-2 text-[13px]">
       <summary className="min-h-6 cursor-pointer text-mid">{rows.length} {rows.length === 1 ? 'does' : 'do'} not go here</summary>
-      <ul>{rows.map((row) => <li key={row.sheet} className="border-t border-dotted border-line py-1"><span className="font-medium">{row.name}</span><span className="block text-mid">{row.why}</span></li>)}</ul>
+      <ul>{rows.map((row) => <li key={row.sheet} className="border-t border-dotted border-line py-1"><span className="font-medium">{row.name}</span><span className="block text-mid">{row.why}</span><WhyNot row={row} /></li>)}</ul>
     </details>
   );
 }
