@@ -44,6 +44,7 @@ const share = (watts: number, a12: number, a5: number) => (a12 * 12 + a5 * 5) / 
 /** Bounds of what is made, by class: mm, g, W, dB, money. */
 const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
   chassis: (part) => {
+    if (part.boardAt) { within(`${part.id} board, from the left`, part.boardAt.xMm, 0, part.widthMm); within(`${part.id} board, from the front`, part.boardAt.zMm, 0, part.depthMm); }
     within(`${part.id} width`, part.widthMm, 100, part.style === 'rack' || part.rackUnits ? 450 : 330);
     within(`${part.id} depth`, part.depthMm, 100, 760);
     const litres = (part.widthMm * part.heightMm * part.depthMm) / 1e6;

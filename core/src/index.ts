@@ -62,3 +62,4 @@ export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } 
 export { otherPorts, type OtherPort } from './wiring/moveLead';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';
+export { changeEffects, modsFor, type Mod } from './place/chassisChanges';

@@ -41,6 +41,8 @@ export type BenchWorker = {
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
+  /** Figures as they would be with some edits; null where those cannot be made. */
+  weighed(edits: readonly Edit[]): Figures | null;
   /** What would let a part in that does not go there; null when something newer was asked. */
   whyNot(spot: SpotRef, sheet: string): WaysOut | null;
   stop(): void;

@@ -5,6 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { factLine } from '../../words/factLine';
 import { Numbers } from '../sheets/Numbers';
 import { useBench } from './benchContext';
+import { ChassisChanges } from './ChassisChanges';
 import { useFocusStart } from './useFocusStart';
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
@@ -39,7 +40,7 @@ export function SheetPane() {
           <button type="button" className="press" onClick={() => act({ type: 'item.patch', item: unit.item!.id, patch: { deal: unit.item!.deal === 'owned' ? 'buy' : 'owned' } })}>{unit.item.deal === 'owned' ? 'I must buy it' : 'I own it'}</button>
         </div>
       ) : <p className="mt-2 text-[13px] text-mid">{unit.builtIn?.fixed ? 'Built in: it comes with its host and stays.' : 'Comes with its host. Put another in its place to swap it.'}{!unit.builtIn?.fixed && spot && <button type="button" data-pane-start className="press ml-2" onClick={() => ui.select(printSpot(spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}</p>}
-      <ChassisOptions unit={unit} />
+      <ChassisChanges unit={unit} />
       <Places unit={unit} units={units} />
       <Numbers part={unit.part} />
     </div>
@@ -52,23 +53,6 @@ function placeWords(unit: PlannedUnit, how: keyof typeof HOW_WORDS | undefined, 
   if (unit.builtIn) return 'Built in.';
   if (!how || !where) return unit.part.kind === 'cable' ? 'A lead of the kit.' : 'On the table: no place yet.';
   return `${where.split('/')[1]!.replace('.', ' ')}, ${HOW_WORDS[how]}.`;
-}
-
-/** Removable things of a chassis that change its numbers. */
-function ChassisOptions({ unit }: { readonly unit: PlannedUnit }) {
-  const changes = useAppSelector((state) => state.bench.build!.changes);
-  const dispatch = useAppDispatch();
-  if (unit.part.kind !== 'chassis' || unit.part.options.length === 0) return null;
-  return (
-    <fieldset className="mt-3 border-t border-line pt-2">
-      <legend className="sr-only">Changes to the chassis</legend>
-      {unit.part.options.map((option) => {
-        const id = `${unit.id}:${option.key}`;
-        const on = changes.some((change) => change.id === id);
-        return <label key={option.key} className="flex min-h-6 items-center gap-2 text-[13px]"><input type="checkbox" checked={on} onChange={() => dispatch(edit([on ? { type: 'change.remove', id } : { type: 'change.add', change: { id, kind: 'option', host: unit.id, key: option.key } }], on ? `Taken back: ${option.label}` : option.label))} />{option.label}</label>;
-      })}
-    </fieldset>
-  );
 }
 
 /** Every place a sheet declares, with how many are free; a click tries the first free one. */

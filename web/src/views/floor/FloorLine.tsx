@@ -21,7 +21,7 @@ export function FloorLine({ cards, onDuplicate, onTakeDown }: Props) {
   const scale = Math.min(TALLEST_PX / tallest, WIDEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.widthMm)));
   return (
     <section aria-label="Builds" className="px-6 pt-8 pb-10">
-      <ul className="flex flex-wrap items-start gap-y-10">
+      <ul className="flex flex-wrap items-baseline gap-y-10">
         {elevations.map(({ card, elevation }) => {
           const known = facts[card.id];
           const idle = known?.figures['power.idleWallW'];
@@ -29,7 +29,7 @@ export function FloorLine({ cards, onDuplicate, onTakeDown }: Props) {
           return (
             <li key={card.id} className="flex max-w-[460px] min-w-[230px] flex-col">
               <Link to={`/b/${card.id}`} className="group block" aria-label={`Open ${card.name || 'Unnamed'}`}>
-                <div className="flex items-end border-b-2 border-ink pr-14" style={{ height: tallest * scale + 4 }}><Elevation elevation={elevation} scale={scale} /></div>
+                <div className="flex items-end border-b-2 border-ink pr-14" style={{ height: elevation.heightMm * scale + 4 }}><Elevation elevation={elevation} scale={scale} /></div>
                 <span className="mt-2 block pr-10 break-words text-[17px] leading-tight font-semibold group-hover:underline">{card.name || 'Unnamed'}</span>
               </Link>
               <span className={`mt-0.5 block text-[13px] font-medium ${known ? STATUS_WORDS[known.status].tone : 'text-mid'}`}>{known ? STATUS_WORDS[known.status].word : 'Looking …'}{known && known.snags > 0 ? `, ${known.snags} ${known.snags === 1 ? 'snag' : 'snags'}` : ''}</span>
