@@ -44,6 +44,11 @@ const share = (watts: number, a12: number, a5: number) => (a12 * 12 + a5 * 5) / 
 /** Bounds of what is made, by class: mm, g, W, dB, money. */
 const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
   chassis: (part) => {
+    // What ends a card stands where the drawing puts it.
+    for (const limit of part.clearances) {
+      const wall = part.fanMounts.find(({ key }) => key === limit.because);
+      if (limit.for === 'card' && wall?.at && part.boardAt) within(`${part.id} ${wall.key} behind the card it ends`, part.boardAt.zMm - limit.maxMm - wall.at.zMm, 0, 60);
+    }
     if (part.boardAt) { within(`${part.id} board, from the left`, part.boardAt.xMm, 0, part.widthMm); within(`${part.id} board, from the front`, part.boardAt.zMm, 0, part.depthMm); }
     within(`${part.id} width`, part.widthMm, 100, part.style === 'rack' || part.rackUnits ? 450 : 330);
     within(`${part.id} depth`, part.depthMm, 100, 760);

@@ -63,3 +63,4 @@ export { otherPorts, type OtherPort } from './wiring/moveLead';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';
 export { changeEffects, modsFor, type Mod } from './place/chassisChanges';
+export { coveredSlots, reaches, type Reach } from './place/reach';

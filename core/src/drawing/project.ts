@@ -46,6 +46,7 @@ const AT_WALL_MM = 40;
 function shows(view: ViewName, solid: Solid, shell: Size): boolean {
   const { box, what } = solid;
   if (what === 'shell') return true;
+  if (what === 'io') return view === 'rear';
   if (view === 'front') return box.zMm < AT_WALL_MM && what !== 'backplane' && what !== 'tray' && what !== 'board';
   if (view === 'rear') return box.zMm + box.depthMm > shell.depthMm - AT_WALL_MM && what !== 'tray' && what !== 'm2' && what !== 'slot' && what !== 'other' && what !== 'memory';
   return !(view === 'side' && (what === 'opening' || what === 'slot'));

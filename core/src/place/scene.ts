@@ -9,7 +9,7 @@ import { hasPlaces } from './units';
 /** One thing of the drawing, in millimetres: a shell, a place, or a unit in its place. */
 export type Solid = {
   readonly id: string;
-  readonly what: 'shell' | 'tray' | 'board' | 'bay' | 'drive' | 'backplane' | 'supply' | 'fan' | 'card' | 'slot' | 'socket' | 'cooler' | 'memory' | 'm2' | 'opening' | 'adapter' | 'other';
+  readonly what: 'shell' | 'tray' | 'board' | 'bay' | 'drive' | 'backplane' | 'supply' | 'fan' | 'card' | 'slot' | 'socket' | 'cooler' | 'memory' | 'm2' | 'opening' | 'io' | 'adapter' | 'other';
   readonly spot: SpotRef | null;
   readonly unit: PlannedUnit | null;
   readonly box: Box;
@@ -87,12 +87,31 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
     if (board && isKind(board, 'board')) solids.push(...boardSolids(board, spot, plan.board, sitting));
     else solids.push({ id: printSpot(spot), what: 'tray', spot, unit: null, box: tray, label: 'Board tray' });
   }
-  for (const opening of chassis.openings) for (let n = 1; n <= opening.count; n++) {
+  const brackets = bracketsOf(sitting.get(`${host.id}/tray`), sitting);
+  for (const [i, opening] of chassis.openings.entries()) for (let n = 1; n <= opening.count; n++) {
+    const before = chassis.openings.slice(0, i).reduce((sum, one) => sum + one.count, 0);
     // An opening takes no part of its own: what shows in it is the bracket of the card behind it.
-    solids.push({ id: printSpot(place(opening.key, n, opening.count)), what: 'opening', spot: null, unit: null, box: plan.cells.get(`${opening.key}.${n}`)!, label: opening.label, n });
+    const card = before + n <= brackets.length ? brackets[before + n - 1]! : null;
+    solids.push({ id: printSpot(place(opening.key, n, opening.count)), what: 'opening', spot: null, unit: card, box: plan.cells.get(`${opening.key}.${n}`)!, label: card ? 'Bracket' : opening.label, n });
   }
   return solids;
 }
+
+/** The card whose bracket stands in each opening, by the position of its slot; a thick card stands in several. */
+function bracketsOf(board: PlannedUnit | undefined, sitting: Sitting): readonly (PlannedUnit | null)[] {
+  const found: (PlannedUnit | null)[] = [];
+  if (!board || !isKind(board, 'board')) return found;
+  for (const slot of board.part.slots) {
+    const card = sitting.get(`${board.id}/${slot.key}`);
+    if (!card || !isCard(card.part) || card.part.brackets.length === 0) continue;
+    for (let i = 0; i < Math.ceil(card.part.thickSlots); i++) { while (found.length <= slot.position + i) found.push(null); found[slot.position + i] = card; }
+  }
+  return found;
+}
+
+/** The aperture of the sockets at the rear edge (ATX specification 2.2: 158.75 × 44.45 mm), and a socket. */
+const IO_MM = { uMm: 158.75, wMm: 44.45 };
+const IO_SOCKET_MM = { uMm: 15, wMm: 13 };
 
 function baySolids(spot: SpotRef, cell: Box, sitting: Sitting, label: string, n: number, lies: 'flat' | 'upright'): Solid[] {
   const unit = sitting.get(printSpot(spot)) ?? null;
@@ -131,6 +150,12 @@ function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at:
     const size = cooler && isKind(cooler, 'cooler') ? cooler.part : { widthMm: 80, depthMm: 80, heightMm: 20 };
     if (board.socket) solid('coolerMount', 'cooler', put(socket.uMm - size.widthMm / 2, socket.vMm - size.depthMm / 2, 6, size.widthMm, size.depthMm, size.heightMm, !board.socketAt), 'Cooler');
   }
+  const io = Math.min(IO_MM.uMm, board.edgeMm - 4);
+  const rear = (u: number, w: number, du: number, dw: number) => ({ ...put(u, -2, w, du, 2, dw, true) });
+  solids.push({ id: `${unit.id}:io`, what: 'io', spot: null, unit, box: rear(2, -2, io, IO_MM.wMm), label: 'I/O shield' });
+  const sockets = [...board.networkPorts.flatMap(({ gbPerS, count }) => Array<string>(count).fill(`Network ${gbPerS} Gb/s`)), ...board.connectors.filter(({ side }) => side === 'outside').flatMap(({ label, kind, count }) => Array<string>(count).fill(label ?? kind)), ...(board.displayOutput ? ['Display'] : [])];
+  const columns = Math.max(1, Math.floor(io / (IO_SOCKET_MM.uMm + 4)));
+  sockets.slice(0, columns * 2).forEach((label, i) => solids.push({ id: `${unit.id}:io${i + 1}`, what: 'io', spot: null, unit, box: rear(5 + (i % columns) * (IO_SOCKET_MM.uMm + 4), 3 + Math.floor(i / columns) * (IO_SOCKET_MM.wMm + 5), IO_SOCKET_MM.uMm, IO_SOCKET_MM.wMm), label }));
   const stick = MEMORY_MM[board.memoryForm];
   for (let n = 1; n <= board.memorySlots; n++) {
     const v = Math.min(board.depthMm - 8, socket.vMm + 48 + (n - 1) * 9);

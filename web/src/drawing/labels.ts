@@ -15,7 +15,9 @@ type Line = { readonly text: string; readonly weight: Label['weight'] };
 /** What stands on a solid, in order of worth; what has no room is left out. */
 export function linesOf(solid: Solid): readonly (readonly Line[])[] {
   const { unit, what } = solid;
-  if (what === 'shell' || what === 'backplane' || what === 'opening') return [];
+  if (what === 'shell' || what === 'backplane') return [];
+  if (what === 'opening') return unit ? [[{ text: unit.mark, weight: 'mark' }]] : [];
+  if (what === 'io') return [];
   const part = unit?.part;
   if (!part) {
     if (what === 'bay') return [[{ text: String(solid.n ?? ''), weight: 'faint' }]];

@@ -11,6 +11,8 @@ import { TABLE_ANY, useBench } from './benchContext';
 import { Balloons, Dimensions, Hatches, Rulers, SnagNotes, TitleBlock, ViewPicture } from './drawingParts';
 import { singleKeysOn } from './Shortcuts';
 import { TablePicture, tableStops } from './TablePicture';
+import { Clearances } from './Clearances';
+import { useReaches } from './useReaches';
 import { useMoveTargets } from './useMoveTargets';
 import { usePath } from './usePath';
 
@@ -32,6 +34,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const box = shown?.boxes.find((one) => holds(one, ui.selected)) ?? shown?.boxes[0];
   const layout = useMemo(() => (box && width > 0 ? layoutSheet(box, ui.focus, width, height) : null), [box, ui.focus, width, height]);
   const labels = useMemo(() => layout?.views.map(placeLabels) ?? [], [layout]);
+  const { room, covered, chosen } = useReaches();
   const snags = view?.snags;
   const balloons = useMemo(() => (layout && snags ? placeBalloons(snags, layout.views, labels.flat(), { x: RULER + 2, y: RULER + 2, width: width - RULER - 4, height: height - RULER - 4 }) : []), [layout, snags, labels, width, height]);
   const free = layout?.free ?? { x: RULER + 34, y: RULER + 40, width: width - RULER - 60, height: height - RULER - 60 };
@@ -133,9 +136,10 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
             <Hatches />
             <Rulers width={width} height={height} originX={layout?.views[0]?.x ?? RULER + 34} originY={layout?.views[0]?.y ?? RULER + 30} scale={layout?.scale ?? 1} />
             {layout && labels.length === layout.views.length && layout.views.map((one, i) => (
-              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : path} unconnected={loose} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
+              <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : path} unconnected={loose} covered={covered} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
             ))}
             {layout && shown !== ghost && <Dimensions views={layout.views} brief={build?.brief} />}
+            {layout && shown !== ghost && <Clearances views={layout.views} reaches={room} selected={chosen} />}
             {shown !== ghost && <TablePicture area={tableArea} stops={table} current={current} selected={ui.selected} empty={scene.boxes.length === 0} onChoose={choose} />}
             {layout && ui.focus === 'sheet' && shown !== ghost && snags && <SnagNotes x={free.x + 18} y={tableEnd} width={free.width - 18} height={tableArea.y + tableArea.height - tableEnd} snags={snags} />}
             {layout && box && build && titleHeight > 0 && <TitleBlock x={free.x} y={free.y + free.height - titleHeight} width={Math.min(330, free.width)} build={build} box={box} scale={layout.scale} snags={snags ?? []} />}

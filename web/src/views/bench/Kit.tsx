@@ -30,8 +30,7 @@ export function Kit() {
       {(small.length > 0 || (needs?.length ?? 0) > 0 || (smallNeeds?.length ?? 0) > 0) && (
         <KitSection title="Small parts">
           {small.map((item) => <KitRow key={item.id} build={build} item={item} />)}
-          {needs?.map((need) => <NeedRow key={need.lead.id} need={need} what={need.lead.name} typicalMinor={need.lead.typicalMinor} why="the wiring needs them" />)}
-          {smallNeeds?.map((need) => <NeedRow key={need.what} need={need} what={need.what} typicalMinor={need.typicalMinor} why={need.why} />)}
+          <Needs rows={[...(needs ?? []).map((need) => ({ ...need, what: need.lead.name, typicalMinor: need.lead.typicalMinor, why: 'the wiring needs them' })), ...(smallNeeds ?? [])]} />
         </KitSection>
       )}
       {items.length === 0 && <p className="text-mid">No part chosen yet. Click an outline in the drawing, or lay parts you have on the table.</p>}
@@ -40,9 +39,22 @@ export function Kit() {
   );
 }
 
-type Counts = { readonly count: number; readonly fromKit: number; readonly fromBoxes: number; readonly toBuy: number };
+type NeedOf = { readonly what: string; readonly why: string; readonly typicalMinor: number; readonly count: number; readonly fromKit: number; readonly fromBoxes: number; readonly toBuy: number };
 
-function NeedRow({ need, what, typicalMinor, why }: { readonly need: Counts; readonly what: string; readonly typicalMinor: number; readonly why: string }) {
+/** What is still to buy; what is here already is folded under a count. */
+function Needs({ rows }: { readonly rows: readonly NeedOf[] }) {
+  const buy = rows.filter(({ toBuy }) => toBuy > 0);
+  const here = rows.filter(({ toBuy }) => toBuy === 0);
+  return (
+    <>
+      {buy.map((need) => <NeedRow key={need.what} need={need} />)}
+      {here.length > 0 && <li className="border-t border-dotted border-line px-1 py-1"><details><summary className="min-h-6 cursor-pointer text-mid">{buy.length > 0 ? `${here.length} more ${here.length === 1 ? 'is' : 'are'} here` : `${here.length} wanted, all here`}</summary><ul>{here.map((need) => <NeedRow key={need.what} need={need} />)}</ul></details></li>}
+    </>
+  );
+}
+
+function NeedRow({ need }: { readonly need: NeedOf }) {
+  const { what, typicalMinor, why } = need;
   const where = [need.fromKit && `${need.fromKit} in the kit`, need.fromBoxes && `${need.fromBoxes} in the boxes`, need.toBuy && `${need.toBuy} to buy`].filter(Boolean).join(', ');
   return (
     <li className="border-t border-dotted border-line px-1 py-1">

@@ -37,16 +37,16 @@ export function Rulers({ width, height, originX, originY, scale }: { readonly wi
 
 type ViewProps = {
   readonly view: PlacedView; readonly labels: readonly Label[]; readonly title: string; readonly current: string | null; readonly selected: string | null; readonly lit: { has(id: string): boolean } | null;
-  readonly unconnected: readonly string[]; readonly ghosts: SceneBox | undefined; readonly faded: boolean; readonly onChoose: (id: string) => void; readonly onEnlarge: (focus: Focus) => void;
+  readonly unconnected: readonly string[]; /** Slots under a thick card. */ readonly covered: ReadonlySet<string>; readonly ghosts: SceneBox | undefined; readonly faded: boolean; readonly onChoose: (id: string) => void; readonly onEnlarge: (focus: Focus) => void;
 };
 
 /** One view: drawn again only when something in it, the selection or the ghost changes. */
-export const ViewPicture = memo(function ViewPicture({ view, labels, title, current, selected, lit, unconnected, ghosts, faded, onChoose, onEnlarge }: ViewProps) {
+export const ViewPicture = memo(function ViewPicture({ view, labels, title, current, selected, lit, unconnected, covered, ghosts, faded, onChoose, onEnlarge }: ViewProps) {
   const loose = new Set(unconnected);
   return (
     <g data-view={view.name} opacity={faded ? 0.6 : 1}>
       <text className="title" x={view.x} y={view.y - 7}>{title.toUpperCase()}</text>
-      {view.shapes.map((shape) => <Shape key={shape.solid.id} shape={shape} view={view} current={current} chosen={isChosen(shape, selected)} lit={!!lit && shape.solid.spot !== null && lit.has(printSpot(shape.solid.spot))} loose={!!shape.solid.unit && loose.has(shape.solid.unit.id)} onChoose={onChoose} />)}
+      {view.shapes.map((shape) => <Shape key={shape.solid.id} shape={shape} view={view} current={current} chosen={isChosen(shape, selected)} lit={!!lit && shape.solid.spot !== null && lit.has(printSpot(shape.solid.spot))} loose={!!shape.solid.unit && loose.has(shape.solid.unit.id)} covered={shape.solid.what === 'slot' && covered.has(shape.solid.id)} onChoose={onChoose} />)}
       {ghosts && <GhostShapes view={view} ghosts={ghosts} />}
       {labels.map((label) => label.vertical
         ? <text key={`${label.key}${label.text}`} className={label.weight} transform={`translate(${label.x + 11} ${label.y + label.height}) rotate(-90)`}>{label.text}</text>
@@ -58,13 +58,13 @@ export const ViewPicture = memo(function ViewPicture({ view, labels, title, curr
 
 const isChosen = (shape: FlatShape, selected: string | null) => selected !== null && ((shape.solid.spot !== null && printSpot(shape.solid.spot) === selected) || (shape.solid.unit?.id === selected && shape.solid.what !== 'shell'));
 
-type ShapeProps = { readonly shape: FlatShape; readonly view: PlacedView; readonly current: string | null; readonly chosen: boolean; readonly lit: boolean; readonly loose: boolean; readonly onChoose: (id: string) => void };
+type ShapeProps = { readonly shape: FlatShape; readonly view: PlacedView; readonly current: string | null; readonly chosen: boolean; readonly lit: boolean; readonly loose: boolean; readonly covered: boolean; readonly onChoose: (id: string) => void };
 
-const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, onChoose }: ShapeProps) {
+const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, covered, onChoose }: ShapeProps) {
   const { solid } = shape;
   const rect = onSheet(view, shape);
   const empty = !solid.unit && solid.what !== 'backplane';
-  const classes = ['solid', solid.what, empty ? 'empty' : '', shape.cut ? 'cut' : '', solid.box.assumed && solid.unit ? 'assumed' : '', loose ? 'loose' : ''].join(' ');
+  const classes = ['solid', solid.what, covered ? 'covered' : '', empty ? 'empty' : '', shape.cut ? 'cut' : '', solid.box.assumed && solid.unit ? 'assumed' : '', loose ? 'loose' : ''].join(' ');
   const picture = <><rect className={classes} x={rect.x} y={rect.y} width={Math.max(1, rect.width)} height={Math.max(1, rect.height)} style={solid.what === 'cooler' && solid.unit && !chosen ? { fill: 'url(#hatch-cut)' } : undefined} />{solid.what === 'fan' && view.large && Math.min(rect.width, rect.height) > 24 && Math.abs(rect.width - rect.height) < 3 && <FanBlades x={rect.x + rect.width / 2} y={rect.y + rect.height / 2} r={rect.width / 2 - 3} faint={empty} />}</>;
   if (!solid.spot || !view.large) return picture;
   const id = printSpot(solid.spot);
@@ -79,7 +79,7 @@ const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, on
 /** Two shapes that look alike need not be drawn again: an edit touches few of the hundreds there are. */
 function samePicture(a: ShapeProps, b: ShapeProps): boolean {
   const id = a.shape.solid.id;
-  return a.chosen === b.chosen && a.lit === b.lit && a.loose === b.loose && a.onChoose === b.onChoose && (a.current === id) === (b.current === id)
+  return a.chosen === b.chosen && a.lit === b.lit && a.loose === b.loose && a.covered === b.covered && a.onChoose === b.onChoose && (a.current === id) === (b.current === id)
     && a.view.x === b.view.x && a.view.y === b.view.y && a.view.scale === b.view.scale && a.view.large === b.view.large
     && a.shape.xMm === b.shape.xMm && a.shape.yMm === b.shape.yMm && a.shape.widthMm === b.shape.widthMm && a.shape.heightMm === b.shape.heightMm && a.shape.cut === b.shape.cut
     && a.shape.solid.what === b.shape.solid.what && a.shape.solid.unit?.id === b.shape.solid.unit?.id && a.shape.solid.unit?.part === b.shape.solid.unit?.part && a.shape.solid.box.assumed === b.shape.solid.box.assumed;

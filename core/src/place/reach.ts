@@ -1,0 +1,38 @@
+import type { Layout } from '../build/layout';
+import { boxAmong } from './around';
+import { limitFor } from './clearance';
+import { isCard, isKind, seatSpot, unitsById, type PlannedUnit } from './units';
+
+/** How far a seated card or cooler reaches against the least of what limits it, mm; negative `gapMm` is missing room. */
+export type Reach = { readonly unit: string; readonly what: 'card' | 'cooler'; readonly haveMm: number; readonly limitMm: number; readonly gapMm: number; readonly because: string; readonly label: string };
+
+/** Every card in a slot of a board and every cooler, with the room it has and what ends it. */
+export function reaches(units: readonly PlannedUnit[], layout: Layout): Reach[] {
+  const byId = unitsById(units);
+  const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
+  return units.flatMap((unit): Reach[] => {
+    const spot = seatOf(unit);
+    const what = isKind(unit, 'cooler') ? 'cooler' : isCard(unit.part) ? 'card' : null;
+    const box = spot && what ? boxAmong(spot.host, byId, seatOf) : null;
+    const board = spot && byId.get(spot.host);
+    if (!box || !what || !isKind(box, 'chassis') || !board || !isKind(board, 'board')) return [];
+    const occupied = new Set(Object.values(layout.at).filter((seat) => seat.spot.host === box.id).map((seat) => seat.spot.key));
+    const slot = board.part.slots.find(({ key }) => key === spot.key)?.position;
+    const limit = limitFor(box.part, what, { occupied, ...(slot === undefined ? {} : { slot }) });
+    const haveMm = isKind(unit, 'cooler') ? unit.part.heightMm : isCard(unit.part) ? unit.part.lengthMm : 0;
+    return limit ? [{ unit: unit.id, what, haveMm, limitMm: limit.maxMm, gapMm: Math.round((limit.maxMm - haveMm) * 10) / 10, because: limit.because, label: limit.label }] : [];
+  });
+}
+
+/** Slots that a thick card lies over: nothing else goes in. */
+export function coveredSlots(units: readonly PlannedUnit[], layout: Layout): ReadonlySet<string> {
+  const byId = unitsById(units);
+  return new Set(units.flatMap((unit) => {
+    const spot = layout.at[unit.id]?.spot;
+    const board = spot && byId.get(spot.host);
+    if (!isCard(unit.part) || unit.part.thickSlots <= 1 || !board || !isKind(board, 'board')) return [];
+    const own = board.part.slots.find(({ key }) => key === spot.key);
+    const last = own ? own.position + Math.ceil(unit.part.thickSlots) - 1 : -1;
+    return own ? board.part.slots.filter(({ position }) => position > own.position && position <= last).map(({ key }) => `${board.id}/${key}`) : [];
+  }));
+}
