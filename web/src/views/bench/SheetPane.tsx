@@ -6,6 +6,7 @@ import { factLine } from '../../words/factLine';
 import { Numbers } from '../sheets/Numbers';
 import { useBench } from './benchContext';
 import { ChassisChanges } from './ChassisChanges';
+import { MemoryOrder } from './MemoryOrder';
 import { useFocusStart } from './useFocusStart';
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
@@ -41,6 +42,7 @@ export function SheetPane() {
         </div>
       ) : <p className="mt-2 text-[13px] text-mid">{unit.builtIn?.fixed ? 'Built in: it comes with its host and stays.' : 'Comes with its host. Put another in its place to swap it.'}{!unit.builtIn?.fixed && spot && <button type="button" data-pane-start className="press ml-2" onClick={() => ui.select(printSpot(spot), { pane: 'try', replace: true, focusPane: true })}>Replace</button>}</p>}
       <ChassisChanges unit={unit} />
+      <MemoryOrder unit={unit} units={units} />
       <Places unit={unit} units={units} />
       <Numbers part={unit.part} />
     </div>

@@ -1,7 +1,8 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { unitsById, type OtherPort } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
-import { selectUnits } from '../../state/selectors';
+import { selectScene, selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
@@ -9,6 +10,7 @@ import { StaleNotice } from '../build/StaleNotice';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
+import { BayMap } from './BayMap';
 import { LeadPane, LooseEnds } from './LeadPane';
 import { columnsFor, pictureOf } from './ribbonLayout';
 import { Ribbons } from './Ribbons';
@@ -32,6 +34,10 @@ export default function WiringPage() {
   const picture = useMemo(() => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width))), [wired, width]);
   const rows = wired?.wiring.hosts.flatMap(({ leads }) => leads) ?? [];
   const pick = (port: OtherPort) => { ui.setPicking(null); dispatch(edit([port.edit], `${ui.chosen?.label ?? 'Lead'} to ${port.words}`)); };
+  const scene = useAppSelector(selectScene);
+  const [printing, setPrinting] = useState<'schedule' | 'bays'>('schedule');
+  // What is to be printed is on the page before the browser takes its picture.
+  const print = (what: 'schedule' | 'bays') => { flushSync(() => setPrinting(what)); window.print(); };
   const { picking, setPicking, choose } = ui;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => { if (event.key !== 'Escape') return; if (picking) setPicking(null); else choose(null); };
@@ -50,7 +56,8 @@ export default function WiringPage() {
             ? <div className="no-print overflow-x-auto"><Ribbons picture={picture} byId={byId} ui={ui} onPick={pick} /></div>
             : <p className="p-6 text-mid">Nothing to wire yet. With a board and drives in the machine every lead is drawn here.</p>)}
           {wired && <div className="no-print"><LooseEnds loose={wired.wiring.loose} /></div>}
-          {wired && <ScheduleTable lines={wired.schedule} name={build.name} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} />}
+          {wired && printing === 'bays' && scene && <div className="print-only"><BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} /></div>}
+          {wired && <div className={printing === 'bays' ? 'no-print' : ''}><ScheduleTable lines={wired.schedule} name={build.name} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} onPrint={print} /></div>}
         </div>
         <aside aria-label="Lead" className="no-print min-h-0 overflow-auto border-line md:border-l">
           <LeadPane key={ui.chosen ? keyOf(ui.chosen) : ''} row={ui.chosen} ui={ui} build={build} units={units} budgets={wired?.wiring.budgets ?? []} />
