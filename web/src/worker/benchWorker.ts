@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, isClassSheet, mismatchWords, remediesFor, replay, scheduleOf, sceneOf, tryAt, weigh, whyNot, wiringFor, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type SheetId, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, hostDrives, isClassSheet, mismatchWords, poolDrives, remediesFor, replay, scheduleOf, sceneOf, tryAt, weigh, whyNot, wiringFor, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type SheetId, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
 import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
@@ -93,6 +93,10 @@ const worker: BenchWorker = {
       await breathe();
       if (mine !== asking) return null;
     }
+  },
+
+  hosts(other) {
+    return build ? hostDrives(build, poolDrives(other), other, listed, weighing, today()) : null;
   },
 
   weighed(edits) {

@@ -1,4 +1,4 @@
-import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, SpotRef, Status, TryAsk, Wiring } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Hosting, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, SpotRef, Status, TryAsk, Wiring } from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
 export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
@@ -41,6 +41,8 @@ export type BenchWorker = {
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
+  /** Whether the open build could take the pool's drives of another; null while none is open. */
+  hosts(other: Build): Hosting | null;
   /** Figures as they would be with some edits; null where those cannot be made. */
   weighed(edits: readonly Edit[]): Figures | null;
   /** What would let a part in that does not go there; null when something newer was asked. */

@@ -1,18 +1,33 @@
 import type { Reach } from '@inch-tower/core';
-import { onSheet, type PlacedView } from '../../drawing/sheetLayout';
+import { onSheet, overlaps, type Flat2, type PlacedView } from '../../drawing/sheetLayout';
 
 /**
  * The room of cards (in plan, from the rear edge to what ends it) and coolers (in section, upwards):
  * of what is chosen always, of what is tight or too long unasked, with the missing millimetres and
  * the culprit.
  */
-export function Clearances({ views, reaches: all, selected }: { readonly views: readonly PlacedView[]; readonly reaches: readonly Reach[]; readonly selected: string | null }) {
+export function Clearances({ views, reaches: all, selected, labels, width }: { readonly views: readonly PlacedView[]; readonly reaches: readonly Reach[]; readonly selected: string | null; /** What is written already: notes keep clear of it. */ readonly labels: readonly Flat2[]; readonly width: number }) {
   const wanted = all.filter((one) => one.gapMm <= TIGHT_MM || one.unit === selected);
-  return <g aria-hidden>{wanted.flatMap((one) => views.filter(({ large, name }) => large && name === (one.what === 'card' ? 'plan' : 'side')).map((view) => <Clearance key={`${view.name}${one.unit}`} view={view} reach={one} />))}</g>;
+  const written = [...labels];
+  return (
+    <g aria-hidden>
+      {wanted.flatMap((one) => views.filter(({ large, name }) => large && name === (one.what === 'card' ? 'plan' : 'side')).map((view) => {
+        const drawn = drawnOf(view, one, written, width);
+        if (!drawn) return null;
+        written.push(drawn.note);
+        return <Clearance key={`${view.name}${one.unit}`} drawn={drawn} reach={one} />;
+      }))}
+    </g>
+  );
 }
 const TIGHT_MM = 2;
 
-function Clearance({ view, reach }: { readonly view: PlacedView; readonly reach: Reach }) {
+type Drawn = { readonly rect: Flat2; readonly x: number; readonly from: number; readonly limit: number; readonly end: number; readonly text: string; readonly note: Flat2 };
+const NOTE_PX = 16;
+const CHARACTER_PX = 6.65;
+
+/** Where the line and its words go: the words beside the end of the line, at the first height where nothing else is written. */
+function drawnOf(view: PlacedView, reach: Reach, written: readonly Flat2[], width: number): Drawn | null {
   const shape = view.shapes.find(({ solid }) => solid.unit?.id === reach.unit && (solid.what === 'card' || solid.what === 'cooler'));
   if (!shape) return null;
   const rect = onSheet(view, shape);
@@ -22,18 +37,25 @@ function Clearance({ view, reach }: { readonly view: PlacedView; readonly reach:
   const limit = card ? from + reach.limitMm * view.scale : from - reach.limitMm * view.scale;
   const end = card ? rect.y + rect.height : rect.y;
   const x = card ? rect.x + rect.width + 9 : rect.x - 9;
+  const text = reach.gapMm < 0 ? `${-reach.gapMm} mm over: ${reach.label}` : `${reach.gapMm} mm to ${reach.label}`;
+  const wide = text.length * CHARACTER_PX + 8;
+  const sides = (card ? [x + 10, rect.x - 12 - wide] : [x - wide - 6, x - wide - 40, rect.x + rect.width + 12]).filter((left) => left > 30 && left + wide < width);
+  const spots = [0, 18, -18, 36, -36, 54, -54].flatMap((dy) => sides.map((left): Flat2 => ({ x: left, y: (limit + end) / 2 + dy - NOTE_PX / 2, width: wide, height: NOTE_PX })));
+  return { rect, x, from, limit, end, text, note: spots.find((spot) => written.every((label) => !overlaps(spot, label, 1))) ?? spots[0] ?? { x, y: end, width: wide, height: NOTE_PX } };
+}
+
+function Clearance({ drawn, reach }: { readonly drawn: Drawn; readonly reach: Reach }) {
+  const { rect, x, from, limit, end, text, note } = drawn;
   const over = reach.gapMm < 0;
-  const text = over ? `${-reach.gapMm} mm over: ${reach.label}` : `${reach.gapMm} mm to ${reach.label}`;
   const tick = (y: number) => `M${x - 3} ${y + 3}l6 -6`;
-  const half = (text.length * 6.65) / 2 + 4;
-  const middle = (limit + end) / 2;
   return (
     <g data-clearance={reach.unit}>
       <path className="dimension" d={`M${x} ${from}V${limit}${tick(from)}${tick(limit)}`} />
-      <path d={`M${x - 6} ${limit}H${card ? rect.x - 4 : rect.x + rect.width + 4}`} className="dimension" strokeDasharray="4 3" style={over ? { stroke: 'var(--bad)' } : {}} />
-      {over && <rect x={rect.x} y={Math.min(limit, end)} width={rect.width} height={Math.abs(end - limit)} fill="url(#hatch-bad)" stroke="var(--bad)" />}
+      <path d={`M${x - 6} ${limit}H${reach.what === 'card' ? rect.x - 4 : rect.x + rect.width + 4}`} className="dimension" strokeDasharray="4 3" style={over ? { stroke: 'var(--bad)' } : {}} />
+      {over && <rect x={rect.x} y={Math.min(limit, end)} width={rect.width} height={Math.abs(end - limit)} fill="url(#hatch-bad)" fillOpacity={0.55} stroke="var(--bad)" />}
       <path d={`M${x} ${limit}V${end}`} stroke={over ? 'var(--bad)' : 'var(--ink)'} strokeWidth={over ? 2.4 : 1.2} />
-      <g transform={`translate(${x + (card ? 10 : -half * 2 - 6)} ${middle})`}><rect x={0} y={-8} width={half * 2} height={16} fill="var(--sheet)" /><text x={4} y={4} style={over ? { fill: 'var(--bad)' } : {}}>{text}</text></g>
+      <rect x={note.x} y={note.y} width={note.width} height={note.height} fill="var(--sheet)" />
+      <text x={note.x + 4} y={note.y + 12} style={over ? { fill: 'var(--bad)' } : {}}>{text}</text>
     </g>
   );
 }

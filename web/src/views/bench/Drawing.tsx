@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { commit, plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene, type SceneBox } from '@inch-tower/core';
-import { placeBalloons } from '../../drawing/balloons';
+import { BALLOON_R, placeBalloons } from '../../drawing/balloons';
 import { placeLabels } from '../../drawing/labels';
 import { layoutSheet, onSheet, RULER, type Focus } from '../../drawing/sheetLayout';
 import { selectScene } from '../../state/selectors';
@@ -139,7 +139,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
               <ViewPicture key={one.name} view={one} labels={labels[i]!} title={FOCUS_WORDS[one.name]} current={current} selected={ui.selected} lit={ui.moving ? targets : path} unconnected={loose} covered={covered} ghosts={ghost && shown !== ghost ? ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined} faded={shown === ghost} onChoose={onChoose} onEnlarge={ui.setFocus} />
             ))}
             {layout && shown !== ghost && <Dimensions views={layout.views} brief={build?.brief} />}
-            {layout && shown !== ghost && <Clearances views={layout.views} reaches={room} selected={chosen} />}
+            {layout && shown !== ghost && <Clearances views={layout.views} reaches={room} selected={chosen} labels={[...labels.flat(), ...balloons.map(({ x, y }) => ({ x: x - BALLOON_R, y: y - BALLOON_R, width: 2 * BALLOON_R, height: 2 * BALLOON_R }))]} width={width} />}
             {shown !== ghost && <TablePicture area={tableArea} stops={table} current={current} selected={ui.selected} empty={scene.boxes.length === 0} onChoose={choose} />}
             {layout && ui.focus === 'sheet' && shown !== ghost && snags && <SnagNotes x={free.x + 18} y={tableEnd} width={free.width - 18} height={tableArea.y + tableArea.height - tableEnd} snags={snags} />}
             {layout && box && build && titleHeight > 0 && <TitleBlock x={free.x} y={free.y + free.height - titleHeight} width={Math.min(330, free.width)} build={build} box={box} scale={layout.scale} snags={snags ?? []} />}

@@ -5,6 +5,7 @@ import { useStockQuery } from '../../state/api';
 import { selectUnits } from '../../state/selectors';
 import { moneyWords } from '../../words/format';
 import { TABLE_ANY, useBench } from './benchContext';
+import { HostDrives } from './HostDrives';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
   ['Chassis', ['chassis', 'enclosure', 'adapter']], ['Board', ['board', 'processor', 'cooler', 'memory']], ['Ports and cards', ['controller', 'expander', 'networkCard', 'accelerator', 'carrier', 'riser']],
@@ -35,6 +36,7 @@ export function Kit() {
       )}
       {items.length === 0 && <p className="text-mid">No part chosen yet. Click an outline in the drawing, or lay parts you have on the table.</p>}
       <button type="button" className="press mt-3 w-full text-left" onClick={() => ui.select(printSpot(TABLE_ANY), { pane: 'try', focusPane: true })}>Any part, onto the table <span className="key float-right">/</span></button>
+      {items.length > 0 && <HostDrives />}
     </section>
   );
 }
