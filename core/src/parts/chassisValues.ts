@@ -84,6 +84,8 @@ export const effectSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('leak'), shareChange: z.number().min(-1).max(1) }),
   z.strictObject({ do: z.literal('attenuation'), changeDb: z.number().min(-20).max(20) }),
   z.strictObject({ do: z.literal('resistance'), timesFactor: z.number().positive().max(20) }),
+  /** Of a card: its bracket is left off, so that it goes behind a closed wall. */
+  z.strictObject({ do: z.literal('bracketOff') }),
 ]);
 export type Effect = z.infer<typeof effectSchema>;
 

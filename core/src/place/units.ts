@@ -78,15 +78,14 @@ function builtInUnits(build: UnitSections, host: PlannedUnit, depth: number): Pl
 
 const changed = new WeakMap<Part, Map<string, Part>>();
 
-/** A chassis with its options and mods applied; the same changes give the same object. */
+/** A chassis with its options and mods applied, a card without its bracket; the same changes give the same object. */
 function withChanges(part: Part, changes: readonly Change[]): Part {
-  if (changes.length === 0 || part.kind !== 'chassis') return part;
+  if (changes.length === 0 || (part.kind !== 'chassis' && !isCard(part))) return part;
   const key = JSON.stringify(changes);
   const known = changed.get(part)?.get(key);
   if (known) return known;
-  const effects = changes.flatMap((change): readonly Effect[] =>
-    change.kind === 'mod' ? change.effects : part.options.find((option) => option.key === change.key)?.effects ?? []);
-  const result = effects.reduce(applyEffect, part as PartOf<'chassis'>);
+  const effects = changes.flatMap((change): readonly Effect[] => (change.kind === 'mod' ? change.effects : part.kind === 'chassis' ? part.options.find((option) => option.key === change.key)?.effects ?? [] : []));
+  const result: Part = part.kind === 'chassis' ? effects.reduce(applyEffect, part) : effects.some((effect) => effect.do === 'bracketOff') ? { ...part, brackets: [] } : part;
   changed.set(part, (changed.get(part) ?? new Map<string, Part>()).set(key, result));
   return result;
 }
@@ -109,6 +108,7 @@ export function applyEffect(chassis: PartOf<'chassis'>, effect: Effect): PartOf<
     };
     case 'leak': return { ...chassis, bypassShare: Math.min(1, Math.max(0, chassis.bypassShare + effect.shareChange)) };
     case 'attenuation': return { ...chassis, panelDb: Math.max(0, chassis.panelDb + effect.changeDb) };
+    case 'bracketOff': return chassis;
     case 'resistance': return { ...chassis, resistancePaPerM3h2: chassis.resistancePaPerM3h2 * effect.timesFactor };
   }
 }

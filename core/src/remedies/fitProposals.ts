@@ -35,6 +35,9 @@ const otherCards = (base: Base, snag: Snag, catalogue: Catalogue, goes: (part: P
 
 const moveCards: Propose = (base, snag) => about(base, snag).filter((unit) => isCard(unit.part)).flatMap((unit) => otherSlots(base, unit));
 
+/** A card without its bracket goes behind a wall that has no opening for it. */
+const bracketsOff = (base: Base, snag: Snag): Proposal[] => about(base, snag).filter((unit) => isCard(unit.part)).map((unit) => ({ edits: [{ type: 'change.add', change: { id: `${unit.id}:bracketOff`, kind: 'mod', host: unit.id, title: `Bracket off ${unit.part.name}`, effects: [{ do: 'bracketOff' }] } }], words: `Leave the bracket off ${unit.part.name}` }));
+
 function otherSockets(base: Base, unit: PlannedUnit): Proposal[] {
   const { layout, units } = base.assessment;
   const now = layout.at[unit.id]?.spot;
@@ -69,9 +72,11 @@ const smallParts: Propose = (base, _snag, catalogue) => {
 export const FIT_PROPOSALS = {
   'fits.bracket': (base, snag, catalogue) => [
     ...(snag.gap ? [] : addSundry('bracket')(base, snag, catalogue)),
+    ...(snag.gap ? [] : bracketsOff(base, snag)),
     ...otherCards(base, snag, catalogue, (part) => isCard(part) && part.height === 'low' && part.brackets.includes(snag.facts.opening === 'low-profile' ? 'low' : 'full')), ...takeOut(about(base, snag)),
   ],
-  'fits.opening': (base, snag, catalogue) => [...moveCards(base, snag, catalogue), ...takeOut(about(base, snag))],
+  'fits.opening': (base, snag, catalogue) => [...moveCards(base, snag, catalogue), ...bracketsOff(base, snag), ...takeOut(about(base, snag))],
+  'fits.bracketOff': none,
   'fits.holes': (base, snag, catalogue) => [
     ...moveToFreeBays(base, about(base, snag)),
     ...adds(base, catalogue, listed(catalogue, 'adapter').filter((part) => mountable(base, part) && part.bayGroups.some(({ holes }) => holes?.includes(snag.facts.have as 'A')))),

@@ -47,10 +47,21 @@ export function cardOpening(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const opening = openingOf(situation, unit);
     const { part } = unit;
-    if (!opening || opening.height || part.brackets.length === 0 || part.thickSlots > 1) return [];
+    if (!opening || part.thickSlots > 1) return [];
+    if (opening.height || part.brackets.length === 0) return [];
     const lost = outsidePorts(unit);
     const useless = part.kind === 'networkCard' || ((part.kind === 'controller' || part.kind === 'expander') && part.connectors.every((one) => one.side === 'outside'));
     return [{ severity: useless ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have: opening.position + 1, limit: opening.openings, gap: opening.openings - opening.position - 1, unit: 'openings' }, facts: { card: part.name, lost, useless: useless ? 'yes' : '' } }];
+  });
+}
+
+/** A card whose bracket was left off: it goes in, and only the slot holds it. */
+export function bracketOff(situation: Situation): Finding[] {
+  return seatedCards(situation).flatMap((unit): Finding[] => {
+    const { part } = unit;
+    const own = (part.sheet as Partial<CardPart>).brackets ?? (part.typical as Partial<CardPart>).brackets ?? [];
+    if (part.brackets.length > 0 || own.length === 0) return [];
+    return [{ severity: 'note', at: [{ unit: unit.id }], facts: { card: part.name, lost: openingOf(situation, unit)?.height ? 0 : outsidePorts(unit) } }];
   });
 }
 

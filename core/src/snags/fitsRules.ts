@@ -140,11 +140,23 @@ export function driveInBay(situation: Situation): Finding[] {
   return [...loose, ...high];
 }
 
+/** What is wrong with each M.2 socket there is: its length, its key or what it speaks. */
+function whyNoSocket(unit: PlannedUnit, hosts: readonly PlannedUnit[]): string | null {
+  const said = hosts.flatMap((one) => spotsOf(one.id, one.part)).filter((spot) => spot.type === 'm2').flatMap((spot) => {
+    const why = mismatch(unit.part, spot);
+    if (!why) return [];
+    const words = { length: `takes ${why.want} mm, it is ${why.have}`, key: `has key ${why.want}, it has ${why.have}`, protocol: `speaks ${why.want === 'pcie' ? 'NVMe' : why.want.toUpperCase()} only` };
+    return [`${spot.label} ${words[why.code as keyof typeof words] ?? 'does not take it'}.`];
+  });
+  return said.length ? [...new Set(said)].join(' ') : null;
+}
+
 /** Bays of the right size all taken, or none of that size, also counting what adapters offer. */
 function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
   const wants = unit.part.kind === 'drive' ? { m2: 'M.2', usb: 'USB', slot: 'slot', 'u.2': 'U.2', '3.5': '3.5-inch', '2.5': '2.5-inch' }[unit.part.size] : '';
   const hosts = situation.units.filter((one) => situation.layout.at[one.id]);
   const groups = hosts.flatMap((one) => spotsOf(one.id, one.part)).filter((spot) => (spot.type === 'bay' || spot.type === 'm2' || spot.type === 'usb') && !mismatch(unit.part, spot));
   const places = groups.reduce((sum, group) => sum + group.count, 0);
+  if (places === 0 && unit.part.kind === 'drive' && unit.part.size === 'm2') { const why = whyNoSocket(unit, hosts); if (why) return why; }
   return places === 0 ? `Nothing in this machine takes a ${wants} drive of this kind.` : `All ${places} ${wants} places are taken.`;
 }

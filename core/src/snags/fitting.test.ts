@@ -85,6 +85,16 @@ test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {
   expect(said(not(), code).filter((one) => sentence.test(one))).toEqual([]);
 });
 
+describe('M.2 modules that find no socket: it says what is wrong with each there is', () => {
+  const sockets = (values: object) => tweak('knot-m8', { m2Sockets: [{ key: 'm2a', label: 'M.2 socket 1', lengthsMm: [80], gen: 3, lanes: 4, carries: ['pcie', 'sata'], owner: 'chipset', ...values }] });
+  const made = (values: object, sheet: string) => fixture(sockets(values)).add('stead-m6').add('knot-m8').add(sheet);
+  test.each([
+    [{}, 'stickle-42', /M\.2 socket 1 takes 80 mm, it is 42\.$/], [{ carries: ['pcie'] }, 'reed-250', /M\.2 socket 1 speaks NVMe only\.$/],
+    [{ notch: 'B' }, 'stickle-500', /M\.2 socket 1 has key B, it has M\.$/], [{ notch: 'E' }, 'reed-250', /has key E, it has B\+M\.$/],
+  ] as const)('%j, %s', (values, sheet, sentence) => { expect(said(made(values, sheet), 'fits.driveInBay')[0]).toMatch(sentence); });
+  test.each([[{ lengthsMm: [42, 80] }, 'stickle-42'], [{}, 'reed-250'], [{ notch: 'B' }, 'reed-250'], [{ notch: 'M' }, 'stickle-500']] as const)('%j, %s goes in', (values, sheet) => { expect(find(made(values, sheet), 'fits.driveInBay')).toEqual([]); });
+});
+
 describe('ways out', () => {
   test.each<readonly [SnagCode, () => Fixture, RegExp]>([
     ['fits.bracket', () => cube(tweak('tern-8i', { brackets: ['full'] })).add('tern-8i'), /^(Add Low-profile bracket|Take .* instead of Tern 8i)$/],
@@ -107,6 +117,17 @@ describe('ways out', () => {
     // Taken, the snag is gone.
     expect(find(build.edit(...first!.edits), code)).toEqual([]);
   });
+});
+
+test('a bracket left off is an edit: the card goes in, a note says what holds it, and taken back it is as before', () => {
+  const made = rack(tweak('gable-24', { openings: [] })).add('tern-8i', 1, { at: ['u4/pcie1'] });
+  const off = remedies(made, 'fits.opening').find(({ title }) => title === 'Leave the bracket off Tern 8i');
+  // Moving does not help where no slot has an opening.
+  expect(off).toBeDefined();
+  const after = made.edit(...off!.edits);
+  expect(find(after, 'fits.opening')).toEqual([]);
+  expect(said(after, 'fits.bracketOff')).toEqual(['note: Tern 8i stands without its bracket; only the slot holds it.']);
+  expect(said(after.edit({ type: 'change.remove', id: `${made.unit('tern-8i')}:bracketOff` }), 'fits.opening')).toEqual(said(made, 'fits.opening'));
 });
 
 test('what is bought used comes without what was in its box, and costs it', () => {

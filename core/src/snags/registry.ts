@@ -1,4 +1,4 @@
-import { bifurcation, cardBracket, cardLink, cardOpening, chipsetUplink, laneBudget, m2Link } from './cardRules';
+import { bifurcation, bracketOff, cardBracket, cardLink, cardOpening, chipsetUplink, laneBudget, m2Link } from './cardRules';
 import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
 import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
 import { coolerBase, driveHoles, memoryOrder, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
@@ -24,6 +24,7 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'fits.fanMount': fanMount,
   'fits.bracket': cardBracket,
   'fits.opening': cardOpening,
+  'fits.bracketOff': bracketOff,
   'fits.holes': driveHoles,
   'fits.supplyScrews': supplyScrews,
   'fits.coolerBase': coolerBase,

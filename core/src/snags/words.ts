@@ -58,6 +58,7 @@ export const WORDS = {
     what: (f) => `${f.card}: the rear wall has no opening at its slot. It goes in only without its bracket${Number(f.lost) ? `, and ${n(Number(f.lost), 'outside port')} cannot be used` : ''}.`,
     why: 'Nothing holds it but the slot, and no plug reaches it from outside.',
   },
+  'fits.bracketOff': { title: 'Card without its bracket', what: (f) => `${f.card} stands without its bracket; only the slot holds it.${Number(f.lost) ? ` ${n(Number(f.lost), 'outside port')} cannot be used.` : ''}`, why: 'It tips when a cable is pulled: lay its leads loosely, and do not ship it so.' },
   'fits.holes': {
     title: 'Holes of a drive',
     what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'mates' : 'mate'}, but nothing holds ${Number(f.count) === 1 ? 'it' : 'them'}: ${f.drive} has ${HOLES[f.have as 'A']}; the bay has those of ${f.want}.`,
