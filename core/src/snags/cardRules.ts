@@ -59,7 +59,7 @@ export function cardOpening(situation: Situation): Finding[] {
 export function bracketOff(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const { part } = unit;
-    const own = (part.sheet as Partial<CardPart>).brackets ?? (part.typical as Partial<CardPart>).brackets ?? [];
+    const own = ('brackets' in part.sheet ? part.sheet.brackets : undefined) ?? ('brackets' in part.typical ? part.typical.brackets : []);
     if (part.brackets.length > 0 || own.length === 0) return [];
     return [{ severity: 'note', at: [{ unit: unit.id }], facts: { card: part.name, lost: openingOf(situation, unit)?.height ? 0 : outsidePorts(unit) } }];
   });
