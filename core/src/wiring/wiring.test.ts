@@ -125,6 +125,19 @@ describe('leads by hand', () => {
     if (outside) expect(otherPorts(plannedUnits(far.build), far.build.layout, outside).every(({ ref }) => ref.host === far.unit('tern-8e'))).toBe(true);
   });
 
+  test('an uplink held or moved leaves the second one of its shelf beside it, on the same card', () => {
+    const made = fixture().add('gable-24').add('gannet-e8').add('tern-8e', 2).add('loft-16').add('pike-960', 16, { at: Array.from({ length: 16 }, (_, i) => `u9/front.${i + 1}`) });
+    const ups = (now: Fixture) => now.build.layout.wires.filter(({ lead }) => lead.includes('sff-8644'));
+    expect(ups(made)).toHaveLength(2);
+    const [first] = ups(made);
+    const held = made.edit({ type: 'lead.how', device: first!.device[0]!, how: 'held' }).add('barge-8', 2);
+    expect(ups(held)).toHaveLength(2);
+    expect(ups(held).filter(({ how }) => how === 'held')).toHaveLength(1);
+    const other = otherPorts(plannedUnits(made.build), made.build.layout, first!).find(({ host }) => host !== first!.host[0]!.host)!;
+    const moved = ups(made.edit(other.edit));
+    expect(moved.map(({ host }) => host[0]!.host)).toEqual([other.host, other.host]);
+  });
+
   test('a lead whose end is gone is refused in words', () => {
     const made = rack();
     const wire = firstWire(made);

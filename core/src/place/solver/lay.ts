@@ -27,7 +27,7 @@ export function layTable(given: Given): Laid {
   const shapes = given.groups.flatMap((group) => cellShapes(group, given.covered, boxAmong(group.host, byId, seatOf)?.id ?? null));
   const expanders = units.filter((unit) => isKind(unit, 'expander') && seatOf(unit));
   const sharing = expanders.length > 0 || shapes.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
-  const firm = given.wires.every(({ how }) => how === 'solved') ? NOTHING_FIRM : firmLeads(given.wires, new Set([...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0), ...expanderPorts(units, seatOf)].map(({ name }) => name)));
+  const firm = given.wires.every(({ how }) => how === 'solved') ? NOTHING_FIRM : firmLeads(given.wires, new Set([...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0), ...expanderPorts(units, seatOf)].map(({ name }) => name)), new Set([...shapes.filter(({ kind }) => kind === 'shared').flatMap(({ targets }) => targets), ...expanderPorts(units, seatOf)].map(({ name }) => name)));
   const classes = classDrives(drives, shapes, firm);
   const limits = sharing || shapes.some((shape) => shape.kind === 'shared') ? units.filter((unit) => isKind(unit, 'controller') && seatOf(unit) && unit.part.mostDevices < drives.length).map((unit) => ({ unit: unit.id as string, most: isKind(unit, 'controller') ? unit.part.mostDevices : 0 })) : [];
   const ports = classPorts(given, expanders, limits.map((one) => one.unit), sharing, firm);
