@@ -24,7 +24,7 @@ const kits = fc.record({
 });
 type Kit = { readonly boxes: readonly string[]; readonly board: string; readonly rest: readonly (readonly [string, number])[]; readonly drives: readonly (readonly [string, number])[] };
 const gathered = ({ boxes, board, rest, drives }: Kit): Fixture => [...boxes.map((id) => [id, 1] as const), [board, 1] as const, ...rest, ...drives].reduce((made, [id, count]) => made.add(id, count), fixture());
-const runs = { numRuns: 12, seed: 20_261_123 };
+const runs = { numRuns: 80, seed: 20_261_123 };
 
 test('whatever is gathered from the catalogue, the layout passes the checker and the file is read back with it', () => {
   fc.assert(fc.property(kits, (kit) => {
@@ -53,7 +53,7 @@ test('a drive more never lowers what the machine draws or costs', () => {
     const before = gathered(kit);
     const [a, b] = [before.assess().figures, before.add(drive).assess().figures];
     for (const id of ['power.idleWallW', 'power.peakWallW', 'cost.now'] as const) if (a[id] && b[id]) expect(b[id].value).toBeGreaterThanOrEqual(a[id].value - 1e-9);
-  }), { ...runs, numRuns: 8 });
+  }), { ...runs, numRuns: 40 });
 });
 
 test('cold and warm answers are equal, and undo gives the deep-equal build', () => {
@@ -65,7 +65,7 @@ test('cold and warm answers are equal, and undo gives the deep-equal build', () 
     expect(warm.assess(after.build, AS_OF)).toEqual(createAssessor().assess(after.build, AS_OF));
     const step = commit(before.build, [{ type: 'units.remove', units: [before.build.items[0]!.units[0]!.id] }]);
     if (step.ok) expect(replay(step.build, step.inverse)).toEqual(before.build);
-  }), { ...runs, numRuns: 8 });
+  }), { ...runs, numRuns: 40 });
 });
 
 test('bill and drawing are made of anything', () => {
@@ -74,7 +74,7 @@ test('bill and drawing are made of anything', () => {
     const assessment = made.assess();
     expect(billOf(made.build, assessment).total).toBeCloseTo(assessment.figures['cost.now']?.value ?? 0, 6);
     expect(drawingSvg(made.build, sceneOf(assessment.units, assessment.layout).boxes)).not.toMatch(/NaN|undefined/);
-  }), { ...runs, numRuns: 8 });
+  }), { ...runs, numRuns: 40 });
 });
 
 test.each(of('chassis'))('%s: nothing is drawn outside of its shell', (id) => {
