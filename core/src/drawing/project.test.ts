@@ -1,4 +1,4 @@
-import { cube } from '../testing/fixture';
+import { cube, fixture, type Fixture } from '../testing/fixture';
 import { sceneOf } from '../place/scene';
 import { plannedUnits } from '../place/units';
 import { projectBox, viewSize, VIEW_NAMES, type ViewName } from './project';
@@ -46,4 +46,19 @@ test('a part without a place lies on the table at its own size', () => {
   const { table } = sceneOf(plannedUnits(loose.build), loose.build.layout);
   expect(table).toHaveLength(1);
   expect(table[0]!.box).toMatchObject({ widthMm: 101.6, depthMm: 147 });
+});
+
+test('a standing board is drawn behind what stands on it', () => {
+  const order = (fixtureMade: Fixture) => { const shapes = projectBox('side', sceneOf(plannedUnits(fixtureMade.build), fixtureMade.build.layout).boxes[0]!); const at = (what: string) => shapes.findIndex(({ solid }) => solid.what === what && solid.unit); return [at('board'), at('cooler'), at('card')] as const; };
+  const [board, cooler, card] = order(fixture().add('steading-t9').add('plover-a6').add('tarn-155').add('tern-8i'));
+  expect(board).toBeLessThan(cooler);
+  expect(board).toBeLessThan(card);
+});
+
+test('the rear shows the sockets of the board, and in an opening the bracket of the card behind it', () => {
+  const withCard = cube().add('tern-8i');
+  const shapes = projectBox('rear', sceneOf(plannedUnits(withCard.build), withCard.build.layout).boxes[0]!);
+  expect(shapes.filter(({ solid }) => solid.what === 'io').length).toBeGreaterThan(4);
+  expect(shapes.find(({ solid }) => solid.what === 'opening')!.solid.unit?.part.id).toBe('tern-8i');
+  expect(projectBox('plan', box).some(({ solid }) => solid.what === 'io')).toBe(false);
 });

@@ -30,11 +30,12 @@ function flatten(view: ViewName, box: Box, shell: Size): Flat {
 }
 
 /** How near a solid is to the eye of a view: larger is nearer and drawn later. */
-function nearness(view: ViewName, box: Box): number {
+function nearness(view: ViewName, box: Box, standing: boolean): number {
   switch (view) {
     case 'plan': return box.yMm + box.heightMm;
     case 'front': return -box.zMm;
-    case 'side': return box.xMm + box.widthMm;
+    // Before a standing board lie its cooler and cards: the section is seen from their side.
+    case 'side': return standing ? -box.xMm : box.xMm + box.widthMm;
     case 'rear': return box.zMm + box.depthMm;
   }
 }
@@ -55,9 +56,10 @@ function shows(view: ViewName, solid: Solid, shell: Size): boolean {
 /** The solids of a box as rectangles of one view, farthest first. In the section, what the middle plane meets is cut. */
 export function projectBox(view: ViewName, box: SceneBox): FlatShape[] {
   const middle = box.size.widthMm / 2;
+  const standing = box.solids.some(({ what, box: one }) => what === 'board' && one.widthMm < one.heightMm);
   return box.solids
     .filter((solid) => shows(view, solid, box.size))
-    .map((solid, i) => ({ shape: { ...flatten(view, solid.box, box.size), solid, cut: view === 'side' && solid.what !== 'shell' && solid.box.xMm <= middle && solid.box.xMm + solid.box.widthMm >= middle }, near: solid.what === 'shell' ? -Infinity : nearness(view, solid.box), i }))
+    .map((solid, i) => ({ shape: { ...flatten(view, solid.box, box.size), solid, cut: view === 'side' && solid.what !== 'shell' && solid.box.xMm <= middle && solid.box.xMm + solid.box.widthMm >= middle }, near: solid.what === 'shell' ? -Infinity : nearness(view, solid.box, standing), i }))
     .sort((a, b) => a.near - b.near || a.i - b.i)
     .map(({ shape }) => shape);
 }

@@ -172,8 +172,10 @@ function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at:
   board.m2Sockets.forEach((m2, i) => {
     const sitter = sitting.get(`${unit.id}/${m2.key}`);
     const length = sitter && isKind(sitter, 'drive') ? sitter.part.lengthMm : Math.max(...m2.lengthsMm);
-    const along = m2.at ?? { uMm: Math.min(board.edgeMm - length - 4, 60), vMm: Math.min(board.depthMm - M2_WIDTH_MM - 4, 12 + i * 28) };
-    solid(m2.key, 'm2', put(along.uMm, along.vMm, 0, length, M2_WIDTH_MM, 4, !m2.at), m2.label);
+    // A class's place for its sockets may lie past a smaller board's edge.
+    const within = m2.at && m2.at.uMm + length <= board.edgeMm && m2.at.vMm + M2_WIDTH_MM <= board.depthMm ? m2.at : undefined;
+    const along = within ?? { uMm: Math.min(board.edgeMm - length - 4, 60), vMm: Math.min(board.depthMm - M2_WIDTH_MM - 4, 12 + i * 28) };
+    solid(m2.key, 'm2', put(along.uMm, along.vMm, 0, length, M2_WIDTH_MM, 4, !within), m2.label);
   });
   board.usbInside.forEach((usb, i) => {
     for (let n = 1; n <= usb.count; n++) solid(usb.key, 'other', put(Math.max(4, board.edgeMm - 24 - i * 16), board.depthMm - 16, 0, 12, 12, 10, true), usb.label, usb.count > 1 ? n : undefined);
