@@ -130,7 +130,7 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
   const layout: Layout = {
     ...build.layout,
     at: Object.fromEntries(Object.entries(build.layout.at).filter(([unit]) => !gone.has(unit))),
-    dormant: Object.fromEntries(Object.entries(build.layout.dormant).filter(([unit]) => !gone.has(unit))),
+    dormant: Object.fromEntries(Object.entries(build.layout.dormant).filter(([name, { spot }]) => !gone.has(name.split('/')[0]!) && !(name.includes('/') && gone.has(spot.host)))),
     wires: build.layout.wires.filter((wire) => !involves(wire.host) && !involves(wire.device)),
   };
   const pool = { sets: build.pool.sets.map((set) => (set.units.some((unit) => gone.has(unit)) ? { ...set, units: set.units.filter((unit) => !gone.has(unit)) } : set)) };
@@ -156,7 +156,8 @@ function putLead(build: Build, wire: Build['layout']['wires'][number]): Step | R
     if (!one.host.some((host) => ports.has(printSpot(host)))) return [one];
     return before && before.lead === one.lead && one.host.length === before.host.length ? [{ ...one, host: before.host }] : [];
   });
-  return { sections: { layout: { ...build.layout, wires: [...wires, wire] } }, words: wire.how === 'held' ? 'Lead held' : 'Lead moved' };
+  const dormant = Object.fromEntries(Object.entries(build.layout.dormant).filter(([name, { spot }]) => !ends.has(name) && !(name.includes('/') && ports.has(printSpot(spot)))));
+  return { sections: { layout: { ...build.layout, dormant, wires: [...wires, wire] } }, words: wire.how === 'held' ? 'Lead held' : 'Lead moved' };
 }
 
 function seat(build: Build, unit: string, to: Seat, verb: string): Step | Refusal {

@@ -35,7 +35,7 @@ export const layoutSchema = z.strictObject({
   plugs: z.array(wireSchema).max(2000),
   /** The mode a board with several is set to; the first of its sheet where none is named. */
   modes: z.record(z.string(), keySchema).optional(),
-  /** Put and held places that cannot stand now, with the reason; they wake when they can. */
+  /** Put and held places by unit, and leads by their device end (`u2/front-feed.2`), that cannot stand now, with the reason; they wake when they can. */
   dormant: z.record(z.string(), z.strictObject({ spot: spotRefSchema, how: howSchema, reason: z.string().max(300) })),
 });
 export type Layout = z.infer<typeof layoutSchema>;

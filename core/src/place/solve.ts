@@ -9,6 +9,7 @@ import { cardPlans, type CardPlan } from './solver/cardPlans';
 import { least } from './solver/bounds';
 import { deal, MOST_CHOICES } from './solver/deal';
 import { expand } from './solver/expand';
+import { sleepingLeads, wokenLeads } from './solver/firm';
 import { layTable } from './solver/lay';
 import { layersOf, type Pick as Picked } from './solver/layers';
 import { fixedPlaces, seatRest } from './solver/rest';
@@ -41,13 +42,15 @@ const solved = fewLast<Asked, Outcome>((one, other) => layoutsAlike(one.hint, ot
 
 const ownedAlike = (one: Problem['owned'], other: Problem['owned']): boolean => one === other || (one?.size === other?.size && [...one ?? []].every(([lead, count]) => other?.get(lead) === count));
 
-function solveAfresh(problem: Problem, hint: Layout): Outcome {
+function solveAfresh(problem: Problem, before: Layout): Outcome {
   const { units } = problem;
+  const woken = Object.keys(before.dormant).length > 0 ? wokenLeads(units, before) : [];
+  const hint = woken.length > 0 ? { ...before, wires: [...before.wires, ...woken] } : before;
   const wishes = wishesOf(units, hint);
   const found = bestBound(problem, hint, wishes);
   const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);
   const at = seatsOf(found, seats, hint);
-  const layout = keepSame(hint, { ...hint, at, wires: [...wires], dormant: sleepers(units, hint, at), ...(found.plan.modes ? { modes: found.plan.modes } : {}) });
+  const layout = keepSame(before, { ...hint, at, wires: [...wires], dormant: { ...sleepers(units, hint, at), ...sleepingLeads(units, before, wires) }, ...(found.plan.modes ? { modes: found.plan.modes } : {}) });
   const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !at[unit.id]);
   const { unconnected, conflict } = unconnectedDrives(units, layout);
   return {

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { printSpot } from '../build/layout';
+import { closureOf } from '../build/newItem';
 import { checkLayout } from '../place/checkLayout';
 import { plannedUnits } from '../place/units';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
@@ -136,6 +137,35 @@ describe('leads by hand', () => {
     const other = otherPorts(plannedUnits(made.build), made.build.layout, first!).find(({ host }) => host !== first!.host[0]!.host)!;
     const moved = ups(made.edit(other.edit));
     expect(moved.map(({ host }) => host[0]!.host)).toEqual([other.host, other.host]);
+  });
+
+  test('a held lead sleeps while no drive is behind it, says so, and is held again when there is one', () => {
+    const made = rack();
+    const wire = made.build.layout.wires.find(({ device }) => device[0]!.key === 'front-feed' && device[0]!.n === 4)!;
+    const name = printSpot(wire.device[0]!);
+    const behind = made.build.items.find(({ sheet }) => sheet === 'barge-8')!.units.filter(({ id }) => { const n = made.build.layout.at[id]!.spot.n!; return n > 12 && n <= 16; }).map(({ id }) => id);
+    const held = made.edit({ type: 'lead.how', device: wire.device[0]!, how: 'held' });
+    const without = held.edit({ type: 'units.remove', units: behind });
+    expect(without.build.layout.dormant[name]).toMatchObject({ spot: wire.host[0], how: 'held', reason: expect.stringContaining('no drive is behind it') });
+    expect(wiring(without).loose.map(({ why }) => why)).toEqual([expect.stringMatching(/^sleeps: no drive/)]);
+    const again = without.add('barge-12', 4, { at: [13, 14, 15, 16].map((n) => `${made.unit('gable-24')}/front.${n}`) });
+    expect(leadTo(again, name)).toMatchObject({ host: wire.host, how: 'held' });
+    expect(again.build.layout.dormant[name]).toBeUndefined();
+    // Taken out for good with its card.
+    const card = wire.host[0]!.host as never;
+    expect(without.edit({ type: 'units.remove', units: [card] }).build.layout.dormant).toEqual({});
+  });
+
+  test('a held lead whose port another card does not have sleeps until one has it again', () => {
+    const made = fixture().add('gable-24').add('gannet-e8').add('shire-16').add('tern-16i').add('barge-8', 16);
+    const wire = made.build.layout.wires.find(({ host }) => host[0]!.host === made.unit('tern-16i') && host[0]!.n === 4);
+    const held = wire ? made.edit({ type: 'lead.how', device: wire.device[0]!, how: 'held' }) : made;
+    expect(wire).toBeDefined();
+    const item = made.build.items.find(({ sheet }) => sheet === 'tern-16i')!.id;
+    const swap = (now: Fixture, sheet: string) => now.edit({ type: 'item.replace', item, sheet: sheet as never, price: undefined, ...closureOf(catalogue, sheet as never) });
+    const smaller = swap(held, 'tern-8i');
+    expect(smaller.build.layout.dormant[printSpot(wire!.device[0]!)]!.reason).toBe('that port is not there now');
+    expect(leadTo(swap(smaller, 'tern-16i'), printSpot(wire!.device[0]!)).how).toBe('held');
   });
 
   test('a lead whose end is gone is refused in words', () => {

@@ -1,5 +1,5 @@
 import type { Build } from '../build/build';
-import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
+import { parseSpot, printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import type { LeadNeeds } from '../needs/leads';
 import { isLead, leadById, type Lead } from '../place/leads';
 import { demandsFor } from '../place/demands';
@@ -204,7 +204,12 @@ function looseEnds(units: readonly PlannedUnit[], layout: Layout, ports: readonl
   const tabled = ofKind(units, 'drive').filter((unit) => !unit.builtIn && !layout.at[unit.id]).map((unit) => end(unit, unit.part.name, 'no bay'));
   const cards = units.filter((unit) => isCard(unit.part) && !layout.at[unit.id] && !unit.builtIn).map((unit) => end(unit, unit.part.name, 'no slot'));
   const cables = needs.spare.map((unit) => end(unit, unit.part.name, 'fits nowhere here'));
-  return [...drives, ...tabled, ...cards, ...offs, ...cables];
+  const asleep = Object.entries(layout.dormant).flatMap(([name, { spot, how, reason }]) => {
+    const host = byId.get(spot.host);
+    const device = parseSpot(name);
+    return host && device ? [end(host, `Lead from ${host.part.name}, port${nth(spot)} to ${byId.get(device.host)?.part.name ?? device.host}${nth(device)}, ${how === 'held' ? 'held' : 'put by hand'}`, `sleeps: ${reason}`)] : [];
+  });
+  return [...drives, ...tabled, ...cards, ...offs, ...asleep, ...cables];
 }
 
 function budgetsOf(units: readonly PlannedUnit[], layout: Layout, byId: ReadonlyMap<string, PlannedUnit>, lanes: (spot: SpotRef) => number, hosts: readonly HostRow[]): Budget[] {
