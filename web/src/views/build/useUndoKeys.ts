@@ -2,7 +2,8 @@ import { useEffect } from 'react';
 import { redo, undo } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+/** A box to tick or a list has nothing of its own to take back. */
+const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || target.tagName === 'TEXTAREA' || (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type)));
 
 /** Ctrl or Cmd with Z and Y everywhere on a machine, except in a field that has text of its own to take back. */
 export function useUndoKeys(): void {
