@@ -1,5 +1,4 @@
 // Contents, in reading order: parts, the build, placing, figures, snags, the assessment, remedies.
-export { type SmallNeed } from './needs/small';
 export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, type Sheet } from './parts/sheet';
 export { checkSheet, containedIn, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
@@ -32,12 +31,18 @@ export { solve } from './place/solve';
 export { problemOf, type Outcome, type Problem } from './place/problem';
 export { commit, replay, settleEdit, type Step } from './place/settle';
 export { isCard, ofKind, plannedUnits, unitsById, type PlannedUnit } from './place/units';
+export { changeEffects, modsFor, type Mod } from './place/chassisChanges';
+export { coveredSlots, reaches, type Reach } from './place/reach';
 export { spotsOf, type SpotGroup, type SpotType } from './place/spots';
 export { mismatch, type Mismatch } from './place/mates';
 export { tracePath, wireOf } from './place/trace';
 export { leadById, LEADS, type Lead } from './place/leads';
 export { freeBays } from './figures/room';
 export type { LeadNeeds, Need } from './needs/leads';
+export { type SmallNeed } from './needs/small';
+export { wiringFor, type Budget, type HostRow, type LeadRow, type LooseEnd, type Wiring } from './wiring/wiring';
+export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
+export { otherPorts, type OtherPort } from './wiring/moveLead';
 
 export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
 
@@ -57,10 +62,5 @@ export type { OpenThing, Status } from './open';
 export { weigh, type Base, type Owned, type Standing, type Weighed } from './remedies/weigh';
 export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
-export { wiringFor, type Budget, type HostRow, type LeadRow, type LooseEnd, type Wiring } from './wiring/wiring';
-export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
-export { otherPorts, type OtherPort } from './wiring/moveLead';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';
-export { changeEffects, modsFor, type Mod } from './place/chassisChanges';
-export { coveredSlots, reaches, type Reach } from './place/reach';

@@ -3,6 +3,10 @@ import type { Protocol } from '../parts/vocabulary';
 
 /** MB/s a lane and way after line coding (PCI Express Base specification), by generation. */
 export const PCIE_LANE_MBPS: readonly number[] = [0, 250, 500, 985, 1969, 3938, 7563];
+/** Share of a PCI Express link that is payload. */
+const PCIE_PAYLOAD = 0.87;
+/** Real MB/s of a link of so many lanes. */
+export const linkMBps = (lanes: number, gen: number): number => Math.round(lanes * PCIE_LANE_MBPS[gen]! * PCIE_PAYLOAD);
 /** Real MB/s of a USB link by its Gb/s. */
 const USB_MBPS: readonly (readonly [gbPerS: number, mbPerS: number])[] = [[20, 2100], [10, 1050], [5, 430], [0, 38]];
 /** No disk gives more than a link of 3 Gb/s carries. */

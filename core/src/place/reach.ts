@@ -1,5 +1,5 @@
 import type { Layout } from '../build/layout';
-import { boxAmong } from './around';
+import { boxAmong, coveredBy } from './around';
 import { limitFor } from './clearance';
 import { isCard, isKind, seatSpot, unitsById, type PlannedUnit } from './units';
 
@@ -25,14 +25,5 @@ export function reaches(units: readonly PlannedUnit[], layout: Layout): Reach[] 
 }
 
 /** Slots that a thick card lies over: nothing else goes in. */
-export function coveredSlots(units: readonly PlannedUnit[], layout: Layout): ReadonlySet<string> {
-  const byId = unitsById(units);
-  return new Set(units.flatMap((unit) => {
-    const spot = layout.at[unit.id]?.spot;
-    const board = spot && byId.get(spot.host);
-    if (!isCard(unit.part) || unit.part.thickSlots <= 1 || !board || !isKind(board, 'board')) return [];
-    const own = board.part.slots.find(({ key }) => key === spot.key);
-    const last = own ? own.position + Math.ceil(unit.part.thickSlots) - 1 : -1;
-    return own ? board.part.slots.filter(({ position }) => position > own.position && position <= last).map(({ key }) => `${board.id}/${key}`) : [];
-  }));
-}
+export const coveredSlots = (units: readonly PlannedUnit[], layout: Layout): ReadonlySet<string> =>
+  new Set(units.flatMap((unit) => { const spot = layout.at[unit.id]?.spot; return spot ? coveredBy(unit, spot, units) : []; }));

@@ -1,5 +1,5 @@
 import { lanesAt } from '../place/checkLayout';
-import { PCIE_LANE_MBPS, wishMBps } from '../place/rates';
+import { linkMBps, wishMBps } from '../place/rates';
 import { groupAt } from '../place/spotAt';
 import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
@@ -65,9 +65,6 @@ export function bracketOff(situation: Situation): Finding[] {
   });
 }
 
-/** Real MB/s of a link of so many lanes: 0.87 of what line coding leaves (PCI Express Base specification). */
-const PAYLOAD = 0.87;
-const linkMBps = (lanes: number, gen: number) => Math.round(lanes * PCIE_LANE_MBPS[gen]! * PAYLOAD);
 /** What conventional PCI really carries, all of its slots together (PCI 2.3: 133 raw). */
 const PCI_MBPS = 100;
 /** Payload of an Ethernet port, MB/s a Gb/s. */
@@ -162,7 +159,7 @@ export function chipsetUplink(situation: Situation): Finding[] {
 }
 
 /** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take. */
-export function usedLanes(situation: Pick<Situation, 'units' | 'layout'>, board: PlannedUnit, owner: 'processor' | 'chipset'): { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number }[] {
+function usedLanes(situation: Pick<Situation, 'units' | 'layout'>, board: PlannedUnit, owner: 'processor' | 'chipset'): { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number }[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, byId, situation.layout);
   return situation.units.flatMap((unit) => {

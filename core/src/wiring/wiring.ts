@@ -4,7 +4,7 @@ import type { LeadNeeds } from '../needs/leads';
 import { isLead, leadById, type Lead } from '../place/leads';
 import { demandsFor } from '../place/demands';
 import { expanderPorts, hostPorts, protocolOf, type HostPort } from '../place/ports';
-import { laneMBps, PCIE_LANE_MBPS, wishMBps } from '../place/rates';
+import { laneMBps, linkMBps, wishMBps } from '../place/rates';
 import { lanesAt } from '../place/checkLayout';
 import { boxedCables, type BoxedCable } from '../place/problem';
 import { groupAt } from '../place/spotAt';
@@ -45,7 +45,6 @@ export type LooseEnd = { readonly unit: string; readonly mark: string; readonly 
 export type Budget = { readonly source: 'processor' | 'chipset'; readonly words: string; readonly used: number; readonly has: number; readonly unit: 'lanes' | 'MB/s' };
 export type Wiring = { readonly hosts: readonly HostRow[]; readonly loose: readonly LooseEnd[]; readonly budgets: readonly Budget[] };
 
-const PAYLOAD = 0.87;
 /** No SATA link is faster (SATA 3.x), also behind a port of 12 Gb/s. */
 const SATA_GB = 6;
 
@@ -134,14 +133,14 @@ const asksBehind = (expander: PlannedUnit, layout: Layout, served: ReadonlyMap<W
 function linkOf(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>, lanes: (spot: SpotRef) => number): HostRow['link'] {
   if (isKind(unit, 'board')) {
     const { uplinkLanes, uplinkGen } = unit.part;
-    return uplinkLanes === 0 ? null : { words: 'Chipset uplink', lanes: uplinkLanes, gen: uplinkGen, mbPerS: Math.round(uplinkLanes * PCIE_LANE_MBPS[uplinkGen]! * PAYLOAD), owner: 'processor', wiredLanes: uplinkLanes };
+    return uplinkLanes === 0 ? null : { words: 'Chipset uplink', lanes: uplinkLanes, gen: uplinkGen, mbPerS: linkMBps(uplinkLanes, uplinkGen), owner: 'processor', wiredLanes: uplinkLanes };
   }
   const spot = seatSpot(layout, unit);
   const group = spot && groupAt(byId, spot);
   if (group?.type !== 'slot' || !isCard(unit.part) || isKind(unit, 'expander')) return null;
   const have = unit.part.bus === 'pci' ? 1 : Math.min(unit.part.lanes, lanes(spot!));
   const gen = Math.min(unit.part.gen, group.slot.gen);
-  return { words: group.label, lanes: have, gen, mbPerS: unit.part.bus === 'pci' ? 100 : Math.round(have * PCIE_LANE_MBPS[gen]! * PAYLOAD), owner: group.slot.owner, wiredLanes: lanes(spot!) };
+  return { words: group.label, lanes: have, gen, mbPerS: unit.part.bus === 'pci' ? 100 : linkMBps(have, gen), owner: group.slot.owner, wiredLanes: lanes(spot!) };
 }
 
 const nth = ({ n }: SpotRef) => (n === undefined ? '' : ` ${n}`);
@@ -225,9 +224,9 @@ function budgetsOf(units: readonly PlannedUnit[], layout: Layout, byId: Readonly
   });
   const taken = seated.filter(({ owner }) => owner === 'processor').reduce((sum, one) => sum + one.lanes, 0);
   const onBoard = hosts.find(({ unit }) => unit === board.id);
-  const asked = (onBoard?.leads.reduce((sum, lead) => sum + lead.asksMBps, 0) ?? 0) + seated.filter(({ owner }) => owner === 'chipset').reduce((sum, { unit, lanes: many, gen }) => sum + (isKind(unit, 'drive') ? Math.min(wishMBps(unit.part), many * PCIE_LANE_MBPS[gen]! * PAYLOAD) : hosts.find((host) => host.unit === unit.id)?.leads.reduce((all, lead) => all + lead.asksMBps, 0) || many * PCIE_LANE_MBPS[gen]! * PAYLOAD), 0);
+  const asked = (onBoard?.leads.reduce((sum, lead) => sum + lead.asksMBps, 0) ?? 0) + seated.filter(({ owner }) => owner === 'chipset').reduce((sum, { unit, lanes: many, gen }) => sum + (isKind(unit, 'drive') ? Math.min(wishMBps(unit.part), linkMBps(many, gen)) : hosts.find((host) => host.unit === unit.id)?.leads.reduce((all, lead) => all + lead.asksMBps, 0) || linkMBps(many, gen)), 0);
   return [
     ...(processor ? [{ source: 'processor' as const, words: processor.part.name, used: taken, has: processor.part.lanes, unit: 'lanes' as const }] : []),
-    ...(board.part.uplinkLanes ? [{ source: 'chipset' as const, words: 'Chipset uplink', used: Math.round(asked), has: Math.round(board.part.uplinkLanes * PCIE_LANE_MBPS[board.part.uplinkGen]! * PAYLOAD), unit: 'MB/s' as const }] : []),
+    ...(board.part.uplinkLanes ? [{ source: 'chipset' as const, words: 'Chipset uplink', used: Math.round(asked), has: linkMBps(board.part.uplinkLanes, board.part.uplinkGen), unit: 'MB/s' as const }] : []),
   ];
 }

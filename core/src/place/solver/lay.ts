@@ -93,9 +93,9 @@ function cellShapes(group: BayGroupHere, covered: ReadonlySet<string>, box: stri
   return targets.map((target, i) => ({ ...shape, kind: 'direct' as const, targets: [target], bays: bays.filter((bay) => Math.min(Math.floor((bay.n - 1) / per), targets.length - 1) === i) }));
 }
 
-/** Drives by all that placing can tell of them. */
 const endName = (unit: DriveUnit) => `${unit.id}/${DRIVE_DATA_KEY}`;
 
+/** Drives by all that placing can tell of them. */
 function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[], firm: Firm): DriveClass[] {
   const byMark = new Map<string, DriveUnit[]>();
   for (const unit of drives) {

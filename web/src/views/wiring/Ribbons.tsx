@@ -1,4 +1,4 @@
-import type { LeadRow, OtherPort, PlannedUnit } from '@inch-tower/core';
+import { printSpot, type LeadRow, type OtherPort, type PlannedUnit } from '@inch-tower/core';
 import { markRanges } from './markRanges';
 import { ROW_PX, SOURCE_WIDTH_PX, type HostBlock, type Picture, type RibbonRow } from './ribbonLayout';
 import { keyOf, type WiringUi } from './useWiringUi';
@@ -73,7 +73,7 @@ function Row({ one, picture, byId, ui, onPick }: { readonly one: RibbonRow; read
   const chosen = ui.chosen !== null && keyOf(ui.chosen) === key;
   const faded = ui.lit !== null && !ui.lit.has(key);
   const marks = row.drives.length ? markRanges(row.drives.map((id) => byId.get(id)?.mark ?? id)) : byId.get(row.to.host)?.part.name ?? '';
-  const here = ui.picking?.find((port) => port.takenBy === row.wire || (port.takenBy && keyOf(row) === `${port.takenBy.device[0]!.host}/${port.takenBy.device[0]!.key}${port.takenBy.device[0]!.n === undefined ? '' : `.${port.takenBy.device[0]!.n}`}`));
+  const here = ui.picking?.find((port) => port.takenBy !== null && printSpot(port.takenBy.device[0]!) === key);
   const ribbonFrom = columns.lead - 74;
   return (
     <g>
