@@ -107,6 +107,7 @@ test('nothing on the page throws or complains while a machine is looked at', asy
   await bench.place('front', 'u2/cage.1').click();
   await expect(page.getByTestId('try-count')).toContainText('go');
   await page.goto('/');
-  await expect(page.getByText('Sound', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText(/^Sound/).first()).toBeVisible();
+  await expect(page.getByText('Looking …')).toHaveCount(0);
   expect(complaints).toEqual([]);
 });

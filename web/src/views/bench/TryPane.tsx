@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { benchWorker, streamTry } from '../../worker/client';
 import type { GoingRow, RefusedRow, TrySource } from '../../worker/messages';
 import { useBench } from './benchContext';
+import { useFocusKept } from './useFocusKept';
 import { useFocusStart } from './useFocusStart';
 import { SORTS, sortRows, type SortName } from './trySorts';
 import { TryRowView } from './TryRowView';
@@ -40,6 +41,7 @@ export function TryPane() {
   const { rows, refused, done, failed } = useTryRows({ selected: ui.selected, count: asked, search: useDeferredValue(search), replace: ui.replacing, source: ui.source, owned }, rev);
   const sorted = useMemo(() => sortRows(rows, sort, ui.catalogue), [rows, sort, ui.catalogue]);
   const list = useRef<HTMLUListElement>(null);
+  const kept = useFocusKept(list, 'data-try');
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(wait.current), []);
   if (!spot || !group) return <p className="p-4 text-mid">This place is not there any more.</p>;
@@ -92,7 +94,7 @@ export function TryPane() {
         )}
       </div>
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
-        <ul ref={list}>{sorted.map((row) => <TryRowView key={row.sheet} row={row} part={resolve(ui.catalogue.sheets[row.sheet]!, ui.catalogue.archetypes[ui.catalogue.sheets[row.sheet]!.archetype]!)} count={asked} onShow={() => show(row)} onPut={() => put(row)} />)}</ul>
+        <ul ref={list} {...kept}>{sorted.map((row) => <TryRowView key={row.sheet} row={row} part={resolve(ui.catalogue.sheets[row.sheet]!, ui.catalogue.archetypes[ui.catalogue.sheets[row.sheet]!.archetype]!)} count={asked} onShow={() => show(row)} onPut={() => put(row)} />)}</ul>
         {failed && <p role="alert" className="bad p-3">Trying went wrong, which is a fault of ours. The machine is as it was; another place or source may still work.</p>}
         {done && !failed && rows.length === 0 && <p className="p-3 text-mid">{search ? 'No part of that name goes here.' : NOTHING[ui.source]}</p>}
         {refused.length > 0 && <Refused rows={refused} />}
@@ -112,16 +114,16 @@ function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
   );
 }
 
-type Rows = { readonly ask: string; readonly rows: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean; readonly failed: boolean };
+type Rows = { readonly ask: string; readonly spot: string | null; readonly fresh: readonly GoingRow[]; readonly rows: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean; readonly failed: boolean };
 const NONE: readonly never[] = [];
 
 type TryWish = { readonly selected: string | null; readonly count: number; readonly search: string; readonly replace: boolean; readonly source: TrySource; readonly owned: Readonly<Record<string, Owned>> | undefined };
 
 /** Rows as they stream in, for the build as it is at `rev`. What could not be tried at all is said, not left spinning. */
-function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask'> {
+function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask' | 'spot' | 'fresh'> {
   const { selected, count, search, replace, source, owned } = wish;
   const ask = `${selected}|${count}|${search}|${replace}|${rev}|${source}|${owned ? Object.keys(owned).join() : ''}`;
-  const [state, setState] = useState<Rows>({ ask: '', rows: [], refused: [], done: false, failed: false });
+  const [state, setState] = useState<Rows>({ ask: '', spot: null, fresh: [], rows: [], refused: [], done: false, failed: false });
   useEffect(() => {
     const spot = parseSpot(selected ?? '');
     if (!spot || rev === undefined || (source === 'stock' && !owned)) return;
@@ -129,14 +131,19 @@ function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask'> {
     streamTry({ spot, count, search, replace, source, ...(owned ? { owned } : {}) }, (batch) => {
       if (!here) return;
       setState((before) => {
-        const from = before.ask === ask ? before : { rows: [], refused: [] };
-        return { ask, rows: [...from.rows, ...batch.going], refused: [...from.refused, ...batch.refused], done: batch.done, failed: false };
+        const same = before.ask === ask;
+        const fresh = [...(same ? before.fresh : NONE), ...batch.going];
+        const refusedNow = [...(same ? before.refused : NONE), ...batch.refused];
+        const told = new Set([...fresh, ...refusedNow].map((row) => row.sheet));
+        // Rows of the ask before stay until this one has spoken of them, so that none goes from under a hand and comes back.
+        const older = batch.done || before.spot !== selected ? NONE : before.rows.filter((row) => !told.has(row.sheet));
+        return { ask, spot: selected, fresh, rows: [...fresh, ...older], refused: refusedNow, done: batch.done, failed: false };
       });
     }).catch((error: unknown) => {
       console.error(error);
-      if (here) setState({ ask, rows: [], refused: [], done: true, failed: true });
+      if (here) setState({ ask, spot: selected, fresh: [], rows: [], refused: [], done: true, failed: true });
     });
     return () => { here = false; };
   }, [ask, selected, count, search, replace, rev, source, owned]);
-  return state.ask === ask ? state : { rows: state.ask ? state.rows : NONE, refused: NONE, done: false, failed: false };
+  return state.ask === ask ? state : { rows: state.spot === selected ? state.rows : NONE, refused: NONE, done: false, failed: false };
 }
