@@ -36,7 +36,7 @@ export async function solverSpeed(say: (what: string, value: string, budget: str
   const large = middle(runs(times(100, 120), 1));
   say('wiring solved, 120 drives over shelves', `${large.toFixed(2)} ms`, '40 ms');
   say('wiring t(120 drives) / t(24 drives)', (large / small).toFixed(1), '≤ 6.5');
-  const upTo = (most: number, from: number) => runs(Array.from({ length: 100 }, (_, i) => from + 1 + (i % (most - from))), 1000);
+  const upTo = (most: number, from: number) => runs(Array.from({ length: 300 }, (_, i) => from + 1 + (i % (most - from))), 1000);
   const share = (list: readonly Run[]) => `${((100 * list.filter(({ undecided }) => undecided).length) / list.length).toFixed(1)} %`;
   say('undecided, up to 60 drives', share(upTo(60, 0)), '0 %');
   say('undecided, up to 120 drives', share(upTo(120, 60)), '1 %');

@@ -6,7 +6,7 @@ import { expanderPorts, hostPorts, protocolOf, type SeatOf } from './ports';
 import type { Outcome, Problem } from './problem';
 import { adapterBays, eachBayPlan, seatedBays, type BayGroupHere, type BayPlan } from './solver/bayPlans';
 import { cardPlans, type CardPlan } from './solver/cardPlans';
-import { least } from './solver/bounds';
+import { least } from './solver/least';
 import { deal, MOST_CHOICES } from './solver/deal';
 import { expand } from './solver/expand';
 import { sleepingLeads, wokenLeads } from './solver/firm';
@@ -130,7 +130,7 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
   const wide = ports.filter((port) => port.lanes >= 4).length;
   const ones = ports.length - wide;
   const straight = Math.min(direct, wide);
-  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting: [{ ranked: waiting, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones }], narrow: null, whole: { wishes: [], apart: 0, mbPerS: 0 }, lost, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), owned: inHand });
+  return least(ZERO, { nowhere, homes: [{ seeking, bays }], waiting: [{ ranked: waiting, reach: shared.reduce((sum, one) => sum + one, 0) + wide * 4 + ones }], narrow: null, carry: null, board: null, whole: { wishes: [], apart: 0, mbPerS: 0 }, lost, shared: shared.sort((a, b) => b - a), straight, breakouts: wide - straight + Math.min(direct, ones), owned: inHand });
 }
 
 /** What the layout for a problem counts on each level: what it is compared by. */

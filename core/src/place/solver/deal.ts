@@ -1,4 +1,5 @@
-import { least, type Room } from './bounds';
+import TinyQueue from 'tinyqueue';
+import { least, type Room } from './least';
 import { compare, ZERO, type Score } from './score';
 import type { State } from './table';
 
@@ -20,7 +21,7 @@ type Node = { readonly state: State; readonly a: number; readonly b: number; rea
 /** `found` is null where no way is better than the limit; `whole` is false where the search was cut short. */
 export type Dealt = { readonly found: { readonly score: Score; readonly picks: readonly unknown[] } | null; readonly whole: boolean };
 
-/** States kept a layer on the first way through, which only has to find a good answer fast, and on the second. */
+/** States kept a layer on the first way through, which only has to find a good answer fast, and on the second; what those leave open is looked for nearest first. */
 const BEAM = 4;
 const WIDER = 30;
 /** Choices that may still be looked at, over all the dealing for one question; past them it stops and says so. A count, so that the same question has the same answer. */
@@ -32,24 +33,69 @@ export type Dealing = { readonly start: State; readonly most: readonly number[];
 
 /** The cheapest way through all layers from a start; `limit` cuts ways that are no better than one known; `onlyOut` asks only how much stays out. */
 export function deal({ start, most, twins, layers }: Dealing, limit: Score | null, budget: Budget, onlyOut = false): Dealt {
-  const keyOf = keysFor(most, twins);
+  const search: Search = { start, layers, budget, onlyOut, keyOf: keysFor(most, twins) };
   const answer = (best: Node | null, whole: boolean): Dealt => ({ found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) }, whole });
   // Where an answer is known the cut by it is sharp enough; else a narrow way through finds one first, among those that leave out no more than must be where there are such.
-  if (limit) { const only = through(start, layers, Infinity, limit, limit.a, budget, onlyOut, keyOf); return answer(only.best, !only.cut); }
-  let first = through(start, layers, BEAM, null, least(ZERO, layers[0]!.room(start)).a, budget, onlyOut, keyOf);
-  if (!first.best) first = through(start, layers, BEAM, null, Infinity, budget, onlyOut, keyOf);
+  if (limit) { const only = through(search, Infinity, limit, limit.a); return answer(only.best, !only.cut); }
+  let first = through(search, BEAM, null, least(ZERO, layers[0]!.room(start)).a);
+  if (!first.best) first = through(search, BEAM, null, Infinity);
   if (!first.cut && first.best) return answer(first.best, true);
   // A wider way cut by it is often all there is, and else makes the cut sharper.
-  let best = first.best;
-  for (const width of [WIDER, Infinity]) {
-    const more = through(start, layers, width, best, best?.a ?? Infinity, budget, onlyOut, keyOf);
-    best = more.best ?? best;
-    if (!more.cut) return answer(best, true);
-  }
-  return answer(best, false);
+  const more = through(search, WIDER, first.best, first.best?.a ?? Infinity);
+  const best = more.best ?? first.best;
+  if (!more.cut) return answer(best, true);
+  const last = nearestFirst(search, best, best?.a ?? Infinity);
+  return answer(last.best ?? best, !last.cut);
 }
 
-function through(start: State, layers: readonly Layer[], width: number, limit: Score | null, mostA: number, budget: Budget, onlyOut: boolean, keyOf: (state: State) => string | number): { best: Node | null; cut: boolean } {
+type Search = Pick<Dealing, 'start' | 'layers'> & { readonly budget: Budget; readonly onlyOut: boolean; readonly keyOf: (state: State) => string | number };
+/** The best way found, and whether others were left unlooked at. */
+type Way = { readonly best: Node | null; readonly cut: boolean };
+
+type Open = { readonly node: Node; readonly at: number; readonly key: string | number; readonly least: Score; readonly nth: number };
+/** Least bound first; of those the deepest, the best to taste, the latest. */
+const sooner = (one: Open, other: Open): number => compare(one.least, other.least) || other.at - one.at || one.node.taste - other.node.taste || other.nth - one.nth;
+
+/** The most hopeful way on is followed first, so the first that comes through is the best (A*): ways dearer than the best are never gone. Null where none is better than the limit. */
+function nearestFirst(search: Search, limit: Score | null, mostA: number): Way {
+  const { start, layers, budget } = search;
+  const queue = new TinyQueue<Open>([], sooner);
+  const kept = layers.map(() => new Map<string | number, Node>());
+  let nth = 0;
+  queue.push({ node: { state: start, ...ZERO, taste: 0, from: null, pick: null }, at: 0, key: '', least: ZERO, nth });
+  for (let next = queue.pop(); next; next = queue.pop()) {
+    const { node, at } = next;
+    if (at === layers.length) return { best: node, cut: false };
+    if (budget.left <= 0) return { best: null, cut: true };
+    if (at > 0 && kept[at - 1]!.get(next.key) !== node) continue;
+    onward(search, node, layers[at]!, kept[at]!, mostA, (sum, state) => {
+      const bound = least(sum, layers[at + 1]?.room(state));
+      return !limit || compare(bound, limit) < 0 ? bound : null;
+    }, (made, key, bound) => queue.push({ node: made, at: at + 1, key, least: bound, nth: ++nth }));
+  }
+  return { best: null, cut: false };
+}
+
+/** Tells the ways on from a node that are better than those known to the same state and, by their `bound`, worth it. */
+function onward<B extends object>({ budget, onlyOut, keyOf }: Search, node: Node, layer: Layer, kept: Map<string | number, Node>, mostA: number, bound: (sum: Score, state: State) => B | null, tell?: (made: Node, key: string | number, bound: B) => void): void {
+  layer.expand(node.state, (next, a, b, c, taste, pick) => {
+    budget.left--;
+    const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
+    if (sum.a > mostA) return;
+    const key = keyOf(next);
+    const known = kept.get(key);
+    if (known) { const order = compare(sum, known); if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return; }
+    const worth = bound(sum, next);
+    if (!worth) return;
+    const made: Node = { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick };
+    kept.set(key, made);
+    tell?.(made, key, worth);
+  }, mostA - node.a);
+}
+
+/** Layer by layer, no more than `width` states kept of each, of those that might be better than the limit. */
+function through(search: Search, width: number, limit: Score | null, mostA: number): Way {
+  const { start, layers, budget } = search;
   let nodes: Node[] = [{ state: start, a: 0, b: 0, c: 0, taste: 0, from: null, pick: null }];
   let cut = false;
   for (let at = 0; at < layers.length; at++) {
@@ -58,16 +104,7 @@ function through(start: State, layers: readonly Layer[], width: number, limit: S
     const kept = new Map<string | number, Node>();
     for (const node of nodes) {
       if (budget.left <= 0) { cut = true; break; }
-      layer.expand(node.state, (next, a, b, c, taste, pick) => {
-        budget.left--;
-        const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
-        if (sum.a > mostA) return;
-        const key = keyOf(next);
-        const known = kept.get(key);
-        if (known) { const order = compare(sum, known); if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return; }
-        if (limit && noBetter(sum, () => after?.room(next), limit)) return;
-        kept.set(key, { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick });
-      }, mostA - node.a);
+      onward(search, node, layer, kept, mostA, (sum, next) => (limit && noBetter(sum, () => after?.room(next), limit) ? null : sum));
     }
     nodes = [...kept.values()];
     if (nodes.length > width) {

@@ -49,7 +49,7 @@ export function layTable(given: Given): Laid {
       takes: classes.map((one) => shape.takes(one.units[0]!)), taste: classes.map((one) => tasteOf(one.units[0]!, shape.group)),
       home: count(), put: count('put'), held: count('held'),
       fedFrom: leads.filter((one) => !one.reverse).map((one) => one.port), feeds,
-      reverse: reverse?.id ?? null, wasReverse: leads.some((one) => one.reverse),
+      reverse: reverse?.id ?? null, wasReverse: leads.some((one) => one.reverse), joinedFrom: leads.flatMap((one) => (one.reverse ? one.ports : [])),
       ends: shape.kind !== 'loose' ? [] : classes.map((one, i) => {
         if (shape.takes(one.units[0]!) === 0) return -1;
         const bare = !shape.group.group.backplane;
@@ -125,19 +125,19 @@ function classPorts({ units, seatOf, modes }: Given, expanders: readonly Planned
   }))];
 }
 
-type Settled = { readonly toTarget: ReadonlyMap<string, readonly { readonly port: number; readonly reverse: boolean }[]> };
+type Settled = { readonly toTarget: ReadonlyMap<string, readonly { readonly port: number; readonly ports: readonly number[]; readonly reverse: boolean }[]> };
 
 /** Settled leads by what they feed; those of one lane and breakouts are noted on their class of ports. */
 function settledLeads(wires: Layout['wires'], ports: readonly PortClass[], joined: ReadonlySet<string>): Settled {
   const classOf = new Map(ports.flatMap((one, i) => (one.uplinks === 2 ? [] : one.ports.map((port) => [port.name, i] as const))));
-  const toTarget = new Map<string, { port: number; reverse: boolean }[]>();
+  const toTarget = new Map<string, { port: number; ports: number[]; reverse: boolean }[]>();
   for (const wire of wires) {
     const lead = leadById(wire.lead);
     const port = classOf.get(printSpot(wire.host[0]!));
     if (!lead || port === undefined) continue;
     const single = ports[port]!.single as Map<string, number>;
     if (!wire.device.some((device) => joined.has(printSpot(device)))) single.set(wire.lead, (single.get(wire.lead) ?? 0) + 1);
-    else for (const device of wire.device) toTarget.set(printSpot(device), [...(toTarget.get(printSpot(device)) ?? []), { port, reverse: lead.shape === 'reverse' }]);
+    else for (const device of wire.device) toTarget.set(printSpot(device), [...(toTarget.get(printSpot(device)) ?? []), { port, ports: wire.host.flatMap((host) => classOf.get(printSpot(host)) ?? []), reverse: lead.shape === 'reverse' }]);
   }
   return { toTarget };
 }

@@ -255,7 +255,9 @@ class Layers {
         const strands = this.strands(cell, seats, taken);
         const b = cost.b + strands.lostMBps * MB_LOST + strands.offBoard * BOOT_OFF_BOARD;
         const c = cost.c + this.buy(lead, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0);
-        emit(next, strands.out, b, c, cost.taste, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: strands.pairs } satisfies Pick);
+        // Of ways as good the strands stay in the ports they were in.
+        const kept = taken.reduce((sum, [p, count]) => sum + Math.min(count, cell.joinedFrom.filter((one) => one === p).length), 0);
+        emit(next, strands.out, b, c, cost.taste + cell.joinedFrom.length - kept, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: strands.pairs } satisfies Pick);
         return;
       }
       if (nth === singles.length) return;

@@ -47,6 +47,8 @@ export type Cell = {
   /** Whether ports of several single-lane sockets may join in reverse; the settled layout does so. */
   readonly reverse: string | null;
   readonly wasReverse: boolean;
+  /** The port class of each settled strand of it. */
+  readonly joinedFrom: readonly number[];
   readonly feeds: readonly Feed[];
   /** Of a loose cell: the kind of end each class of drive waits with, -1 where none. */
   readonly ends: readonly number[];
