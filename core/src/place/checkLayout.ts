@@ -116,6 +116,8 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
   }
   for (const [shared, hosts] of feeders) if (hosts.length > 2 || new Set(hosts).size > 1) faults.push({ code: 'uplinks', about: shared });
   for (const wire of layout.wires) { const host = ends.units.get(wire.host[0]!.host); if (host && isKind(host, 'expander') && !feeders.has(host.id)) faults.push({ code: 'unfed', about: host.id }); }
+  // What hangs on an expander card hangs on the card that feeds it.
+  for (const { id } of ofKind(list, 'expander')) { const feeder = feeders.get(id)?.[0]; if (feeder) drives.set(feeder, (drives.get(feeder) ?? 0) + (drives.get(id) ?? 0)); }
   for (const card of ofKind(list, 'controller')) if ((drives.get(card.id) ?? 0) > card.part.mostDevices) faults.push({ code: 'tooMany', about: card.id });
   return faults;
 }

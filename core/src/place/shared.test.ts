@@ -1,8 +1,10 @@
 import { printSpot, type Layout } from '../build/layout';
-import { fixture, tweak } from '../testing/fixture';
+import { resolve, type PartOf } from '../parts/resolve';
+import { catalogue, fixture, tweak } from '../testing/fixture';
 import { checkLayout } from './checkLayout';
 import { problemOf } from './problem';
-import { solve } from './solve';
+import { scoreOf, solve } from './solve';
+import { LEVELS, levelsOf } from './solver/score';
 import { tracePath } from './trace';
 
 const EMPTY: Layout = { at: {}, wires: [], plugs: [], dormant: {} };
@@ -66,4 +68,20 @@ test('a board is put in the mode that gives the drives their ports', () => {
   const made = fixture(tweak('wren-c8', { modes })).add('larder-8').add('wren-c8').add('barge-8', 2);
   expect(made.assess().unconnected).toEqual([]);
   expect(made.build.layout.modes).toEqual({ [made.unit('wren-c8')]: 'storage' });
+});
+
+test('an expander card carries what the card that feeds it gives, its drives count there, and nothing moves when it is solved again', () => {
+  // 24 SSDs wish 14,400 MB/s: two uplinks of 12 Gb/s lanes and eight ports of the board give just that, of 6 Gb/s a third less.
+  const ports = (gbPerLane: number) => (resolve(catalogue.sheets['tern-8i']!, catalogue.archetypes[catalogue.sheets['tern-8i']!.archetype]!) as PartOf<'controller'>).connectors.map((one) => ({ ...one, gbPerLane }));
+  const made = (values: Record<string, unknown>) => fixture(tweak('tern-8i', values)).add('gable-24').add('gannet-e8').add('tern-8i').add('weir-24').add('pike-960', 24);
+  const lost = ({ build }: ReturnType<typeof made>) => levelsOf(scoreOf(problemOf(build), build.layout))[LEVELS.indexOf('mbLost')];
+  expect(lost(made({ connectors: ports(12) }))).toBe(0);
+  expect(lost(made({ connectors: ports(6) }))).toBe(4_800);
+  const fast = made({ connectors: ports(12) }).build;
+  expect(levelsOf(scoreOf(problemOf(fast), fast.layout))[LEVELS.indexOf('moves')]).toBe(0);
+  const few = problemOf(made({ mostDevices: 5 }).build);
+  const { layout, unconnected } = solve(few, EMPTY);
+  // It takes five, and a connector of four full bays is fed or not.
+  expect(unconnected).toHaveLength(24 - 8 - 4);
+  expect(checkLayout(few, layout)).toEqual([]);
 });

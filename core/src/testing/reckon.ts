@@ -146,8 +146,8 @@ function pastUplinks(served: readonly Served[], layout: Layout, ports: ReadonlyM
   for (const card of byId.values()) {
     if (!isKind(card, 'expander')) continue;
     const { lanes, gbPerLane } = card.part.connectors[0]!;
-    const uplinks = layout.wires.filter(({ device }) => device[0]!.host === card.id).length;
-    lost += Math.max(0, wishes(({ wire }) => wire.host[0]!.host === card.id) - uplinks * lanes * laneMBps('sas', gbPerLane));
+    const uplinks = layout.wires.filter(({ device }) => device[0]!.host === card.id).reduce((sum, { host }) => sum + lanes * laneMBps('sas', Math.min(gbPerLane, ports.get(printSpot(host[0]!))!.gbPerLane)), 0);
+    lost += Math.max(0, wishes(({ wire }) => wire.host[0]!.host === card.id) - uplinks);
   }
   return lost;
 }

@@ -1,7 +1,7 @@
 import type { Protocol } from '../../parts/vocabulary';
 import type { Room } from './least';
 import { burdenOf } from './score';
-import { STEP, type Cell, type PortClass, type State, type Table } from './table';
+import { freePorts, STEP, type Cell, type PortClass, type State, type Table } from './table';
 
 /** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
 export type Offsets = { readonly ports: number; readonly ends: number; readonly owned: number; readonly asked: number; readonly limits: number; readonly size: number };
@@ -92,17 +92,17 @@ export class Bounds {
     const count = (p: number) => {
       if (ports[p]!.onBoard) onBoard += state[this.at.ports + p]!;
       if (!ports[p]!.ports[0]!.inside && !this.outsideApart) return;
-      const free = state[this.at.ports + p]!;
+      const free = this.free(state, p, open);
       if (ports[p]!.lanes < 4) { ones += free; return; }
       fours += free;
       if (ports[p]!.behind < 0) own += free;
     };
     if (order) order.forEach(count);
-    else for (let p = 0; p < ports.length; p++) { if (ports[p]!.behind >= open) fours += ports[p]!.uplinks === 1 ? ports[p]!.ports.length : 0; else count(p); }
+    else for (let p = 0; p < ports.length; p++) count(p);
     let inHand = 0;
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
     const straight = Math.min(direct, fours);
-    const carry = open < this.table.expanders.length || this.wide(cells) ? null : { own, expanderMBps: this.table.expanders.reduce((sum, expander, i) => sum + this.leftOf(state, expander.port.find((p) => state[this.at.ports + p]! > 0), i), 0), driveMBps: this.mostWish };
+    const carry = open < this.table.expanders.length || this.wide(cells) ? null : { own, expanderMBps: this.table.expanders.reduce((sum, expander, i) => sum + this.leftOf(state, expander.feeds.flatMap((feed) => feed.outlets).find((p) => state[this.at.ports + p]! > 0), i), 0), driveMBps: this.mostWish };
     const board = this.boardApart ? { boots: waiting[0]!.ranked[1], lanes: onBoard } : null;
     return { nowhere, homes, waiting, narrow, carry, board, whole: this.whole(state, order, open), lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), owned: inHand };
   }
@@ -120,8 +120,7 @@ export class Bounds {
         most = Math.max(most, feed.carriesMBps);
         if (feeders.has(feed.port)) continue;
         feeders.add(feed.port);
-        const { behind, uplinks, ports } = this.table.ports[feed.port]!;
-        const free = behind >= open ? (uplinks === 1 ? ports.length : 0) : state[this.at.ports + feed.port]!;
+        const free = this.free(state, feed.port, open);
         mbPerS += feed.carriesMBps * free;
         feeding += free;
       }
@@ -135,10 +134,16 @@ export class Bounds {
   /** A wide direct connector holds many as well, and none of them asks anything of an uplink. */
   private wide(cells: readonly Cell[]): boolean { return cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4); }
 
+  /** Ports left of a class; an expander card whose uplinks are still to be chosen may bring all it has. */
+  private free(state: State, p: number, open: number): number {
+    const port = this.table.ports[p]!;
+    return port.behind < open ? freePorts(state, this.at.ports, p, port) : port.first === p ? port.ports.length : 0;
+  }
+
   /** MB/s that the uplinks of an expander card still carry, reached by one of its classes of ports. */
   private leftOf(state: State, port: number | undefined, behind: number): number {
     if (port === undefined) return 0;
-    return Math.max(0, this.table.expanders[behind]!.feeds[0]!.carriesMBps * this.table.ports[port]!.uplinks - state[this.at.asked + behind]! * STEP);
+    return Math.max(0, this.table.ports[port]!.uplinkMBps - state[this.at.asked + behind]! * STEP);
   }
 
   /** Every drive with a lead takes from a port what it gets; what hangs on an expander card, from the ports that feed it. */
@@ -147,7 +152,7 @@ export class Bounds {
     let mbPerS = 0;
     const add = (p: number) => {
       const { behind } = ports[p]!;
-      const free = state[this.at.ports + p]!;
+      const free = this.free(state, p, this.table.expanders.length);
       if (free === 0) return;
       if (behind < 0) mbPerS += free * this.portMBps[p]!;
       else if (behind < open) mbPerS += this.leftOf(state, p, behind);
@@ -191,7 +196,7 @@ export class Bounds {
     const add = (p: number) => {
       const box = boxOfPort[p]!;
       if (k > 0 && !this.speaks[p]![k]) return;
-      const free = ports[p]!.behind >= open ? (ports[p]!.uplinks === 1 ? ports[p]!.ports.length : 0) : state[this.at.ports + p]!;
+      const free = this.free(state, p, open);
       if (box >= 0) lanes[box]! += free * (ports[p]!.lanes >= 4 ? 4 : 1);
     };
     if (order) order.forEach(add);

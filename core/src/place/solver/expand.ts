@@ -99,8 +99,7 @@ class Leads {
   }
 
   private uplinkTargets(pick: ExpanderPick): { name: string; ref: SpotRef }[] {
-    const { port } = this.table.expanders[pick.expander]!;
-    return this.table.ports[port[0]!]!.ports.map((one) => ({ name: one.name, ref: one.ref }));
+    return this.table.ports[pick.feed!.outlets[0]!]!.ports.map((one) => ({ name: one.name, ref: one.ref }));
   }
 
   private readonly fed = new Map<string, HostPort>();

@@ -4,6 +4,7 @@ import { leadBetween, leadById } from '../leads';
 import { mismatch } from '../mates';
 import { DRIVE_DATA_KEY, driveConnector, expanderPorts, hostPorts, protocolOf, targetsOf, type HostPort, type SeatOf, type Target } from '../ports';
 import { laneMBps, wishMBps } from '../rates';
+import type { PartOf } from '../../parts/resolve';
 import { refsOf } from '../spots';
 import { isKind, unitsById, type PlannedUnit } from '../units';
 import type { BayGroupHere } from './bayPlans';
@@ -29,7 +30,8 @@ export function layTable(given: Given): Laid {
   const sharing = expanders.length > 0 || shapes.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
   const firm = given.wires.every(({ how }) => how === 'solved') ? NOTHING_FIRM : firmLeads(given.wires, new Set([...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0), ...expanderPorts(units, seatOf)].map(({ name }) => name)), new Set([...shapes.filter(({ kind }) => kind === 'shared').flatMap(({ targets }) => targets), ...expanderPorts(units, seatOf)].map(({ name }) => name)));
   const classes = classDrives(drives, shapes, firm);
-  const limits = sharing || shapes.some((shape) => shape.kind === 'shared') ? units.filter((unit) => isKind(unit, 'controller') && seatOf(unit) && unit.part.mostDevices < drives.length).map((unit) => ({ unit: unit.id as string, most: isKind(unit, 'controller') ? unit.part.mostDevices : 0 })) : [];
+  const sharesAny = sharing || shapes.some((shape) => shape.kind === 'shared');
+  const limits = units.flatMap((unit) => (isKind(unit, 'controller') && seatOf(unit) && unit.part.mostDevices < Math.min(drives.length, sharesAny ? Infinity : lanesOf(unit.part)) ? [{ unit: unit.id as string, most: unit.part.mostDevices }] : []));
   const ports = classPorts(given, expanders, limits.map((one) => one.unit), sharing, firm);
   const owned = [...given.owned].map(([lead, count]) => ({ lead, count }));
   const ownedAt = (lead: string) => owned.findIndex((one) => one.lead === lead);
@@ -117,19 +119,32 @@ function classPorts({ units, seatOf, modes }: Given, expanders: readonly Planned
     if (like) like.push(port);
     else byMark.set(mark, [port]);
   }
-  const own = [...byMark.values()].map((ports): PortClass => ({ ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: ports[0]!.onBoard, limit: limited.indexOf(ports[0]!.unit.id), behind: -1, uplinks: 0, single: new Map(), firm: ports.some(({ name }) => firm.ports.has(name)) }));
-  const outlets = expanderPorts(units, seatOf);
-  return [...own, ...expanders.flatMap((unit, behind) => [1, 2].map((uplinks): PortClass => {
-    const ports = outlets.filter((port) => port.unit === unit);
-    return { ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: false, limit: -1, behind, uplinks, single: new Map(), firm: false };
-  }))];
+  const own = [...byMark.values()].map((ports, i): PortClass => ({ ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: ports[0]!.onBoard, limit: limited.indexOf(ports[0]!.unit.id), behind: -1, first: i, uplinkMBps: 0, single: new Map(), firm: ports.some(({ name }) => firm.ports.has(name)) }));
+  const all = [...own];
+  for (const [behind, unit] of expanders.entries()) {
+    const ports = expanderPorts(units, seatOf).filter((port) => port.unit === unit);
+    const first = all.length;
+    // One class for every number of uplinks, rate and limit it may be fed with; at least one, where nothing can feed it.
+    const ways = new Set([...own.filter((one) => feedsExpander(one, ports, firm)).flatMap((one) => [1, 2].map((uplinks) => wayOf(one, ports[0]!, uplinks))), ...(own.some((one) => feedsExpander(one, ports, firm)) ? [] : ['0|-1'])]);
+    for (const [mbPerS, limit] of [...ways].map((way) => way.split('|').map(Number))) all.push({ ports, kind: ports[0]!.kind, lanes: ports[0]!.lanes, onBoard: false, limit: limit!, behind, first, uplinkMBps: mbPerS!, single: new Map(), firm: false });
+  }
+  return all;
+}
+
+const lanesOf = ({ connectors }: PartOf<'controller'>) => connectors.reduce((sum, one) => sum + one.count * one.lanes, 0);
+const uplinkOf = (feeder: PortClass, outlet: HostPort) => outlet.fullLanes * laneMBps('sas', Math.min(feeder.ports[0]!.gbPerLane, outlet.gbPerLane));
+const wayOf = (feeder: PortClass, outlet: HostPort, uplinks: number) => `${uplinks * uplinkOf(feeder, outlet)}|${feeder.limit}`;
+
+function feedsExpander(one: PortClass, outlets: readonly HostPort[], firm: Firm): boolean {
+  const [port, first] = [one.ports[0]!, outlets[0]!];
+  return one.behind < 0 && !!leadBetween('straight', one.kind, first.kind) && one.lanes >= first.fullLanes && port.carries.includes('sas') && reaches(port, first.inside, first.box) && firmAllows(firm, one.ports.map(({ name }) => name), outlets.map(({ name }) => name));
 }
 
 type Settled = { readonly toTarget: ReadonlyMap<string, readonly { readonly port: number; readonly ports: readonly number[]; readonly reverse: boolean }[]> };
 
 /** Settled leads by what they feed; those of one lane and breakouts are noted on their class of ports. */
 function settledLeads(wires: Layout['wires'], ports: readonly PortClass[], joined: ReadonlySet<string>): Settled {
-  const classOf = new Map(ports.flatMap((one, i) => (one.uplinks === 2 ? [] : one.ports.map((port) => [port.name, i] as const))));
+  const classOf = new Map(ports.flatMap((one, i) => (one.first === i ? one.ports.map((port) => [port.name, i] as const) : [])));
   const toTarget = new Map<string, { port: number; ports: number[]; reverse: boolean }[]>();
   for (const wire of wires) {
     const lead = leadById(wire.lead);
@@ -163,14 +178,14 @@ function feedsOf(target: Target, shape: Shape, classes: readonly DriveClass[], p
 const reaches = (port: HostPort, inside: boolean, box: string | null) => port.inside === inside && (!inside || port.box === box);
 
 function expanderCell(unit: PlannedUnit, ports: readonly PortClass[], settled: Settled, ownedAt: (lead: string) => number, firm: Firm): ExpanderCell {
-  const own = ports.flatMap((one, i) => (one.ports[0]!.unit === unit && one.behind >= 0 ? [i] : []));
-  const first = ports[own[0]!]!.ports[0]!;
-  const feeds = ports.flatMap((one, port): Feed[] => {
-    const lead = leadBetween('straight', one.kind, first.kind);
-    if (!lead || one.behind >= 0 || one.lanes < first.fullLanes || !one.ports[0]!.carries.includes('sas') || !reaches(one.ports[0]!, first.inside, first.box) || !firmAllows(firm, one.ports.map(({ name }) => name), ports[own[0]!]!.ports.map(({ name }) => name))) return [];
-    return [{ port, lead: lead.id, owned: ownedAt(lead.id), serves: [], lossMBps: [], carriesMBps: first.fullLanes * laneMBps('sas', first.gbPerLane) }];
+  const outlets = ports.find((one) => one.behind >= 0 && one.ports[0]!.unit === unit)!.ports;
+  const classOf = (way: string) => ports.findIndex((one) => one.behind >= 0 && one.ports[0]!.unit === unit && `${one.uplinkMBps}|${one.limit}` === way);
+  const feeds = ports.flatMap((one, port) => {
+    if (!feedsExpander(one, outlets, firm)) return [];
+    const lead = leadBetween('straight', one.kind, outlets[0]!.kind)!;
+    return [{ port, lead: lead.id, owned: ownedAt(lead.id), serves: [], lossMBps: [], carriesMBps: uplinkOf(one, outlets[0]!), outlets: [1, 2].map((uplinks) => classOf(wayOf(one, outlets[0]!, uplinks))) }];
   });
-  return { unit, connectors: ports[own[0]!]!.ports.length, feeds, port: own, fedFrom: ports[own[0]!]!.ports.flatMap((port) => settled.toTarget.get(port.name) ?? []).map((one) => one.port) };
+  return { unit, connectors: outlets.length, feeds, fedFrom: outlets.flatMap((port) => settled.toTarget.get(port.name) ?? []).map((one) => one.port) };
 }
 
 function endLead(drive: DriveClass, kind: EndClass['kind'], bare: boolean, inside: boolean, shape: Shape, one: PortClass): EndLead | null {

@@ -2,10 +2,10 @@ import type { Dealing, Layer, Emit } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { Bounds, type Offsets } from './bounds';
 import { strandsOf, type Strands } from './strands';
-import { STEP, type Cell, type ExpanderCell, type Feed, type PortClass, type State, type Table } from './table';
+import { freePorts, STEP, type Cell, type ExpanderCell, type Feed, type PortClass, type State, type Table } from './table';
 
 export type CellPick = { readonly what: 'cell'; readonly cell: number; readonly seats: readonly number[]; readonly feed: Feed | null; readonly uplinks: number; /** Of a breakout in reverse: the class of drives and of ports on each strand. */ readonly strands: Strands['pairs'] | null };
-export type ExpanderPick = { readonly what: 'expander'; readonly expander: number; readonly feed: Feed | null; readonly uplinks: number };
+export type ExpanderPick = { readonly what: 'expander'; readonly expander: number; readonly feed: ExpanderCell['feeds'][number] | null; readonly uplinks: number };
 /** Of a class of ports: how many ends of each class it serves, how many leads of each kind, how many ends a breakout with SAS tails serves besides its own. */
 export type PortPick = { readonly what: 'ports'; readonly port: number; readonly ends: readonly (readonly [end: number, count: number])[]; readonly leads: ReadonlyMap<string, number>; readonly lent: number };
 export type Pick = CellPick | ExpanderPick | PortPick | { readonly what: 'rest' };
@@ -25,7 +25,7 @@ export function layersOf(table: Table): Dealing {
   const cells = table.cells.map((cell, i) => ({ cell, i })).sort((a, b) => rank[a.cell.kind] - rank[b.cell.kind] || a.i - b.i);
   const twins = twinPorts(table);
   const make = new Layers(table, at, twins);
-  const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]) || ports[i]!.single.size > 0);
+  const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]) || ports[ports[i]!.first]!.single.size > 0);
   const layers: Layer[] = [
     ...expanders.map((expander, i) => make.expander(expander, i)),
     ...cells.map(({ cell, i }, nth) => make.cell(cell, i, cells.slice(nth).map((one) => one.cell))),
@@ -34,7 +34,7 @@ export function layersOf(table: Table): Dealing {
   ];
   // Ends wait at most for every drive of their class; an expander has all its connectors, and is asked by every drive at most.
   const most = [...start];
-  ports.forEach((one, i) => { most[at.ports + i] = one.ports.length; });
+  ports.forEach((one, i) => { most[at.ports + i] = one.ports.length + (one.behind < 0 ? 0 : 1); });
   ends.forEach((end, i) => { most[at.ends + i] = drives[end.drive]!.units.length; });
   expanders.forEach((_, i) => { most[at.asked + i] = drives.reduce((sum, one) => sum + one.units.length * Math.ceil(one.wishMBps / STEP), 0); });
   return { start, most, twins: twins.map((like) => like.map((p) => at.ports + p)), layers };
@@ -79,15 +79,13 @@ class Layers {
   private ask(port: PortClass, mbps: number): number {
     if (port.behind < 0 || mbps === 0) return 0;
     const slot = this.at.asked + port.behind;
-    const carries = this.carries(port);
+    const carries = port.uplinkMBps;
     const before = this.next[slot]! * STEP;
     this.next[slot]! += Math.ceil(mbps / STEP);
     return Math.max(0, this.next[slot]! * STEP - carries) - Math.max(0, before - carries);
   }
 
-  private carries(port: PortClass): number {
-    return this.table.expanders[port.behind]!.feeds[0]!.carriesMBps * port.uplinks;
-  }
+  private free(state: State, p: number): number { return freePorts(state, this.at.ports, p, this.table.ports[p]!); }
 
   private limit(port: PortClass, count: number): boolean {
     if (port.limit < 0) return true;
@@ -106,7 +104,7 @@ class Layers {
           for (let uplinks = 1; uplinks <= Math.min(2, state[at.ports + feed.port]!, expander.connectors - 1); uplinks++) {
             next.set(state);
             next[at.ports + feed.port]! -= uplinks;
-            next[at.ports + expander.port[uplinks - 1]!] = expander.connectors - uplinks;
+            next[at.ports + feed.outlets[uplinks - 1]!] = expander.connectors - uplinks + 1;
             const buy = this.buy(feed.lead, feed.owned, uplinks);
             const kept = Math.min(uplinks, expander.fedFrom.filter((port) => port === feed.port).length);
             emit(next, 0, 0, buy + (expander.fedFrom.length - kept) * MOVE, 0, { what: 'expander', expander: i, feed, uplinks } satisfies Pick);
@@ -192,7 +190,7 @@ class Layers {
       const port = ports[feed.port]!;
       // A twin with as many left does as well.
       if (this.before.get(feed.port)?.some((twin) => state[at.ports + twin] === state[at.ports + feed.port])) continue;
-      const mostUplinks = shared ? Math.min(cell.targets.length, 2, state[at.ports + feed.port]!) : Math.min(1, state[at.ports + feed.port]!);
+      const mostUplinks = shared ? Math.min(cell.targets.length, 2, this.free(state, feed.port)) : Math.min(1, this.free(state, feed.port));
       for (let uplinks = 1; uplinks <= mostUplinks; uplinks++) {
         for (const seats of ways) {
           let served = 0;
@@ -210,7 +208,7 @@ class Layers {
           }
           if (shared) cost.b += Math.max(0, asked - uplinks * feed.carriesMBps) * MB_LOST;
           cost.b += this.ask(port, asked) * MB_LOST;
-          const kept = Math.min(uplinks, cell.fedFrom.filter((one) => one === feed.port).length);
+          const kept = Math.min(uplinks, cell.fedFrom.filter((one) => one === port.first).length);
           const moved = cell.fedFrom.length - kept + (cell.wasReverse ? 1 : 0);
           const partly = !shared && served < cell.bays.length ? PARTLY_USED : 0;
           emit(next, cost.a, cost.b, cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly, cost.taste, { what: 'cell', cell: index, seats, feed, uplinks, strands: null } satisfies Pick);
@@ -232,7 +230,7 @@ class Layers {
   private inReverse(cell: Cell, lead: string, index: number, state: State, ways: readonly (readonly number[])[], emit: Emit): void {
     const { drives, ports, owned } = this.table;
     const { at } = this;
-    const singles = ports.flatMap((port, p) => (port.kind === 'sata' && port.lanes === 1 && state[at.ports + p]! > 0 && port.ports[0]!.inside && port.ports[0]!.box === cell.box && port.ports[0]!.carries.includes('sata') ? [p] : []));
+    const singles = ports.flatMap((port, p) => (port.kind === 'sata' && port.lanes === 1 && port.behind < 0 && state[at.ports + p]! > 0 && port.ports[0]!.inside && port.ports[0]!.box === cell.box && port.ports[0]!.carries.includes('sata') ? [p] : []));
     if (singles.length === 0) return;
     const mine = owned.findIndex((one) => one.lead === lead);
     for (const seats of ways) {
@@ -293,7 +291,7 @@ class Layers {
     return {
       room: (state) => this.bounds.room(state, [], order),
       expand: (state, emit) => {
-        const free = state[at.ports + p]!;
+        const free = this.free(state, p);
         const most = port.lanes >= 4 ? 4 * free : free;
         const counts = served.map(() => 0);
         const go = (nth: number, left: number) => {
@@ -306,9 +304,17 @@ class Layers {
     };
   }
 
+  /** Settled uses of an expander card's connectors count in the way it is fed now, or in the first where it is not fed. */
+  private countsSettled(state: State, p: number): boolean {
+    const { ports } = this.table;
+    const fed = (one: number) => state[this.at.ports + one]! > 0;
+    return ports[p]!.behind < 0 || fed(p) || (ports[p]!.first === p && !ports.some((one, other) => one.first === p && fed(other)));
+  }
+
   private onPorts(p: number, served: readonly number[], counts: readonly number[], state: State, emit: Emit): void {
     const { at, next, table: { ports, ends, drives } } = this;
     const port = ports[p]!;
+    const wasOn = this.countsSettled(state, p);
     const perLead = new Map<string, number>();
     let [b, asked, total, either] = [0, 0, 0, 0];
     let lender: string | null = null;
@@ -326,7 +332,7 @@ class Layers {
     });
     const emitLeads = (leads: ReadonlyMap<string, number>, partly: number, lent: number) => {
       const used = [...leads.values()].reduce((sum, one) => sum + one, 0);
-      if (used > state[at.ports + p]!) return;
+      if (used > this.free(state, p)) return;
       next.set(state);
       // Ports of a class that was looked at are not looked at again: what is left of them is no part of a state.
       next[at.ports + p] = 0;
@@ -335,7 +341,7 @@ class Layers {
       let buy = 0;
       for (const [lead, count] of leads) buy += this.buy(lead, this.table.owned.findIndex((one) => one.lead === lead), count);
       let moved = 0;
-      for (const [lead, count] of port.single) moved += Math.max(0, count - (leads.get(lead) ?? 0));
+      if (wasOn) for (const [lead, count] of ports[port.first]!.single) moved += Math.max(0, count - (leads.get(lead) ?? 0));
       emit(next, 0, b + this.ask(port, asked) * MB_LOST, buy + moved * MOVE + partly * PARTLY_USED, 0, { what: 'ports', port: p, ends: served.map((end, nth) => [end, counts[nth]!] as const).filter(([, count]) => count > 0), leads, lent } satisfies Pick);
     };
     const wide = port.lanes >= 4;
@@ -361,7 +367,7 @@ class Layers {
       if (nth === need.length) { each(leads, partly); return; }
       const [lead, lanes] = need[nth]!;
       const fewest = Math.ceil(lanes / 4);
-      for (let count = fewest; count <= Math.min(lanes, Math.max(fewest, port.single.get(lead) ?? 0)); count++) go(nth + 1, [...leads, [lead, count]], partly + count - Math.floor(count === fewest ? lanes / 4 : Math.min(lanes / 4, Math.floor((lanes - count) / 3))));
+      for (let count = fewest; count <= Math.min(lanes, Math.max(fewest, this.table.ports[port.first]!.single.get(lead) ?? 0)); count++) go(nth + 1, [...leads, [lead, count]], partly + count - Math.floor(count === fewest ? lanes / 4 : Math.min(lanes / 4, Math.floor((lanes - count) / 3))));
     };
     go(0, [], 0);
   }

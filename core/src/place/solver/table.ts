@@ -57,13 +57,16 @@ export type Cell = {
 /** A straight lead from a class of ports: which drives it serves and what each loses on it. */
 export type Feed = { readonly port: number; readonly lead: string; readonly owned: number; readonly serves: readonly boolean[]; readonly lossMBps: readonly number[]; readonly carriesMBps: number };
 
-/** An expander card: fed like a shared cell, it turns its other connectors into ports. */
-export type ExpanderCell = { readonly unit: PlannedUnit; readonly connectors: number; readonly feeds: readonly Feed[]; readonly port: readonly number[]; readonly fedFrom: readonly number[] };
+/** An expander card: fed like a shared cell, it turns its other connectors into ports. `outlets` of a feed are the classes of those by one and two uplinks from there. */
+export type ExpanderCell = { readonly unit: PlannedUnit; readonly connectors: number; readonly feeds: readonly (Feed & { readonly outlets: readonly number[] })[]; readonly fedFrom: readonly number[] };
 
-/** Ports that nothing here tells apart. `behind` is the index of the expander they belong to, `uplinks` how many feed it. */
+/**
+ * Ports that nothing here tells apart. Those of an expander card are a class for every way it may be fed: `behind` is its index, `uplinkMBps` what all its uplinks
+ * carry then, `limit` that of the card it hangs on; what is settled on its connectors is noted at the `first` of them.
+ */
 export type PortClass = {
   readonly ports: readonly HostPort[]; readonly kind: ConnectorKind; readonly lanes: number; readonly onBoard: boolean; readonly limit: number;
-  readonly behind: number; readonly uplinks: number;
+  readonly behind: number; readonly first: number; readonly uplinkMBps: number;
   /** Whether a lead was put or held here by hand. */
   readonly firm: boolean;
   /** Settled uses: single leads and breakouts by lead. */
@@ -76,5 +79,7 @@ export type EndLead = { readonly lead: string; readonly lossMBps: number; /** A 
 
 /** What is left while dealing, as counts; `Offsets` of `bounds.ts` says where each stands. */
 export type State = Uint16Array;
+/** Ports left of a class. Of an expander card one more is written down than there are while it is fed in that way, so that this is known when all are taken. */
+export const freePorts = (state: State, offset: number, p: number, { behind }: PortClass): number => (behind < 0 ? state[offset + p]! : Math.max(0, state[offset + p]! - 1));
 /** MB/s are kept in steps of so many. */
 export const STEP = 50;

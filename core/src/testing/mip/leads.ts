@@ -36,6 +36,8 @@ class LeadWriter {
   /** Connectors of backplanes that share their uplinks. */
   private readonly sharing = new Set<string>();
   private readonly drives: readonly Drive[];
+  /** What feeds each expander card. */
+  private readonly uplinksOf = new Map<PlannedUnit, readonly { readonly port: Port; readonly yes: number }[]>();
 
   constructor(private readonly program: Program, private readonly levels: Levels, private readonly units: readonly PlannedUnit[], private readonly seats: Seats) {
     this.drives = ofKind(units, 'drive').filter((unit) => unit.part.size !== 'm2' && unit.part.size !== 'usb' && seats.options.has(unit.id));
@@ -181,7 +183,13 @@ class LeadWriter {
         if (mine.length === 0) continue;
         const feed = this.feed(name, lead, port);
         feeds.push(feed);
-        const reached = mine.map((drive) => { const yes = this.program.yes(); this.program.atMost([[yes, 1], [feed, -1]], 0); reach(drive, yes, port); return yes; });
+        const reached = mine.map((drive) => {
+          const yes = this.program.yes();
+          this.program.atMost([[yes, 1], [feed, -1]], 0);
+          this.behind(yes, feed, here.filter(({ unit }) => unit === drive).map((one) => one.yes));
+          reach(drive, yes, port);
+          return yes;
+        });
         this.program.atMost([[feed, 1], ...ones(reached, -1)], 0);
       }
       this.joined(name, box, here.map((option) => ({ option, lane: ((bayOf(option) - 1) % backplane.baysPerConnector) + 1 })), connector.kind, feeds, reach);
@@ -225,6 +233,11 @@ class LeadWriter {
     this.program.atMost([[whole, 1], ...ones(strands, -1)], 0);
   }
 
+  /** Who is seated behind a connector that is fed is served. */
+  private behind(yes: number, feed: number, seated: readonly number[]): void {
+    this.program.atLeast([[yes, 1], [feed, -1], ...ones(seated, -1)], -1);
+  }
+
   private feed(name: string, lead: Lead, port: Port): number {
     const yes = this.program.yes();
     port.uses.push(yes);
@@ -265,6 +278,7 @@ class LeadWriter {
         const mine = up.filter(({ port }) => port.unit === unit);
         const yes = this.program.yes();
         this.program.atMost([[yes, 1], ...ones(mine.map((one) => one.yes), -1)], 0);
+        for (const one of mine) this.behind(yes, one.yes, seated);
         this.serve(drive, yes, mine[0]!.port, Math.max(0, wishMBps(drive.part) - laneMBps(protocolOf(drive.part), backplane.gbPerLane)));
         reached.push([yes, wishMBps(drive.part)]);
         return yes;
@@ -296,7 +310,8 @@ class LeadWriter {
     }));
     this.uplinks(up, 2);
     for (const end of own) for (const use of end.uses) if (!up.some(({ yes }) => yes === use)) this.program.atMost([[use, 1], ...ones(up.map(({ yes }) => yes), -1)], 0);
-    return { unit, carries: up.map(({ yes }): Term => [yes, first.lanes * laneMBps('sas', first.gbPerLane)]) };
+    this.uplinksOf.set(unit, up);
+    return { unit, carries: up.map(({ port, yes }): Term => [yes, first.lanes * laneMBps('sas', Math.min(first.gbPerLane, port.connector.gbPerLane))]) };
   }
 
   private carried(unit: PlannedUnit, carries: readonly Term[]): void {
@@ -330,7 +345,16 @@ class LeadWriter {
     }
     for (const card of ofKind(this.units, 'controller')) {
       const mine = this.chances.filter(({ port }) => port.unit === card).map(({ yes }) => yes);
-      if (mine.length > card.part.mostDevices) this.program.atMost(ones(mine), card.part.mostDevices);
+      // Those behind an expander card count while this card feeds it.
+      const behind = [...this.uplinksOf].flatMap(([expander, up]) => {
+        const theirs = this.chances.filter(({ port }) => port.unit === expander).map(({ yes }) => yes);
+        const fed = up.filter(({ port }) => port.unit === card);
+        if (theirs.length === 0 || fed.length === 0) return [];
+        const many = this.program.amount();
+        for (const { yes } of fed) this.program.atLeast([[many, 1], ...ones(theirs, -1), [yes, -theirs.length]], -theirs.length);
+        return [{ many, most: theirs.length }];
+      });
+      if (mine.length + behind.reduce((sum, one) => sum + one.most, 0) > card.part.mostDevices) this.program.atMost([...ones(mine), ...ones(behind.map(({ many }) => many))], card.part.mostDevices);
     }
   }
 

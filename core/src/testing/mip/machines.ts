@@ -77,13 +77,15 @@ function sheets(next: Draw, features: Set<Feature>): Catalogue {
     ['larder-8', { bayGroups: groups, options: [], openings: [{ ...chassis.openings[0]!, count: 1 + next(4) }], inTheBox: chance(next, 50) ? chassis.inTheBox : [] }],
     ['wren-c8', { connectors, slots, rules, modes, inTheBox: chance(next, 50) ? board.inTheBox : [] }],
   ];
+  // Cards that take few drives, however many connectors an expander turns theirs into.
+  if (chance(next, 20)) changes.push([one(next, ['tern-8i', 'tern-6g8']), { mostDevices: 1 + next(4) }]);
   return changes.reduce((so, [id, values]) => tweak(id, values, so), catalogue);
 }
 
 function cards(next: Draw, features: Set<Feature>): string[] {
   const list = Array.from({ length: one(next, [0, 1, 1, 2]) }, () => one(next, ['tern-8i', 'tern-8i', 'tern-6g8', 'stilt-2', 'stilt-4', 'skein-10x2', 'skein-25']));
   if (features.has('parted') && chance(next, 70)) list.push(one(next, ['punt-2', 'punt-2', 'punt-1', 'skein-25']));
-  if (chance(next, 15)) { list.push('weir-24', 'tern-8i'); features.add('expander'); }
+  if (chance(next, 20)) { list.push('weir-24', one(next, ['tern-8i', 'tern-8i', 'tern-6g8'])); features.add('expander'); }
   if (chance(next, 10)) list.push('hoist-1u');
   return list;
 }

@@ -9,7 +9,8 @@ import { TryPane } from './TryPane';
 
 export function SidePane() {
   const ui = useBench();
-  const snags = useAppSelector((state) => state.bench.view?.snags.length ?? 0);
+  const snags = useAppSelector((state) => state.bench.view?.snags);
+  const worst = snags?.some((snag) => snag.severity === 'blocker') ? 'bad' : snags?.some((snag) => snag.severity === 'caution') ? 'warn' : 'text-mid';
   const scene = useAppSelector(selectScene);
   const isSpot = ui.selected?.includes('/') ?? false;
   const occupied = !!scene && (scene.table.some((solid) => solid.id === ui.selected) || scene.boxes.some((box) => box.solids.some((solid) => solid.unit && ((solid.spot && printSpot(solid.spot) === ui.selected) || solid.unit.id === ui.selected))));
@@ -18,7 +19,7 @@ export function SidePane() {
     <section aria-label="Side pane" className="flex min-h-0 flex-col border-line md:border-l" onKeyDown={(event) => { if (event.key === 'Escape' && !event.defaultPrevented) { event.preventDefault(); ui.setGhost(null); ui.toDrawing(ui.selected ?? undefined); } }}>
       <Tabs.Root value={ui.pane} onValueChange={(pane) => ui.show(pane as Pane)} className="flex min-h-0 flex-1 flex-col">
         <Tabs.List aria-label="Side pane" className="flex shrink-0 border-b border-line">
-          <Tabs.Trigger value="snags" className={tab}>Snags <span className={`mono ${snags ? 'bad' : ''}`}>{snags}</span></Tabs.Trigger>
+          <Tabs.Trigger value="snags" className={tab}>Snags <span className={`mono ${worst}`}>{snags?.length ?? 0}</span></Tabs.Trigger>
           <Tabs.Trigger value="try" className={tab}>Try</Tabs.Trigger>
           <Tabs.Trigger value="sheet" className={tab}>Sheet</Tabs.Trigger>
         </Tabs.List>
