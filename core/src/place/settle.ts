@@ -1,6 +1,7 @@
 import { applyEdit, type Refusal } from '../build/applyEdit';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
+import { keepPartnersApart, partnersOf } from './partners';
 import { problemOf } from './problem';
 import { solve } from './solve';
 
@@ -9,7 +10,8 @@ export type Step = { readonly ok: true; readonly build: Build; readonly edits: r
 
 /** The edit that settles a build after a change, or null when its layout stands as it is. */
 export function settleEdit(build: Build): Edit | null {
-  const { layout } = solve(problemOf(build), build.layout);
+  const problem = problemOf(build);
+  const layout = keepPartnersApart(problem.units, solve(problem, build.layout).layout, partnersOf(build.pool));
   return layout === build.layout ? null : { type: 'layout.set', layout };
 }
 
@@ -25,7 +27,7 @@ export function commit(build: Build, edits: readonly Edit[]): Step | Refusal {
     inverse.unshift(applied.inverse);
     words.push(applied.words);
   }
-  const touches = edits.some((edit) => !edit.type.startsWith('set.') || edit.type === 'set.stage');
+  const touches = edits.some((edit) => !edit.type.startsWith('set.') || edit.type === 'set.stage' || edit.type === 'set.pool');
   const settling = touches && !edits.some((edit) => edit.type === 'layout.set') ? settleEdit(now) : null;
   if (!settling) return { ok: true, build: now, edits, inverse, words: words.join('; ') };
   const settled = applyEdit(now, settling);
