@@ -131,11 +131,17 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
     ...build.layout,
     at: Object.fromEntries(Object.entries(build.layout.at).filter(([unit]) => !gone.has(unit))),
     dormant: Object.fromEntries(Object.entries(build.layout.dormant).filter(([name, { spot }]) => !gone.has(name.split('/')[0]!) && !(name.includes('/') && gone.has(spot.host)))),
-    wires: build.layout.wires.filter((wire) => !involves(wire.host) && !involves(wire.device)),
+    wires: build.layout.wires.flatMap((wire) => (involves(wire.host) ? [] : involves(wire.device) ? otherTails(wire, gone) : [wire])),
   };
   const pool = { sets: build.pool.sets.map((set) => (set.units.some((unit) => gone.has(unit)) ? { ...set, units: set.units.filter((unit) => !gone.has(unit)) } : set)) };
   const changes = build.changes.filter((change) => !gone.has(change.host));
   return { sections: { items, layout, pool, changes }, words };
+}
+
+/** What is left of a breakout when some of its drives are gone; nothing of a lead with one end. */
+function otherTails(wire: Build['layout']['wires'][number], gone: ReadonlySet<string>): Build['layout']['wires'] {
+  const left = wire.device.map((_, i) => i).filter((i) => !gone.has(wire.device[i]!.host));
+  return left.length === 0 ? [] : [{ ...wire, device: left.map((i) => wire.device[i]!), ...(wire.lanes ? { lanes: left.map((i) => wire.lanes![i]!) } : {}) }];
 }
 
 function patchItem(build: Build, id: string, change: (item: Item) => Item, verb: string): Step | Refusal {

@@ -9,7 +9,7 @@ import { cardPlans, type CardPlan } from './solver/cardPlans';
 import { least } from './solver/least';
 import { deal, MOST_CHOICES } from './solver/deal';
 import { expand } from './solver/expand';
-import { sleepingLeads, wokenLeads } from './solver/firm';
+import { sleepingLeads, withWoken } from './solver/firm';
 import { layTable } from './solver/lay';
 import { layersOf, type Pick as Picked } from './solver/layers';
 import { fixedPlaces, seatRest } from './solver/rest';
@@ -44,8 +44,8 @@ const ownedAlike = (one: Problem['owned'], other: Problem['owned']): boolean => 
 
 function solveAfresh(problem: Problem, before: Layout): Outcome {
   const { units } = problem;
-  const woken = Object.keys(before.dormant).length > 0 ? wokenLeads(units, before) : [];
-  const hint = woken.length > 0 ? { ...before, wires: [...before.wires, ...woken] } : before;
+  const awake = Object.keys(before.dormant).length > 0 ? withWoken(units, before) : before.wires;
+  const hint = awake === before.wires ? before : { ...before, wires: [...awake] };
   const wishes = wishesOf(units, hint);
   const found = bestBound(problem, hint, wishes);
   const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);

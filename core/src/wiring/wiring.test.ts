@@ -168,6 +168,51 @@ describe('leads by hand', () => {
     expect(leadTo(swap(smaller, 'tern-16i'), printSpot(wire!.device[0]!)).how).toBe('held');
   });
 
+  describe('a breakout', () => {
+    /** Nine bare bays; a card of four four-lane ports, the board's own ports gone. */
+    const bare = () => fixture(tweak('plover-a6', { connectors: [] })).add('steading-t9').add('plover-a6').add('drover-4').add('ember-650').add('tern-16i').add('barge-8', 4);
+    const card = (made: Fixture) => made.build.items.find(({ sheet }) => sheet.startsWith('tern-'))!.id;
+    const swap = (made: Fixture, sheet: string) => made.edit({ type: 'item.replace', item: card(made), sheet: sheet as never, price: undefined, ...closureOf(catalogue, sheet as never) });
+    const onPort = (made: Fixture, n: number) => made.build.layout.wires.filter(({ host }) => host[0]!.n === n);
+    /** The breakout of the four drives held at the card's fourth port. */
+    const held = () => {
+      const made = bare();
+      const [wire] = made.build.layout.wires;
+      const fourth = otherPorts(plannedUnits(made.build), made.build.layout, wire!).find(({ ref }) => ref.n === 4)!;
+      return made.edit({ ...fourth.edit, wire: { ...fourth.edit.wire, how: 'held' } });
+    };
+
+    test('held keeps its port, also with fewer tails, and the free tails of its port serve others', () => {
+      const made = held();
+      expect(onPort(made, 4).map(({ how, device }) => [how, device.length])).toEqual([['held', 4]]);
+      const fewer = made.edit({ type: 'units.remove', units: [made.unit('barge-8', 2)] });
+      expect(onPort(fewer, 4).map(({ how, device }) => [how, device.length])).toEqual([['held', 3]]);
+      expect(fewer.build.layout.dormant).toEqual({});
+      const more = fewer.add('pike-960', 1);
+      expect(more.assess().unconnected).toEqual([]);
+      expect(checkLayout({ units: plannedUnits(more.build) }, more.build.layout)).toEqual([]);
+    });
+
+    test('sleeps tail by tail where its port is gone, and is one breakout again when it is back', () => {
+      const made = held();
+      const smaller = swap(made, 'tern-8i');
+      expect(Object.values(smaller.build.layout.dormant).map(({ reason, how }) => [reason, how])).toEqual(Array(4).fill(['that port is not there now', 'held']));
+      expect(smaller.assess().unconnected).toEqual([]);
+      const back = swap(smaller, 'tern-16i');
+      expect(onPort(back, 4)).toEqual([expect.objectContaining({ how: 'held', device: made.build.layout.wires[0]!.device })]);
+      expect(back.build.layout.dormant).toEqual({});
+    });
+
+    test('on a card that takes fewer drives than it has tails what is held still goes, as far as it may', () => {
+      const few = fixture(tweak('tern-16i', { mostDevices: 2 }, tweak('plover-a6', { connectors: [] }))).add('steading-t9').add('plover-a6').add('drover-4').add('ember-650').add('tern-16i').add('barge-8', 2);
+      const [wire] = few.build.layout.wires;
+      const made = few.edit({ type: 'lead.how', device: wire!.device[0]!, how: 'held' }).add('barge-8', 2);
+      expect(made.assess().unconnected).toHaveLength(2);
+      const lowered = new Set(made.build.layout.wires.flatMap(({ device }) => device.map(({ host }) => host)));
+      expect([...lowered].sort()).toEqual([few.unit('barge-8', 1), few.unit('barge-8', 2)].sort());
+    });
+  });
+
   test('a lead whose end is gone is refused in words', () => {
     const made = rack();
     const wire = firstWire(made);

@@ -245,7 +245,10 @@ class Leads {
   private sorted(): Wire[] {
     const nameOf = (wire: Wire) => `${wire.lead}|${wire.host.map(printSpot).join()}|${wire.device.map(printSpot).join()}|${wire.lanes?.join() ?? ''}`;
     const old = new Map(this.hint.map((wire) => [nameOf(wire), wire]));
-    return this.wires.map((wire) => ({ name: nameOf(wire), wire })).map(({ name, wire }) => ({ name, wire: old.get(name) ?? wire })).sort((a, b) => (a.name < b.name ? -1 : 1)).map(({ wire }) => wire);
+    // A breakout with more or fewer tails than it had is the same lead.
+    const firm = this.hint.filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape === 'forward');
+    const howOf = (wire: Wire) => (leadById(wire.lead)?.shape === 'forward' ? firm.find((one) => printSpot(one.host[0]!) === printSpot(wire.host[0]!) && one.device.some((end) => wire.device.some((other) => printSpot(other) === printSpot(end))))?.how : undefined) ?? wire.how;
+    return this.wires.map((wire) => ({ name: nameOf(wire), wire })).map(({ name, wire }) => ({ name, wire: old.get(name) ?? { ...wire, how: howOf(wire) } })).sort((a, b) => (a.name < b.name ? -1 : 1)).map(({ wire }) => wire);
   }
 }
 

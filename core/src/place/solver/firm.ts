@@ -55,23 +55,34 @@ function kindAt(units: readonly PlannedUnit[], ref: SpotRef): ConnectorKind | un
   return own && (ref.n ?? 1) <= own.count ? own.kind : undefined;
 }
 
-/** Leads put or held by hand that sleep, by their device end: as wires again, where both ends are there. */
-export function wokenLeads(units: readonly PlannedUnit[], hint: Layout): Wire[] {
-  // A lead the solver laid meanwhile gives way; one put or held since does not.
-  const busy = new Set(hint.wires.filter(({ how }) => how !== 'solved').flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
-  return Object.entries(hint.dormant).flatMap(([name, { spot, how }]): Wire[] => {
+/** The leads of a layout with those put or held by hand that sleep, by their device end, where both ends are there again; tails of one port are one breakout. */
+export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly Wire[] {
+  // A lead the solver laid meanwhile gives way; one put or held since does not, but takes its own tails back.
+  const firm = hint.wires.filter(({ how }) => how !== 'solved');
+  const busyEnds = new Set(firm.flatMap((wire) => wire.device.map(printSpot)));
+  const onPort = new Map(firm.flatMap((wire) => wire.host.map((host) => [printSpot(host), wire] as const)));
+  const woken = new Map<string, Wire>();
+  for (const [name, { spot, how }] of Object.entries(hint.dormant)) {
     const device = parseSpot(name);
-    const kinds = device && ([kindAt(units, spot), kindAt(units, device)] as const);
-    const lead = kinds?.[0] && kinds[1] ? leadBetween('straight', kinds[0], kinds[1]) : undefined;
-    return !device || !lead || busy.has(name) || busy.has(printSpot(spot)) ? [] : [{ lead: lead.id, host: [spot], device: [device], how }];
-  });
+    const [host, end] = device ? [kindAt(units, spot), kindAt(units, device)] : [undefined, undefined];
+    const port = printSpot(spot);
+    const there = woken.get(port) ?? onPort.get(port);
+    const lead = host && end ? leadBetween('straight', host, end) ?? leadBetween('forward', host, end) : undefined;
+    if (!device || !lead || busyEnds.has(name)) continue;
+    if (!there) woken.set(port, { lead: lead.id, host: [spot], device: [device], ...(lead.shape === 'forward' ? { lanes: [1] } : {}), how });
+    else if (leadById(there.lead)?.shape === 'forward' && lead.shape === 'forward' && there.device.length < 4) {
+      const lane = [1, 2, 3, 4].find((one) => !there.lanes?.includes(one))!;
+      woken.set(port, { ...there, device: [...there.device, device], lanes: [...there.lanes ?? [], lane] });
+    }
+  }
+  return woken.size === 0 ? hint.wires : [...hint.wires.filter((wire) => !(wire.how !== 'solved' && wire.host.some((host) => woken.has(printSpot(host))))), ...woken.values()];
 }
 
-/** Straight leads put or held by hand that are not laid now sleep with their reason, as long as both units are in the build. */
+/** Leads put or held by hand, tail by tail, that are not laid now sleep with their reason, as long as both units are in the build. Of a breakout in reverse the solver keeps that it is one. */
 export function sleepingLeads(units: readonly PlannedUnit[], hint: Layout, wires: readonly Wire[]): Layout['dormant'] {
   const byId = unitsById(units);
-  const laid = new Set(wires.map((wire) => `${printSpot(wire.host[0]!)}|${printSpot(wire.device[0]!)}`));
-  const firm = hint.wires.filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape === 'straight').map((wire) => [printSpot(wire.device[0]!), { spot: wire.host[0]!, how: wire.how }] as const);
+  const laid = new Set(wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0]!)}|${printSpot(device)}`)));
+  const firm = hint.wires.filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape !== 'reverse').flatMap((wire) => wire.device.map((device) => [printSpot(device), { spot: wire.host[0]!, how: wire.how }] as const));
   const asleep = Object.entries(hint.dormant).filter(([name]) => parseSpot(name)).map(([name, { spot, how }]) => [name, { spot, how }] as const);
   return Object.fromEntries([...asleep, ...firm].flatMap(([name, { spot, how }]) => {
     const device = parseSpot(name)!;

@@ -59,7 +59,7 @@ export function layTable(given: Given): Laid {
         const inside = bare || shape.targets[0]!.inside;
         const key = `${i}|${kind}|${bare}|${inside}|${shape.box}|${shape.gb}`;
         let at = endAt.get(key);
-        if (at === undefined) { endAt.set(key, (at = ends.length)); ends.push({ drive: i, box: shape.box, kind, bare, serves: ports.map((port) => (firmAllows(firm, port.ports.map(({ name }) => name), bare ? [endName(one.units[0]!)] : []) ? endLead(one, kind, bare, inside, shape, port) : null)) }); }
+        if (at === undefined) { endAt.set(key, (at = ends.length)); ends.push({ tied: bare ? ports.findIndex((port) => port.firm && port.ports.some(({ name }) => name === firm.portOf.get(endName(one.units[0]!)))) : -1, drive: i, box: shape.box, kind, bare, serves: ports.map((port) => (firmAllows(firm, port.ports.map(({ name }) => name), bare ? [endName(one.units[0]!)] : []) ? endLead(one, kind, bare, inside, shape, port) : null)) }); }
         return at;
       }),
     };

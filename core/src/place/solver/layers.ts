@@ -287,19 +287,22 @@ class Layers {
   ports(p: number, order: readonly number[]): Layer {
     const { at, table: { ports, ends } } = this;
     const port = ports[p]!;
-    const served = ends.flatMap((end, e) => (end.serves[p] ? [e] : []));
+    // Who is tied to this port by hand comes first, and is served as long as there is a lane and the card takes more.
+    const served = ends.flatMap((end, e) => (end.serves[p] ? [e] : [])).sort((a, b) => Number(ends[b]!.tied === p) - Number(ends[a]!.tied === p) || a - b);
     return {
       room: (state) => this.bounds.room(state, [], order),
       expand: (state, emit) => {
         const free = this.free(state, p);
-        const most = port.lanes >= 4 ? 4 * free : free;
+        const lanes = Math.min(port.lanes >= 4 ? 4 * free : free, port.limit < 0 ? Infinity : state[at.limits + port.limit]!);
         const counts = served.map(() => 0);
         const go = (nth: number, left: number) => {
           if (nth === served.length) { this.onPorts(p, served, counts, state, emit); return; }
-          for (let count = Math.min(left, state[at.ends + served[nth]!]!); count >= 0; count--) { counts[nth] = count; go(nth + 1, left - count); }
+          const end = served[nth]!;
+          const most = Math.min(left, state[at.ends + end]!);
+          for (let count = most; count >= (ends[end]!.tied === p ? most : 0); count--) { counts[nth] = count; go(nth + 1, left - count); }
           counts[nth] = 0;
         };
-        go(0, most);
+        go(0, lanes);
       },
     };
   }

@@ -74,7 +74,7 @@ export type PortClass = {
 };
 
 /** Single ends that wait for a lane: what can serve them, and what a drive loses there, by class of ports. */
-export type EndClass = { readonly drive: number; readonly box: string | null; readonly kind: ConnectorKind; readonly bare: boolean; readonly serves: readonly (EndLead | null)[] };
+export type EndClass = { /** The class of ports a lead put or held by hand ties it to, -1 where none. */ readonly tied: number; readonly drive: number; readonly box: string | null; readonly kind: ConnectorKind; readonly bare: boolean; readonly serves: readonly (EndLead | null)[] };
 export type EndLead = { readonly lead: string; readonly lossMBps: number; /** A breakout's other lead that serves it too, for SAS tails on SATA drives. */ readonly also: string | null };
 
 /** What is left while dealing, as counts; `Offsets` of `bounds.ts` says where each stands. */
