@@ -40,9 +40,11 @@ export { leadById, LEADS, type Lead } from './place/leads';
 export { freeBays } from './figures/room';
 export type { LeadNeeds, Need } from './needs/leads';
 export { type SmallNeed } from './needs/small';
-export { wiringFor, type Budget, type HostRow, type LeadRow, type LooseEnd, type Wiring } from './wiring/wiring';
+export { wiringFor } from './wiring/wiring';
+export type { Budget, HostLink, HostRow, LeadRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
-export { otherPorts, type OtherPort } from './wiring/moveLead';
+export { bayWords } from './wiring/leadWords';
+export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/moveLead';
 
 export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
 

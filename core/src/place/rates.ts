@@ -7,6 +7,8 @@ export const PCIE_LANE_MBPS: readonly number[] = [0, 250, 500, 985, 1969, 3938, 
 const PCIE_PAYLOAD = 0.87;
 /** Real MB/s of a link of so many lanes. */
 export const linkMBps = (lanes: number, gen: number): number => Math.round(lanes * PCIE_LANE_MBPS[gen]! * PCIE_PAYLOAD);
+/** What conventional PCI really carries, all of its slots together (PCI 2.3: 133 raw). */
+export const PCI_MBPS = 100;
 /** Real MB/s of a USB link by its Gb/s. */
 const USB_MBPS: readonly (readonly [gbPerS: number, mbPerS: number])[] = [[20, 2100], [10, 1050], [5, 430], [0, 38]];
 /** No disk gives more than a link of 3 Gb/s carries. */

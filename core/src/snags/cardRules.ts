@@ -1,5 +1,5 @@
 import { lanesAt } from '../place/checkLayout';
-import { linkMBps, wishMBps } from '../place/rates';
+import { linkMBps, PCI_MBPS, wishMBps } from '../place/rates';
 import { groupAt } from '../place/spotAt';
 import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
@@ -65,8 +65,6 @@ export function bracketOff(situation: Situation): Finding[] {
   });
 }
 
-/** What conventional PCI really carries, all of its slots together (PCI 2.3: 133 raw). */
-const PCI_MBPS = 100;
 /** Payload of an Ethernet port, MB/s a Gb/s. */
 const ETHERNET_MBPS = 117.7;
 /** What a card has to carry: all that its drives or its network ports give; null where that cannot be told. */

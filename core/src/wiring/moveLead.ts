@@ -35,6 +35,16 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
   });
 }
 
+/** The end of another lead that this one could take, the two changing places. */
+export type OtherEnd = { readonly wire: Wire; readonly edit: EditOf<'lead.put'> };
+
+/** Ends at bays or cards that the other end of a lead could be plugged into: of those leads that could stand on its port. */
+export function otherEnds(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherEnd[] {
+  const mine = printSpot(wire.device[0]!);
+  const isMine = (one: Wire | null) => one !== null && printSpot(one.device[0]!) === mine;
+  return layout.wires.filter((other) => !isMine(other)).flatMap((other) => otherPorts(units, layout, other).filter(({ takenBy }) => isMine(takenBy)).map(({ edit }) => ({ wire: other, edit })));
+}
+
 /** The connector of a backplane that a lead ends at; undefined at a drive or card. */
 function connectorAt(byId: ReadonlyMap<string, PlannedUnit>, ref: SpotRef): Connector | undefined {
   const unit = byId.get(ref.host);

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { unitsById, type PlannedUnit } from '../place/units';
-import type { LeadRow, Wiring } from './wiring';
+import type { LeadRow, Wiring } from './rows';
 
 /** One line of the schedule of leads, in words. */
 export type ScheduleLine = {

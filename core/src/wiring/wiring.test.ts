@@ -4,7 +4,7 @@ import { closureOf } from '../build/newItem';
 import { checkLayout } from '../place/checkLayout';
 import { plannedUnits } from '../place/units';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
-import { otherPorts } from './moveLead';
+import { otherEnds, otherPorts } from './moveLead';
 import { scheduleCsv, scheduleOf } from './schedule';
 import { wiringFor } from './wiring';
 
@@ -34,8 +34,26 @@ test('links: a card by its slot, the board by its uplink; lanes add up against t
   const { hosts, budgets } = wiring(rack());
   const card = hosts.find(({ name }) => name === 'Tern 16i')!;
   expect(card.link).toMatchObject({ lanes: 8, gen: 3, mbPerS: Math.round(8 * 985 * 0.87), owner: 'processor' });
-  expect(hosts[0]!.link).toMatchObject({ words: 'Chipset uplink' });
+  expect(hosts[0]!.link).toMatchObject({ words: 'its uplink', uplink: true });
   expect(budgets.find(({ source }) => source === 'processor')).toMatchObject({ used: 16, has: 64, unit: 'lanes' });
+});
+
+test('a module in a socket of the board is a row of its own, on what owns the socket', () => {
+  const hosts = wiring(cube().add('stickle-500', 1, { at: ['u4/m2b'] })).hosts;
+  const module = hosts.find(({ modules }) => modules.some(({ name }) => name.startsWith('Stickle')))!;
+  expect(module).toMatchObject({ leads: [], link: { rate: 'x4 gen 3', mbPerS: 3428, uplink: false }, modules: [{ carriesMBps: 3428, asksMBps: 4 * 1969 }] });
+  const owners = hosts.filter(({ link }) => link && !link.uplink).map(({ link }) => link!.owner);
+  expect(owners).toEqual([...owners].sort());
+});
+
+test('modules on a carrier stand with their card; a SATA module has one link of its own', () => {
+  const { hosts } = wiring(rack().add('punt-4').add('stickle-500', 2));
+  const carrier = hosts.find(({ name }) => name === 'Punt 4')!;
+  expect(carrier.modules).toMatchObject([{ socket: expect.stringContaining('socket'), carriesMBps: 4 * 857 }]);
+  expect(hosts.flatMap(({ modules }) => modules)).toHaveLength(2);
+  expect(carrier.link!.owner).toBe('processor');
+  const sata = wiring(cube().add('reed-250', 1)).hosts.find(({ modules }) => modules.length > 0)!;
+  expect(sata.link).toMatchObject({ rate: 'SATA', mbPerS: 600, owner: 'chipset' });
 });
 
 test('loose ends say why: a drive without a port, a card without a slot, ports switched off', () => {
@@ -86,6 +104,17 @@ describe('leads by hand', () => {
     const moved = made.edit(other.edit);
     expect(hostOf(moved, printSpot(wire.device[0]!))).toBe(other.name);
     expect(hostOf(moved, printSpot(other.takenBy!.device[0]!))).toBe(printSpot(wire.host[0]!));
+  });
+
+  test('picked up at its bay end a lead changes places with one that could stand on its port', () => {
+    const made = rack();
+    const [wire] = made.build.layout.wires;
+    const ends = otherEnds(plannedUnits(made.build), made.build.layout, structuredClone(wire!));
+    expect(ends.map(({ wire: other }) => printSpot(other.device[0]!))).toEqual(made.build.layout.wires.filter((other) => other !== wire).map(({ device }) => printSpot(device[0]!)));
+    const other = ends.at(-1)!;
+    const moved = made.edit(other.edit);
+    expect(hostOf(moved, printSpot(other.wire.device[0]!))).toBe(printSpot(wire!.host[0]!));
+    expect(hostOf(moved, printSpot(wire!.device[0]!))).toBe(printSpot(other.wire.host[0]!));
   });
 
   test('a put lead gives way where a drive would go without, a held one does not', () => {

@@ -1,19 +1,24 @@
-import { lengthWords, otherPorts, sourceWords, type Budget, type Build, type LeadRow, type LooseEnd, type PlannedUnit } from '@inch-tower/core';
+import { lengthWords, otherEnds, otherPorts, printSpot, sourceWords, type Budget, type Build, type LeadRow, type LooseEnd, type OtherPort, type PlannedUnit } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
 import { markRanges } from './markRanges';
-import { mbps } from './Ribbons';
+import { mbps } from './LeadRibbon';
+import { keyOf } from './ribbonLayout';
 import type { WiringUi } from './useWiringUi';
 
 const HOW = { solved: 'laid by the solver', put: 'put by hand', held: 'held' } as const;
 const DIRECTION = { straight: 'One end to one end.', forward: 'Forward: the single end goes to the card, the tails to the drives.', reverse: 'Reverse: the tails go to the ports, the single end to the bays.' } as const;
 
 /** The chosen lead with what can be done to it, else what the sources still have. */
-export function LeadPane({ row, ui, build, units, budgets }: { readonly row: LeadRow | null; readonly ui: WiringUi; readonly build: Build; readonly units: readonly PlannedUnit[]; readonly budgets: readonly Budget[] }) {
+export function LeadPane({ row, rows, ui, build, units, budgets, onPut }: { readonly row: LeadRow | null; readonly rows: readonly LeadRow[]; readonly ui: WiringUi; readonly build: Build; readonly units: readonly PlannedUnit[]; readonly budgets: readonly Budget[]; readonly onPut: (edit: OtherPort['edit'], to: string) => void }) {
   const dispatch = useAppDispatch();
   if (!row) return <div className="p-3"><p className="text-mid">Choose a ribbon to see its lead, hold it, or move it to another port.</p><Budgets budgets={budgets} /></div>;
   const marks = markRanges(row.drives.map((id) => units.find((unit) => unit.id === id)?.mark ?? id));
-  const others = ui.picking ?? otherPorts(units, build.layout, row.wire);
+  const ports = otherPorts(units, build.layout, row.wire);
+  const ends = otherEnds(units, build.layout, row.wire);
+  const places = ui.picking?.end === 'port' ? ui.picking.ports.map((port) => ({ key: port.name, words: port.words, free: !port.takenBy, edit: port.edit }))
+    : ui.picking ? ui.picking.ends.flatMap(({ wire, edit: made }) => { const other = rows.find((one) => keyOf(one) === printSpot(wire.device[0]!)); return other ? [{ key: other.label, words: other.to.words, free: false, edit: made }] : []; }) : [];
+  const pickUp = (end: 'port' | 'bay') => ui.setPicking(ui.picking?.end === end ? null : end === 'port' ? { end, ports } : { end, ends });
   const how = (to: 'held' | 'solved') => dispatch(edit([{ type: 'lead.how', device: row.wire.device[0]!, how: to }], to === 'held' ? `Held ${row.label}` : `Released ${row.label}`));
   return (
     <div className="p-3">
@@ -30,16 +35,17 @@ export function LeadPane({ row, ui, build, units, budgets }: { readonly row: Lea
         <dt className="text-mid">How</dt><dd>{HOW[row.wire.how]}</dd>
       </dl>
       <div className="mt-2 flex flex-wrap gap-1.5">
-        <button type="button" className="press" disabled={others.length === 0} aria-pressed={ui.picking !== null} onClick={() => ui.setPicking(ui.picking ? null : others)}>{ui.picking ? 'Put it back' : 'Pick up its port end'}</button>
+        <button type="button" className="press" disabled={ports.length === 0} aria-pressed={ui.picking?.end === 'port'} onClick={() => pickUp('port')}>{ui.picking?.end === 'port' ? 'Put it back' : 'Pick up its port end'}</button>
+        {ends.length > 0 && <button type="button" className="press" aria-pressed={ui.picking?.end === 'bay'} onClick={() => pickUp('bay')}>{ui.picking?.end === 'bay' ? 'Put it back' : 'Pick up its bay end'}</button>}
         {row.wire.how === 'held' ? null : <button type="button" className="press" onClick={() => how('held')}>Hold</button>}
         {row.wire.how === 'solved' ? null : <button type="button" className="press" onClick={() => how('solved')}>Release</button>}
       </div>
-      {others.length === 0 && <p className="mt-2 text-[13px] text-mid">No other port takes this end: {row.lead.shape === 'reverse' ? 'a breakout in reverse stands on several ports.' : 'none of its kind is free or could change places.'}</p>}
+      {ports.length === 0 && <p className="mt-2 text-[13px] text-mid">No other port takes this end: {row.lead.shape === 'reverse' ? 'a breakout in reverse stands on several ports.' : 'none of its kind is free or could change places.'}</p>}
       {ui.picking && (
         <div className="mt-2" data-picking>
-          <p className="text-[13px] text-mid">Choose a lit port here or in the picture; Esc puts the end back.</p>
+          <p className="text-[13px] text-mid">Choose a lit place here or in the picture; Esc puts the end back.</p>
           <ul className="mt-1 flex flex-col gap-1">
-            {ui.picking.map((port) => <li key={port.name}><button type="button" className="press w-full text-left" onClick={() => { ui.setPicking(null); dispatch(edit([port.edit], `${row.label} to ${port.words}`)); }}>{port.words}<span className="float-right text-[12.5px] text-mid">{port.takenBy ? 'change places' : 'free'}</span></button></li>)}
+            {places.map((place) => <li key={place.key}><button type="button" className="press w-full text-left" onClick={() => onPut(place.edit, place.words)}>{place.words}<span className="float-right text-[12.5px] text-mid">{place.free ? 'free' : 'change places'}</span></button></li>)}
           </ul>
         </div>
       )}

@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { unitsById, type OtherPort } from '@inch-tower/core';
+import { unitsById, type OtherEnd, type OtherPort } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectScene, selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -12,13 +12,13 @@ import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
 import { BayMap } from './BayMap';
 import { LeadPane, LooseEnds } from './LeadPane';
-import { columnsFor, pictureOf } from './ribbonLayout';
+import { columnsFor, keyOf, pictureOf } from './ribbonLayout';
 import { Ribbons } from './Ribbons';
 import { ScheduleTable } from './ScheduleTable';
-import { keyOf, useWiringUi } from './useWiringUi';
+import { useWiringUi } from './useWiringUi';
 import { useWiring } from './useWiring';
 
-const NARROWEST_PX = 760;
+const NARROWEST_PX = 700;
 
 /** How everything is plugged together: ribbons above, the schedule of leads below, the chosen lead beside them. */
 export default function WiringPage() {
@@ -31,9 +31,10 @@ export default function WiringPage() {
   const ui = useWiringUi(build, units, wired?.wiring ?? null);
   const { width, ref } = useWidth();
   const byId = useMemo(() => unitsById(units), [units]);
-  const picture = useMemo(() => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width))), [wired, width]);
+  const open = ui.chosen && keyOf(ui.chosen);
+  const picture = useMemo(() => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width)), open), [wired, width, open]);
   const rows = wired?.wiring.hosts.flatMap(({ leads }) => leads) ?? [];
-  const pick = (port: OtherPort) => { ui.setPicking(null); dispatch(edit([port.edit], `${ui.chosen?.label ?? 'Lead'} to ${port.words}`)); };
+  const put = (made: OtherPort['edit'] | OtherEnd['edit'], to: string) => { ui.setPicking(null); dispatch(edit([made], `${ui.chosen?.label ?? 'Lead'} to ${to}`)); };
   const scene = useAppSelector(selectScene);
   const [printing, setPrinting] = useState<'schedule' | 'bays'>('schedule');
   // What is to be printed is on the page before the browser takes its picture.
@@ -53,14 +54,14 @@ export default function WiringPage() {
           <h1 className="sr-only">Wiring</h1>
           <svg width="0" height="0" className="absolute" aria-hidden><defs><pattern id="ribbon-over" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--line)" /><rect width="2.4" height="6" fill="var(--warn)" /></pattern></defs></svg>
           {picture && (rows.length > 0 || picture.blocks.length > 0
-            ? <div className="no-print overflow-x-auto"><Ribbons picture={picture} byId={byId} ui={ui} onPick={pick} /></div>
+            ? <div className="no-print overflow-x-auto"><Ribbons picture={picture} layout={build.layout} byId={byId} ui={ui} onPut={put} /></div>
             : <p className="p-6 text-mid">Nothing to wire yet. With a board and drives in the machine every lead is drawn here.</p>)}
           {wired && <div className="no-print"><LooseEnds loose={wired.wiring.loose} /></div>}
           {wired && printing === 'bays' && scene && <div className="print-only"><BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} /></div>}
           {wired && <div className={printing === 'bays' ? 'no-print' : ''}><ScheduleTable lines={wired.schedule} name={build.name} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} onPrint={print} /></div>}
         </div>
         <aside aria-label="Lead" className="no-print min-h-0 overflow-auto border-line md:border-l">
-          <LeadPane key={ui.chosen ? keyOf(ui.chosen) : ''} row={ui.chosen} ui={ui} build={build} units={units} budgets={wired?.wiring.budgets ?? []} />
+          <LeadPane key={ui.chosen ? keyOf(ui.chosen) : ''} row={ui.chosen} rows={rows} ui={ui} build={build} units={units} budgets={wired?.wiring.budgets ?? []} onPut={put} />
         </aside>
       </main>
     </div>
