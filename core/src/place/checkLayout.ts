@@ -98,6 +98,19 @@ export function lanesAt(list: readonly PlannedUnit[], units: ReadonlyMap<string,
   return width;
 }
 
+/** Generation of a slot or socket: on a riser or carrier no more than the slot under it. */
+export function genAt(units: ReadonlyMap<string, PlannedUnit>, layout: Pick<Layout, 'at'>): (spot: SpotRef) => number {
+  const gen = (spot: SpotRef): number => {
+    const host = units.get(spot.host);
+    const group = groupAt(units, spot);
+    if (!host || !group || (group.type !== 'slot' && group.type !== 'm2')) return 0;
+    const own = group.type === 'slot' ? group.slot.gen : group.socket.gen;
+    const under = isKind(host, 'board') ? undefined : seatSpot(layout, host);
+    return under ? Math.min(own, gen(under)) : own;
+  };
+  return gen;
+}
+
 /** What feeds an expander, a bridge or a multiplier, card or backplane, comes from one card over two leads at most; no card has more drives than it takes. */
 function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): Violation[] {
   const faults: Violation[] = [];

@@ -1,4 +1,4 @@
-import { lanesAt } from '../place/checkLayout';
+import { genAt, lanesAt } from '../place/checkLayout';
 import { linkMBps, PCI_MBPS, wishMBps } from '../place/rates';
 import { groupAt } from '../place/spotAt';
 import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
@@ -88,7 +88,7 @@ export function cardLink(situation: Situation): Finding[] {
       return asked > PCI_MBPS ? [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' }, facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length } }] : [];
     }
     const have = Math.min(part.lanes, lanes(spot));
-    const gen = Math.min(part.gen, group.slot.gen);
+    const gen = Math.min(part.gen, genAt(byId, situation.layout)(spot));
     const need = needOf(situation, unit);
     const carries = have === 0 ? 0 : linkMBps(have, gen);
     const facts = { card: part.name, slot: group.label, lanes: have, own: part.lanes, gen, ownGen: part.gen, carries };
@@ -108,7 +108,7 @@ export function m2Link(situation: Situation): Finding[] {
     const group = spot && groupAt(byId, spot);
     const { part } = unit;
     if (group?.type !== 'm2' || part.interface !== 'nvme') return [];
-    const gen = Math.min(part.pcieGen ?? 3, group.socket.gen);
+    const gen = Math.min(part.pcieGen ?? 3, genAt(byId, situation.layout)(spot!));
     const have = Math.min(part.lanes, lanes(spot!));
     const [carries, own] = [linkMBps(have, gen), linkMBps(part.lanes, part.pcieGen ?? 3)];
     if (carries >= own) return [];

@@ -25,6 +25,8 @@ const roofWith = (holes: string[]) => tweak('larder-8', { bayGroups: [cage, { ..
 const gap = (mm: number) => tweak('gannet-e8', { ...sheet('gannet-e8') }, tweak('gable-24', { clearances: [...archetype('rack-4u-24').clearances, { for: 'stick', maxMm: mm, because: 'shell', label: 'the cover', while: 'present' }] }));
 const stickMm = (catalogue.archetypes['stick-usb'] as unknown as { lengthMm: number }).lengthMm;
 const bifurcated = (ways?: string[]) => tweak('gannet-e8', { slots: archetype('board-server').slots.map((slot) => ({ ...slot, ...(ways ? { bifurcates: ways } : {}) })) });
+const gen4 = () => tweak('gannet-e8', { slots: archetype('board-server').slots.map((slot) => ({ ...slot, gen: 4, bifurcates: ['x4x4x4x4'] })) });
+const onCarrier = (from: Catalogue) => { const made = rack(from).add('punt-4'); return made.add('stickle-500', 1, { at: [`${made.unit('punt-4')}/m2a`] }); };
 const lanesOf = (lanes: number) => tower(tweak('drover-4', { lanes })).add('beacon-120').add('stickle-500');
 const withCell = (...extra: object[]) => tweak('wren-c8', { inTheBox: [{ sheet: 'shield-atx', count: 1 }, ...extra] });
 
@@ -47,6 +49,7 @@ const PAIRS: readonly Pair[] = [
   ['an x8 controller of eight SSDs on four lanes', 'reaches.slotLink', () => rack().add('tern-8i', 1, { at: ['u4/pcie6'] }).add('pike-960', 8), /^caution: Tern 8i \(x8, generation 3\) is on x4 .*: 3,428 MB\/s of 4,800 MB\/s asked\.$/, () => rack().add('tern-8i', 1, { at: ['u4/pcie1'] }).add('pike-960', 8)],
   ['an x16 card in a slot wired x8 is a note', 'reaches.slotLink', () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie4'] }), /^note: Beacon 120 \(x16, generation 3\) is on x8/, () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie2'] })],
   ['a generation 4 module in a socket of generation 3', 'reaches.m2Link', () => cube().add('stickle-500', 1, { at: ['u4/m2b'] }), /^caution: Stickle 500 GB NVMe \(generation 4, x4\) is in .* at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$|^note: /, () => cube().add('stickle-500', 1, { at: ['u4/m2a'] })],
+  ['a generation 4 module on a carrier in a slot of generation 3', 'reaches.m2Link', () => onCarrier(bifurcated(['x4x4x4x4'])), /is in M\.2 on the card, 1 at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$/, () => onCarrier(gen4())],
   ['a carrier of four in a slot that does not part', 'reaches.bifurcation', () => rack(bifurcated()).add('punt-4').add('stickle-500', 4), /^blocker: Punt 4 has 4 sockets; .* does not part, so 1 works\.$/, () => rack(bifurcated(['x4x4x4x4'])).add('punt-4').add('stickle-500', 4)],
   ['a lane too few in the processor', 'reaches.laneBudget', () => lanesOf(19), /^caution: Cards and modules take 20 lanes of Drover 4, which has 19\.$/, () => lanesOf(20)],
   ['more on the chipset than its uplink carries', 'reaches.chipsetUplink', () => tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 })).add('pike-960', 0 + 1).add('pike-960', 2).add('cradle-2', 2), /^(note|caution): What hangs on the chipset of Plover A6 asks 1,800 MB\/s; its uplink \(x2, generation 3\) carries 1,714 MB\/s\.$/, () => tower().add('pike-960', 3).add('cradle-2', 2)],

@@ -122,9 +122,17 @@ function linkLoss(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, P
   const { part } = unit;
   const spot = layout.at[unit.id]?.spot;
   const group = spot && groupAt(byId, spot);
-  if (group?.type === 'm2' && part.kind === 'drive' && part.interface === 'nvme') return Math.max(0, Math.round(wishMBps(part) - lanesAt(spot!) * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, group.socket.gen)]!));
+  if (group?.type === 'm2' && part.kind === 'drive' && part.interface === 'nvme') return Math.max(0, Math.round(wishMBps(part) - lanesAt(spot!) * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, ...gensDown(spot!, layout, byId))]!));
   if (group?.type !== 'slot' || !isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus !== 'pcie') return 0;
-  return Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanesAt(spot!)) * PCIE_LANE_MBPS[Math.min(part.gen, group.slot.gen)]!);
+  return Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanesAt(spot!)) * PCIE_LANE_MBPS[Math.min(part.gen, ...gensDown(spot!, layout, byId))]!);
+}
+
+/** Generations of a place and of the slots under it, down to the board. */
+function gensDown(spot: SpotRef, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>): number[] {
+  const group = groupAt(byId, spot);
+  const below = layout.at[spot.host]?.spot;
+  const own = group?.type === 'slot' ? [group.slot.gen] : group?.type === 'm2' ? [group.socket.gen] : [];
+  return own.length > 0 && below ? [...own, ...gensDown(below, layout, byId)] : own;
 }
 
 type Served = { readonly demand: Demand; readonly wire: Wire };

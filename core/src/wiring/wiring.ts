@@ -5,7 +5,7 @@ import { isLead, leadById, type Lead } from '../place/leads';
 import { demandsFor } from '../place/demands';
 import { expanderPorts, hostPorts, protocolOf, type HostPort } from '../place/ports';
 import { laneMBps, wishMBps } from '../place/rates';
-import { lanesAt } from '../place/checkLayout';
+import { genAt, lanesAt } from '../place/checkLayout';
 import { boxedCables, type BoxedCable } from '../place/problem';
 import { groupAt } from '../place/spotAt';
 import { liveWires, wireServing } from '../place/unconnected';
@@ -32,6 +32,7 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
   const ports = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
   const portByName = new Map(ports.map((port) => [port.name, port]));
   const lanes = lanesAt(units, byId, layout);
+  const links = { lanes, gen: genAt(byId, layout) };
   const served = servedBy(units, layout);
   const supply = stockOf(units, needs, boxed);
   const used = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
@@ -57,9 +58,9 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
     });
     const free = new Map<string, number>();
     for (const port of ports) if (port.unit === unit && port.lanes > 0 && !used.has(port.name) && !port.carries.every((one) => one === 'usb')) free.set(port.kind, (free.get(port.kind) ?? 0) + 1);
-    if (isKind(unit, 'drive')) return { unit: unit.id, name: groupAt(byId, seatOf(unit)!)!.label, mark: byId.get(seatOf(unit)!.host)!.mark, leads, modules: [moduleRow(unit, seatOf(unit)!, byId, lanes)], free: [], link: socketLink(unit, seatOf(unit)!, byId, lanes), behind: null };
-    const modules = ofKind(units, 'drive').flatMap((drive) => { const spot = seatOf(drive); return spot?.host === unit.id && isKind(unit, 'carrier') ? [moduleRow(drive, spot, byId, lanes)] : []; });
-    return { unit: unit.id, name: unit.part.name, mark: unit.mark, leads, modules, free: [...free].map(([kind, count]) => ({ kind, count })), link: linkOf(unit, layout, byId, lanes), behind: feeders.get(unit.id) ?? null };
+    if (isKind(unit, 'drive')) return { unit: unit.id, name: groupAt(byId, seatOf(unit)!)!.label, mark: byId.get(seatOf(unit)!.host)!.mark, leads, modules: [moduleRow(unit, seatOf(unit)!, byId, links)], free: [], link: socketLink(unit, seatOf(unit)!, byId, links), behind: null };
+    const modules = ofKind(units, 'drive').flatMap((drive) => { const spot = seatOf(drive); return spot?.host === unit.id && isKind(unit, 'carrier') ? [moduleRow(drive, spot, byId, links)] : []; });
+    return { unit: unit.id, name: unit.part.name, mark: unit.mark, leads, modules, free: [...free].map(([kind, count]) => ({ kind, count })), link: linkOf(unit, layout, byId, links), behind: feeders.get(unit.id) ?? null };
   });
   return { hosts, loose: looseEnds(units, layout, ports, unconnected, needs), budgets: budgetsOf(units, layout, byId, lanes, hosts) };
 }

@@ -28,6 +28,7 @@ type Kind = { readonly units: readonly PlannedUnit[]; readonly out: number; read
 
 type Want = { readonly kind: number; readonly how: Seat['how'] };
 
+const genOf = (group: Place['group']): number => (group.type === 'slot' ? group.slot.gen : group.type === 'm2' ? group.socket.gen : 0);
 const widthOf = ({ group }: Place): number => (group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes);
 
 /** Every distinct way of seating cards and modules that leaves other ports, each at its cheapest; null when the search was cut short. */
@@ -243,7 +244,7 @@ class CardSearch {
       const lanes = this.widthAt(place, lanesOf);
       // What is switched off takes nothing.
       if (lanes === 0) return;
-      b += this.loss(unit, place, lanes) - this.loss(unit, place, widthOf(place));
+      b += this.loss(unit, place, lanes, this.genAt(place)) - this.loss(unit, place, widthOf(place));
     }
     const total = { a, b, c };
     const { ports, top } = this.portsLeft(seats, lefts);
@@ -252,16 +253,16 @@ class CardSearch {
     if (top && (!this.best || compare(total, this.best) < 0)) this.best = total;
   }
 
-  /** MB/s a card's or module's own link loses at a place of so many lanes, and a boot module off the board. */
-  private loss(unit: PlannedUnit, { group, host }: Place, lanes: number): number {
+  /** MB/s a card's or module's own link loses at a place of so many lanes and generation, and a boot module off the board. */
+  private loss(unit: PlannedUnit, { group, host }: Place, lanes: number, gen = genOf(group)): number {
     const { part } = unit;
     if (part.kind === 'drive') {
-      const lost = part.interface === 'nvme' && group.type === 'm2' ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, group.socket.gen)]!)) : 0;
+      const lost = part.interface === 'nvme' && group.type === 'm2' ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!)) : 0;
       return lost * MB_LOST + (unit.role === 'boot' && !isKind(host, 'board') ? BOOT_OFF_BOARD : 0);
     }
     // A carrier loses what its modules do, an expander takes only power from its slot, conventional PCI has one speed.
     if (!isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus !== 'pcie' || group.type !== 'slot') return 0;
-    return MB_LOST * Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, group.slot.gen)]!);
+    return MB_LOST * Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!);
   }
 
   private uses(board: Board): Uses {
@@ -281,13 +282,24 @@ class CardSearch {
     const { group, host } = place;
     const own = widthOf(place);
     if (isKind(host, 'board')) return lanesOf(place, own);
-    const under = this.places.find((one, i) => this.got[i]! >= 0 && this.kinds[this.got[i]!]!.units[0] === host);
+    const under = this.under(place);
     if (!under || under.group.type !== 'slot') return 0;
     const wired = this.widthAt(under, lanesOf);
     const nth = spotsOf(host.id, host.part).findIndex((one) => one.key === group.key);
     if (nth === 0) return Math.min(own, wired);
     const parts = (under.group.slot.bifurcates ?? []).map((pattern) => pattern.split('x').filter(Boolean).map(Number)).filter((widths) => widths.reduce((sum, one) => sum + one, 0) <= wired);
     return Math.min(own, Math.max(0, ...parts.map((widths) => widths[nth] ?? 0)));
+  }
+
+  /** The place that the host of a place sits in; undefined for a board's. */
+  private under({ host }: Place): Place | undefined {
+    return this.places.find((_, i) => this.got[i]! >= 0 && this.kinds[this.got[i]!]!.units[0] === host);
+  }
+
+  /** No more than the slot under a riser or carrier has. */
+  private genAt(place: Place): number {
+    const under = isKind(place.host, 'board') ? undefined : this.under(place);
+    return under ? Math.min(genOf(place.group), this.genAt(under)) : genOf(place.group);
   }
 
   /** What the ports depend on, as text: lanes taken on boards, and the controllers and expanders there with or without an opening. */

@@ -101,23 +101,23 @@ function encodeLanes(program: Program, levels: Levels, units: readonly PlannedUn
     });
     return [{ when: [], lanes: full }, ...byMode, ...byRule];
   };
-  const width = (host: PlannedUnit, group: Option['group']): Cut[] => {
-    const own = group.type === 'slot' ? group.slot.wiredLanes : group.type === 'm2' ? group.socket.lanes : 0;
-    if (isKind(host, 'board')) return [...cuts(host, group.key, 1, own)];
+  const width = (host: PlannedUnit, group: Option['group']): (Cut & { readonly gen: number })[] => {
+    const [own, ownGen] = group.type === 'slot' ? [group.slot.wiredLanes, group.slot.gen] : group.type === 'm2' ? [group.socket.lanes, group.socket.gen] : [0, 0];
+    if (isKind(host, 'board')) return cuts(host, group.key, 1, own).map((cut) => ({ ...cut, gen: ownGen }));
     const nth = spotsOf(host.id, host.part).findIndex((one) => one.key === group.key);
     return (options.get(host.id) ?? []).flatMap((seat) => {
       const { group: below } = seat;
       if (below.type !== 'slot') return [];
-      return width(unitsById(units).get(seat.ref.host)!, below).map(({ when, lanes }): Cut => ({ when: [seat.yes, ...when], lanes: nth === 0 ? Math.min(own, lanes) : Math.min(own, shareOf(below.slot.bifurcates ?? [], lanes, nth)) }));
+      return width(unitsById(units).get(seat.ref.host)!, below).map(({ when, lanes, gen }) => ({ when: [seat.yes, ...when], gen: Math.min(ownGen, gen), lanes: nth === 0 ? Math.min(own, lanes) : Math.min(own, shareOf(below.slot.bifurcates ?? [], lanes, nth)) }));
     });
   };
   for (const option of all) {
     if (option.group.type === 'bay') continue;
     const cost = program.amount();
     levels.add('mbLost', [cost, 1]);
-    for (const { when, lanes } of width(unitsById(units).get(option.ref.host)!, option.group)) {
+    for (const { when, lanes, gen } of width(unitsById(units).get(option.ref.host)!, option.group)) {
       if (lanes === 0) { program.notAll([option.yes, ...when]); continue; }
-      const loss = linkLoss(option, lanes);
+      const loss = linkLoss(option, lanes, gen);
       if (loss > 0) program.costWhen(cost, [option.yes, ...when], loss);
     }
   }
@@ -128,10 +128,10 @@ function encodeLanes(program: Program, levels: Levels, units: readonly PlannedUn
 const shareOf = (ways: readonly string[], lanes: number, nth: number): number =>
   Math.max(0, ...ways.map((way) => way.slice(1).split('x').map(Number)).filter((way) => way.reduce((sum, one) => sum + one, 0) <= lanes).map((way) => way[nth] ?? 0));
 
-function linkLoss({ unit: { part }, group }: Option, lanes: number): number {
-  if (part.kind === 'drive') return part.interface === 'nvme' && group.type === 'm2' ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, group.socket.gen)]!)) : 0;
+function linkLoss({ unit: { part }, group }: Option, lanes: number, gen: number): number {
+  if (part.kind === 'drive') return part.interface === 'nvme' && group.type === 'm2' ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!)) : 0;
   if (!isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus !== 'pcie' || group.type !== 'slot') return 0;
-  return Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, group.slot.gen)]!);
+  return Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!);
 }
 
 /** Millimetres, brackets, and boot modules that are not on the board. */
