@@ -1,4 +1,4 @@
-import { allRemedies, createAssessor, commit, hostDrives, wordsOf, type Build, type SheetId, type Snag } from '@inch-tower/core';
+import { allRemedies, createAssessor, commit, hostDrives, wiringFor, wordsOf, type Build, type SheetId, type Snag } from '@inch-tower/core';
 import { loadDemoCatalogue } from './loadDemo';
 import { situations } from './situations';
 
@@ -14,15 +14,15 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/, /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s/,
     /powered\.plugs: SATA power plugs: 3 wanted, Clinker 400 Flex has 2\. Splitters are needed/,
   ],
-  'granary-fifteen': [/fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/, /complete\.smallParts: To get besides: slide rails/],
+  'granary-fifteen': [/note fits\.fixedBays: 6 drives sit in bays that are not hot swap/, /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/, /complete\.smallParts: To get besides: slide rails/],
   'sound-desk': [
     /blocker fits\.cardLength: Beacon 300 is 32 mm too long: 312 mm, room for 280 mm to the fan wall/, /fits\.holes: 6 drives mate, but nothing holds them: Pike 960 GB/, /fits\.cardCovers: Beacon 300 is 3 slots thick and covers/,
   ],
   'evening-copies': [/blocker reaches\.multiplier: Crib 6 on one port hangs 6 drives on one SATA port/],
   'attic-four': [/blocker fits\.cardSlot: .*no slot is left that takes it\. The only one is in use/, /fits\.coolerHeight: Fell 62 leaves 0 mm under the drive stack/, /fits\.supplyScrews: Ember 450 SFX goes into .* no screw points/],
-  'reel-room': [/blocker fits\.cardLength: Tern 24i long is 3 mm too long: 315 mm, room for 312 mm to the fan wall/],
+  'reel-room': [/caution reaches\.cardUplink: 24 drives on Tern 24i long could give 14,400 MB\/s; its (link|chip)/, /blocker fits\.cardLength: Tern 24i long is 3 mm too long: 315 mm, room for 312 mm to the fan wall/],
   'gauge-house': [
-    /blocker fits\.stick: Dab 32 GB boot stick stands 40 mm above the board; 28 mm are there under the cover/, /blocker mates\.memoryRegistered: Clew 16 GB registered/, /fits\.rackDepth: Plank 1U is 420 mm deep; with 35 mm of handles/,
+    /blocker fits\.stick: Dab 32 GB boot stick stands 40 mm above the board; 28 mm are there under the cover/, /blocker mates\.memoryRegistered: Clew 16 GB registered/, /blocker fits\.cardHeight: Punt 1 stands 68\.9 mm high in its slot; Plank 1U has 37\.5 mm there\. On a riser it lies flat/, /fits\.rackDepth: Plank 1U is 420 mm deep; with 35 mm of handles/,
     /mates\.spareCables: .*it is a forward breakout, the other way round\. Wanted: 1 × Reverse breakout/,
   ],
   rescue: [/complete\.smallParts: To get besides: slide rails/],
@@ -70,6 +70,24 @@ test('granary: sixteen ports for fifteen drives, two breakouts of the kit serve 
   const { figures, needs } = assess(all['granary-fifteen']!);
   expect(figures['drives.room']!.value).toBe(9);
   expect(needs.needs.reduce((sum, need) => sum + need.fromKit + need.fromBoxes, 0)).toBeGreaterThan(0);
+});
+
+test('sound desk: lanes added up against the processor, cards apart', () => {
+  const build = all['sound-desk']!;
+  const { hosts, budgets } = wiringFor(build, assess(build));
+  expect(budgets.find(({ source }) => source === 'processor')).toMatchObject({ used: 32, has: 64, unit: 'lanes' });
+  expect(hosts.flatMap(({ link }) => (link && !link.uplink ? [link.rate] : [])).sort()).toEqual(['x16 gen 3', 'x8 gen 3', 'x8 gen 3']);
+});
+
+test('evening copies: behind the multiplier six drives share one port', () => {
+  const build = all['evening-copies']!;
+  const { unconnected } = assess(build);
+  expect(unconnected.length).toBeGreaterThan(0);
+  const snag = assess(build).snags.find(({ code }) => code === 'reaches.multiplier')!;
+  const [first] = allRemedies({ build, assessment: assess(build) }, snag, catalogue, createAssessor(), asOf);
+  const after = commit(build, first!.edits);
+  if (!after.ok) throw new Error(after.words);
+  expect(sentences(after.build)).toEqual(expect.arrayContaining([expect.stringMatching(/reaches\.uplink: 6 drives in .* share a port multiplier/)]));
 });
 
 test('eel loft: ports for twelve bays, fans on the headers of the board', () => {

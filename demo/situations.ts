@@ -42,7 +42,7 @@ export function situations(catalogue: Catalogue): Readonly<Record<string, Build>
   const ssds = inRack(start('reel-room', 'Reel room, twenty-four SSDs'))
     .add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 4).add('brazier-800').add('tern-24i').add('skein-10x2').add('zander-960', 24);
   const oneU = inRack(start('gauge-house', 'Gauge house, 1U').with({ notes: 'Always on: the water gauge and what listens to it.' }), { maxDepthMm: 480 })
-    .add('plank-1u').add('knot-m8').add('drover-4').add('crag-1u').add('clew-r16').add('clinker-400').add('hoist-1u').add('dab-32', 1, { role: 'boot' }).add('lead-forward-8643').add('barge-4', 4);
+    .add('plank-1u').add('knot-m8').add('drover-4').add('crag-1u').add('clew-r16').add('clinker-400').add('hoist-1u').add('punt-1', 2).add('stickle-500', 2, { role: 'data' }).add('dab-32', 1, { role: 'boot' }).add('lead-forward-8643').add('barge-4', 4);
   const rescue = inRack(start('rescue', 'Rescue')).add('gable-12').add('gannet-c8').add('shire-8').add('crag-2u').add('clew-r32', 2).add('brazier-550').add('tern-8i');
   const kit = start('weighbridge', 'Weighbridge, used board').with({ notes: 'Board, processor and memory as one lot from a house clearance.' })
     .add('steading-t9').add('knot-x10', 1, { condition: 'good' }).add('shire-x12', 1, { condition: 'good' }).add('crag-q6').add('clew-r16', 2, { condition: 'good' }).add('ember-550').add('stickle-500', 1, { role: 'boot' }).add('barge-8', 4);

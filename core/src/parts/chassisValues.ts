@@ -73,6 +73,8 @@ export type SupplyBay = z.infer<typeof supplyBaySchema>;
 
 export const openingsSchema = z.strictObject({
   key: keySchema, label, count: z.int().min(1).max(16), height: z.enum(['full', 'low']), at: pointSchema.optional(),
+  /** Cards meet it lying on a riser; one that stands in the board's own slot is too high. */
+  forRiser: z.boolean().optional(),
 });
 
 /** The one vocabulary in which options of a sheet and mods of a builder change a chassis. */

@@ -3,6 +3,7 @@ import { printSpot } from '../build/layout';
 import { addItemEdit, type Catalogue } from '../build/newItem';
 import type { Part, PartOf } from '../parts/resolve';
 import { mismatch } from '../place/mates';
+import { linkMBps } from '../place/rates';
 import { spotsOf } from '../place/spots';
 import { isCard, ofKind, type PlannedUnit } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
@@ -34,6 +35,15 @@ const otherCards = (base: Base, snag: Snag, catalogue: Catalogue, goes: (part: P
   about(base, snag).flatMap((unit) => (isCard(unit.part) ? swaps(base, catalogue, unit, unit.part.kind, (part) => goes(part, unit.part) && (part.kind !== 'controller' || lanes(part) >= lanes(unit.part as PartOf<'controller'>))) : []));
 
 const moveCards: Propose = (base, snag) => about(base, snag).filter((unit) => isCard(unit.part)).flatMap((unit) => otherSlots(base, unit));
+
+/** A riser in the card's slot and the card on it. */
+const onRisers = (base: Base, snag: Snag, catalogue: Catalogue): Proposal[] => about(base, snag).flatMap((unit) => {
+  const spot = base.assessment.layout.at[unit.id]?.spot;
+  return !spot ? [] : listed(catalogue, 'riser').flatMap((part): Proposal[] => {
+    const add = addItemEdit(base.build, catalogue, part.id, 1, { spots: [spot] });
+    return [{ edits: [add, { type: 'place.put', unit: unit.id, spot: { host: add.item.units[0]!.id, key: part.slots[0]!.key } }], words: `Add ${part.name} and lay ${unit.part.name} on it` }];
+  });
+});
 
 /** A card without its bracket goes behind a wall that has no opening for it. */
 const bracketsOff = (base: Base, snag: Snag): Proposal[] => about(base, snag).filter((unit) => isCard(unit.part)).map((unit) => ({ edits: [{ type: 'change.add', change: { id: `${unit.id}:bracketOff`, kind: 'mod', host: unit.id, title: `Bracket off ${unit.part.name}`, effects: [{ do: 'bracketOff' }] } }], words: `Leave the bracket off ${unit.part.name}` }));
@@ -75,6 +85,8 @@ export const FIT_PROPOSALS = {
     ...(snag.gap ? [] : bracketsOff(base, snag)),
     ...otherCards(base, snag, catalogue, (part) => isCard(part) && part.height === 'low' && part.brackets.includes(snag.facts.opening === 'low-profile' ? 'low' : 'full')), ...takeOut(about(base, snag)),
   ],
+  'fits.cardHeight': (base, snag, catalogue) => [...onRisers(base, snag, catalogue), ...takeOut(about(base, snag))],
+  'fits.fixedBays': none,
   'fits.opening': (base, snag, catalogue) => [...moveCards(base, snag, catalogue), ...bracketsOff(base, snag), ...takeOut(about(base, snag))],
   'fits.bracketOff': none,
   'fits.holes': (base, snag, catalogue) => [
@@ -96,6 +108,7 @@ export const FIT_PROPOSALS = {
     ...addControllers(base, catalogue, (part) => part.largestDriveBytes === undefined), ...takeOut(about(base, snag)),
   ],
   'reaches.slotLink': (base, snag, catalogue) => (snag.severity === 'note' ? [] : moveCards(base, snag, catalogue)),
+  'reaches.cardUplink': (base, snag, catalogue) => (snag.severity === 'note' ? [] : otherCards(base, snag, catalogue, (part, now) => part.kind === 'controller' && now.kind === 'controller' && Math.min(linkMBps(part.lanes, part.gen), part.throughputMBps) > Math.min(linkMBps(now.lanes, now.gen), now.throughputMBps))),
   'reaches.m2Link': (base, snag) => about(base, snag).flatMap((unit) => otherSockets(base, unit)),
   'reaches.bifurcation': (base, snag, catalogue) => [...moveCards(base, snag, catalogue), ...about(base, snag).filter((unit) => unit.part.kind === 'drive').flatMap((unit) => otherSockets(base, unit)), ...takeOut(about(base, snag).filter((unit) => unit.part.kind === 'drive'))],
   'reaches.laneBudget': (base, snag, catalogue) => about(base, snag).flatMap((unit) => (unit.part.kind === 'processor' && !unit.builtIn ? swaps(base, catalogue, unit, 'processor', (part) => part.socket === (unit.part as PartOf<'processor'>).socket && part.lanes > (unit.part as PartOf<'processor'>).lanes) : [])),

@@ -141,11 +141,17 @@ const smallerChassis: Propose = (base, _snag, catalogue) => {
     && (base.build.site.place !== 'rack' || part.rackUnits !== null) && within(part.rackUnits ?? 0, brief.rackUnits)) : [];
 };
 
-const eccParts: Propose = (base, snag, catalogue) => (snag.facts.wish !== 'ECC memory' ? [] : about(base, snag).slice(0, 1).flatMap((unit) => {
+/** A near twin that has what is wished: memory with ECC, a board with remote management; those of the same class first. */
+const twins: Propose = (base, snag, catalogue) => about(base, snag).slice(0, 1).flatMap((unit) => {
   const { part } = unit;
+  if (snag.facts.wish === 'remote management' && part.kind === 'board') {
+    const like = swaps(base, catalogue, unit, 'board', (other) => other.remoteManagement && other.socket === part.socket && mountable(base, other) && other.archetype === part.archetype);
+    return [...like, ...swaps(base, catalogue, unit, 'board', (other) => other.remoteManagement && other.socket === part.socket && mountable(base, other) && other.archetype !== part.archetype)];
+  }
+  if (snag.facts.wish !== 'ECC memory') return [];
   if (part.kind !== 'memory') return [];
   return swaps(base, catalogue, unit, 'memory', (other) => other.ecc && other.form === part.form && other.type === part.type && other.registered === part.registered && other.capacityBytes >= part.capacityBytes);
-}));
+});
 
 const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
   ...FIT_PROPOSALS,
@@ -181,7 +187,7 @@ const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
   'within.rackUnits': smallerChassis,
   'within.growth': (base, _snag, catalogue) => addControllers(base, catalogue),
   'within.network': (base, snag, catalogue) => listed(catalogue, 'networkCard').filter((part) => part.networkPorts.some((port) => port.gbPerS >= (snag.gap?.limit ?? 0))).slice(0, MOST_OF_A_KIND).map((part) => addPart(base, catalogue, part)),
-  'within.mustHave': eccParts,
+  'within.mustHave': twins,
   'fits.boardInChassis': (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
     const chassis = ofKind(base.assessment.units, 'chassis')[0];
     return [

@@ -1,24 +1,38 @@
 import { genAt, lanesAt } from '../place/checkLayout';
-import { linkMBps, PCI_MBPS, wishMBps } from '../place/rates';
+import { needsRiser, openingAt } from '../place/clearance';
+import { linkMBps, PCI_MBPS } from '../place/rates';
 import { groupAt } from '../place/spotAt';
-import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
+import { isCard, isKind, ofKind, unitsById } from '../place/units';
+import type { PartOf } from '../parts/resolve';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
-import { drivesOn } from './links';
+import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
+import { drivesOn } from '../wiring/drivesOn';
 import { boxAround, isSeated, seatedBoard, spotOf, unitById, type Situation } from './situation';
 import type { Finding } from './snag';
 
-type CardUnit = PlannedUnit & { readonly part: CardPart };
 const seatedCards = (situation: Situation): CardUnit[] => situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
 
-/** Where a card of a board meets the rear wall: its position and how high the opening there is; null opening where the wall is closed. */
-function openingOf(situation: Situation, unit: CardUnit): { readonly position: number; readonly openings: number; readonly height: 'full' | 'low' | null } | null {
+/** Where a card of a board meets the rear wall: its position and the opening there, null where the wall is closed. */
+function openingOf(situation: Situation, unit: CardUnit): { readonly position: number; readonly openings: number; readonly height: 'full' | 'low' | null; readonly box: PartOf<'chassis'> } | null {
   const spot = spotOf(situation, unit)!;
   const board = unitById(situation, spot.host)?.part;
   const slot = board?.kind === 'board' ? board.slots.find((one) => one.key === spot.key) : undefined;
   const box = boxAround(situation, unit);
   if (!slot || !box) return null;
-  const heights = box.part.openings.flatMap((one) => Array<'full' | 'low'>(one.count).fill(one.height));
-  return { position: slot.position, openings: heights.length, height: heights[slot.position] ?? null };
+  const here = openingAt(box.part, slot.position);
+  return { position: slot.position, openings: box.part.openings.reduce((sum, one) => sum + one.count, 0), height: here?.height ?? null, box: box.part };
+}
+
+/** A card that stands in the board's own slot where only one lying on a riser has room. */
+export function cardHeight(situation: Situation): Finding[] {
+  return seatedCards(situation).flatMap((unit): Finding[] => {
+    const opening = openingOf(situation, unit);
+    if (!opening || !needsRiser(opening.box, opening.position)) return [];
+    const { box } = opening;
+    const room = box.boardPose === 'flat' ? box.heightMm - (box.boardAt?.yMm ?? 0) : box.widthMm;
+    const have = unit.part.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM;
+    return have <= room ? [] : [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have, limit: room, gap: room - have, unit: 'mm' }, facts: { card: unit.part.name, chassis: box.name } }];
+  });
 }
 
 /** Outside ports a card brings: what a wall without an opening takes away. */
@@ -34,7 +48,7 @@ export function cardBracket(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const opening = openingOf(situation, unit);
     const { part } = unit;
-    if (!opening?.height || part.brackets.length === 0) return [];
+    if (!opening?.height || needsRiser(opening.box, opening.position) || part.brackets.length === 0) return [];
     const facts = { card: part.name, opening: opening.height === 'low' ? 'low-profile' : 'full-height', brackets: part.brackets.map((one) => (one === 'low' ? 'low-profile' : 'full-height')).join(' and ') };
     if (part.height === 'full' && opening.height === 'low') return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: FULL_HEIGHT_CARD_MM, limit: LOW_PROFILE_CARD_MM, gap: LOW_PROFILE_CARD_MM - FULL_HEIGHT_CARD_MM, unit: 'mm' }, facts }];
     if (part.brackets.includes(opening.height) || (spare && opening.height === 'low')) return [];
@@ -65,15 +79,6 @@ export function bracketOff(situation: Situation): Finding[] {
   });
 }
 
-/** Payload of an Ethernet port, MB/s a Gb/s. */
-const ETHERNET_MBPS = 117.7;
-/** What a card has to carry: all that its drives or its network ports give; null where that cannot be told. */
-function needOf(situation: Situation, { id, part }: CardUnit): number | null {
-  if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
-  return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(situation, id)) : null;
-}
-const wishesOn = (situation: Situation, host: string): number => drivesOn(situation, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
-
 /** A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it should. */
 export function cardLink(situation: Situation): Finding[] {
   const byId = unitsById(situation.units);
@@ -96,6 +101,22 @@ export function cardLink(situation: Situation): Finding[] {
     if (have === 0) return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: 0, limit: part.lanes, gap: -part.lanes, unit: 'lanes' }, facts }];
     if (need !== null && carries < need * 0.98 && carries < linkMBps(part.lanes, part.gen)) return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: carries, limit: Math.round(need), gap: carries - Math.round(need), unit: 'MB/s' }, facts }];
     return have < part.lanes ? [{ severity: 'note', at: [{ unit: unit.id }], gap: { have, limit: part.lanes, gap: have - part.lanes, unit: 'lanes' }, facts }] : [];
+  });
+}
+
+/** A controller whose drives could give more than its whole link carries, however good its slot. */
+export function cardUplink(situation: Situation): Finding[] {
+  const byId = unitsById(situation.units);
+  const [lanes, gens] = [lanesAt(situation.units, byId, situation.layout), genAt(byId, situation.layout)];
+  return ofKind(situation.units, 'controller').flatMap((unit): Finding[] => {
+    const spot = spotOf(situation, unit);
+    if (!spot || unit.part.bus !== 'pcie') return [];
+    const [have, gen] = [Math.min(unit.part.lanes, lanes(spot)), Math.min(unit.part.gen, gens(spot))];
+    const carries = Math.min(linkMBps(have, gen), unit.part.throughputMBps);
+    const [asked, whole] = [wishesOn(situation, unit.id), linkMBps(unit.part.lanes, unit.part.gen)];
+    // On fewer lanes than its own the slot is what is spoken of.
+    if (have === 0 || asked <= carries || linkMBps(have, gen) < Math.min(whole, asked)) return [];
+    return [{ severity: asked > carries * 1.5 ? 'caution' : 'note', at: [{ unit: unit.id }], gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { card: unit.part.name, drives: drivesOn(situation, unit.id).length, lanes: have, gen, chip: carries < linkMBps(have, gen) ? 'yes' : '' } }];
   });
 }
 
@@ -150,24 +171,8 @@ export function chipsetUplink(situation: Situation): Finding[] {
   const board = seatedBoard(situation);
   if (!board || board.part.uplinkLanes === 0) return [];
   const carries = linkMBps(board.part.uplinkLanes, board.part.uplinkGen);
-  const cards = usedLanes(situation, board, 'chipset').map(({ unit, lanes, gen }) => ({ unit, mbPerS: Math.min(linkMBps(lanes, gen), isCard(unit.part) ? needOf(situation, unit as CardUnit) ?? 0 : isKind(unit, 'drive') ? wishMBps(unit.part) : 0) }));
-  const asked = Math.round(cards.reduce((sum, one) => sum + one.mbPerS, 0) + wishesOn(situation, board.id));
+  const on = usedLanes(situation, board, 'chipset');
+  const asked = chipsetAsked(situation, board, on);
   if (asked <= carries) return [];
-  return [{ severity: asked > carries * 1.5 ? 'caution' : 'note', at: [{ unit: board.id }, ...cards.map(({ unit }) => ({ unit: unit.id }))], gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen } }];
-}
-
-/** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take. */
-function usedLanes(situation: Pick<Situation, 'units' | 'layout'>, board: PlannedUnit, owner: 'processor' | 'chipset'): { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number }[] {
-  const byId = unitsById(situation.units);
-  const lanes = lanesAt(situation.units, byId, situation.layout);
-  return situation.units.flatMap((unit) => {
-    const spot = situation.layout.at[unit.id]?.spot;
-    const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;
-    const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
-    // An expander takes power from its slot, no lanes.
-    if (!place || isKind(unit, 'expander') || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
-    const own = isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : lanes(spot!);
-    const carrier = isKind(unit, 'carrier') ? unit.part.m2Sockets.length * 4 : own;
-    return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: place.gen }];
-  });
+  return [{ severity: asked > carries * 1.5 ? 'caution' : 'note', at: [{ unit: board.id }, ...on.map(({ unit }) => ({ unit: unit.id }))], gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen } }];
 }

@@ -14,6 +14,7 @@ const remedies = (made: Fixture, code: SnagCode) => {
 };
 const tower = (from: Catalogue = catalogue) => fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
 const rack = (from: Catalogue = catalogue) => fixture(from).add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
+const low = () => fixture().add('plank-1u').add('knot-m8').add('drover-4');
 const inRack = (made: Fixture, brief: Build['brief'] = {}) => made.set({ brief, site: { ...newBuild('x', 'x').site, place: 'rack' } });
 const sheet = (id: string) => catalogue.sheets[id] as unknown as Record<string, never>;
 const archetype = (id: string) => catalogue.archetypes[id] as unknown as { slots: object[]; m2Sockets: object[]; bayGroups: object[]; supplyBays: object[]; openings: object[]; clearances: object[] };
@@ -35,6 +36,8 @@ const PAIRS: readonly Pair[] = [
   ['a low card with the full bracket only', 'fits.bracket', () => cube(tweak('tern-8i', { brackets: ['full'] })).add('tern-8i'), /^blocker: Tern 8i comes with a full-height bracket; its opening is low-profile\.$/, () => cube(tweak('tern-8i', { brackets: ['full'] })).add('bracket-low').add('tern-8i')],
   ['a wall with an opening too few', 'fits.opening', () => rack(tweak('gable-24', { openings: [{ key: 'openings', label: 'Openings', count: 5, height: 'full' }] })).add('tern-8i', 1, { at: ['u4/pcie6'] }), /^caution: Tern 8i: the rear wall has no opening/, () => rack(tweak('gable-24', { openings: [{ key: 'openings', label: 'Openings', count: 6, height: 'full' }] })).add('tern-8i', 1, { at: ['u4/pcie6'] })],
   ['a network card without an opening is useless', 'fits.opening', () => rack(tweak('gable-24', { openings: [] })).add('skein-10', 1, { at: ['u4/pcie1'] }), /^blocker: .*1 outside port cannot be used\.$/, () => rack().add('skein-10', 1, { at: ['u4/pcie1'] })],
+  ['a card standing where only a riser has room', 'fits.cardHeight', () => low().add('tern-8i', 1, { at: ['u4/pcie1'] }), /^blocker: Tern 8i stands 68\.9 mm high in its slot; Plank 1U has 37\.5 mm there\. On a riser it lies flat\.$/, () => low().add('hoist-1u').add('tern-8i')],
+  ['fixed bays where a drive more is to come', 'fits.fixedBays', () => { const made = tower().add('barge-8', 2); return made.set({ brief: { drivesLater: 3 } }); }, /^note: 2 drives sit in bays that are not hot swap: to change or add one the machine is switched off\.$/, () => tower().add('barge-8', 2).set({ brief: { drivesLater: 2 } })],
   ['2.5-inch drives in bays with the holes of 3.5-inch ones', 'fits.holes', () => cube(roofWith(['A', 'B'])).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] }), /^caution: 2 drives mate, but nothing holds them: Pike 960 GB has the holes of 2\.5-inch drives; the bay has those of A and B\.$/, () => cube(roofWith(['2.5'])).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] })],
   ['a disk of hole set B in a bay of set A', 'fits.holes', () => tower(tweak('steading-t9', { bayGroups: archetype('tower-atx').bayGroups.map((group) => ({ ...group, holes: ['A'] })) })).add('barge-12'), /^caution: 1 drive mates, but nothing holds it: .* hole set B; the bay has those of A\.$/, () => tower().add('barge-12')],
   ['a supply bay without screw points', 'fits.supplyScrews', () => cube(tweak('larder-8', { supplyBays: archetype('cube-8').supplyBays.map((bay) => ({ ...bay, screws: false })) })), /^caution: Ember 450 SFX goes into the .* has no screw points for it\.$/, () => cube()],
@@ -48,6 +51,8 @@ const PAIRS: readonly Pair[] = [
   ['a drive larger than its controller sees', 'reaches.largestDrive', () => rack(tweak('tern-8i', { largestDriveBytes: 2.2e12 })).add('tern-8i').add('barge-8', 24), /^blocker: 8 drives of 8 TB on Tern 8i, which sees 2\.2 TB of a drive\.$/, () => rack(tweak('tern-8i', { largestDriveBytes: 8e12 })).add('tern-8i').add('barge-8', 24)],
   ['an x8 controller of eight SSDs on four lanes', 'reaches.slotLink', () => rack().add('tern-8i', 1, { at: ['u4/pcie6'] }).add('pike-960', 8), /^caution: Tern 8i \(x8, generation 3\) is on x4 .*: 3,428 MB\/s of 4,800 MB\/s asked\.$/, () => rack().add('tern-8i', 1, { at: ['u4/pcie1'] }).add('pike-960', 8)],
   ['an x16 card in a slot wired x8 is a note', 'reaches.slotLink', () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie4'] }), /^note: Beacon 120 \(x16, generation 3\) is on x8/, () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie2'] })],
+  ['more SSDs on a card than it carries', 'reaches.cardUplink', () => rack().add('tern-16i').add('pike-960', 11), /^note: 11 drives on Tern 16i could give 6,600 MB\/s; its chip carries 6,400 MB\/s\.$/, () => rack().add('tern-16i').add('pike-960', 10)],
+  ['more SSDs on a card than its link carries', 'reaches.cardUplink', () => rack(tweak('tern-16i', { throughputMBps: 9600 })).add('tern-16i').add('pike-960', 12), /its link \(x8, generation 3\) carries 6,856 MB\/s\.$/, () => rack(tweak('tern-16i', { throughputMBps: 9600 })).add('tern-16i').add('pike-960', 11)],
   ['a generation 4 module in a socket of generation 3', 'reaches.m2Link', () => cube().add('stickle-500', 1, { at: ['u4/m2b'] }), /^caution: Stickle 500 GB NVMe \(generation 4, x4\) is in .* at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$|^note: /, () => cube().add('stickle-500', 1, { at: ['u4/m2a'] })],
   ['a generation 4 module on a carrier in a slot of generation 3', 'reaches.m2Link', () => onCarrier(bifurcated(['x4x4x4x4'])), /is in M\.2 on the card, 1 at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$/, () => onCarrier(gen4())],
   ['a carrier of four in a slot that does not part', 'reaches.bifurcation', () => rack(bifurcated()).add('punt-4').add('stickle-500', 4), /^blocker: Punt 4 has 4 sockets; .* does not part, so 1 works\.$/, () => rack(bifurcated(['x4x4x4x4'])).add('punt-4').add('stickle-500', 4)],
@@ -101,6 +106,7 @@ describe('M.2 modules that find no socket: it says what is wrong with each there
 describe('ways out', () => {
   test.each<readonly [SnagCode, () => Fixture, RegExp]>([
     ['fits.bracket', () => cube(tweak('tern-8i', { brackets: ['full'] })).add('tern-8i'), /^(Add Low-profile bracket|Take .* instead of Tern 8i)$/],
+    ['fits.cardHeight', () => low().add('tern-8i', 1, { at: ['u4/pcie1'] }), /^Add Hoist 1U and lay Tern 8i on it$/],
     ['fits.coolerBase', () => cube(tweak('fell-47', { baseMm: 30 })), /instead of Fell 47$/],
     ['fits.stick', () => rack(gap(stickMm + 7)).add('dab-32'), /^Add USB angle adapter$/],
     ['fits.holes', () => cube(roofWith(['A', 'B'])).add('pike-960', 1, { at: ['u2/roof.1'] }), /^Move Pike 960 GB \(G1\) to cage$/],

@@ -1,6 +1,6 @@
 import { limitFor } from '../place/clearance';
 import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, unitsById } from '../place/units';
+import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, byPart, chassisOf, isSeated, occupiedFeatures, seatedBoard, spotOf, unitById, type Situation } from './situation';
 import { CLOSE_MM, type Finding } from './snag';
@@ -21,6 +21,24 @@ export function driveHoles(situation: Situation): Finding[] {
     const group = groupAt(byId, spotOf(situation, units[0]!)!);
     return { severity: 'caution', at: units.flatMap((unit) => [{ unit: unit.id }]), facts: { count: units.length, drive: units[0]!.part.name, have: holesOf(units[0]!.part)!, want: group?.type === 'bay' ? group.group.holes!.join(' and ') : '' } };
   });
+}
+
+/** Data drives in bays that cannot be pulled while the machine runs. */
+export function inFixedBays(situation: Situation): (PlannedUnit & { readonly part: PartOf<'drive'> })[] {
+  const byId = unitsById(situation.units);
+  return ofKind(situation.units, 'drive').filter((unit) => {
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    return (unit.role ?? 'data') === 'data' && group?.type === 'bay' && group.group.access !== 'hotSwap';
+  });
+}
+
+/** Said where the brief wants drives to be added later, and does not ask for hot swap itself. */
+export function fixedBays(situation: Situation): Finding[] {
+  const { drivesLater, mustHave } = situation.brief;
+  const drives = inFixedBays(situation);
+  if (drives.length === 0 || mustHave?.includes('hotSwap') || (drivesLater ?? 0) <= drives.length) return [];
+  return [{ severity: 'note', at: drives.map(({ id }) => ({ unit: id })), facts: { count: drives.length } }];
 }
 
 /** A supply in an opening that has no screw points for it. */

@@ -5,7 +5,7 @@ import { hostPorts } from '../place/ports';
 import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 import { printSpot } from '../build/layout';
-import { drivesOn, type DriveUnit } from './links';
+import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
 import type { Finding } from './snag';
 

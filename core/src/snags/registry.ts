@@ -1,7 +1,7 @@
-import { bifurcation, bracketOff, cardBracket, cardLink, cardOpening, chipsetUplink, laneBudget, m2Link } from './cardRules';
+import { bifurcation, bracketOff, cardBracket, cardHeight, cardLink, cardOpening, cardUplink, chipsetUplink, laneBudget, m2Link } from './cardRules';
 import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
 import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
-import { coolerBase, driveHoles, memoryOrder, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
+import { coolerBase, driveHoles, fixedBays, memoryOrder, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
 import { largestDrive, mostDevices, portMultiplier, powerDisable, raidFirmware, sectors, uplinkShare } from './linkRules';
 import { display, memoryMates, memoryMax, memoryRegistered, memorySlots, socket } from './matesRules';
 import { plugsShort, start12V, supplyTotal } from './poweredRules';
@@ -22,9 +22,11 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'fits.driveInBay': driveInBay,
   'fits.cardCovers': cardCovers,
   'fits.fanMount': fanMount,
+  'fits.cardHeight': cardHeight,
   'fits.bracket': cardBracket,
   'fits.opening': cardOpening,
   'fits.bracketOff': bracketOff,
+  'fits.fixedBays': fixedBays,
   'fits.holes': driveHoles,
   'fits.supplyScrews': supplyScrews,
   'fits.coolerBase': coolerBase,
@@ -37,6 +39,7 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'reaches.mostDevices': mostDevices,
   'reaches.largestDrive': largestDrive,
   'reaches.slotLink': cardLink,
+  'reaches.cardUplink': cardUplink,
   'reaches.m2Link': m2Link,
   'reaches.bifurcation': bifurcation,
   'reaches.laneBudget': laneBudget,

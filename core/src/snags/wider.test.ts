@@ -172,6 +172,9 @@ describe('within the brief', () => {
     expect(sentence(wishing(cube(), { networkGbPerS: 10 }), 'within.network')).toEqual(['caution: 10 Gb/s are wished; the fastest port here is 2.5 Gb/s.']);
     expect(find(wishing(cube().add('skein-10'), { networkGbPerS: 10 }), 'within.network')).toEqual([]);
   });
+  test('of a near twin without remote management the one that has it is offered', () => {
+    expect(firstRemedy(wishing(cube(), { mustHave: ['remoteManagement'] }), 'within.mustHave')[0]).toBe('Take Wren C8 M instead of Wren C8');
+  });
   test.each([
     ['ecc', cube(), cube(tweak('clew-16e', { ecc: false })), 'Clew 16 GB ECC'],
     ['hotSwap', cube().add('barge-8'), cube().add('pike-960', 1, { at: ['u2/roof.1'] }), 'Pike 960 GB'],

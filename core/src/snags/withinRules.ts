@@ -1,3 +1,4 @@
+import { inFixedBays } from './holdRules';
 import { minorPerMajor } from '../parts/currency';
 import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
@@ -91,12 +92,7 @@ const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>
   ecc: ({ units }) => [
     ...ofKind(units, 'memory').filter((unit) => !unit.part.ecc), ...ofKind(units, 'board').filter((unit) => !unit.part.memoryEcc), ...ofKind(units, 'processor').filter((unit) => !unit.part.memoryEcc),
   ],
-  hotSwap: (situation) => ofKind(situation.units, 'drive').filter((unit) => {
-    const spot = situation.layout.at[unit.id]?.spot;
-    const host = situation.units.find((one) => one.id === spot?.host)?.part;
-    const group = host?.kind === 'chassis' || host?.kind === 'adapter' ? host.bayGroups.find((one) => one.key === spot?.key) : undefined;
-    return (unit.role ?? 'data') === 'data' && !!group && group.access !== 'hotSwap';
-  }),
+  hotSwap: inFixedBays,
   remoteManagement: ({ units }) => ofKind(units, 'board').filter((unit) => !unit.part.remoteManagement),
   allFlash: ({ units }) => ofKind(units, 'drive').filter((unit) => unit.part.medium === 'disk' && (unit.role ?? 'data') === 'data'),
 };

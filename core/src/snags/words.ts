@@ -48,6 +48,7 @@ export const WORDS = {
     why: 'What it covers cannot be used, and its bracket must meet an opening.',
   },
   'fits.fanMount': { title: 'Fan in its mount', what: (f) => `${n(Number(f.count), 'fan')} without a mount: ${f.fan}. ${f.reason}`, why: 'A loose fan moves no air where it is wanted.' },
+  'fits.cardHeight': { title: 'Height of a card', what: (f, s) => `${f.card} stands ${mm(s.gap!.have)} high in its slot; ${f.chassis} has ${mm(s.gap!.limit)} there. On a riser it lies flat.`, why: 'The cover does not close over it.' },
   'fits.bracket': {
     title: 'Bracket of a card',
     what: (f, s) => (s.gap ? `${f.card} is a full-height card; the openings are low-profile: ${mm(s.gap.have)} of card, room for ${mm(s.gap.limit)}.` : `${f.card} comes with a ${f.brackets} bracket; its opening is ${f.opening}.`),
@@ -59,6 +60,7 @@ export const WORDS = {
     why: 'Nothing holds it but the slot, and no plug reaches it from outside.',
   },
   'fits.bracketOff': { title: 'Card without its bracket', what: (f) => `${f.card} stands without its bracket; only the slot holds it.${Number(f.lost) ? ` ${n(Number(f.lost), 'outside port')} cannot be used.` : ''}`, why: 'It tips when a cable is pulled: lay its leads loosely, and do not ship it so.' },
+  'fits.fixedBays': { title: 'Bays that need a power-down', what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'sits' : 'sit'} in bays that are not hot swap: to change or add one the machine is switched off.`, why: 'A failed drive waits until nobody needs the machine, and so does the rebuild.' },
   'fits.holes': {
     title: 'Holes of a drive',
     what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'mates' : 'mate'}, but nothing holds ${Number(f.count) === 1 ? 'it' : 'them'}: ${f.drive} has ${HOLES[f.have as 'A']}; the bay has those of ${f.want}.`,
@@ -91,6 +93,7 @@ export const WORDS = {
     what: (f, s) => (f.bus === 'pci' ? `${n(Number(f.drives), 'drive')} on ${f.card} ${Number(f.drives) === 1 ? 'has' : 'share'} the PCI bus: ${mbps(s.gap!.have)} for the ${mbps(s.gap!.limit)} they could give.` : f.lanes === 0 ? `${f.card}: ${f.slot} has no lanes while something else uses them.` : `${f.card} (x${f.own}, generation ${f.ownGen}) is on x${f.lanes} of generation ${f.gen} in ${f.slot}${s.gap!.unit === 'MB/s' ? `: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)} asked` : ''}.`),
     why: 'The length of a slot says nothing about its wiring; fewer lanes carry less.',
   },
+  'reaches.cardUplink': { title: 'Drives behind one card', what: (f, s) => `${n(Number(f.drives), 'drive')} on ${f.card} could give ${mbps(s.gap!.have)}; ${f.chip ? 'its chip' : `its link (x${f.lanes}, generation ${f.gen})`} carries ${mbps(s.gap!.limit)}.`, why: 'All of them at once get no more than that; dealt to several cards they get more.' },
   'reaches.m2Link': { title: 'Link of an M.2 module', what: (f, s) => `${f.drive} (generation ${f.ownGen}, x${f.own}) is in ${f.socket} at generation ${f.gen}, x${f.lanes}: ${mbps(s.gap!.have)} of ${mbps(s.gap!.limit)}.`, why: 'It works, at the speed of the socket.' },
   'reaches.bifurcation': { title: 'Slot parted for a carrier', what: (f, s) => `${f.carrier} has ${n(s.gap!.limit, 'socket')}; ${f.slot} ${f.ways ? `parts as ${f.ways}` : 'does not part'}, so ${n(s.gap!.have, 'works', 'work')}.`, why: 'A plain carrier has no switch: every module needs lanes of its own from the board.' },
   'reaches.laneBudget': { title: 'Lanes of the processor', what: (f, s) => `Cards and modules take ${n(s.gap!.have, 'lane')} of ${f.processor}, which has ${s.gap!.limit}.`, why: 'Some slot gets fewer lanes, or none. The manual of the board says which.' },

@@ -1,6 +1,6 @@
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { lanesAt } from '../place/checkLayout';
-import { limitFor } from '../place/clearance';
+import { limitFor, needsRiser } from '../place/clearance';
 import { boxAmong } from '../place/around';
 import { demandsFor } from '../place/demands';
 import { leadById } from '../place/leads';
@@ -115,6 +115,7 @@ function misfits(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, Pl
   if (!rear || !isCard(unit.part) || !box || !isKind(box, 'chassis')) return false;
   const limit = limitFor(box.part, 'card', { slot: rear.position, occupied: new Set() });
   const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
+  if (byId.get(spot.host)?.part.kind === 'board' && needsRiser(box.part, rear.position)) return true;
   return (!!limit && unit.part.lengthMm > limit.maxMm) || (unit.part.brackets.length > 0 && rear.position + Math.ceil(unit.part.thickSlots) > openings);
 }
 

@@ -31,8 +31,7 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const ports = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
   const portByName = new Map(ports.map((port) => [port.name, port]));
-  const lanes = lanesAt(units, byId, layout);
-  const links = { lanes, gen: genAt(byId, layout) };
+  const links = { lanes: lanesAt(units, byId, layout), gen: genAt(byId, layout) };
   const served = servedBy(units, layout);
   const supply = stockOf(units, needs, boxed);
   const used = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
@@ -62,7 +61,7 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
     const modules = ofKind(units, 'drive').flatMap((drive) => { const spot = seatOf(drive); return spot?.host === unit.id && isKind(unit, 'carrier') ? [moduleRow(drive, spot, byId, links)] : []; });
     return { unit: unit.id, name: unit.part.name, mark: unit.mark, leads, modules, free: [...free].map(([kind, count]) => ({ kind, count })), link: linkOf(unit, layout, byId, links), behind: feeders.get(unit.id) ?? null };
   });
-  return { hosts, loose: looseEnds(units, layout, ports, unconnected, needs), budgets: budgetsOf(units, layout, byId, lanes, hosts) };
+  return { hosts, loose: looseEnds(units, layout, ports, unconnected, needs), budgets: budgetsOf({ units, layout }) };
 }
 
 /** The wiring of an assessed build. */

@@ -1,5 +1,5 @@
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
-import { limitFor } from '../clearance';
+import { limitFor, needsRiser } from '../clearance';
 import { boxAmong } from '../around';
 import { mismatch } from '../mates';
 import { protocolOf, wallBefore } from '../ports';
@@ -191,7 +191,8 @@ class CardSearch {
     if (!box || !isKind(box, 'chassis')) return false;
     const limit = limitFor(box.part, 'card', { slot: place.position, occupied: new Set() });
     const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
-    return (!!limit && part.lengthMm > limit.maxMm) || (part.brackets.length > 0 && place.position + Math.ceil(part.thickSlots) > openings);
+    const stands = isKind(place.host, 'board') && needsRiser(box.part, place.position);
+    return stands || (!!limit && part.lengthMm > limit.maxMm) || (part.brackets.length > 0 && place.position + Math.ceil(part.thickSlots) > openings);
   }
 
   private leaf(score: Score): void {

@@ -26,7 +26,7 @@ const BEAM = 4;
 const WIDER = 30;
 /** Choices that may still be looked at, over all the dealing for one question; past them it stops and says so. A count, so that the same question has the same answer. */
 export type Budget = { left: number };
-export const MOST_CHOICES = 1_000_000;
+export const MOST_CHOICES = 250_000;
 
 /** `most` bounds each number of a state; `twins` are numbers whose order in a state does not matter. */
 export type Dealing = { readonly start: State; readonly most: readonly number[]; readonly twins: readonly (readonly number[])[]; readonly layers: readonly Layer[] };

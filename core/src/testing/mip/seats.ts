@@ -1,6 +1,6 @@
 import { printSpot, type Layout, type SpotRef } from '../../build/layout';
 import { boxAmong } from '../../place/around';
-import { limitFor } from '../../place/clearance';
+import { limitFor, needsRiser } from '../../place/clearance';
 import { mismatch } from '../../place/mates';
 import { protocolOf } from '../../place/ports';
 import { PCIE_LANE_MBPS, wishMBps } from '../../place/rates';
@@ -145,7 +145,8 @@ function encodeFit(program: Program, levels: Levels, option: Option, options: Op
     if (!box || !isKind(box, 'chassis')) continue;
     const limit = limitFor(box.part, 'card', { slot: position, occupied: new Set() });
     const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
-    if (!(limit && part.lengthMm > limit.maxMm) && !(part.brackets.length > 0 && position + Math.ceil(part.thickSlots) > openings)) continue;
+    const stands = board === byId.get(ref.host) && needsRiser(box.part, position);
+    if (!stands && !(limit && part.lengthMm > limit.maxMm) && !(part.brackets.length > 0 && position + Math.ceil(part.thickSlots) > openings)) continue;
     const cost = program.amount();
     levels.add('misfits', [cost, 1]);
     program.costWhen(cost, [yes, ...when], 1);

@@ -4,8 +4,9 @@ import { demandsFor } from '../place/demands';
 import { liveWires, wireServing } from '../place/unconnected';
 import { isKind, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
-import type { Situation } from './situation';
 
+/** Units and where they are. */
+export type Laid = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
 export type DriveUnit = PlannedUnit & { readonly part: PartOf<'drive'> };
 
 /** Drives by the board or card their lead starts at; those behind an expander card by the card that feeds it. */
@@ -24,4 +25,4 @@ const byHost = memoPair((units: readonly PlannedUnit[], layout: Layout): Readonl
   return found;
 });
 
-export const drivesOn = ({ units, layout }: Pick<Situation, 'units' | 'layout'>, host: string): readonly DriveUnit[] => byHost(units, layout).get(host) ?? [];
+export const drivesOn = ({ units, layout }: Laid, host: string): readonly DriveUnit[] => byHost(units, layout).get(host) ?? [];

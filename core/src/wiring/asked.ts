@@ -1,0 +1,44 @@
+import { lanesAt } from '../place/checkLayout';
+import { linkMBps, wishMBps } from '../place/rates';
+import { groupAt } from '../place/spotAt';
+import { isCard, isKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
+import { drivesOn, type Laid } from './drivesOn';
+
+export type CardUnit = PlannedUnit & { readonly part: CardPart };
+
+/** Payload of an Ethernet port, MB/s a Gb/s. */
+const ETHERNET_MBPS = 117.7;
+/** What the drives on a board or card could give, MB/s. */
+export const wishesOn = (laid: Laid, host: string): number => drivesOn(laid, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
+
+/** What a card has to carry, MB/s: all that its drives or its network ports give; null where that cannot be told. */
+export function needOf(laid: Laid, { id, part }: CardUnit): number | null {
+  if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
+  return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(laid, id)) : null;
+}
+
+export type UsedLanes = { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number };
+/** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take. */
+export function usedLanes({ units, layout }: Laid, board: PlannedUnit, owner: 'processor' | 'chipset'): UsedLanes[] {
+  const byId = unitsById(units);
+  const lanes = lanesAt(units, byId, layout);
+  return units.flatMap((unit) => {
+    const spot = layout.at[unit.id]?.spot;
+    const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;
+    const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
+    // An expander takes power from its slot, no lanes.
+    if (!place || isKind(unit, 'expander') || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
+    const own = isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : lanes(spot!);
+    const carrier = isKind(unit, 'carrier') ? unit.part.m2Sockets.length * 4 : own;
+    return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: place.gen }];
+  });
+}
+
+/** What hangs on the chipset asks of its uplink, MB/s: drives on the board's ports, and each card and module as much as its own link carries. */
+export function chipsetAsked(laid: Laid, board: PlannedUnit, on: readonly UsedLanes[] = usedLanes(laid, board, 'chipset')): number {
+  const each = on.map(({ unit, lanes, gen }) => {
+    if (isKind(unit, 'drive')) return unit.part.interface === 'nvme' ? Math.min(linkMBps(lanes, gen), wishMBps(unit.part)) : wishMBps(unit.part);
+    return isCard(unit.part) ? Math.min(linkMBps(lanes, gen), needOf(laid, unit as CardUnit) ?? 0) : 0;
+  });
+  return Math.round(each.reduce((sum, one) => sum + one, 0) + wishesOn(laid, board.id));
+}
