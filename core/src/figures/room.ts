@@ -3,14 +3,14 @@ import { fewLast } from '../memoLast';
 import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
-import { hostPorts } from '../place/ports';
+import { portsIn } from '../place/ports';
 import { dealtAlike, layoutsAlike, partsAlike } from '../place/likeness';
 import { mismatch } from '../place/mates';
 import { sittersBySpot } from '../place/scene';
 import { drivesLeft } from '../place/solve';
 import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
 import { unconnectedDrives } from '../place/unconnected';
-import { hasPlaces, ofKind, seatSpot, type PlannedUnit } from '../place/units';
+import { hasPlaces, ofKind, type PlannedUnit } from '../place/units';
 
 /** Room for more of the commonest drive: how many would get a bay and a port, what ends then, and what is free of each. */
 export type Room = { readonly more: number; readonly ends: 'bays' | 'ports'; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
@@ -39,7 +39,7 @@ function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'d
 
 function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
   const free = freeBays(units, layout).filter(({ group }) => !mismatch(drive, group));
-  const ports = hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes);
+  const ports = portsIn(units, layout);
   const inside = new Set(ports.filter((port) => port.inside && !port.carries.includes('usb')).map((port) => port.name));
   const lanes = ports.reduce((sum, port) => sum + (inside.has(port.name) ? Math.min(port.lanes, 4) : 0), 0);
   const used = layout.wires.filter((wire) => inside.has(printSpot(wire.host[0]!))).reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);

@@ -1,3 +1,4 @@
+import { memoPair } from '../memoLast';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { leadById } from './leads';
@@ -67,7 +68,7 @@ function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, s
 
 /** Slots and sockets that a mode, a rule or the slot under them leaves without lanes hold nothing. */
 function checkLanes(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): Violation[] {
-  const width = lanesAt(list, units, layout);
+  const width = lanesAt(list, layout);
   return list.flatMap((unit): Violation[] => {
     const spot = unit.builtIn ? undefined : seatSpot(layout, unit);
     const group = spot && groupAt(units, spot);
@@ -76,7 +77,8 @@ function checkLanes(list: readonly PlannedUnit[], units: ReadonlyMap<string, Pla
 }
 
 /** Lanes of a slot or socket as a layout leaves them: less what modes and rules of its board, its riser and its slot's parting take. */
-export function lanesAt(list: readonly PlannedUnit[], units: ReadonlyMap<string, PlannedUnit>, layout: Layout): (spot: SpotRef) => number {
+export const lanesAt = memoPair((list: readonly PlannedUnit[], layout: Layout): ((spot: SpotRef) => number) => {
+  const units = unitsById(list);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const left = new Map(ofKind(list, 'board').map((board) => [board.id as string, lanesLeft(board.part, usesOf(board.id, list, seatOf), layout.modes?.[board.id])]));
   const width = (spot: SpotRef): number => {
@@ -96,10 +98,11 @@ export function lanesAt(list: readonly PlannedUnit[], units: ReadonlyMap<string,
     return Math.min(own, Math.max(0, ...shares));
   };
   return width;
-}
+});
 
 /** Generation of a slot or socket: on a riser or carrier no more than the slot under it. */
-export function genAt(units: ReadonlyMap<string, PlannedUnit>, layout: Pick<Layout, 'at'>): (spot: SpotRef) => number {
+export function genAt(list: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): (spot: SpotRef) => number {
+  const units = unitsById(list);
   const gen = (spot: SpotRef): number => {
     const host = units.get(spot.host);
     const group = groupAt(units, spot);

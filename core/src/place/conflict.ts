@@ -6,10 +6,10 @@ import type { Slot } from '../parts/boardValues';
 import type { PartOf } from '../parts/resolve';
 import { BAY_SIZES, CONNECTOR_KINDS, type ConnectorKind, type Protocol } from '../parts/vocabulary';
 import { mismatch } from './mates';
-import { hostPorts } from './ports';
+import { portsIn } from './ports';
 import { goesWhole } from './solve';
 import { spotsOf, type SpotGroup } from './spots';
-import { isCard, isKind, ofKind, seatSpot, type PlannedUnit } from './units';
+import { isCard, isKind, ofKind, type PlannedUnit } from './units';
 
 /**
  * One of the facts that together cannot be. `wants` is a class of units that want their places and
@@ -127,7 +127,7 @@ function counted(supply: Supply, units: readonly PlannedUnit[], hint: Layout, fa
   const there = units.filter((unit) => unit.builtIn || hint.at[unit.id]);
   if (supply === 'ports') {
     const spoken = new Set(ofKind(wanting, 'drive').map(({ part }) => (part.interface === 'nvme' ? 'pcie' : part.interface)));
-    const ports = hostPorts(units, (unit) => seatSpot(hint, unit), hint.modes).filter((port) => port.inside && port.carries.some((one) => spoken.has(one)));
+    const ports = portsIn(units, hint).filter((port) => port.inside && port.carries.some((one) => spoken.has(one)));
     return { count: ports.reduce((sum, port) => sum + Math.min(4, port.lanes), 0), label: '', units: [...new Set(ports.filter(({ lanes }) => lanes > 0).map((port) => port.unit.id))] };
   }
   const type: SpotGroup['type'] = supply === 'bays' ? 'bay' : supply === 'sockets' ? 'm2' : 'slot';

@@ -6,7 +6,8 @@ import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 import { boxAmong } from './around';
 import { type SpotGroup } from './spots';
 import { lanesLeft, type Left, type Uses } from './trade';
-import { isKind, unitsById, type PlannedUnit } from './units';
+import { memoPair } from '../memoLast';
+import { isKind, seatSpot, unitsById, type PlannedUnit } from './units';
 
 /**
  * One host-side connector: `lanes` is what is left of it, `offBecause` who took the others (a module
@@ -63,6 +64,9 @@ export function hostPorts(units: readonly PlannedUnit[], seatOf: SeatOf, modes?:
     return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (n, full) => left(connector.key, n, full), byId));
   });
 }
+
+/** The same of a layout. */
+export const portsIn = memoPair((units: readonly PlannedUnit[], layout: Layout): readonly HostPort[] => hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes));
 
 /** The connectors of seated expander cards: one or two of them are fed by a host port, the others feed. */
 export function expanderPorts(units: readonly PlannedUnit[], seatOf: SeatOf): HostPort[] {

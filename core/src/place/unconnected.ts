@@ -1,10 +1,11 @@
 import { printSpot, type Layout, type Wire } from '../build/layout';
+import { memoPair } from '../memoLast';
 import { demandsFor } from './demands';
 import { leadBetween, leadById } from './leads';
 import type { Protocol } from '../parts/vocabulary';
-import { DRIVE_DATA_KEY, hostPorts, protocolOf, type Demand, type HostPort } from './ports';
+import { DRIVE_DATA_KEY, portsIn, protocolOf, type Demand, type HostPort } from './ports';
 import type { ConflictFact } from './problem';
-import { isKind, seatSpot, unitsById, type PlannedUnit } from './units';
+import { isKind, unitsById, type PlannedUnit } from './units';
 
 /** Seated drives that no lead of a layout reaches, with the shortage behind it; read off, not solved. */
 export function unconnectedDrives(units: readonly PlannedUnit[], layout: Layout): { readonly unconnected: readonly PlannedUnit[]; readonly conflict: readonly ConflictFact[] | null } {
@@ -26,7 +27,7 @@ export function wireServing(demand: Demand, live: ReadonlyMap<string, LiveWire>)
 }
 
 /** Leads by their device ends, less those from an expander that nothing feeds. */
-export function liveWires(units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, LiveWire> {
+export const liveWires = memoPair((units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, LiveWire> => {
   const byId = unitsById(units);
   const isExpander = (id: string) => { const unit = byId.get(id); return !!unit && isKind(unit, 'expander'); };
   const fed = new Set<string>();
@@ -37,13 +38,13 @@ export function liveWires(units: readonly PlannedUnit[], wires: readonly Wire[])
     const carries = spoken.filter((one) => leadById(wire.lead)?.carries.includes(one));
     return wire.device.map((device) => [printSpot(device), { wire, carries }] as const);
   }));
-}
+});
 
 /** Ports short: drives that want one, ports that can reach them, and who switched the others off. */
-function portShortage(units: readonly PlannedUnit[], layout: Pick<Layout, 'at' | 'modes'>, demands: readonly Demand[]): ConflictFact[] {
+function portShortage(units: readonly PlannedUnit[], layout: Layout, demands: readonly Demand[]): ConflictFact[] {
   const outside = new Set(demands.flatMap((demand) => (demand.kind === 'backplane' && !demand.target.inside ? [demand.target.kind] : [])));
   const useful = (port: HostPort) => (port.inside ? !port.carries.includes('usb') : [...outside].some((kind) => leadBetween('straight', port.kind, kind)));
-  const ports = hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes).filter(useful);
+  const ports = portsIn(units, layout).filter(useful);
   const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
   const facts: ConflictFact[] = [
     { kind: 'drives', count: demands.length, label: 'drives', units: demands.map((demand) => demand.unit.id) },

@@ -126,7 +126,14 @@ export function unitsById(units: readonly PlannedUnit[]): ReadonlyMap<string, Pl
 export const seatSpot = (layout: Pick<Build['layout'], 'at'>, unit: PlannedUnit): SpotRef | undefined => layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
 
 export const isKind = <K extends PartKind>(unit: PlannedUnit, kind: K): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
-export const ofKind = <K extends PartKind>(units: readonly PlannedUnit[], kind: K) => units.filter((unit): unit is PlannedUnit & { readonly part: PartOf<K> } => isKind(unit, kind));
+const byKind = new WeakMap<readonly PlannedUnit[], Map<PartKind, readonly PlannedUnit[]>>();
+export function ofKind<K extends PartKind>(units: readonly PlannedUnit[], kind: K): readonly (PlannedUnit & { readonly part: PartOf<K> })[] {
+  let lists = byKind.get(units);
+  if (!lists) byKind.set(units, (lists = new Map()));
+  let list = lists.get(kind);
+  if (!list) lists.set(kind, (list = units.filter((unit) => isKind(unit, kind))));
+  return list as readonly (PlannedUnit & { readonly part: PartOf<K> })[];
+}
 
 export const CARD_KINDS = ['controller', 'expander', 'networkCard', 'accelerator', 'carrier'] as const;
 export type CardPart = PartOf<(typeof CARD_KINDS)[number]>;

@@ -82,7 +82,7 @@ export function bracketOff(situation: Situation): Finding[] {
 /** A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it should. */
 export function cardLink(situation: Situation): Finding[] {
   const byId = unitsById(situation.units);
-  const lanes = lanesAt(situation.units, byId, situation.layout);
+  const lanes = lanesAt(situation.units, situation.layout);
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const { part } = unit;
     const spot = spotOf(situation, unit)!;
@@ -93,7 +93,7 @@ export function cardLink(situation: Situation): Finding[] {
       return asked > PCI_MBPS ? [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' }, facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length } }] : [];
     }
     const have = Math.min(part.lanes, lanes(spot));
-    const gen = Math.min(part.gen, genAt(byId, situation.layout)(spot));
+    const gen = Math.min(part.gen, genAt(situation.units, situation.layout)(spot));
     const need = needOf(situation, unit);
     const carries = have === 0 ? 0 : linkMBps(have, gen);
     const facts = { card: part.name, slot: group.label, lanes: have, own: part.lanes, gen, ownGen: part.gen, carries };
@@ -106,8 +106,7 @@ export function cardLink(situation: Situation): Finding[] {
 
 /** A controller whose drives could give more than its whole link carries, however good its slot. */
 export function cardUplink(situation: Situation): Finding[] {
-  const byId = unitsById(situation.units);
-  const [lanes, gens] = [lanesAt(situation.units, byId, situation.layout), genAt(byId, situation.layout)];
+  const [lanes, gens] = [lanesAt(situation.units, situation.layout), genAt(situation.units, situation.layout)];
   return ofKind(situation.units, 'controller').flatMap((unit): Finding[] => {
     const spot = spotOf(situation, unit);
     if (!spot || unit.part.bus !== 'pcie') return [];
@@ -123,13 +122,13 @@ export function cardUplink(situation: Situation): Finding[] {
 /** M.2 modules whose socket is slower than they are. */
 export function m2Link(situation: Situation): Finding[] {
   const byId = unitsById(situation.units);
-  const lanes = lanesAt(situation.units, byId, situation.layout);
+  const lanes = lanesAt(situation.units, situation.layout);
   return ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     const { part } = unit;
     if (group?.type !== 'm2' || part.interface !== 'nvme') return [];
-    const gen = Math.min(part.pcieGen ?? 3, genAt(byId, situation.layout)(spot!));
+    const gen = Math.min(part.pcieGen ?? 3, genAt(situation.units, situation.layout)(spot!));
     const have = Math.min(part.lanes, lanes(spot!));
     const [carries, own] = [linkMBps(have, gen), linkMBps(part.lanes, part.pcieGen ?? 3)];
     if (carries >= own) return [];
@@ -140,7 +139,7 @@ export function m2Link(situation: Situation): Finding[] {
 /** Sockets of a carrier that its slot gives no lanes: it does not part, or not into as many. */
 export function bifurcation(situation: Situation): Finding[] {
   const byId = unitsById(situation.units);
-  const lanes = lanesAt(situation.units, byId, situation.layout);
+  const lanes = lanesAt(situation.units, situation.layout);
   return ofKind(situation.units, 'carrier').flatMap((unit): Finding[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);

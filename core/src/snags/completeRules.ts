@@ -1,7 +1,7 @@
 import type { Lead } from '../place/leads';
-import { hostPorts } from '../place/ports';
+import { portsIn } from '../place/ports';
 import { spotsOf } from '../place/spots';
-import { isKind, ofKind, seatSpot, type PlannedUnit } from '../place/units';
+import { isKind, ofKind, type PlannedUnit } from '../place/units';
 import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
 import type { PartOf } from '../parts/resolve';
@@ -66,7 +66,7 @@ export function uselessPorts(situation: Situation): Finding[] {
   const board = seatedBoard(situation);
   const box = board && boxAround(situation, board);
   if (!board || !box) return [];
-  const lanes = hostPorts(situation.units, (unit) => seatSpot(situation.layout, unit), situation.layout.modes).filter((port) => port.unit === board && port.inside && port.carries.includes('sata')).reduce((sum, port) => sum + Math.min(4, port.lanes), 0);
+  const lanes = portsIn(situation.units, situation.layout).filter((port) => port.unit === board && port.inside && port.carries.includes('sata')).reduce((sum, port) => sum + Math.min(4, port.lanes), 0);
   const hosts: PlannedUnit[] = situation.units.filter((unit) => isKind(unit, 'adapter') && boxAround(situation, unit) === box);
   const within = [box as PlannedUnit, ...hosts].flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'bay');
   const covered = hosts.reduce((sum, unit) => sum + (isKind(unit, 'adapter') ? unit.part.span : 0), 0);

@@ -1,9 +1,9 @@
 import { basisOf } from '../parts/resolve';
 import { demandsFor } from '../place/demands';
 import { laneMBps, wishMBps } from '../place/rates';
-import { hostPorts } from '../place/ports';
+import { portsIn } from '../place/ports';
 import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import { printSpot } from '../build/layout';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
@@ -14,7 +14,7 @@ export function uplinkShare(situation: Situation): Finding[] {
   const { units, layout } = situation;
   const byId = unitsById(units);
   const without = new Set(situation.outcome.unconnected.map(({ id }) => id as string));
-  const ports = new Map(hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes).map((port) => [port.name, port]));
+  const ports = new Map(portsIn(units, layout).map((port) => [port.name, port]));
   const groups = new Map<string, { drives: DriveUnit[]; host: string; label: string; carries: number; type: string }>();
   for (const demand of demandsFor(units, layout)) {
     if (demand.kind !== 'backplane' || !demand.target.shared || without.has(demand.unit.id)) continue;

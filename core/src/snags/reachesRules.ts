@@ -1,6 +1,6 @@
 import type { Protocol } from '../parts/vocabulary';
-import { hostPorts, protocolOf } from '../place/ports';
-import { isKind, seatSpot, type PlannedUnit } from '../place/units';
+import { portsIn, protocolOf } from '../place/ports';
+import { isKind, type PlannedUnit } from '../place/units';
 import { behindMultiplier } from './linkRules';
 import { seatedBoard, unitById, type Situation } from './situation';
 import type { Finding } from './snag';
@@ -11,7 +11,7 @@ const PROTOCOL_WORDS: Readonly<Record<Protocol, string>> = { sata: 'SATA', sas: 
 function unreached(situation: Situation): { readonly foreign: readonly PlannedUnit[]; readonly short: readonly PlannedUnit[]; readonly spoken: readonly Protocol[] } {
   const { outcome } = situation;
   if (outcome.unconnected.length === 0 || !seatedBoard(situation)) return { foreign: [], short: [], spoken: [] };
-  const live = hostPorts(situation.units, (unit) => seatSpot(situation.layout, unit)).filter((port) => port.lanes > 0 && port.inside);
+  const live = portsIn(situation.units, situation.layout).filter((port) => port.lanes > 0 && port.inside);
   const spoken = [...new Set(live.flatMap((port) => port.carries))];
   const waiting = outcome.unconnected.filter((unit) => !noMultiplier(situation, unit));
   const foreign = waiting.filter((unit) => live.length > 0 && isKind(unit, 'drive') && !spoken.includes(protocolOf(unit.part)));

@@ -48,7 +48,7 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
   sum.mbLost += pastUplinks(served, layout, ports, byId);
   for (const { id, role } of units) { const host = layout.at[id] && groupAt(byId, layout.at[id].spot); if (role === 'boot' && host?.type === 'm2' && byId.get(host.host)!.part.kind !== 'board') sum.bootOffBoard++; }
   for (const unit of units) sum.misfits += Number(misfits(unit, layout, byId));
-  const lanes = lanesAt(units, byId, layout);
+  const lanes = lanesAt(units, layout);
   for (const unit of units) sum.mbLost += linkLoss(unit, layout, byId, lanes);
   sum.hotPairs = hotPairs(units, layout, byId);
 

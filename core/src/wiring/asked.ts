@@ -21,7 +21,7 @@ export type UsedLanes = { readonly unit: PlannedUnit; readonly lanes: number; re
 /** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take. */
 export function usedLanes({ units, layout }: Laid, board: PlannedUnit, owner: 'processor' | 'chipset'): UsedLanes[] {
   const byId = unitsById(units);
-  const lanes = lanesAt(units, byId, layout);
+  const lanes = lanesAt(units, layout);
   return units.flatMap((unit) => {
     const spot = layout.at[unit.id]?.spot;
     const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;

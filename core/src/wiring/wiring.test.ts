@@ -17,7 +17,7 @@ test('every wire of a layout is one row, labelled in the order of hosts and port
   const made = rack();
   const { hosts, loose } = wiring(made);
   const rows = hosts.flatMap(({ leads }) => leads);
-  expect(rows.map(({ label }) => label)).toEqual(rows.map((_, i) => `L${i + 1}`));
+  expect(rows.map(({ label }) => label)).toEqual(rows.map((_, i) => `#${i + 1}`));
   expect(new Set(rows.map(({ wire }) => wire))).toEqual(new Set(made.build.layout.wires));
   expect(rows.reduce((sum, row) => sum + row.drives.length, 0)).toBe(16);
   expect(loose).toEqual([]);
@@ -65,7 +65,7 @@ test('loose ends say why: a drive without a port, a card without a slot, ports s
 test('the schedule says where a lead comes from: the kit, a box, or the shop at a length that is sold', () => {
   const lines = schedule(cube().add('barge-8', 4));
   expect(lines).toHaveLength(1);
-  expect(lines[0]).toMatchObject({ label: 'L1', drives: 'G1 G2 G3 G4', source: 'in the box of Larder 8', length: '600 mm', direction: expect.stringMatching(/^reverse/) });
+  expect(lines[0]).toMatchObject({ label: '#1', drives: 'G1 G2 G3 G4', source: 'in the box of Larder 8', length: '600 mm', direction: expect.stringMatching(/^reverse/) });
   const bought = schedule(tower().add('lead-sata').add('barge-8', 4));
   expect(bought.map(({ source }) => source)).toEqual(['in the kit: SATA lead, 50 cm', 'in the box of Plover A6', 'in the box of Plover A6', 'to buy']);
   expect(bought[3]!.length).toMatch(/^(300|500|750|1000) mm \(the way is about \d+\)$/);
@@ -75,7 +75,7 @@ test('the schedule as CSV has a header and a line for each lead', () => {
   const lines = schedule(rack());
   const { data } = Papa.parse<Record<string, string>>(scheduleCsv(lines).trim(), { header: true });
   expect(data).toHaveLength(lines.length);
-  expect(data[0]).toMatchObject({ label: 'L1', from: lines[0]!.from });
+  expect(data[0]).toMatchObject({ label: '#1', from: lines[0]!.from });
 });
 
 describe('leads by hand', () => {

@@ -24,14 +24,14 @@ const SATA_GB = 6;
 
 /**
  * The data wiring of a machine by the board or card every lead starts at, in the order of their
- * places; leads are labelled L1, L2, … in that order.
+ * places; leads are labelled #1, #2, … in that order: with a letter they would read like a drive's mark.
  */
 export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: Pick<LeadNeeds, 'spare'>, boxed: readonly BoxedCable[], unconnected: readonly PlannedUnit[]): Wiring {
   const byId = unitsById(units);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const ports = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
   const portByName = new Map(ports.map((port) => [port.name, port]));
-  const links = { lanes: lanesAt(units, byId, layout), gen: genAt(byId, layout) };
+  const links = { lanes: lanesAt(units, layout), gen: genAt(units, layout) };
   const served = servedBy(units, layout);
   const supply = stockOf(units, needs, boxed);
   const used = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
@@ -50,7 +50,7 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
       const drives = served.get(wire) ?? [];
       const toExpander = wire.device.map(({ host }) => byId.get(host)).find((one) => one && isKind(one, 'expander'));
       return [{
-        label: `L${++label}`, wire, lead, from: { host: unit.id, words: hostWords(unit, wire, byId) }, to: deviceWords(wire, byId, layout), drives: drives.map(({ id }) => id),
+        label: `#${++label}`, wire, lead, from: { host: unit.id, words: hostWords(unit, wire, byId) }, to: deviceWords(wire, byId, layout), drives: drives.map(({ id }) => id),
         carriesMBps: carries(wire, lead, first, byId, drives), asksMBps: toExpander ? asksBehind(toExpander, layout, served) : drives.reduce((sum, { part }) => sum + wishMBps(part), 0),
         runMm: runMm({ units, layout }, wire), source: supply(lead),
       }];
