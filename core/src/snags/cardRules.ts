@@ -104,18 +104,24 @@ export function cardLink(situation: Situation): Finding[] {
   });
 }
 
-/** A controller whose drives could give more than its whole link carries, however good its slot. */
+/** Controllers whose drives could give more than the whole card carries, however good its slot; cards that are asked alike together. */
 export function cardUplink(situation: Situation): Finding[] {
   const [lanes, gens] = [lanesAt(situation.units, situation.layout), genAt(situation.units, situation.layout)];
-  return ofKind(situation.units, 'controller').flatMap((unit): Finding[] => {
+  const found = ofKind(situation.units, 'controller').flatMap((unit) => {
     const spot = spotOf(situation, unit);
     if (!spot || unit.part.bus !== 'pcie') return [];
     const [have, gen] = [Math.min(unit.part.lanes, lanes(spot)), Math.min(unit.part.gen, gens(spot))];
-    const carries = Math.min(linkMBps(have, gen), unit.part.throughputMBps);
-    const [asked, whole] = [wishesOn(situation, unit.id), linkMBps(unit.part.lanes, unit.part.gen)];
+    const link = linkMBps(have, gen);
+    const [carries, asked] = [Math.min(link, unit.part.throughputMBps), wishesOn(situation, unit.id)];
     // On fewer lanes than its own the slot is what is spoken of.
-    if (have === 0 || asked <= carries || linkMBps(have, gen) < Math.min(whole, asked)) return [];
-    return [{ severity: asked > carries * 1.5 ? 'caution' : 'note', at: [{ unit: unit.id }], gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { card: unit.part.name, drives: drivesOn(situation, unit.id).length, lanes: have, gen, chip: carries < linkMBps(have, gen) ? 'yes' : '' } }];
+    if (have === 0 || asked <= carries || link < Math.min(linkMBps(unit.part.lanes, unit.part.gen), asked)) return [];
+    return [{ unit, have, gen, carries, asked, chip: carries < link, drives: drivesOn(situation, unit.id).length }];
+  });
+  const alike = new Map<string, typeof found>();
+  for (const one of found) { const key = `${one.unit.part.id}|${one.asked}|${one.carries}|${one.drives}`; alike.set(key, [...alike.get(key) ?? [], one]); }
+  return [...alike.values()].map((cards): Finding => {
+    const { unit, have, gen, carries, asked, chip, drives } = cards[0]!;
+    return { severity: asked > carries * 1.5 ? 'caution' : 'note', at: cards.map((one) => ({ unit: one.unit.id })), gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { card: unit.part.name, cards: cards.length, drives, lanes: have, gen, chip: chip ? 'yes' : '' } };
   });
 }
 

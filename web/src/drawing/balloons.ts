@@ -11,7 +11,7 @@ export const BALLOON_R = 11;
 export function placeBalloons(snags: readonly Tagged[], views: readonly PlacedView[], labels: readonly Label[], bounds: Flat2): Balloon[] {
   const balloons: Balloon[] = [];
   const box = (x: number, y: number): Flat2 => ({ x: x - BALLOON_R - 2, y: y - BALLOON_R - 2, width: 2 * BALLOON_R + 4, height: 2 * BALLOON_R + 4 });
-  const blocked = [...labels, ...views.map((view): Flat2 => ({ x: view.x, y: view.y - 16, width: view.width, height: view.height + 16 }))];
+  const blocked = [...labels, ...views.map((view): Flat2 => ({ x: view.x, y: view.y - 16, width: view.width, height: view.height + 16 })), ...views.filter(({ large }) => large).flatMap(dimensionWords)];
   snags.forEach((snag, i) => {
     const target = targetOf(snag, views);
     if (!target) return;
@@ -23,6 +23,14 @@ export function placeBalloons(snags: readonly Tagged[], views: readonly PlacedVi
     if (found) balloons.push({ n: i + 1, key: snag.key, severity: snag.severity, x: found.x, y: found.y, tx, ty });
   });
   return balloons;
+}
+
+/** Px that the words of an outer dimension take along their line, and across it. */
+const WORDS_PX = [96, 16] as const;
+/** Where the words of a view's outer dimensions are written: under it and left of it. */
+function dimensionWords({ x, y, width, height }: PlacedView): Flat2[] {
+  const [along, across] = WORDS_PX;
+  return [{ x: x + (width - along) / 2, y: y + height + 5, width: along, height: across }, { x: x - 21, y: y + (height - along) / 2, width: across, height: along }];
 }
 
 /** Points on a loop outside a view. */

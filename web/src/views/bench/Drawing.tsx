@@ -147,10 +147,14 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
           </svg>
         )}
       </div>
-      <div role="group" aria-label="Views" className="no-print flex items-center gap-1 border-t border-line px-2 py-1 text-[13px]">
-        {scene && scene.boxes.length > 0 && FOCI.map((focus) => <button key={focus} type="button" aria-pressed={ui.focus === focus} onClick={() => ui.setFocus(focus)} className={`plain min-h-6 px-2 ${ui.focus === focus ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`}>{FOCUS_WORDS[focus]}</button>)}
-        {scene && scene.boxes.length > 1 && scene.boxes.map((one) => <button key={one.unit.id} type="button" aria-pressed={one === box} onClick={() => ui.select(one.unit.id, { pane: 'sheet' })} className={`plain min-h-6 px-2 ${one === box ? 'font-semibold' : 'text-mid hover:underline'}`}>{one.unit.part.name} <span className="mono text-[12px]">{one.unit.mark}</span></button>)}
-        <span className="ml-auto truncate text-[12px] text-mid">{ui.moving ? 'Choose a lit place, Escape to leave it' : 'Drawn to scale from the part sheets'}</span>
+      <div role="group" aria-label="Views" className="no-print flex items-center gap-0.5 overflow-x-auto border-t border-line px-2 py-1 text-[13px]">
+        {scene && scene.boxes.length > 0 && FOCI.map((focus) => <button key={focus} type="button" aria-pressed={ui.focus === focus} onClick={() => ui.setFocus(focus)} className={`plain min-h-6 px-2 whitespace-nowrap ${ui.focus === focus ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`}>{FOCUS_WORDS[focus]}</button>)}
+        {scene && scene.boxes.length > 1 && scene.boxes.map((one, i) => (
+          <button key={one.unit.id} type="button" aria-pressed={one === box} aria-label={`${one.unit.part.name} ${one.unit.mark}`} onClick={() => ui.select(one.unit.id, { pane: 'sheet' })} className={`plain min-h-6 min-w-6 px-1.5 whitespace-nowrap ${one === box ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`}>
+            {one.unit.part.id === scene.boxes[i - 1]?.unit.part.id ? '' : `${one.unit.part.name} `}<span className="mono text-[12px]">{one.unit.mark}</span>
+          </button>
+        ))}
+        <span className="ml-auto hidden truncate pl-2 text-[12px] text-mid lg:block">{ui.moving ? 'Choose a lit place, Escape to leave it' : 'Drawn to scale from the part sheets'}</span>
       </div>
     </section>
   );
