@@ -3,12 +3,12 @@ import { join } from 'node:path';
 import { parseBuildText, plannedUnits, sceneOf, VIEW_NAMES, type Build, type SceneBox } from '@inch-tower/core';
 import { placeBalloons } from './balloons';
 import { LABEL_PX, placeLabels } from './labels';
-import { layoutSheet, onSheet, overlaps, type Focus } from './sheetLayout';
+import { layoutSheet, onSheet, overlaps, RULER, type Focus } from './sheetLayout';
 import { nextFeature, nextStop, type Stop } from './walk';
 
 const read = (id: string): Build => { const parsed = parseBuildText(readFileSync(join(process.cwd(), 'demo', 'builds', `${id}.json`), 'utf8')); if (!parsed.ok) throw new Error(parsed.words); return parsed.build; };
 const boxOf = (id: string): SceneBox => { const build = read(id); return sceneOf(plannedUnits(build), build.layout).boxes[0]!; };
-const cases = ['hall-cupboard', 'boathouse-rack'].flatMap((id) => (['sheet', ...VIEW_NAMES] as Focus[]).flatMap((focus) => ([[736, 606], [480, 560], [1300, 880]] as const).map(([width, height]) => [id, focus, width, height] as const)));
+const cases = ['hall-cupboard', 'boathouse-rack', 'gauge-house'].flatMap((id) => (['sheet', ...VIEW_NAMES] as Focus[]).flatMap((focus) => ([[736, 606], [480, 560], [1300, 880]] as const).map(([width, height]) => [id, focus, width, height] as const)));
 
 test.each(cases)('%s as %s on %d × %d: views lie on the sheet, labels in their rectangles, none on another', (id, focus, width, height) => {
   const layout = layoutSheet(boxOf(id), focus, width, height);
@@ -67,4 +67,12 @@ test('pages walk from feature to feature, to its first place, round and round', 
   expect(nextFeature(stops, grid[5]!, 1).id).toBe('b/fan.1');
   expect(nextFeature(stops, stops.at(-1)!, 1).id).toBe('b/bay.1');
   expect(nextFeature(stops, grid[0]!, -1).id).toBe('b/fan.1');
+});
+
+test('a card that stands out of its machine is drawn whole, clear of the ruler', () => {
+  const { views } = layoutSheet(boxOf('gauge-house'), 'side', 736, 606);
+  const [large] = views;
+  expect(Math.min(...large!.shapes.map((shape) => shape.yMm))).toBeLessThan(-10);
+  for (const shape of large!.shapes) expect(onSheet(large!, shape).y).toBeGreaterThanOrEqual(RULER);
+  views.forEach((view, i) => expect(views.slice(i + 1).some((other) => overlaps(view, other))).toBe(false));
 });

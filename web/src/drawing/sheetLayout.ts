@@ -11,6 +11,7 @@ const MARGIN = { left: 34, top: 30, right: 26, bottom: 26 };
 const GAP = 46;
 const KEY_WIDTH = 132;
 const KEY_HEIGHT = 104;
+const KEY_GAP = 22;
 
 /** Three views in third-angle projection at one scale, or one view large with the others as keys beside it. */
 export function layoutSheet(box: SceneBox, focus: Focus, width: number, height: number): SheetLayout {
@@ -32,24 +33,28 @@ function threeViews(box: SceneBox, area: Flat2): SheetLayout {
 /** The keys stand beside the large view or below it, whichever leaves that view larger. */
 function oneLarge(box: SceneBox, focus: ViewName, area: Flat2): SheetLayout {
   const size = viewSize(focus, box.size);
-  const scaleIn = (width: number, height: number) => Math.max(0.05, Math.min(width / size.widthMm, height / size.heightMm, 4));
+  // What stands out above its outline, such as a card too high, is drawn clear of the ruler.
+  const overMm = Math.max(0, ...projectBox(focus, box).map(({ yMm }) => -yMm));
+  const scaleIn = (width: number, height: number) => Math.max(0.05, Math.min(width / size.widthMm, height / (size.heightMm + overMm), 4));
   const beside = scaleIn(area.width - KEY_WIDTH - GAP, area.height - 60);
   const below = scaleIn(area.width, area.height - KEY_HEIGHT - 60);
-  const large = placed(box, focus, area.x, area.y, Math.max(beside, below), true);
+  const scale = Math.max(beside, below);
+  const large = placed(box, focus, area.x, area.y + overMm * scale, scale, true);
   let x = below > beside ? area.x : area.x + area.width - KEY_WIDTH;
   let y = below > beside ? large.y + large.height + 52 : area.y;
   const top = y;
+  const keyWidth = below > beside ? Math.min(KEY_WIDTH, (area.width - 2 * KEY_GAP) / 3) : KEY_WIDTH;
   const keys = VIEW_NAMES.filter((name) => name !== focus).map((name) => {
     const own = viewSize(name, box.size);
-    const key = placed(box, name, x, y, Math.min(KEY_WIDTH / own.widthMm, KEY_HEIGHT / own.heightMm), false);
-    if (below > beside) x += key.width + 22;
+    const key = placed(box, name, x, y, Math.min(keyWidth / own.widthMm, KEY_HEIGHT / own.heightMm), false);
+    if (below > beside) x += key.width + KEY_GAP;
     else y += key.height + 30;
     return key;
   });
   const underKeys = top + KEY_HEIGHT + 34;
   const free = below > beside
     ? { x: area.x, y: underKeys, width: area.width, height: Math.max(0, area.y + area.height - underKeys) }
-    : { x: area.x, y: large.y + large.height + 40, width: area.width - KEY_WIDTH - GAP, height: Math.max(0, area.height - large.height - 40) };
+    : { x: area.x, y: large.y + large.height + 40, width: area.width - KEY_WIDTH - GAP, height: Math.max(0, area.y + area.height - large.y - large.height - 40) };
   return { scale: large.scale, views: [large, ...keys], free };
 }
 
