@@ -119,7 +119,7 @@ describe('memory', () => {
   });
   test('registered where unbuffered is needed, and the other way round', () => {
     const bare = fixture().add('larder-8').add('wren-c8');
-    expect(sentence(bare.add('clew-r32'), 'mates.memoryRegistered')).toEqual(['blocker: Clew 32 GB registered is registered; Wren C8 needs unbuffered modules.']);
+    expect(sentence(bare.add('clew-r32'), 'mates.memoryRegistered')).toEqual(['blocker: Clew 32 GB registered is in Wren C8, which needs unbuffered modules.']);
     expect(sentence(fixture().add('gable-24').add('gannet-e8').add('clew-16e'), 'mates.memoryRegistered')[0]).toContain('needs registered modules');
     expect(find(fixture().add('gable-24').add('gannet-e8').add('clew-r32'), 'mates.memoryRegistered')).toEqual([]);
   });

@@ -102,7 +102,7 @@ export const WORDS = {
   'reaches.raid': { title: 'Firmware of the controller', what: (f) => (f.raid === 'fixed' ? `${f.card} puts its own RAID before ${n(Number(f.count), 'drive')}; it has no pass-through.` : `${f.card} must be set to pass-through for ${n(Number(f.count), 'drive')}.`), why: 'A software pool wants the drives bare: to see their errors and to read them on another machine.' },
   'mates.memory': { title: 'Memory form and type', what: (f) => `${f.memory} is ${f.have}; ${f.board} takes ${f.want}.`, why: 'The notch and the voltage differ; it does not go in.' },
   'mates.memorySlots': { title: 'A slot for every module', what: (f) => `${n(Number(f.count), 'module')} without a slot: ${f.board} has ${f.slots}.`, why: 'They stay on the table.' },
-  'mates.memoryRegistered': { title: 'Registered memory', what: (f) => `${f.memory} is ${f.have}; ${f.board} needs ${f.want} modules.`, why: 'It goes in, but the machine will not start.' },
+  'mates.memoryRegistered': { title: 'Registered memory', what: (f) => `${f.memory} is in ${f.board}, which needs ${f.want} modules.`, why: 'It goes in, but the machine will not start.' },
   'mates.socket': { title: 'Socket of processor and cooler', what: (f) => (f.want ? `${f.part} is for socket ${f.have}; ${f.board} has ${f.want}.` : `${f.part} finds no socket: the processor of ${f.board} is soldered.`), why: 'It does not go in, or the cooler cannot be screwed down.' },
   'mates.memoryMax': { title: 'Most memory a board takes', what: (f, s) => `${round(s.gap!.have)} GB ${f.what}; ${f.board} takes ${round(s.gap!.limit)} GB.`, why: 'The machine does not start, or does not see the rest.' },
   'mates.display': {
