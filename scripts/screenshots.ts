@@ -8,7 +8,7 @@ type Shot = { readonly name: string; readonly path: string; readonly dark?: bool
 const ready = (page: Page) => page.getByTestId('status').filter({ hasNotText: '…' }).waitFor();
 const LISTINGS = ['block-devices.json', 'smart.json', 'dmi.txt', 'pci.txt'];
 const SHOTS: readonly Shot[] = [
-  { name: 'floor', path: '/', act: async (page) => { await page.getByText('Blocked, 3 snags').waitFor(); } },
+  { name: 'floor', path: '/', act: async (page) => { await page.getByText('Blocked, 3 snags').first().waitFor(); await page.getByText('Looking …').first().waitFor({ state: 'hidden' }); } },
   { name: 'bench', path: '/b/hall-cupboard', act: async (page) => { await ready(page); await page.locator('[data-remedy]').first().waitFor(); } },
   { name: 'bench-try', path: '/b/hall-cupboard?sel=u2/cage.3&pane=try', act: async (page) => { await ready(page); await page.getByRole('button', { name: 'All 8 free' }).click(); await page.locator('[data-try="barge-12"]', { hasText: '8 ×' }).hover(); await page.locator('.ghost').first().waitFor(); } },
   { name: 'bench-dark', path: '/b/boathouse-rack?sel=u2/front.6&pane=sheet', dark: true, act: ready },
