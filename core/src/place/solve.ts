@@ -50,7 +50,7 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
   const found = bestBound(problem, hint, wishes);
   const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);
   const at = seatsOf(found, seats, hint);
-  const layout = keepSame(before, { ...hint, at, wires: [...wires], dormant: { ...sleepers(units, hint, at), ...sleepingLeads(units, before, wires) }, ...(found.plan.modes ? { modes: found.plan.modes } : {}) });
+  const layout = keepSame(before, { ...hint, at, wires: [...wires], dormant: { ...sleepers(units, hint, at), ...sleepingLeads(units, before, at, wires) }, ...(found.plan.modes ? { modes: found.plan.modes } : {}) });
   const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !at[unit.id]);
   const { unconnected, conflict } = unconnectedDrives(units, layout);
   return {

@@ -1,10 +1,11 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import type { Build } from '../build/build';
 import { createAssessor } from '../assess';
 import { allRemedies } from '../remedies/remedies';
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { Catalogue } from '../build/newItem';
 import { newBuild } from '../build/newBuild';
-import { wordsOf, type SnagCode } from './words';
+import { SNAG_CODES, wordsOf, type SnagCode } from './words';
 
 const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
 const said = (made: Fixture, code: SnagCode) => find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
@@ -146,4 +147,10 @@ test('what is bought used comes without what was in its box, and costs it', () =
   expect(said(used, 'complete.smallParts')).toEqual(['note: To get besides: coin cell, I/O shield.']);
   expect(used.assess().figures['cost.now']!.value - plain.assess().figures['cost.now']!.value).toBeCloseTo(9, 6);
   expect(find(used.edit({ type: 'item.patch', item: item.id, patch: { deal: 'owned' } }), 'complete.smallParts')).toEqual([]);
+});
+
+test('every rule of fit, mates, reaches and completeness is spoken of in a test', () => {
+  const files = ['core/src/snags', 'core/src/place', 'core/src/remedies'].flatMap((folder) => readdirSync(folder).filter((name) => name.endsWith('.test.ts')).map((name) => readFileSync(`${folder}/${name}`, 'utf8')));
+  const silent = SNAG_CODES.filter((code) => /^(fits|mates|reaches|complete)\./.test(code) && !files.some((text) => text.includes(code)));
+  expect(silent).toEqual([]);
 });

@@ -2,8 +2,7 @@ import type { EditOf } from '../build/edits';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { leadBetween, leadById } from '../place/leads';
 import { expanderPorts, hostPorts, type HostPort } from '../place/ports';
-import { isKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
-import type { Connector } from '../parts/connector';
+import { seatSpot, type PlannedUnit } from '../place/units';
 
 /** A port a lead could be moved to: what is on it now, and the edit that moves it there. */
 export type OtherPort = { readonly ref: SpotRef; readonly name: string; readonly host: string; readonly words: string; readonly takenBy: Wire | null; readonly edit: EditOf<'lead.put'> };
@@ -11,14 +10,12 @@ export type OtherPort = { readonly ref: SpotRef; readonly name: string; readonly
 /**
  * Every other port one end of a lead could be plugged into: the same box and side, a lead is made
  * between the kinds, it speaks the same protocols and has the lanes. A breakout in reverse is joined
- * from several ports and stays as it is, as does the lead to a single-lane connector of a backplane.
+ * from several ports and stays as it is.
  */
 export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherPort[] {
   const lead = leadById(wire.lead);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   if (!lead || lead.shape === 'reverse') return [];
-  const byId = unitsById(units);
-  if (connectorAt(byId, wire.device[0]!)?.lanes === 1) return [];
   const all = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
   const now = all.find((port) => port.name === printSpot(wire.host[0]!));
   if (!now) return [];
@@ -43,11 +40,4 @@ export function otherEnds(units: readonly PlannedUnit[], layout: Layout, wire: W
   const mine = printSpot(wire.device[0]!);
   const isMine = (one: Wire | null) => one !== null && printSpot(one.device[0]!) === mine;
   return layout.wires.filter((other) => !isMine(other)).flatMap((other) => otherPorts(units, layout, other).filter(({ takenBy }) => isMine(takenBy)).map(({ edit }) => ({ wire: other, edit })));
-}
-
-/** The connector of a backplane that a lead ends at; undefined at a drive or card. */
-function connectorAt(byId: ReadonlyMap<string, PlannedUnit>, ref: SpotRef): Connector | undefined {
-  const unit = byId.get(ref.host);
-  const group = unit && (isKind(unit, 'chassis') || isKind(unit, 'adapter')) ? unit.part.bayGroups.find(({ key }) => ref.key.startsWith(`${key}-`)) : undefined;
-  return group?.backplane?.type === 'direct' ? group.backplane.connectors[0] : undefined;
 }

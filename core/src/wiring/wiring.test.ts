@@ -147,12 +147,25 @@ describe('leads by hand', () => {
     expect(leadTo(held.edit({ type: 'lead.how', device: wire!.device[0]!, how: 'solved' }), device).how).toBe('solved');
   });
 
-  test('a breakout in reverse and single-lane backplanes are not moved; a port of another box is none', () => {
+  test('a breakout in reverse is not moved; a port of another box is none', () => {
     const made = cube().add('barge-8', 4);
     expect(otherPorts(plannedUnits(made.build), made.build.layout, made.build.layout.wires[0]!)).toEqual([]);
     const far = rack().add('tern-8e').add('loft-16').add('barge-8', 10);
     const outside = far.build.layout.wires.find(({ lead }) => lead.includes('sff-8644'));
     if (outside) expect(otherPorts(plannedUnits(far.build), far.build.layout, outside).every(({ ref }) => ref.host === far.unit('tern-8e'))).toBe(true);
+  });
+
+  test('of bays with a connector each the lead of one is moved, and keeps its port when the drive is another', () => {
+    const group = (catalogue.archetypes['cube-8'] as unknown as { bayGroups: { backplane: { connectors: object[] } }[] }).bayGroups[0]!;
+    const single = { ...group, backplane: { ...group.backplane, baysPerConnector: 1, connectors: [{ key: 'feed', count: 8, kind: 'sata', lanes: 1, carries: ['sata'], gbPerLane: 6, role: 'device', side: 'inside' }] } };
+    const made = cube(tweak('larder-8', { bayGroups: [single] })).add('barge-8', 3);
+    const wire = leadTo(made, `${made.unit('larder-8')}/cage-feed.2`);
+    const free = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ takenBy }) => !takenBy)!;
+    const moved = made.edit(free.edit);
+    expect(hostOf(moved, `${made.unit('larder-8')}/cage-feed.2`)).toBe(free.name);
+    const other = moved.edit({ type: 'units.remove', units: [moved.unit('barge-8', 2)] }).add('barge-12', 1, { at: [`${made.unit('larder-8')}/cage.2`] });
+    expect(hostOf(other, `${made.unit('larder-8')}/cage-feed.2`)).toBe(free.name);
+    expect(checkLayout({ units: plannedUnits(other.build) }, other.build.layout)).toEqual([]);
   });
 
   test('an uplink held or moved leaves the second one of its shelf beside it, on the same card', () => {

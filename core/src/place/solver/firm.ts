@@ -79,7 +79,7 @@ export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly
 }
 
 /** Leads put or held by hand, tail by tail, that are not laid now sleep with their reason, as long as both units are in the build. Of a breakout in reverse the solver keeps that it is one. */
-export function sleepingLeads(units: readonly PlannedUnit[], hint: Layout, wires: readonly Wire[]): Layout['dormant'] {
+export function sleepingLeads(units: readonly PlannedUnit[], hint: Layout, at: Layout['at'], wires: readonly Wire[]): Layout['dormant'] {
   const byId = unitsById(units);
   const laid = new Set(wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0]!)}|${printSpot(device)}`)));
   const firm = hint.wires.filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape !== 'reverse').flatMap((wire) => wire.device.map((device) => [printSpot(device), { spot: wire.host[0]!, how: wire.how }] as const));
@@ -87,7 +87,8 @@ export function sleepingLeads(units: readonly PlannedUnit[], hint: Layout, wires
   return Object.fromEntries([...asleep, ...firm].flatMap(([name, { spot, how }]) => {
     const device = parseSpot(name)!;
     if (laid.has(`${printSpot(spot)}|${name}`) || !byId.has(spot.host) || !byId.has(device.host)) return [];
-    const reason = !kindAt(units, spot) ? 'that port is not there now' : !kindAt(units, device) ? 'that connector is not there now' : 'no drive is behind it, or another needed the port';
+    const host = byId.get(spot.host)!;
+    const reason = !kindAt(units, spot) ? 'that port is not there now' : !at[host.id] && !host.builtIn ? 'the card of that port has no place now' : !kindAt(units, device) ? 'that connector is not there now' : 'no drive is behind it, or another needed the port';
     return [[name, { spot, how, reason }]];
   }));
 }

@@ -25,10 +25,11 @@ export function layTable(given: Given): Laid {
   const { units, seatOf, wishes } = given;
   const byId = unitsById(units);
   const drives = units.filter((unit): unit is DriveUnit => isKind(unit, 'drive') && !unit.builtIn && unit.part.size !== 'm2' && unit.part.size !== 'usb');
-  const shapes = given.groups.flatMap((group) => cellShapes(group, given.covered, boxAmong(group.host, byId, seatOf)?.id ?? null));
+  const plain = given.groups.flatMap((group) => cellShapes(group, given.covered, boxAmong(group.host, byId, seatOf)?.id ?? null));
   const expanders = units.filter((unit) => isKind(unit, 'expander') && seatOf(unit));
-  const sharing = expanders.length > 0 || shapes.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
-  const firm = given.wires.every(({ how }) => how === 'solved') ? NOTHING_FIRM : firmLeads(given.wires, new Set([...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0), ...expanderPorts(units, seatOf)].map(({ name }) => name)), new Set([...shapes.filter(({ kind }) => kind === 'shared').flatMap(({ targets }) => targets), ...expanderPorts(units, seatOf)].map(({ name }) => name)));
+  const sharing = expanders.length > 0 || plain.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
+  const firm = given.wires.every(({ how }) => how === 'solved') ? NOTHING_FIRM : firmLeads(given.wires, new Set([...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0), ...expanderPorts(units, seatOf)].map(({ name }) => name)), new Set([...plain.filter(({ kind }) => kind === 'shared').flatMap(({ targets }) => targets), ...expanderPorts(units, seatOf)].map(({ name }) => name)));
+  const shapes = plain.flatMap((shape) => tiedApart(shape, firm));
   const classes = classDrives(drives, shapes, firm);
   const sharesAny = sharing || shapes.some((shape) => shape.kind === 'shared');
   const limits = units.flatMap((unit) => (isKind(unit, 'controller') && seatOf(unit) && unit.part.mostDevices < Math.min(drives.length, sharesAny ? Infinity : lanesOf(unit.part)) ? [{ unit: unit.id as string, most: unit.part.mostDevices }] : []));
@@ -57,9 +58,11 @@ export function layTable(given: Given): Laid {
         const bare = !shape.group.group.backplane;
         const kind = bare ? driveConnector(one.units[0]!.part) : shape.targets[0]!.kind;
         const inside = bare || shape.targets[0]!.inside;
-        const key = `${i}|${kind}|${bare}|${inside}|${shape.box}|${shape.gb}`;
+        // Ends that a lead may be tied to: a drive's own, or the connector of the one bay of a cell.
+        const own = bare ? [endName(one.units[0]!)] : shape.tied ? [shape.tied] : [];
+        const key = `${i}|${kind}|${bare}|${inside}|${shape.box}|${shape.gb}|${shape.tied ?? ''}`;
         let at = endAt.get(key);
-        if (at === undefined) { endAt.set(key, (at = ends.length)); ends.push({ tied: bare ? ports.findIndex((port) => port.firm && port.ports.some(({ name }) => name === firm.portOf.get(endName(one.units[0]!)))) : -1, drive: i, box: shape.box, kind, bare, serves: ports.map((port) => (firmAllows(firm, port.ports.map(({ name }) => name), bare ? [endName(one.units[0]!)] : []) ? endLead(one, kind, bare, inside, shape, port) : null)) }); }
+        if (at === undefined) { endAt.set(key, (at = ends.length)); ends.push({ tied: ports.findIndex((port) => port.firm && port.ports.some(({ name }) => own.some((end) => name === firm.portOf.get(end)))), drive: i, box: shape.box, kind, bare, serves: ports.map((port) => (firmAllows(firm, port.ports.map(({ name }) => name), own) ? endLead(one, kind, bare, inside, shape, port) : null)) }); }
         return at;
       }),
     };
@@ -72,7 +75,18 @@ export function layTable(given: Given): Laid {
   };
 }
 
+/** Bays with a connector each: those whose lead was put or held are cells of their own. */
+function tiedApart(shape: Shape, firm: Firm): Shape[] {
+  if (shape.kind !== 'loose' || shape.targets.length === 0) return [shape];
+  const targetOf = (bay: Bay) => shape.targets[Math.min(bay.n - 1, shape.targets.length - 1)]!;
+  const tied = shape.bays.filter((bay) => firm.portOf.has(targetOf(bay).name));
+  if (tied.length === 0) return [shape];
+  return [{ ...shape, bays: shape.bays.filter((bay) => !tied.includes(bay)) }, ...tied.map((bay): Shape => ({ ...shape, bays: [bay], targets: [targetOf(bay)], tied: targetOf(bay).name }))];
+}
+
 type Shape = {
+  /** The connector that a lead put or held ends at, where it makes a cell of its own. */
+  readonly tied?: string;
   readonly kind: Cell['kind']; readonly group: BayGroupHere; readonly box: string | null; readonly bays: readonly Bay[]; readonly targets: readonly Target[];
   readonly lanes: number; readonly gb: number; readonly upGb: number; readonly takes: (unit: DriveUnit) => number;
 };
