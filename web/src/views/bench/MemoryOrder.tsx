@@ -5,13 +5,14 @@ const ordinal = (n: number): string => `${n}${n % 10 === 1 && n !== 11 ? 'st' : 
 /** Slots stand 9 mm apart: 34 px at one to one. They are longer than the pane and are cut. */
 const PITCH_PX = 34;
 
-/** The memory slots of a board seen from above at their own distance, numbered in the order they are filled. */
+/** The memory slots of a board, or of the one a module sits on, seen from above at their own distance, numbered in the order they are filled. */
 export function MemoryOrder({ unit, units }: { readonly unit: PlannedUnit; readonly units: readonly PlannedUnit[] }) {
   const layout = useAppSelector((state) => state.bench.build!.layout);
-  if (unit.part.kind !== 'board' || unit.part.memorySlots < 2 || unit.part.memoryFillOrder.length < unit.part.memorySlots) return null;
-  const { memorySlots, memoryFillOrder, name } = unit.part;
+  const board = unit.part.kind === 'memory' ? units.find(({ id }) => id === layout.at[unit.id]?.spot.host) : unit;
+  if (board?.part.kind !== 'board' || board.part.memorySlots < 2 || board.part.memoryFillOrder.length < board.part.memorySlots) return null;
+  const { memorySlots, memoryFillOrder, name } = board.part;
   const sitting = sittersBySpot(units, layout);
-  const slots = Array.from({ length: memorySlots }, (_, i) => ({ n: i + 1, order: memoryFillOrder.indexOf(i + 1) + 1, module: sitting.get(printSpot({ host: unit.id, key: 'memory', n: i + 1 })) }));
+  const slots = Array.from({ length: memorySlots }, (_, i) => ({ n: i + 1, order: memoryFillOrder.indexOf(i + 1) + 1, module: sitting.get(printSpot({ host: board.id, key: 'memory', n: i + 1 })) }));
   return (
     <section className="mt-3 border-t border-line pt-2" aria-label="Memory slots">
       <h3 className="text-[12.5px] font-semibold text-mid">Memory slots, in the order to fill them</h3>
