@@ -127,7 +127,8 @@ function counted(supply: Supply, units: readonly PlannedUnit[], hint: Layout, fa
   const there = units.filter((unit) => unit.builtIn || hint.at[unit.id]);
   if (supply === 'ports') {
     const spoken = new Set(ofKind(wanting, 'drive').map(({ part }) => (part.interface === 'nvme' ? 'pcie' : part.interface)));
-    const ports = portsIn(units, hint).filter((port) => port.inside && port.carries.some((one) => spoken.has(one)));
+    const outside = there.some(({ part }) => part.kind === 'chassis' && part.bayGroups.some(({ backplane }) => backplane && backplane.type !== 'direct' && backplane.connectors.some(({ side }) => side === 'outside')));
+    const ports = portsIn(units, hint).filter((port) => (port.inside || outside) && port.carries.some((one) => spoken.has(one)));
     return { count: ports.reduce((sum, port) => sum + Math.min(4, port.lanes), 0), label: '', units: [...new Set(ports.filter(({ lanes }) => lanes > 0).map((port) => port.unit.id))] };
   }
   const type: SpotGroup['type'] = supply === 'bays' ? 'bay' : supply === 'sockets' ? 'm2' : 'slot';

@@ -1,4 +1,5 @@
 import type { Protocol } from '../parts/vocabulary';
+import { demandsFor } from '../place/demands';
 import { portsIn, protocolOf } from '../place/ports';
 import { isKind, type PlannedUnit } from '../place/units';
 import { behindMultiplier } from './linkRules';
@@ -34,10 +35,18 @@ export function driveInterface(situation: Situation): Finding[] {
   });
 }
 
+/** Boxes and cages that a lead or two feed as a whole, by their names and marks. */
+function sharedHosts(situation: Situation, units: readonly PlannedUnit[]): PlannedUnit[] {
+  const wanted = new Set(units.map(({ id }) => id as string));
+  const hosts = demandsFor(situation.units, situation.layout).flatMap((demand) => (!wanted.has(demand.unit.id) ? [] : demand.kind === 'backplane' && demand.target.shared ? [demand.target.ref.host] : [null]));
+  return hosts.includes(null) ? [] : [...new Set(hosts)].flatMap((host) => unitById(situation, host!) ?? []);
+}
+
 export function portsShort(situation: Situation): Finding[] {
   const { outcome } = situation;
   const { short } = unreached(situation);
   if (short.length === 0) return [];
+  const shelves = sharedHosts(situation, short);
   const fact = (kind: string) => outcome.conflict?.filter((one) => one.kind === kind) ?? [];
   const drives = fact('drives')[0]?.count ?? 0;
   const ports = fact('ports')[0]?.count ?? 0;
@@ -49,6 +58,7 @@ export function portsShort(situation: Situation): Finding[] {
     gap: { have: ports, limit: drives, gap: -short.length, unit: 'ports' },
     facts: {
       drives, ports, without: short.length, culprit: culprits.map((id) => unitById(situation, id)?.part.name ?? id).join(' and '), off: off.reduce((sum, one) => sum + one.count, 0),
+      shelves: shelves.map(({ part, mark }) => `${part.name} ${mark}`).join(', '),
       kind: ports >= drives ? `${kinds.join(' and ')} drives find none of their kind left.` : '',
     },
     because: culprits.map((unit) => ({ unit })),

@@ -82,7 +82,7 @@ export const WORDS = {
   },
   'reaches.portsShort': {
     title: 'A port for every drive',
-    what: (f) => `${n(Number(f.drives), 'drive')} in bays, ${n(Number(f.ports), 'port')} that can reach them.${f.culprit ? ` ${f.culprit} switches off ${n(Number(f.off), 'port')}.` : ''}${f.kind ? ` ${f.kind}` : ''}`,
+    what: (f) => (f.shelves ? `${n(Number(f.without), 'drive')} in ${f.shelves} ${Number(f.without) === 1 ? 'has' : 'have'} no lead: no port is left that an uplink could go to.` : `${n(Number(f.drives), 'drive')} in bays, ${n(Number(f.ports), 'port')} that can reach them.${f.culprit ? ` ${f.culprit} switches off ${n(Number(f.off), 'port')}.` : ''}${f.kind ? ` ${f.kind}` : ''}`),
     why: 'A drive without a port is not seen by the machine.',
   },
   'reaches.multiplier': { title: 'Port multiplier', what: (f) => `${f.cage} hangs ${n(Number(f.count), 'drive')} on one SATA port; no port here drives a multiplier.`, why: 'Without support for it only the first drive is seen. It wants a card that says so.' },
