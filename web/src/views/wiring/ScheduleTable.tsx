@@ -4,7 +4,7 @@ import { saveFile } from '../saveFile';
 const TITLES = ['Label', 'From', 'To', 'Drives', 'Lead', 'Direction', 'Length', 'Where it is'] as const;
 
 /** The schedule of leads: what is plugged where, with which lead; the same label at both ends. */
-export function ScheduleTable({ lines, name, chosen, onChoose, onPrint }: { readonly lines: readonly ScheduleLine[]; readonly name: string; readonly chosen: string | null; readonly onChoose: (label: string) => void; readonly onPrint: (what: 'schedule' | 'bays') => void }) {
+export function ScheduleTable({ lines, name, hasBays, chosen, onChoose, onPrint }: { readonly lines: readonly ScheduleLine[]; readonly name: string; readonly hasBays: boolean; readonly chosen: string | null; readonly onChoose: (label: string) => void; readonly onPrint: (what: 'schedule' | 'bays') => void }) {
   return (
     <section aria-label="Schedule of leads" className="mt-3 border-t border-line px-2 pt-2 pb-6">
       <div className="flex items-center gap-2">
@@ -13,7 +13,7 @@ export function ScheduleTable({ lines, name, chosen, onChoose, onPrint }: { read
         <span className="no-print ml-auto flex gap-1.5">
           <button type="button" className="press" disabled={lines.length === 0} onClick={() => saveFile(`${name || 'machine'}-leads.csv`, scheduleCsv(lines), 'text/csv')}>Save as CSV</button>
           <button type="button" className="press" disabled={lines.length === 0} onClick={() => onPrint('schedule')}>Print</button>
-          <button type="button" className="press" onClick={() => onPrint('bays')}>Print bay map</button>
+          <button type="button" className="press" disabled={!hasBays} onClick={() => onPrint('bays')}>Print bay map</button>
         </span>
       </div>
       <p className="text-[13px] text-mid">Label both ends of a lead alike before it goes in.</p>

@@ -58,7 +58,7 @@ export default function WiringPage() {
             : <p className="p-6 text-mid">Nothing to wire yet. With a board and drives in the machine every lead is drawn here.</p>)}
           {wired && <div className="no-print"><LooseEnds loose={wired.wiring.loose} /></div>}
           {wired && printing === 'bays' && scene && <div className="print-only"><BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} /></div>}
-          {wired && <div className={printing === 'bays' ? 'no-print' : ''}><ScheduleTable lines={wired.schedule} name={build.name} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} onPrint={print} /></div>}
+          {wired && <div className={printing === 'bays' ? 'no-print' : ''}><ScheduleTable lines={wired.schedule} name={build.name} hasBays={(scene?.boxes.length ?? 0) > 0} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} onPrint={print} /></div>}
         </div>
         <aside aria-label="Lead" className="no-print min-h-0 overflow-auto border-line md:border-l">
           <LeadPane key={ui.chosen ? keyOf(ui.chosen) : ''} row={ui.chosen} rows={rows} ui={ui} build={build} units={units} budgets={wired?.wiring.budgets ?? []} onPut={put} />
