@@ -14,7 +14,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/, /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s/,
     /powered\.plugs: SATA power plugs: 3 wanted, Clinker 400 Flex has 2\. Splitters are needed/,
   ],
-  'granary-fifteen': [/note fits\.fixedBays: 6 drives sit in bays that are not hot swap/, /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/, /complete\.smallParts: To get besides: slide rails/],
+  'granary-fifteen': [/note mates\.powerDisable: 2 drives obey the power-disable pin, and nothing here cuts it/, /note fits\.fixedBays: 6 drives sit in bays that are not hot swap/, /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/, /complete\.smallParts: To get besides: slide rails/],
   'sound-desk': [
     /blocker fits\.cardLength: Beacon 300 is 32 mm too long: 312 mm, room for 280 mm to the fan wall/, /fits\.holes: 6 drives mate, but nothing holds them: Pike 960 GB/, /fits\.cardCovers: Beacon 300 is 3 slots thick and covers/,
   ],

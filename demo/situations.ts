@@ -32,7 +32,7 @@ export function situations(catalogue: Catalogue): Readonly<Record<string, Build>
   const oneSlot = start('lock-keepers-box', 'Lock keeper’s box').with({ brief: { purpose: 'A small copy beside the lock', failuresSurvived: 1 }, notes: 'One slot, no opening for it: what an old board and a see-through box can still do.' })
     .add('creel-2').add('sprig-i2').add('clew-3s8').add('clinker-400').add('dunlin-2').add('cradle-1w').add('cradle-2').add('coot-1', 2).add('lighter-1');
   const fifteen = inRack(start('granary-fifteen', 'Granary, fifteen bays').with({ notes: 'Six disks now, fifteen when the tapes are read in.' }), { purpose: 'Tapes read in over two winters', drivesLater: 15 })
-    .add('byre-15w').add('knot-x10').add('shire-x12').add('crag-q6').add('clew-r16', 2).add('ember-650').add('tern-8i').add('lead-forward-8643', 2).add('barge-8', 4).add('lighter-4', 2, { deal: 'owned' });
+    .add('byre-15w').add('knot-x10').add('shire-x12').add('crag-q6').add('clew-r16', 2).add('ember-650').add('tern-8i').add('lead-forward-8643', 2).add('barge-8', 2).add('barge-8-boxed', 2).add('lighter-4', 2, { deal: 'owned' });
   const flash = start('sound-desk', 'Sound desk').with({ notes: 'Cuts and cleans recordings; the accelerator runs at night.' })
     .add('byre-15s').add('gannet-c8').add('shire-8').add('crag-q8').add('clew-r32', 2).add('ember-1000').add('beacon-300').add('tern-8i', 1).add('skein-10x2').add('pike-960', 6);
   const cages = start('evening-copies', 'Evening copies').with({ notes: 'Twelve small drives on a brick.' })
