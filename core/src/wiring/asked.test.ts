@@ -42,6 +42,17 @@ test('a SATA module on the chipset asks as much as a SATA drive', () => {
   expect(asked(module)).toBe(600);
 });
 
+test('modules on a carrier ask through its slot, no more than that carries', () => {
+  const slot = { key: 'pcie1', label: 'Slot 1', position: 0, bus: 'pcie', lanes: 16, wiredLanes: 4, gen: 3, owner: 'chipset', openEnd: false };
+  const made = tower(tweak('plover-a6', { slots: [slot], m2Sockets: [] })).add('punt-1');
+  const asked = (one: Fixture) => chipsetAsked(laid(one), unitOf(one, 'plover-a6'));
+  expect(asked(made)).toBe(0);
+  const full = made.add('stickle-500');
+  expect(full.seat('stickle-500')).toBe('m2a');
+  expect(needOf(laid(full), unitOf(full, 'punt-1') as CardUnit)).toBe(4 * 1969);
+  expect(asked(full)).toBe(3428);
+});
+
 test('the rule and the wiring view say the same number', () => {
   const made = tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 })).add('pike-960', 3).add('cradle-2', 2);
   const budget = wiringFor(made.build, made.assess()).budgets.find(({ source }) => source === 'chipset')!;

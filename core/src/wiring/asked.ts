@@ -1,7 +1,7 @@
 import { lanesAt } from '../place/checkLayout';
 import { linkMBps, wishMBps } from '../place/rates';
 import { groupAt } from '../place/spotAt';
-import { isCard, isKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
+import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
 import { drivesOn, type Laid } from './drivesOn';
 
 export type CardUnit = PlannedUnit & { readonly part: CardPart };
@@ -11,8 +11,9 @@ const ETHERNET_MBPS = 117.7;
 /** What the drives on a board or card could give, MB/s. */
 export const wishesOn = (laid: Laid, host: string): number => drivesOn(laid, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
 
-/** What a card has to carry, MB/s: all that its drives or its network ports give; null where that cannot be told. */
+/** What a card has to carry, MB/s: all that its drives, the modules on it or its network ports give; null where that cannot be told. */
 export function needOf(laid: Laid, { id, part }: CardUnit): number | null {
+  if (part.kind === 'carrier') return ofKind(laid.units, 'drive').reduce((sum, unit) => sum + (laid.layout.at[unit.id]?.spot.host === id ? wishMBps(unit.part) : 0), 0);
   if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
   return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(laid, id)) : null;
 }
