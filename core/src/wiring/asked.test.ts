@@ -32,6 +32,12 @@ test('lanes of the processor: cards and modules as many as they have and their p
   expect([...on('processor'), ...on('chipset')].sort()).toEqual(['Skein 10, two ports 8', 'Stickle 500 GB NVMe 4', 'Tern 16i 8']);
 });
 
+test('a card on a riser takes the lanes it has, not those of the slot under the riser', () => {
+  const made = fixture().add('plank-1u').add('knot-m8').add('drover-4').add('hoist-1u').add('punt-1');
+  expect(made.build.layout.at[made.unit('punt-1')]!.spot.host).toBe(made.unit('hoist-1u'));
+  expect(usedLanes(laid(made), unitOf(made, 'knot-m8'), 'processor').map(({ unit, lanes }) => [unit.part.name, lanes])).toEqual([['Punt 1', 4]]);
+});
+
 test('a SATA module on the chipset asks as much as a SATA drive', () => {
   const bare = tower();
   const board = (made: Fixture) => unitOf(made, 'plover-a6');

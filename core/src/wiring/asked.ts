@@ -1,4 +1,4 @@
-import { lanesAt } from '../place/checkLayout';
+import { genAt, lanesAt } from '../place/checkLayout';
 import { linkMBps, wishMBps } from '../place/rates';
 import { groupAt } from '../place/spotAt';
 import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
@@ -19,19 +19,21 @@ export function needOf(laid: Laid, { id, part }: CardUnit): number | null {
 }
 
 export type UsedLanes = { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number };
-/** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take. */
+/** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take; a card on a riser by the slot under it. */
 export function usedLanes({ units, layout }: Laid, board: PlannedUnit, owner: 'processor' | 'chipset'): UsedLanes[] {
   const byId = unitsById(units);
-  const lanes = lanesAt(units, layout);
+  const [lanes, gen] = [lanesAt(units, layout), genAt(units, layout)];
   return units.flatMap((unit) => {
     const spot = layout.at[unit.id]?.spot;
-    const group = spot?.host === board.id ? groupAt(byId, spot) : undefined;
+    const host = spot && byId.get(spot.host);
+    const under = host && isKind(host, 'riser') ? layout.at[host.id]?.spot : spot;
+    const group = under?.host === board.id ? groupAt(byId, under) : undefined;
     const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
-    // An expander takes power from its slot, no lanes.
-    if (!place || isKind(unit, 'expander') || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
+    // An expander takes power from its slot, no lanes; a riser hands them on.
+    if (!place || isKind(unit, 'expander') || isKind(unit, 'riser') || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
     const own = isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : lanes(spot!);
     const carrier = isKind(unit, 'carrier') ? unit.part.m2Sockets.length * 4 : own;
-    return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: place.gen }];
+    return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: gen(spot!) }];
   });
 }
 

@@ -12,7 +12,7 @@ const USB_GB = 5;
 /** A drive in a socket: NVMe over the socket's lanes, SATA over one link, a stick over USB. */
 export function moduleRow(unit: PlannedUnit & { readonly part: PartOf<'drive'> }, spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>, links: Links): ModuleRow {
   const group = groupAt(byId, spot)!;
-  return { unit: unit.id, mark: unit.mark, name: unit.part.name, socket: group.label, carriesMBps: socketLink(unit, spot, byId, links).mbPerS, asksMBps: wishMBps(unit.part) };
+  return { unit: unit.id, mark: unit.mark, name: unit.part.name, socket: group.label, carriesMBps: socketLink(unit, spot, byId, links).mbPerS, asksMBps: unit.part.interface === 'nvme' ? linkMBps(unit.part.lanes, unit.part.pcieGen ?? 3) : wishMBps(unit.part) };
 }
 
 export function socketLink(unit: PlannedUnit & { readonly part: PartOf<'drive'> }, spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>, links: Links): HostLink {

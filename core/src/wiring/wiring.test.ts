@@ -41,9 +41,14 @@ test('links: a card by its slot, the board by its uplink; lanes add up against t
 test('a module in a socket of the board is a row of its own, on what owns the socket', () => {
   const hosts = wiring(cube().add('stickle-500', 1, { at: ['u4/m2b'] })).hosts;
   const module = hosts.find(({ modules }) => modules.some(({ name }) => name.startsWith('Stickle')))!;
-  expect(module).toMatchObject({ leads: [], link: { rate: 'x4 gen 3', mbPerS: 3428, uplink: false }, modules: [{ carriesMBps: 3428, asksMBps: 4 * 1969 }] });
+  expect(module).toMatchObject({ leads: [], link: { rate: 'x4 gen 3', mbPerS: 3428, uplink: false }, modules: [{ carriesMBps: 3428, asksMBps: 6852 }] });
   const owners = hosts.filter(({ link }) => link && !link.uplink).map(({ link }) => link!.owner);
   expect(owners).toEqual([...owners].sort());
+});
+
+test('a module that has its whole link is not short of it', () => {
+  const [module] = wiring(cube().add('stickle-500', 1, { at: ['u4/m2a'] })).hosts.flatMap(({ modules }) => modules);
+  expect([module!.carriesMBps, module!.asksMBps]).toEqual([6852, 6852]);
 });
 
 test('modules on a carrier stand with their card; a SATA module has one link of its own', () => {
