@@ -1,4 +1,4 @@
-import { allRemedies, assess, createAssessor, PART_KINDS, plannedUnits, resolve, wordsOf, type Part, type PartKind } from '@inch-tower/core';
+import { allRemedies, assess, createAssessor, PART_KINDS, plannedUnits, layOut, resolve, wordsOf, type Part, type PartKind } from '@inch-tower/core';
 import { loadDemoBuilds, loadDemoCatalogue } from './loadDemo';
 
 const catalogue = loadDemoCatalogue();
@@ -103,6 +103,18 @@ const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
 
 test('every sheet and archetype lies within what its class can be', () => {
   for (const part of all) (BOUNDS[part.kind] as (part: Part) => void)(part);
+});
+
+test('bays, supplies and the largest board of a chassis do not lie in one another', () => {
+  const overlap = (at: number, size: number, other: number, otherSize: number) => Math.min(at + size, other + otherSize) - Math.max(at, other) > 1;
+  for (const part of all) if (part.kind === 'chassis') {
+    const { features } = layOut(part);
+    const bodies = ['tray', ...part.bayGroups.map(({ key }) => key), ...part.supplyBays.filter(({ outside }) => !outside).map(({ key }) => key)].flatMap((key) => { const box = features.get(key); return box && !box.assumed ? [{ key, box }] : []; });
+    for (const [i, one] of bodies.entries()) for (const two of bodies.slice(i + 1)) {
+      const [a, b] = [one.box, two.box];
+      expect([part.id, one.key, two.key, overlap(a.xMm, a.widthMm, b.xMm, b.widthMm) && overlap(a.yMm, a.heightMm, b.yMm, b.heightMm) && overlap(a.zMm, a.depthMm, b.zMm, b.depthMm)]).toEqual([part.id, one.key, two.key, false]);
+    }
+  }
 });
 
 test('idle, busy and peak rise in that order wherever a sheet has them', () => {

@@ -1,4 +1,4 @@
-import { allRemedies, createAssessor, commit, hostDrives, wiringFor, wordsOf, type Build, type SheetId, type Snag } from '@inch-tower/core';
+import { addItemEdit, allRemedies, createAssessor, commit, hostDrives, memoryRoom, ofKind, wiringFor, wordsOf, type Build, type SheetId, type Snag } from '@inch-tower/core';
 import { loadDemoCatalogue } from './loadDemo';
 import { situations } from './situations';
 
@@ -13,6 +13,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
   'lock-keepers-box': [
     /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/, /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s/,
     /powered\.plugs: SATA power plugs: 3 wanted, Clinker 400 Flex has 2\. Splitters are needed/,
+    /note fits\.goesFirst: 1 memory module of Sprig I2 goes in first: Clinker 400 Flex lies over it\./,
   ],
   'granary-fifteen': [/note mates\.powerDisable: 2 drives obey the power-disable pin, and nothing here cuts it/, /note fits\.fixedBays: 6 drives sit in bays that are not hot swap/, /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/, /complete\.smallParts: To get besides: slide rails/],
   'sound-desk': [
@@ -30,7 +31,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /fits\.coolerBase: The base of Crag Q6 is 44 mm; the heat spreader of Shire X12, used is 52 mm/, /reaches\.m2Link: Stickle 500 GB NVMe \(generation 4, x4\) is in M\.2 socket 1 at generation 3/,
     /complete\.smallParts: To get besides: coin cell, I\/O shield/, /mates\.frontUsb/,
   ],
-  'four-nodes': [/complete\.uselessPorts: Sprig X4 node has 6 drive ports; Hurdle Half has 1 bay: 5 stay idle/, /complete\.smallParts: To get besides: slide rails/],
+  'four-nodes': [/note fits\.plugRoom: Pike 480 GB goes in turned round, plugs to the front: behind the 2\.5 bay are 12 mm/, /complete\.uselessPorts: Sprig X4 node has 6 drive ports; Hurdle Half has 1 bay: 5 stay idle/, /complete\.smallParts: To get besides: rack kit, brick tray/],
   'eel-loft': [/mates\.frontUsb: Larder 8 has USB 3 in front; Wren X8 has no header for it/],
 };
 
@@ -94,6 +95,26 @@ test('eel loft: ports for twelve bays, fans on the headers of the board', () => 
   const { figures, small } = assess(all['eel-loft']!);
   expect(figures['ports.free']!.value + 7).toBe(12);
   expect(small.some(({ use }) => use === 'fanSplitter')).toBe(false);
+});
+
+test('eel loft: 64 of 128 GB, and two modules more of the same are the way to the rest', () => {
+  const { units, layout } = assess(all['eel-loft']!);
+  expect(memoryRoom(ofKind(units, 'board')[0]!, units, layout)).toEqual({ fittedBytes: 64 * 1024 ** 3, mostBytes: 128 * 1024 ** 3, slots: 4, free: 2, path: { add: 2, ofBytes: 32 * 1024 ** 3, giveUp: 0 } });
+});
+
+test('lock keeper’s box: two ports of the board and two of the card reach a drive, the outside one does not', () => {
+  const { figures } = assess(all['lock-keepers-box']!);
+  const drives = all['lock-keepers-box']!.items.filter(({ sheet }) => sheet === 'coot-1' || sheet === 'lighter-1').reduce((sum, { units }) => sum + units.length, 0);
+  expect(drives + figures['ports.free']!.value).toBe(4);
+});
+
+test('reel room: one card holds everything back, three do not', () => {
+  const build = all['reel-room']!;
+  const one = build.items.find(({ sheet }) => sheet === 'tern-24i')!;
+  const three = commit(build, [{ type: 'item.remove', item: one.id }, addItemEdit(build, catalogue, 'tern-8i' as SheetId, 3)]);
+  if (!three.ok) throw new Error(three.words);
+  expect(sentences(build).filter((one) => one.includes('reaches.cardUplink'))).toHaveLength(1);
+  expect(sentences(three.build).filter((one) => /blocker|reaches\.(cardUplink|slotLink)/.test(one))).toEqual([]);
 });
 
 test('four nodes: two modules go into the slots that are filled first', () => {

@@ -36,7 +36,7 @@ export function situations(catalogue: Catalogue): Readonly<Record<string, Build>
   const flash = start('sound-desk', 'Sound desk').with({ notes: 'Cuts and cleans recordings; the accelerator runs at night.' })
     .add('byre-15s').add('gannet-c8').add('shire-8').add('crag-q8').add('clew-r32', 2).add('ember-1000').add('beacon-300').add('tern-8i', 1).add('skein-10x2').add('pike-960', 6);
   const cages = start('evening-copies', 'Evening copies').with({ notes: 'Twelve small drives on a brick.' })
-    .add('creel-2w').add('sprig-i6').add('clew-5s16').add('pellet-b160').add('crib-6').add('crib-6m').add('coot-1', 12);
+    .add('creel-2w').add('sprig-i6').add('clew-5s16').add('pellet-b160').add('crib-6').add('crib-6m').add('coot-1', 12).add('lead-sata-20', 6);
   const compact = start('attic-four', 'Attic, four drives')
     .add('trug-4f').add('wren-c8').add('drover-4').add('fell-62').add('clew-16e', 2).add('ember-450s').add('skein-10').add('tern-8i').add('reed-250', 1, { role: 'boot' }).add('barge-8', 4);
   const ssds = inRack(start('reel-room', 'Reel room, twenty-four SSDs'))

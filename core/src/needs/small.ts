@@ -43,6 +43,9 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
   const processors = ofKind(units, 'processor').filter((unit) => !unit.builtIn && seated(unit));
   const supplies = ofKind(units, 'supply').filter((unit) => !unit.builtIn);
   const racked = site.place === 'rack' ? ofKind(units, 'chassis').filter(({ part }) => part.rackUnits !== null && part.slideRails === 'apart') : [];
+  const inRack = site.place === 'rack';
+  const narrow = inRack ? ofKind(units, 'chassis').filter(({ part }) => part.rackKit === 'apart') : [];
+  const bricks = inRack ? ofKind(units, 'supply').filter(({ part }) => part.form === 'brick') : [];
   const used = ofKind(units, 'chassis').filter((unit) => !boxIsWhole(unit));
   const bays = drivesIn(units, layout);
   const fixed = bays.filter(({ access }) => access === 'fixed');
@@ -58,6 +61,8 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
     { use: 'caddy', what: 'Caddy', why: 'a drive goes into such a bay in its caddy; of a used chassis count them first', count: trays.length, typicalMinor: 1400, for: trays.map(({ unit }) => unit) },
     { use: 'mainsLead', what: 'Mains lead', why: 'one for each supply', count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0), typicalMinor: 500, for: supplies },
     { use: 'slideRails', what: 'Slide rails', why: 'they are sold apart for this chassis', count: racked.length, typicalMinor: 5800, for: racked },
+    { use: 'rackKit', what: 'Rack kit', why: 'holds a body narrower than the opening of the rack', count: narrow.length, typicalMinor: 4500, for: narrow },
+    { use: 'brickTray', what: 'Brick tray', why: 'in a rack a brick hangs on its cable, or lies where air should pass', count: bricks.length, typicalMinor: 1500, for: bricks },
     // One splitter turns a header into three.
     { use: 'fanSplitter', what: 'Fan splitter', why: 'more fans than the board has headers', count: Math.ceil(fans.short / 2), typicalMinor: 500, for: fans.boards },
   ];

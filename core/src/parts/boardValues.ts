@@ -46,6 +46,8 @@ export const boardValues = z.strictObject({
   memoryForm: z.enum(MEMORY_FORMS),
   memoryType: z.enum(MEMORY_TYPES),
   memorySlots: z.int().min(0).max(32),
+  /** The corner of its first slot; the others follow towards the front. */
+  memoryAt: onBoard.optional(),
   memoryMaxModuleBytes: z.number().min(0),
   memoryMaxBytes: z.number().min(0),
   memoryRegistered: z.enum(['never', 'may', 'must']),

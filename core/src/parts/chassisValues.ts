@@ -38,6 +38,9 @@ export const bayGroupSchema = z.strictObject({
   wall: z.enum(WALLS),
   /** Screw holes of its sides or tray: sets A and B of 3.5-inch drives, and those of 2.5-inch drives. */
   holes: z.array(z.enum(['A', 'B', '2.5'])).optional(),
+  /** What is free before the plugs of a drive, where leads go to each; and when it goes in turned end for end. */
+  plugRoomMm: z.number().min(0).max(600).optional(),
+  turnedPlugRoomMm: z.number().min(0).max(600).optional(),
   pitchXMm: lengthMm.optional(),
   pitchYMm: lengthMm.optional(),
   at: pointSchema.optional(),
@@ -115,6 +118,8 @@ export const chassisValues = z.strictObject({
   clearances: z.array(clearanceSchema).max(40),
   frontUsb: z.array(z.enum(['usb2-header', 'usb3-header'])),
   slideRails: z.enum(['included', 'apart', 'none']),
+  /** Ears and a tray for a body narrower than the opening of a rack. */
+  rackKit: z.enum(['included', 'apart']).optional(),
   resistancePaPerM3h2: z.number().positive().max(1),
   bypassShare: z.number().min(0).max(1),
   drivePath: z.enum(SOUND_PATHS),

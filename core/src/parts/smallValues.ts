@@ -26,6 +26,6 @@ export const upsValues = z.strictObject({
 });
 
 export const SUNDRY_USES = [
-  'coinCell', 'paste', 'ioShield', 'screws', 'damper', 'slideRails', 'caddy', 'headerAdapter', 'fanSplitter', 'mainsLead', 'usbAngle', 'bootCard', 'bracket', 'label', 'other',
+  'coinCell', 'paste', 'ioShield', 'screws', 'damper', 'slideRails', 'rackKit', 'brickTray', 'caddy', 'headerAdapter', 'fanSplitter', 'mainsLead', 'usbAngle', 'plugAngle', 'bootCard', 'bracket', 'label', 'other',
 ] as const;
 export const sundryValues = z.strictObject({ ...draw, use: z.enum(SUNDRY_USES), packOf: z.int().min(1).max(1000) });

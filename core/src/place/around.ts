@@ -1,7 +1,15 @@
-import type { Seat, SpotRef } from '../build/layout';
+import type { Layout, Seat, SpotRef } from '../build/layout';
 import { printSpot } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { isCard, isKind, unitsById, type PlannedUnit } from './units';
+
+const seats = new WeakMap<Layout, ReadonlyMap<string, Seat>>();
+/** The seats of a layout by unit; the same layout gives the same map. */
+export function seatsOf(layout: Layout): ReadonlyMap<string, Seat> {
+  let known = seats.get(layout);
+  if (!known) seats.set(layout, (known = new Map(Object.entries(layout.at))));
+  return known;
+}
 
 /** A host sits in a host at most so deep: drive, adapter, adapter, chassis, floor. */
 const DEEPEST = 6;

@@ -97,6 +97,12 @@ function laySupply(chassis: PartOf<'chassis'>, bay: SupplyBay, features: Map<str
   features.set(bay.key, union(Array.from({ length: bay.count }, (_, i) => cells.get(`${bay.key}.${i + 1}`)!)));
 }
 
+/** A supply in its bay, its sockets at the rear end. */
+export function supplyBox(room: Box, bay: SupplyBay, supply: PartOf<'supply'>): Box {
+  const body = SUPPLY_BODY_MM[supply.form];
+  return { ...room, ...(bay.stands ? { widthMm: body.heightMm, heightMm: body.widthMm } : { widthMm: body.widthMm, heightMm: body.heightMm }), depthMm: supply.lengthMm, zMm: room.zMm + room.depthMm - supply.lengthMm };
+}
+
 function layFans(chassis: PartOf<'chassis'>, mount: FanMount, baysEnd: number, features: Map<string, Box>, cells: Map<string, Box>): void {
   const size = Math.max(...mount.sizesMm);
   const along = mount.wall === 'side' ? chassis.depthMm : chassis.widthMm;

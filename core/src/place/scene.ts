@@ -1,8 +1,11 @@
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import { DRIVE_BODY_MM, FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM, M2_WIDTH_MM, SUPPLY_BODY_MM, type Point, type Size } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
+import type { BayGroup } from '../parts/chassisValues';
 import { memoPair } from '../memoLast';
-import { layOut, onBoard, slotU, type BoardFrame, type Box } from './layOut';
+import { cardPlace, m2Place, memoryPlace, slotPlace, socketMiddle, SOCKET_MM, type BoardPlace } from './boardPlan';
+import { layOut, onBoard, supplyBox, type BoardFrame, type Box } from './layOut';
+import { plugsEnd } from './plugs';
 import { isCard, isKind, ofKind, type PlannedUnit } from './units';
 import { hasPlaces } from './units';
 
@@ -15,6 +18,8 @@ export type Solid = {
   readonly box: Box;
   readonly label: string;
   readonly n?: number;
+  /** Of a drive with a lead of its own: the end its plugs are at. */
+  readonly plugs?: 'rear' | 'front';
 };
 
 export type SceneBox = { readonly unit: PlannedUnit; readonly solids: readonly Solid[]; readonly size: Size };
@@ -63,7 +68,7 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
   const place = (key: string, n: number, count: number): SpotRef => (count === 1 ? { host: host.id, key } : { host: host.id, key, n });
   for (const group of chassis.bayGroups) {
     const count = group.rows * group.columns;
-    for (let n = 1; n <= count; n++) solids.push(...baySolids(place(group.key, n, count), plan.cells.get(`${group.key}.${n}`)!, sitting, group.label, n, group.lies));
+    for (let n = 1; n <= count; n++) solids.push(...baySolids(place(group.key, n, count), plan.cells.get(`${group.key}.${n}`)!, sitting, group, n));
     const behind = plan.features.get(`${group.key}-backplane`);
     if (behind) solids.push({ id: `${host.id}/${group.key}-backplane`, what: 'backplane', spot: null, unit: host, box: behind, label: `${group.label} backplane` });
   }
@@ -71,9 +76,7 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
     const spot = place(bay.key, n, bay.count);
     const room = plan.cells.get(`${bay.key}.${n}`)!;
     const unit = sitting.get(printSpot(spot)) ?? null;
-    const supply = unit && isKind(unit, 'supply') ? unit.part : null;
-    const body = supply && SUPPLY_BODY_MM[supply.form];
-    const box = supply && body ? { ...room, ...(bay.stands ? { widthMm: body.heightMm, heightMm: body.widthMm } : { widthMm: body.widthMm, heightMm: body.heightMm }), depthMm: supply.lengthMm, zMm: room.zMm + room.depthMm - supply.lengthMm } : room;
+    const box = unit && isKind(unit, 'supply') ? supplyBox(room, bay, unit.part) : room;
     solids.push({ id: printSpot(spot), what: 'supply', spot, unit, box, label: bay.label, n });
   }
   for (const mount of chassis.fanMounts) for (let n = 1; n <= mount.count; n++) {
@@ -113,36 +116,35 @@ function bracketsOf(board: PlannedUnit | undefined, sitting: Sitting): readonly 
 const IO_MM = { uMm: 158.75, wMm: 44.45 };
 const IO_SOCKET_MM = { uMm: 15, wMm: 13 };
 
-function baySolids(spot: SpotRef, cell: Box, sitting: Sitting, label: string, n: number, lies: 'flat' | 'upright'): Solid[] {
+function baySolids(spot: SpotRef, cell: Box, sitting: Sitting, bay: BayGroup, n: number): Solid[] {
   const unit = sitting.get(printSpot(spot)) ?? null;
-  const own: Solid = { id: printSpot(spot), what: unit?.part.kind === 'drive' ? 'drive' : unit ? 'adapter' : 'bay', spot, unit, box: cell, label, n };
+  const plugs = unit?.part.kind === 'drive' ? plugsEnd(bay) : null;
+  const own: Solid = { id: printSpot(spot), what: unit?.part.kind === 'drive' ? 'drive' : unit ? 'adapter' : 'bay', spot, unit, box: cell, label: bay.label, n, ...(plugs ? { plugs } : {}) };
   if (!unit || !isKind(unit, 'adapter')) return [own];
   const { part } = unit;
-  const wide = { ...cell, depthMm: Math.max(cell.depthMm, part.depthMm), ...(lies === 'flat' ? { heightMm: cell.heightMm * part.span, yMm: cell.yMm - cell.heightMm * (part.span - 1) } : { widthMm: cell.widthMm * part.span }) };
+  const wide = { ...cell, depthMm: Math.max(cell.depthMm, part.depthMm), ...(bay.lies === 'flat' ? { heightMm: cell.heightMm * part.span, yMm: cell.yMm - cell.heightMm * (part.span - 1) } : { widthMm: cell.widthMm * part.span }) };
   const inner = part.bayGroups.flatMap((group) => Array.from({ length: group.rows * group.columns }, (_, i): Solid[] => {
     const row = Math.floor(i / group.columns);
     const column = i % group.columns;
     const w = wide.widthMm / group.columns;
     const h = wide.heightMm / group.rows;
     const count = group.rows * group.columns;
-    return baySolids(count === 1 ? { host: unit.id, key: group.key } : { host: unit.id, key: group.key, n: i + 1 }, { ...wide, xMm: wide.xMm + column * w, yMm: wide.yMm + wide.heightMm - (row + 1) * h, widthMm: w, heightMm: h }, sitting, group.label, i + 1, group.lies);
+    return baySolids(count === 1 ? { host: unit.id, key: group.key } : { host: unit.id, key: group.key, n: i + 1 }, { ...wide, xMm: wide.xMm + column * w, yMm: wide.yMm + wide.heightMm - (row + 1) * h, widthMm: w, heightMm: h }, sitting, group, i + 1);
   }).flat());
   return [{ ...own, box: wide }, ...inner];
 }
 
-const SOCKET_MM = 45;
-const MEMORY_MM = { dimm: { uMm: 133, wMm: 31 }, 'so-dimm': { uMm: 69.6, wMm: 30 } } as const;
-
 function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at: SpotRef, frame: BoardFrame, sitting: Sitting): Solid[] {
   const board = unit.part;
   const put = (u: number, v: number, w: number, du: number, dv: number, dw: number, assumed: boolean): Box => ({ ...onBoard(frame, { uMm: u, vMm: v, wMm: w }, { uMm: du, vMm: dv, wMm: dw }), assumed });
+  const lay = ({ from, size, assumed }: BoardPlace): Box => ({ ...onBoard(frame, from, size), assumed });
   const solids: Solid[] = [{ id: printSpot(at), what: 'board', spot: at, unit, box: put(0, 0, -2, board.edgeMm, board.depthMm, 2, frame.assumed), label: 'Board' }];
   const solid = (key: string, what: Solid['what'], box: Box, label: string, n?: number) => {
     const spot: SpotRef = { host: unit.id, key, ...(n ? { n } : {}) };
     const sitter = sitting.get(printSpot(spot)) ?? null;
     solids.push({ id: printSpot(spot), what, spot, unit: sitter, box, label, ...(n ? { n } : {}) });
   };
-  const socket = board.socketAt ?? { uMm: Math.min(80, board.edgeMm / 2), vMm: Math.min(95, board.depthMm / 2) };
+  const socket = socketMiddle(board);
   const soldered = [...sitting.values()].find((one) => isKind(one, 'processor') && one.builtIn?.spot.host === unit.id);
   if (board.socket || soldered) {
     solid('socket', 'socket', put(socket.uMm - SOCKET_MM / 2, socket.vMm - SOCKET_MM / 2, 0, SOCKET_MM, SOCKET_MM, 6, !board.socketAt), 'Processor');
@@ -156,26 +158,15 @@ function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at:
   const sockets = [...board.networkPorts.flatMap(({ gbPerS, count }) => Array<string>(count).fill(`Network ${gbPerS} Gb/s`)), ...board.connectors.filter(({ side }) => side === 'outside').flatMap(({ label, kind, count }) => Array<string>(count).fill(label ?? kind)), ...(board.displayOutput ? ['Display'] : [])];
   const columns = Math.max(1, Math.floor(io / (IO_SOCKET_MM.uMm + 4)));
   sockets.slice(0, columns * 2).forEach((label, i) => solids.push({ id: `${unit.id}:io${i + 1}`, what: 'io', spot: null, unit, box: rear(5 + (i % columns) * (IO_SOCKET_MM.uMm + 4), 3 + Math.floor(i / columns) * (IO_SOCKET_MM.wMm + 5), IO_SOCKET_MM.uMm, IO_SOCKET_MM.wMm), label }));
-  const stick = MEMORY_MM[board.memoryForm];
-  for (let n = 1; n <= board.memorySlots; n++) {
-    const v = Math.min(board.depthMm - 8, socket.vMm + 48 + (n - 1) * 9);
-    solid('memory', 'memory', put(Math.min(8, Math.max(0, board.edgeMm - stick.uMm)), v, 0, Math.min(stick.uMm, board.edgeMm), 6, stick.wMm, true), `Memory ${n}`, board.memorySlots > 1 ? n : undefined);
-  }
+  for (let n = 1; n <= board.memorySlots; n++) solid('memory', 'memory', lay(memoryPlace(board, n)), `Memory ${n}`, board.memorySlots > 1 ? n : undefined);
   board.slots.forEach((slot) => {
-    const u = Math.min(slotU(slot.position), board.edgeMm - 8);
     const sitter = sitting.get(`${unit.id}/${slot.key}`);
-    const length = { 1: 25, 4: 39, 8: 56, 16: 89 }[slot.lanes];
-    solid(slot.key, sitter ? 'card' : 'slot', sitter && isCard(sitter.part)
-      ? put(u - 7, 0, 4, 14 + (sitter.part.thickSlots - 1) * 20.32, sitter.part.lengthMm, sitter.part.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM, false)
-      : put(u - 4, 46, 0, 8, Math.min(length, board.depthMm - 46), 11, false), slot.label);
+    const card = sitter && isCard(sitter.part) ? sitter.part : null;
+    solid(slot.key, sitter ? 'card' : 'slot', lay(card ? cardPlace(board, slot, card) : slotPlace(board, slot)), slot.label);
   });
   board.m2Sockets.forEach((m2, i) => {
     const sitter = sitting.get(`${unit.id}/${m2.key}`);
-    const length = sitter && isKind(sitter, 'drive') ? sitter.part.lengthMm : Math.max(...m2.lengthsMm);
-    // A class's place for its sockets may lie past a smaller board's edge.
-    const within = m2.at && m2.at.uMm + length <= board.edgeMm && m2.at.vMm + M2_WIDTH_MM <= board.depthMm ? m2.at : undefined;
-    const along = within ?? { uMm: Math.min(board.edgeMm - length - 4, 60), vMm: Math.min(board.depthMm - M2_WIDTH_MM - 4, 12 + i * 28) };
-    solid(m2.key, 'm2', put(along.uMm, along.vMm, 0, length, M2_WIDTH_MM, 4, !within), m2.label);
+    solid(m2.key, 'm2', lay(m2Place(board, i, sitter && isKind(sitter, 'drive') ? sitter.part.lengthMm : Math.max(...m2.lengthsMm))), m2.label);
   });
   board.usbInside.forEach((usb, i) => {
     for (let n = 1; n <= usb.count; n++) solid(usb.key, 'other', put(Math.max(4, board.edgeMm - 24 - i * 16), board.depthMm - 16, 0, 12, 12, 10, true), usb.label, usb.count > 1 ? n : undefined);

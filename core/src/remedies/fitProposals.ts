@@ -25,9 +25,10 @@ function addAll(base: Base, catalogue: Catalogue, parts: readonly { readonly par
 }
 
 const sundry = (catalogue: Catalogue, use: PartOf<'sundry'>['use']) => listed(catalogue, 'sundry').find((part) => part.use === use);
-const addSundry = (use: PartOf<'sundry'>['use']): Propose => (base, _snag, catalogue) => {
+const addSundry = (use: PartOf<'sundry'>['use'], wanted = 1): Propose => (base, _snag, catalogue) => {
   const part = sundry(catalogue, use);
-  return part ? [{ edits: addAll(base, catalogue, [{ part, count: 1 }]), words: `Add ${part.name}` }] : [];
+  const count = part && Math.ceil(wanted / part.packOf);
+  return part && count ? [{ edits: addAll(base, catalogue, [{ part, count }]), words: `Add ${count > 1 ? `${count} × ` : ''}${part.name}` }] : [];
 };
 
 /** Cards of the same kind that a test likes, in place of the one a snag is about. */
@@ -70,6 +71,20 @@ const inOrder: Propose = (base, snag) => {
   return [{ edits, words: `Put ${modules.length === 1 ? 'it' : 'them'} into ${modules.length === 1 ? 'slot' : 'slots'} ${snag.facts.first}` }];
 };
 
+/** As much memory in fewer and larger modules. */
+const fewerModules: Propose = (base, snag, catalogue) => {
+  const modules = about(base, snag).filter((unit): unit is PlannedUnit & { readonly part: PartOf<'memory'> } => unit.part.kind === 'memory');
+  const now = modules[0]?.part;
+  const items = [...new Set(modules.flatMap(({ item }) => (item ? [item] : [])))];
+  if (!now) return [];
+  const bytes = modules.reduce((sum, { part }) => sum + part.capacityBytes, 0);
+  const like = (part: PartOf<'memory'>) => part.form === now.form && part.type === now.type && part.registered === now.registered && part.ecc === now.ecc;
+  return listed(catalogue, 'memory').filter((part) => like(part) && part.capacityBytes > now.capacityBytes && part.capacityBytes <= Number(snag.facts.of) * 1024 ** 3).slice(0, 1).map((part) => {
+    const count = Math.max(2, Math.ceil(bytes / part.capacityBytes));
+    return { edits: [...items.map(({ id }): Edit => ({ type: 'item.remove', item: id })), ...addAll(base, catalogue, [{ part, count }])], words: `Take ${count} × ${part.name} instead of ${modules.length} × ${now.name}` };
+  });
+};
+
 const smallParts: Propose = (base, _snag, catalogue) => {
   const wanted = base.assessment.small.filter(({ toBuy }) => toBuy > 0).flatMap((need) => {
     const part = sundry(catalogue, need.use);
@@ -96,6 +111,8 @@ export const FIT_PROPOSALS = {
   'fits.supplyScrews': (base, snag, catalogue) => about(base, snag).flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part) && part.ratedW >= (unit.part as PartOf<'supply'>).ratedW * 0.7)),
   'fits.coolerBase': (base, snag, catalogue) => about(base, snag).flatMap((unit) => swaps(base, catalogue, unit, 'cooler', (part) => part.baseMm >= (snag.gap?.limit ?? 0) && part.sockets.some((socket) => (unit.part as PartOf<'cooler'>).sockets.includes(socket)))),
   'fits.stick': (base, snag, catalogue) => [...addSundry('usbAngle')(base, snag, catalogue), ...about(base, snag).flatMap((unit) => swaps(base, catalogue, unit, 'drive', (part) => part.size === 'usb' && part.lengthMm < (unit.part as PartOf<'drive'>).lengthMm))],
+  'fits.plugRoom': (base, snag, catalogue) => (snag.severity === 'note' ? [] : [...(snag.severity === 'caution' ? addSundry('plugAngle', about(base, snag).length)(base, snag, catalogue) : []), ...moveToFreeBays(base, about(base, snag)), ...takeOut(about(base, snag))]),
+  'fits.goesFirst': none,
   'fits.rackBody': (base, snag, catalogue) => otherChassis(base, snag, catalogue, (part) => part.widthMm <= (snag.gap?.limit ?? 0)),
   'fits.rackDepth': (base, snag, catalogue) => otherChassis(base, snag, catalogue, (part) => part.depthMm + (part.handlesMm ?? 0) + Number(snag.facts.cables) <= (snag.gap?.limit ?? 0)),
   'reaches.multiplier': (base, snag, catalogue) => [
@@ -118,6 +135,7 @@ export const FIT_PROPOSALS = {
   'mates.sectors': (base, snag, catalogue) => about(base, snag).slice(0, 1).flatMap((unit) => swaps(base, catalogue, unit, 'drive', (part) => part.sectors !== '520' && part.size === (unit.part as PartOf<'drive'>).size && part.interface === (unit.part as PartOf<'drive'>).interface && part.capacityBytes >= (unit.part as PartOf<'drive'>).capacityBytes)),
   'mates.powerDisable': none,
   'mates.memoryOrder': inOrder,
+  'mates.memoryPath': fewerModules,
   'mates.frontUsb': addSundry('headerAdapter'),
   'mates.spareCables': (base, snag) => (snag.severity === 'note' ? [] : cablesOut(base, snag, 'Leave out')),
   'mates.cableLength': (base, snag) => cablesOut(base, snag, 'Buy others instead of'),

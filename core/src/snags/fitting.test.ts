@@ -44,6 +44,12 @@ const PAIRS: readonly Pair[] = [
   ['a supply bay without screw points', 'fits.supplyScrews', () => cube(tweak('larder-8', { supplyBays: archetype('cube-8').supplyBays.map((bay) => ({ ...bay, screws: false })) })), /^caution: Ember 450 SFX goes into the .* has no screw points for it\.$/, () => cube()],
   ['a base a millimetre short of the spreader', 'fits.coolerBase', () => cube(tweak('fell-47', { baseMm: 37 })), /^caution: The base of Fell 47 is 37 mm; the heat spreader of Drover 4 is 38 mm\.$/, () => cube(tweak('fell-47', { baseMm: 38 }))],
   ['a stick a millimetre too tall', 'fits.stick', () => rack(gap(stickMm + 7)).add('dab-32'), /^blocker: Dab 32 GB.* stands \d+ mm above the board/, () => rack(gap(stickMm + 11)).add('dab-32')],
+  ['plugs with no room behind the drive, and room in front of it', 'fits.plugRoom', () => tight(29, 30), /^note: 2 × Barge 8 TB go in turned round, plugs to the front: behind the .* are 29 mm, a plug and its bend want 30 mm, and turned round there are 30 mm\.$/, () => tight(30, 0)],
+  ['plugs with room for angled ones only', 'fits.plugRoom', () => tight(29, 29), /^caution: Barge 8 TB has 29 mm before its plugs; a straight plug with its bend wants 30 mm, an angled one 14 mm\.$/, () => tight(29, 29).add('sata-angle', 1).add('sata-angle', 1)],
+  ['plugs with no room at all', 'fits.plugRoom', () => tight(13, 12), /^blocker: Barge 8 TB has 13 mm before its plugs; even an angled one wants 14 mm\.$/, () => tight(14, 0).add('sata-angle', 1).add('sata-angle', 1)],
+  ['a supply over the memory', 'fits.goesFirst', () => smallBox(63), /^note: 1 memory module of Sprig I2 goes in first: Clinker 400 Flex lies over it\.$/, () => smallBox(64)],
+  ['a card over a module', 'fits.goesFirst', () => cardOver(80), /^note: 1 M\.2 module of Gannet E8 goes in first: Tern 8i lies over it\.$/, () => cardOver(20)],
+  ['four small modules where two would do', 'mates.memoryPath', () => rack(fourSlots()).add('clew-r32', 2), /^note: 128 of 256 GB, and all 4 slots of Gannet E8 are in use: the rest means 4 × 64 GB, and 4 modules given up\.$/, () => rack(fourSlots()).add('clew-r32', 1)],
   ['a body too wide for its rails', 'fits.rackBody', () => inRack(rack(tweak('gable-24', { widthMm: 441 }))), /^caution: Gable 24 is 441 mm wide; with slide rails there is room for 440 mm\.$/, () => inRack(rack(tweak('gable-24', { widthMm: 440 })))],
   ['a body too wide for the opening', 'fits.rackBody', () => inRack(rack(tweak('gable-24', { widthMm: 451 }))), /^blocker: /, () => rack(tweak('gable-24', { widthMm: 451 }))],
   ['handles a millimetre past the door', 'fits.rackDepth', () => inRack(rack(tweak('gable-24', { handlesMm: 40 })), { maxDepthMm: 749 }), /^caution: Gable 24 is 660 mm deep; with 40 mm of handles and 50 mm for cables 750 mm, where 749 mm are\.$/, () => inRack(rack(tweak('gable-24', { handlesMm: 40 })), { maxDepthMm: 750 })],
@@ -73,6 +79,12 @@ const PAIRS: readonly Pair[] = [
   ['more ports than bays', 'complete.uselessPorts', () => fixture(tweak('sprig-n4', { connectors: [{ key: 'sata', label: 'SATA', count: 2, kind: 'sata', lanes: 1, carries: ['sata'], gbPerLane: 6, role: 'host', side: 'inside' }] })).add('satchel-1b').add('sprig-n4'), /^note: Sprig N4 has 2 drive ports; Satchel 1, bare has 1 bay: 1 stays idle\.$/, () => fixture().add('satchel-1b').add('sprig-n4')],
 ];
 
+const tight = (plugRoomMm: number, turnedPlugRoomMm: number) => tower(tweak('steading-t9', { bayGroups: archetype('tower-atx').bayGroups.map((group) => ({ ...group, plugRoomMm, turnedPlugRoomMm })) })).add('barge-8', 2);
+/** A supply so high over the board of a small box. */
+const smallBox = (yMm: number) => fixture(tweak('creel-2', { supplyBays: archetype('box-two-bays').supplyBays.map((bay) => ({ ...bay, at: { xMm: 130, yMm, zMm: 176 } })) })).add('creel-2').add('sprig-i2').add('clew-3s8').add('clinker-400');
+/** A module whose socket begins so far along the rear edge, and a card in the first slot. */
+const cardOver = (uMm: number) => rack(tweak('gannet-e8', { m2Sockets: [{ key: 'm2a', label: 'M.2 socket 1', lengthsMm: [80], gen: 3, lanes: 4, carries: ['pcie'], owner: 'chipset', at: { uMm, vMm: 120 } }] })).add('stickle-500').add('tern-8i', 1, { at: ['u4/pcie1'] });
+const fourSlots = () => tweak('gannet-e8', { memorySlots: 4, memoryFillOrder: [1, 2, 3, 4], memoryMaxModuleBytes: 64 * 1024 ** 3, memoryMaxBytes: 256 * 1024 ** 3 });
 function multiplied() {
   const group = archetype('adapter-525').bayGroups[0] as unknown as Record<string, unknown>;
   return [{ ...group, backplane: { type: 'expander', carries: ['sata'], gbPerLane: 6, connectors: [{ key: 'feed', count: 1, kind: 'sata', lanes: 1, carries: ['sata'], gbPerLane: 6, role: 'device', side: 'inside' }], baysPerConnector: 5, powerInputs: [], cutsPin3: true, idleW: 1 } }];
@@ -118,6 +130,8 @@ describe('ways out', () => {
     ['reaches.raid', () => rack().add('grebe-8r').add('barge-8', 8), /instead of Grebe 8R$/],
     ['mates.memoryOrder', () => fixture().add('steading-t9').add('plover-a6').add('clew-16e', 2, { at: ['u4/memory.1', 'u4/memory.3'] }), /^Put them into slots 2 and 4$/],
     ['mates.spareCables', () => cube(tweak('larder-8', { inTheBox: [] })).add('lead-forward-8643').add('barge-8', 4), /^Leave out/],
+    ['fits.plugRoom', () => tight(20, 0), /^Add 2 × Angled SATA plug adapter$/],
+    ['mates.memoryPath', () => rack(fourSlots()).add('clew-r32', 2), /^Take 2 × Clew 64 GB registered instead of 4 × Clew 32 GB registered$/],
     ['mates.frontUsb', () => cube(tweak('wren-c8', { usbInside: [] })), /^Add Adapter, USB 3 header to USB 2$/],
     ['complete.smallParts', () => cube(tweak('wren-c8', { inTheBox: [] })), /^Put all 2 on the list$/],
   ])('%s', (code, made, title) => {

@@ -2,7 +2,7 @@ import { limitFor } from '../place/clearance';
 import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
-import { boxAround, byPart, chassisOf, isSeated, occupiedFeatures, seatedBoard, spotOf, unitById, type Situation } from './situation';
+import { boxAround, byPart, chassisOf, isSeated, occupiedFeatures, spotOf, unitById, type Situation } from './situation';
 import { CLOSE_MM, type Finding } from './snag';
 
 /** The screw holes of a drive: set A or B of 3.5-inch ones (SFF-8301), those of 2.5-inch ones (SFF-8201). */
@@ -107,18 +107,3 @@ export function rackDepth(situation: Situation): Finding[] {
     return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have, limit, gap: limit - have, unit: 'mm' }, facts: { chassis: part.name, depth: part.depthMm, handles: part.handlesMm ?? 0, cables: CABLES_MM } }];
   });
 }
-
-/** Modules in the slots the board wants filled first: a note while the order matters and not all are filled. */
-export function memoryOrder(situation: Situation): Finding[] {
-  const board = seatedBoard(situation);
-  if (!board) return [];
-  const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
-  const { memoryFillOrder, memorySlots } = board.part;
-  if (modules.length === 0 || modules.length >= memorySlots || memoryFillOrder.length < memorySlots) return [];
-  const first = memoryFillOrder.slice(0, modules.length);
-  const now = modules.map((unit) => spotOf(situation, unit)!.n ?? 1);
-  const wrong = now.filter((n) => !first.includes(n));
-  if (wrong.length === 0) return [];
-  return [{ severity: 'caution', at: modules.map((unit): { unit: string } => ({ unit: unit.id })), facts: { board: board.part.name, count: modules.length, first: first.slice().sort((a, b) => a - b).join(' and '), now: now.sort((a, b) => a - b).join(' and ') } }];
-}
-

@@ -1,4 +1,5 @@
 import { mismatch } from '../place/mates';
+import { memoryRoom } from '../place/memoryRoom';
 import { spotsOf } from '../place/spots';
 import { ofKind, type PlannedUnit } from '../place/units';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
@@ -66,6 +67,36 @@ export function memoryMax(situation: Situation): Finding[] {
     const total = modules.reduce((sum, unit) => sum + unit.part.capacityBytes, 0);
     return total > board.part.memoryMaxBytes ? [finding(modules, gb(total), gb(board.part.memoryMaxBytes), 'in all')] : [];
   });
+}
+
+/** With so many modules and more, fewer of twice the size would still fill every channel. */
+const MANY_MODULES = 4;
+
+/** Every slot taken with less than the board takes, where fewer and larger modules would have kept slots free. */
+export function memoryPath(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  const room = board && memoryRoom(board, situation.units, situation.layout);
+  if (!board || !room?.path || room.free > 0 || room.slots < MANY_MODULES) return [];
+  const gb = (bytes: number) => bytes / 1024 ** 3;
+  const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
+  return [{
+    severity: 'note', at: modules.map(({ id }) => ({ unit: id })), because: [{ unit: board.id }], gap: { have: gb(room.fittedBytes), limit: gb(room.mostBytes), gap: gb(room.fittedBytes - room.mostBytes), unit: 'GB' },
+    facts: { board: board.part.name, slots: room.slots, add: room.path.add, of: gb(room.path.ofBytes), giveUp: room.path.giveUp },
+  }];
+}
+
+/** Modules in the slots the board wants filled first: a note while the order matters and not all are filled. */
+export function memoryOrder(situation: Situation): Finding[] {
+  const board = seatedBoard(situation);
+  if (!board) return [];
+  const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
+  const { memoryFillOrder, memorySlots } = board.part;
+  if (modules.length === 0 || modules.length >= memorySlots || memoryFillOrder.length < memorySlots) return [];
+  const first = memoryFillOrder.slice(0, modules.length);
+  const now = modules.map((unit) => spotOf(situation, unit)!.n ?? 1);
+  const wrong = now.filter((n) => !first.includes(n));
+  if (wrong.length === 0) return [];
+  return [{ severity: 'caution', at: modules.map((unit): { unit: string } => ({ unit: unit.id })), facts: { board: board.part.name, count: modules.length, first: first.slice().sort((a, b) => a - b).join(' and '), now: now.sort((a, b) => a - b).join(' and ') } }];
 }
 
 /** Nothing to see the setup on: no picture from processor or card, and no remote management. */

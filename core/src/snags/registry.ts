@@ -1,11 +1,12 @@
 import { bifurcation, bracketOff, cardBracket, cardHeight, cardLink, cardOpening, cardUplink, chipsetUplink, laneBudget, m2Link } from './cardRules';
 import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
 import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
-import { coolerBase, driveHoles, fixedBays, memoryOrder, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
+import { coolerBase, driveHoles, fixedBays, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
 import { largestDrive, mostDevices, portMultiplier, powerDisable, raidFirmware, sectors, uplinkShare } from './linkRules';
-import { display, memoryMates, memoryMax, memoryRegistered, memorySlots, socket } from './matesRules';
+import { display, memoryMates, memoryMax, memoryOrder, memoryPath, memoryRegistered, memorySlots, socket } from './matesRules';
 import { plugsShort, start12V, supplyTotal } from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
+import { goesFirst, plugRoom } from './roomRules';
 import type { Situation } from './situation';
 import { placeName, type Finding, type Snag } from './snag';
 import { SNAG_CODES, type SnagCode } from './words';
@@ -31,6 +32,8 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'fits.supplyScrews': supplyScrews,
   'fits.coolerBase': coolerBase,
   'fits.stick': stickHeight,
+  'fits.plugRoom': plugRoom,
+  'fits.goesFirst': goesFirst,
   'fits.rackBody': rackBody,
   'fits.rackDepth': rackDepth,
   'reaches.interface': driveInterface,
@@ -55,6 +58,7 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'mates.sectors': sectors,
   'mates.powerDisable': powerDisable,
   'mates.memoryOrder': memoryOrder,
+  'mates.memoryPath': memoryPath,
   'mates.frontUsb': frontUsb,
   'mates.spareCables': spareCables,
   'mates.cableLength': cableLength,

@@ -1,11 +1,11 @@
 import type { Build } from '../build/build';
-import type { Layout, Seat, SpotRef } from '../build/layout';
+import type { Layout, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
 import type { LeadNeeds } from '../needs/leads';
 import type { SmallNeed } from '../needs/small';
 import type { Outcome } from '../place/problem';
-import { boxOf } from '../place/around';
+import { boxOf, seatsOf } from '../place/around';
 import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
 
@@ -21,12 +21,6 @@ export type Situation = {
   readonly small: readonly SmallNeed[];
 };
 
-const seats = new WeakMap<Layout, ReadonlyMap<string, Seat>>();
-export function seatsOf(layout: Layout): ReadonlyMap<string, Seat> {
-  let known = seats.get(layout);
-  if (!known) seats.set(layout, (known = new Map(Object.entries(layout.at))));
-  return known;
-}
 export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined => seatSpot(situation.layout, unit);
 /** Whether a unit has a place: its own, or built into a host. */
 export const isSeated = (situation: Situation, unit: PlannedUnit): boolean => !!situation.layout.at[unit.id] || !!unit.builtIn;

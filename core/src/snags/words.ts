@@ -10,6 +10,7 @@ export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
 const over = (s: Snag, of: (value: number) => string, wish: string) =>
   `${s.gap!.gap < 0 ? ((s.gap!.lo ?? s.gap!.have) > s.gap!.limit ? 'Over' : 'Probably over') : 'May be over'} the ${wish} ${of(s.gap!.limit)}: ${of(s.gap!.have)}${(s.gap!.lo ?? s.gap!.have) === (s.gap!.hi ?? s.gap!.have) ? '' : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`}.`;
+const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 type Facts = Snag['facts'];
 type Words = { readonly title: string; readonly what: (facts: Facts, snag: Snag) => string; readonly why: string };
 
@@ -73,6 +74,13 @@ export const WORDS = {
     what: (f, s) => (s.severity === 'blocker' ? `${f.drive} stands ${mm(s.gap!.have)} above the board; ${mm(s.gap!.limit)} are there under ${f.because}.` : `${f.drive} leaves ${mm(s.gap!.gap)} under ${f.because}.`),
     why: 'The cover would press on it and break the socket. An angle adapter lays it down.',
   },
+  'fits.plugRoom': {
+    title: 'Room for the plugs of a drive',
+    what: (f, s) => (s.severity === 'note' ? `${Number(f.count) === 1 ? f.drive : `${f.count} × ${f.drive}`} ${Number(f.count) === 1 ? 'goes' : 'go'} in turned round, plugs to the front: behind the ${lower(String(f.bay))} are ${mm(s.gap!.have)}, a plug and its bend want ${f.need} mm, and turned round there are ${f.turned} mm.`
+      : s.severity === 'caution' ? `${f.drive} has ${mm(s.gap!.have)} before its plugs; a straight plug with its bend wants ${f.need} mm, an angled one ${f.angledNeed} mm.` : `${f.drive} has ${mm(s.gap!.have)} before its plugs; even an angled one wants ${f.angledNeed} mm.`),
+    why: 'A plug that is pressed against a wall breaks, or works itself loose.',
+  },
+  'fits.goesFirst': { title: 'What goes in first', what: (f) => `${f.under} of ${f.board} ${Number(f.one) ? 'goes' : 'go'} in first: ${f.over} ${Number(f.oneOver) ? 'lies' : 'lie'} over ${Number(f.one) ? 'it' : 'them'}.`, why: 'To change it later, what lies over it comes out again.' },
   'fits.rackBody': { title: 'Width between the posts', what: (f, s) => `${f.chassis} is ${mm(s.gap!.have)} wide; ${f.rails ? 'with slide rails' : 'in the rack'} there is room for ${mm(s.gap!.limit)}.`, why: 'Rails need about 5 mm on each side; past the opening it does not go in at all.' },
   'fits.rackDepth': { title: 'Handles and cables in the rack', what: (f, s) => `${f.chassis} is ${mm(Number(f.depth))} deep; with ${Number(f.handles) ? `${mm(Number(f.handles))} of handles and ` : ''}${mm(Number(f.cables))} for cables ${mm(s.gap!.have)}, where ${mm(s.gap!.limit)} are.`, why: 'The door does not close, or the plugs are bent.' },
   'reaches.interface': {
@@ -113,6 +121,7 @@ export const WORDS = {
   'mates.sectors': { title: 'Sector format', what: (f) => `${n(Number(f.count), 'drive')} with 520-byte sectors: ${f.drive}.${f.sas ? '' : ' No SAS controller here could change that.'}`, why: 'Nothing but a storage array reads them. Reformatted to 512 bytes, over some hours, they work.' },
   'mates.powerDisable': { title: 'The 3.3 V pin', what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'obeys' : 'obey'} the power-disable pin, and nothing here cuts it.`, why: 'On a plug that carries 3.3 V the drive stays off. A lead from a 4-pin plug, or tape over the pin, starts it.' },
   'mates.memoryOrder': { title: 'Order of memory slots', what: (f) => `${n(Number(f.count), 'module')} in ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.now}; ${f.board} wants ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.first} filled first.`, why: 'In the wrong slots it runs on one channel, or does not start.' },
+  'mates.memoryPath': { title: 'Way to more memory', what: (f, s) => `${round(s.gap!.have)} of ${round(s.gap!.limit)} GB, and all ${f.slots} slots of ${f.board} are in use: the rest means ${f.add} × ${f.of} GB, and ${n(Number(f.giveUp), 'module')} given up.`, why: 'Fewer and larger modules keep slots free for later.' },
   'mates.frontUsb': { title: 'Header of the front sockets', what: (f) => `${f.chassis} has ${f.kind} in front; ${f.board} has no header for it.`, why: 'The front sockets stay dead, or run slower over an adapter.' },
   'mates.spareCables': { title: 'Cables that fit nowhere', what: (f) => `${f.count} × ${f.cable}: ${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no lead here is made of it'}.${f.right ? ` Wanted: ${f.right}.` : ''}`, why: 'Breakouts work in one direction only, though their plugs look alike.' },
   'mates.cableLength': { title: 'Length of a cable', what: (f, s) => (f.long ? `${f.cable} is ${mm(s.gap!.have)} long; it may be ${mm(s.gap!.limit)}.` : `${f.cable} is ${mm(s.gap!.have)}; the way is about ${mm(s.gap!.limit)}${Number(f.count) > 1 ? ` for ${f.count} of them` : ''}.`), why: 'Too short it pulls at its plugs; too long the link loses speed or drops.' },

@@ -32,7 +32,9 @@ export function deviceWords(wire: Wire, byId: ReadonlyMap<string, PlannedUnit>, 
   }
   if (isKind(unit, 'expander')) return { host: unit.id, words: `${unit.part.name} ${unit.mark}, port${nth(ref!)}`, brief: `port${nth(ref!)}` };
   const group = isKind(unit, 'chassis') || isKind(unit, 'adapter') ? unit.part.bayGroups.find(({ key }) => ref!.key.startsWith(`${key}-`)) : undefined;
-  const bays = group?.backplane?.type === 'direct' && ref!.n !== undefined ? `, bays ${(ref!.n - 1) * group.backplane.baysPerConnector + 1}–${Math.min(ref!.n * group.backplane.baysPerConnector, group.rows * group.columns)}` : '';
+  const bays = group?.backplane?.type === 'direct' && ref!.n !== undefined ? `, ${bayNumbers((ref!.n - 1) * group.backplane.baysPerConnector + 1, Math.min(ref!.n * group.backplane.baysPerConnector, group.rows * group.columns))}` : '';
   const label = lower(group?.label ?? 'bays');
   return { host: unit.id, words: `${unit.part.name} ${unit.mark}, ${label} connector${nth(ref!)}${bays}`, brief: bays ? `${label.replace(/ bays$/, '')} ${bays.slice(2)}` : label };
 }
+
+const bayNumbers = (first: number, last: number): string => (first === last ? `bay ${first}` : `bays ${first}–${last}`);

@@ -30,6 +30,12 @@ test('a lead carries its lanes at the slower end, and asks what its drives could
   expect(bare.map(({ carriesMBps }) => carriesMBps)).toEqual([600, 600]);
 });
 
+test('a connector is named by the bays behind it, one or several', () => {
+  const ends = (made: Fixture) => schedule(made).map(({ to }) => to);
+  expect(ends(rack())[0]).toMatch(/^Gable 24 A1, front bays connector 1, bays 1–4$/);
+  expect(ends(fixture().add('creel-2w').add('sprig-i6').add('crib-6').add('coot-1', 2))).toEqual(['Crib 6 in 1 C1, cage bays connector 1, bay 1', 'Crib 6 in 1 C1, cage bays connector 2, bay 2']);
+});
+
 test('links: a card by its slot, the board by its uplink; lanes add up against the processor', () => {
   const { hosts, budgets } = wiring(rack());
   const card = hosts.find(({ name }) => name === 'Tern 16i')!;

@@ -1,4 +1,4 @@
-import { parseSpot, printSpot, sittersBySpot, spotsOf, wireOf, type Edit, type PlannedUnit } from '@inch-tower/core';
+import { groupAt, parseSpot, plugsEnd, printSpot, sittersBySpot, spotsOf, unitsById, wireOf, type Edit, type PlannedUnit } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -25,11 +25,13 @@ export function SheetPane() {
   const seat = build.layout.at[unit.id];
   const act = (...edits: Edit[]) => dispatch(edit(edits));
   const wire = unit.part.kind === 'drive' ? wireOf(units, build.layout, unit.id) : null;
+  const bay = unit.part.kind === 'drive' && seat ? groupAt(unitsById(units), seat.spot) : null;
+  const turned = bay?.type === 'bay' && plugsEnd(bay.group) === 'front';
   return (
     <div className="p-3">
       <h2 className="text-[16px] leading-tight font-semibold">{unit.part.name}{unit.builtIn ? '' : <span className="mono ml-2 text-[13px] font-normal text-mid">{unit.mark}</span>}</h2>
       <p className="text-[13px] text-mid">{[unit.part.maker, factLine(unit.part)].filter(Boolean).join(' · ')}</p>
-      <p className="mt-1 text-[13px]">{placeWords(unit, seat?.how, seat && printSpot(seat.spot))}{wire && <span className="block text-mid">Lead from {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}</span>}</p>
+      <p className="mt-1 text-[13px]">{placeWords(unit, seat?.how, seat && printSpot(seat.spot))}{turned && ' Turned round, plugs to the front.'}{wire && <span className="block text-mid">Lead from {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}</span>}</p>
       {unit.item?.deal === 'owned' && <p className="text-[13px] text-mid">{['Owned', unit.item.year && `from ${unit.item.year}`, unit.item.hours !== undefined && `${Math.round(unit.item.hours)} h run`, unit.item.condition, unit.item.stockId && 'taken from stock'].filter(Boolean).join(', ')}</p>}
       {unit.item ? (
         <div className="mt-2 flex flex-wrap gap-1.5">

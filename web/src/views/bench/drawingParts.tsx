@@ -65,7 +65,7 @@ const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, co
   const rect = onSheet(view, shape);
   const empty = !solid.unit && solid.what !== 'backplane';
   const classes = ['solid', solid.what, covered ? 'covered' : '', empty ? 'empty' : '', shape.cut ? 'cut' : '', solid.box.assumed && solid.unit ? 'assumed' : '', loose ? 'loose' : ''].join(' ');
-  const picture = <><rect className={classes} x={rect.x} y={rect.y} width={Math.max(1, rect.width)} height={Math.max(1, rect.height)} style={solid.what === 'cooler' && solid.unit && !chosen ? { fill: 'url(#hatch-cut)' } : undefined} />{solid.what === 'fan' && view.large && Math.min(rect.width, rect.height) > 24 && Math.abs(rect.width - rect.height) < 3 && <FanBlades x={rect.x + rect.width / 2} y={rect.y + rect.height / 2} r={rect.width / 2 - 3} faint={empty} />}</>;
+  const picture = <><rect className={classes} x={rect.x} y={rect.y} width={Math.max(1, rect.width)} height={Math.max(1, rect.height)} style={solid.what === 'cooler' && solid.unit && !chosen ? { fill: 'url(#hatch-cut)' } : undefined} />{solid.what === 'fan' && view.large && Math.min(rect.width, rect.height) > 24 && Math.abs(rect.width - rect.height) < 3 && <FanBlades x={rect.x + rect.width / 2} y={rect.y + rect.height / 2} r={rect.width / 2 - 3} faint={empty} />}{solid.plugs && view.name === 'plan' && <PlugsOf rect={rect} end={solid.plugs} scale={view.scale} />}</>;
   if (!solid.spot || !view.large) return picture;
   const id = printSpot(solid.spot);
   return (
@@ -76,13 +76,21 @@ const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, co
   );
 }, samePicture);
 
+/** The plugs of a drive (SFF-8482: 33 mm with the power), seen from above, front below. */
+const PLUGS_MM = { width: 33, depth: 4 };
+function PlugsOf({ rect, end, scale }: { readonly rect: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }; readonly end: 'rear' | 'front'; readonly scale: number }) {
+  const width = Math.min(PLUGS_MM.width * scale, rect.width * 0.7);
+  if (rect.width < 12) return null;
+  return <rect className="plugs" x={rect.x + (rect.width - width) / 2} y={end === 'rear' ? rect.y : rect.y + rect.height - PLUGS_MM.depth * scale} width={width} height={PLUGS_MM.depth * scale} aria-hidden />;
+}
+
 /** Two shapes that look alike need not be drawn again: an edit touches few of the hundreds there are. */
 function samePicture(a: ShapeProps, b: ShapeProps): boolean {
   const id = a.shape.solid.id;
   return a.chosen === b.chosen && a.lit === b.lit && a.loose === b.loose && a.covered === b.covered && a.onChoose === b.onChoose && (a.current === id) === (b.current === id)
     && a.view.x === b.view.x && a.view.y === b.view.y && a.view.scale === b.view.scale && a.view.large === b.view.large
     && a.shape.xMm === b.shape.xMm && a.shape.yMm === b.shape.yMm && a.shape.widthMm === b.shape.widthMm && a.shape.heightMm === b.shape.heightMm && a.shape.cut === b.shape.cut
-    && a.shape.solid.what === b.shape.solid.what && a.shape.solid.unit?.id === b.shape.solid.unit?.id && a.shape.solid.unit?.part === b.shape.solid.unit?.part && a.shape.solid.box.assumed === b.shape.solid.box.assumed;
+    && a.shape.solid.what === b.shape.solid.what && a.shape.solid.unit?.id === b.shape.solid.unit?.id && a.shape.solid.plugs === b.shape.solid.plugs && a.shape.solid.unit?.part === b.shape.solid.unit?.part && a.shape.solid.box.assumed === b.shape.solid.box.assumed;
 }
 
 /** What a place is and what is in it, for a reader and for a tooltip. */
@@ -90,7 +98,7 @@ function describe({ solid }: FlatShape): string {
   const place = `${solid.label}${solid.n && !/\d$/.test(solid.label) ? ` ${solid.n}` : ''}`;
   if (!solid.unit) return `${place}, empty`;
   const { part, mark, builtIn } = solid.unit;
-  return `${place}: ${part.name}${builtIn ? '' : ` (${mark})`}${part.kind === 'drive' ? `, ${capacityWords(part.capacityBytes)}` : ''}`;
+  return `${place}: ${part.name}${builtIn ? '' : ` (${mark})`}${part.kind === 'drive' ? `, ${capacityWords(part.capacityBytes)}` : ''}${solid.plugs === 'front' ? ', turned round' : ''}`;
 }
 
 function FanBlades({ x, y, r, faint }: { readonly x: number; readonly y: number; readonly r: number; readonly faint: boolean }) {

@@ -33,7 +33,7 @@ function BoxMap({ box, leadOf }: { readonly box: SceneBox; readonly leadOf: Read
           const [x, y, w, h] = [2 + xMm * scale, 2 + yMm * scale, widthMm * scale, heightMm * scale];
           const drive = solid.unit?.part.kind === 'drive' ? solid.unit : null;
           const upright = w < 52;
-          const words = drive ? [drive.mark, capacityWords((drive.part as { capacityBytes: number }).capacityBytes), leadOf.get(drive.id) ?? 'no lead'] : [];
+          const words = drive ? [drive.mark, capacityWords((drive.part as { capacityBytes: number }).capacityBytes), leadOf.get(drive.id) ?? 'no lead', ...(solid.plugs === 'front' ? ['turned round'] : [])] : [];
           return (
             <g key={solid.id}>
               <rect className={`solid ${drive ? '' : 'empty'}`} x={x} y={y} width={w} height={h} />
