@@ -2,6 +2,7 @@ import { DRIVE_BODY_MM } from './geometry';
 import { resolve, type PartOf } from './resolve';
 import type { Archetype, Sheet } from './sheet';
 import type { BayGroup } from './chassisValues';
+import { BAY_SIZES } from './vocabulary';
 
 export type SheetFault = { readonly field: string; readonly words: string };
 
@@ -27,7 +28,7 @@ export const containedIn = (sheet: Pick<Sheet, 'builtIn' | 'inTheBox'>): string[
 /** Faults no single field shows: features larger than their shell, keys that repeat. */
 export function checkSheet(sheet: Sheet, archetype: Archetype): SheetFault[] {
   const part = resolve(sheet, archetype);
-  return part.kind === 'chassis' ? checkChassis(part) : part.kind === 'board' ? repeatedKeys('connectors', [...part.connectors, ...part.m2Sockets, ...part.slots]) : [];
+  return part.kind === 'chassis' ? checkChassis(part) : part.kind === 'adapter' ? checkAdapter(part) : part.kind === 'board' ? repeatedKeys('connectors', [...part.connectors, ...part.m2Sockets, ...part.slots]) : [];
 }
 
 function checkChassis(chassis: PartOf<'chassis'>): SheetFault[] {
@@ -38,6 +39,13 @@ function checkChassis(chassis: PartOf<'chassis'>): SheetFault[] {
   });
   const features = [...chassis.bayGroups, ...chassis.supplyBays, ...chassis.openings, ...chassis.fanMounts];
   return [...tooLarge, ...repeatedKeys('bayGroups', features)];
+}
+
+/** Each adapter turns a bay into smaller ones, so that no chain of them goes on for ever. */
+function checkAdapter(adapter: PartOf<'adapter'>): SheetFault[] {
+  const size = BAY_SIZES.indexOf(adapter.sitsIn);
+  const same = adapter.bayGroups.find(({ takes }) => takes.some((one) => BAY_SIZES.indexOf(one) <= size));
+  return same ? [{ field: 'bayGroups', words: `bays ${same.key} are as large as the ${adapter.sitsIn} bay it sits in.` }] : repeatedKeys('bayGroups', adapter.bayGroups);
 }
 
 function repeatedKeys(field: string, features: readonly { readonly key: string }[]): SheetFault[] {

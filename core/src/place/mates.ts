@@ -36,7 +36,7 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
       if (part.kind !== 'drive' || part.size !== 'm2') return other(part, 'M.2 module');
       return keyMismatch(part, spot.socket) ?? among('length', spot.socket.lengthsMm, part.lengthMm) ?? among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface);
     case 'slot':
-      if (part.kind === 'riser') return differ('bus', spot.slot.bus, part.slots[0]!.bus);
+      if (part.kind === 'riser') return spot.raised ? other(part, 'card') : differ('bus', spot.slot.bus, part.slots[0]!.bus);
       if (!isCard(part)) return other(part, 'card');
       return differ('bus', spot.slot.bus, part.bus) ?? (part.lanes <= spot.slot.lanes || spot.slot.openEnd ? null : { code: 'width', want: `x${spot.slot.lanes}`, have: `x${part.lanes}` });
     case 'usb': return part.kind === 'drive' && part.size === 'usb' ? null : other(part, 'USB stick');

@@ -16,7 +16,7 @@ type Shape =
   | { readonly type: 'fanMount'; readonly mount: FanMount }
   | { readonly type: 'socket' | 'coolerMount' | 'memoryBank'; readonly board: PartOf<'board'> }
   | { readonly type: 'm2'; readonly socket: M2Socket }
-  | { readonly type: 'slot'; readonly slot: Slot }
+  | { readonly type: 'slot'; readonly slot: Slot; /** On a riser, where no other riser goes. */ readonly raised: boolean }
   | { readonly type: 'usb' }
   | { readonly type: 'connector'; readonly connector: Connector };
 
@@ -58,13 +58,13 @@ function shapesOf(part: Part): Loose[] {
     ...part.usbInside.filter((usb) => usb.kind === 'usb-a').map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
     ...connectorsOf(part.connectors),
   ];
-  if (part.kind === 'riser') return slotsOf(part.slots);
+  if (part.kind === 'riser') return slotsOf(part.slots, true);
   if (part.kind === 'carrier') return part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const);
   return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
 }
 
 const baysOf = (groups: readonly BayGroup[]): Loose[] => groups.map((group) => ({ type: 'bay', key: group.key, label: group.label, count: group.rows * group.columns, group }));
-const slotsOf = (slots: readonly Slot[]): Loose[] => slots.map((slot) => ({ type: 'slot', key: slot.key, label: slot.label, count: 1, slot }));
+const slotsOf = (slots: readonly Slot[], raised = false): Loose[] => slots.map((slot) => ({ type: 'slot', key: slot.key, label: slot.label, count: 1, slot, raised }));
 const connectorsOf = (connectors: readonly Connector[]): Loose[] =>
   connectors.map((connector) => ({ type: 'connector', key: connector.key, label: connector.label ?? connector.kind, count: connector.count, connector }));
 
