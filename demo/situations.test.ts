@@ -11,7 +11,7 @@ const sentences = (build: Build) => assess(build).snags.map((snag) => `${snag.se
 /** What must be found in each, by a piece of its sentence. */
 const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
   'lock-keepers-box': [
-    /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/, /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s/,
+    /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/, /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s it could give/,
     /powered\.plugs: SATA power plugs: 3 wanted, Clinker 400 Flex has 2\. Splitters are needed/,
     /note fits\.goesFirst: 1 memory module of Sprig I2 goes in first: Clinker 400 Flex lies over it\./,
   ],

@@ -62,7 +62,7 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
   return (
     <div className="mt-1.5 pl-[30px]">
       {conflict.length > 0 && <Conflict lines={conflict} />}
-      {rows.length === 0 && <p className="text-[13px] text-mid">Nothing in the catalogue cures this by itself. Take a part out, or choose another in its place.</p>}
+      {rows.length === 0 && snag.severity !== 'note' && <p className="text-[13px] text-mid">Nothing in the catalogue cures this by itself. Take a part out, or choose another in its place.</p>}
       {rows.length > 0 && <p className="text-[12.5px] text-mid">{rows[0]!.cure ? 'What cures it' : 'Nothing cures it alone; what helps'}</p>}
       <ul className="mt-1 flex flex-col gap-1">
         {rows.map((row) => (

@@ -65,7 +65,7 @@ const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, co
   const rect = onSheet(view, shape);
   const empty = !solid.unit && solid.what !== 'backplane';
   const classes = ['solid', solid.what, covered ? 'covered' : '', empty ? 'empty' : '', shape.cut ? 'cut' : '', solid.box.assumed && solid.unit ? 'assumed' : '', loose ? 'loose' : ''].join(' ');
-  const picture = <><rect className={classes} x={rect.x} y={rect.y} width={Math.max(1, rect.width)} height={Math.max(1, rect.height)} style={solid.what === 'cooler' && solid.unit && !chosen ? { fill: 'url(#hatch-cut)' } : undefined} />{solid.what === 'fan' && view.large && Math.min(rect.width, rect.height) > 24 && Math.abs(rect.width - rect.height) < 3 && <FanBlades x={rect.x + rect.width / 2} y={rect.y + rect.height / 2} r={rect.width / 2 - 3} faint={empty} />}{solid.plugs && view.name === 'plan' && <PlugsOf rect={rect} end={solid.plugs} scale={view.scale} />}</>;
+  const picture = <><rect className={classes} x={rect.x} y={rect.y} width={Math.max(1, rect.width)} height={Math.max(1, rect.height)} style={solid.what === 'cooler' && solid.unit && !chosen ? { fill: 'url(#hatch-cut)' } : undefined} />{solid.what === 'fan' && view.large && Math.min(rect.width, rect.height) > 24 && Math.abs(rect.width - rect.height) < 3 && <FanBlades x={rect.x + rect.width / 2} y={rect.y + rect.height / 2} r={rect.width / 2 - 3} faint={empty} />}{solid.plugs && view.name === 'plan' && <PlugOn rect={rect} end={solid.plugs} scale={view.scale} />}</>;
   if (!solid.spot || !view.large) return picture;
   const id = printSpot(solid.spot);
   return (
@@ -76,12 +76,13 @@ const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, co
   );
 }, samePicture);
 
-/** The plugs of a drive (SFF-8482: 33 mm with the power), seen from above, front below. */
-const PLUGS_MM = { width: 33, depth: 4 };
-function PlugsOf({ rect, end, scale }: { readonly rect: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }; readonly end: 'rear' | 'front'; readonly scale: number }) {
-  const width = Math.min(PLUGS_MM.width * scale, rect.width * 0.7);
+/** The plug on a drive (SFF-8482: 33 mm with the power), seen from above, front below. */
+const PLUG_MM = { width: 33, depth: 9 };
+function PlugOn({ rect, end, scale }: { readonly rect: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }; readonly end: 'rear' | 'front'; readonly scale: number }) {
+  const width = Math.min(PLUG_MM.width * scale, rect.width * 0.7);
+  const depth = PLUG_MM.depth * scale;
   if (rect.width < 12) return null;
-  return <rect className="plugs" x={rect.x + (rect.width - width) / 2} y={end === 'rear' ? rect.y : rect.y + rect.height - PLUGS_MM.depth * scale} width={width} height={PLUGS_MM.depth * scale} aria-hidden />;
+  return <rect className="plug" x={rect.x + (rect.width - width) / 2} y={end === 'rear' ? rect.y - depth : rect.y + rect.height} width={width} height={depth} aria-hidden />;
 }
 
 /** Two shapes that look alike need not be drawn again: an edit touches few of the hundreds there are. */
@@ -179,7 +180,9 @@ export function TitleBlock({ x, y, width, build, box, scale, snags }: { readonly
 /** The snags beside the drawing, keyed to the balloons, as they stand on a printed sheet. */
 export function SnagNotes({ x, y, width, height, snags }: { readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly snags: readonly TaggedSnag[] }) {
   const room = Math.floor((width - 26) / 6.8);
-  const rows = snags.slice(0, Math.max(0, Math.floor((height - 22) / 22)));
+  const most = Math.max(0, Math.floor((height - 7) / 22));
+  // The last line says how many there are beyond it.
+  const rows = snags.slice(0, snags.length > most ? most - 1 : most);
   if (rows.length === 0 || room < 16) return null;
   return (
     <g aria-hidden>
@@ -189,6 +192,7 @@ export function SnagNotes({ x, y, width, height, snags }: { readonly x: number; 
         const text = snag.title.length > room ? `${snag.title.slice(0, room - 1)}…` : snag.title;
         return <g key={snag.key}><circle className={`balloon ${tone}`} cx={x + 9} cy={y + 24 + i * 22} r={8.5} /><text className={tone} x={x + 9} y={y + 28 + i * 22} textAnchor="middle">{i + 1}</text><text x={x + 26} y={y + 28 + i * 22}>{text}</text></g>;
       })}
+      {rows.length < snags.length && <text className="faint" x={x + 26} y={y + 28 + rows.length * 22}>and {snags.length - rows.length} more</text>}
     </g>
   );
 }
