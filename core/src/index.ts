@@ -17,6 +17,7 @@ export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
 export { describeIssues, parseBuild, parseBuildText, type Parsed, type Refused } from './build/parseBuild';
 export { editSchema, type Edit, type EditOf } from './build/edits';
+export { differenceOf, type Difference } from './build/difference';
 export { applyEdit, type Refusal } from './build/applyEdit';
 export { addItemEdit, closureOf, type Catalogue } from './build/newItem';
 export { freeOf, overclaims, stockClaims, stockEntrySchema, type Overclaim, type StockClaim, type StockEntry } from './stock/stock';

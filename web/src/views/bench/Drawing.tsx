@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { commit, plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene, type SceneBox } from '@inch-tower/core';
+import { plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene, type SceneBox } from '@inch-tower/core';
 import { BALLOON_R, placeBalloons } from '../../drawing/balloons';
 import { placeLabels } from '../../drawing/labels';
 import { layoutSheet, onSheet, RULER, type Focus } from '../../drawing/sheetLayout';
@@ -29,7 +29,8 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const scene = useAppSelector(selectScene);
   const build = useAppSelector((state) => state.bench.build);
   const view = useAppSelector((state) => state.bench.view);
-  const ghost = useGhostScene();
+  const { after } = ui;
+  const ghost = useMemo(() => (after ? sceneOf(plannedUnits(after), after.layout) : null), [after]);
   const shown = ghost && scene?.boxes.length === 0 ? ghost : scene;
   const box = shown?.boxes.find((one) => holds(one, ui.selected)) ?? shown?.boxes[0];
   const layout = useMemo(() => (box && width > 0 ? layoutSheet(box, ui.focus, width, height) : null), [box, ui.focus, width, height]);
@@ -177,17 +178,6 @@ function isOccupied(scene: Scene | null, id: string): boolean {
 function snagPlace(snags: readonly { key: string; at: readonly ({ unit: string } | { spot: { host: string; key: string; n?: number } })[] }[] | undefined, key: string): string | null {
   const place = snags?.find((snag) => snag.key === key)?.at.find((one) => 'spot' in one);
   return place && 'spot' in place ? printSpot(place.spot) : null;
-}
-
-/** The scene as it would be with the ghost's edits; null without a ghost. */
-function useGhostScene(): Scene | null {
-  const { ghost } = useBench();
-  const build = useAppSelector((state) => state.bench.build);
-  return useMemo(() => {
-    if (!ghost || !build) return null;
-    const step = commit(build, ghost.edits);
-    return step.ok ? sceneOf(plannedUnits(step.build), step.build.layout) : null;
-  }, [ghost, build]);
 }
 
 function useSize(ref: React.RefObject<HTMLElement | null>): { width: number; height: number } {

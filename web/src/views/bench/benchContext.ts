@@ -1,5 +1,5 @@
 import { createContext, useContext, type RefObject } from 'react';
-import type { Catalogue, Edit, Figures, SpotRef } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Figures, SpotRef } from '@inch-tower/core';
 import type { Focus } from '../../drawing/sheetLayout';
 import type { TrySource } from '../../worker/messages';
 
@@ -19,6 +19,8 @@ export type BenchUi = {
   readonly setSource: (source: TrySource) => void;
   readonly moving: string | null;
   readonly ghost: Ghost | null;
+  /** The machine as it would be with the ghost's edits; null without a ghost. */
+  readonly after: Build | null;
   /** Where the keyboard goes once the page has drawn what was asked for; `asked` counts such wishes. */
   readonly focusNextRef: RefObject<{ readonly kind: 'pane'; readonly sel: string | null } | { readonly kind: 'drawing'; readonly stop: string | null } | null>;
   readonly asked: number;

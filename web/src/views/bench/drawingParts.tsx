@@ -121,9 +121,9 @@ function GhostShapes({ view, ghosts }: { readonly view: PlacedView; readonly gho
   // Eight drives one behind the other are one rectangle to the eye.
   const seen = new Set<string>();
   const apart = fresh.filter((shape) => { const place = [shape.xMm, shape.yMm, shape.widthMm, shape.heightMm].join(); return !seen.has(place) && !!seen.add(place); });
-  // What would be gone: a cage, a wall, with what was in it.
-  const there = new Set(ghosts.solids.map((solid) => solid.id));
-  const gone = view.shapes.filter(({ solid }) => !there.has(solid.id));
+  // What would be gone: a cage, a wall, with what was in it, and a part from its place.
+  const there = new Map(ghosts.solids.map((solid) => [solid.id, solid.unit?.part.id]));
+  const gone = view.shapes.filter(({ solid }) => !there.has(solid.id) || (solid.spot && solid.unit && there.get(solid.id) === undefined));
   return <g aria-hidden>{gone.map((shape) => { const rect = onSheet(view, shape); return <rect key={shape.solid.id} className="gone" x={rect.x} y={rect.y} width={Math.max(2, rect.width)} height={Math.max(2, rect.height)} />; })}{apart.map((shape) => { const rect = onSheet(view, shape); return <rect key={shape.solid.id} className="ghost" x={rect.x} y={rect.y} width={Math.max(2, rect.width)} height={Math.max(2, rect.height)} />; })}</g>;
 }
 

@@ -1,7 +1,8 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { VIEW_NAMES, type Catalogue } from '@inch-tower/core';
+import { commit, VIEW_NAMES, type Catalogue } from '@inch-tower/core';
 import type { Focus } from '../../drawing/sheetLayout';
+import { useAppSelector } from '../../state/store';
 import type { TrySource } from '../../worker/messages';
 import type { BenchUi, Ghost, Pane } from './benchContext';
 
@@ -14,6 +15,11 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
   const [params, setParams] = useSearchParams();
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const focusNextRef = useRef<BenchUi['focusNextRef']['current']>(null);
+  const build = useAppSelector((state) => state.bench.build);
+  const after = useMemo(() => {
+    const step = ghost && build ? commit(build, ghost.edits) : null;
+    return step?.ok ? step.build : null;
+  }, [ghost, build]);
   const [asked, setAsked] = useState(0);
   const [moving, setMoving] = useState<string | null>(null);
   const selected = params.get('sel');
@@ -46,8 +52,8 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
   }, []);
 
   return useMemo(() => ({
-    catalogue, selected, pane, focus, replacing, source, moving, ghost, focusNextRef, asked, select, setGhost, setMoving, toDrawing,
+    catalogue, selected, pane, focus, replacing, source, moving, ghost, after, focusNextRef, asked, select, setGhost, setMoving, toDrawing,
     show: (next: Pane) => set('pane', next), setFocus: (next: Focus) => set('view', next),
     setSource: (next: TrySource) => setParams((now) => { const next_ = new URLSearchParams(now); if (next === 'all') next_.delete('from'); else next_.set('from', next); return next_; }, { replace: true }),
-  }), [catalogue, selected, pane, focus, replacing, source, moving, ghost, asked, select, toDrawing, set, setParams]);
+  }), [catalogue, selected, pane, focus, replacing, source, moving, ghost, after, asked, select, toDrawing, set, setParams]);
 }
