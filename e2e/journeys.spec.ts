@@ -14,6 +14,7 @@ test('J1 floor → hall cupboard → bay → try → put eight → figures chang
   await expect(page.getByTestId('try-count')).toContainText('go');
   await bench.tryRow('barge-8').hover();
   await expect(page.locator('[data-view="front"] .ghost')).toHaveCount(1);
+  await expect(page.getByTestId('trying')).toHaveText('Barge 8 TB in');
   await page.getByRole('button', { name: 'All 8 free' }).click();
   await expect(page.getByTestId('try-count')).toContainText('go');
   await expect(bench.tryRow('barge-8')).toContainText('8 × Barge 8 TB');
@@ -39,6 +40,8 @@ test('J2 a blocker cured by a remedy, undone, redone', async ({ page, request })
   await bench.snag('reaches.portsShort').getByRole('button').first().click();
   const remedy = bench.snag('reaches.portsShort').locator('[data-remedy]', { hasText: 'Take Stickle 250 GB NVMe instead' });
   await expect(remedy).toBeVisible();
+  await remedy.hover();
+  await expect(page.getByTestId('trying')).toHaveText('Stickle 250 GB NVMe in, Reed 250 GB M.2 SATA out');
   await remedy.click();
   await expect(bench.snag('reaches.portsShort')).toHaveCount(0);
   await expect(bench.kit('stickle-250')).toBeVisible();

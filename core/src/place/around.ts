@@ -1,5 +1,6 @@
 import type { Layout, Seat, SpotRef } from '../build/layout';
 import { printSpot } from '../build/layout';
+import type { Slot } from '../parts/boardValues';
 import type { PartOf } from '../parts/resolve';
 import { isCard, isKind, unitsById, type PlannedUnit } from './units';
 
@@ -33,6 +34,15 @@ export function boxAmong(unitId: string, byId: ReadonlyMap<string, PlannedUnit>,
     id = spot.host;
   }
   return null;
+}
+
+/** The slot of a board that a card is in, also through a riser; null for what is in none. */
+export function boardSlot(spot: SpotRef | undefined, byId: ReadonlyMap<string, PlannedUnit>, seatOf: (unit: PlannedUnit) => SpotRef | undefined): { readonly board: PlannedUnit & { readonly part: PartOf<'board'> }; readonly slot: Slot; readonly riser: PlannedUnit | null } | null {
+  const host = spot && byId.get(spot.host);
+  if (!spot || !host) return null;
+  if (isKind(host, 'riser')) { const found = boardSlot(seatOf(host), byId, seatOf); return found && { ...found, riser: host }; }
+  const slot = isKind(host, 'board') ? host.part.slots.find(({ key }) => key === spot.key) : undefined;
+  return slot && isKind(host, 'board') ? { board: host, slot, riser: null } : null;
 }
 
 /** Slots a thick card lies over besides its own. */

@@ -35,7 +35,20 @@ const SLOT_LENGTH_MM = { 1: 25, 4: 39, 8: 56, 16: 89 } as const;
 
 export const slotPlace = (board: Board, slot: Slot): BoardPlace => ({ from: { uMm: middleU(board, slot) - 4, vMm: 46, wMm: 0 }, size: { uMm: 8, vMm: Math.min(SLOT_LENGTH_MM[slot.lanes], board.depthMm - 46), wMm: 11 }, assumed: false });
 
+/** A riser lifts a card so far over the board: past the sockets that stand there. */
+const RISER_LIFT_MM = 14;
+const CARD_THICK_MM = 14;
+
+/** A riser standing in a slot with so many slots one over the other, and what lies in its n-th: away from the outside sockets, or over them. */
+export const riserPlace = (board: Board, slot: Slot, slots: number): BoardPlace => ({ from: { uMm: middleU(board, slot) - 4, vMm: 46, wMm: 0 }, size: { uMm: 8, vMm: SLOT_LENGTH_MM[slot.lanes], wMm: RISER_LIFT_MM + slots * SLOT_PITCH_MM - 4 }, assumed: true });
+export function onRiserPlace(board: Board, slot: Slot, n: number, raised: Slot, card: CardPart | null, towardsSockets: boolean): BoardPlace {
+  const size = card ? { uMm: heightOf(card), vMm: card.lengthMm, wMm: CARD_THICK_MM } : { uMm: 11, vMm: SLOT_LENGTH_MM[raised.lanes], wMm: 8 };
+  const uMm = towardsSockets ? middleU(board, slot) - 4 - size.uMm : middleU(board, slot) + 4;
+  return { from: { uMm, vMm: card ? 0 : 46, wMm: RISER_LIFT_MM + (n - 1) * SLOT_PITCH_MM }, size, assumed: true };
+}
+const heightOf = (card: CardPart): number => (card.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM);
+
 /** A card standing in a slot. */
 export const cardPlace = (board: Board, slot: Slot, card: CardPart): BoardPlace => ({
-  from: { uMm: middleU(board, slot) - 7, vMm: 0, wMm: 4 }, size: { uMm: 14 + (card.thickSlots - 1) * SLOT_PITCH_MM, vMm: card.lengthMm, wMm: card.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM }, assumed: false,
+  from: { uMm: middleU(board, slot) - 7, vMm: 0, wMm: 4 }, size: { uMm: CARD_THICK_MM + (card.thickSlots - 1) * SLOT_PITCH_MM, vMm: card.lengthMm, wMm: heightOf(card) }, assumed: false,
 });

@@ -16,8 +16,13 @@ test('with the roof empty the cover ends it; what a snag says and what is drawn 
   expect(drawn.gapMm).toBe(long.assess().snags.find(({ code }) => code === 'fits.cardLength')!.gap!.gap);
 });
 
-test('a card on the table or on a riser has no room to draw', () => {
+test('a card on the table has no room to draw; one on a riser has that of the slot the riser is in', () => {
   expect(of(fixture().add('tern-8i'))).toEqual([]);
+  const low = (maxMm: number) => fixture(tweak('plank-1u', { clearances: [{ for: 'card', maxMm, because: 'shell', label: 'the bays', while: 'present' }] })).add('plank-1u').add('knot-m8').add('hoist-1u').add('tern-8i', 1, { at: ['u6/riser1'] });
+  const made = low(154);
+  expect(of(made)).toEqual([expect.objectContaining({ haveMm: 155, limitMm: 154, gapMm: -1 })]);
+  expect(made.snags()).toContain('blocker fits.cardLength');
+  expect(low(158).snags().filter((one) => one.includes('cardLength'))).toEqual([]);
 });
 
 test('a thick card covers the slots it lies over, a thin one none', () => {

@@ -1,12 +1,12 @@
 import type { Layout } from '../build/layout';
-import { boxAmong, coveredBy } from './around';
+import { boardSlot, boxAmong, coveredBy } from './around';
 import { limitFor } from './clearance';
 import { isCard, isKind, seatSpot, unitsById, type PlannedUnit } from './units';
 
 /** How far a seated card or cooler reaches against the least of what limits it, mm; negative `gapMm` is missing room. */
 export type Reach = { readonly unit: string; readonly what: 'card' | 'cooler'; readonly haveMm: number; readonly limitMm: number; readonly gapMm: number; readonly because: string; readonly label: string };
 
-/** Every card in a slot of a board and every cooler, with the room it has and what ends it. */
+/** Every card in a slot of a board or on a riser and every cooler, with the room it has and what ends it. */
 export function reaches(units: readonly PlannedUnit[], layout: Layout): Reach[] {
   const byId = unitsById(units);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
@@ -14,11 +14,10 @@ export function reaches(units: readonly PlannedUnit[], layout: Layout): Reach[] 
     const spot = seatOf(unit);
     const what = isKind(unit, 'cooler') ? 'cooler' : isCard(unit.part) ? 'card' : null;
     const box = spot && what ? boxAmong(spot.host, byId, seatOf) : null;
-    const board = spot && byId.get(spot.host);
-    if (!box || !what || !isKind(box, 'chassis') || !board || !isKind(board, 'board')) return [];
+    const found = what === 'card' ? boardSlot(spot, byId, seatOf) : null;
+    if (!box || !what || !isKind(box, 'chassis') || (what === 'card' && !found)) return [];
     const occupied = new Set(Object.values(layout.at).filter((seat) => seat.spot.host === box.id).map((seat) => seat.spot.key));
-    const slot = board.part.slots.find(({ key }) => key === spot.key)?.position;
-    const limit = limitFor(box.part, what, { occupied, ...(slot === undefined ? {} : { slot }) });
+    const limit = limitFor(box.part, what, { occupied, ...(found ? { slot: found.slot.position } : {}) });
     const haveMm = isKind(unit, 'cooler') ? unit.part.heightMm : isCard(unit.part) ? unit.part.lengthMm : 0;
     return limit ? [{ unit: unit.id, what, haveMm, limitMm: limit.maxMm, gapMm: Math.round((limit.maxMm - haveMm) * 10) / 10, because: limit.because, label: limit.label }] : [];
   });

@@ -19,6 +19,28 @@ test('a part is drawn at its own size: supply length, cooler height, card length
   expect(solid(made, 'u4/pcie1').box).toMatchObject({ depthMm: 155, heightMm: 68.9 });
 });
 
+test('a riser stands in its slot, and the card on it lies flat over the board at its own size; without one its slot is a place', () => {
+  const low = fixture().add('plank-1u').add('knot-m8').add('hoist-1u');
+  const raised = `${low.unit('hoist-1u')}/riser1`;
+  expect(solid(low, raised)).toMatchObject({ what: 'slot', unit: null });
+  const made = low.add('tern-8i');
+  const card = solid(made, raised);
+  expect(card).toMatchObject({ what: 'card', unit: { part: { name: 'Tern 8i' } } });
+  expect(card.box).toMatchObject({ widthMm: 68.9, depthMm: 155, assumed: true });
+  // Between the board and the cover.
+  const board = solid(made, 'u2/tray').box;
+  expect(card.box.yMm).toBeGreaterThan(board.yMm + board.heightMm);
+  expect(card.box.yMm + card.box.heightMm).toBeLessThanOrEqual(43.5);
+  // Its bracket is what shows in the rear wall.
+  expect(solids(made).filter((one) => one.what === 'opening' && one.unit?.part.name === 'Tern 8i').length).toBe(solids(low).some((one) => one.what === 'opening') ? 1 : 0);
+});
+
+test('two risers side by side: what is on them lies to both sides, not in one another', () => {
+  const made = fixture().add('plank-1u').add('knot-m8').add('hoist-1u', 2, { at: ['u4/pcie1', 'u4/pcie2'] }).add('tern-8i', 2, { at: ['u6/riser1', 'u7/riser1'] });
+  const [one, two] = ['u6/riser1', 'u7/riser1'].map((id) => solid(made, id).box);
+  expect(Math.min(one!.xMm + one!.widthMm, two!.xMm + two!.widthMm)).toBeLessThanOrEqual(Math.max(one!.xMm, two!.xMm) + 1e-6);
+});
+
 test('a card in a tower stands out from the board towards the cover', () => {
   const tower = fixture().add('steading-t9').add('plover-a6').add('tern-8i', 1, { at: ['u4/pcie1'] });
   const card = solid(tower, 'u4/pcie1').box;

@@ -1,9 +1,10 @@
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import { DRIVE_BODY_MM, FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM, M2_WIDTH_MM, SUPPLY_BODY_MM, type Point, type Size } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
+import type { Slot } from '../parts/boardValues';
 import type { BayGroup } from '../parts/chassisValues';
 import { memoPair } from '../memoLast';
-import { cardPlace, m2Place, memoryPlace, slotPlace, socketMiddle, SOCKET_MM, type BoardPlace } from './boardPlan';
+import { cardPlace, m2Place, memoryPlace, onRiserPlace, riserPlace, slotPlace, socketMiddle, SOCKET_MM, type BoardPlace } from './boardPlan';
 import { layOut, onBoard, supplyBox, type BoardFrame, type Box } from './layOut';
 import { plugsEnd } from './plugs';
 import { isCard, isKind, ofKind, type PlannedUnit } from './units';
@@ -105,7 +106,8 @@ function bracketsOf(board: PlannedUnit | undefined, sitting: Sitting): readonly 
   const found: (PlannedUnit | null)[] = [];
   if (!board || !isKind(board, 'board')) return found;
   for (const slot of board.part.slots) {
-    const card = sitting.get(`${board.id}/${slot.key}`);
+    const sitter = sitting.get(`${board.id}/${slot.key}`);
+    const card = sitter && isKind(sitter, 'riser') ? sitting.get(`${sitter.id}/${sitter.part.slots[0]!.key}`) : sitter;
     if (!card || !isCard(card.part) || card.part.brackets.length === 0) continue;
     for (let i = 0; i < Math.ceil(card.part.thickSlots); i++) { while (found.length <= slot.position + i) found.push(null); found[slot.position + i] = card; }
   }
@@ -162,6 +164,7 @@ function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at:
   board.slots.forEach((slot) => {
     const sitter = sitting.get(`${unit.id}/${slot.key}`);
     const card = sitter && isCard(sitter.part) ? sitter.part : null;
+    if (sitter && isKind(sitter, 'riser')) { solids.push(...riserSolids(unit, slot, sitter, lay, sitting)); return; }
     solid(slot.key, sitter ? 'card' : 'slot', lay(card ? cardPlace(board, slot, card) : slotPlace(board, slot)), slot.label);
   });
   board.m2Sockets.forEach((m2, i) => {
@@ -172,6 +175,21 @@ function boardSolids(unit: PlannedUnit & { readonly part: PartOf<'board'> }, at:
     for (let n = 1; n <= usb.count; n++) solid(usb.key, 'other', put(Math.max(4, board.edgeMm - 24 - i * 16), board.depthMm - 16, 0, 12, 12, 10, true), usb.label, usb.count > 1 ? n : undefined);
   });
   return solids;
+}
+
+/** A low-profile card on its side reaches over so many slots. */
+const LIES_OVER_SLOTS = 3;
+/** A riser in its slot, and its own slots with what lies in them. */
+function riserSolids(board: PlannedUnit & { readonly part: PartOf<'board'> }, slot: Slot, riser: PlannedUnit & { readonly part: PartOf<'riser'> }, lay: (place: BoardPlace) => Box, sitting: Sitting): Solid[] {
+  const own: SpotRef = { host: board.id, key: slot.key };
+  // Where another card or riser stands in the way, what is on this one lies to the other side.
+  const blocked = board.part.slots.some((other) => other.position > slot.position && other.position <= slot.position + LIES_OVER_SLOTS && sitting.get(printSpot({ host: board.id, key: other.key })));
+  const raised = riser.part.slots.map((one, i): Solid => {
+    const spot: SpotRef = { host: riser.id, key: one.key };
+    const unit = sitting.get(printSpot(spot)) ?? null;
+    return { id: printSpot(spot), what: unit ? 'card' : 'slot', spot, unit, box: lay(onRiserPlace(board.part, slot, i + 1, one, unit && isCard(unit.part) ? unit.part : null, blocked)), label: one.label };
+  });
+  return [{ id: printSpot(own), what: 'card', spot: own, unit: riser, box: lay(riserPlace(board.part, slot, raised.length)), label: slot.label }, ...raised];
 }
 
 /** Outer size of a part lying on a table. */

@@ -1,4 +1,5 @@
 import { genAt, lanesAt } from '../place/checkLayout';
+import { boardSlot } from '../place/around';
 import { needsRiser, openingAt } from '../place/clearance';
 import { linkMBps, PCI_MBPS } from '../place/rates';
 import { groupAt } from '../place/spotAt';
@@ -7,27 +8,25 @@ import type { PartOf } from '../parts/resolve';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
 import { drivesOn } from '../wiring/drivesOn';
-import { boxAround, isSeated, seatedBoard, spotOf, unitById, type Situation } from './situation';
+import { boxAround, isSeated, seatedBoard, spotOf, type Situation } from './situation';
 import type { Finding } from './snag';
 
 const seatedCards = (situation: Situation): CardUnit[] => situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
 
-/** Where a card of a board meets the rear wall: its position and the opening there, null where the wall is closed. */
-function openingOf(situation: Situation, unit: CardUnit): { readonly position: number; readonly openings: number; readonly height: 'full' | 'low' | null; readonly box: PartOf<'chassis'> } | null {
-  const spot = spotOf(situation, unit)!;
-  const board = unitById(situation, spot.host)?.part;
-  const slot = board?.kind === 'board' ? board.slots.find((one) => one.key === spot.key) : undefined;
+/** Where a card meets the rear wall, also through a riser: its position and the opening there, null where the wall is closed. */
+function openingOf(situation: Situation, unit: CardUnit): { readonly position: number; readonly openings: number; readonly height: 'full' | 'low' | null; readonly raised: boolean; readonly box: PartOf<'chassis'> } | null {
+  const found = boardSlot(spotOf(situation, unit), unitsById(situation.units), (one) => spotOf(situation, one));
   const box = boxAround(situation, unit);
-  if (!slot || !box) return null;
-  const here = openingAt(box.part, slot.position);
-  return { position: slot.position, openings: box.part.openings.reduce((sum, one) => sum + one.count, 0), height: here?.height ?? null, box: box.part };
+  if (!found || !box) return null;
+  const { position } = found.slot;
+  return { position, openings: box.part.openings.reduce((sum, one) => sum + one.count, 0), height: openingAt(box.part, position)?.height ?? null, raised: !!found.riser, box: box.part };
 }
 
 /** A card that stands in the board's own slot where only one lying on a riser has room. */
 export function cardHeight(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const opening = openingOf(situation, unit);
-    if (!opening || !needsRiser(opening.box, opening.position)) return [];
+    if (!opening || opening.raised || !needsRiser(opening.box, opening.position)) return [];
     const { box } = opening;
     const room = box.boardPose === 'flat' ? box.heightMm - (box.boardAt?.yMm ?? 0) : box.widthMm;
     const have = unit.part.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM;
@@ -48,7 +47,7 @@ export function cardBracket(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const opening = openingOf(situation, unit);
     const { part } = unit;
-    if (!opening?.height || needsRiser(opening.box, opening.position) || part.brackets.length === 0) return [];
+    if (!opening?.height || opening.raised || needsRiser(opening.box, opening.position) || part.brackets.length === 0) return [];
     const facts = { card: part.name, opening: opening.height === 'low' ? 'low-profile' : 'full-height', brackets: part.brackets.map((one) => (one === 'low' ? 'low-profile' : 'full-height')).join(' and ') };
     if (part.height === 'full' && opening.height === 'low') return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: FULL_HEIGHT_CARD_MM, limit: LOW_PROFILE_CARD_MM, gap: LOW_PROFILE_CARD_MM - FULL_HEIGHT_CARD_MM, unit: 'mm' }, facts }];
     if (part.brackets.includes(opening.height) || (spare && opening.height === 'low')) return [];

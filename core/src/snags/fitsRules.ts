@@ -1,8 +1,8 @@
 import { limitFor, type Limit } from '../place/clearance';
 import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
-import { coveredBy } from '../place/around';
-import { isCard, ofKind, type PlannedUnit } from '../place/units';
+import { boardSlot, coveredBy } from '../place/around';
+import { isCard, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import { boardsOf, boxAround, byPart, chassisOf, occupiedFeatures, seatedBoard, spotOf, unplacedOf, unitById, type Situation } from './situation';
 import { CLOSE_MM, type Finding, type Gap } from './snag';
 
@@ -67,11 +67,9 @@ export function cardLength(situation: Situation): Finding[] {
   return situation.units.flatMap((unit) => {
     if (!isCard(unit.part)) return [];
     const box = boxAround(situation, unit);
-    const spot = spotOf(situation, unit);
-    const board = spot && unitById(situation, spot.host)?.part;
-    if (!box || !spot || board?.kind !== 'board') return [];
-    const slot = board.slots.find((one) => one.key === spot.key);
-    const limit = limitFor(box.part, 'card', { occupied: occupiedFeatures(situation, box), ...(slot ? { slot: slot.position } : {}) });
+    const found = boardSlot(spotOf(situation, unit), unitsById(situation.units), (one) => spotOf(situation, one));
+    if (!box || !found) return [];
+    const limit = limitFor(box.part, 'card', { occupied: occupiedFeatures(situation, box), slot: found.slot.position });
     return limit ? lengthFinding(unit.part.lengthMm, limit, unit, { card: unit.part.name }, box) : [];
   });
 }

@@ -1,8 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useOutletContext } from 'react-router';
-import { differenceOf, type Catalogue } from '@inch-tower/core';
+import type { Catalogue } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
-import { differenceWords } from '../../words/differenceWords';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
 import { StaleNotice } from '../build/StaleNotice';
@@ -20,8 +19,6 @@ export default function Bench() {
   const ui = useBenchUi(useOutletContext<Catalogue>());
   const stale = useAppSelector((state) => state.bench.save === 'stale');
   const [help, setHelp] = useState(false);
-  const build = useAppSelector((state) => state.bench.build);
-  const trying = useMemo(() => (build && ui.after ? differenceWords(differenceOf(build, ui.after)) : ''), [build, ui.after]);
   useUndoKeys();
 
   return (
@@ -29,7 +26,7 @@ export default function Bench() {
       <div className="flex h-full min-h-[560px] flex-col">
         <Masthead><BuildTitle onHelp={() => setHelp(true)} onNamed={ui.toDrawing} /></Masthead>
         <Tapes />
-        {stale ? <StaleNotice /> : <ChangeLine trying={trying} />}
+        {stale ? <StaleNotice /> : <ChangeLine />}
         <main className="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto md:auto-rows-auto md:grid-rows-1 md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden lg:grid-cols-[214px_minmax(0,1fr)_330px]">
           <Kit />
           <Drawing onHelp={() => setHelp(true)} />

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene, type SceneBox } from '@inch-tower/core';
+import { differenceOf, plannedUnits, printSpot, sceneOf, VIEW_NAMES, type Scene, type SceneBox } from '@inch-tower/core';
 import { BALLOON_R, placeBalloons } from '../../drawing/balloons';
 import { placeLabels } from '../../drawing/labels';
 import { layoutSheet, onSheet, RULER, type Focus } from '../../drawing/sheetLayout';
@@ -9,6 +9,7 @@ import { edit, redo, undo } from '../../state/benchThunks';
 import { nextFeature, nextStop, type Direction, type Stop } from '../../drawing/walk';
 import { TABLE_ANY, useBench } from './benchContext';
 import { Balloons, Dimensions, Hatches, Rulers, SnagNotes, TitleBlock, ViewPicture } from './drawingParts';
+import { differenceWords } from '../../words/differenceWords';
 import { singleKeysOn } from './Shortcuts';
 import { TablePicture, tableStops } from './TablePicture';
 import { Clearances } from './Clearances';
@@ -31,6 +32,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const view = useAppSelector((state) => state.bench.view);
   const { after } = ui;
   const ghost = useMemo(() => (after ? sceneOf(plannedUnits(after), after.layout) : null), [after]);
+  const trying = useMemo(() => (build && after ? differenceWords(differenceOf(build, after)) : '') || (ui.ghost?.words ?? ''), [build, after, ui.ghost]);
   const shown = ghost && scene?.boxes.length === 0 ? ghost : scene;
   const box = shown?.boxes.find((one) => holds(one, ui.selected)) ?? shown?.boxes[0];
   const layout = useMemo(() => (box && width > 0 ? layoutSheet(box, ui.focus, width, height) : null), [box, ui.focus, width, height]);
@@ -155,7 +157,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
             {one.unit.part.id === scene.boxes[i - 1]?.unit.part.id ? '' : `${one.unit.part.name} `}<span className="mono text-[12px]">{one.unit.mark}</span>
           </button>
         ))}
-        <span className="ml-auto hidden truncate pl-2 text-[12px] text-mid lg:block">{ui.moving ? 'Choose a lit place, Escape to leave it' : 'Drawn to scale from the part sheets'}</span>
+        <span data-testid="trying" className={`ml-auto hidden truncate pl-3 text-[12.5px] lg:block ${trying ? 'font-medium' : 'text-mid'}`} title={trying}>{ui.moving ? 'Choose a lit place, Escape to leave it' : trying || 'Drawn to scale from the part sheets'}</span>
       </div>
     </section>
   );

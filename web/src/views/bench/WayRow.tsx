@@ -8,7 +8,7 @@ export function WayRow({ row, onTake }: { readonly row: RemedyRow; readonly onTa
   const ui = useBench();
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(wait.current), []);
-  const show = () => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: row.edits, figures: row.figures }), 90); };
+  const show = () => { clearTimeout(wait.current); wait.current = setTimeout(() => ui.setGhost({ edits: row.edits, figures: row.figures, words: row.title }), 90); };
   const hide = () => { clearTimeout(wait.current); ui.setGhost(null); };
   return (
     <li>

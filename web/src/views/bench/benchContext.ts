@@ -4,8 +4,8 @@ import type { Focus } from '../../drawing/sheetLayout';
 import type { TrySource } from '../../worker/messages';
 
 export type Pane = 'snags' | 'try' | 'sheet';
-/** What is being looked at without being done: edits for the drawing, figures for the tapes. */
-export type Ghost = { readonly edits: readonly Edit[]; readonly figures: Figures | null };
+/** What is being looked at without being done: edits for the drawing, figures for the tapes, words where hands have nothing to do. */
+export type Ghost = { readonly edits: readonly Edit[]; readonly figures: Figures | null; readonly words?: string };
 
 export type BenchUi = {
   readonly catalogue: Catalogue;

@@ -7,17 +7,13 @@ import { changeWords, countWords, unitWords } from '../../words/format';
 
 const SAID: readonly (readonly [FigureId, string])[] = [['power.idleWallW', 'idle'], ['power.peakWallW', 'peak'], ['sound.earIdleDb', ''], ['cost.now', 'money'], ['capacity.rawTb', 'raw'], ['ports.free', 'ports free']];
 
-type Props = { readonly hint?: string; /** What is looked at without being done. */ readonly trying?: string };
-
-/** What the last edit changed, in one line, with undo beside it; while something is tried, what that would change. */
-export function ChangeLine({ hint = 'Click a place in the drawing to see what goes there.', trying = '' }: Props) {
+/** What the last edit changed, in one line, with undo beside it. */
+export function ChangeLine({ hint = 'Click a place in the drawing to see what goes there.' }: { readonly hint?: string }) {
   const { said, problem, view, before, past } = useAppSelector((state) => state.bench);
   const dispatch = useAppDispatch();
   if (problem) return (
     <p role="alert" className="flex min-h-7 items-center gap-3 border-b border-line px-4 text-[13px]"><span className="bad">{problem} Nothing was changed.</span><button type="button" className="plain min-h-6 underline" onClick={() => dispatch(bench.problemSeen())}>Close</button></p>
   );
-  // Not spoken: who comes to a row by keyboard has heard its title.
-  if (trying) return <p data-testid="trying" className="flex min-h-7 items-center overflow-hidden border-b border-line px-4 text-[13px] whitespace-nowrap"><span className="mr-2 text-mid">With this</span><span className="min-w-0 truncate font-medium" title={trying}>{trying}</span></p>;
   return (
     <p aria-live="polite" data-testid="change-line" className="flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 text-[13px] whitespace-nowrap text-mid">
       {said && view ? <><span className="max-w-[40%] truncate font-medium text-ink" title={said}>{said}</span><span className="min-w-0 truncate">{changes(before, view).join(', ')}</span></> : <span>{hint}</span>}
