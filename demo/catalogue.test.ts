@@ -1,4 +1,4 @@
-import { allRemedies, assess, createAssessor, PART_KINDS, plannedUnits, layOut, resolve, wordsOf, type Part, type PartKind } from '@inch-tower/core';
+import { allRemedies, assess, createAssessor, PART_KINDS, plannedUnits, layOut, resolve, supplyBox, wordsOf, type Box, type Part, type PartKind } from '@inch-tower/core';
 import { loadDemoBuilds, loadDemoCatalogue } from './loadDemo';
 
 const catalogue = loadDemoCatalogue();
@@ -105,14 +105,33 @@ test('every sheet and archetype lies within what its class can be', () => {
   for (const part of all) (BOUNDS[part.kind] as (part: Part) => void)(part);
 });
 
+const overlap = (at: number, size: number, other: number, otherSize: number) => Math.min(at + size, other + otherSize) - Math.max(at, other) > 1;
+const meet = (a: Box, b: Box) => overlap(a.xMm, a.widthMm, b.xMm, b.widthMm) && overlap(a.yMm, a.heightMm, b.yMm, b.heightMm) && overlap(a.zMm, a.depthMm, b.zMm, b.depthMm);
+
+test('the longest supply of every form that a bay takes lies inside the shell and in no drive bay', () => {
+  const supplies = parts.filter((part) => part.kind === 'supply');
+  let seen = 0;
+  for (const part of all) if (part.kind === 'chassis') for (const bay of part.supplyBays) for (const form of bay.forms) {
+    const { cells, features } = layOut(part);
+    const fit = supplies.filter((one) => one.form === form && one.lengthMm <= bay.maxLengthMm).sort((a, b) => b.lengthMm - a.lengthMm)[0];
+    const room = cells.get(`${bay.key}.${bay.count}`)!;
+    if (bay.outside || room.assumed || !fit) continue;
+    const box = supplyBox(room, bay, fit);
+    seen++;
+    within(`${part.id} ${form} supply, top`, box.yMm + box.heightMm, 0, part.heightMm);
+    within(`${part.id} ${form} supply, right`, box.xMm + box.widthMm, 0, part.widthMm);
+    within(`${part.id} ${form} supply, front`, box.zMm, 0, part.depthMm);
+    for (const group of part.bayGroups) { const bays = features.get(group.key)!; expect([part.id, form, group.key, !bays.assumed && meet(box, bays)]).toEqual([part.id, form, group.key, false]); }
+  }
+  expect(seen).toBeGreaterThan(10);
+});
+
 test('bays, supplies and the largest board of a chassis do not lie in one another', () => {
-  const overlap = (at: number, size: number, other: number, otherSize: number) => Math.min(at + size, other + otherSize) - Math.max(at, other) > 1;
   for (const part of all) if (part.kind === 'chassis') {
     const { features } = layOut(part);
     const bodies = ['tray', ...part.bayGroups.map(({ key }) => key), ...part.supplyBays.filter(({ outside }) => !outside).map(({ key }) => key)].flatMap((key) => { const box = features.get(key); return box && !box.assumed ? [{ key, box }] : []; });
     for (const [i, one] of bodies.entries()) for (const two of bodies.slice(i + 1)) {
-      const [a, b] = [one.box, two.box];
-      expect([part.id, one.key, two.key, overlap(a.xMm, a.widthMm, b.xMm, b.widthMm) && overlap(a.yMm, a.heightMm, b.yMm, b.heightMm) && overlap(a.zMm, a.depthMm, b.zMm, b.depthMm)]).toEqual([part.id, one.key, two.key, false]);
+      expect([part.id, one.key, two.key, meet(one.box, two.box)]).toEqual([part.id, one.key, two.key, false]);
     }
   }
 });

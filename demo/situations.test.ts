@@ -126,18 +126,25 @@ test('four nodes: two modules go into the slots that are filled first', () => {
 describe('rescue: can another machine take every member', () => {
   const host = (count: number, sheet = 'sluice-6') => hostDrives(all.rescue!, [{ sheet: sheet as SheetId, count }], catalogue, catalogue, createAssessor(), asOf);
   test('twelve bays take eight SAS drives behind one card, and twelve SATA ones', () => {
-    expect(host(8)).toMatchObject({ drives: 8, placed: 8, connected: 8, all: true, newBlockers: 0 });
+    expect(host(8)).toMatchObject({ drives: 8, placed: 8, connected: 8, all: true, newBlockers: 0, troubles: [] });
+    // What the machine can then no longer do: four bays are left, and no port there speaks SAS; eight SATA drives leave room for four more.
+    expect(host(8).roomAfter).toBe(0);
+    expect(host(8, 'barge-8').roomAfter).toBe(4);
     expect(host(12, 'barge-8')).toMatchObject({ all: true });
   });
   test('twelve SAS drives want another card: it says which', () => {
     const twelve = host(12);
     expect(twelve).toMatchObject({ placed: 12, connected: 8, all: false });
     expect(twelve.ways[0]!.title).toMatch(/^(Add|Take) Tern|Grebe/);
-    expect(twelve.ways[0]!.cure).toBe(true);
+    // Taken, the drives are in it with their leads, and cost nothing.
+    expect(assess(twelve.ways[0]!.after).unconnected).toEqual([]);
+    expect(twelve.ways[0]!.after.items.find(({ sheet }) => sheet === 'sluice-6')).toMatchObject({ deal: 'owned', units: { length: 12 } });
+    expect(twelve.alone!.delta['cost.now']).toBeLessThan(60);
   });
   test('thirty-two do not go in: a shelf and a card to reach it are what helps', () => {
     const many = host(32);
     expect(many).toMatchObject({ drives: 32, placed: 12, all: false });
     expect(many.ways.map(({ title }) => title).join('; ')).toContain('Loft 16');
+    expect(many.ways.map(({ title }) => title).join('; ')).not.toContain('Take out');
   });
 });

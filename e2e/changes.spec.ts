@@ -36,5 +36,12 @@ test('another machine’s drives: how many find a bay and a port, and what helps
   await page.getByText('Could it take another machine’s drives?').click();
   await page.locator('[data-host="school-shelf"]').click();
   await expect(page.locator('[data-hosting]')).toContainText('Of 4 drives of School shelf 4 find a bay, 0 a port.');
-  await expect(page.locator('[data-hosting] li').first()).toContainText('Add');
+  await expect(page.locator('[data-hosting] p', { hasText: 'Then there is no room for more like them.' })).toBeInViewport();
+  // A way brings the drives with it, in one edit that one undo takes back.
+  const way = page.locator('[data-hosting] [data-remedy]', { hasText: /^Add .*, and bring them in/ }).first();
+  await way.click();
+  await expect(page.getByTestId('change-line')).toContainText('bring them in: School shelf');
+  await expect(page.locator('[data-kit]', { hasText: '4 × ' }).filter({ hasText: 'owned' }).last()).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('change-line')).toContainText('Undone');
 });

@@ -87,3 +87,14 @@ test('J7 the database stopped for 20 s during edits, the page closed and opened 
   expect([stored.name, stored.items.some((item) => item.sheet === 'barge-8')]).toEqual(['While it was away', true]);
   await context.close();
 });
+
+test('a view whose code does not arrive says so, keeps everything, and opens again', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'broken');
+  await page.route('**/assets/WiringPage*', (route) => route.abort());
+  await page.goto(`/b/${id}/wiring`);
+  await expect(page.getByRole('alert')).toContainText('This view stopped');
+  await expect(page.getByRole('alert')).toContainText('kept in this browser');
+  await page.unroute('**/assets/WiringPage*');
+  await page.getByRole('button', { name: 'Open it again' }).click();
+  await expect(page.getByText('Schedule of leads')).toBeVisible();
+});

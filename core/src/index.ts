@@ -25,7 +25,7 @@ export type { Found } from './stock/found';
 export { readListings, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
 
-export { layOut, type Box, type ChassisPlan } from './place/layOut';
+export { layOut, supplyBox, type Box, type ChassisPlan } from './place/layOut';
 export { sceneOf, bodyOf, sittersBySpot, type Scene, type SceneBox, type Solid } from './place/scene';
 export { checkLayout, type Violation } from './place/checkLayout';
 export { solve } from './place/solve';

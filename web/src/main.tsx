@@ -7,6 +7,7 @@ import { api } from './state/api';
 import { store } from './state/store';
 import { benchWorker } from './worker/client';
 import { applyTheme, readTheme } from './theme';
+import { BrokenPage } from './views/BrokenPage';
 import { FloorPage } from './views/floor/FloorPage';
 import { NowherePage } from './views/NowherePage';
 
@@ -30,13 +31,13 @@ if (location.pathname.startsWith('/b/')) {
   void loadBench();
   void store.dispatch(api.endpoints.catalogue.initiate());
 }
-const router = createBrowserRouter([
+const router = createBrowserRouter([{ errorElement: <BrokenPage />, children: [
   { path: '/', element: <FloorPage /> },
   // One parent for all views of a machine: going from one to another keeps it open.
   { path: '/b/:id', element: <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}><BuildPage /></Suspense>, children: [{ index: true, element: <Bench /> }, { path: 'brief', element: <BriefPage /> }, { path: 'wiring', element: <WiringPage /> }] },
   { path: '/parts', element: <Suspense fallback={<p className="p-6 text-mid">Opening the parts …</p>}><PartsPage /></Suspense>, children: [{ index: true, element: <BrowsePage /> }, { path: 'own', element: <OwnSheetPage /> }, { path: 'stock', element: <StockPage /> }, { path: 'files', element: <FilesPage /> }] },
   { path: '*', element: <NowherePage /> },
-]);
+] }]);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -29,6 +29,11 @@ test('units that move, by their marks; one that finds its first place does not',
   expect(differenceOf(lying.build, lying.add('larder-8').build).moved).toEqual([]);
 });
 
+test('a second box beside the first moves nothing', () => {
+  const made = cube();
+  expect(differenceOf(made.build, made.add('annex-4').build)).toEqual({ ...none, added: [{ name: 'Annex 4', count: 1 }] });
+});
+
 test('what loses its place', () => {
   const made = cube().add('pike-960', 1);
   const without = made.edit({ type: 'units.remove', units: [made.unit('larder-8')] });

@@ -11,9 +11,9 @@ export function differenceOf(before: Build, after: Build): Difference {
   const was = unitsOf(before);
   const is = unitsOf(after);
   const stays = [...is].filter(([id, { sheet }]) => was.get(id)?.sheet === sheet);
-  const seat = (build: Build, id: string) => { const at = build.layout.at[id]; return at ? printSpot(at.spot) : null; };
+  const seat = (build: Build, id: string) => { const at = build.layout.at[id]; return at ? (at.spot.host === 'floor' ? 'floor' : printSpot(at.spot)) : null; };
   const shifted = stays.filter(([id]) => seat(before, id) !== seat(after, id));
-  // What gets its first place goes there as anything new does; that is no move.
+  // On the floor one place is as good as another. What gets its first place goes there as anything new does; that is no move.
   const moved = shifted.filter(([id]) => seat(before, id) !== null && seat(after, id) !== null);
   const changes = (build: Build) => new Map(build.changes.map((change) => [change.id, titleOf(build, change)]));
   return {

@@ -29,6 +29,8 @@ const base = (): Base | null => (build && assessment ? { build, assessment } : n
 const effects = (snags: readonly Snag[]): Effect[] => snags.map((snag) => { const { title, what } = wordsOf(snag); return { title, what, severity: snag.severity }; });
 const outcome = (weighed: Weighed) => ({ delta: weighed.delta, figures: weighed.figures, cures: effects(weighed.cures), eases: effects(weighed.eases), causes: effects(weighed.causes), worsens: effects(weighed.worsens), blockersAfter: weighed.blockersAfter });
 
+const row = (way: Weighed & { readonly title: string }) => ({ title: way.title, edits: way.edits, delta: way.delta, figures: way.figures, blockersAfter: way.blockersAfter });
+
 /** Lets waiting messages in between two pieces of work. */
 const breathe = () => new Promise<void>((resolve) => { const channel = new MessageChannel(); channel.port1.onmessage = () => resolve(); channel.port2.postMessage(null); });
 const SLICE_MS = 24;
@@ -68,9 +70,9 @@ const worker: BenchWorker = {
     const send = (done: boolean) => { onBatch({ going, refused, done }); going = []; refused = []; };
     let since = performance.now();
     const rows = tryAt(from, ask, catalogue, weighing, today(), candidates[ask.source]);
-    for (const row of rows as Iterable<TryRow>) {
-      if (row.goes) going.push({ sheet: row.sheet, ...outcome(row.weighed) });
-      else refused.push({ sheet: row.sheet, name: row.name, why: mismatchWords(row.why) });
+    for (const one of rows as Iterable<TryRow>) {
+      if (one.goes) going.push({ sheet: one.sheet, ...outcome(one.weighed) });
+      else refused.push({ sheet: one.sheet, name: one.name, why: mismatchWords(one.why) });
       if (performance.now() - since < SLICE_MS) continue;
       send(false);
       await breathe();
@@ -89,14 +91,17 @@ const worker: BenchWorker = {
     const run = remediesFor(from, snag, listed, weighing, today());
     for (;;) {
       const next = run.next();
-      if (next.done) return { rows: next.value.map((remedy) => ({ title: remedy.title, edits: remedy.edits, delta: remedy.delta, figures: remedy.figures, cure: remedy.cure, blockersAfter: remedy.blockersAfter })), conflict: conflictLines(from, snag) };
+      if (next.done) return { rows: next.value.map((remedy) => ({ ...row(remedy), cure: remedy.cure })), conflict: conflictLines(from, snag) };
       await breathe();
       if (mine !== asking) return null;
     }
   },
 
   hosts(other) {
-    return build ? hostDrives(build, poolDrives(other), other, listed, weighing, today()) : null;
+    if (!build) return null;
+    const { drives, placed, connected, all, roomAfter, troubles, alone, ways } = hostDrives(build, poolDrives(other), other, listed, weighing, today());
+    const rows = [...(alone ? [{ ...alone, title: placed < drives ? `Bring them in; ${drives - placed} on the table` : connected < drives ? `Bring them in; ${drives - connected} without a port` : 'Bring them in' }] : []), ...ways.map((way) => ({ ...way, title: `${way.title}, and bring them in` }))];
+    return { drives, placed, connected, all, roomAfter, troubles: effects(troubles), rows: rows.map((way) => ({ ...row(way), cure: all })) };
   },
 
   weighed(edits) {
@@ -109,7 +114,7 @@ const worker: BenchWorker = {
     const from = base();
     if (!from) return null;
     const { ways, conflict } = whyNot(from, spot, sheet as SheetId, { sheets: { ...listed.sheets, ...(catalogue.sheets[sheet] ? { [sheet]: catalogue.sheets[sheet] } : {}) }, archetypes: catalogue.archetypes }, weighing, today());
-    return { rows: ways.map((way) => ({ title: way.title, edits: way.edits, delta: way.delta, figures: way.figures, cure: true, blockersAfter: way.blockersAfter })), conflict };
+    return { rows: ways.map((way) => ({ ...row(way), cure: true })), conflict };
   },
 
   stop() { asking++; },

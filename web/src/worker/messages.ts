@@ -1,4 +1,4 @@
-import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Hosting, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, SpotRef, Status, TryAsk, Wiring } from '@inch-tower/core';
+import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, SpotRef, Status, TryAsk, Wiring } from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
 export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
@@ -24,6 +24,8 @@ export type TryBatch = { readonly going: readonly GoingRow[]; readonly refused: 
 export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[]; readonly delta: Deltas; readonly figures: Figures; readonly cure: boolean; readonly blockersAfter: number };
 /** Remedies of a snag, and what of the build cannot be together, in lines of words. */
 export type WaysOut = { readonly rows: readonly RemedyRow[]; readonly conflict: readonly string[] };
+/** What becomes of another machine's drives here; every row brings them in. */
+export type Hosted = { readonly drives: number; readonly placed: number; readonly connected: number; readonly all: boolean; readonly roomAfter: number; readonly troubles: readonly Effect[]; readonly rows: readonly RemedyRow[] };
 export type CardFacts = { readonly status: Status; readonly figures: Figures; readonly snags: number };
 
 /** What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller. */
@@ -42,7 +44,7 @@ export type BenchWorker = {
   /** With parts in stock by sheet, which are proposed first. */
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
   /** Whether the open build could take the pool's drives of another; null while none is open. */
-  hosts(other: Build): Hosting | null;
+  hosts(other: Build): Hosted | null;
   /** Figures as they would be with some edits; null where those cannot be made. */
   weighed(edits: readonly Edit[]): Figures | null;
   /** What would let a part in that does not go there; null when something newer was asked. */

@@ -1,8 +1,12 @@
-import { useState } from 'react';
-import { poolDrives, type Build, type Hosting } from '@inch-tower/core';
+import { useEffect, useRef, useState } from 'react';
+import { poolDrives, type Build } from '@inch-tower/core';
 import { useBuildsQuery } from '../../state/api';
-import { useAppSelector } from '../../state/store';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { countWords } from '../../words/format';
 import { benchWorker } from '../../worker/client';
+import type { Hosted } from '../../worker/messages';
+import { WayRow } from './WayRow';
 
 /** Whether this machine could take the drives of another, when that one dies: how many find a bay and a port, and what would help. */
 export function HostDrives() {
@@ -10,27 +14,39 @@ export function HostDrives() {
   const rev = useAppSelector((state) => state.bench.rev);
   const [open, setOpen] = useState(false);
   const { data } = useBuildsQuery(undefined, { skip: !open });
-  const [answer, setAnswer] = useState<{ readonly from: string; readonly rev: number; readonly hosting: Hosting | null } | null>(null);
+  const [answer, setAnswer] = useState<{ readonly of: string; readonly rev: number; readonly hosted: Hosted | null } | null>(null);
   const others = data?.filter((card) => card.id !== id && poolDrives(card.build).length > 0) ?? [];
-  const ask = (build: Build) => { setAnswer({ from: build.name, rev, hosting: null }); void benchWorker().hosts(build).then((hosting) => setAnswer({ from: build.name, rev, hosting })); };
+  const ask = (of: string, build: Build) => { setAnswer({ of, rev, hosted: null }); void benchWorker().hosts(build).then((hosted) => setAnswer({ of, rev, hosted })); };
   const known = answer?.rev === rev ? answer : null;
   return (
     <details className="mt-2 border-t border-line pt-1 text-[13px]" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-6 cursor-pointer text-mid">Could it take another machine’s drives?</summary>
       {others.length === 0 && <p className="text-mid">{data ? 'No other machine on the floor has a pool.' : 'Looking …'}</p>}
-      <ul>{others.map(({ id: other, build }) => <li key={other}><button type="button" data-host={other} className="plain min-h-6 underline decoration-dotted" onClick={() => ask(build)}>{build.name || 'Unnamed'}</button></li>)}</ul>
-      {known && !known.hosting && <p className="text-mid">Laying them out …</p>}
-      {known?.hosting && <Answer from={known.from} hosting={known.hosting} />}
+      <ul>
+        {others.map(({ id: other, build }) => (
+          <li key={other}>
+            <button type="button" data-host={other} aria-expanded={known?.of === other} className="plain min-h-6 text-left underline decoration-dotted" onClick={() => ask(other, build)}>{build.name || 'Unnamed'}</button>
+            {known?.of === other && <div aria-live="polite">{known.hosted ? <Answer from={build.name || 'it'} hosted={known.hosted} /> : <p className="text-mid">Laying them out …</p>}</div>}
+          </li>
+        ))}
+      </ul>
     </details>
   );
 }
 
-function Answer({ from, hosting }: { readonly from: string; readonly hosting: Hosting }) {
-  const { drives, placed, connected, all, newBlockers, ways } = hosting;
+function Answer({ from, hosted }: { readonly from: string; readonly hosted: Hosted }) {
+  const dispatch = useAppDispatch();
+  const ref = useRef<HTMLDivElement>(null);
+  // The list may be longer than its pane, and the answer below its edge. Newer browsers give a promise: it is no clean-up.
+  useEffect(() => { void ref.current?.scrollIntoView({ block: 'nearest' }); }, []);
+  const { drives, placed, connected, all, roomAfter, troubles, rows } = hosted;
+  const good = all && troubles.every(({ severity }) => severity !== 'blocker');
   return (
-    <div data-hosting className="mt-1">
-      <p className={all && newBlockers === 0 ? 'good' : 'bad'}>{all ? `All ${drives} drives of ${from} find a bay and a port.` : `Of ${drives} drives of ${from} ${placed} find a bay, ${connected} a port.`}{all && newBlockers > 0 ? ' But something else then blocks.' : ''}</p>
-      {ways.length > 0 && <><p className="text-mid">What helps, with them in it:</p><ul>{ways.map((way) => <li key={way.title}>{way.title}</li>)}</ul></>}
+    <div ref={ref} data-hosting className="mt-1 mb-2 border-l-2 border-line pl-2">
+      <p className={good ? 'good' : 'bad'}>{all ? `All ${countWords(drives, 'drive')} of ${from} ${drives === 1 ? 'finds' : 'find'} a bay and a port.` : `Of ${countWords(drives, 'drive')} of ${from} ${placed} ${placed === 1 ? 'finds' : 'find'} a bay, ${connected} a port.`}</p>
+      {placed > 0 && <p className="text-mid">{roomAfter > 0 ? `Then there is room for ${roomAfter} more like them.` : 'Then there is no room for more like them.'}</p>}
+      {troubles.map(({ what, severity }) => <p key={what} className={severity === 'blocker' ? 'bad' : 'warn'}>{severity === 'blocker' ? 'Blocker' : 'Caution'}: {what}</p>)}
+      <ul className="mt-1 flex flex-col gap-1">{rows.map((row) => <WayRow key={row.title} row={row} onTake={() => dispatch(edit(row.edits, `${row.title}: ${from}`))} />)}</ul>
     </div>
   );
 }
