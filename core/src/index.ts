@@ -58,7 +58,8 @@ export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type
 export { isFact, Ledger, type Working } from './figures/quantity';
 export { minorPerMajor } from './parts/currency';
 
-export { placeName, type Place, type Severity, type Snag } from './snags/snag';
+export type { Place, Severity } from './snags/finding';
+export { placeName, type Snag } from './snags/snag';
 export { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './snags/words';
 export { rulesPage } from './snags/rulesPage';
 

@@ -9,7 +9,7 @@ import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
 import { drivesOn } from '../wiring/drivesOn';
 import { boxAround, isSeated, seatedBoard, spotOf, type Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 const seatedCards = (situation: Situation): CardUnit[] => situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
 

@@ -6,7 +6,7 @@ import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, byPart, seatedBoard, type Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 /** Small parts that are in no box and not in the kit. */
 export function smallParts({ small }: Situation): Finding[] {

@@ -4,7 +4,7 @@ import { spotsOf } from '../place/spots';
 import { boardSlot, coveredBy } from '../place/around';
 import { isCard, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import { boardsOf, boxAround, byPart, chassisOf, occupiedFeatures, seatedBoard, spotOf, unplacedOf, unitById, type Situation } from './situation';
-import { CLOSE_MM, type Finding, type Gap } from './snag';
+import { CLOSE_MM, type Finding, type Gap } from './finding';
 
 const gapMm = (have: number, limit: number): Gap => ({ have, limit, gap: limit - have, unit: 'mm' });
 

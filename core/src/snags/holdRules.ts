@@ -3,7 +3,7 @@ import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, byPart, chassisOf, isSeated, occupiedFeatures, spotOf, unitById, type Situation } from './situation';
-import { CLOSE_MM, type Finding } from './snag';
+import { CLOSE_MM, type Finding } from './finding';
 
 /** The screw holes of a drive: set A or B of 3.5-inch ones (SFF-8301), those of 2.5-inch ones (SFF-8201). */
 const holesOf = (drive: PartOf<'drive'>): 'A' | 'B' | '2.5' | null => (drive.size === '2.5' || drive.size === 'u.2' ? '2.5' : drive.size === '3.5' ? drive.holes : null);

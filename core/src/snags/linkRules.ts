@@ -7,7 +7,7 @@ import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import { printSpot } from '../build/layout';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 /** Bays that share uplinks: what their drives wish against what the leads to them carry. */
 export function uplinkShare(situation: Situation): Finding[] {

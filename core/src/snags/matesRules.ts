@@ -3,7 +3,7 @@ import { memoryRoom } from '../place/memoryRoom';
 import { spotsOf } from '../place/spots';
 import { ofKind, type PlannedUnit } from '../place/units';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 const FORM = { dimm: 'DIMM', 'so-dimm': 'SO-DIMM' } as const;
 

@@ -4,7 +4,7 @@ import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
 import { ofKind, type PlannedUnit } from '../place/units';
 import { plugBalance } from '../needs/plugs';
 import type { Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 type Supply = NonNullable<ReturnType<typeof supplyOf>>;
 

@@ -4,7 +4,7 @@ import { portsIn, protocolOf } from '../place/ports';
 import { isKind, type PlannedUnit } from '../place/units';
 import { behindMultiplier } from './linkRules';
 import { seatedBoard, unitById, type Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 const PROTOCOL_WORDS: Readonly<Record<Protocol, string>> = { sata: 'SATA', sas: 'SAS', pcie: 'NVMe', usb: 'USB' };
 

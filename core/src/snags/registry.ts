@@ -8,7 +8,8 @@ import { plugsShort, start12V, supplyTotal } from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
 import { goesFirst, plugRoom } from './roomRules';
 import type { Situation } from './situation';
-import { placeName, type Finding, type Snag } from './snag';
+import type { Finding } from './finding';
+import { placeName, type Snag } from './snag';
 import { SNAG_CODES, type SnagCode } from './words';
 import { growthWithinBrief, idleWithinBrief, moneyWithinBrief, mustHaves, networkWithinBrief, peakWithinBrief, rackUnitsWithinBrief, sizeWithinBrief, soundWithinBrief } from './withinRules';
 

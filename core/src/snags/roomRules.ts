@@ -3,7 +3,7 @@ import { ANGLED_PLUG_MM, plugsEnd, STRAIGHT_PLUG_MM } from '../place/plugs';
 import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, unitsById } from '../place/units';
 import { byPart, spotOf, type Situation } from './situation';
-import type { Finding } from './snag';
+import type { Finding } from './finding';
 
 const count = (n: number, one: string) => (n === 1 ? `1 ${one}` : `${n} ${one}s`);
 

@@ -5,7 +5,7 @@ import { Ledger } from '../figures/quantity';
 import { soundSources } from '../figures/sound/ear';
 import { ofKind } from '../place/units';
 import { chassisOf, type Situation } from './situation';
-import type { Finding, Place } from './snag';
+import type { Finding, Place } from './finding';
 
 /** A figure against a wish: over it by its likely value, or only by its bad end and by more than `slack`. */
 function overWish(situation: Situation, id: FigureId, wish: number | undefined, slack: number, at: () => readonly Place[], facts: () => Finding['facts']): Finding[] {

@@ -1,4 +1,4 @@
-import type { Snag } from './snag';
+import type { Finding } from './finding';
 
 const mm = (value: number) => `${round(value)} mm`;
 const round = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
@@ -8,11 +8,11 @@ const mbps = (value: number) => `${Math.round(value).toLocaleString('en-GB')} MB
 const PLUG_WORDS: Readonly<Record<string, string>> = { 'sata-power': 'SATA power plugs', peripheral: '4-pin peripheral plugs', '6-pin-card': '6-pin card plugs', '8-pin-card': '8-pin card plugs', '24-pin': '24-pin plugs', '8-pin-cpu': '8-pin processor plugs', '4-pin-cpu': '4-pin processor plugs', 'dc-jack': 'DC jacks' };
 export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
-const over = (s: Snag, of: (value: number) => string, wish: string) =>
+const over = (s: Finding, of: (value: number) => string, wish: string) =>
   `${s.gap!.gap < 0 ? ((s.gap!.lo ?? s.gap!.have) > s.gap!.limit ? 'Over' : 'Probably over') : 'May be over'} the ${wish} ${of(s.gap!.limit)}: ${of(s.gap!.have)}${(s.gap!.lo ?? s.gap!.have) === (s.gap!.hi ?? s.gap!.have) ? '' : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`}.`;
 const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
-type Facts = Snag['facts'];
-type Words = { readonly title: string; readonly what: (facts: Facts, snag: Snag) => string; readonly why: string };
+type Facts = Finding['facts'];
+type Words = { readonly title: string; readonly what: (facts: Facts, snag: Finding) => string; readonly why: string };
 
 /** One entry per code: the rule's title, its sentence with the numbers in it, and why it matters. */
 export const WORDS = {
@@ -169,7 +169,7 @@ export type SnagCode = keyof typeof WORDS;
 export const SNAG_CODES = Object.keys(WORDS) as SnagCode[];
 
 /** The sentence of a snag and why it matters. */
-export function wordsOf(snag: Snag): { readonly title: string; readonly what: string; readonly why: string } {
+export function wordsOf(snag: Finding & { readonly code: SnagCode }): { readonly title: string; readonly what: string; readonly why: string } {
   const words: Words = WORDS[snag.code];
   return { title: words.title, what: words.what(snag.facts, snag), why: words.why };
 }

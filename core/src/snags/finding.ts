@@ -1,0 +1,22 @@
+import type { SpotRef } from '../build/layout';
+
+export type Severity = 'blocker' | 'caution' | 'note';
+
+/** A number against its limit: `gap` is signed, negative where the limit is passed, in `unit`. */
+export type Gap = { readonly have: number; readonly limit: number; readonly gap: number; readonly unit: string; readonly lo?: number; readonly hi?: number };
+export type Place = { readonly unit: string } | { readonly spot: SpotRef };
+
+/** What a rule says, as data: something wrong or worth knowing. The registry adds code and key, the catalogue of words its sentence. */
+export type Finding = {
+  readonly severity: Severity;
+  /** Units and spots it is about: where its tag hangs. */
+  readonly at: readonly Place[];
+  readonly gap?: Gap;
+  /** What the words need: names, counts, culprits. */
+  readonly facts: Readonly<Record<string, string | number>>;
+  /** What else caused it. */
+  readonly because?: readonly Place[];
+};
+
+/** Cautions from this much room down; less than none blocks. */
+export const CLOSE_MM = 2;
