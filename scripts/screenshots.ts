@@ -18,6 +18,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench-two-boxes', path: '/b/school-shelf', act: async (page) => { await ready(page); await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: /Annex 4/ }).click(); await page.locator('[data-view="front"] [data-stop$="/bay.1"]').click(); } },
   { name: 'wiring', path: '/b/boathouse-rack/wiring', act: async (page) => { await ready(page); await page.locator('[data-lead="#2"]').click(); await page.getByRole('button', { name: 'Pick up its port end' }).click(); await page.locator('[data-port]').first().waitFor(); } },
   { name: 'bench-changes', path: '/b/sound-desk?sel=floor/chassis&pane=sheet&view=plan', act: async (page) => { await ready(page); await page.locator('li', { has: page.locator('[data-change]') }).filter({ hasText: 'Take out the fan wall' }).hover(); await page.locator('.gone').first().waitFor(); } },
+  { name: 'bench-remedy', path: '/b/gauge-house', act: async (page) => { await ready(page); await page.locator('[data-remedy]').first().hover(); await page.getByTestId('trying').filter({ hasText: 'Hoist 1U in' }).waitFor(); } },
   { name: 'bench-rear', path: '/b/sound-desk?view=rear', act: ready },
   { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
   { name: 'parts', path: '/parts?kind=drive&open=drive%7CBargeyard%7CBarge&part=barge-12', act: async (page) => { await page.getByRole('heading', { name: 'Barge 12 TB' }).waitFor(); } },

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { printSpot, projectBox, viewSize, type Brief, type Build, type FlatShape, type SceneBox } from '@inch-tower/core';
+import { printSpot, projectBox, viewSize, type Brief, type Build, type FlatShape, type SceneBox, type Solid } from '@inch-tower/core';
 import { BALLOON_R, type Balloon } from '../../drawing/balloons';
 import type { Label } from '../../drawing/labels';
 import { onSheet, RULER, type Focus, type PlacedView } from '../../drawing/sheetLayout';
@@ -121,13 +121,20 @@ function GhostShapes({ view, ghosts }: { readonly view: PlacedView; readonly gho
   // Eight drives one behind the other are one rectangle to the eye.
   const seen = new Set<string>();
   const apart = fresh.filter((shape) => { const place = [shape.xMm, shape.yMm, shape.widthMm, shape.heightMm].join(); return !seen.has(place) && !!seen.add(place); });
-  // What would be gone: a cage, a wall, with what was in it, and a part from its place.
-  const there = new Map(ghosts.solids.map((solid) => [solid.id, solid.unit?.part.id]));
-  const gone = view.shapes.filter(({ solid }) => !there.has(solid.id) || (solid.spot && solid.unit && there.get(solid.id) === undefined));
+  const there = new Map(ghosts.solids.map((solid) => [solid.id, solid]));
+  const gone = view.shapes.filter(({ solid }) => isGone(solid, there.get(solid.id)));
   return <g aria-hidden>{gone.map((shape) => { const rect = onSheet(view, shape); return <rect key={shape.solid.id} className="gone" x={rect.x} y={rect.y} width={Math.max(2, rect.width)} height={Math.max(2, rect.height)} />; })}{apart.map((shape) => { const rect = onSheet(view, shape); return <rect key={shape.solid.id} className="ghost" x={rect.x} y={rect.y} width={Math.max(2, rect.width)} height={Math.max(2, rect.height)} />; })}</g>;
 }
 
-/** Outer sizes as dimension lines with ticks (ISO 129). */
+/** What would be gone: a cage or wall with what was in it, a part from its place, one of another size in the place of what comes. */
+function isGone(now: Solid, then: Solid | undefined): boolean {
+  if (!then) return true;
+  if (!now.spot || !now.unit) return false;
+  if (!then.unit) return true;
+  const other = (['widthMm', 'heightMm', 'depthMm'] as const).some((side) => Math.abs(now.box[side] - then.box[side]) > 0.5);
+  return now.unit.part.id !== then.unit.part.id && other;
+}
+
 /** Outer dimensions; where the brief limits one, the room there is stands beside it, vermilion where it is passed. */
 export function Dimensions({ views, brief }: { readonly views: readonly PlacedView[]; readonly brief: Brief | undefined }) {
   const lines = views.filter((view) => view.large).flatMap((view) => {
