@@ -3,7 +3,7 @@ import type { PartOf } from '../parts/resolve';
 import { boxOf, seatsOf } from './around';
 import { cardPlace, m2Place, memoryPlace, type BoardPlace } from './boardPlan';
 import { layOut, onBoard, supplyBox, type Box } from './layOut';
-import { isCard, isKind, ofKind, unitsById, type PlannedUnit } from './units';
+import { isCard, isKind, ofKind, type PlannedUnit } from './units';
 
 type Box3 = Omit<Box, 'assumed'>;
 /** Modules of a board that cannot rise out of their sockets, and what lies over them. */
@@ -23,9 +23,11 @@ export function lyingOver(units: readonly PlannedUnit[], layout: Layout): readon
     const plan = layOut(box.part);
     if (plan.board.assumed) return [];
     const inBoard = ({ from, size }: BoardPlace): Box3 => onBoard(plan.board, from, size);
-    const rising = [...at].flatMap(([id, { spot }]) => {
-      const rise = spot.host === board.id ? riseOf(board.part, spot.key, spot.n ?? 1, unitsById(units).get(id)) : null;
-      return rise ? [{ unit: unitsById(units).get(id)!, box: inBoard(rise) }] : [];
+    const modules: readonly PlannedUnit[] = [...ofKind(units, 'memory'), ...ofKind(units, 'drive').filter(({ part }) => part.size === 'm2')];
+    const rising = modules.flatMap((unit) => {
+      const spot = at.get(unit.id)?.spot;
+      const rise = spot?.host === board.id ? riseOf(board.part, spot.key, spot.n ?? 1, unit) : null;
+      return rise ? [{ unit, box: inBoard(rise) }] : [];
     });
     if (rising.length === 0) return [];
     const lying = bodies(units, at, board, box, inBoard);
@@ -37,9 +39,9 @@ export function lyingOver(units: readonly PlannedUnit[], layout: Layout): readon
 const unique = <T>(list: readonly T[]): T[] => [...new Set(list)];
 
 /** The room over a module that it needs to come out: its own height, or the way of its free end. */
-function riseOf(board: PartOf<'board'>, key: string, n: number, unit: PlannedUnit | undefined): BoardPlace | null {
+function riseOf(board: PartOf<'board'>, key: string, n: number, unit: PlannedUnit): BoardPlace | null {
   const m2 = board.m2Sockets.findIndex((socket) => socket.key === key);
-  const place = key === 'memory' ? memoryPlace(board, n) : m2 >= 0 && unit && isKind(unit, 'drive') ? m2Place(board, m2, unit.part.lengthMm) : null;
+  const place = key === 'memory' ? memoryPlace(board, n) : m2 >= 0 && isKind(unit, 'drive') ? m2Place(board, m2, unit.part.lengthMm) : null;
   if (!place || place.assumed) return null;
   const upMm = key === 'memory' ? place.size.wMm : place.size.uMm * M2_RISE;
   return { ...place, from: { ...place.from, wMm: place.from.wMm + place.size.wMm }, size: { ...place.size, wMm: upMm } };
@@ -48,17 +50,22 @@ function riseOf(board: PartOf<'board'>, key: string, n: number, unit: PlannedUni
 /** What could lie over a board: its cards, the supply, and what is in bays that are not hot swap. */
 function bodies(units: readonly PlannedUnit[], at: ReadonlyMap<string, Seat>, board: PlannedUnit & { readonly part: PartOf<'board'> }, box: PlannedUnit & { readonly part: PartOf<'chassis'> }, inBoard: (place: BoardPlace) => Box3): { readonly unit: PlannedUnit; readonly box: Box3 }[] {
   const plan = layOut(box.part);
-  const byId = unitsById(units);
-  return [...at].flatMap(([id, { spot }]) => {
-    const unit = byId.get(id);
-    if (!unit) return [];
-    const slot = spot.host === board.id && isCard(unit.part) ? board.part.slots.find(({ key }) => key === spot.key) : undefined;
-    if (slot && isCard(unit.part)) return [{ unit, box: inBoard(cardPlace(board.part, slot, unit.part)) }];
-    const cell = spot.host === box.id ? plan.cells.get(`${spot.key}.${spot.n ?? 1}`) : undefined;
-    if (!cell || cell.assumed) return [];
-    const bay = box.part.supplyBays.find(({ key, outside }) => key === spot.key && !outside);
-    if (bay && isKind(unit, 'supply')) return [{ unit, box: supplyBox(cell, bay, unit.part) }];
-    return box.part.bayGroups.some(({ key, access }) => key === spot.key && access !== 'hotSwap') ? [{ unit, box: cell }] : [];
+  const inBays = new Set(box.part.bayGroups.filter(({ access, at: place }) => access !== 'hotSwap' && place).map(({ key }) => key));
+  const supplyBays = new Map(box.part.supplyBays.filter(({ outside, at: place }) => !outside && place).map((bay) => [bay.key, bay]));
+  return units.flatMap((unit): { unit: PlannedUnit; box: Box3 }[] => {
+    const { part } = unit;
+    // Of the hundreds of units of a rack few could lie over its board.
+    if (!isCard(part) && part.kind !== 'supply' && (inBays.size === 0 || (part.kind !== 'drive' && part.kind !== 'adapter'))) return [];
+    const spot = at.get(unit.id)?.spot;
+    if (isCard(part)) {
+      const slot = spot?.host === board.id ? board.part.slots.find(({ key }) => key === spot.key) : undefined;
+      return slot ? [{ unit, box: inBoard(cardPlace(board.part, slot, part)) }] : [];
+    }
+    const cell = spot?.host === box.id ? plan.cells.get(`${spot.key}.${spot.n ?? 1}`) : undefined;
+    if (!spot || !cell || cell.assumed) return [];
+    const bay = supplyBays.get(spot.key);
+    if (part.kind === 'supply') return bay ? [{ unit, box: supplyBox(cell, bay, part) }] : [];
+    return inBays.has(spot.key) ? [{ unit, box: cell }] : [];
   });
 }
 
