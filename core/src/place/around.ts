@@ -39,10 +39,12 @@ export function boxAmong(unitId: string, byId: ReadonlyMap<string, PlannedUnit>,
 /** The slot of a board that a card is in, also through a riser; null for what is in none. */
 export function boardSlot(spot: SpotRef | undefined, byId: ReadonlyMap<string, PlannedUnit>, seatOf: (unit: PlannedUnit) => SpotRef | undefined): { readonly board: PlannedUnit & { readonly part: PartOf<'board'> }; readonly slot: Slot; readonly riser: PlannedUnit | null } | null {
   const host = spot && byId.get(spot.host);
-  if (!spot || !host) return null;
-  if (isKind(host, 'riser')) { const found = boardSlot(seatOf(host), byId, seatOf); return found && { ...found, riser: host }; }
-  const slot = isKind(host, 'board') ? host.part.slots.find(({ key }) => key === spot.key) : undefined;
-  return slot && isKind(host, 'board') ? { board: host, slot, riser: null } : null;
+  const riser = host && isKind(host, 'riser') ? host : null;
+  // One riser and no more: what a file says of risers in risers, or in themselves, leads nowhere.
+  const under = riser ? seatOf(riser) : spot;
+  const board = under && byId.get(under.host);
+  const slot = board && isKind(board, 'board') ? board.part.slots.find(({ key }) => key === under.key) : undefined;
+  return slot && isKind(board!, 'board') ? { board: board!, slot, riser } : null;
 }
 
 /** Slots a thick card lies over besides its own. */
