@@ -10,7 +10,6 @@ export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
 const over = (s: Finding, of: (value: number) => string, wish: string) =>
   `${s.gap!.gap < 0 ? ((s.gap!.lo ?? s.gap!.have) > s.gap!.limit ? 'Over' : 'Probably over') : 'May be over'} the ${wish} ${of(s.gap!.limit)}: ${of(s.gap!.have)}${(s.gap!.lo ?? s.gap!.have) === (s.gap!.hi ?? s.gap!.have) ? '' : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`}.`;
-const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 type Facts = Finding['facts'];
 type Words = { readonly title: string; readonly what: (facts: Facts, snag: Finding) => string; readonly why: string };
 
@@ -58,14 +57,14 @@ export const WORDS = {
   'fits.opening': {
     title: 'Opening behind a card',
     what: (f) => `${f.card}: the rear wall has no opening at its slot. It goes in only without its bracket${Number(f.lost) ? `, and ${n(Number(f.lost), 'outside port')} cannot be used` : ''}.`,
-    why: 'Nothing holds it but the slot, and no plug reaches it from outside.',
+    why: 'Only the slot holds it; no plug reaches it.',
   },
   'fits.bracketOff': { title: 'Card without its bracket', what: (f) => `${f.card} stands without its bracket; only the slot holds it.${Number(f.lost) ? ` ${n(Number(f.lost), 'outside port')} cannot be used.` : ''}`, why: 'It tips when a cable is pulled: lay its leads loosely, and do not ship it so.' },
   'fits.fixedBays': { title: 'Bays that need a power-down', what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'sits' : 'sit'} in bays that are not hot swap: to change or add one the machine is switched off.`, why: 'A failed drive waits until nobody needs the machine, and so does the rebuild.' },
   'fits.holes': {
     title: 'Holes of a drive',
     what: (f) => `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'mates' : 'mate'}, but nothing holds ${Number(f.count) === 1 ? 'it' : 'them'}: ${f.drive} has ${HOLES[f.have as 'A']}; the bay has those of ${f.want}.`,
-    why: 'A plug is no mounting: the drive sags, shakes and loses contact.',
+    why: 'A plug is no mounting: the drive sags and shakes.',
   },
   'fits.supplyScrews': { title: 'Screw points for the supply', what: (f) => `${f.supply} goes into the ${f.bay} of ${f.chassis}, which has no screw points for it.`, why: 'A loose supply pulls on every cable when the machine is moved.' },
   'fits.coolerBase': { title: 'Cooler over its processor', what: (f, s) => `The base of ${f.cooler} is ${mm(s.gap!.have)}; the heat spreader of ${f.processor} is ${mm(s.gap!.limit)}.`, why: 'What is not covered is not cooled: it runs hot under load.' },
@@ -76,9 +75,9 @@ export const WORDS = {
   },
   'fits.plugRoom': {
     title: 'Room for the plugs of a drive',
-    what: (f, s) => (s.severity === 'note' ? `${Number(f.count) === 1 ? f.drive : `${f.count} × ${f.drive}`} ${Number(f.count) === 1 ? 'goes' : 'go'} in turned round, plugs to the front: behind the ${lower(String(f.bay))} are ${mm(s.gap!.have)}, a plug and its bend want ${f.need} mm, and turned round there are ${f.turned} mm.`
+    what: (f, s) => (s.severity === 'note' ? `${Number(f.count) === 1 ? f.drive : `${f.count} × ${f.drive}`} ${Number(f.count) === 1 ? 'goes' : 'go'} in turned round, plugs to the front: ${f.turned} mm are there, ${mm(s.gap!.have)} behind; a plug and its bend want ${f.need} mm.`
       : s.severity === 'caution' ? `${f.drive} has ${mm(s.gap!.have)} before its plugs; a straight plug with its bend wants ${f.need} mm, an angled one ${f.angledNeed} mm.` : `${f.drive} has ${mm(s.gap!.have)} before its plugs; even an angled one wants ${f.angledNeed} mm.`),
-    why: 'A plug that is pressed against a wall breaks, or works itself loose.',
+    why: 'Pressed against a wall a plug breaks.',
   },
   'fits.goesFirst': { title: 'What goes in first', what: (f) => `${f.under} of ${f.board} ${Number(f.one) ? 'goes' : 'go'} in first: ${f.over} ${Number(f.oneOver) ? 'lies' : 'lie'} over ${Number(f.one) ? 'it' : 'them'}.`, why: 'To change it later, what lies over it comes out again.' },
   'fits.rackBody': { title: 'Width between the posts', what: (f, s) => `${f.chassis} is ${mm(s.gap!.have)} wide; ${f.rails ? 'with slide rails' : 'in the rack'} there is room for ${mm(s.gap!.limit)}.`, why: 'Rails need about 5 mm on each side; past the opening it does not go in at all.' },
@@ -123,7 +122,7 @@ export const WORDS = {
   'mates.memoryOrder': { title: 'Order of memory slots', what: (f) => `${n(Number(f.count), 'module')} in ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.now}; ${f.board} wants ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.first} filled first.`, why: 'In the wrong slots it runs on one channel, or does not start.' },
   'mates.memoryPath': { title: 'Way to more memory', what: (f, s) => `${round(s.gap!.have)} of ${round(s.gap!.limit)} GB, and all ${f.slots} slots of ${f.board} are in use: the rest means ${f.add} × ${f.of} GB, and ${n(Number(f.giveUp), 'module')} given up.`, why: 'Fewer and larger modules keep slots free for later.' },
   'mates.frontUsb': { title: 'Header of the front sockets', what: (f) => `${f.chassis} has ${f.kind} in front; ${f.board} has no header for it.`, why: 'The front sockets stay dead, or run slower over an adapter.' },
-  'mates.spareCables': { title: 'Cables that fit nowhere', what: (f) => `${f.count} × ${f.cable}: ${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no lead here is made of it'}.${f.right ? ` Wanted: ${f.right}.` : ''}`, why: 'Breakouts work in one direction only, though their plugs look alike.' },
+  'mates.spareCables': { title: 'Cables that fit nowhere', what: (f) => `${f.count} × ${f.cable}: ${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no lead here is made of it'}.${f.right ? ` Wanted: ${f.right}.` : ''}`, why: 'Plugs look alike; breakouts work one way.' },
   'mates.cableLength': { title: 'Length of a cable', what: (f, s) => (f.long ? `${f.cable} is ${mm(s.gap!.have)} long; it may be ${mm(s.gap!.limit)}.` : `${f.cable} is ${mm(s.gap!.have)}; the way is about ${mm(s.gap!.limit)}${Number(f.count) > 1 ? ` for ${f.count} of them` : ''}.`), why: 'Too short it pulls at its plugs; too long the link loses speed or drops.' },
   'complete.smallParts': { title: 'Small parts in no box', what: (f) => `To get besides: ${f.parts}.`, why: 'Nobody lists them, and assembly stops without them.' },
   'complete.uselessPorts': { title: 'Ports nobody can use', what: (f, s) => `${f.board} has ${n(s.gap!.have, 'drive port')}; ${f.chassis} has ${n(s.gap!.limit, 'bay')}: ${n(-s.gap!.gap, 'stays idle', 'stay idle')}.`, why: 'They were paid for; another chassis would use them.' },
