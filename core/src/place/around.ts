@@ -43,8 +43,9 @@ export function boardSlot(spot: SpotRef | undefined, byId: ReadonlyMap<string, P
   // One riser and no more: what a file says of risers in risers, or in themselves, leads nowhere.
   const under = riser ? seatOf(riser) : spot;
   const board = under && byId.get(under.host);
-  const slot = board && isKind(board, 'board') ? board.part.slots.find(({ key }) => key === under.key) : undefined;
-  return slot && isKind(board!, 'board') ? { board: board!, slot, riser } : null;
+  if (!board || !isKind(board, 'board')) return null;
+  const slot = board.part.slots.find(({ key }) => key === under.key);
+  return slot ? { board, slot, riser } : null;
 }
 
 /** Slots a thick card lies over besides its own. */

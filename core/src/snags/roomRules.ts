@@ -21,23 +21,26 @@ export function goesFirst({ units, layout }: Situation): Finding[] {
 /** Drives in bays without a backplane, where their plugs have no room: turned end for end they may, or angled plugs help. */
 export function plugRoom(situation: Situation): Finding[] {
   const byId = unitsById(situation.units);
-  const angled = ofKind(situation.units, 'sundry').filter(({ part }) => part.use === 'plugAngle').reduce((sum, { part, item }) => sum + part.packOf * (item?.count ?? 1), 0);
+  let angled = ofKind(situation.units, 'sundry').filter(({ part }) => part.use === 'plugAngle').reduce((sum, { part, item }) => sum + part.packOf * (item?.count ?? 1), 0);
   const tight = ofKind(situation.units, 'drive').flatMap((unit) => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     if (group?.type !== 'bay' || group.group.backplane || group.group.plugRoomMm === undefined || group.group.plugRoomMm >= STRAIGHT_PLUG_MM) return [];
-    return [{ unit, room: group.group.plugRoomMm, turned: group.group.turnedPlugRoomMm ?? 0, front: plugsEnd(group.group) === 'front', bay: group.label }];
+    return [{ unit, room: group.group.plugRoomMm, turned: group.group.turnedPlugRoomMm ?? 0, front: plugsEnd(group.group) === 'front' }];
   });
   const like = new Map<string, typeof tight>();
   for (const one of tight) like.set(`${one.unit.part.id} ${one.room} ${one.turned}`, [...(like.get(`${one.unit.part.id} ${one.room} ${one.turned}`) ?? []), one]);
   return [...like.values()].flatMap((drives): Finding[] => {
-    const [{ unit, room, turned, front, bay }] = drives as [(typeof drives)[0]];
-    const facts = { drive: unit.part.name, count: drives.length, bay, need: STRAIGHT_PLUG_MM, angledNeed: ANGLED_PLUG_MM, turned: 0 };
+    const [{ unit, room, turned, front }] = drives as [(typeof drives)[0]];
+    const facts = { drive: unit.part.name, count: drives.length, need: STRAIGHT_PLUG_MM, angledNeed: ANGLED_PLUG_MM, turned: 0 };
     const at = drives.map(({ unit: { id } }) => ({ unit: id }));
     const gap = (have: number, limit: number) => ({ have, limit, gap: have - limit, unit: 'mm' });
     if (front) return [{ severity: 'note', at, gap: gap(room, STRAIGHT_PLUG_MM), facts: { ...facts, turned } }];
     const best = Math.max(room, turned);
     if (best < ANGLED_PLUG_MM) return [{ severity: 'blocker', at, gap: gap(best, ANGLED_PLUG_MM), facts }];
-    return angled >= drives.length ? [] : [{ severity: 'caution', at, gap: gap(best, STRAIGHT_PLUG_MM), facts }];
+    // What one group of drives takes is not there for the next.
+    const enough = angled >= drives.length;
+    angled = Math.max(0, angled - drives.length);
+    return enough ? [] : [{ severity: 'caution', at, gap: gap(best, STRAIGHT_PLUG_MM), facts }];
   });
 }
