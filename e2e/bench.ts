@@ -39,7 +39,7 @@ export async function storedBuild(request: APIRequestContext, id: string): Promi
 export async function copyOf(request: APIRequestContext, id: string, name: string): Promise<string> {
   const build = await storedBuild(request, id);
   const copy = { ...build, id: `e2e-${name}`, name: `${build.name}, ${name}` };
-  await request.delete(`/api/builds/${copy.id}`);
+  await request.delete(`/api/builds/${copy.id}`, { headers: { 'if-match': '*' } });
   expect((await request.post('/api/builds', { data: copy })).status()).toBe(201);
   return copy.id;
 }

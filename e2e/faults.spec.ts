@@ -23,7 +23,7 @@ test.describe('J6 two tabs on one build', () => {
   test('join: mine on top of theirs', async ({ browser, request }) => {
     const id = await copyOf(request, 'hall-cupboard', 'tabs-join');
     const { second, close } = await twoTabs(browser, id);
-    await second.page.getByRole('button', { name: 'Join: mine on top of theirs' }).click();
+    await second.page.getByRole('button', { name: 'Put my changes on theirs' }).click();
     await second.settled();
     const stored = await storedBuild(request, id);
     expect([stored.name, stored.items.some((item) => item.sheet === 'barge-8')]).toEqual(['From the first tab', true]);
@@ -41,7 +41,7 @@ test.describe('J6 two tabs on one build', () => {
     expect((await storedBuild(request, copy)).items.some((item) => item.sheet === 'barge-8')).toBe(true);
     const stored = await storedBuild(request, id);
     expect([stored.name, stored.items.some((item) => item.sheet === 'barge-8')]).toEqual(['From the first tab', false]);
-    await request.delete(`/api/builds/${copy}`);
+    await request.delete(`/api/builds/${copy}`, { headers: { 'if-match': '*' } });
     await close();
   });
 
@@ -69,7 +69,7 @@ test('J7 the database stopped for 20 s during edits, the page closed and opened 
     await bench.place('front', 'u2/cage.1').click();
     await bench.tryRow('barge-8').click();
     await expect(bench.kit('barge-8')).toBeVisible();
-    await expect(bench.saved).toHaveText('Kept here, not saved yet');
+    await expect(bench.saved).toHaveText('Saved in this browser only');
     await bench.page.close();
     const again = new BenchPage(await context.newPage());
     await again.page.goto(`/b/${id}`);

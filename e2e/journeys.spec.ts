@@ -143,7 +143,7 @@ test('an edit made while the server is away is kept here and saved when it is ba
   await page.route('**/api/builds/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
   await page.getByLabel('Name of the machine').fill('Kept name');
   await page.getByLabel('Name of the machine').press('Enter');
-  await expect(bench.saved).toHaveText('Kept here, not saved yet');
+  await expect(bench.saved).toHaveText('Saved in this browser only');
   await page.unroute('**/api/builds/**');
   await page.reload();
   await expect(page.getByLabel('Name of the machine')).toHaveValue('Kept name');
@@ -171,7 +171,7 @@ test('a build saved elsewhere meanwhile is never overwritten: join puts mine on 
   await page.getByLabel('Name of the machine').press('Enter');
   await expect(bench.saved).toHaveText('Changed elsewhere');
   expect((await storedBuild(request, id)).name).not.toBe('Mine');
-  await page.getByRole('button', { name: 'Join: mine on top of theirs' }).click();
+  await page.getByRole('button', { name: 'Put my changes on theirs' }).click();
   await bench.settled();
   expect(await storedBuild(request, id)).toMatchObject({ name: 'Mine', notes: 'Theirs' });
 });

@@ -91,7 +91,7 @@ test('an old machine in one paste becomes stock, and stock goes into a machine a
 
   // The two disks go into a machine as owned; a copy of that machine claims the same two, and both are told.
   const [one, two] = ['e2e-stock-a', 'e2e-stock-b'];
-  for (const id of [one, two]) await request.delete(`/api/builds/${id}`);
+  for (const id of [one, two]) await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
   const empty = (await (await request.get('/api/builds/old-desktop')).json()) as object;
   await request.post('/api/builds', { data: { ...empty, id: one, name: 'stock-a' } });
   const bench = await new BenchPage(page).open(one, '?sel=table/any&pane=try&from=stock');
@@ -112,7 +112,7 @@ test('an old machine in one paste becomes stock, and stock goes into a machine a
   await new BenchPage(page).open('reading-room', '?sel=table/any&pane=try&from=stock');
   await page.getByLabel('Search parts').fill('puddlewick');
   await expect(page.getByText('No part of that name goes here.')).toBeVisible();
-  for (const id of [one, two]) await request.delete(`/api/builds/${id}`);
+  for (const id of [one, two]) await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
 });
 
 test('J8 a machine with nothing from the catalogue: classes and ten typed numbers, checked, in under forty actions', async ({ page }) => {

@@ -5,10 +5,13 @@ import { billCsv, billOf, createAssessor, drawingSvg, FIGURES, LIMITS, parseBuil
 const SOUND = 0;
 const BLOCKED = 1;
 const UNUSABLE = 2;
+/** EX_SOFTWARE of sysexits: a fault of ours is no verdict on the build. */
+const INTERNAL = 70;
 const USAGE = `Usage: ./inch assess FILE [--text] [--complete]   figures and snags, JSON or a report
        ./inch bill FILE                          the bill as CSV
        ./inch drawing FILE                       the drawing as SVG
-FILE may be - for standard input. Exit code 0 sound or open, 1 blocked (with --complete also open), 2 unusable input.`;
+       ./inch keys                               keys of a server reached from beyond its machine
+FILE may be - for standard input. Exit code 0 sound or open, 1 blocked (with --complete also open), 2 unusable input, 70 a fault of ours.`;
 
 const fail = (words: string): never => { process.stderr.write(`${words}\n`); process.exit(UNUSABLE); };
 
@@ -35,7 +38,15 @@ function report(build: Build, { status, figures, snags, open, needs }: Assessmen
   ].join('\n');
 }
 
+function fault(error: unknown): never {
+  process.stderr.write(`A fault of ours, not of the file: ${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(INTERNAL);
+}
+process.on('uncaughtException', fault);
+process.on('unhandledRejection', fault);
+
 const [command, ...rest] = process.argv.slice(2);
+if (command === 'keys') process.exit(await (await import('./keys')).keysCommand(rest));
 const flags = new Set(rest.filter((one) => one.startsWith('--')));
 const files = rest.filter((one) => !one.startsWith('--'));
 const known = command === 'assess' ? ['--text', '--complete'] : [];

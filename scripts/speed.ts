@@ -104,7 +104,7 @@ async function longWiring(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/b/speed-shelves`);
   await page.locator('[data-view="front"] [data-stop]').first().waitFor();
   say('SVG nodes of its bench', String(await page.locator('svg *').count()), '6,000');
-  await page.request.delete(`${url}/api/builds/speed-shelves`);
+  await page.request.delete(`${url}/api/builds/speed-shelves`, { headers: { 'if-match': '*' } });
 }
 
 await withServer(async (serving) => {

@@ -1,6 +1,6 @@
 /** `./start` met with trouble: each case does the right thing or says exactly what to do. Used by `./test`. */
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -45,6 +45,59 @@ export async function startFaults(): Promise<Count> {
       must((await second.done) === 0 && /already running at http/.test(second.output), second.output);
       await save('First start');
       await stop(first);
+    }],
+    ['two started at once in one folder: one serves, the other says where, and the database lives', async () => {
+      const both = [start(), start()];
+      await Promise.race(both.map((run) => says(run, /Inch Tower is at/)));
+      const second = both.find((run) => !/Inch Tower is at/.test(run.output))!;
+      must((await second.done) === 0 && /already running at http/.test(second.output), second.output);
+      await save('Two at once');
+      await stop(both.find((run) => run !== second)!);
+    }],
+    ['the database killed alone: it is started again, and saves go on', async () => {
+      const run = start();
+      await says(run, /Inch Tower is at/);
+      for (let times = 0; times < 3; times++) {
+        process.kill(Number(readFileSync(join(data, 'mariadb.pid'), 'utf8').trim()), 'SIGKILL');
+        const killed = Date.now();
+        for (;;) {
+          const saved = await save(`Killed ${times}`).then(() => true, () => false);
+          if (saved) break;
+          must(Date.now() - killed < 60_000, `not back after a minute: ${run.output}`);
+          await new Promise((resolve) => setTimeout(resolve, 100));
+        }
+      }
+      must((await nameThere()) === 'Killed 2', `it is called ${await nameThere()}`);
+      await stop(run);
+    }],
+    ['a password file cut short: a new one is made, and nothing is lost', async () => {
+      for (const left of ['', 'abc']) {
+        writeFileSync(join(data, 'password'), left);
+        const run = start();
+        await says(run, /Inch Tower is at/);
+        must(/^[0-9a-f]{48}$/.test(readFileSync(join(data, 'password'), 'utf8')), 'the password was not made anew');
+        must((await nameThere()) === 'Killed 2', 'the builds are gone');
+        await stop(run);
+      }
+    }],
+    ['beyond loopback: the key is shown once, and the names it answers to are its own', async () => {
+      const first = start({ HOST: '0.0.0.0' });
+      await says(first, /Inch Tower is at/);
+      must(/It is shown this once:\n\n {2}[a-z0-9]{4}-/.test(first.output) && /plain HTTP/.test(first.output), first.output);
+      must((await fetch(`http://127.0.0.1:${port}/api/builds`)).status === 401, 'it was read without a key');
+      const listed = begin('./inch', ['keys'], env);
+      must((await listed.done) === 0 && /made at the first start/.test(listed.output), listed.output);
+      await stop(first);
+      const second = start({ HOST: '0.0.0.0' });
+      await says(second, /Inch Tower is at/);
+      must(!/shown this once/.test(second.output), 'a second key was made');
+      await stop(second);
+    }],
+    ['a folder that cannot be written, a database that is not there: said without a stack', async () => {
+      for (const [more, words] of [[{ INCH_TOWER_DATA: '/sys/inch-tower' }, /cannot be written/], [{ DATABASE_URL: 'mariadb://u:p@127.0.0.1:9/x' }, /does not answer/]] as const) {
+        const run = start(more);
+        must((await run.done) === 1 && words.test(run.output) && !/\n\s+at /.test(run.output), run.output);
+      }
     }],
     ['killed with SIGKILL, database left over: the next start cleans up and has everything', async () => {
       const killed = start();

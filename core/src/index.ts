@@ -8,6 +8,7 @@ export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
 export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
 export { reshape, type ChassisDraft } from './parts/reshape';
 export { CATALOGUE_FORMAT, readPartsFile, writePartsCsv, writePartsJson, type FileRow, type ReadFile } from './parts/catalogueFile';
+export { readableCatalogue, type ReadableCatalogue, type UnreadablePart } from './parts/readableCatalogue';
 export { PART_KINDS, type PartKind } from './parts/vocabulary';
 export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
 
@@ -52,6 +53,7 @@ export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/m
 
 export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
 
+export { elevationOf, type Elevation } from './drawing/elevation';
 export { drawingSvg } from './drawing/svg';
 export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
@@ -63,6 +65,7 @@ export { placeName, type Snag } from './snags/snag';
 export { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './snags/words';
 export { rulesPage } from './snags/rulesPage';
 
+export { cardOf, type Card } from './card';
 export { assess, createAssessor, type Assessment, type Assessor, type AssessOptions } from './assess';
 export type { OpenThing, Status } from './open';
 

@@ -19,7 +19,7 @@ test('the description is served, and every reference in it leads somewhere', asy
 });
 
 test('every address described answers by its method, and no route is left out', async () => {
-  const routers = { parts: ['/', '/:id'], stock: ['/', '/:id'], builds: ['/', '/:id', '/:id/revisions', '/:id/revisions/:etag', '/:id/assessment', '/:id/bill', '/:id/drawing'] };
+  const routers = { parts: ['/', '/:id'], stock: ['/', '/:id'], session: ['/'], builds: ['/', '/:id', '/:id/revisions', '/:id/revisions/:etag', '/:id/revisions/:etag/name', '/:id/assessment', '/:id/bill', '/:id/drawing'] };
   const described = Object.keys(PATHS).filter((path) => path !== '/health' && path !== '/openapi.json').sort();
   expect(described).toEqual(Object.entries(routers).flatMap(([root, paths]) => paths.map((path) => `/${root}${path === '/' ? '' : path.replace(/:(\w+)/g, '{$1}')}`)).sort());
   for (const [path, operations] of Object.entries(PATHS)) for (const [method, operation] of Object.entries(operations)) {

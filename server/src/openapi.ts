@@ -1,5 +1,7 @@
 import { archetypeSchema, buildJsonSchema, sheetSchema, stockEntrySchema } from '@inch-tower/core';
 import { z } from 'zod';
+import { sessionSchema } from './doors/sessions';
+import { revisionNameSchema } from './routes/builds';
 import { importSchema, savedSheetSchema } from './routes/parts';
 import { stockBatchSchema } from './routes/stock';
 
@@ -18,12 +20,20 @@ const refused: Answer = [422, 'The body is refused; nothing was saved', ref('Pro
 const missing: Answer = [404, 'There is nothing at this address', ref('Problem')];
 const stale: Answer = [412, 'Saved elsewhere meanwhile; the answer holds the other version', ref('Problem')];
 
+const badQuery: Answer = [400, 'The query is refused', ref('Problem')];
+const busy: Answer = [503, 'Too many are being worked out; Retry-After says when to ask again', ref('Problem')];
+
 /** Every address of the API with what it takes and gives; a test holds it against the routes there are. */
 export const PATHS: Readonly<Record<string, Readonly<Record<string, Operation>>>> = {
   '/health': { get: { words: 'Whether the database answers', answers: [[200, 'It does', object({ status: { const: 'ok' } })], [503, 'It does not', ref('Problem')]] } },
+  '/session': {
+    get: { words: 'Whether a key is wanted, and what the one in use lets do', answers: [[200, 'It says', object({ keyWanted: { type: 'boolean' }, role: { enum: ['full', 'read', null] }, overPlainHttp: { type: 'boolean' } })]] },
+    post: { words: 'Open a session with a key: sets a cookie', body: ref('SessionToOpen'), answers: [[201, 'Opened', object({ role: { enum: ['full', 'read'] } })], [401, 'No such key', ref('Problem')], [429, 'Too many tries', ref('Problem')]] },
+    delete: { words: 'Close the session', answers: [[204, 'Done']] },
+  },
   '/openapi.json': { get: { words: 'This description', answers: [[200, 'OpenAPI 3.1', { type: 'object' }]] } },
   '/parts': {
-    get: { words: 'The catalogue: sheets, archetypes, and which of them are own', answers: [[200, 'The catalogue', object({ sheets: mapOf(ref('Sheet')), archetypes: mapOf(ref('Archetype')), own: listOf(text) })]] },
+    get: { words: 'The catalogue: sheets, archetypes, and which of them are own', answers: [[200, 'The catalogue', object({ sheets: mapOf(ref('Sheet')), archetypes: mapOf(ref('Archetype')), own: listOf(text), unreadable: listOf(object({ id: text, words: text })) })], [304, 'As it was, by If-None-Match']] },
     post: { words: 'Take in own sheets, all or none', body: ref('PartsToTakeIn'), answers: [[201, 'Taken in', object({ taken: count })], [409, 'One of them came with the catalogue', ref('Problem')], refused] },
   },
   '/parts/{id}': {
@@ -36,22 +46,26 @@ export const PATHS: Readonly<Record<string, Readonly<Record<string, Operation>>>
   },
   '/stock/{id}': {
     put: { words: 'Save an entry over the version in If-Match; none for a new one', body: ref('StockEntry'), ifMatch: true, answers: [[200, 'Saved', ref('StockEntry')], [409, 'The address is another’s', ref('Problem')], stale, refused] },
-    delete: { words: 'Take an entry out of stock', answers: [[204, 'Done'], missing] },
+    delete: { words: 'Take the version in If-Match out of stock; * is any', ifMatch: true, answers: [[204, 'Done'], missing, stale, [428, 'If-Match is wanted', ref('Problem')]] },
   },
   '/builds': {
-    get: { words: 'All builds', answers: [[200, 'The builds', object({ builds: listOf(object({ id: text, name: text, etag: text, updated: { type: 'string', format: 'date-time' }, build: ref('Build') })) })]] },
+    get: {
+      words: 'Builds by name, a page of cards: ?search=, ?from= (0), ?limit= (60, at most 200)',
+      answers: [[200, 'The cards; card is null until it was worked out', object({ total: count, builds: listOf(object({ id: text, name: text, etag: text, updated: { type: 'string', format: 'date-time' }, card: { type: ['object', 'null'] } })) })], badQuery],
+    },
     post: { words: 'A new build', body: ref('Build'), answers: [[201, 'Made', ref('Build')], [409, 'The id is in use', ref('Problem')], [413, 'Over a limit', ref('Problem')], refused] },
   },
   '/builds/{id}': {
     get: { words: 'One build, with its ETag', answers: [[200, 'The build', ref('Build')], missing] },
     put: { words: 'Save over the version in If-Match', body: ref('Build'), ifMatch: true, answers: [[200, 'Saved, with its new ETag', ref('Build')], missing, [409, 'The address is another’s', ref('Problem')], stale, [413, 'Over a limit', ref('Problem')], refused, [428, 'If-Match is wanted', ref('Problem')]] },
-    delete: { words: 'Take a build down, with its revisions', answers: [[204, 'Done'], missing] },
+    delete: { words: 'Take down the version in If-Match, with its revisions; * is any', ifMatch: true, answers: [[204, 'Done'], missing, stale, [428, 'If-Match is wanted', ref('Problem')]] },
   },
-  '/builds/{id}/revisions': { get: { words: 'Every version saved, newest first', answers: [[200, 'Revisions', object({ revisions: listOf(object({ etag: text, saved: { type: 'string', format: 'date-time' } })) })], missing] } },
+  '/builds/{id}/revisions': { get: { words: 'Versions saved, newest first, a page of them: ?before= (as the last page gave it), ?limit= (100, at most 500)', answers: [[200, 'Revisions; before is there where more are', { ...object({ revisions: listOf({ ...object({ etag: text, saved: { type: 'string', format: 'date-time' } }) }) }) }], badQuery, missing] } },
   '/builds/{id}/revisions/{etag}': { get: { words: 'A version as it was saved', answers: [[200, 'The build as it was', ref('Build')], missing] } },
-  '/builds/{id}/assessment': { get: { words: 'Figures, snags and needs, computed now', answers: [[200, 'The assessment', { type: 'object' }], missing] } },
-  '/builds/{id}/bill': { get: { words: 'The bill as CSV', answers: [[200, 'text/csv (RFC 4180)'], missing] } },
-  '/builds/{id}/drawing': { get: { words: 'The drawing as SVG, to scale in millimetres', answers: [[200, 'image/svg+xml'], missing] } },
+  '/builds/{id}/revisions/{etag}/name': { put: { words: 'Name a version, so that it is never thinned out; null takes the name away', body: ref('RevisionName'), answers: [[204, 'Done'], missing, refused] } },
+  '/builds/{id}/assessment': { get: { words: 'Figures, snags and needs, computed now', answers: [[200, 'The assessment', { type: 'object' }], missing, busy] } },
+  '/builds/{id}/bill': { get: { words: 'The bill as CSV', answers: [[200, 'text/csv (RFC 4180)'], missing, busy] } },
+  '/builds/{id}/drawing': { get: { words: 'The drawing as SVG, to scale in millimetres', answers: [[200, 'image/svg+xml'], missing, busy] } },
 };
 
 /** The API as OpenAPI 3.1, its schemas made from those every body is checked with. */
@@ -74,6 +88,8 @@ export function openApi(): Json {
   component('SheetToSave', schema(savedSheetSchema));
   component('PartsToTakeIn', schema(importSchema));
   component('StockToTakeIn', schema(stockBatchSchema));
+  component('SessionToOpen', schema(sessionSchema));
+  component('RevisionName', schema(revisionNameSchema));
   component('Problem', { ...object({ type: text, title: text, status: count, detail: text, code: text }), description: 'RFC 9457; code says what happened, detail what was kept and what to do' });
   return {
     openapi: '3.1.0',

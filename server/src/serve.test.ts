@@ -1,4 +1,5 @@
-import { newBuild, type Catalogue } from '@inch-tower/core';
+import { newBuild, type Archetype, type Catalogue } from '@inch-tower/core';
+import { readFileSync } from 'node:fs';
 import { serve } from './serve';
 import { readConfig } from './config';
 import { testServer, type TestServer } from './testing/database';
@@ -6,7 +7,8 @@ import { testServer, type TestServer } from './testing/database';
 let server: TestServer;
 beforeAll(async () => { server = await testServer(); }, 60_000);
 afterAll(async () => { await server.drop(); });
-const catalogue: Catalogue = { sheets: {}, archetypes: { paste: { id: 'paste', rev: 1, kind: 'sundry', name: 'Paste', idleW: 0, busyW: 0, peakW: 0 } as never } };
+const paste = (JSON.parse(readFileSync('demo/catalogue/archetypes.json', 'utf8')) as Archetype[]).find((one) => one.kind === 'sundry')!;
+const catalogue: Catalogue = { sheets: {}, archetypes: { [paste.id]: paste } };
 const start = () => serve(readConfig({ DATABASE_URL: server.url, PORT: '0', LOG_LEVEL: 'silent' }), () => ({ catalogue, builds: [newBuild('demo', 'Demo')] }));
 
 test('an empty database is seeded once, and what was saved is there after a restart', async () => {
@@ -20,7 +22,7 @@ test('an empty database is seeded once, and what was saved is there after a rest
   const list = (await (await fetch(`${second.url}/api/builds`)).json()) as { builds: { id: string }[] };
   expect(list.builds.map((one) => one.id).sort()).toEqual(['demo', 'mine']);
   const parts = (await (await fetch(`${second.url}/api/parts`)).json()) as Catalogue;
-  expect(Object.keys(parts.archetypes)).toEqual(['paste']);
+  expect(Object.keys(parts.archetypes)).toEqual([paste.id]);
   await second.stop();
 });
 

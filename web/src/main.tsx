@@ -4,10 +4,13 @@ import { Provider } from 'react-redux';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import './app.css';
 import { api } from './state/api';
+import { showSaving } from './state/benchThunks';
+import { desk, onDraftChanged } from './saving/here';
 import { store } from './state/store';
 import { benchWorker } from './worker/client';
 import { applyTheme, readTheme } from './theme';
 import { BrokenPage } from './views/BrokenPage';
+import { KeyGate } from './views/KeyGate';
 import { FloorPage } from './views/floor/FloorPage';
 import { NowherePage } from './views/NowherePage';
 
@@ -24,6 +27,9 @@ const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
+onDraftChanged((id) => store.dispatch(showSaving(id)));
+// What this page alone has is not closed away without asking.
+addEventListener('beforeunload', (event) => { if (desk.mustAsk()) event.preventDefault(); });
 // The worker and, for a link to a bench, its code and catalogue start loading before React does.
 benchWorker();
 if (location.pathname.startsWith('/b/')) {
@@ -43,6 +49,7 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>
       <RouterProvider router={router} />
+      <KeyGate />
     </Provider>
   </StrictMode>,
 );

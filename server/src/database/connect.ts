@@ -7,8 +7,8 @@ export function connect(databaseUrl: string): Sequelize {
     dialect: 'mariadb',
     logging: false,
     timezone: '+00:00',
-    pool: { max: 8, min: 0, acquire: 5_000, idle: 10_000 },
+    pool: { max: 8, min: 0, acquire: 15_000, idle: 10_000 },
     dialectOptions: { charset: 'utf8mb4', connectTimeout: 3_000, initSql: "SET SESSION sql_mode = 'STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION'" },
-    define: { underscored: true, timestamps: false, charset: 'utf8mb4', collate: 'utf8mb4_uca1400_ai_ci' },
+    define: { underscored: true, timestamps: false, charset: 'utf8mb4', collate: 'utf8mb4_nopad_bin' },
   });
 }

@@ -7,6 +7,11 @@ export interface BuildRow extends Model<InferAttributes<BuildRow>, InferCreation
   etag: string;
   doc: string;
   updated: CreationOptional<Date>;
+  /** What the first page shows of it, as JSON, and the version it was computed of; null until then. */
+  card: CreationOptional<string | null>;
+  cardOf: CreationOptional<string | null>;
+  /** What it claims of stock, as JSON; null where that is nothing. */
+  claims: CreationOptional<string | null>;
 }
 export interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCreationAttributes<RevisionRow>> {
   id: CreationOptional<number>;
@@ -14,6 +19,8 @@ export interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCr
   etag: string;
   doc: string;
   saved: CreationOptional<Date>;
+  /** A name given to it: it is never thinned out. */
+  named: CreationOptional<string | null>;
 }
 /** A part sheet or an archetype of the catalogue. */
 export interface PartRow extends Model<InferAttributes<PartRow>, InferCreationAttributes<PartRow>> {
@@ -42,8 +49,8 @@ export function defineTables(database: Sequelize): Tables {
   const id = { type: DataTypes.STRING(120), primaryKey: true } as const;
   const doc = { type: DataTypes.TEXT('long'), allowNull: false } as const;
   return {
-    builds: database.define<BuildRow>('builds', { id, name: DataTypes.STRING(200), etag: DataTypes.STRING(64), doc, updated: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }),
-    revisions: database.define<RevisionRow>('revisions', { id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true }, buildId: DataTypes.STRING(120), etag: DataTypes.STRING(64), doc, saved: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }),
+    builds: database.define<BuildRow>('builds', { id, name: DataTypes.STRING(200), etag: DataTypes.STRING(64), doc, updated: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW }, card: DataTypes.TEXT('long'), cardOf: DataTypes.STRING(80), claims: DataTypes.TEXT('medium') }),
+    revisions: database.define<RevisionRow>('revisions', { id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true }, buildId: DataTypes.STRING(120), etag: DataTypes.STRING(64), doc, saved: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW }, named: DataTypes.STRING(200) }),
     parts: database.define<PartRow>('parts', { id, role: DataTypes.ENUM('sheet', 'archetype'), kind: DataTypes.STRING(40), name: DataTypes.STRING(200), rev: DataTypes.INTEGER, doc, origin: { type: DataTypes.ENUM('demo', 'own'), defaultValue: 'demo' } }),
     stock: database.define<StockRow>('stock', { id: { type: DataTypes.STRING(64), primaryKey: true }, sheetId: DataTypes.STRING(120), etag: DataTypes.STRING(64), doc, updated: { type: DataTypes.DATE(3), defaultValue: DataTypes.NOW } }, { tableName: 'stock' }),
   };

@@ -22,7 +22,7 @@ test('migrations cut short by a crash are run again from the start and do only w
   const tables = (await server.database.getQueryInterface().showAllTables()) as unknown as readonly (string | { readonly tableName: string })[];
   const log = tables.map((one) => (typeof one === 'string' ? one : one.tableName)).find((name) => /meta/i.test(name))!;
   await server.database.query(`DELETE FROM \`${log}\``);
-  expect(await migrate(server.database)).toEqual(['001-builds-revisions-parts', '002-own-parts-and-stock']);
+  expect(await migrate(server.database)).toEqual(['001-builds-revisions-parts', '002-own-parts-and-stock', '003-exact-ids', '004-stamps-and-cards', '005-keys']);
   expect(await migrate(server.database)).toEqual([]);
 });
 
@@ -107,12 +107,43 @@ test('a script in a name is kept as text and sent as JSON', async () => {
 });
 
 test('an id in use is refused, a build taken down is gone with its revisions', async () => {
-  const { build } = await make();
+  const { build, etag } = await make();
   await api().post('/api/builds').send(build).expect(409);
-  await api().delete(`/api/builds/${build.id}`).expect(204);
+  await api().delete(`/api/builds/${build.id}`).expect(428);
+  await api().delete(`/api/builds/${build.id}`).set('If-Match', etag).expect(204);
   await api().get(`/api/builds/${build.id}`).expect(404);
-  await api().delete(`/api/builds/${build.id}`).expect(404);
-  expect(await server.store.listRevisions(build.id)).toEqual([]);
+  await api().delete(`/api/builds/${build.id}`).set('If-Match', '*').expect(404);
+  expect(await server.store.listRevisions(build.id, null, 10)).toEqual([]);
+});
+
+test('a build saved elsewhere meanwhile is not deleted by who has not seen that', async () => {
+  const { build, etag } = await make();
+  await api().put(`/api/builds/${build.id}`).set('If-Match', etag).send({ ...build, name: 'Newer' }).expect(200);
+  expect((await api().delete(`/api/builds/${build.id}`).set('If-Match', etag).expect(412)).body).toMatchObject({ code: 'stale', theirs: { build: { name: 'Newer' } } });
+  await api().get(`/api/builds/${build.id}`).expect(200);
+});
+
+test('the list is a page of cards, searched by name, with nothing of the documents', async () => {
+  for (let i = 0; i < 5; i++) await make(`Paged 50%_${i}`);
+  const page = (await api().get('/api/builds?search=50%25_&from=1&limit=3').expect(200)).body as { total: number; builds: { name: string; card: unknown }[] };
+  expect([page.total, page.builds.map((one) => one.name)]).toEqual([5, ['Paged 50%_1', 'Paged 50%_2', 'Paged 50%_3']]);
+  expect(Object.keys(page.builds[0]!)).toEqual(['id', 'name', 'etag', 'updated', 'card']);
+  await api().get('/api/builds?limit=100000').expect(400);
+});
+
+test('revisions come in pages, newest first, and one can be named', async () => {
+  const { build, etag } = await make();
+  let last = etag;
+  for (const name of ['One', 'Two', 'Three']) last = String((await api().put(`/api/builds/${build.id}`).set('If-Match', last).send({ ...build, name }).expect(200)).headers.etag);
+  type Page = { revisions: { etag: string; named?: string }[]; before?: string };
+  const first = (await api().get(`/api/builds/${build.id}/revisions?limit=3`)).body as Page;
+  const rest = (await api().get(`/api/builds/${build.id}/revisions?limit=3&before=${first.before!}`)).body as Page;
+  expect([first.revisions.length, rest.revisions.length, rest.before]).toEqual([3, 1, undefined]);
+  expect(`"${first.revisions[0]!.etag}"`).toBe(last);
+  await api().put(`/api/builds/${build.id}/revisions/${rest.revisions[0]!.etag}/name`).send({ name: 'As bought' }).expect(204);
+  const named = (await api().get(`/api/builds/${build.id}/revisions`)).body as Page;
+  expect(named.revisions.map((one) => one.named)).toEqual([undefined, undefined, undefined, 'As bought']);
+  await api().put(`/api/builds/${build.id}/revisions/nowhere/name`).send({ name: 'x' }).expect(404);
 });
 
 test('an assessment is computed on the server too', async () => {

@@ -87,9 +87,11 @@ test('stock is kept with its age and price; a sheet in stock stays', async () =>
   const saved = await api().put(`/api/stock/${entry.id}`).send(entry).expect(200);
   expect((await api().get('/api/stock')).body).toMatchObject({ stock: expect.arrayContaining([{ entry, etag: String(saved.headers.etag).replaceAll('"', '') }]) as unknown });
   expect((await api().delete(`/api/parts/${sheet.id}`).expect(409)).body).toMatchObject({ code: 'inStock' });
-  await api().delete(`/api/stock/${entry.id}`).expect(204);
+  await api().delete(`/api/stock/${entry.id}`).expect(428);
+  await api().delete(`/api/stock/${entry.id}`).set('If-Match', '"another"').expect(412);
+  await api().delete(`/api/stock/${entry.id}`).set('If-Match', String(saved.headers.etag)).expect(204);
   await api().delete(`/api/parts/${sheet.id}`).expect(204);
-  await api().delete(`/api/stock/${entry.id}`).expect(404);
+  await api().delete(`/api/stock/${entry.id}`).set('If-Match', '*').expect(404);
 });
 
 test('an entry saved on an older version is refused with the newer', async () => {
@@ -119,3 +121,57 @@ test('builds that use an entry are listed as its claims', async () => {
   const { claims } = (await api().get('/api/stock')).body as { claims: { stock: string; name: string; units: number }[] };
   expect(claims.filter((claim) => claim.stock === entry.id)).toMatchObject([{ name: 'One', units: 1 }, { name: 'Two', units: 1 }]);
 });
+
+test('the catalogue is sent once: asked with its tag again, it is as it was, until a part changes', async () => {
+  const first = await api().get('/api/parts').expect(200);
+  const tag = String(first.headers.etag);
+  await api().get('/api/parts').set('If-None-Match', tag).expect(304);
+  await putSheet(mine()).expect(200);
+  expect((await api().get('/api/parts').set('If-None-Match', tag).expect(200)).headers.etag).not.toBe(tag);
+});
+
+test.each(['COOT-1', 'c\u00f6ot-1', 'coot-1 '])('an import called %j leaves the shipped coot-1 as it is', async (id) => {
+  const answer = await api().post('/api/parts').send({ sheets: [{ ...mine(), id }] });
+  expect([201, 422]).toContain(answer.status);
+  const parts = (await api().get('/api/parts')).body as { sheets: Record<string, Sheet>; own: string[] };
+  expect(parts.sheets['coot-1']).toEqual(catalogue.sheets['coot-1']);
+  expect(parts.own).not.toContain('coot-1');
+});
+
+test('ids that differ in case alone are two sheets, and one is deleted alone', async () => {
+  await putSheet({ ...mine(), id: 'own-case' as SheetId }).expect(200);
+  await putSheet({ ...mine(), id: 'own-CASE' as SheetId }).expect(200);
+  await api().delete('/api/parts/own-c%C3%A0se').expect(404);
+  await api().delete('/api/parts/own-CASE').expect(204);
+  expect(((await api().get('/api/parts')).body as { sheets: object }).sheets).toHaveProperty('own-case');
+});
+
+test('an imported class that no part can be read by is named, and all others are shown', async () => {
+  const archetype = { ...catalogue.archetypes['disk-25']!, id: 'ACCELERATOR', name: 'Odd' } as Archetype;
+  await api().post('/api/parts').send({ sheets: [{ ...mine(), archetype: 'ACCELERATOR' }], archetypes: [archetype] }).expect(201);
+  await server.database.query("UPDATE parts SET doc = '{\"id\":\"ACCELERATOR\"' WHERE id = 'ACCELERATOR'");
+  await server.database.query("UPDATE stamps SET value = value + 1 WHERE name = 'parts'");
+  const parts = (await api().get('/api/parts').expect(200)).body as { sheets: object; unreadable: { id: string }[] };
+  expect(parts.sheets).toHaveProperty('coot-1');
+  expect(parts.unreadable.map((one) => one.id)).toContain('ACCELERATOR');
+});
+
+test('a hundred new sheets, overlapping imports and stock entries at once: none answers 5xx, and all are there', async () => {
+  const sheets = Array.from({ length: 100 }, () => mine());
+  const saved = await Promise.all(sheets.map((sheet) => putSheet(sheet)));
+  expect(saved.map((answer) => answer.status).filter((status) => status !== 200)).toEqual([]);
+  const overlapping = await Promise.all(Array.from({ length: 40 }, (_, i) => api().post('/api/parts').send({ sheets: [...sheets.slice(i, i + 20)].sort(() => (i % 2 ? -1 : 1)) })));
+  expect(overlapping.map((answer) => answer.status).filter((status) => status !== 201)).toEqual([]);
+  const entries = await Promise.all(Array.from({ length: 120 }, (_, i) => { const entry = entryOf(sheets[i % 100]!.id); return api().put(`/api/stock/${entry.id}`).send(entry); }));
+  expect(entries.map((answer) => answer.status).filter((status) => status !== 200)).toEqual([]);
+}, 120_000);
+
+test('deleting a sheet while one that contains it comes in leaves no orphan', async () => {
+  for (let round = 0; round < 10; round++) {
+    const inner = mine();
+    await putSheet(inner).expect(200);
+    const outer = { ...mine(), inTheBox: [{ sheet: inner.id, count: 1 }] } as Sheet;
+    const [gone, came] = await Promise.all([api().delete(`/api/parts/${inner.id}`), putSheet(outer)]);
+    expect([[204, 422], [409, 200]]).toContainEqual([gone.status, came.status]);
+  }
+}, 60_000);

@@ -1,7 +1,10 @@
-import { Router, type Response } from 'express';
-import { archetypeSchema, checkSheet, containedIn, isClassSheet, sheetSchema, type Archetype, type Sheet } from '@inch-tower/core';
+import { Router, type Request, type Response } from 'express';
+import { archetypeSchema, checkSheet, containedIn, isClassSheet, sheetSchema, type Archetype, type Catalogue, type Sheet } from '@inch-tower/core';
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
 import { z } from 'zod';
 import type { Store } from '../database/store';
+import { quoted } from '../etags';
 import { sendProblem } from '../problem';
 
 const MOST_AT_ONCE = 5000;
@@ -10,10 +13,11 @@ export const importSchema = z.strictObject({ sheets: z.array(sheetSchema).min(1)
 
 export const refuseBody = (response: Response, error: z.ZodError, what: string) =>
   sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the body'}: ${issue.message}`).join('; ')}. Nothing was saved.`, at: error.issues.slice(0, 20).map((issue) => issue.path.join('.')) });
+export const refuseParts = (response: Response, words: string, what: string) =>
+  sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${words} Nothing was saved.` });
 
 /** What no schema shows: archetypes that are not there or of another kind, features larger than their shell. */
-export async function faultsOf(store: Store, sheets: readonly Sheet[], brought: readonly Archetype[]): Promise<string | null> {
-  const { archetypes, sheets: here } = await store.readCatalogue();
+export function faultsOf({ archetypes, sheets: here }: Catalogue, sheets: readonly Sheet[], brought: readonly Archetype[]): string | null {
   const there = new Set([...Object.keys(here), ...sheets.map((sheet) => sheet.id as string)]);
   const known = { ...Object.fromEntries(brought.map((one) => [one.id as string, one])), ...archetypes };
   for (const sheet of sheets) {
@@ -32,29 +36,34 @@ export async function faultsOf(store: Store, sheets: readonly Sheet[], brought: 
 /** The catalogue, and sheets of a builder's own. */
 export function partRoutes(store: Store): Router {
   const router = Router();
+  const body = createCatalogueBody(store);
 
-  router.get('/', async (_request, response) => { response.json(await store.readCatalogue()); });
+  router.get('/', async (request, response) => {
+    const stamp = await store.partsStamp();
+    response.set({ etag: quoted(`parts-${stamp}`), 'cache-control': 'private, no-cache', vary: 'accept-encoding' });
+    if (request.get('if-none-match')?.includes(quoted(`parts-${stamp}`))) return void response.status(304).end();
+    sendBody(request, response, await body(stamp));
+  });
 
   router.post('/', async (request, response) => {
-    const body = importSchema.safeParse(request.body);
-    if (!body.success) return refuseBody(response, body.error, 'Parts');
-    const fault = await faultsOf(store, body.data.sheets, body.data.archetypes);
-    if (fault) return sendProblem(response, { status: 422, title: 'Parts refused', code: 'notValid', detail: `${fault} Nothing was saved.` });
-    const { refused } = await store.importSheets(body.data.sheets, body.data.archetypes);
-    if (refused.length) return shipped(response, refused.join(', '));
-    response.status(201).json({ taken: body.data.sheets.length });
+    const parsed = importSchema.safeParse(request.body);
+    if (!parsed.success) return refuseBody(response, parsed.error, 'Parts');
+    const { sheets, archetypes } = parsed.data;
+    const taken = await store.importSheets(sheets, archetypes, (here) => faultsOf(here, sheets, archetypes));
+    if (taken.ok) return void response.status(201).json({ taken: sheets.length });
+    if (taken.why === 'fault') return refuseParts(response, taken.words, 'Parts');
+    shipped(response, taken.ids.join(', '));
   });
 
   router.put('/:id', async (request, response) => {
-    const body = savedSheetSchema.safeParse(request.body);
-    if (!body.success) return refuseBody(response, body.error, 'Sheet');
-    const { sheet, madeOn } = body.data;
+    const parsed = savedSheetSchema.safeParse(request.body);
+    if (!parsed.success) return refuseBody(response, parsed.error, 'Sheet');
+    const { sheet, madeOn } = parsed.data;
     if (sheet.id !== request.params.id) return sendProblem(response, { status: 409, title: 'Another sheet', code: 'otherId', detail: `The body is the sheet ${sheet.id}, the address says ${request.params.id}. Nothing was saved.` });
-    const fault = await faultsOf(store, [sheet], []);
-    if (fault) return sendProblem(response, { status: 422, title: 'Sheet refused', code: 'notValid', detail: `${fault} Nothing was saved.` });
-    const saved = await store.saveSheet(sheet, madeOn);
+    const saved = await store.saveSheet(sheet, madeOn, (here) => faultsOf(here, [sheet], []));
     if (saved.ok) return void response.json(saved.sheet);
     if (saved.why === 'shipped') return shipped(response, sheet.id);
+    if (saved.why === 'fault') return refuseParts(response, saved.words, 'Sheet');
     sendProblem(response, { status: 412, title: 'Changed elsewhere', code: 'stale', detail: 'This sheet was saved elsewhere after you opened it. Nothing was overwritten.', theirs: saved.theirs });
   });
 
@@ -68,6 +77,31 @@ export function partRoutes(store: Store): Router {
   });
 
   return router;
+}
+
+type CatalogueBody = { readonly plain: Buffer; readonly zipped: Buffer };
+
+/** The catalogue as bytes, made and compressed once for each state it has. */
+function createCatalogueBody(store: Store): (stamp: number) => Promise<CatalogueBody> {
+  let made: { readonly stamp: number; readonly body: Promise<CatalogueBody> } | null = null;
+  const make = async (stamp: number): Promise<CatalogueBody> => {
+    const plain = Buffer.from(JSON.stringify(await store.readCatalogueAt(stamp)));
+    return { plain, zipped: await promisify(gzip)(plain) };
+  };
+  return (stamp) => {
+    if (made?.stamp !== stamp) {
+      const body = make(stamp);
+      made = { stamp, body };
+      body.catch(() => { if (made?.body === body) made = null; });
+    }
+    return made.body;
+  };
+}
+
+function sendBody(request: Request, response: Response, { plain, zipped }: CatalogueBody): void {
+  response.type('json');
+  if (!/\bgzip\b/.test(request.get('accept-encoding') ?? '')) return void response.send(plain);
+  response.set('content-encoding', 'gzip').send(zipped);
 }
 
 const shipped = (response: Response, ids: string) => sendProblem(response, { status: 409, title: 'Part of the catalogue', code: 'shipped', detail: `${ids} came with the catalogue and is not changed by hand: clone it under a name of your own. Nothing was saved.` });

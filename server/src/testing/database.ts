@@ -6,11 +6,12 @@ import { createApp } from '../app';
 import { connect } from '../database/connect';
 import { migrate } from '../database/migrations';
 import { createStore, type Store } from '../database/store';
+import { createJobs } from '../work/jobs';
 
 export type TestServer = { readonly app: ReturnType<typeof createApp>; readonly store: Store; readonly database: Sequelize; readonly url: string; drop(): Promise<void> };
 
-/** An application on a migrated database of its own; DATABASE_URL names a server that lets us make one. */
-export async function testServer(): Promise<TestServer> {
+/** An application on a database of its own, migrated unless told otherwise; DATABASE_URL names a server that lets us make one. */
+export async function testServer({ migrated = true } = {}): Promise<TestServer> {
   const base = process.env.DATABASE_URL;
   if (!base) throw new Error('The server tests want DATABASE_URL; run them with npm run test:server');
   const own = new URL(base);
@@ -19,11 +20,13 @@ export async function testServer(): Promise<TestServer> {
   await admin.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`);
   own.pathname = `/${name}`;
   const database = connect(own.href);
-  await migrate(database);
+  if (migrated) await migrate(database);
   const store = createStore(database);
+  const jobs = createJobs();
   return {
-    app: createApp({ store, logger: pino({ level: 'silent' }) }), store, database, url: own.href,
+    app: createApp({ store, jobs, logger: pino({ level: 'silent' }) }), store, database, url: own.href,
     async drop() {
+      await jobs.stop();
       await database.close();
       await admin.query(`DROP DATABASE ${name}`);
       await admin.end();

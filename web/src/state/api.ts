@@ -1,9 +1,13 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import type { Archetype, Build, Catalogue, Sheet, StockClaim, StockEntry } from '@inch-tower/core';
+import { tellKeyWanted } from './keyWanted';
+import type { Archetype, Build, Card, Catalogue, Sheet, StockClaim, StockEntry, UnreadablePart } from '@inch-tower/core';
 
-export type BuildCard = { readonly id: string; readonly name: string; readonly etag: string; readonly updated: string; readonly build: Build };
+/** A machine on the first page. `card` is what the server worked out of it: null while it still does, or what kept it from it. */
+export type BuildCard = { readonly id: string; readonly name: string; readonly etag: string; readonly updated: string; readonly card: Card | { readonly failed: string } | null };
+export type BuildPage = { readonly total: number; readonly builds: readonly BuildCard[] };
+export type PageAsk = { readonly search: string; readonly limit: number };
 /** The catalogue, with the ids of a builder's own sheets and archetypes. */
-export type OwnedCatalogue = Catalogue & { readonly own: readonly string[] };
+export type OwnedCatalogue = Catalogue & { readonly own: readonly string[]; /** Parts that are kept but cannot be read, and why. */ readonly unreadable: readonly UnreadablePart[] };
 export type Stocked = { readonly entry: StockEntry; readonly etag: string };
 export type Stock = { readonly stock: readonly Stocked[]; readonly claims: readonly StockClaim[] };
 export type Versioned = { readonly build: Build; readonly etag: string };
@@ -15,7 +19,7 @@ const versioned = (build: Build, meta: { response?: Response } | undefined): Ver
 /** The server, over JSON. Answers are not kept as truth: a build that is open lives in the bench. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000, responseHandler: async (response) => { const text = await response.text(); return text ? (JSON.parse(text) as unknown) : null; } }),
+  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000, headers: { 'x-inch-tower': '1' }, responseHandler: async (response) => { if (response.status === 401) tellKeyWanted(); const text = await response.text(); return text ? (JSON.parse(text) as unknown) : null; } }),
   tagTypes: ['Builds', 'Parts', 'Stock'],
   endpoints: (endpoint) => ({
     catalogue: endpoint.query<OwnedCatalogue, void>({ query: () => '/parts', providesTags: ['Parts'], keepUnusedDataFor: 3600 }),
@@ -25,16 +29,15 @@ export const api = createApi({
     stock: endpoint.query<Stock, void>({ query: () => '/stock', providesTags: ['Stock'], keepUnusedDataFor: 0 }),
     saveEntry: endpoint.mutation<StockEntry, { readonly entry: StockEntry; readonly etag: string | null }>({ query: ({ entry, etag }) => ({ url: `/stock/${encodeURIComponent(entry.id)}`, method: 'PUT', body: entry, headers: etag ? { 'if-match': `"${etag}"` } : {} }), invalidatesTags: ['Stock'] }),
     addStock: endpoint.mutation<{ readonly taken: number }, { readonly entries: readonly StockEntry[]; readonly sheets: readonly Sheet[] }>({ query: (body) => ({ url: '/stock', method: 'POST', body }), invalidatesTags: (_done, error) => (error ? [] : ['Stock', 'Parts']) }),
-    deleteEntry: endpoint.mutation<null, string>({ query: (id) => ({ url: `/stock/${encodeURIComponent(id)}`, method: 'DELETE' }), invalidatesTags: ['Stock'] }),
-    builds: endpoint.query<readonly BuildCard[], void>({ query: () => '/builds', transformResponse: (body: { builds: BuildCard[] }) => body.builds, providesTags: ['Builds'], keepUnusedDataFor: 0 }),
-    build: endpoint.query<Versioned, string>({ query: (id) => `/builds/${encodeURIComponent(id)}`, transformResponse: versioned, keepUnusedDataFor: 0 }),
+    deleteEntry: endpoint.mutation<null, { readonly id: string; readonly etag: string }>({ query: ({ id, etag }) => ({ url: `/stock/${encodeURIComponent(id)}`, method: 'DELETE', headers: { 'if-match': `"${etag}"` } }), invalidatesTags: ['Stock'] }),
+    builds: endpoint.query<BuildPage, PageAsk>({ query: ({ search, limit }) => ({ url: '/builds', params: { search, limit } }), providesTags: ['Builds'], keepUnusedDataFor: 0 }),
+    wholeBuild: endpoint.query<Build, string>({ query: (id) => `/builds/${encodeURIComponent(id)}`, keepUnusedDataFor: 0 }),
     createBuild: endpoint.mutation<Versioned, Build>({ query: (build) => ({ url: '/builds', method: 'POST', body: build }), transformResponse: versioned, invalidatesTags: ['Builds'] }),
-    saveBuild: endpoint.mutation<Versioned, Versioned>({ query: ({ build, etag }) => ({ url: `/builds/${encodeURIComponent(build.id)}`, method: 'PUT', body: build, headers: { 'if-match': `"${etag}"` } }), transformResponse: versioned, invalidatesTags: ['Builds'] }),
-    deleteBuild: endpoint.mutation<null, string>({ query: (id) => ({ url: `/builds/${encodeURIComponent(id)}`, method: 'DELETE' }), invalidatesTags: ['Builds'] }),
+    deleteBuild: endpoint.mutation<null, { readonly id: string; readonly etag: string }>({ query: ({ id, etag }) => ({ url: `/builds/${encodeURIComponent(id)}`, method: 'DELETE', headers: { 'if-match': `"${etag}"` } }), invalidatesTags: ['Builds'] }),
   }),
 });
 export const {
-  useCatalogueQuery, useBuildsQuery, useCreateBuildMutation, useDeleteBuildMutation, useSaveSheetMutation, useImportSheetsMutation, useDeleteSheetMutation,
+  useCatalogueQuery, useBuildsQuery, useLazyWholeBuildQuery, useCreateBuildMutation, useDeleteBuildMutation, useSaveSheetMutation, useImportSheetsMutation, useDeleteSheetMutation,
   useStockQuery, useSaveEntryMutation, useAddStockMutation, useDeleteEntryMutation,
 } = api;
 

@@ -1,49 +1,46 @@
 import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit';
 import { commit, replay, type Build, type Edit } from '@inch-tower/core';
-import { benchWorker } from '../worker/client';
-import { api, problemOf } from './api';
+import { freshId } from '../freshId';
+import { factsOf } from '../saving/facts';
+import { desk } from '../saving/here';
+import { viewOf } from '../worker/client';
 import { bench } from './benchSlice';
 import type { RootState } from './store';
-import { forgetUnsaved, keepUnsaved, readUnsaved } from './unsaved';
 
 export type Thunk<R = void> = ThunkAction<R, RootState, unknown, UnknownAction>;
 
 /** The build last asked for: what comes later for another is dropped. */
 let opening: string | null = null;
 
+/** Leaves the bench; what is not saved yet goes on to the server from the desk. */
 export const closeBuild = (): Thunk => (dispatch) => {
+  if (opening) desk.leave(opening);
   opening = null;
-  // What is still waiting for its moment is sent now, not when the machine is opened next.
-  clearTimeout(timer);
-  void dispatch(saveNow());
   dispatch(bench.closed());
 };
 
-/** Opens a build; edits kept in this browser that the server has not answered go on from where they were. */
-export const openBuild = (id: string): Thunk<Promise<void>> => async (dispatch, getState) => {
+/** Opens a build; edits that the server has not answered go on from where they were. */
+export const openBuild = (id: string): Thunk<Promise<void>> => async (dispatch) => {
   opening = id;
   dispatch(bench.opening());
-  const [kept, asked] = await Promise.all([readUnsaved(id), dispatch(api.endpoints.build.initiate(id, { forceRefetch: true, subscribe: false }))]);
+  const opened = await desk.open(id);
   // Another machine was opened, or the bench left, while this one was on its way.
-  if (opening !== id) return;
-  if (asked.data) {
-    const { build, etag } = asked.data;
-    // A save whose answer was lost: what is kept here is what the server has.
-    const answered = kept && JSON.stringify(kept.build) === JSON.stringify(build);
-    if (answered) await forgetUnsaved(id);
-    if (!kept || answered) dispatch(bench.opened({ build, etag, unsaved: [] }));
-    else {
-      dispatch(bench.opened({ build: kept.build, etag: kept.etag, unsaved: kept.edits }));
-      if (kept.etag !== etag) dispatch(bench.stale({ build, etag }));
-    }
-  } else if (kept) dispatch(bench.opened({ build: kept.build, etag: kept.etag, unsaved: kept.edits }));
-  else {
-    dispatch(bench.notOpened(problemOf(asked.error).code === 'noBuild' ? 'missing' : 'failed'));
-    return;
-  }
-  const { build, rev, unsaved } = getState().bench;
-  dispatch(bench.viewed(await benchWorker().open(build!, rev)));
-  if (unsaved.length) dispatch(saveSoon());
+  if (opening !== id) return desk.leave(id);
+  if (opened === 'ready') await dispatch(showDraft(id));
+  else dispatch(bench.notOpened(opened));
+};
+
+const showDraft = (id: string): Thunk<Promise<void>> => async (dispatch) => {
+  const draft = desk.draft(id);
+  if (!draft || opening !== id) return;
+  dispatch(bench.opened({ build: draft.build, facts: factsOf(draft) }));
+  await dispatch(look(null));
+};
+
+/** Copies what the desk says of the open machine's saving onto the page. */
+export const showSaving = (id: string): Thunk => (dispatch, getState) => {
+  const draft = desk.draft(id);
+  if (draft && getState().bench.build?.id === id) dispatch(bench.saving(factsOf(draft)));
 };
 
 /** Does edits as one step of the history: apply, settle, show, keep, save. Gives whether they were taken. */
@@ -52,11 +49,12 @@ export const edit = (edits: readonly Edit[], words?: string): Thunk<boolean> => 
   if (!build) return false;
   const step = commit(build, edits);
   if (!step.ok) {
-    dispatch(bench.refused(step.words));
+    dispatch(bench.refused(`${step.words} Nothing was changed.`));
     return false;
   }
   dispatch(bench.edited({ build: step.build, step: { edits: step.edits, inverse: step.inverse, words: words ?? step.words } }));
-  dispatch(afterChange(step.edits));
+  desk.edited(build.id, step.build, step.edits);
+  void dispatch(look(step.edits));
   return true;
 };
 
@@ -66,7 +64,8 @@ export const undo = (): Thunk => (dispatch, getState) => {
   const before = build && step && replay(build, step.inverse);
   if (!before || 'ok' in before) return;
   dispatch(bench.undone(before));
-  dispatch(afterChange(step.inverse));
+  desk.undone(build.id, before, step.edits, step.inverse);
+  void dispatch(look(step.inverse));
 };
 
 export const redo = (): Thunk => (dispatch, getState) => {
@@ -75,105 +74,50 @@ export const redo = (): Thunk => (dispatch, getState) => {
   const after = build && step && replay(build, step.edits);
   if (!after || 'ok' in after) return;
   dispatch(bench.redone(after));
-  dispatch(afterChange(step.edits));
+  desk.edited(build.id, after, step.edits);
+  void dispatch(look(step.edits));
 };
 
-const afterChange = (edits: readonly Edit[]): Thunk => (dispatch, getState) => {
-  const { rev } = getState().bench;
-  void benchWorker().apply(edits, rev).then((view) => view && dispatch(bench.viewed(view)));
-  void dispatch(keepHere()).then(() => dispatch(saveSoon()));
-};
-
-const keepHere = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { build, etag, unsaved } = getState().bench;
+/** Has the worker look at the machine as it stands; what comes late, after a newer edit, is dropped. */
+const look = (edits: readonly Edit[] | null): Thunk<Promise<void>> => async (dispatch, getState) => {
+  const { build, rev } = getState().bench;
   if (!build) return;
-  if (unsaved.length === 0) {
-    await forgetUnsaved(build.id);
-    dispatch(bench.saved({ etag, steps: 0 }));
-    return;
-  }
-  const kept = await keepUnsaved(build.id, { build, etag, edits: unsaved });
-  if (getState().bench.save !== 'saving') dispatch(bench.kept(kept));
+  const viewed = await viewOf(build, rev, edits);
+  dispatch(viewed.ok ? bench.viewed(viewed.view) : bench.notViewed({ rev, words: viewed.words }));
 };
 
-const SAVE_AFTER_MS = 500;
-const TRY_AGAIN_MS = 3_000;
-let timer: ReturnType<typeof setTimeout> | undefined;
-let inFlight = false;
+/** Does what a notice offers with the open machine's unsaved edits, shows what became of it and says what did not go. */
+const answered = (work: (id: string) => Promise<{ readonly words: string | null } | void>): Thunk<Promise<boolean>> => async (dispatch, getState) => {
+  const id = getState().bench.build?.id;
+  if (!id) return false;
+  const done = await work(id);
+  await dispatch(showDraft(id));
+  if (done?.words) dispatch(bench.refused(done.words));
+  return !done?.words;
+};
+export const join = () => answered((id) => desk.join(id, freshId()));
+export const takeTheirs = () => answered((id) => desk.takeTheirs(id));
+export const joinStray = (key: string) => answered((id) => desk.joinStray(id, key, freshId()));
+export const copyStray = (key: string) => answered((id) => desk.copyStray(id, key, freshId()));
+export const forgetStray = (key: string) => answered((id) => desk.forgetStray(id, key));
+export const tryAgain = () => answered((id) => desk.tryAgain(id));
 
-export const saveSoon = (afterMs = SAVE_AFTER_MS): Thunk => (dispatch) => {
-  clearTimeout(timer);
-  timer = setTimeout(() => void dispatch(saveNow()), afterMs);
+/** Keeps this version as a machine of its own and gives its id; null, with words, when that failed. */
+export const keepAsCopy = (name?: string): Thunk<Promise<string | null>> => async (dispatch, getState) => {
+  const id = getState().bench.build?.id;
+  const copyId = freshId();
+  const done = id ? await desk.keepAsCopy(id, copyId, name) : null;
+  if (!done) return null;
+  if (done.words) dispatch(bench.refused(done.words));
+  // Nothing is edited any more on a machine whose edits went elsewhere.
+  else dispatch(bench.closed());
+  return done.words ? null : copyId;
 };
 
-/** Saves what is unsaved. The browser's copy is forgotten only after the server has answered for all of it. */
-export const saveNow = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { build, etag, unsaved, save } = getState().bench;
-  if (inFlight || !build || unsaved.length === 0 || save === 'stale') return;
-  inFlight = true;
-  dispatch(bench.saving());
-  const answer = await dispatch(api.endpoints.saveBuild.initiate({ build, etag }));
-  inFlight = false;
-  if (getState().bench.build?.id !== build.id) {
-    if (answer.data) await forgetUnsaved(build.id);
-    return;
-  }
-  if (answer.data) {
-    dispatch(bench.saved({ etag: answer.data.etag, steps: unsaved.length }));
-    if (getState().bench.unsaved.length === 0) await forgetUnsaved(build.id);
-    else { await dispatch(keepHere()); dispatch(saveSoon(0)); }
-    return;
-  }
-  const problem = problemOf(answer.error);
-  if (problem.code === 'stale' && problem.theirs) dispatch(bench.stale(problem.theirs));
-  else {
-    await dispatch(keepHere());
-    dispatch(bench.kept(getState().bench.save !== 'unkept'));
-    if (problem.code !== 'away' && problem.code !== 'databaseAway' && problem.code !== 'tooMany') dispatch(bench.refused(problem.detail));
-    else dispatch(saveSoon(TRY_AGAIN_MS));
-  }
-};
-
-/** The three ways out when a build was saved elsewhere meanwhile: nothing is lost in any of them. */
-export const join = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { theirs, unsaved } = getState().bench;
-  if (!theirs) return;
-  let joined = theirs.build;
-  const taken: (readonly Edit[])[] = [];
-  let left = 0;
-  for (const edits of unsaved) {
-    const own = edits.filter((one) => one.type !== 'layout.set' && one.type !== 'restore');
-    const step = own.length === edits.filter((one) => one.type !== 'layout.set').length ? commit(joined, own) : null;
-    if (!step?.ok) { left++; continue; }
-    joined = step.build;
-    taken.push(step.edits);
-  }
-  await dispatch(reopen(joined, theirs.etag, taken));
-  if (left) dispatch(bench.refused(`${left} of your ${unsaved.length} changes could not be made on the newer version.`));
-};
-
-export const takeTheirs = (): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { theirs } = getState().bench;
-  if (theirs) await dispatch(reopen(theirs.build, theirs.etag, []));
-};
-
-/** Keeps this version as a build of its own and gives its id. */
-export const keepAsCopy = (id: string): Thunk<Promise<string | null>> => async (dispatch, getState) => {
-  const { build, theirs } = getState().bench;
-  if (!build || !theirs) return null;
-  const made = await dispatch(api.endpoints.createBuild.initiate({ ...build, id, name: `${build.name}, my copy` }));
-  if (!made.data) {
-    dispatch(bench.refused(problemOf(made.error).detail));
-    return null;
-  }
-  await forgetUnsaved(build.id);
-  return id;
-};
-
-const reopen = (build: Build, etag: string, unsaved: readonly (readonly Edit[])[]): Thunk<Promise<void>> => async (dispatch, getState) => {
-  dispatch(bench.opened({ build, etag, unsaved }));
-  if (unsaved.length) await dispatch(keepHere());
-  else await forgetUnsaved(build.id);
-  dispatch(bench.viewed(await benchWorker().open(build, getState().bench.rev)));
-  if (unsaved.length) dispatch(saveSoon(0));
+/** Forgets what is unsaved of the open machine and gives it, for a file. */
+export const giveUp = (): Thunk<Promise<Build | null>> => async (dispatch, getState) => {
+  const { build } = getState().bench;
+  if (build) await desk.giveUp(build.id);
+  dispatch(bench.closed());
+  return build;
 };

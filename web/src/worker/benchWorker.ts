@@ -128,10 +128,6 @@ const worker: BenchWorker = {
     return { wiring, schedule: scheduleOf(wiring, assessment.units) };
   },
 
-  card(one) {
-    const { status, figures, snags } = createAssessor().assess(one, today());
-    return { status, figures, snags: snags.length };
-  },
 };
 
 expose(worker);

@@ -26,7 +26,6 @@ export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[
 export type WaysOut = { readonly rows: readonly RemedyRow[]; readonly conflict: readonly string[] };
 /** What becomes of another machine's drives here; every row brings them in. */
 export type Hosted = { readonly drives: number; readonly placed: number; readonly connected: number; readonly all: boolean; readonly roomAfter: number; readonly troubles: readonly Effect[]; readonly rows: readonly RemedyRow[] };
-export type CardFacts = { readonly status: Status; readonly figures: Figures; readonly snags: number };
 
 /** What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller. */
 /** From where parts are tried: everything listed, a builder's own sheets, stock, or classes with typical numbers. */
@@ -52,7 +51,6 @@ export type BenchWorker = {
   stop(): void;
   /** The wiring of the build that is open, and its schedule of leads; null while none is. */
   wiring(): { readonly wiring: Wiring; readonly schedule: readonly ScheduleLine[] } | null;
-  card(build: Build): CardFacts;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): string | null;
   drawing(): string | null;

@@ -1,10 +1,8 @@
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Catalogue } from '@inch-tower/core';
-import { useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
-import { StaleNotice } from '../build/StaleNotice';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
@@ -17,7 +15,6 @@ import { useBenchUi } from './useBenchUi';
 
 export default function Bench() {
   const ui = useBenchUi(useOutletContext<Catalogue>());
-  const stale = useAppSelector((state) => state.bench.save === 'stale');
   const [help, setHelp] = useState(false);
   useUndoKeys();
 
@@ -26,7 +23,7 @@ export default function Bench() {
       <div className="flex h-full min-h-[560px] flex-col">
         <Masthead><BuildTitle onHelp={() => setHelp(true)} onNamed={ui.toDrawing} /></Masthead>
         <Tapes />
-        {stale ? <StaleNotice /> : <ChangeLine />}
+        <ChangeLine />
         <main className="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto md:auto-rows-auto md:grid-rows-1 md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden lg:grid-cols-[214px_minmax(0,1fr)_330px]">
           <Kit />
           <Drawing onHelp={() => setHelp(true)} />

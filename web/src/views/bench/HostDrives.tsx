@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { poolDrives, type Build } from '@inch-tower/core';
-import { useBuildsQuery } from '../../state/api';
+import { problemOf, useBuildsQuery, useLazyWholeBuildQuery, type BuildCard } from '../../state/api';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { countWords } from '../../words/format';
@@ -8,25 +7,33 @@ import { benchWorker } from '../../worker/client';
 import type { Hosted } from '../../worker/messages';
 import { WayRow } from './WayRow';
 
+const MOST = 200;
+const drivesOf = ({ card }: BuildCard): number => (card && 'poolDrives' in card ? card.poolDrives : 0);
+
 /** Whether this machine could take the drives of another, when that one dies: how many find a bay and a port, and what would help. */
 export function HostDrives() {
   const id = useAppSelector((state) => state.bench.build?.id);
   const rev = useAppSelector((state) => state.bench.rev);
   const [open, setOpen] = useState(false);
-  const { data } = useBuildsQuery(undefined, { skip: !open });
-  const [answer, setAnswer] = useState<{ readonly of: string; readonly rev: number; readonly hosted: Hosted | null } | null>(null);
-  const others = data?.filter((card) => card.id !== id && poolDrives(card.build).length > 0) ?? [];
-  const ask = (of: string, build: Build) => { setAnswer({ of, rev, hosted: null }); void benchWorker().hosts(build).then((hosted) => setAnswer({ of, rev, hosted })); };
+  const { data } = useBuildsQuery({ search: '', limit: MOST }, { skip: !open });
+  const [readBuild] = useLazyWholeBuildQuery();
+  const [answer, setAnswer] = useState<{ readonly of: string; readonly rev: number; readonly hosted: Hosted | string | null } | null>(null);
+  const others = data?.builds.filter((one) => one.id !== id && drivesOf(one) > 0) ?? [];
+  const ask = async (of: string) => {
+    setAnswer({ of, rev, hosted: null });
+    const read = await readBuild(of);
+    setAnswer({ of, rev, hosted: read.data ? await benchWorker().hosts(read.data) : problemOf(read.error).detail });
+  };
   const known = answer?.rev === rev ? answer : null;
   return (
     <details className="mt-2 border-t border-line pt-1 text-[13px]" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-6 cursor-pointer text-mid">Could it take another machine’s drives?</summary>
       {others.length === 0 && <p className="text-mid">{data ? 'No other machine on the floor has a pool.' : 'Looking …'}</p>}
       <ul>
-        {others.map(({ id: other, build }) => (
+        {others.map(({ id: other, name }) => (
           <li key={other}>
-            <button type="button" data-host={other} aria-expanded={known?.of === other} className="plain min-h-6 text-left underline decoration-dotted" onClick={() => ask(other, build)}>{build.name || 'Unnamed'}</button>
-            {known?.of === other && <div aria-live="polite">{known.hosted ? <Answer from={build.name || 'it'} hosted={known.hosted} /> : <p className="text-mid">Laying them out …</p>}</div>}
+            <button type="button" data-host={other} aria-expanded={known?.of === other} className="plain min-h-6 text-left underline decoration-dotted" onClick={() => void ask(other)}>{name || 'Unnamed'}</button>
+            {known?.of === other && <div aria-live="polite">{typeof known.hosted === 'string' ? <p className="bad">{known.hosted}</p> : known.hosted ? <Answer from={name || 'it'} hosted={known.hosted} /> : <p className="text-mid">Laying them out …</p>}</div>}
           </li>
         ))}
       </ul>

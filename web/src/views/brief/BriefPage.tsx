@@ -4,7 +4,6 @@ import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
-import { StaleNotice } from '../build/StaleNotice';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
@@ -17,7 +16,6 @@ export default function BriefPage() {
   useUndoKeys();
   const build = useAppSelector((state) => state.bench.build)!;
   const units = useAppSelector(selectUnits);
-  const stale = useAppSelector((state) => state.bench.save === 'stale');
   const dispatch = useAppDispatch();
   const act = (one: Edit, words: string) => dispatch(edit([one], words));
   const { brief } = build;
@@ -26,7 +24,7 @@ export default function BriefPage() {
     <div className="flex h-full min-h-[560px] flex-col">
       <Masthead><BuildTitle /></Masthead>
       <Tapes />
-      {stale ? <StaleNotice /> : <ChangeLine hint="Every answer is optional, and each becomes a mark at once." />}
+      <ChangeLine hint="Every answer is optional, and each becomes a mark at once." />
       <main className="grid min-h-0 flex-1 grid-cols-1 overflow-auto md:grid-cols-[minmax(0,1fr)_360px] md:overflow-hidden">
         <div className="min-h-0 overflow-auto px-6 py-4" tabIndex={-1}>
           <h1 className="text-[19px] font-semibold">Brief</h1>

@@ -4,7 +4,7 @@ import { classSheet, classSheetId } from '@inch-tower/core';
 import { problemOf, useCatalogueQuery } from '../../state/api';
 import { closeBuild, openBuild } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { benchWorker } from '../../worker/client';
+import { giveCatalogue } from '../../worker/client';
 import { Masthead } from '../Masthead';
 
 const ASK_AGAIN_MS = 4_000;
@@ -17,7 +17,7 @@ export default function BuildPage() {
   const sheets = useAppSelector((state) => state.bench.build?.sheets);
   const archetypes = useAppSelector((state) => state.bench.build?.archetypes);
   // While the server is away a machine is still opened, with the sheets it carries itself.
-  const alone = useMemo(() => (error && sheets && archetypes ? { sheets, archetypes, own: [] } : undefined), [error, sheets, archetypes]);
+  const alone = useMemo(() => (error && sheets && archetypes ? { sheets, archetypes, own: [], unreadable: [] } : undefined), [error, sheets, archetypes]);
   const catalogue = listed ?? alone;
   useEffect(() => {
     if (!error) return;
@@ -30,7 +30,7 @@ export default function BuildPage() {
     return () => dispatch(closeBuild());
   }, [dispatch, id]);
   const whole = useMemo(() => catalogue && { ...catalogue, sheets: { ...catalogue.sheets, ...Object.fromEntries(Object.values(catalogue.archetypes).map((one) => [classSheetId(one.id), classSheet(one)])) } }, [catalogue]);
-  useEffect(() => { if (whole) void benchWorker().setCatalogue(whole, whole.own); }, [whole]);
+  useEffect(() => { if (whole) giveCatalogue(whole); }, [whole]);
 
   const name = useAppSelector((state) => state.bench.build?.name ?? '');
   useEffect(() => { document.title = `${name || 'Unnamed'} · Inch Tower`; }, [name]);

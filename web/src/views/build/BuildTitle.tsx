@@ -1,19 +1,19 @@
 import { useEffect, useRef, useState } from 'react';
 import { NavLink, useSearchParams } from 'react-router';
 import { LIMITS } from '@inch-tower/core';
-import type { SaveState } from '../../state/benchSlice';
+import type { SaveState } from '../../saving/draft';
 import { edit, redo, undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { GiveOut } from './GiveOut';
 import { STATUS_WORDS } from '../../words/status';
 
-const SAVE_WORDS: Record<SaveState, string> = { saved: 'Saved', saving: 'Saving …', kept: 'Kept here, not saved yet', unkept: 'Not saved: do not close this page', stale: 'Changed elsewhere' };
+const SAVE_WORDS: Record<SaveState, string> = { saved: 'Saved', saving: 'Saving …', kept: 'Saved in this browser only', unkept: 'Not saved: leave this page open', stale: 'Changed elsewhere', gone: 'Deleted elsewhere' };
 
 type Props = { /** Opens the sheet of keys, where a view has keys of its own. */ readonly onHelp?: () => void; /** Where the keyboard goes once the name is typed. */ readonly onNamed?: () => void };
 
 /** The name with its status, the views of the machine, undo and redo, and the saved state in words. */
 export function BuildTitle({ onHelp, onNamed }: Props) {
-  const { past, future, save, view, build } = useAppSelector((state) => state.bench);
+  const { past, future, save, view, build, unworked } = useAppSelector((state) => state.bench);
   const dispatch = useAppDispatch();
   // What is selected stays so from view to view.
   const sel = useSearchParams()[0].get('sel');
@@ -22,7 +22,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
   return (
     <>
       <NameField onNamed={onNamed} />
-      <span aria-live="polite" className={`text-[13px] font-medium whitespace-nowrap ${status?.tone ?? 'text-mid'}`} data-testid="status">{status?.word ?? '…'}</span>
+      <span aria-live="polite" className={`text-[13px] font-medium whitespace-nowrap ${unworked !== null ? 'bad' : status?.tone ?? 'text-mid'}`} data-testid="status">{unworked === null ? status?.word ?? '…' : 'Not worked out'}</span>
       {build && <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]"><ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink><ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink><ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink></nav>}
       <span className="ml-2 flex gap-1">
         <button type="button" className="press" disabled={past.length === 0} onClick={() => dispatch(undo())} title={past.at(-1)?.words}>Undo</button>

@@ -3,17 +3,20 @@ import { bench } from '../../state/benchSlice';
 import { undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import type { BenchView } from '../../worker/messages';
+import { SaveNotice, wantsNotice } from './SaveNotice';
 import { changeWords, countWords, unitWords } from '../../words/format';
 
 const SAID: readonly (readonly [FigureId, string])[] = [['power.idleWallW', 'idle'], ['power.peakWallW', 'peak'], ['sound.earIdleDb', ''], ['cost.now', 'money'], ['capacity.rawTb', 'raw'], ['ports.free', 'ports free']];
 
-/** What the last edit changed, in one line, with undo beside it. */
+/** What the last edit changed, in one line, with undo beside it; before it what was refused, and what keeps edits from the server. */
 export function ChangeLine({ hint = 'Click a place in the drawing to see what goes there.' }: { readonly hint?: string }) {
-  const { said, problem, view, before, past } = useAppSelector((state) => state.bench);
+  const state = useAppSelector(({ bench: shown }) => shown);
+  const { said, problem, view, before, past } = state;
   const dispatch = useAppDispatch();
   if (problem) return (
-    <p role="alert" className="flex min-h-7 items-center gap-3 border-b border-line px-4 text-[13px]"><span className="bad">{problem} Nothing was changed.</span><button type="button" className="plain min-h-6 underline" onClick={() => dispatch(bench.problemSeen())}>Close</button></p>
+    <p role="alert" className="flex min-h-7 items-center gap-3 border-b border-line px-4 text-[13px]"><span className="bad">{problem}</span><button type="button" className="plain min-h-6 underline" onClick={() => dispatch(bench.problemSeen())}>Close</button></p>
   );
+  if (wantsNotice(state)) return <SaveNotice />;
   return (
     <p aria-live="polite" data-testid="change-line" className="flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 text-[13px] whitespace-nowrap text-mid">
       {said && view ? <><span className="max-w-[40%] truncate font-medium text-ink" title={said}>{said}</span><span className="min-w-0 truncate">{changes(before, view).join(', ')}</span></> : <span>{hint}</span>}

@@ -25,10 +25,11 @@ const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.rawT
 export function Tapes() {
   const build = useAppSelector((state) => state.bench.build);
   const figures = useAppSelector((state) => state.bench.view?.figures);
+  const isOld = useAppSelector((state) => state.bench.view !== null && state.bench.view.rev !== state.bench.rev);
   const ghost = useContext(BenchContext)?.ghost;
   if (!build) return null;
   return (
-    <section aria-label="Tapes" id="tapes" tabIndex={-1} className="grid shrink-0 grid-cols-2 border-b border-line sm:grid-cols-3 md:grid-cols-6">
+    <section aria-label="Tapes" id="tapes" tabIndex={-1} className={`grid shrink-0 grid-cols-2 border-b border-line sm:grid-cols-3 md:grid-cols-6 ${isOld ? 'of-earlier' : ''}`}>
       {TAPES.map((tape) => <TapeCell key={tape.id} tape={tape} figure={figures?.[tape.id]} ghost={ghost?.figures?.[tape.id]} limit={tape.limit(build)} aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined} />)}
     </section>
   );

@@ -1,64 +1,59 @@
-import { useEffect, useMemo, useState } from 'react';
+import { memo } from 'react';
 import { Link } from 'react-router';
-import type { Build } from '@inch-tower/core';
+import type { Card, Elevation } from '@inch-tower/core';
 import type { BuildCard } from '../../state/api';
-import { benchWorker } from '../../worker/client';
-import type { CardFacts } from '../../worker/messages';
 import { figureNumber } from '../../words/format';
 import { STATUS_WORDS } from '../../words/status';
-import { Elevation, elevationOf } from './Elevation';
+import { ElevationPicture } from './ElevationPicture';
 
-type Props = { readonly cards: readonly BuildCard[]; readonly onDuplicate: (build: Build) => void; readonly onTakeDown: (build: Build) => void };
+type Acts = { readonly onDuplicate: (card: BuildCard) => void; readonly onTakeDown: (card: BuildCard) => void };
+type Props = Acts & { readonly cards: readonly BuildCard[] };
 
 const TALLEST_PX = 430;
 const WIDEST_PX = 400;
+/** What stands there until the server has worked a machine out. */
+const OUTLINE: Elevation = { widthMm: 220, heightMm: 260, boxes: [] };
+
+const known = ({ card }: BuildCard): Card | null => (card && !('failed' in card) ? card : null);
+const elevationOf = (card: BuildCard): Elevation => known(card)?.elevation ?? OUTLINE;
 
 /** Machines side by side, feet on one line, one scale for all. */
-export function FloorLine({ cards, onDuplicate, onTakeDown }: Props) {
-  const facts = useCardFacts(cards);
-  const elevations = useMemo(() => cards.map((card) => ({ card, elevation: elevationOf(card.build) })), [cards]);
-  const tallest = Math.max(260, ...elevations.map(({ elevation }) => elevation.heightMm));
-  const scale = Math.min(TALLEST_PX / tallest, WIDEST_PX / Math.max(300, ...elevations.map(({ elevation }) => elevation.widthMm)));
+export function FloorLine({ cards, ...acts }: Props) {
+  const tallest = Math.max(260, ...cards.map((card) => elevationOf(card).heightMm));
+  const scale = Math.min(TALLEST_PX / tallest, WIDEST_PX / Math.max(300, ...cards.map((card) => elevationOf(card).widthMm)));
   return (
     <section aria-label="Builds" className="px-6 pt-8 pb-10">
-      <ul className="flex flex-wrap items-baseline gap-y-10">
-        {elevations.map(({ card, elevation }) => {
-          const known = facts[card.id];
-          const idle = known?.figures['power.idleWallW'];
-          const raw = known?.figures['capacity.rawTb'];
-          return (
-            <li key={card.id} className="flex max-w-[460px] min-w-[230px] flex-col">
-              <Link to={`/b/${card.id}`} className="group block" aria-label={`Open ${card.name || 'Unnamed'}`}>
-                <div className="flex items-end border-b-2 border-ink pr-14" style={{ height: elevation.heightMm * scale + 4 }}><Elevation elevation={elevation} scale={scale} /></div>
-                <span className="mt-2 block pr-10 break-words text-[17px] leading-tight font-semibold group-hover:underline">{card.name || 'Unnamed'}</span>
-              </Link>
-              <span className={`mt-0.5 block text-[13px] font-medium ${known ? STATUS_WORDS[known.status].tone : 'text-mid'}`}>{known ? STATUS_WORDS[known.status].word : 'Looking …'}{known && known.snags > 0 ? `, ${known.snags} ${known.snags === 1 ? 'snag' : 'snags'}` : ''}</span>
-              <span className="mono mt-1 block text-[13px] text-mid">{idle ? `${figureNumber('power.idleWallW', idle.value)} W idle` : '– W idle'} · {raw ? `${figureNumber('capacity.rawTb', raw.value)} TB raw` : '– TB raw'}</span>
-              <span className="mt-1 flex gap-3 text-[13px] text-mid">
-                <button type="button" className="plain min-h-6 hover:underline" onClick={() => onDuplicate(card.build)}>Duplicate<span className="sr-only"> {card.name}</span></button>
-                <a className="inline-flex min-h-6 items-center hover:underline" download={`${card.id}.json`} href={`/api/builds/${card.id}`}>File<span className="sr-only"> of {card.name}</span></a>
-                <button type="button" className="plain min-h-6 hover:underline" onClick={() => onTakeDown(card.build)}>Take down<span className="sr-only"> {card.name}</span></button>
-              </span>
-            </li>
-          );
-        })}
-      </ul>
+      <ul className="flex flex-wrap items-baseline gap-y-10">{cards.map((card) => <Machine key={card.id} card={card} scale={scale} {...acts} />)}</ul>
     </section>
   );
 }
 
-function useCardFacts(cards: readonly BuildCard[]): Readonly<Record<string, CardFacts>> {
-  const [facts, setFacts] = useState<Record<string, CardFacts>>({});
-  useEffect(() => {
-    let here = true;
-    void (async () => {
-      for (const card of cards) {
-        const known = await benchWorker().card(card.build);
-        if (!here) return;
-        setFacts((before) => ({ ...before, [card.id]: known }));
-      }
-    })();
-    return () => { here = false; };
-  }, [cards]);
-  return facts;
+const Machine = memo(function Machine({ card, scale, onDuplicate, onTakeDown }: Acts & { readonly card: BuildCard; readonly scale: number }) {
+  const { id, name } = card;
+  const facts = known(card);
+  const elevation = elevationOf(card);
+  const called = name || 'Unnamed';
+  return (
+    <li className="flex max-w-[460px] min-w-[230px] flex-col">
+      <Link to={`/b/${id}`} className="group block" aria-label={`Open ${called}`}>
+        <div className="flex items-end border-b-2 border-ink pr-14" style={{ height: elevation.heightMm * scale + 4 }}><ElevationPicture elevation={elevation} scale={scale} /></div>
+        <span className="mt-2 block pr-10 break-words text-[17px] leading-tight font-semibold group-hover:underline">{called}</span>
+      </Link>
+      <Verdict card={card} />
+      <span className="mono mt-1 block text-[13px] text-mid">{facts?.idleWallW ? `${figureNumber('power.idleWallW', facts.idleWallW)} W idle` : '– W idle'} · {facts?.rawTb ? `${figureNumber('capacity.rawTb', facts.rawTb)} TB raw` : '– TB raw'}</span>
+      <span className="mt-1 flex gap-3 text-[13px] text-mid">
+        <button type="button" className="plain min-h-6 hover:underline" onClick={() => onDuplicate(card)}>Duplicate<span className="sr-only"> {name}</span></button>
+        <a className="inline-flex min-h-6 items-center hover:underline" download={`${id}.json`} href={`/api/builds/${id}`}>File<span className="sr-only"> of {name}</span></a>
+        <button type="button" className="plain min-h-6 hover:underline" onClick={() => onTakeDown(card)}>Take down<span className="sr-only"> {name}</span></button>
+      </span>
+    </li>
+  );
+});
+
+/** The verdict in words; one machine that cannot be worked out says so alone, and its file is still to be had. */
+function Verdict({ card: { card } }: { readonly card: BuildCard }) {
+  if (!card) return <span className="mt-0.5 block text-[13px] font-medium text-mid">Looking …</span>;
+  if ('failed' in card) return <span className="bad mt-0.5 block pr-6 text-[13px]">Not worked out. {card.failed} The machine is kept; its file is below.</span>;
+  const { word, tone } = STATUS_WORDS[card.status];
+  return <span className={`mt-0.5 block text-[13px] font-medium ${tone}`}>{word}{card.snags > 0 ? `, ${card.snags} ${card.snags === 1 ? 'snag' : 'snags'}` : ''}</span>;
 }

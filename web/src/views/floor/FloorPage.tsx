@@ -1,28 +1,56 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newBuild, parseBuildText, LIMITS, type Build } from '@inch-tower/core';
-import { problemOf, useBuildsQuery, useCreateBuildMutation, useDeleteBuildMutation } from '../../state/api';
+import { freshId } from '../../freshId';
+import { problemOf, useBuildsQuery, useCreateBuildMutation, useDeleteBuildMutation, useLazyWholeBuildQuery, type BuildCard } from '../../state/api';
 import { Masthead } from '../Masthead';
 import { FloorLine } from './FloorLine';
+import { KeptLine } from './KeptLine';
 
-const freshId = () => `b-${crypto.randomUUID().slice(0, 12)}`;
+const PAGE = 60;
+/** From so many machines on they are looked for by name. */
+const SEARCH_FROM = 13;
+const SEARCH_AFTER_MS = 200;
+const LOOK_AGAIN_MS = 1_500;
 
 /** The builds as elevations standing on one floor line, all to one scale. */
 export function FloorPage() {
-  const { data: cards, error, isLoading, refetch } = useBuildsQuery();
+  const [typed, setTyped] = useState('');
+  const search = useLater(typed, SEARCH_AFTER_MS);
+  const [limit, setLimit] = useState(PAGE);
+  const { data, error, isLoading, refetch } = useBuildsQuery({ search, limit });
+  // Cards are worked out after each save: until they are there the list is asked for again.
+  const waits = data?.builds.some(({ card }) => card === null) ?? false;
+  useEffect(() => {
+    if (!waits) return;
+    const timer = setInterval(() => void refetch(), LOOK_AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [waits, refetch]);
   const [createBuild] = useCreateBuildMutation();
   const [deleteBuild] = useDeleteBuildMutation();
+  const [readBuild] = useLazyWholeBuildQuery();
   const [problem, setProblem] = useState<string | null>(null);
-  const [leaving, setLeaving] = useState<Build | null>(null);
+  const [leaving, setLeaving] = useState<BuildCard | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   useEffect(() => { document.title = 'Inch Tower'; }, []);
 
-  const create = async (build: Build, query = '') => {
+  const create = useCallback(async (build: Build, query = '') => {
     setProblem(null);
     const made = await createBuild(build);
     if (made.data) void navigate(`/b/${build.id}${query}`);
     else setProblem(problemOf(made.error).detail);
+  }, [createBuild, navigate]);
+  const duplicate = useCallback(async ({ id, name }: BuildCard) => {
+    const read = await readBuild(id);
+    if (read.data) await create({ ...read.data, id: freshId(), name: `${name}, copy`.slice(0, LIMITS.nameCharacters) });
+    else setProblem(`“${name || 'Unnamed'}” was not duplicated. ${problemOf(read.error).detail}`);
+  }, [create, readBuild]);
+  const takeDown = async ({ id, etag, name }: BuildCard) => {
+    setLeaving(null);
+    setProblem(null);
+    const gone = await deleteBuild({ id, etag });
+    if (gone.error && problemOf(gone.error).code !== 'noBuild') setProblem(`“${name || 'Unnamed'}” was not taken down. ${problemOf(gone.error).detail}`);
   };
   const importFile = async (chosen: File) => {
     if (chosen.size > LIMITS.bodyBytes) return setProblem(`${chosen.name} was not taken in: it is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB. Nothing was saved.`);
@@ -30,6 +58,9 @@ export function FloorPage() {
     if (!parsed.ok) return setProblem(`${chosen.name} was not taken in. ${parsed.words} Nothing was saved.`);
     await create({ ...parsed.build, id: freshId() });
   };
+  const shown = data?.builds ?? [];
+  const total = data?.total ?? 0;
+  const searches = typed !== '' || total >= SEARCH_FROM;
 
   return (
     <div className="flex h-full flex-col">
@@ -40,20 +71,34 @@ export function FloorPage() {
           <button type="button" className="press strong" onClick={() => void create(newBuild(freshId(), 'New machine'), '?name=edit')}>New machine</button>
           <button type="button" className="press" onClick={() => file.current?.click()}>Take in a build file</button>
           <input ref={file} type="file" accept=".json,application/json" className="hidden" aria-label="Build file" tabIndex={-1} onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ''; if (chosen) void importFile(chosen); }} />
+          {searches && <label className="ml-auto flex items-center gap-2 text-[13px]">Find by name<input type="search" className="field w-48" value={typed} maxLength={200} onChange={(event) => { setTyped(event.target.value); setLimit(PAGE); }} /></label>}
         </div>
         {problem && <p role="alert" className="mx-6 mt-3 flex items-start gap-3 border-l-4 border-bad bg-sheet px-3 py-2"><span className="min-w-0 flex-1 break-words">{problem}</span><button type="button" className="plain min-h-6 underline" onClick={() => setProblem(null)}>Close</button></p>}
         {leaving && (
           <p role="alertdialog" aria-label="Take down a machine" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border-l-4 border-warn bg-sheet px-3 py-2">
             <span>Take down “{leaving.name}” for good? Its file and all its revisions go with it.</span>
-            <button type="button" className="press" onClick={() => { void deleteBuild(leaving.id); setLeaving(null); }}>Take it down</button>
+            <button type="button" className="press" onClick={() => void takeDown(leaving)}>Take it down</button>
             <button type="button" className="press" autoFocus onClick={() => setLeaving(null)}>Keep it</button>
           </p>
         )}
+        <KeptLine />
         {isLoading && <p className="px-6 py-8 text-mid">Looking at the floor …</p>}
         {error && <p role="alert" className="mx-6 mt-6 bg-sheet px-3 py-2">{problemOf(error).detail} Nothing you did is lost. <button type="button" className="plain min-h-6 underline" onClick={() => void refetch()}>Try again</button></p>}
-        {cards && cards.length === 0 && <p className="px-6 py-8 text-mid">No machine stands here yet. Begin with “New machine”: no brief is asked for.</p>}
-        {cards && cards.length > 0 && <FloorLine cards={cards} onDuplicate={(build) => void create({ ...build, id: freshId(), name: `${build.name}, copy`.slice(0, LIMITS.nameCharacters) })} onTakeDown={setLeaving} />}
+        {data && total === 0 && <p className="px-6 py-8 text-mid">{search ? `No machine has “${search}” in its name.` : 'No machine stands here yet. Begin with “New machine”: no brief is asked for.'}</p>}
+        {shown.length > 0 && <FloorLine cards={shown} onDuplicate={duplicate} onTakeDown={setLeaving} />}
+        {shown.length < total && <p className="px-6 pb-8 text-[13px] text-mid">{shown.length} of {total} machines. {limit < MOST ? <button type="button" className="press ml-2" onClick={() => setLimit(Math.min(MOST, limit + PAGE))}>Show more</button> : 'Find the others by name.'}</p>}
       </main>
     </div>
   );
+}
+const MOST = 200;
+
+/** A value a little later, once it has come to rest. */
+function useLater<T>(value: T, afterMs: number): T {
+  const [later, setLater] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setLater(value), afterMs);
+    return () => clearTimeout(timer);
+  }, [value, afterMs]);
+  return later;
 }

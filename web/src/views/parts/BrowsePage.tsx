@@ -53,6 +53,7 @@ export default function BrowsePage() {
           <input className="field min-w-0 flex-1" type="search" aria-label="Search parts" placeholder="Name, maker, kind, class" value={words} onChange={(event) => set({ q: event.target.value || null }, true)} />
           <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="found">{found.length} {found.length === 1 ? 'part' : 'parts'} in {families.length} {families.length === 1 ? 'row' : 'rows'}</span>
         </div>
+        {catalogue.unreadable.length > 0 && <Unreadable parts={catalogue.unreadable} />}
         <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onKeyDown={walk}>
           <ul>{families.slice(0, MOST_ROWS).map((family) => <FamilyRow key={family.key} family={family} catalogue={catalogue} open={opened === family.key} chosen={chosen} onOpen={() => set({ open: opened === family.key ? null : family.key })} onChoose={(id) => set({ part: id })} />)}</ul>
           {families.length > MOST_ROWS && <p className="p-4 text-[13px] text-mid">{families.length - MOST_ROWS} more rows: type a word or choose a kind to narrow them.</p>}
@@ -65,6 +66,16 @@ export default function BrowsePage() {
           : <p className="p-4 text-mid">Choose a part to see it drawn to scale, with every number and where it comes from.</p>}
       </aside>
     </main>
+  );
+}
+
+/** Parts that are kept but cannot be read are named, each with why; all others are shown. */
+function Unreadable({ parts }: { readonly parts: OwnedCatalogue['unreadable'] }) {
+  return (
+    <details role="status" className="border-b border-line border-l-4 border-l-warn px-3 py-2 text-[13px]">
+      <summary className="cursor-pointer">{parts.length === 1 ? `The part ${parts[0]!.id} cannot be read` : `${parts.length} parts cannot be read`}; all others are shown.</summary>
+      <ul className="mt-1 max-h-40 overflow-auto">{parts.map(({ id, words }) => <li key={id} className="break-words"><span className="mono">{id}</span>: {words}</li>)}</ul>
+    </details>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { ownSheet, ownSheetId, readListings, resolve, type Found, type Sheet, type StockEntry } from '@inch-tower/core';
+import { freshId } from '../../freshId';
 import { problemOf, useAddStockMutation, type OwnedCatalogue } from '../../state/api';
 import { factLine } from '../../words/factLine';
 
@@ -58,7 +59,7 @@ function stockOf(found: readonly Found[], catalogue: OwnedCatalogue): { readonly
   const pairs = found.map((one) => {
     const id = ownSheetId(one.name, (taken) => ids.has(taken) || taken in catalogue.sheets);
     ids.add(id);
-    const entry: StockEntry = { id: `s-${crypto.randomUUID().slice(0, 12)}`, sheet: id, count: one.count, ...(one.hours === undefined ? {} : { hours: one.hours }), ...(one.note ? { note: one.note } : {}) };
+    const entry: StockEntry = { id: freshId('s'), sheet: id, count: one.count, ...(one.hours === undefined ? {} : { hours: one.hours }), ...(one.note ? { note: one.note } : {}) };
     return { sheet: sheetFor(one, id, catalogue), entry };
   });
   return { sheets: pairs.map((one) => one.sheet), entries: pairs.map((one) => one.entry) };

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { freeOf, minorPerMajor, overclaims, type Sheet, type SheetId, type StockEntry } from '@inch-tower/core';
+import { freshId } from '../../freshId';
 import { problemOf, useDeleteEntryMutation, useSaveEntryMutation, useStockQuery, type OwnedCatalogue, type Stocked } from '../../state/api';
 import { moneyWords } from '../../words/format';
 import { KIND_WORDS, search, searchable } from './families';
@@ -77,11 +78,16 @@ function EntryForm({ catalogue, sheet: given, edited, onClose }: FormProps) {
   const set = (patch: Partial<typeof typed>) => { setProblem(null); setTyped({ ...typed, ...patch }); };
   const save = async () => {
     if (!sheet) return setProblem('Choose the part first.');
-    const entry = entryOf(edited?.entry.id ?? `s-${crypto.randomUUID().slice(0, 12)}`, sheet, typed, currency);
+    const entry = entryOf(edited?.entry.id ?? freshId('s'), sheet, typed, currency);
     if (typeof entry === 'string') return setProblem(entry);
     const saved = await saveEntry({ entry, etag: edited?.etag ?? null });
     if (saved.data) onClose();
     else setProblem(`${problemOf(saved.error).detail} What you typed is still here.`);
+  };
+  const takeOut = async ({ entry, etag }: Stocked) => {
+    const gone = await deleteEntry({ id: entry.id, etag });
+    if (gone.error) setProblem(`It was not taken out. ${problemOf(gone.error).detail}`);
+    else onClose();
   };
   return (
     <form aria-label="Stock entry" className="mt-4 max-w-[760px] border border-ink bg-sheet p-4" onSubmit={(event) => { event.preventDefault(); void save(); }}>
@@ -95,7 +101,7 @@ function EntryForm({ catalogue, sheet: given, edited, onClose }: FormProps) {
         <label className="block min-w-40 flex-1">Note<input className="field mt-0.5 block w-full" maxLength={2000} value={typed.note} onChange={(event) => set({ note: event.target.value })} /></label>
       </div>
       {problem && <p role="alert" className="bad mt-2 text-[13px]">{problem}</p>}
-      <div className="mt-3 flex gap-2"><button type="submit" className="press strong">Save</button><button type="button" className="press" onClick={onClose}>Leave it</button>{edited && <button type="button" className="press ml-auto" onClick={() => void deleteEntry(edited.entry.id).then(onClose)}>Take out of stock</button>}</div>
+      <div className="mt-3 flex gap-2"><button type="submit" className="press strong">Save</button><button type="button" className="press" onClick={onClose}>Leave it</button>{edited && <button type="button" className="press ml-auto" onClick={() => void takeOut(edited)}>Take out of stock</button>}</div>
     </form>
   );
 }

@@ -6,7 +6,6 @@ import { selectScene, selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
-import { StaleNotice } from '../build/StaleNotice';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
@@ -25,7 +24,6 @@ export default function WiringPage() {
   useUndoKeys();
   const build = useAppSelector((state) => state.bench.build)!;
   const units = useAppSelector(selectUnits);
-  const stale = useAppSelector((state) => state.bench.save === 'stale');
   const dispatch = useAppDispatch();
   const wired = useWiring();
   const ui = useWiringUi(build, units, wired?.wiring ?? null);
@@ -48,7 +46,7 @@ export default function WiringPage() {
   return (
     <div className="print-page flex h-full min-h-[560px] flex-col">
       <Masthead><BuildTitle /></Masthead>
-      <div className="no-print"><Tapes />{stale ? <StaleNotice /> : <ChangeLine hint="Every ribbon is a lead, as wide as what it carries; the dark part is what its drives could give." />}</div>
+      <div className="no-print"><Tapes /><ChangeLine hint="Every ribbon is a lead, as wide as what it carries; the dark part is what its drives could give." /></div>
       <main className="print-page grid min-h-0 flex-1 grid-cols-1 overflow-auto md:grid-cols-[minmax(0,1fr)_300px] md:overflow-hidden">
         <div ref={ref} className="print-page min-h-0 overflow-auto bg-sheet" tabIndex={-1}>
           <h1 className="sr-only">Wiring</h1>

@@ -1,0 +1,47 @@
+import type { Logger } from 'pino';
+import type { Store } from '../database/store';
+import type { Jobs } from './jobs';
+
+export type Cards = { /** Tells that a build was saved, or that one without a card was seen. */ wanted(): void; stop(): void; readonly stamp: string };
+const AT_ONCE = 8;
+const FULL_MS = 1_000;
+const FAULT = 'Its figures could not be worked out: a fault of ours.';
+
+/** Computes the cards of the first page after saves, one at a time, so that what a person waits for goes before. */
+export function createCards(store: Store, jobs: Jobs, stamp: string, logger: Logger): Cards {
+  let running = false;
+  let more = false;
+  let stopped = false;
+
+  const one = async (id: string): Promise<void> => {
+    const stored = await store.findBuild(id);
+    if (!stored) return;
+    const done = await jobs.run({ what: 'card', doc: stored.doc, asOf: new Date().toISOString().slice(0, 10) });
+    if (stopped) return;
+    if (!done.ok && done.why === 'full') return new Promise((resolve) => setTimeout(resolve, FULL_MS).unref());
+    if (!done.ok) logger.error({ build: id, why: done.why, words: done.words }, 'no card');
+    await store.saveCard(id, stored.etag, stamp, done.ok ? done.text : JSON.stringify({ failed: done.why === 'tooLong' ? done.words : FAULT }));
+  };
+  const run = async (): Promise<void> => {
+    for (let ids = await store.withoutCard(stamp, AT_ONCE); ids.length > 0 && !stopped; ids = await store.withoutCard(stamp, AT_ONCE)) {
+      for (const id of ids) if (!stopped) await one(id);
+    }
+  };
+  const start = (): void => {
+    running = true;
+    more = false;
+    run().catch((error: unknown) => { if (!stopped) logger.warn({ err: error }, 'cards wait'); }).finally(() => {
+      running = false;
+      if (more && !stopped) start();
+    });
+  };
+  return {
+    stamp,
+    wanted() {
+      if (stopped) return;
+      if (running) more = true;
+      else start();
+    },
+    stop() { stopped = true; },
+  };
+}

@@ -1,0 +1,18 @@
+import { createDesk } from './desk';
+import { forget, forgetKeys, keep, keptOf } from './keptStore';
+import { create, read, save } from './server';
+
+const listeners = new Set<(id: string) => void>();
+/** Calls back with the id of each machine whose draft has moved on. Gives what ends that. */
+export function onDraftChanged(listener: (id: string) => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** The one desk of this page. */
+export const desk = createDesk({
+  save, create, read, keptOf, keep, forget, forgetKeys,
+  now: () => Date.now(),
+  later: (ms, work) => { const timer = setTimeout(work, ms); return () => clearTimeout(timer); },
+  changed: (id) => { for (const listener of listeners) listener(id); },
+});
