@@ -4,7 +4,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
-import { LIMITS } from '@inch-tower/core';
+import { countText, countValue, LIMITS, type Passed } from '@inch-tower/core';
 import type { Store } from './database/store';
 import { ownHostOnly, ownPageOnly } from './doors/guard';
 import type { Keys } from './doors/keys';
@@ -14,7 +14,7 @@ import { keyWanted, sessionRoutes } from './doors/sessions';
 import { openApi } from './openapi';
 import { noteLogger, problemHandler, sendProblem } from './problem';
 import { buildRoutes } from './routes/builds';
-import { partRoutes } from './routes/parts';
+import { partRoutes, tooLarge } from './routes/parts';
 import { stockRoutes } from './routes/stock';
 import type { Cards } from './work/cards';
 import type { Jobs } from './work/jobs';
@@ -68,13 +68,23 @@ function apiRoutes({ store, jobs, cards, keys, requestsPerMinute }: ApiOptions):
   api.get('/health', async (_request, response) => { await store.ping(); response.json({ status: 'ok' }); });
   api.use('/session', express.json({ limit: '1kb' }), sessionRoutes(keys));
   if (keys) api.use(keyWanted(keys));
-  api.use(express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/vnd.inch-tower.build+json'] }));
+  api.use(express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/vnd.inch-tower.build+json'], verify: (_request, _response, body) => refuseUncounted(countText(body)) }));
+  api.use((request, response, next) => {
+    const passed = request.body === undefined ? null : countValue(request.body);
+    if (passed) tooLarge(response, passed.words);
+    else next();
+  });
   api.get('/openapi.json', (_request, response) => { response.json(description); });
   api.use('/parts', partRoutes(store));
   api.use('/stock', stockRoutes(store));
   api.use('/builds', buildRoutes({ store, jobs, ...(cards ? { cards } : {}) }));
   api.use((_request, response) => sendProblem(response, { status: 404, title: 'No such address', code: 'noAddress', detail: 'The API has no such address.' }));
   return api;
+}
+
+/** Counted as bytes, before anything is made of them. */
+function refuseUncounted(passed: Passed | null): void {
+  if (passed) throw Object.assign(new Error(passed.words), { type: 'entity.too.many', status: 413 });
 }
 
 /** The page's files; every address that is none of them is a view of the page. */

@@ -28,6 +28,7 @@ const isFull = (error: unknown): boolean => error instanceof DatabaseError && [1
 /** What the reader of bodies and addresses refuses, by the name of its error; what is sent wrong is never a fault of ours. */
 const SENT_WRONG: Readonly<Record<string, Problem>> = {
   'entity.too.large': { status: 413, title: 'Too large', code: 'overLimit', detail: 'The body is larger than 8 MB, the most a build may be. Nothing was saved.' },
+  'entity.too.many': { status: 413, title: 'Over a limit', code: 'overLimit', detail: 'The body holds more values, or is nested deeper, than any build may be. Nothing was saved.' },
   'entity.parse.failed': { status: 400, title: 'Not JSON', code: 'notJson', detail: 'The body is not JSON. Nothing was saved.' },
   'charset.unsupported': { status: 415, title: 'Unknown characters', code: 'charset', detail: 'The body has to be in UTF-8. Nothing was saved.' },
   'encoding.unsupported': { status: 415, title: 'Unknown coding', code: 'coding', detail: 'The body may be sent plain or as gzip, deflate or br. Nothing was saved.' },

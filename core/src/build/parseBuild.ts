@@ -1,7 +1,9 @@
-import type { z } from 'zod';
 import { checkSheet } from '../parts/checkSheet';
-import { buildSchema, type Build } from './build';
+import { archetypeSchema, sheetSchema } from '../parts/sheet';
+import { buildSchema, itemSchema, type Build } from './build';
+import { countPart, countText, countValue } from './counted';
 import { LIMITS } from './limits';
+import { issueWords, parseList, parseOne, parseRecord, type Issue, type Pieces } from './piecewise';
 
 export type Refused = { readonly ok: false; readonly code: 'notJson' | 'otherFormat' | 'overLimit' | 'notABuild'; readonly words: string; readonly at: readonly string[] };
 export type Parsed = { readonly ok: true; readonly build: Build } | Refused;
@@ -11,6 +13,8 @@ const refuse = (code: Refused['code'], words: string, at: readonly string[] = []
 /** Reads the text of a build file: the build, or a refusal that says what is wrong and where. */
 export function parseBuildText(textOfFile: string): Parsed {
   if (textOfFile.length > LIMITS.bodyBytes) return refuse('overLimit', `The file is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB, the most a build may be.`);
+  const passed = countText(textOfFile);
+  if (passed) return refuse('overLimit', passed.words);
   let value: unknown;
   try {
     value = JSON.parse(textOfFile);
@@ -27,15 +31,40 @@ export function parseBuild(value: unknown): Parsed {
   if (format !== 1) return refuse('otherFormat', `This file is of format ${format === undefined ? 'unknown' : JSON.stringify(format)?.slice(0, 40)}; Inch Tower reads format 1.`);
   const over = limitPassed(value as Record<string, unknown>);
   if (over) return over;
-  const parsed = buildSchema.safeParse(value);
-  if (!parsed.success) return refuse('notABuild', describeIssues(parsed.error), parsed.error.issues.slice(0, 20).map((issue) => issue.path.join('.')));
-  return brokenReference(parsed.data) ?? { ok: true, build: parsed.data };
+  const parsed = parsePieces(value as Record<string, unknown>);
+  if (!parsed.ok) return refuse('notABuild', `This is not a valid build. ${issueWords(parsed.issues, 'the document')}`, parsed.issues.slice(0, 20).map((issue) => issue.path.map(String).join('.')));
+  return brokenReference(parsed.value) ?? { ok: true, build: parsed.value };
+}
+
+/** Section by section and part by part, in the schema's order: the same answer as the whole schema, without its work on a document that is all wrong. */
+function parsePieces(value: Record<string, unknown>): Pieces<Build> {
+  const { shape } = buildSchema;
+  const pieces: Record<string, unknown> = {};
+  const issues: Issue[] = Object.keys(value).filter((key) => !(key in shape)).slice(0, 5).map((key) => ({ path: [key.slice(0, 100)], message: 'is no field of a build' }));
+  for (const key of Object.keys(shape) as (keyof typeof shape)[]) {
+    const path = [key];
+    const parsed: Pieces<unknown> = key === 'items' ? parseList(itemSchema, value.items, path)
+      : key === 'sheets' ? parseRecord(sheetSchema, value.sheets, path)
+        : key === 'archetypes' ? parseRecord(archetypeSchema, value.archetypes, path)
+          : parseOne<unknown>(shape[key], value[key], path);
+    if (parsed.ok) pieces[key] = parsed.value;
+    else issues.push(...parsed.issues);
+  }
+  return issues.length ? { ok: false, issues } : { ok: true, value: pieces as Build };
 }
 
 /** Counted before the schema runs, so that a huge file is refused fast and by its limit. */
 function limitPassed(value: Record<string, unknown>): Refused | null {
   if (typeof value.name === 'string' && value.name.length > LIMITS.nameCharacters) return refuse('overLimit', `The name has ${value.name.length} characters; at most ${LIMITS.nameCharacters}.`, ['name']);
   if (typeof value.notes === 'string' && value.notes.length > LIMITS.notesCharacters) return refuse('overLimit', `The notes have ${value.notes.length} characters; at most ${LIMITS.notesCharacters}.`, ['notes']);
+  const uncounted = countValue(value);
+  if (uncounted) return refuse('overLimit', uncounted.words, uncounted.at);
+  for (const section of ['sheets', 'archetypes'] as const) {
+    for (const [id, part] of Object.entries(value[section] ?? {})) {
+      const large = countPart(part);
+      if (large) return refuse('overLimit', large.words, [`${section}.${id}`]);
+    }
+  }
   const items = Array.isArray(value.items) ? (value.items as { units?: unknown; sheet?: unknown }[]) : [];
   const sheets = (typeof value.sheets === 'object' && value.sheets !== null ? value.sheets : {}) as Record<string, { kind?: unknown } | undefined>;
   const counted = (kind?: string) =>
@@ -66,11 +95,4 @@ function brokenReference(build: Build): Refused | null {
     if (wrong) return refuse('notABuild', `Sheet ${id}: ${wrong.words}`, ['sheets', id, wrong.field]);
   }
   return null;
-}
-
-/** The first few faults of a schema error in one sentence each. */
-export function describeIssues(error: z.ZodError): string {
-  const shown = error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the document'}: ${issue.message}`);
-  const more = error.issues.length - shown.length;
-  return `This is not a valid build. ${shown.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`;
 }

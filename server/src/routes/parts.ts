@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express';
-import { archetypeSchema, checkSheet, containedIn, isClassSheet, sheetSchema, type Archetype, type Catalogue, type Sheet } from '@inch-tower/core';
+import { archetypeSchema, checkSheet, containedIn, countPart, isClassSheet, issueWords, parseList, sheetSchema, type Archetype, type Catalogue, type Issue, type Pieces, type Sheet } from '@inch-tower/core';
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 import { z } from 'zod';
@@ -8,13 +8,31 @@ import { quoted } from '../etags';
 import { sendProblem } from '../problem';
 
 const MOST_AT_ONCE = 5000;
+const MOST_ARCHETYPES = 500;
 export const savedSheetSchema = z.strictObject({ sheet: sheetSchema, /** The revision it was made on; 0 for a new sheet. */ madeOn: z.int().min(0) });
-export const importSchema = z.strictObject({ sheets: z.array(sheetSchema).min(1).max(MOST_AT_ONCE), archetypes: z.array(archetypeSchema).max(500).default([]) });
+export const importSchema = z.strictObject({ sheets: z.array(sheetSchema).min(1).max(MOST_AT_ONCE), archetypes: z.array(archetypeSchema).max(MOST_ARCHETYPES).default([]) });
 
-export const refuseBody = (response: Response, error: z.ZodError, what: string) =>
-  sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the body'}: ${issue.message}`).join('; ')}. Nothing was saved.`, at: error.issues.slice(0, 20).map((issue) => issue.path.join('.')) });
+export const refuseBody = (response: Response, issues: readonly Issue[], what: string) =>
+  sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${issueWords(issues, 'the body')} Nothing was saved.`, at: issues.slice(0, 20).map((issue) => issue.path.map(String).join('.')) });
+export const tooLarge = (response: Response, words: string) => sendProblem(response, { status: 413, title: 'Over a limit', code: 'overLimit', detail: `${words} Nothing was saved.` });
 export const refuseParts = (response: Response, words: string, what: string) =>
   sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${words} Nothing was saved.` });
+
+/** A list of sheets with their archetypes, one by one: a list that is all wrong costs as much as a few. */
+export function parseImport(body: unknown, least = 1, most = MOST_AT_ONCE): Pieces<{ readonly sheets: readonly Sheet[]; readonly archetypes: readonly Archetype[] }> {
+  const given = (typeof body === 'object' && body !== null ? body : {}) as { readonly sheets?: unknown; readonly archetypes?: unknown };
+  const { sheets: rawSheets, archetypes: rawArchetypes = [], ...rest } = given;
+  for (const [path, list] of [['sheets', rawSheets], ['archetypes', rawArchetypes]] as const) {
+    const large = Array.isArray(list) ? list.map((one) => countPart(one)).find((one) => one !== null) : null;
+    if (large) return { ok: false, issues: [{ path: [path], message: large.words }] };
+  }
+  const extra = Object.keys(rest)[0];
+  if (extra !== undefined) return { ok: false, issues: [{ path: [extra.slice(0, 100)], message: 'is not taken here' }] };
+  const sheets = parseList(sheetSchema, rawSheets, ['sheets'], least, most);
+  if (!sheets.ok) return sheets;
+  const archetypes = parseList(archetypeSchema, rawArchetypes, ['archetypes'], 0, MOST_ARCHETYPES);
+  return archetypes.ok ? { ok: true, value: { sheets: sheets.value, archetypes: archetypes.value } } : archetypes;
+}
 
 /** What no schema shows: archetypes that are not there or of another kind, features larger than their shell. */
 export function faultsOf({ archetypes, sheets: here }: Catalogue, sheets: readonly Sheet[], brought: readonly Archetype[]): string | null {
@@ -46,9 +64,9 @@ export function partRoutes(store: Store): Router {
   });
 
   router.post('/', async (request, response) => {
-    const parsed = importSchema.safeParse(request.body);
-    if (!parsed.success) return refuseBody(response, parsed.error, 'Parts');
-    const { sheets, archetypes } = parsed.data;
+    const parsed = parseImport(request.body);
+    if (!parsed.ok) return refuseBody(response, parsed.issues, 'Parts');
+    const { sheets, archetypes } = parsed.value;
     const taken = await store.importSheets(sheets, archetypes, (here) => faultsOf(here, sheets, archetypes));
     if (taken.ok) return void response.status(201).json({ taken: sheets.length });
     if (taken.why === 'fault') return refuseParts(response, taken.words, 'Parts');
@@ -56,8 +74,10 @@ export function partRoutes(store: Store): Router {
   });
 
   router.put('/:id', async (request, response) => {
+    const large = countPart((request.body as { sheet?: unknown } | undefined)?.sheet);
+    if (large) return tooLarge(response, large.words);
     const parsed = savedSheetSchema.safeParse(request.body);
-    if (!parsed.success) return refuseBody(response, parsed.error, 'Sheet');
+    if (!parsed.success) return refuseBody(response, parsed.error.issues, 'Sheet');
     const { sheet, madeOn } = parsed.data;
     if (sheet.id !== request.params.id) return sendProblem(response, { status: 409, title: 'Another sheet', code: 'otherId', detail: `The body is the sheet ${sheet.id}, the address says ${request.params.id}. Nothing was saved.` });
     const saved = await store.saveSheet(sheet, madeOn, (here) => faultsOf(here, [sheet], []));

@@ -1,10 +1,10 @@
 import { Router, type Response } from 'express';
-import { sheetSchema, stockEntrySchema } from '@inch-tower/core';
+import { parseList, sheetSchema, stockEntrySchema } from '@inch-tower/core';
 import { z } from 'zod';
 import type { Store } from '../database/store';
 import { quoted, versionIn } from '../etags';
 import { sendProblem } from '../problem';
-import { faultsOf, refuseBody, refuseParts } from './parts';
+import { faultsOf, parseImport, refuseBody, refuseParts } from './parts';
 
 const MOST_AT_ONCE = 500;
 /** Entries with the sheets they are of that are not here yet: an old machine taken in at once. */
@@ -17,9 +17,13 @@ export function stockRoutes(store: Store): Router {
   router.get('/', async (_request, response) => { response.json({ stock: await store.listStock(), claims: await store.listClaims() }); });
 
   router.post('/', async (request, response) => {
-    const body = stockBatchSchema.safeParse(request.body);
-    if (!body.success) return refuseBody(response, body.error, 'Stock');
-    const { entries, sheets } = body.data;
+    const { entries: rawEntries, ...rest } = (request.body ?? {}) as { readonly entries?: unknown };
+    const parsed = parseList(stockEntrySchema, rawEntries, ['entries'], 1, MOST_AT_ONCE);
+    if (!parsed.ok) return refuseBody(response, parsed.issues, 'Stock');
+    const brought = parseImport({ sheets: [], ...rest }, 0, MOST_AT_ONCE);
+    if (!brought.ok) return refuseBody(response, brought.issues, 'Stock');
+    const entries = parsed.value;
+    const { sheets } = brought.value;
     const taken = await store.importSheets(sheets, [], (here) => {
       const known = new Set([...Object.keys(here.sheets), ...sheets.map((sheet) => sheet.id as string)]);
       const unknown = entries.find((entry) => !known.has(entry.sheet));
@@ -32,7 +36,7 @@ export function stockRoutes(store: Store): Router {
 
   router.put('/:id', async (request, response) => {
     const entry = stockEntrySchema.safeParse(request.body);
-    if (!entry.success) return refuseBody(response, entry.error, 'Stock entry');
+    if (!entry.success) return refuseBody(response, entry.error.issues, 'Stock entry');
     if (entry.data.id !== request.params.id) return sendProblem(response, { status: 409, title: 'Another entry', code: 'otherId', detail: `The body is the entry ${entry.data.id}, the address says ${request.params.id}. Nothing was saved.` });
     const saved = await store.saveEntry(entry.data, versionIn(request));
     if (!saved.ok) return saved.why === 'noSheet' ? noSheet(response, entry.data.sheet) : stale(response, saved.theirs);
