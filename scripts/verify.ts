@@ -1,10 +1,13 @@
-/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 2000`, `-- kill 100` and `-- solver 1000`. A sample of each is in `./test`. */
+/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 2000`, `-- kill 100`, `-- odd 10000` and `-- solver 1000`. A sample of each is in `./test`. */
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';
+import { commitOddMachines } from './oddMachines';
 import { solveTwice } from './solving';
 
 const [what = 'all', many] = process.argv.slice(2);
 const seed = Number(process.env.SEED ?? 20_261_123);
+/** Processor time that one commit may take on a quiet machine. */
+const LONGEST_COMMIT_MS = 1_000;
 let failed = false;
 const tell = (lines: readonly string[]) => { for (const line of lines.slice(0, 20)) console.log(`  ${line}`); failed ||= lines.length > 0; };
 
@@ -17,6 +20,11 @@ if (what === 'all' || what === 'kill') {
   const { kills, saves, acknowledged, lost } = await killDuringSaves(Number(many ?? 500), seed, (line) => console.log(line));
   console.log(`${kills} kills of server or database (seed ${seed}): ${saves} saves tried, ${acknowledged} acknowledged, ${lost.length} lost`);
   tell(lost);
+}
+if (what === 'all' || what === 'odd') {
+  const { machines, commits, slowestMs, slowest, faults } = commitOddMachines(Number(process.env.SEED ?? 1), Number(many ?? 10_000), LONGEST_COMMIT_MS, (line) => console.log(line));
+  console.log(`${machines} machines drawn from the whole catalogue, ${commits} commits: slowest ${slowestMs.toFixed(0)} ms of processor time (${slowest}), ${faults.length} faults`);
+  tell(faults);
 }
 if (what === 'all' || what === 'solver') {
   const count = Number(many ?? 1_000);

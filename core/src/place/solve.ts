@@ -7,7 +7,7 @@ import type { Outcome, Problem } from './problem';
 import { adapterBays, eachBayPlan, seatedBays, type BayGroupHere, type BayPlan } from './solver/bayPlans';
 import { cardPlans, type CardPlan } from './solver/cardPlans';
 import { least } from './solver/least';
-import { deal, MOST_CHOICES } from './solver/deal';
+import { deal, dealSomehow } from './solver/deal';
 import { expand } from './solver/expand';
 import { sleepingLeads, withWoken } from './solver/firm';
 import { layTable } from './solver/lay';
@@ -17,6 +17,7 @@ import { looseOf, outOf, rankOf } from './solver/roles';
 import { burdenOf, compare, levelsOf, LEVELS, plus, ZERO, type Score } from './solver/score';
 import type { Table } from './solver/table';
 import { sleepers, wishesOf, type Wishes } from './solver/wishes';
+import { isSpent, MOST_WORK, spend, type Work } from './solver/work';
 import { unconnectedDrives } from './unconnected';
 import { hasPlaces, ofKind, type PlannedUnit } from './units';
 
@@ -61,9 +62,10 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
 
 /** Leads held by hand bind; those put bind as long as no drive goes without one for them. */
 function bestBound(problem: Problem, hint: Layout, wishes: Wishes): Found {
-  const found = bestOf(problem, hint, wishes);
-  if (found.score.a === 0 || !hint.wires.some(({ how }) => how === 'put')) return found;
-  const free = bestOf(problem, { ...hint, wires: hint.wires.map((wire) => (wire.how === 'put' ? { ...wire, how: 'solved' as const } : wire)) }, wishes);
+  const work: Work = { left: MOST_WORK };
+  const found = bestOf(problem, hint, wishes, work);
+  if (found.score.a === 0 || isSpent(work) || !hint.wires.some(({ how }) => how === 'put')) return found;
+  const free = bestOf(problem, { ...hint, wires: hint.wires.map((wire) => (wire.how === 'put' ? { ...wire, how: 'solved' as const } : wire)) }, wishes, work);
   return free.score.a < found.score.a ? free : found;
 }
 
@@ -80,31 +82,46 @@ type Found = { readonly rest: ReadonlyMap<string, Seat>; readonly plan: CardPlan
  * two cost adds up, so a way of seating is passed by as soon as its own cost and the least the
  * dealing can cost are no better than the best found.
  */
-function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, onlyOut = false): Found {
+function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, work: Work, onlyOut = false): Found {
   const rest = seatRest(units, wishes);
   const taken = fixedPlaces(units);
-  const cards = cardPlans(units, rest, wishes, taken, hint.wires);
-  const floors = cards.plans.map((plan) => ({ plan, least: plus(plan.score, leastFor(units, [...seatedBays(units, rest), ...adapterBays(units)], (unit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id))?.spot, plan.modes, owned)) }));
+  const cards = cardPlans(units, rest, wishes, taken, hint.wires, work);
+  const bayGroups = [...seatedBays(units, rest), ...adapterBays(units)];
+  const floors: { readonly plan: CardPlan; readonly least: Score }[] = [];
+  for (const plan of cards.plans) {
+    if (isSpent(work) && floors.length > 0) break;
+    spend(work, FLOOR_COST * units.length);
+    floors.push({ plan, least: plus(plan.score, leastFor(units, bayGroups, (unit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id))?.spot, plan.modes, owned)) });
+  }
   let best: Omit<Found, 'rest' | 'whole'> | null = null;
-  let whole = cards.whole;
-  const budget = { left: MOST_CHOICES };
+  let whole = cards.whole && floors.length === cards.plans.length;
   const worth = (score: Score) => !best || compare(score, best.score) < 0;
-  const bayWhole = eachBayPlan(units, rest, wishes, taken, hint.wires, (score) => floors.some(({ least }) => worth(plus(score, least))), (bays) => {
+  const bayWhole = eachBayPlan(units, rest, wishes, taken, hint.wires, work, (score) => floors.some(({ least }) => worth(plus(score, least))), (bays) => {
     for (const { plan, least } of floors) {
       if (!worth(plus(bays.score, least))) continue;
+      // With no work left one layout is still wanted, and no second.
+      const hurried = isSpent(work);
+      if (hurried) whole = false;
+      if (hurried && best) return;
       const seatOf = (unit: PlannedUnit) => unit.builtIn?.spot ?? (rest.get(unit.id) ?? plan.seats.get(unit.id) ?? bays.seats.get(unit.id))?.spot;
+      spend(work, TABLE_COST * bays.groups.reduce((sum, group) => sum + group.count, units.length));
       const laid = layTable({ units, groups: bays.groups, covered: bays.covered, seatOf, modes: plan.modes, wishes, wires: hint.wires, owned: owned ?? new Map() });
       const fixed = plus(plus(bays.score, plan.score), laid.score);
-      const dealt = deal(layersOf(laid.table), best && minus(best.score, fixed), budget, onlyOut);
-      whole &&= dealt.whole;
-      if (!dealt.found) continue;
-      const score = plus(fixed, dealt.found.score);
-      if (worth(score)) best = { bays, plan, table: laid.table, picks: dealt.found.picks as readonly Picked[], score };
+      const dealt = hurried ? null : deal(layersOf(laid.table, work), best && minus(best.score, fixed), work, onlyOut);
+      whole &&= dealt?.whole ?? false;
+      const found = dealt?.found ?? (best ? null : dealSomehow(layersOf(laid.table, work, true)).found);
+      if (!found) continue;
+      const score = plus(fixed, found.score);
+      if (worth(score)) best = { bays, plan, table: laid.table, picks: found.picks as readonly Picked[], score };
     }
   });
   whole &&= bayWhole;
-  return { rest, ...best!, whole };
+  if (!best) throw new Error('no way of seating was told: the search has to tell one, however little work is left');
+  return { ...(best as Omit<Found, 'rest' | 'whole'>), rest, whole };
 }
+/** What reckoning the least of one way of seating cards, and laying one table, is reckoned at, a unit or bay. */
+const FLOOR_COST = 3;
+const TABLE_COST = 6;
 
 /** What dealing costs at least, wherever cards and adapters sit: by the drives that want a lead, the ports there are and every bay there could be. */
 function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[], seatOf: SeatOf, modes: Layout['modes'], owned: Problem['owned']): Score {
@@ -134,18 +151,18 @@ function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[]
 }
 
 /** What the layout for a problem counts on each level: what it is compared by. */
-export const scoreOf = (problem: Problem, hint: Layout): Score => bestOf(problem, hint, wishesOf(problem.units, hint)).score;
+export const scoreOf = (problem: Problem, hint: Layout): Score => bestOf(problem, hint, wishesOf(problem.units, hint), { left: MOST_WORK }).score;
 
 /** Whether every card, module, adapter and drive gets a place and a lead, whatever moves for it but what is held. */
 export function goesWhole(units: readonly PlannedUnit[], hint: Layout): boolean {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
-  return bestOf({ units }, { ...hint, wires: [] }, held, true).score.a === 0;
+  return bestOf({ units }, { ...hint, wires: [] }, held, { left: MOST_WORK / 2 }, true).score.a === 0;
 }
 
 /** How many drives (and other units of the least rank) a machine leaves without a place or lead at best, whatever moves: only what is held is where it is. */
 export function drivesLeft(units: readonly PlannedUnit[], hint: Layout): number {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
-  const levels = levelsOf(bestOf({ units }, { ...hint, wires: [] }, held, true).score);
+  const levels = levelsOf(bestOf({ units }, { ...hint, wires: [] }, held, { left: MOST_WORK / 2 }, true).score);
   return LEFT.reduce((sum, level) => sum + levels[LEVELS.indexOf(level)]!, 0);
 }
 const LEFT = ['dataOut', 'bootOut', 'restOut', 'dataLoose', 'bootLoose', 'restLoose'] as const;

@@ -7,6 +7,7 @@ import { refsOf, spotsOf, type SpotGroup } from '../spots';
 import { ofKind, type PlannedUnit } from '../units';
 import { compare, MOVE, plus, PUT_BROKEN, REST_OUT, ZERO, type Score } from './score';
 import type { Wishes } from './wishes';
+import { isSpent, spend, type Work } from './work';
 
 export type BayGroupHere = Extract<SpotGroup, { type: 'bay' }>;
 type Adapter = PlannedUnit & { readonly part: PartOf<'adapter'> };
@@ -17,9 +18,12 @@ export type BayPlan = { readonly seats: ReadonlyMap<string, Seat>; readonly grou
 /** Larger bays are filled first: what goes in them may offer the smaller ones. */
 const SIZES: readonly BaySize[] = ['5.25', '3.5', '2.5', 'u.2'];
 
-/** Past so many ways looked at the search stops and says so. */
-const MOST_WAYS = 20_000;
+/** Whole ways told at most: each is dealt. */
 const MOST_TOLD = 200;
+/** What looking at one way is reckoned at, for each bay there is. */
+const BAY_COST = 0.8;
+/** Seating adapters takes no more than this part of the work there is. */
+const SHARE = 0.4;
 
 const baysOf = (unit: PlannedUnit) => spotsOf(unit.id, unit.part).filter((group): group is BayGroupHere => group.type === 'bay');
 export const seatedBays = (units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>): BayGroupHere[] => units.filter((unit) => seated.has(unit.id) || unit.builtIn).flatMap(baysOf);
@@ -31,7 +35,7 @@ export const adapterBays = (units: readonly PlannedUnit[]): BayGroupHere[] => of
  * each, and `worth` says whether ways that cost so much at least are still looked for. False when
  * the search was cut short.
  */
-export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>, wires: readonly Wire[], worth: (least: Score) => boolean, tell: (plan: BayPlan) => void): boolean {
+export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>, wires: readonly Wire[], work: Work, worth: (least: Score) => boolean, tell: (plan: BayPlan) => void): boolean {
   const fed = new Map(wires.flatMap((wire) => wire.device.map((device) => [printSpot(device), `${wire.lead}<${wire.host.map((host) => host.host).join()}`] as const)));
   const wanted = new Map([...wishes].map(([unit, wish]) => [wish.name, unit]));
   const drives = new Map(ofKind(units, 'drive').map((unit) => [unit.id as string, unit]));
@@ -43,17 +47,22 @@ export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<s
   const names = new Map(adapters.map((adapter) => [adapter, `${adapter.part.id}${baysOf(adapter).map((group) => contentsOf(group, whose, fed)).join()}`]));
   const holders = new Set(adapters.filter((adapter) => baysOf(adapter).some((group) => refsOf(group).some((ref) => { const unit = wanted.get(printSpot(ref)); return unit !== undefined && wishes.get(unit)!.seat.how === 'held'; }))));
   let seen = adapters.map(() => new Map<string, Score>());
-  let [ways, told, strict] = [0, 0, true];
+  let [told, strict] = [0, true];
+  const share = { left: work.left * SHARE };
+  const spendBoth = (many: number) => { spend(share, many); spend(work, many); };
   const go = (i: number, name: string, plan: BayPlan) => {
-    if (told > MOST_TOLD || ++ways > MOST_WAYS || !worth(plan.score)) return;
+    // Once the work is spent the first way on is gone, until one is found.
+    const hurried = isSpent(share);
+    if (told > MOST_TOLD || (hurried && told > 0) || !worth(plan.score)) return;
     if (i === adapters.length) { told++; tell(plan); return; }
     const adapter = adapters[i]!;
+    spendBoth(BAY_COST * plan.groups.reduce((sum, group) => sum + 1 + group.count, 0));
     for (const { seat, covers, mark, score } of seatsFor(adapter, plan, wide, wishes, wanted, drives, fed, parts)) {
       const total = plus(plan.score, score);
       if (strict && !seat && holders.has(adapter)) continue;
       const key = `${name};${names.get(adapter)!}@${mark}`.split(';').sort().join(';');
       const known = seen[i]!.get(key);
-      if (known && compare(known, total) <= 0) continue;
+      if (known && !hurried && compare(known, total) <= 0) continue;
       seen[i]!.set(key, total);
       go(i + 1, key, seat
         ? { seats: new Map([...plan.seats, [adapter.id, seat]]), groups: [...plan.groups, ...baysOf(adapter)], covered: new Set([...plan.covered, ...covers]), score: total }
@@ -68,7 +77,7 @@ export function eachBayPlan(units: readonly PlannedUnit[], seated: ReadonlyMap<s
     seen = adapters.map(() => new Map<string, Score>());
     go(0, '', start);
   }
-  return told <= MOST_TOLD && ways <= MOST_WAYS;
+  return told <= MOST_TOLD && !isSpent(share);
 }
 
 /** Who wants a place, as far as it matters which one gives way. */

@@ -17,16 +17,16 @@ function dealingOf(seed: number, drives: number): Dealing {
   const { problem: { units, owned }, hint } = rack(seed, drives);
   const { layout } = solve({ units, ...(owned ? { owned } : {}) }, hint);
   const groups = seatedBays(units, new Map(Object.entries(layout.at)));
-  return layersOf(layTable({ units, groups, covered: new Set(), seatOf: (unit: PlannedUnit) => seatSpot(layout, unit), modes: layout.modes, wishes: wishesOf(units, hint), wires: hint.wires, owned: owned ?? new Map() }).table);
+  return layersOf(layTable({ units, groups, covered: new Set(), seatOf: (unit: PlannedUnit) => seatSpot(layout, unit), modes: layout.modes, wishes: wishesOf(units, hint), wires: hint.wires, owned: owned ?? new Map() }).table, { left: Infinity });
 }
 
 test('racks of 25 to 40 drives: cut by the bounds the dealing comes out as it does without any', () => {
   const compared = Array.from({ length: 16 }, (_, i) => i).flatMap((i) => {
     const dealing = dealingOf(700 + i, 25 + i);
-    const whole = deal(blind(dealing), null, { left: 400_000 });
+    const whole = deal(blind(dealing), null, { left: 400_000 * dealing.cost });
     // What takes longer than that without bounds says nothing.
     if (!whole.whole) return [];
-    const cut = deal(dealing, null, { left: 1_000_000 });
+    const cut = deal(dealing, null, { left: 1_000_000 * dealing.cost });
     expect(cut.whole).toBe(true);
     expect(levelsOf(cut.found!.score)).toEqual(levelsOf(whole.found!.score));
     return [i];

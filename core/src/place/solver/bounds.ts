@@ -14,6 +14,8 @@ export class Bounds {
   /** All drives, and those that the same cells take; and which cells take any of them. */
   private readonly kinds: readonly ReadonlySet<number>[];
   private readonly suits: ReadonlyMap<Cell, readonly boolean[]>;
+  /** Of a class of drives, the kinds it is of; and of a class of ports or ends, what is asked of it again and again. */
+  private readonly kindsOf: readonly (readonly number[])[];
   /** Drives are bounded all together (null) and by what they speak; whether each class of ports speaks it. */
   private readonly protocols: readonly (Protocol | null)[];
   private readonly speaks: readonly (readonly boolean[])[];
@@ -28,7 +30,7 @@ export class Bounds {
   private readonly boxes: ReadonlyMap<string | null, number>;
   private readonly boxOfPort: readonly number[];
   private readonly boxOfEnd: readonly number[];
-  private readonly sums = new Map<readonly Cell[], readonly number[]>();
+  private readonly known = new Map<readonly Cell[], CellFacts>();
   private readonly bays: number[];
   private readonly lanes: number[];
 
@@ -44,6 +46,7 @@ export class Bounds {
     // Where all drives go the same ways the one kind says it all.
     this.kinds = like.size === 2 ? [like.get('')!] : [...like.values()];
     this.suits = new Map(table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]));
+    this.kindsOf = table.drives.map((_, i) => this.kinds.flatMap((kind, k) => (kind.has(i) ? [k] : [])));
     const spoken = [...new Set(table.drives.map((drive) => drive.protocol))];
     this.protocols = [null, ...(spoken.length > 1 ? spoken : [])];
     // What a bridge speaks over its lead is not what its drives speak: there every port counts.
@@ -60,79 +63,94 @@ export class Bounds {
   /** `open` is the first expander whose uplinks are still to be chosen: it may yet bring all its connectors. */
   room(state: State, cells: readonly Cell[], order: readonly number[] | null, open = this.table.expanders.length): Room {
     const { drives, ports, ends, owned } = this.table;
-    const { narrow, shared: uplinks } = this.narrow(state, cells, open);
-    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, cells, order, open, k, uplinks) }));
+    const facts = this.factsOf(cells);
+    const { narrow, feeding } = this.narrow(state, facts, open);
+    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, facts, order, open, k, feeding) }));
     const wait = (i: number, count: number) => { for (let k = 0; k < waiting.length; k++) if (k === 0 || drives[i]!.protocol === this.protocols[k]) waiting[k]!.ranked[drives[i]!.rank] += count; };
-    const homes = this.kinds.map(() => ({ seeking: [0, 0, 0] as [number, number, number], bays: 0 }));
+    const homes = facts.homeBays.map((bays) => ({ seeking: [0, 0, 0] as [number, number, number], bays }));
     let [lost, nowhere] = [0, 0];
     for (let i = 0; i < drives.length; i++) {
       const count = state[i]!;
+      if (count === 0) continue;
       const { rank, out, loose } = drives[i]!;
       if (!this.housed[i]) { nowhere += count * out; continue; }
-      for (let k = 0; k < homes.length; k++) if (this.kinds[k]!.has(i)) homes[k]!.seeking[rank] += count;
+      for (const k of this.kindsOf[i]!) homes[k]!.seeking[rank] += count;
       if (this.hope[i]) wait(i, count); else lost += count * loose;
     }
     for (let e = 0; e < ends.length; e++) {
-      const [i, count] = [ends[e]!.drive, state[this.at.ends + e]!];
+      const count = state[this.at.ends + e]!;
+      if (count === 0) continue;
+      const i = ends[e]!.drive;
       if (this.hope[i]) wait(i, count); else lost += count * drives[i]!.loose;
     }
-    for (const cell of cells) for (let k = 0; k < homes.length; k++) if (this.suits.get(cell)![k]) homes[k]!.bays += cell.bays.length;
-    const shared: number[] = [];
-    let direct = 0;
-    let reverse = 0;
-    for (const cell of cells) {
-      if (cell.kind === 'shared' || (cell.kind === 'direct' && cell.bays.length > 4)) shared.push(cell.bays.length);
-      else if (cell.kind === 'direct') { if (cell.feeds.length) direct++; if (cell.reverse) reverse++; }
-    }
-    shared.sort((a, b) => b - a);
     let fours = 0;
     let ones = 0;
     let own = 0;
     let onBoard = 0;
-    const count = (p: number) => {
+    const many = order ? order.length : ports.length;
+    for (let nth = 0; nth < many; nth++) {
+      const p = order ? order[nth]! : nth;
       if (ports[p]!.onBoard) onBoard += state[this.at.ports + p]!;
-      if (!ports[p]!.ports[0]!.inside && !this.outsideApart) return;
+      if (!ports[p]!.ports[0]!.inside && !this.outsideApart) continue;
       const free = this.free(state, p, open);
-      if (ports[p]!.lanes < 4) { ones += free; return; }
+      if (ports[p]!.lanes < 4) { ones += free; continue; }
       fours += free;
       if (ports[p]!.behind < 0) own += free;
-    };
-    if (order) order.forEach(count);
-    else for (let p = 0; p < ports.length; p++) count(p);
+    }
     let inHand = 0;
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
-    const straight = Math.min(direct, fours);
-    const carry = open < this.table.expanders.length || this.wide(cells) ? null : { own, expanderMBps: this.table.expanders.reduce((sum, expander, i) => sum + this.leftOf(state, expander.feeds.flatMap((feed) => feed.outlets).find((p) => state[this.at.ports + p]! > 0), i), 0), driveMBps: this.mostWish };
+    const straight = Math.min(facts.direct, fours);
+    const carry = open < this.table.expanders.length || facts.wide ? null : { own, expanderMBps: this.table.expanders.reduce((sum, expander, i) => sum + this.leftOf(state, expander.feeds.flatMap((feed) => feed.outlets).find((p) => state[this.at.ports + p]! > 0), i), 0), driveMBps: this.mostWish };
     const board = this.boardApart ? { boots: waiting[0]!.ranked[1], lanes: onBoard } : null;
-    return { nowhere, homes, waiting, narrow, carry, board, whole: this.whole(state, order, open), lost, shared, straight, breakouts: fours - straight + Math.min(reverse, ones), owned: inHand };
+    return { nowhere, homes, waiting, narrow, carry, board, whole: this.whole(state, order, open), lost, shared: facts.shared, straight, breakouts: fours - straight + Math.min(facts.reverse, ones), owned: inHand };
+  }
+
+  /** What of a bound rests on which cells are still to be filled, and on nothing of a state: reckoned once for each layer. */
+  private factsOf(cells: readonly Cell[]): CellFacts {
+    const known = this.known.get(cells);
+    if (known) return known;
+    let [apart, most, outside, direct, reverse] = [0, 0, 0, 0, 0];
+    const [uplinked, shared]: [number[], number[]] = [[], []];
+    const feeders = new Map<number, number>();
+    const boxBays = [...this.boxes].map(() => 0);
+    for (const cell of cells) {
+      const bays = cell.bays.length;
+      if (cell.kind === 'shared' || (cell.kind === 'direct' && bays > 4)) shared.push(bays);
+      else if (cell.kind === 'direct') { direct += Number(cell.feeds.length > 0); reverse += Number(cell.reverse !== null); }
+      if (cell.kind !== 'shared') {
+        apart += bays;
+        if (cell.targets[0]?.inside === false) outside += bays;
+        else boxBays[this.boxes.get(cell.box)!]! += bays;
+        continue;
+      }
+      uplinked.push(bays);
+      for (const feed of cell.feeds) {
+        most = Math.max(most, feed.carriesMBps);
+        if (!feeders.has(feed.port)) feeders.set(feed.port, feed.carriesMBps);
+      }
+    }
+    const down = (a: number, b: number) => b - a;
+    const made: CellFacts = {
+      apart, most, outside, direct, reverse, boxBays, feeders: [...feeders], uplinked: uplinked.sort(down), shared: shared.sort(down), asked: this.askedOver(cells),
+      // A wide direct connector holds many as well, and none of them asks anything of an uplink.
+      wide: cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4),
+      homeBays: this.kinds.map((_, k) => cells.reduce((sum, cell) => sum + (this.suits.get(cell)![k] ? cell.bays.length : 0), 0)),
+    };
+    this.known.set(cells, made);
+    return made;
   }
 
   /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
-  private narrow(state: State, cells: readonly Cell[], open: number): { readonly narrow: Room['narrow']; readonly shared: { readonly bays: readonly number[]; readonly ports: number } } {
-    let apart = 0;
-    let [mbPerS, most, feeding] = [0, 0, 0];
-    const feeders = new Set<number>();
-    const bays: number[] = [];
-    for (const cell of cells) {
-      if (cell.kind !== 'shared') { apart += cell.bays.length; continue; }
-      bays.push(cell.bays.length);
-      for (const feed of cell.feeds) {
-        most = Math.max(most, feed.carriesMBps);
-        if (feeders.has(feed.port)) continue;
-        feeders.add(feed.port);
-        const free = this.free(state, feed.port, open);
-        mbPerS += feed.carriesMBps * free;
-        feeding += free;
-      }
+  private narrow(state: State, { apart, feeders, most, wide, asked }: CellFacts, open: number): { readonly narrow: Room['narrow']; readonly feeding: number } {
+    let [mbPerS, feeding] = [0, 0];
+    for (let i = 0; i < feeders.length; i++) {
+      const [port, carriesMBps] = feeders[i]!;
+      const free = this.free(state, port, open);
+      mbPerS += carriesMBps * free;
+      feeding += free;
     }
-    const wide = this.wide(cells);
-    const asked = this.askedOver(cells);
-    const shared = { bays: bays.sort((a, b) => b - a), ports: feeding };
-    return { shared, narrow: feeders.size === 0 ? null : { apart, mbPerS: Math.min(mbPerS, asked[Math.min(feeding, asked.length - 1)]!), most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) } };
+    return { feeding, narrow: feeders.length === 0 ? null : { apart, mbPerS: Math.min(mbPerS, asked[Math.min(feeding, asked.length - 1)]!), most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) } };
   }
-
-  /** A wide direct connector holds many as well, and none of them asks anything of an uplink. */
-  private wide(cells: readonly Cell[]): boolean { return cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4); }
 
   /** Ports left of a class; an expander card whose uplinks are still to be chosen may bring all it has. */
   private free(state: State, p: number, open: number): number {
@@ -166,45 +184,39 @@ export class Bounds {
 
   /** What so many uplinks carry at most, by their number: no cell is asked more than its bays full of the drives that wish most. */
   private askedOver(cells: readonly Cell[]): readonly number[] {
-    const known = this.sums.get(cells);
-    if (known) return known;
     const wish = this.mostWish;
     const each = cells.filter((cell) => cell.kind === 'shared').flatMap((cell) => {
       const carries = Math.max(0, ...cell.feeds.map((feed) => feed.carriesMBps));
       return cell.targets.slice(0, 2).map((_, i) => Math.max(0, Math.min(carries, cell.bays.length * wish - i * carries)));
     }).sort((a, b) => b - a);
-    const sums = each.reduce((all, one) => [...all, all.at(-1)! + one], [0]);
-    this.sums.set(cells, sums);
-    return sums;
+    return each.reduce((all, one) => [...all, all.at(-1)! + one], [0]);
   }
 
   /** Drives of a protocol (the first is all) that find a bay and a lane in one box, at most. */
-  private reach(state: State, cells: readonly Cell[], order: readonly number[] | null, open: number, k: number, shared: { readonly bays: readonly number[]; readonly ports: number }): number {
+  private reach(state: State, { uplinked, outside, boxBays }: CellFacts, order: readonly number[] | null, open: number, k: number, feeders: number): number {
     const { ports, ends, drives } = this.table;
-    const { boxOfPort, boxOfEnd, boxes, bays, lanes } = this;
-    bays.fill(0);
-    lanes.fill(0);
-    let reach = 0;
-    let feeding = shared.ports;
-    for (const many of shared.bays) if (feeding-- > 0) reach += many; else break;
-    for (const cell of cells) {
-      if (cell.kind === 'shared') continue;
-      if (cell.targets[0]?.inside === false) reach += cell.bays.length;
-      else bays[boxes.get(cell.box)!]! += cell.bays.length;
-    }
+    const { boxOfPort, boxOfEnd, bays, lanes } = this;
+    for (let box = 0; box < bays.length; box++) { bays[box] = boxBays[box]!; lanes[box] = 0; }
+    let reach = outside;
+    for (let nth = 0; nth < uplinked.length && nth < feeders; nth++) reach += uplinked[nth]!;
     for (let e = 0; e < ends.length; e++) if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k]) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
-    const add = (p: number) => {
+    const many = order ? order.length : ports.length;
+    for (let nth = 0; nth < many; nth++) {
+      const p = order ? order[nth]! : nth;
       const box = boxOfPort[p]!;
-      if (k > 0 && !this.speaks[p]![k]) return;
-      const free = this.free(state, p, open);
-      if (box >= 0) lanes[box]! += free * (ports[p]!.lanes >= 4 ? 4 : 1);
-    };
-    if (order) order.forEach(add);
-    else for (let p = 0; p < ports.length; p++) add(p);
+      if (box < 0 || (k > 0 && !this.speaks[p]![k])) continue;
+      lanes[box]! += this.free(state, p, open) * (ports[p]!.lanes >= 4 ? 4 : 1);
+    }
     for (let box = 0; box < bays.length; box++) reach += Math.min(bays[box]!, lanes[box]!);
     return reach;
   }
 }
+
+/** Of cells still to be filled: bays apart from shared uplinks (`apart`, of them `outside`, the others by box), those behind uplinks and behind all that holds many, most first; who feeds them. */
+type CellFacts = {
+  readonly apart: number; readonly outside: number; readonly boxBays: readonly number[]; readonly uplinked: readonly number[]; readonly shared: readonly number[]; readonly homeBays: readonly number[];
+  readonly feeders: readonly (readonly [port: number, carriesMBps: number])[]; readonly most: number; readonly asked: readonly number[]; readonly wide: boolean; readonly direct: number; readonly reverse: number;
+};
 
 /** MB/s that drives of this machine get over one port of a class at most, by whatever lead. */
 function mostOver({ drives, cells, ends, expanders }: Table, port: PortClass, p: number): number {

@@ -11,12 +11,17 @@ import type { PartOf } from '../../parts/resolve';
 import { outOf } from './roles';
 import { BOOT_OFF_BOARD, CARD_OUT, compare, HOT_PAIR, MB_LOST, MISFIT, MOVE, PUT_BROKEN, REST_OUT, ZERO, type Score } from './score';
 import type { Wishes } from './wishes';
+import { isSpent, spend, type Work } from './work';
 
 /** Cards in slots and modules in sockets: who sits where, the mode of each board, what it costs, and what it leaves of the ports. */
 export type CardPlan = { readonly seats: ReadonlyMap<string, Seat>; readonly modes: Layout['modes']; readonly score: Score; readonly ports: string };
 
-/** Past so many seats tried the search stops and says so. */
-const MOST_NODES = 20_000;
+/** What trying one seat, and judging all of them, is reckoned at, for each place there is. */
+const SEAT_COST = 0.25;
+const JUDGE_COST = 3;
+/** Cards take no more than this part of the work there is: the dealing wants its own. */
+const SHARE = 0.4;
+const MOST_HURRIED = 50;
 
 type Board = PlannedUnit & { readonly part: PartOf<'board'> };
 type SlotGroup = Extract<SpotGroup, { type: 'slot' }>;
@@ -32,8 +37,8 @@ const genOf = (group: Place['group']): number => (group.type === 'slot' ? group.
 const widthOf = ({ group }: Place): number => (group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes);
 
 /** Every distinct way of seating cards and modules that leaves other ports, each at its cheapest; null when the search was cut short. */
-export function cardPlans(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>, wires: readonly Wire[]): { readonly plans: CardPlan[]; readonly whole: boolean } {
-  return new CardSearch(units, seated, wishes, taken, new Set(wires.flatMap((wire) => [...wire.host, ...wire.device].map(({ host }) => host)))).run();
+export function cardPlans(units: readonly PlannedUnit[], seated: ReadonlyMap<string, Seat>, wishes: Wishes, taken: ReadonlySet<string>, wires: readonly Wire[], work: Work): { readonly plans: CardPlan[]; readonly whole: boolean } {
+  return new CardSearch(units, seated, wishes, taken, work, new Set(wires.flatMap((wire) => [...wire.host, ...wire.device].map(({ host }) => host)))).run();
 }
 
 class CardSearch {
@@ -47,15 +52,21 @@ class CardSearch {
   private readonly got: number[] = [];
   private readonly found = new Map<string, CardPlan>();
   private best: Score | null = null;
-  private nodes = 0;
+  /** Work left for this search; once it is spent, places stay empty until one way is found. */
+  private readonly share: Work;
+  /** Ways judged since: after a few that do not stand, what was settled is let go too. */
+  private hurried = 0;
   private readonly starts: readonly Place[];
   /** Wanted places that are only there while a carrier or riser has its own. */
   private readonly elsewhere: readonly (readonly [name: string, want: Want])[];
   /** While set, what holds a held unit has a place itself. */
   private strict = true;
+  /** While set, what is held stays where it is held; where nothing can be so, it gives way like what was put. */
+  private firm = true;
 
-  constructor(units: readonly PlannedUnit[], private readonly seated: ReadonlyMap<string, Seat>, private readonly wishes: Wishes, private readonly taken: ReadonlySet<string>, /** Cards with settled leads: which of them has a place matters. */ private readonly wired: ReadonlySet<string>) {
+  constructor(units: readonly PlannedUnit[], private readonly seated: ReadonlyMap<string, Seat>, private readonly wishes: Wishes, private readonly taken: ReadonlySet<string>, private readonly work: Work, /** Cards with settled leads: which of them has a place matters. */ private readonly wired: ReadonlySet<string>) {
     this.byId = unitsById(units);
+    this.share = { left: work.left * SHARE };
     const here = units.filter((unit) => seated.has(unit.id) || unit.builtIn);
     this.boards = here.filter((unit): unit is Board => isKind(unit, 'board'));
     const byName = new Map<string, PlannedUnit[]>();
@@ -83,14 +94,20 @@ class CardSearch {
   }
 
   run(): { plans: CardPlan[]; whole: boolean } {
+    const before = this.share.left;
     this.places.push(...this.starts);
     this.step(0, ZERO);
     if (this.found.size === 0) {
       this.strict = false;
       this.step(0, ZERO);
     }
+    if (this.found.size === 0) {
+      this.firm = false;
+      this.step(0, ZERO);
+    }
+    spend(this.work, before - this.share.left);
     const plans = [...this.found.values()].sort((one, other) => compare(one.score, other.score));
-    return { plans, whole: this.nodes <= MOST_NODES };
+    return { plans, whole: !isSpent(this.share) };
   }
 
   private placesOf(unit: PlannedUnit, under: Place | null): Place[] {
@@ -104,25 +121,32 @@ class CardSearch {
 
   /** Deals the i-th place, then the ones after it. */
   private step(i: number, score: Score): void {
-    if (++this.nodes > MOST_NODES && this.found.size > 0) return;
+    spend(this.share, SEAT_COST * (2 + this.places.length + this.kinds.length));
+    if (isSpent(this.share) && this.found.size > 0) return;
     if (this.best && compare(this.bound(i, score), this.best) >= 0) return;
     if (i === this.places.length) { this.leaf(score); return; }
     const place = this.places[i]!;
     const want = this.wanted.get(place.name);
     if (this.isCovered(i) || this.taken.has(place.name)) { this.choose(i, -1, this.given(score, want, -1)); return; }
-    if (want?.how === 'held') { this.choose(i, want.kind, score); return; }
+    if (want?.how === 'held' && this.firm) { this.choose(i, want.kind, score); return; }
+    // Nothing was found yet and no work is left: what is settled stays, all else stays out.
+    if (isSpent(this.share)) {
+      if (want && this.left[want.kind]! > 0 && this.hurried < MOST_HURRIED) this.choose(i, want.kind, score);
+      if (this.found.size === 0) this.choose(i, -1, this.given(score, want, -1));
+      return;
+    }
     const order = [...(want ? [want.kind] : []), ...this.kinds.keys()];
     for (const [at, kind] of order.entries()) {
       if (this.left[kind] === 0 || (at > 0 && kind === want?.kind)) continue;
       const first = this.kinds[kind]!.units[0]!;
-      if (this.kinds[kind]!.units.some((unit) => this.wishes.get(unit.id)?.seat.how === 'held') || mismatch(first.part, place.group) || this.coversHeld(i, first)) continue;
+      if ((this.firm && this.kinds[kind]!.units.some((unit) => this.wishes.get(unit.id)?.seat.how === 'held')) || mismatch(first.part, place.group) || (this.firm && this.coversHeld(i, first))) continue;
       this.choose(i, kind, this.given(score, want, kind));
     }
     this.choose(i, -1, this.given(score, want, -1));
   }
 
   private given(score: Score, want: Want | undefined, kind: number): Score {
-    return want && want.kind !== kind ? { a: score.a, b: score.b + (want.how === 'put' ? PUT_BROKEN : 0), c: score.c + MOVE } : score;
+    return want && want.kind !== kind ? { a: score.a, b: score.b + (want.how === 'solved' ? 0 : PUT_BROKEN), c: score.c + MOVE } : score;
   }
 
   private choose(i: number, kind: number, score: Score): void {
@@ -196,6 +220,8 @@ class CardSearch {
   }
 
   private leaf(score: Score): void {
+    spend(this.share, JUDGE_COST * (2 + this.places.length));
+    if (isSpent(this.share)) this.hurried++;
     const seats = this.seats();
     // Places on a carrier or riser that has none itself are not there to keep.
     let gone = score;

@@ -1,6 +1,7 @@
 import TinyQueue from 'tinyqueue';
 import { least, type Room } from './least';
 import { compare, ZERO, type Score } from './score';
+import { isSpent, spend, type Work } from './work';
 import type { State } from './table';
 
 /**
@@ -24,16 +25,12 @@ export type Dealt = { readonly found: { readonly score: Score; readonly picks: r
 /** States kept a layer on the first way through, which only has to find a good answer fast, and on the second; what those leave open is looked for nearest first. */
 const BEAM = 4;
 const WIDER = 30;
-/** Choices that may still be looked at, over all the dealing for one question; past them it stops and says so. A count, so that the same question has the same answer. */
-export type Budget = { left: number };
-export const MOST_CHOICES = 250_000;
-
 /** `most` bounds each number of a state; `twins` are numbers whose order in a state does not matter. */
-export type Dealing = { readonly start: State; readonly most: readonly number[]; readonly twins: readonly (readonly number[])[]; readonly layers: readonly Layer[] };
+export type Dealing = { /** What looking at one choice is reckoned at. */ readonly cost: number; readonly start: State; readonly most: readonly number[]; readonly twins: readonly (readonly number[])[]; readonly layers: readonly Layer[] };
 
 /** The cheapest way through all layers from a start; `limit` cuts ways that are no better than one known; `onlyOut` asks only how much stays out. */
-export function deal({ start, most, twins, layers }: Dealing, limit: Score | null, budget: Budget, onlyOut = false): Dealt {
-  const search: Search = { start, layers, budget, onlyOut, keyOf: keysFor(most, twins) };
+export function deal({ cost, start, most, twins, layers }: Dealing, limit: Score | null, work: Work, onlyOut = false): Dealt {
+  const search: Search = { cost, start, layers, work, onlyOut, keyOf: keysFor(most, twins) };
   const answer = (best: Node | null, whole: boolean): Dealt => ({ found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) }, whole });
   // Where an answer is known the cut by it is sharp enough; else a narrow way through finds one first, among those that leave out no more than must be where there are such.
   if (limit) { const only = through(search, Infinity, limit, limit.a); return answer(only.best, !only.cut); }
@@ -48,7 +45,13 @@ export function deal({ start, most, twins, layers }: Dealing, limit: Score | nul
   return answer(last.best ?? best, !last.cut);
 }
 
-type Search = Pick<Dealing, 'start' | 'layers'> & { readonly budget: Budget; readonly onlyOut: boolean; readonly keyOf: (state: State) => string | number };
+/** Some way through, however little work is left: of a dealing whose layers tell only the first few ways on. */
+export function dealSomehow({ cost, start, most, twins, layers }: Dealing): Dealt {
+  const { best } = through({ cost, start, layers, work: { left: Infinity }, onlyOut: false, keyOf: keysFor(most, twins) }, BEAM, null, Infinity);
+  return { found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) }, whole: false };
+}
+
+type Search = Pick<Dealing, 'cost' | 'start' | 'layers'> & { readonly work: Work; readonly onlyOut: boolean; readonly keyOf: (state: State) => string | number };
 /** The best way found, and whether others were left unlooked at. */
 type Way = { readonly best: Node | null; readonly cut: boolean };
 
@@ -58,15 +61,15 @@ const sooner = (one: Open, other: Open): number => compare(one.least, other.leas
 
 /** The most hopeful way on is followed first, so the first that comes through is the best (A*): ways dearer than the best are never gone. Null where none is better than the limit. */
 function nearestFirst(search: Search, limit: Score | null, mostA: number): Way {
-  const { start, layers, budget } = search;
+  const { start, layers, work } = search;
   const queue = new TinyQueue<Open>([], sooner);
   const kept = layers.map(() => new Map<string | number, Node>());
   let nth = 0;
   queue.push({ node: { state: start, ...ZERO, taste: 0, from: null, pick: null }, at: 0, key: '', least: ZERO, nth });
   for (let next = queue.pop(); next; next = queue.pop()) {
     const { node, at } = next;
+    if (isSpent(work)) return { best: null, cut: true };
     if (at === layers.length) return { best: node, cut: false };
-    if (budget.left <= 0) return { best: null, cut: true };
     if (at > 0 && kept[at - 1]!.get(next.key) !== node) continue;
     onward(search, node, layers[at]!, kept[at]!, mostA, (sum, state) => {
       const bound = least(sum, layers[at + 1]?.room(state));
@@ -77,9 +80,9 @@ function nearestFirst(search: Search, limit: Score | null, mostA: number): Way {
 }
 
 /** Tells the ways on from a node that are better than those known to the same state and, by their `bound`, worth it. */
-function onward<B extends object>({ budget, onlyOut, keyOf }: Search, node: Node, layer: Layer, kept: Map<string | number, Node>, mostA: number, bound: (sum: Score, state: State) => B | null, tell?: (made: Node, key: string | number, bound: B) => void): void {
+function onward<B extends object>({ cost, work, onlyOut, keyOf }: Search, node: Node, layer: Layer, kept: Map<string | number, Node>, mostA: number, bound: (sum: Score, state: State) => B | null, tell?: (made: Node, key: string | number, bound: B) => void): void {
   layer.expand(node.state, (next, a, b, c, taste, pick) => {
-    budget.left--;
+    spend(work, cost);
     const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
     if (sum.a > mostA) return;
     const key = keyOf(next);
@@ -95,7 +98,7 @@ function onward<B extends object>({ budget, onlyOut, keyOf }: Search, node: Node
 
 /** Layer by layer, no more than `width` states kept of each, of those that might be better than the limit. */
 function through(search: Search, width: number, limit: Score | null, mostA: number): Way {
-  const { start, layers, budget } = search;
+  const { start, layers, work } = search;
   let nodes: Node[] = [{ state: start, a: 0, b: 0, c: 0, taste: 0, from: null, pick: null }];
   let cut = false;
   for (let at = 0; at < layers.length; at++) {
@@ -103,10 +106,12 @@ function through(search: Search, width: number, limit: Score | null, mostA: numb
     const after = layers[at + 1];
     const kept = new Map<string | number, Node>();
     for (const node of nodes) {
-      if (budget.left <= 0) { cut = true; break; }
+      if (isSpent(work)) { cut = true; break; }
       onward(search, node, layer, kept, mostA, (sum, next) => (limit && noBetter(sum, () => after?.room(next), limit) ? null : sum));
     }
     nodes = [...kept.values()];
+    // Layers stop telling ways on when the work is spent.
+    if (isSpent(work)) cut = true;
     if (nodes.length > width) {
       const ranked = nodes.map((node) => ({ node, least: least(node, after?.room(node.state)) })).sort((one, other) => compare(one.least, other.least) || one.node.taste - other.node.taste);
       nodes = ranked.slice(0, width).map(({ node }) => node);

@@ -1,6 +1,7 @@
 import type { Dealing, Layer, Emit } from './deal';
 import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { Bounds, type Offsets } from './bounds';
+import { isSpent, spend, type Work } from './work';
 import { strandsOf, type Strands } from './strands';
 import { freePorts, STEP, type Cell, type ExpanderCell, type Feed, type PortClass, type State, type Table } from './table';
 
@@ -10,7 +11,10 @@ export type ExpanderPick = { readonly what: 'expander'; readonly expander: numbe
 export type PortPick = { readonly what: 'ports'; readonly port: number; readonly ends: readonly (readonly [end: number, count: number])[]; readonly leads: ReadonlyMap<string, number>; readonly lent: number };
 export type Pick = CellPick | ExpanderPick | PortPick | { readonly what: 'rest' };
 
-export function layersOf(table: Table): Dealing {
+/** Of each place the first so many ways on, where some way through is wanted and no work is left to compare. */
+const FEW = 8;
+
+export function layersOf(table: Table, work: Work, few = false): Dealing {
   const { drives, ports, ends, owned, expanders, limits } = table;
   const at: Offsets = {
     ports: drives.length, ends: drives.length + ports.length, owned: drives.length + ports.length + ends.length, asked: drives.length + ports.length + ends.length + owned.length,
@@ -24,7 +28,7 @@ export function layersOf(table: Table): Dealing {
   const rank = { shared: 0, direct: 1, loose: 2 } as const;
   const cells = table.cells.map((cell, i) => ({ cell, i })).sort((a, b) => rank[a.cell.kind] - rank[b.cell.kind] || a.i - b.i);
   const twins = twinPorts(table);
-  const make = new Layers(table, at, twins);
+  const make = new Layers(table, at, twins, work, few);
   const order = ports.map((_, i) => i).sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b).filter((i) => ends.some((end) => end.serves[i]) || ports[ports[i]!.first]!.single.size > 0);
   const layers: Layer[] = [
     ...expanders.map((expander, i) => make.expander(expander, i)),
@@ -37,7 +41,8 @@ export function layersOf(table: Table): Dealing {
   ports.forEach((one, i) => { most[at.ports + i] = one.ports.length + (one.behind < 0 ? 0 : 1); });
   ends.forEach((end, i) => { most[at.ends + i] = drives[end.drive]!.units.length; });
   expanders.forEach((_, i) => { most[at.asked + i] = drives.reduce((sum, one) => sum + one.units.length * Math.ceil(one.wishMBps / STEP), 0); });
-  return { start, most, twins: twins.map((like) => like.map((p) => at.ports + p)), layers };
+  // Most of what a choice costs is its bound, which goes over classes and cells.
+  return { cost: 4 + (at.size + ends.length + ports.length + cells.length) / 10, start, most, twins: twins.map((like) => like.map((p) => at.ports + p)), layers };
 }
 
 /** Classes of ports that differ in nothing but their card, in groups: cards of one sheet that nothing hung on. */
@@ -53,6 +58,9 @@ function twinPorts({ ports, cells, expanders }: Table): number[][] {
   return [...like.values()].filter((group) => group.length > 1);
 }
 
+const NO_CELLS: readonly Cell[] = [];
+const NO_PORTS: readonly number[] = [];
+
 /** The number of a pick is written into a copy of the state by each layer; one scratch copy serves them all. */
 class Layers {
   private readonly next: State;
@@ -62,10 +70,15 @@ class Layers {
   private readonly baysAfter = new Map<Cell, number>();
   /** Twins of a class of ports that come before it. */
   private readonly before: ReadonlyMap<number, readonly number[]>;
-  constructor(private readonly table: Table, private readonly at: Offsets, twins: readonly (readonly number[])[]) {
+  constructor(private readonly table: Table, private readonly at: Offsets, twins: readonly (readonly number[])[], private readonly work: Work, private readonly few: boolean) {
     this.before = new Map(twins.flatMap((like) => like.map((p, i) => [p, like.slice(0, i)] as const)));
     this.next = new Uint16Array(at.size);
     this.bounds = new Bounds(table, at);
+  }
+
+  /** Begins the next state from this one; a loop is quicker than a built-in for so few numbers. */
+  private copy(state: State): void {
+    for (let i = 0; i < state.length; i++) this.next[i] = state[i]!;
   }
 
   /** Takes `count` leads, those in hand first, and returns what buying the others counts. */
@@ -85,6 +98,9 @@ class Layers {
     return Math.max(0, this.next[slot]! * STEP - carries) - Math.max(0, before - carries);
   }
 
+  /** Whether no more ways on are told after so many. */
+  private enough(told: number): boolean { return this.few ? told >= FEW : isSpent(this.work); }
+
   private free(state: State, p: number): number { return freePorts(state, this.at.ports, p, this.table.ports[p]!); }
 
   private limit(port: PortClass, count: number): boolean {
@@ -102,7 +118,7 @@ class Layers {
       expand: (state, emit) => {
         for (const feed of expander.feeds) {
           for (let uplinks = 1; uplinks <= Math.min(2, state[at.ports + feed.port]!, expander.connectors - 1); uplinks++) {
-            next.set(state);
+            this.copy(state);
             next[at.ports + feed.port]! -= uplinks;
             next[at.ports + feed.outlets[uplinks - 1]!] = expander.connectors - uplinks + 1;
             const buy = this.buy(feed.lead, feed.owned, uplinks);
@@ -110,7 +126,7 @@ class Layers {
             emit(next, 0, 0, buy + (expander.fedFrom.length - kept) * MOVE, 0, { what: 'expander', expander: i, feed, uplinks } satisfies Pick);
           }
         }
-        next.set(state);
+        this.copy(state);
         emit(next, 0, 0, 0, 0, { what: 'expander', expander: i, feed: null, uplinks: 0 } satisfies Pick);
       },
     };
@@ -139,12 +155,12 @@ class Layers {
     }
     const found: number[][] = [];
     const go = (i: number, left: number) => {
-      if (i === many) { found.push(seats.slice()); return; }
+      if (i === many) { found.push(seats.slice()); spend(this.work, 1); return; }
       const held = Math.min(cell.held[i]!, state[i]! - later[i]!);
       // The classes after this one must be able to fill what has to be filled.
       const least = Math.max(held, fewest - (cell.bays.length - left) - mostAfter[i + 1]!);
       const top = Math.max(held, Math.min(most[i]!, left - heldAfter[i + 1]!));
-      for (let count = Math.min(top, left); count >= least; count--) {
+      for (let count = Math.min(top, left); count >= least && !(found.length > 0 && this.enough(found.length)); count--) {
         seats[i] = count;
         go(i + 1, left - count);
       }
@@ -191,13 +207,13 @@ class Layers {
       // A twin with as many left does as well.
       if (this.before.get(feed.port)?.some((twin) => state[at.ports + twin] === state[at.ports + feed.port])) continue;
       const mostUplinks = shared ? Math.min(cell.targets.length, 2, this.free(state, feed.port)) : Math.min(1, this.free(state, feed.port));
-      for (let uplinks = 1; uplinks <= mostUplinks; uplinks++) {
+      for (let uplinks = 1; uplinks <= mostUplinks && !this.enough(0); uplinks++) {
         for (const seats of ways) {
           let served = 0;
           let asked = 0;
           for (let i = 0; i < seats.length; i++) if (feed.serves[i]) { served += seats[i]!; asked += seats[i]! * drives[i]!.wishMBps; }
           if (served === 0) continue;
-          next.set(state);
+          this.copy(state);
           next[at.ports + feed.port]! -= uplinks;
           const cost = this.seating(cell, seats);
           if (!this.limit(port, served)) continue;
@@ -215,12 +231,12 @@ class Layers {
         }
       }
     }
-    if (cell.reverse) this.inReverse(cell, cell.reverse, index, state, ways, emit);
+    if (cell.reverse && !this.enough(0)) this.inReverse(cell, cell.reverse, index, state, ways, emit);
     for (const seats of ways) {
       let loose = 0;
       for (let i = 0; i < seats.length; i++) loose += seats[i]! * drives[i]!.loose;
       if (loose > aLeft) continue;
-      next.set(state);
+      this.copy(state);
       const cost = this.seating(cell, seats);
       emit(next, loose, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: null } satisfies Pick);
     }
@@ -235,16 +251,19 @@ class Layers {
     const mine = owned.findIndex((one) => one.lead === lead);
     for (const seats of ways) {
       const waiting = seats.reduce((sum, count, i) => sum + (drives[i]!.protocol === 'sata' && cell.takes[i] !== 0 ? count : 0), 0);
-      for (let many = Math.min(waiting, 4); many >= 1; many--) this.joined(cell, lead, mine, index, state, seats, many, singles, emit);
+      for (let many = Math.min(waiting, 4); many >= 1 && !this.enough(0); many--) this.joined(cell, lead, mine, index, state, seats, many, singles, emit);
     }
   }
 
   /** How many ports of each class join for so many drives. */
   private joined(cell: Cell, lead: string, mine: number, index: number, state: State, seats: readonly number[], many: number, singles: readonly number[], emit: Emit): void {
     const { at, next, table: { ports } } = this;
+    let told = 0;
     const go = (nth: number, left: number, taken: readonly (readonly [number, number])[]) => {
+      if (this.enough(told)) return;
       if (left === 0) {
-        next.set(state);
+        told++;
+        this.copy(state);
         const cost = this.seating(cell, seats);
         for (const [p, count] of taken) {
           next[at.ports + p]! -= count;
@@ -276,7 +295,7 @@ class Layers {
   private loose(cell: Cell, index: number, state: State, aLeft: number, emit: Emit): void {
     const { next, at } = this;
     for (const seats of this.ways(cell, state, aLeft)) {
-      next.set(state);
+      this.copy(state);
       const cost = this.seating(cell, seats);
       for (let i = 0; i < seats.length; i++) if (cell.ends[i]! >= 0) next[at.ends + cell.ends[i]!]! += seats[i]!;
       emit(next, cost.a, cost.b, cost.c, cost.taste, { what: 'cell', cell: index, seats, feed: null, uplinks: 0, strands: null } satisfies Pick);
@@ -290,19 +309,27 @@ class Layers {
     // Who is tied to this port by hand comes first, and is served as long as there is a lane and the card takes more.
     const served = ends.flatMap((end, e) => (end.serves[p] ? [e] : [])).sort((a, b) => Number(ends[b]!.tied === p) - Number(ends[a]!.tied === p) || a - b);
     return {
-      room: (state) => this.bounds.room(state, [], order),
+      room: (state) => this.bounds.room(state, NO_CELLS, order),
       expand: (state, emit) => {
         const free = this.free(state, p);
         const lanes = Math.min(port.lanes >= 4 ? 4 * free : free, port.limit < 0 ? Infinity : state[at.limits + port.limit]!);
         const counts = served.map(() => 0);
+        let told = 0;
         const go = (nth: number, left: number) => {
-          if (nth === served.length) { this.onPorts(p, served, counts, state, emit); return; }
+          if (told > 0 && this.enough(told)) return;
+          if (nth === served.length) {
+            told++;
+            this.onPorts(p, served, counts, state, emit);
+            return;
+          }
           const end = served[nth]!;
           const most = Math.min(left, state[at.ends + end]!);
           for (let count = most; count >= (ends[end]!.tied === p ? most : 0); count--) { counts[nth] = count; go(nth + 1, left - count); }
           counts[nth] = 0;
         };
         go(0, lanes);
+        // The first few may all want more leads than there are ports for; none at all goes always.
+        if (this.few) this.onPorts(p, served, served.map(() => 0), state, emit);
       },
     };
   }
@@ -336,7 +363,7 @@ class Layers {
     const emitLeads = (leads: ReadonlyMap<string, number>, partly: number, lent: number) => {
       const used = [...leads.values()].reduce((sum, one) => sum + one, 0);
       if (used > this.free(state, p)) return;
-      next.set(state);
+      this.copy(state);
       // Ports of a class that was looked at are not looked at again: what is left of them is no part of a state.
       next[at.ports + p] = 0;
       counts.forEach((count, nth) => { next[at.ends + served[nth]!]! -= count; });
@@ -379,7 +406,7 @@ class Layers {
   rest(): Layer {
     const { drives, ends } = this.table;
     return {
-      room: (state) => this.bounds.room(state, [], []),
+      room: (state) => this.bounds.room(state, NO_CELLS, NO_PORTS),
       expand: (state, emit) => {
         let a = 0;
         for (let i = 0; i < drives.length; i++) a += state[i]! * drives[i]!.out;
