@@ -121,7 +121,7 @@ function bestOf({ units, owned }: Problem, hint: Layout, wishes: Wishes, work: W
 }
 /** What reckoning the least of one way of seating cards, and laying one table, is reckoned at, a unit or bay. */
 const FLOOR_COST = 3;
-const TABLE_COST = 6;
+const TABLE_COST = 12;
 
 /** What dealing costs at least, wherever cards and adapters sit: by the drives that want a lead, the ports there are and every bay there could be. */
 function leastFor(units: readonly PlannedUnit[], groups: readonly BayGroupHere[], seatOf: SeatOf, modes: Layout['modes'], owned: Problem['owned']): Score {
