@@ -66,7 +66,6 @@ export class Bounds {
     const facts = this.factsOf(cells);
     const { narrow, feeding } = this.narrow(state, facts, open);
     const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, facts, order, open, k, feeding) }));
-    const wait = (i: number, count: number) => { for (let k = 0; k < waiting.length; k++) if (k === 0 || drives[i]!.protocol === this.protocols[k]) waiting[k]!.ranked[drives[i]!.rank] += count; };
     const homes = facts.homeBays.map((bays) => ({ seeking: [0, 0, 0] as [number, number, number], bays }));
     let [lost, nowhere] = [0, 0];
     for (let i = 0; i < drives.length; i++) {
@@ -75,13 +74,13 @@ export class Bounds {
       const { rank, out, loose } = drives[i]!;
       if (!this.housed[i]) { nowhere += count * out; continue; }
       for (const k of this.kindsOf[i]!) homes[k]!.seeking[rank] += count;
-      if (this.hope[i]) wait(i, count); else lost += count * loose;
+      if (this.hope[i]) this.wait(waiting, i, count); else lost += count * loose;
     }
     for (let e = 0; e < ends.length; e++) {
       const count = state[this.at.ends + e]!;
       if (count === 0) continue;
       const i = ends[e]!.drive;
-      if (this.hope[i]) wait(i, count); else lost += count * drives[i]!.loose;
+      if (this.hope[i]) this.wait(waiting, i, count); else lost += count * drives[i]!.loose;
     }
     let fours = 0;
     let ones = 0;
@@ -103,6 +102,12 @@ export class Bounds {
     const carry = open < this.table.expanders.length || facts.wide ? null : { own, expanderMBps: this.table.expanders.reduce((sum, expander, i) => sum + this.leftOf(state, expander.feeds.flatMap((feed) => feed.outlets).find((p) => state[this.at.ports + p]! > 0), i), 0), driveMBps: this.mostWish };
     const board = this.boardApart ? { boots: waiting[0]!.ranked[1], lanes: onBoard } : null;
     return { nowhere, homes, waiting, narrow, carry, board, whole: this.whole(state, order, open), lost, shared: facts.shared, straight, breakouts: fours - straight + Math.min(facts.reverse, ones), owned: inHand };
+  }
+
+  /** So many of a class of drives wait: among all, and among those that speak as they do. */
+  private wait(waiting: readonly { readonly ranked: [number, number, number] }[], i: number, count: number): void {
+    const { protocol, rank } = this.table.drives[i]!;
+    for (let k = 0; k < waiting.length; k++) if (k === 0 || protocol === this.protocols[k]) waiting[k]!.ranked[rank] += count;
   }
 
   /** What of a bound rests on which cells are still to be filled, and on nothing of a state: reckoned once for each layer. */
@@ -168,15 +173,15 @@ export class Bounds {
   private whole(state: State, order: readonly number[] | null, open: number): Room['whole'] {
     const { ports, drives, ends } = this.table;
     let mbPerS = 0;
-    const add = (p: number) => {
+    const many = order ? order.length : ports.length;
+    for (let nth = 0; nth < many; nth++) {
+      const p = order ? order[nth]! : nth;
       const { behind } = ports[p]!;
       const free = this.free(state, p, this.table.expanders.length);
-      if (free === 0) return;
+      if (free === 0) continue;
       if (behind < 0) mbPerS += free * this.portMBps[p]!;
       else if (behind < open) mbPerS += this.leftOf(state, p, behind);
-    };
-    if (order) order.forEach(add);
-    else for (let p = 0; p < ports.length; p++) add(p);
+    }
     const counts = drives.map((_, i) => (this.hope[i] ? state[i]! : 0));
     for (let e = 0; e < ends.length; e++) if (this.hope[ends[e]!.drive]) counts[ends[e]!.drive]! += state[this.at.ends + e]!;
     return { wishes: this.byWish.map((i) => [drives[i]!.wishMBps, counts[i]!]), apart: 0, mbPerS };

@@ -6,7 +6,7 @@
 export type Work = { left: number };
 
 /** For one settling. */
-export const MOST_WORK = 750_000;
+export const MOST_WORK = 700_000;
 
 export const spend = (work: Work, many: number): void => { work.left -= many; };
 export const isSpent = (work: Work): boolean => work.left <= 0;
