@@ -18,7 +18,7 @@ export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
 export { countPart, countText, countValue, type Passed } from './build/counted';
 export { issueWords, parseList, type Issue, type Pieces } from './build/piecewise';
-export { parseBuild, parseBuildText, type Parsed, type Refused } from './build/parseBuild';
+export { parseBuild, parseBuildText, type JudgedParts, type Parsed, type Refused } from './build/parseBuild';
 export { editSchema, type Edit, type EditOf } from './build/edits';
 export { differenceOf, type Difference } from './build/difference';
 export { applyEdit, type Refusal } from './build/applyEdit';

@@ -8,7 +8,7 @@ import { countText, countValue, LIMITS, type Passed } from '@inch-tower/core';
 import type { Store } from './database/store';
 import { ownHostOnly, ownPageOnly } from './doors/guard';
 import type { Keys } from './doors/keys';
-import { requestLimits } from './doors/limits';
+import { requestLimit } from './doors/limits';
 import { ownNames } from './doors/ownNames';
 import { keyWanted, sessionRoutes } from './doors/sessions';
 import { openApi } from './openapi';
@@ -62,7 +62,7 @@ type ApiOptions = { readonly store: Store; readonly jobs: Jobs; readonly cards?:
 function apiRoutes({ store, jobs, cards, keys, requestsPerMinute }: ApiOptions): Router {
   const api = Router();
   const description = openApi();
-  api.use(...requestLimits(requestsPerMinute));
+  api.use(requestLimit(requestsPerMinute));
   api.use((_request, response, next) => { response.setHeader('cache-control', 'no-store'); next(); });
   api.use(ownPageOnly);
   api.get('/health', async (_request, response) => { await store.ping(); response.json({ status: 'ok' }); });

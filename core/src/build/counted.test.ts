@@ -3,7 +3,7 @@ import { buildSchema } from './build';
 import { countText, countValue } from './counted';
 import { LIMITS } from './limits';
 import { newBuild } from './newBuild';
-import { parseBuild, parseBuildText } from './parseBuild';
+import { parseBuild, parseBuildText, type JudgedParts } from './parseBuild';
 
 const base = JSON.stringify(newBuild('b', 'B'));
 const many = (unit: string, bytes: number): string => `[${Array<string>(Math.floor(bytes / (unit.length + 1))).fill(unit).join(',')}]`;
@@ -33,5 +33,17 @@ test('a build is read piece by piece as it is by the whole schema', () => {
   for (const name of readdirSync('demo/builds')) {
     const value = JSON.parse(readFileSync(`demo/builds/${name}`, 'utf8')) as unknown;
     expect(parseBuild(value)).toEqual({ ok: true, build: buildSchema.parse(value) });
+  }
+});
+
+test('with parts judged before, a build is read as without, and a part that is wrong is refused as before', () => {
+  const judged: JudgedParts = new Map();
+  for (const name of readdirSync('demo/builds')) {
+    const value = JSON.parse(readFileSync(`demo/builds/${name}`, 'utf8')) as { sheets: Record<string, Record<string, unknown>> };
+    for (let again = 0; again < 2; again++) expect(parseBuild(value, judged)).toEqual(parseBuild(value));
+    const first = Object.keys(value.sheets)[0];
+    if (first === undefined) continue;
+    value.sheets[first]!.colour = 'red';
+    expect(parseBuild(value, judged)).toEqual(parseBuild(value));
   }
 });

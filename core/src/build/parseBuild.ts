@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { checkSheet } from '../parts/checkSheet';
 import { archetypeSchema, sheetSchema } from '../parts/sheet';
 import { buildSchema, itemSchema, type Build } from './build';
@@ -24,33 +25,49 @@ export function parseBuildText(textOfFile: string): Parsed {
   return parseBuild(value);
 }
 
-/** Checks a value against format 1, its limits and its inner references. */
-export function parseBuild(value: unknown): Parsed {
+/** Sheets and archetypes judged before, by their text: from save to save nearly all are the same. */
+export type JudgedParts = Map<string, unknown>;
+const MOST_JUDGED = 5_000;
+
+/** Checks a value against format 1, its limits and its inner references. Parts found in `judged` are not judged again. */
+export function parseBuild(value: unknown, judged: JudgedParts | null = null): Parsed {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return refuse('notABuild', 'This is not a build file: a build is one JSON object.');
   const format = (value as { format?: unknown }).format;
   if (format !== 1) return refuse('otherFormat', `This file is of format ${format === undefined ? 'unknown' : JSON.stringify(format)?.slice(0, 40)}; Inch Tower reads format 1.`);
   const over = limitPassed(value as Record<string, unknown>);
   if (over) return over;
-  const parsed = parsePieces(value as Record<string, unknown>);
+  const parsed = parsePieces(value as Record<string, unknown>, judged);
   if (!parsed.ok) return refuse('notABuild', `This is not a valid build. ${issueWords(parsed.issues, 'the document')}`, parsed.issues.slice(0, 20).map((issue) => issue.path.map(String).join('.')));
   return brokenReference(parsed.value) ?? { ok: true, build: parsed.value };
 }
 
 /** Section by section and part by part, in the schema's order: the same answer as the whole schema, without its work on a document that is all wrong. */
-function parsePieces(value: Record<string, unknown>): Pieces<Build> {
+function parsePieces(value: Record<string, unknown>, judged: JudgedParts | null): Pieces<Build> {
   const { shape } = buildSchema;
   const pieces: Record<string, unknown> = {};
   const issues: Issue[] = Object.keys(value).filter((key) => !(key in shape)).slice(0, 5).map((key) => ({ path: [key.slice(0, 100)], message: 'is no field of a build' }));
   for (const key of Object.keys(shape) as (keyof typeof shape)[]) {
     const path = [key];
     const parsed: Pieces<unknown> = key === 'items' ? parseList(itemSchema, value.items, path)
-      : key === 'sheets' ? parseRecord(sheetSchema, value.sheets, path)
-        : key === 'archetypes' ? parseRecord(archetypeSchema, value.archetypes, path)
+      : key === 'sheets' ? parseParts(sheetSchema, value.sheets, path, judged)
+        : key === 'archetypes' ? parseParts(archetypeSchema, value.archetypes, path, judged)
           : parseOne<unknown>(shape[key], value[key], path);
     if (parsed.ok) pieces[key] = parsed.value;
     else issues.push(...parsed.issues);
   }
   return issues.length ? { ok: false, issues } : { ok: true, value: pieces as Build };
+}
+
+function parseParts<T>(schema: z.ZodType<T>, value: unknown, path: readonly string[], judged: JudgedParts | null): Pieces<Readonly<Record<string, T>>> {
+  if (!judged || typeof value !== 'object' || value === null || Array.isArray(value)) return parseRecord(schema, value, path);
+  const texts = Object.entries(value).map(([id, part]) => [id, `${path[0]} ${JSON.stringify(part)}`] as const);
+  const fresh = Object.fromEntries(texts.flatMap(([id, text]) => (judged.has(text) ? [] : [[id, (value as Record<string, unknown>)[id]] as const])));
+  const parsed = parseRecord(schema, fresh, path);
+  if (!parsed.ok) return parsed;
+  if (judged.size > MOST_JUDGED) judged.clear();
+  for (const [id, text] of texts) if (Object.hasOwn(parsed.value, id)) judged.set(text, parsed.value[id]);
+  // A part that was cleared away a moment ago is judged by itself.
+  return { ok: true, value: Object.fromEntries(texts.map(([id, text]) => [id, (judged.get(text) ?? schema.parse((value as Record<string, unknown>)[id])) as T])) };
 }
 
 /** Counted before the schema runs, so that a huge file is refused fast and by its limit. */

@@ -139,3 +139,11 @@ test('answers: none for what may be absent, yes and no, choices, lists, a comma 
   expect(readField(field('fan', 'maxW'), '1,2')).toEqual({ ok: true, value: 1.2 });
   expect(readField(field('drive', 'idleW'), '')).toEqual({ ok: true, value: undefined });
 });
+
+test.each(['=1+1', '+49', '-12 V supply', '@sum', "'=kept", "''-", '=HYPERLINK("http://x.test")'])('a name like a formula (%j) is no formula in a spreadsheet, and is read back as it was', (name) => {
+  const sheet = { ...catalogue.sheets['coot-1']!, id: 'own-formula', name, maker: '=cmd' } as never;
+  const csv = writePartsCsv('drive', [sheet]);
+  expect(csv.split('\r\n')[1]!.split(',').filter((cell) => /^"?[=+\-@]/.test(cell))).toEqual([]);
+  const read = readPartsFile(csv, catalogue, () => true);
+  expect(read.ok && read.rows.map((row) => row.ok && [row.sheet.name, row.sheet.maker])).toEqual([[name, '=cmd']]);
+});

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { countPart, countText } from '../build/counted';
 import type { Catalogue } from '../build/newItem';
 import { checkSheet, containedIn } from './checkSheet';
 import { isClassSheet } from './classSheet';
@@ -29,6 +30,8 @@ export function readPartsFile(text: string, catalogue: Catalogue, isOwn: (id: st
 }
 
 function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
+  const passed = countText(text);
+  if (passed) return { ok: false, words: passed.words };
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -82,7 +85,7 @@ type Raw = { readonly line: number; readonly value?: unknown; readonly words?: s
 
 /** The cells of one row as a sheet, or what is wrong in them. */
 function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Raw, 'line'> {
-  const cell = (head: string) => cells[head]?.trim() ?? '';
+  const cell = (head: string) => asWritten(cells[head]?.trim() ?? '');
   const name = cell('name');
   const kind = PART_KINDS.find((one) => one === cell('kind'));
   if (!kind) return { name, words: `kind “${cell('kind')}” is none of ${PART_KINDS.join(', ')}` };
@@ -116,6 +119,8 @@ function checkRows(rows: readonly Raw[], catalogue: Catalogue, isOwn: (id: strin
   return rows.map(({ line, value, words, name }): FileRow => {
     const bad = (why: string): FileRow => ({ line, ok: false, name: name ?? String((value as { name?: unknown } | null)?.name ?? '').slice(0, 80), words: why });
     if (words) return bad(words);
+    const large = countPart(value);
+    if (large) return bad(large.words.toLowerCase());
     const given = value as { id?: unknown; name?: unknown } | null;
     const id = given?.id ?? (typeof given?.name === 'string' ? ownSheetId(given.name, () => false) : undefined);
     const parsed = sheetSchema.safeParse(typeof given === 'object' && given !== null ? { ...given, id } : value);
@@ -155,8 +160,12 @@ export function writePartsCsv(kind: PartKind, sheets: readonly Sheet[]): string 
     const rest = Object.fromEntries(Object.entries(values).filter(([name, value]) => !own.has(name) && value !== undefined));
     return [sheet.id, kind, sheet.name, sheet.maker ?? '', sheet.family ?? '', sheet.archetype, sheet.rev, sheet.price ? sheet.price.minor / minorPerMajor(sheet.price.currency) : '', sheet.price?.currency ?? '', ...fields.map((field) => written(field, values[field.name])), Object.keys(rest).length ? JSON.stringify(rest) : ''];
   });
-  return `${Papa.unparse({ fields: [...HEAD, ...fields.map((field) => field.name), REST], data: rows }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
+  return `${Papa.unparse({ fields: [...HEAD, ...fields.map((field) => field.name), REST], data: rows.map((row) => row.map(harmless)) }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
 }
+
+/** A text that a spreadsheet would take for a formula gets an apostrophe before it, as does one that begins with such a pair; reading takes it off. */
+const harmless = <T extends string | number>(cell: T): T | string => (typeof cell === 'string' && /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
+const asWritten = (cell: string): string => (/^''*[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
 
 function written(field: Field, value: unknown): string | number {
   if (value === undefined) return '';

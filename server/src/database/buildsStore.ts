@@ -15,15 +15,16 @@ export type Revision = { readonly id: number; readonly etag: string; readonly sa
 export type CardRow = { readonly id: string; readonly name: string; readonly etag: string; readonly updated: Date; readonly card: string | null };
 export type CardPage = { readonly rows: readonly CardRow[]; readonly total: number };
 
-const INSERT_BUILD = 'INSERT INTO builds (id, name, etag, doc, updated, claims) VALUES (?, ?, ?, ?, ?, ?)';
+/** Values are bound, not written into the statement: a document is escaped by nobody. */
+const INSERT_BUILD = 'INSERT INTO builds (id, name, etag, doc, updated, claims) VALUES ($1, $2, $3, $4, $5, $6)';
 /** A build that comes back to an earlier state has that revision already; it is then its latest. */
-const INSERT_REVISION = 'INSERT INTO revisions (build_id, etag, doc, saved) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE saved = VALUES(saved)';
+const INSERT_REVISION = 'INSERT INTO revisions (build_id, etag, doc, saved) VALUES ($1, $2, $3, $4) ON DUPLICATE KEY UPDATE saved = VALUES(saved)';
 
 /** Builds with their revisions and cards. Two rows that must agree are written in one transaction. */
 export function createBuildsStore(database: Sequelize, { builds, revisions }: Tables) {
   const select = <T extends object>(sql: string, replacements: readonly unknown[], transaction?: Transaction): Promise<T[]> =>
     database.query<T>(sql, { type: QueryTypes.SELECT, replacements: [...replacements], ...(transaction ? { transaction } : {}) });
-  const run = (sql: string, replacements: readonly unknown[], transaction: Transaction): Promise<unknown> => database.query(sql, { replacements: [...replacements], transaction });
+  const run = (sql: string, values: readonly unknown[], transaction: Transaction): Promise<unknown> => database.query(sql, { bind: [...values], transaction });
   const find = async (id: string, transaction?: Transaction): Promise<Stored | null> => (await select<Stored>('SELECT doc, etag, updated FROM builds WHERE id = ?', [id], transaction))[0] ?? null;
   const insert = async (build: Build, transaction: Transaction): Promise<Stored> => {
     const doc = JSON.stringify(build);
@@ -51,8 +52,8 @@ export function createBuildsStore(database: Sequelize, { builds, revisions }: Ta
       const stored = { doc, etag: etagOf(doc), updated: new Date() };
       return inTransaction(database, async (transaction): Promise<Saved> => {
         // One statement finds the version and takes its place, so that of two saves on it one is taken.
-        const [, changed] = (await database.query('UPDATE builds SET name = ?, etag = ?, doc = ?, updated = ?, claims = ? WHERE id = ? AND etag = ?', {
-          type: QueryTypes.UPDATE, replacements: [build.name, stored.etag, doc, stored.updated, claimsOf(build), build.id, ifMatch], transaction,
+        const [, changed] = (await database.query('UPDATE builds SET name = $1, etag = $2, doc = $3, updated = $4, claims = $5 WHERE id = $6 AND etag = $7', {
+          type: QueryTypes.UPDATE, bind: [build.name, stored.etag, doc, stored.updated, claimsOf(build), build.id, ifMatch], transaction,
         })) as unknown as [undefined, number];
         if (changed > 0) {
           await run(INSERT_REVISION, [build.id, stored.etag, doc, stored.updated], transaction);
@@ -83,8 +84,8 @@ export function createBuildsStore(database: Sequelize, { builds, revisions }: Ta
       return { rows, total: Number(counted?.total ?? 0) };
     },
 
-    /** Builds whose card is not of their present version, a few ids at a time. */
-    withoutCard: async (stamp: string, limit: number): Promise<readonly string[]> => (await select<{ id: string }>('SELECT id FROM builds WHERE card_of IS NULL OR card_of <> CONCAT(etag, ?) LIMIT ?', [stamp, limit])).map((row) => row.id),
+    /** Builds at rest since `before` whose card is not of their present version, a few ids at a time. */
+    withoutCard: async (stamp: string, before: Date, limit: number): Promise<readonly string[]> => (await select<{ id: string }>('SELECT id FROM builds WHERE (card_of IS NULL OR card_of <> CONCAT(etag, ?)) AND updated <= ? LIMIT ?', [stamp, before, limit])).map((row) => row.id),
 
     /** Keeps a card with its build, unless that was saved anew meanwhile. */
     async saveCard(id: string, etag: string, stamp: string, card: string): Promise<void> {

@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express';
-import { parseBuild, type Build } from '@inch-tower/core';
+import { parseBuild, type Build, type JudgedParts } from '@inch-tower/core';
 import { z } from 'zod';
 import type { CardRow, Removed, Saved, Store, Stored } from '../database/store';
 import { quoted, versionIn } from '../etags';
@@ -19,6 +19,7 @@ export type BuildRoutes = { readonly store: Store; readonly jobs: Jobs; /** None
 /** Builds: a page of cards, one document, its versions, and what is computed of it. */
 export function buildRoutes({ store, jobs, cards }: BuildRoutes): Router {
   const router = Router();
+  const judged: JudgedParts = new Map();
 
   router.get('/', async (request, response) => {
     const query = cardsQuery.safeParse(request.query);
@@ -29,7 +30,7 @@ export function buildRoutes({ store, jobs, cards }: BuildRoutes): Router {
   });
 
   router.post('/', async (request, response) => {
-    const build = checkedBuild(request, response);
+    const build = checkedBuild(request, response, judged);
     if (!build) return;
     const saved = await store.createBuild(build);
     if (saved.ok) {
@@ -45,7 +46,7 @@ export function buildRoutes({ store, jobs, cards }: BuildRoutes): Router {
   });
 
   router.put('/:id', async (request, response) => {
-    const build = checkedBuild(request, response);
+    const build = checkedBuild(request, response, judged);
     if (!build) return;
     if (build.id !== request.params.id) return sendProblem(response, { status: 409, title: 'Another build', code: 'otherId', detail: `The body is the build ${build.id}, the address says ${request.params.id}. Nothing was saved.` });
     const ifMatch = versionIn(request);
@@ -114,8 +115,8 @@ const sendFile = (response: Response, name: string, type: string, body: string) 
 /** Assembled from the texts the database holds: a card is not read to be written again. */
 const cardJson = ({ id, name, etag, updated, card }: CardRow): string => `{"id":${JSON.stringify(id)},"name":${JSON.stringify(name)},"etag":"${etag}","updated":"${updated.toISOString()}","card":${card ?? 'null'}}`;
 
-function checkedBuild(request: Request, response: Response): Build | null {
-  const parsed = parseBuild(request.body);
+function checkedBuild(request: Request, response: Response, judged: JudgedParts): Build | null {
+  const parsed = parseBuild(request.body, judged);
   if (parsed.ok) return parsed.build;
   sendProblem(response, { status: parsed.code === 'overLimit' ? 413 : 422, title: 'Build refused', code: parsed.code, detail: `${parsed.words} Nothing was saved.`, at: parsed.at });
   return null;

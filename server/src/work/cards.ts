@@ -5,6 +5,8 @@ import type { Jobs } from './jobs';
 export type Cards = { /** Tells that a build was saved, or that one without a card was seen. */ wanted(): void; stop(): void; readonly stamp: string };
 const AT_ONCE = 8;
 const FULL_MS = 1_000;
+/** A build that is being worked on is left alone until it rests so long: every save would ask for a card that the next one makes old. */
+const AT_REST_MS = 1_500;
 const FAULT = 'Its figures could not be worked out: a fault of ours.';
 
 /** Computes the cards of the first page after saves, one at a time, so that what a person waits for goes before. */
@@ -12,6 +14,7 @@ export function createCards(store: Store, jobs: Jobs, stamp: string, logger: Log
   let running = false;
   let more = false;
   let stopped = false;
+  let timer: NodeJS.Timeout | undefined;
 
   const one = async (id: string): Promise<void> => {
     const stored = await store.findBuild(id);
@@ -23,25 +26,31 @@ export function createCards(store: Store, jobs: Jobs, stamp: string, logger: Log
     await store.saveCard(id, stored.etag, stamp, done.ok ? done.text : JSON.stringify({ failed: done.why === 'tooLong' ? done.words : FAULT }));
   };
   const run = async (): Promise<void> => {
-    for (let ids = await store.withoutCard(stamp, AT_ONCE); ids.length > 0 && !stopped; ids = await store.withoutCard(stamp, AT_ONCE)) {
+    const next = () => store.withoutCard(stamp, new Date(Date.now() - AT_REST_MS), AT_ONCE);
+    for (let ids = await next(); ids.length > 0 && !stopped; ids = await next()) {
       for (const id of ids) if (!stopped) await one(id);
     }
   };
   const start = (): void => {
+    timer = undefined;
     running = true;
     more = false;
     run().catch((error: unknown) => { if (!stopped) logger.warn({ err: error }, 'cards wait'); }).finally(() => {
       running = false;
-      if (more && !stopped) start();
+      if (more && !stopped) later();
     });
   };
+  const later = (): void => { timer ??= setTimeout(start, AT_REST_MS + 100).unref(); };
   return {
     stamp,
     wanted() {
       if (stopped) return;
       if (running) more = true;
-      else start();
+      else later();
     },
-    stop() { stopped = true; },
+    stop() {
+      stopped = true;
+      clearTimeout(timer);
+    },
   };
 }
