@@ -1,30 +1,18 @@
 /** `npm run load`: the server against a bare one on the same database: one indexed query, or one durable insert, and nothing else. */
 import autocannon from 'autocannon';
-import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createPool } from 'mariadb';
 import type { Build } from '@inch-tower/core';
 import { loadDemoBuilds } from '../demo/loadDemo';
-import { freePort } from './freePort';
 import type { PrivateDatabase } from './privateDatabase';
+import { startServerProcess } from './serverProcess';
 import { withDatabase } from './withServer';
 
 const BUILDS = 1_000;
 const REVISIONS = 10_000;
 const CONNECTIONS = [1, 16, 64];
 const SECONDS = Number(process.env.LOAD_SECONDS ?? 4);
-
-/** A server in a process of its own, as it is run. */
-async function startServer(database: PrivateDatabase): Promise<{ readonly url: string; readonly child: ChildProcess }> {
-  const port = await freePort();
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(port), REQUESTS_PER_MINUTE: '10000000' }, stdio: ['ignore', 'pipe', 'inherit'] });
-  await new Promise<void>((resolve, reject) => {
-    child.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('listening')) resolve(); });
-    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-  });
-  return { url: `http://127.0.0.1:${port}`, child };
-}
 
 /** What could be had at most: the query or the insert, over the same driver, in a server that does nothing else. */
 async function startBare(database: PrivateDatabase): Promise<{ readonly url: string; stop(): Promise<void> }> {
@@ -60,7 +48,7 @@ async function fill(database: PrivateDatabase, build: Build): Promise<void> {
 }
 
 await withDatabase(async (database) => {
-  const first = await startServer(database);
+  const first = await startServerProcess(database);
   const build = loadDemoBuilds().find(({ id }) => id === 'boathouse-rack')!;
   await fill(database, build);
   const bare = await startBare(database);
@@ -93,8 +81,7 @@ await withDatabase(async (database) => {
     say(`500 requests a second for ${minutes} minutes: ${long.perSecond.toFixed(0)}/s, ${long.bad} bad, ${long.p99Ms.toFixed(0)} ms`);
   }
   await bare.stop();
-  first.child.removeAllListeners('exit');
-  first.child.kill();
+  await first.stop();
 });
 process.exit(0);
 

@@ -1,4 +1,5 @@
 /** Every check and test, one after another; ends with one line that counts them. */
+import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { run, runJest, type Count } from './runJest';
 import { runBrowser } from './runBrowser';
@@ -19,6 +20,12 @@ counts.push(await startFaults());
 const { kills, acknowledged, lost } = await killDuringSaves(20, Date.now() % 2 ** 31);
 console.log(`${kills} kills during saves, ${acknowledged} saves acknowledged, ${lost.length} lost${lost.map((line) => `\n  ${line}`).join('')}`);
 counts.push({ passed: lost.length ? 0 : 1, failed: lost.length ? 1 : 0 });
+const { held, broken } = await attack((line) => console.log(line));
+counts.push({ passed: held, failed: broken.length });
+for (const line of broken) console.log(`  ${line}`);
+const fuzzed = await fuzzRequests(500, Date.now() % 2 ** 31, () => undefined);
+console.log(`${fuzzed.sent} odd requests, ${fuzzed.faults.length} faults${fuzzed.faults.map((line) => `\n  ${line}`).join('')}`);
+counts.push({ passed: fuzzed.faults.length ? 0 : 1, failed: fuzzed.faults.length ? 1 : 0 });
 counts.push(await runBrowser());
 
 const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);

@@ -1,4 +1,5 @@
-/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 2000`, `-- kill 100`, `-- odd 10000` and `-- solver 1000`. A sample of each is in `./test`. */
+/** The long cross-checks: `npm run verify`, or `npm run verify -- mutate 100000`, `-- kill 100`, `-- odd 10000`, `-- attack`, `-- fuzz 100000` and `-- solver 1000`. A sample of each is in `./test`. */
+import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';
 import { commitOddMachines } from './oddMachines';
@@ -20,6 +21,16 @@ if (what === 'all' || what === 'kill') {
   const { kills, saves, acknowledged, lost } = await killDuringSaves(Number(many ?? 500), seed, (line) => console.log(line));
   console.log(`${kills} kills of server or database (seed ${seed}): ${saves} saves tried, ${acknowledged} acknowledged, ${lost.length} lost`);
   tell(lost);
+}
+if (what === 'all' || what === 'attack') {
+  const { held, broken } = await attack((line) => console.log(line));
+  console.log(`${held} attacks held, ${broken.length} did not`);
+  tell(broken);
+}
+if (what === 'all' || what === 'fuzz') {
+  const { sent, slowestMs, byStatus, faults } = await fuzzRequests(Number(many ?? 100_000), seed, (line) => console.log(line));
+  console.log(`${sent} requests over every route (seed ${seed}): slowest ${slowestMs.toFixed(0)} ms, by status ${JSON.stringify(byStatus)}, ${faults.length} faults`);
+  tell(faults);
 }
 if (what === 'all' || what === 'odd') {
   const { machines, commits, slowestMs, slowest, faults } = commitOddMachines(Number(process.env.SEED ?? 1), Number(many ?? 10_000), LONGEST_COMMIT_MS, (line) => console.log(line));

@@ -36,11 +36,11 @@ export async function serve(config: Config, loadDemo: () => Demo, webFolder?: st
 }
 
 /** Beyond loopback a key is wanted: the first is made here, and where all were withdrawn nobody is let in by a new one unasked. */
-async function keysFor(host: string, keys: Keys): Promise<{ readonly keys: Keys | null; readonly newKey: string | null }> {
-  if (isLoopback(host)) return { keys: null, newKey: null };
+async function keysFor({ host, keysAlways }: Config, keys: Keys): Promise<{ readonly keys: Keys | null; readonly newKey: string | null }> {
+  if (isLoopback(host) && !keysAlways) return { keys: null, newKey: null };
   const known = await keys.list();
   if (known.length === 0) return { keys, newKey: await keys.make('full', 'made at the first start') };
-  if (known.every((key) => key.role === 'read' || key.withdrawn)) throw new StartRefused(`Beyond loopback (HOST=${host}) a key is wanted, and all keys were withdrawn. Make one: ./inch keys add`);
+  if (known.every((key) => key.role === 'read' || key.withdrawn)) throw new StartRefused(`A key is wanted here (HOST=${host}), and all keys were withdrawn. Make one: ./inch keys add`);
   return { keys, newKey: null };
 }
 
@@ -56,7 +56,7 @@ const prepare = (database: Sequelize, store: Store, loadDemo: () => Demo): Promi
 async function serveOn(database: Sequelize, config: Config, logger: Logger, loadDemo: () => Demo, webFolder: string | undefined): Promise<Serving> {
   const store = createStore(database);
   const seeded = await prepare(database, store, loadDemo);
-  const { keys, newKey } = await keysFor(config.host, createKeys(database));
+  const { keys, newKey } = await keysFor(config, createKeys(database));
   const jobs = createJobs();
   const cards = createCards(store, jobs, codeStamp(), logger);
   const app = createApp({ store, logger, jobs, cards, names: ownNames(config.host, config.names), requestsPerMinute: config.requestsPerMinute, ...(keys ? { keys } : {}), ...(webFolder ? { webFolder } : {}) });
