@@ -1,10 +1,34 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import type { Build } from '@inch-tower/core';
+import { applyEdit, type Build, type Edit } from '@inch-tower/core';
+import { createDesk } from '../web/src/saving/desk';
+import { saveStateOf } from '../web/src/saving/draft';
+import { serverAt } from '../web/src/saving/server';
 import { freePort } from './freePort';
 import { withDatabase } from './withServer';
 import type { PrivateDatabase } from './privateDatabase';
 
-export type Killed = { readonly kills: number; readonly saves: number; readonly acknowledged: number; readonly lost: readonly string[] };
+const PAGE = 'field-kit';
+/** The page's own way of saving, on another machine, with a browser that keeps nothing: its edits live in the page alone. */
+function page() {
+  const desk = createDesk({
+    ...serverAt(`http://127.0.0.1:${port}`), keptOf: () => Promise.resolve([]), keep: () => Promise.resolve(false), forget: () => Promise.resolve(), forgetKeys: () => Promise.resolve(),
+    now: () => Date.now(), later: (ms, work) => { const timer = setTimeout(work, ms / 10); return () => clearTimeout(timer); }, changed: () => undefined,
+  });
+  let edits = 0;
+  return {
+    desk,
+    /** One more mark on the machine. */
+    edit(): void {
+      const draft = desk.draft(PAGE);
+      const made: Edit = { type: 'change.add', change: { id: `edit ${edits}`, kind: 'option', host: 'u1', key: 'k' } } as Edit;
+      const applied = draft && draft.build.changes.length < 90 ? applyEdit(draft.build, made) : null;
+      if (applied?.ok && desk.edited(PAGE, applied.build, [made])) edits++;
+    },
+    edits: () => edits,
+  };
+}
+
+export type Killed = { readonly kills: number; /** Edits made through the page's own way of saving. */ readonly edits: number; readonly saves: number; readonly acknowledged: number; readonly lost: readonly string[] };
 
 const port = await freePort();
 const base = `http://127.0.0.1:${port}/api/builds/hall-cupboard`;
@@ -24,6 +48,8 @@ export function killDuringSaves(kills: number, seed: number, say: (line: string)
     let saves = 0;
     let counter = 0;
     let { build, etag } = await read();
+    const writer = page();
+    await writer.desk.open(PAGE);
     for (let round = 1; round <= kills; round++) {
       const before = saves;
       const afterMs = next() * 40;
@@ -33,6 +59,7 @@ export function killDuringSaves(kills: number, seed: number, say: (line: string)
       const saving = (async () => {
         while (!dead) {
           attempted = ++counter;
+          if (counter % Math.max(1, kills >> 4) === 0) writer.edit();
           const answer = await save({ ...build, notes: `save ${attempted}` }, etag).catch(() => null);
           if (!answer) return;
           ({ build, etag } = answer);
@@ -54,8 +81,12 @@ export function killDuringSaves(kills: number, seed: number, say: (line: string)
       ({ build, etag } = stored);
       if (round % 50 === 0) say(`${round} kills, ${saves} saves acknowledged, ${lost.length} lost`);
     }
+    const state = () => { const draft = writer.desk.draft(PAGE); return draft ? saveStateOf(draft) : 'gone'; };
+    for (let waited = 0; state() !== 'saved' && waited < 60_000; waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
+    const there = (await (await fetch(`http://127.0.0.1:${port}/api/builds/${PAGE}`)).json()) as Build;
+    for (let i = 0; i < writer.edits(); i++) if (!there.changes.some((change) => change.id === `edit ${i}`)) lost.push(`the page calls its machine ${state()}, and edit ${i} is not on the server`);
     await kill(server);
-    return { kills, saves: counter, acknowledged: saves, lost };
+    return { kills, edits: writer.edits(), saves: counter, acknowledged: saves, lost };
   });
 }
 

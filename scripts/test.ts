@@ -17,8 +17,8 @@ counts.push(await check('Lint', 'node', ['node_modules/eslint/bin/eslint.js', '.
 counts.push(await runJest(['core', 'demo', 'web']));
 counts.push(await withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
 counts.push(await startFaults());
-const { kills, acknowledged, lost } = await killDuringSaves(20, Date.now() % 2 ** 31);
-console.log(`${kills} kills during saves, ${acknowledged} saves acknowledged, ${lost.length} lost${lost.map((line) => `\n  ${line}`).join('')}`);
+const { kills, edits, acknowledged, lost } = await killDuringSaves(20, Date.now() % 2 ** 31);
+console.log(`${kills} kills during saves, ${acknowledged} saves acknowledged, ${edits} edits of a page, ${lost.length} lost${lost.map((line) => `\n  ${line}`).join('')}`);
 counts.push({ passed: lost.length ? 0 : 1, failed: lost.length ? 1 : 0 });
 const { held, broken } = await attack((line) => console.log(line));
 counts.push({ passed: held, failed: broken.length });

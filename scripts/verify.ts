@@ -18,8 +18,8 @@ if (what === 'all' || what === 'mutate') {
   tell(faults);
 }
 if (what === 'all' || what === 'kill') {
-  const { kills, saves, acknowledged, lost } = await killDuringSaves(Number(many ?? 500), seed, (line) => console.log(line));
-  console.log(`${kills} kills of server or database (seed ${seed}): ${saves} saves tried, ${acknowledged} acknowledged, ${lost.length} lost`);
+  const { kills, saves, edits, acknowledged, lost } = await killDuringSaves(Number(many ?? 500), seed, (line) => console.log(line));
+  console.log(`${kills} kills of server or database (seed ${seed}): ${saves} saves tried, ${acknowledged} acknowledged, ${edits} edits of a page, ${lost.length} lost`);
   tell(lost);
 }
 if (what === 'all' || what === 'attack') {

@@ -1,6 +1,7 @@
 import { createDesk } from './desk';
 import { forget, forgetKeys, keep, keptOf } from './keptStore';
-import { create, read, save } from './server';
+import { tellKeyWanted } from '../state/keyWanted';
+import { serverAt } from './server';
 
 const listeners = new Set<(id: string) => void>();
 /** Calls back with the id of each machine whose draft has moved on. Gives what ends that. */
@@ -11,7 +12,7 @@ export function onDraftChanged(listener: (id: string) => void): () => void {
 
 /** The one desk of this page. */
 export const desk = createDesk({
-  save, create, read, keptOf, keep, forget, forgetKeys,
+  ...serverAt('', tellKeyWanted), keptOf, keep, forget, forgetKeys,
   now: () => Date.now(),
   later: (ms, work) => { const timer = setTimeout(work, ms); return () => clearTimeout(timer); },
   changed: (id) => { for (const listener of listeners) listener(id); },
