@@ -1,4 +1,4 @@
-import { createHash, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import { createHash, randomBytes, randomInt, scrypt, timingSafeEqual } from 'node:crypto';
 import { QueryTypes, type Sequelize } from 'sequelize';
 
 export type KeyRole = 'full' | 'read';
@@ -18,7 +18,7 @@ const slowHash = (secret: string, salt: string): Promise<Buffer> => new Promise(
 const quickHash = (token: string): string => createHash('sha256').update(token).digest('hex');
 /** Letters and digits that are not taken for one another. */
 const ALPHABET = 'abcdefghjkmnpqrstuvwxyz23456789';
-const letters = (count: number): string => [...randomBytes(count)].map((byte) => ALPHABET[byte % ALPHABET.length]).join('');
+const letters = (count: number): string => Array.from({ length: count }, () => ALPHABET[randomInt(ALPHABET.length)]).join('');
 
 /** Keys of a server that is reached from beyond loopback, and the sessions opened with them. */
 export function createKeys(database: Sequelize) {

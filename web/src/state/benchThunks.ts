@@ -47,6 +47,11 @@ export const showSaving = (id: string): Thunk => (dispatch, getState) => {
 export const edit = (edits: readonly Edit[], words?: string): Thunk<boolean> => (dispatch, getState) => {
   const { build } = getState().bench;
   if (!build) return false;
+  // Nothing is shown as done that nobody would bring to the server.
+  if (!desk.draft(build.id)) {
+    dispatch(bench.refused('This machine is no longer open here. Nothing was changed; go to the floor and open it again.'));
+    return false;
+  }
   const step = commit(build, edits);
   if (!step.ok) {
     dispatch(bench.refused(`${step.words} Nothing was changed.`));
