@@ -3,8 +3,8 @@ import { sceneOf } from '../place/scene';
 import { plannedUnits } from '../place/units';
 import { projectBox } from './project';
 
-/** One rectangle of a front view: its kind of solid, whether something stands there, and its place in mm from the top left of its box. */
-export type ElevationShape = { readonly what: string; readonly filled: boolean; readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number };
+/** One rectangle of a front view: its kind of solid, 1 where something stands there, and its place and size in mm from the top left of its box. A list, since a page sends hundreds. */
+export type ElevationShape = readonly [what: string, filled: 0 | 1, xMm: number, yMm: number, widthMm: number, heightMm: number];
 export type Elevation = { readonly widthMm: number; readonly heightMm: number; readonly boxes: readonly { readonly xMm: number; readonly widthMm: number; readonly heightMm: number; readonly shapes: readonly ElevationShape[] }[] };
 
 const BETWEEN_MM = 40;
@@ -17,7 +17,7 @@ export function elevationOf(build: Build): Elevation {
   const { boxes } = sceneOf(plannedUnits(build), build.layout);
   let xMm = 0;
   const placed = boxes.map((box) => {
-    const shapes = projectBox('front', box).map(({ solid, ...at }): ElevationShape => ({ what: solid.what, filled: !!solid.unit, xMm: tenth(at.xMm), yMm: tenth(at.yMm), widthMm: tenth(at.widthMm), heightMm: tenth(at.heightMm) }));
+    const shapes = projectBox('front', box).map(({ solid, ...at }): ElevationShape => [solid.what, solid.unit ? 1 : 0, tenth(at.xMm), tenth(at.yMm), tenth(at.widthMm), tenth(at.heightMm)]);
     const one = { xMm: tenth(xMm), widthMm: tenth(box.size.widthMm), heightMm: tenth(box.size.heightMm), shapes };
     xMm += box.size.widthMm + BETWEEN_MM;
     return one;

@@ -1,4 +1,4 @@
-import { DatabaseError, Transaction, type Sequelize } from 'sequelize';
+import { DatabaseError, type Sequelize, type Transaction } from 'sequelize';
 
 const TRIES = 12;
 const FIRST_PAUSE_MS = 5;
@@ -13,12 +13,12 @@ const isInTheWay = (error: unknown): boolean => error instanceof DatabaseError &
 
 /**
  * Runs work in a transaction, all or nothing. Where the database ends it because another stood in the way, it is tried again
- * after a growing, uneven pause. Reads committed rows only, so that looking for what is not there locks no gap.
+ * after a growing, uneven pause.
  */
 export async function inTransaction<T>(database: Sequelize, work: (transaction: Transaction) => Promise<T>): Promise<T> {
   for (let tries = 1; ; tries++) {
     try {
-      return await database.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.READ_COMMITTED }, work);
+      return await database.transaction(work);
     } catch (error) {
       if (!isInTheWay(error)) throw error;
       if (tries === TRIES) throw new BusyError('in each other’s way');

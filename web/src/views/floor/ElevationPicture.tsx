@@ -8,7 +8,7 @@ export function ElevationPicture({ elevation, scale }: { readonly elevation: Ele
       {boxes.length === 0 && <rect className="solid empty" x={0} y={0} width={widthMm * scale} height={heightMm * scale} />}
       {boxes.map((box) => (
         <g key={box.xMm} transform={`translate(${box.xMm * scale} ${(heightMm - box.heightMm) * scale}) scale(${scale})`}>
-          {box.shapes.map((shape, i) => <rect key={i} className={`solid ${shape.what} ${shape.filled ? '' : 'empty'}`} x={shape.xMm} y={shape.yMm} width={shape.widthMm} height={shape.heightMm} />)}
+          {box.shapes.map(([what, filled, xMm, yMm, shapeWidthMm, shapeHeightMm], i) => <rect key={i} className={`solid ${what} ${filled ? '' : 'empty'}`} x={xMm} y={yMm} width={shapeWidthMm} height={shapeHeightMm} />)}
         </g>
       ))}
     </svg>
