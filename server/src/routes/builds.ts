@@ -25,7 +25,7 @@ export function buildRoutes({ store, jobs, cards }: BuildRoutes): Router {
     const query = cardsQuery.safeParse(request.query);
     if (!query.success) return badQuery(response, query.error);
     const { rows, total } = await store.listCards(cards?.stamp ?? '', query.data);
-    if (rows.some((row) => row.card === null)) cards?.wanted();
+    if (rows.some((row) => row.card === null)) cards?.looked();
     response.type('json').send(`{"total":${total},"builds":[${rows.map(cardJson).join(',')}]}`);
   });
 

@@ -2,7 +2,7 @@ import type { Logger } from 'pino';
 import type { Store } from '../database/store';
 import type { Jobs } from './jobs';
 
-export type Cards = { /** Tells that a build was saved, or that one without a card was seen. */ wanted(): void; stop(): void; readonly stamp: string };
+export type Cards = { /** Tells that a build was saved. */ wanted(): void; /** Tells that somebody looks at a list with cards missing. */ looked(): void; stop(): void; readonly stamp: string };
 const AT_ONCE = 8;
 const FULL_MS = 1_000;
 /** A build that is being worked on is left alone until it rests so long: every save would ask for a card that the next one makes old. */
@@ -25,28 +25,32 @@ export function createCards(store: Store, jobs: Jobs, stamp: string, logger: Log
     if (!done.ok) logger.error({ build: id, why: done.why, words: done.words }, 'no card');
     await store.saveCard(id, stored.etag, stamp, done.ok ? done.text : JSON.stringify({ failed: done.why === 'tooLong' ? done.words : FAULT }));
   };
-  const run = async (): Promise<void> => {
-    const next = () => store.withoutCard(stamp, new Date(Date.now() - AT_REST_MS), AT_ONCE);
+  const run = async (restMs: number): Promise<void> => {
+    const next = () => store.withoutCard(stamp, new Date(Date.now() - restMs), AT_ONCE);
     for (let ids = await next(); ids.length > 0 && !stopped; ids = await next()) {
       for (const id of ids) if (!stopped) await one(id);
     }
   };
-  const start = (): void => {
+  const start = (restMs: number): void => {
+    clearTimeout(timer);
     timer = undefined;
     running = true;
     more = false;
-    run().catch((error: unknown) => { if (!stopped) logger.warn({ err: error }, 'cards wait'); }).finally(() => {
+    run(restMs).catch((error: unknown) => { if (!stopped) logger.warn({ err: error }, 'cards wait'); }).finally(() => {
       running = false;
       if (more && !stopped) later();
     });
   };
-  const later = (): void => { timer ??= setTimeout(start, AT_REST_MS + 100).unref(); };
+  const later = (): void => { timer ??= setTimeout(() => start(AT_REST_MS), AT_REST_MS + 100).unref(); };
   return {
     stamp,
     wanted() {
       if (stopped) return;
       if (running) more = true;
       else later();
+    },
+    looked() {
+      if (!stopped && !running) start(0);
     },
     stop() {
       stopped = true;

@@ -329,6 +329,17 @@ test('a fault is tried again by itself, a refusal with the next edit', async () 
   expect(onServer()).toEqual(['A', 'B']);
 });
 
+test('an edit made while a save is on its way to be refused is sent, not left', async () => {
+  const { world, edit, due, answer, onServer } = await bench();
+  edit('A');
+  await due();
+  edit('B');
+  await answer('refused');
+  await due();
+  await answer('ok');
+  expect([onServer(), world.kept.size]).toEqual([['A', 'B'], 0]);
+});
+
 test('two tabs keep their own copies, and what both left is there when the machine is opened next', async () => {
   const { world, tab, edit } = await bench();
   const other = world.openTab();

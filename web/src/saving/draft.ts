@@ -79,7 +79,9 @@ export function withAnswer(draft: Draft, answer: Answer): Draft {
   }
   const lost = answer.kind === 'away' || answer.kind === 'fault';
   const sent = !lost || draft.sent.some((one) => one.build === sending.build) ? draft.sent : [...draft.sent.slice(0, 1), ...draft.sent.slice(1).slice(2 - MOST_SENT), sending];
-  return { ...draft, sending: null, sent, trouble: answer };
+  // What was refused may have been put right by edits made since: those are sent.
+  const mended = answer.kind === 'refused' && draft.unsaved.length > sending.covers;
+  return { ...draft, sending: null, sent, trouble: mended ? null : answer };
 }
 
 /** What is to be kept in the browser; null when nothing is unsaved. */
