@@ -143,3 +143,31 @@ test('a fault of the server is tried again by itself; one machine that cannot be
   await expect(page.getByText('Not worked out. A fault of ours.')).toHaveCount(1);
   await expect(page.getByText('W idle').first()).toBeVisible();
 });
+
+const HANGS = 'for (;;) {}';
+
+test('a worker that is silent is ended and started again; what was done meanwhile is there', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'silent-worker');
+  let times = 0;
+  await page.route('**/assets/benchWorker*', (route) => (times++ === 0 ? route.fulfill({ contentType: 'text/javascript', body: HANGS }) : route.continue()));
+  await page.goto(`/b/${id}`);
+  await rename(new BenchPage(page), 'Done while it was silent');
+  await expect(page.getByTestId('status')).not.toHaveText('…');
+  await expect(page.locator('[data-figure="power.idleWallW"] [data-value]')).not.toHaveText('–');
+  await new BenchPage(page).settled();
+  expect((await storedBuild(request, id)).name).toBe('Done while it was silent');
+});
+
+test('a machine that no worker answers for is said to be so; it is kept, and its file is to be had', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'no-worker');
+  await page.route('**/assets/benchWorker*', (route) => route.fulfill({ contentType: 'text/javascript', body: HANGS }));
+  await page.goto(`/b/${id}`);
+  await expect(page.getByTestId('status')).toHaveText('Not worked out');
+  await expect(page.getByRole('alert')).toContainText('could not be worked out');
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it as a file' }).click();
+  expect((await file).suggestedFilename()).toMatch(/\.json$/);
+  await rename(new BenchPage(page), 'Still saved');
+  await new BenchPage(page).settled();
+  expect((await storedBuild(request, id)).name).toBe('Still saved');
+});
