@@ -7,7 +7,7 @@ export type ServerProcess = { readonly url: string; readonly child: ChildProcess
 /** A server in a process of its own, as it is run. */
 export async function startServerProcess(database: PrivateDatabase, env: NodeJS.ProcessEnv = {}): Promise<ServerProcess> {
   const port = await freePort();
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(port), REQUESTS_PER_MINUTE: '10000000', ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, ['--expose-gc', '--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(port), REQUESTS_PER_MINUTE: '10000000', ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
   let told = '';
   child.stdout.on('data', (chunk: Buffer) => { told += chunk.toString(); });
   const until = async (words: RegExp): Promise<RegExpExecArray> => {
