@@ -10,6 +10,7 @@ import { sendProblem } from '../problem';
 const MOST_AT_ONCE = 5000;
 const MOST_ARCHETYPES = 500;
 export const savedSheetSchema = z.strictObject({ sheet: sheetSchema, /** The revision it was made on; 0 for a new sheet. */ madeOn: z.int().min(0) });
+/** What `parseImport` takes, as the API's description shows it. */
 export const importSchema = z.strictObject({ sheets: z.array(sheetSchema).min(1).max(MOST_AT_ONCE), archetypes: z.array(archetypeSchema).max(MOST_ARCHETYPES).default([]) });
 
 export const refuseBody = (response: Response, issues: readonly Issue[], what: string) =>

@@ -1,4 +1,4 @@
-import type { Build, Edit } from '@inch-tower/core';
+import { LIMITS, type Build, type Edit } from '@inch-tower/core';
 import { canSend, copyToKeep, draftOf, isAtRisk, sameDocument, withAnswer, withEdit, withSending, withUndo, type Answer, type Draft, type Kept, type KeptCopy, type Versioned } from './draft';
 import { joinOnto } from './join';
 
@@ -251,6 +251,8 @@ export function createDesk(ports: Ports) {
       if (failed) return { words: failed };
       // Joined to what stands here now: something may have been edited while the copy was on its way.
       const { draft } = place;
+      // Put on meanwhile by another click: once is enough.
+      if (!draft.strays.includes(stray)) return { words: null };
       const { build, edits } = joinOnto(draft.build, stray.edits);
       place.adopted = [...place.adopted, key];
       await standOn(id, { ...draft, build, unsaved: [...draft.unsaved, ...edits], strays: without(draft.strays, key) });
@@ -271,6 +273,6 @@ export function createDesk(ports: Ports) {
 }
 export type Desk = ReturnType<typeof createDesk>;
 
-const NAME_CHARACTERS = 200;
+const COPY_WORDS = ', my copy';
 const without = (strays: readonly Kept[], key: string): readonly Kept[] => strays.filter((one) => one.key !== key);
-const copyNamed = (build: Build, id: string): Build => ({ ...build, id, name: `${build.name.slice(0, NAME_CHARACTERS - 9)}, my copy` });
+const copyNamed = (build: Build, id: string): Build => ({ ...build, id, name: build.name.slice(0, LIMITS.nameCharacters - COPY_WORDS.length) + COPY_WORDS });

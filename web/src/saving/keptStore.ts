@@ -58,6 +58,8 @@ export const forget = (id: string): Promise<void> => forgetKeys([keyOf(id)]);
 export async function forgetKeys(keys: readonly string[]): Promise<void> {
   if (keys.length === 0) return;
   try {
+    // As keeping does, so that what is kept and then forgotten is done in that order.
+    await alive;
     await delMany([...keys], store());
   } catch {
     // Nothing could be kept, so there is nothing to forget.
