@@ -80,16 +80,23 @@ await withDatabase(async (database) => {
     const long = await fire({ url: `${first.url}/api/builds/load-1`, connections: 16, overallRate: 500, duration: minutes * 60 });
     say(`500 requests a second for ${minutes} minutes: ${long.perSecond.toFixed(0)}/s, ${long.bad} bad, ${long.p99Ms.toFixed(0)} ms`);
   }
+  const second = await startServerProcess(database);
+  const both = await Promise.all([first, second].map((server) => fire({ url: `${server.url}/api/builds/load-1`, connections: 16 })));
+  say(`two servers on one database, 16 connections each, one build: ${both.map(({ perSecond, bad }) => `${perSecond.toFixed(0)}/s, ${bad} bad`).join('; ')}`);
+  const saves = await Promise.all([savesPerSecond(first.url, build, 8), savesPerSecond(second.url, build, 8, 100)]);
+  say(`two servers on one database, 8 writers each: ${saves.map((rate) => `${rate.toFixed(0)} saves/s`).join('; ')}`);
   await bare.stop();
   await first.stop();
+  await second.stop();
 });
 process.exit(0);
 
 /** Writers that each save a machine of their own again and again, every save on the version before. */
-async function savesPerSecond(url: string, build: Build, writers: number): Promise<number> {
+async function savesPerSecond(url: string, build: Build, writers: number, from = 0): Promise<number> {
   const until = Date.now() + SECONDS * 1000;
   let count = 0;
-  await Promise.all(Array.from({ length: writers }, async (_, n) => {
+  await Promise.all(Array.from({ length: writers }, async (_, i) => {
+    const n = from + i;
     const address = `${url}/api/builds/load-${n}`;
     let etag = (await fetch(address)).headers.get('etag')!;
     while (Date.now() < until) {

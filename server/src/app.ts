@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { Router, type Express } from 'express';
+import express, { Router, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -69,18 +69,21 @@ function apiRoutes({ store, jobs, cards, keys, requestsPerMinute }: ApiOptions):
   api.use('/session', express.json({ limit: '1kb' }), sessionRoutes(keys));
   if (keys) api.use(keyWanted(keys));
   api.use(express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/vnd.inch-tower.build+json'], verify: (_request, _response, body) => refuseUncounted(countText(body)) }));
-  api.use((request, response, next) => {
-    const passed = request.body === undefined ? null : countValue(request.body);
-    if (passed) tooLarge(response, passed.words);
-    else next();
-  });
   api.get('/openapi.json', (_request, response) => { response.json(description); });
+  api.use(['/parts', '/stock'], countedOnly);
   api.use('/parts', partRoutes(store));
   api.use('/stock', stockRoutes(store));
   api.use('/builds', buildRoutes({ store, jobs, ...(cards ? { cards } : {}) }));
   api.use((_request, response) => sendProblem(response, { status: 404, title: 'No such address', code: 'noAddress', detail: 'The API has no such address.' }));
   return api;
 }
+
+/** Counted as values, before any schema; builds are where they are read. */
+const countedOnly: RequestHandler = (request, response, next) => {
+  const passed = request.body === undefined ? null : countValue(request.body);
+  if (passed) tooLarge(response, passed.words);
+  else next();
+};
 
 /** Counted as bytes, before anything is made of them. */
 function refuseUncounted(passed: Passed | null): void {

@@ -45,7 +45,7 @@ export function parseBuild(value: unknown, judged: JudgedParts | null = null): P
 function parsePieces(value: Record<string, unknown>, judged: JudgedParts | null): Pieces<Build> {
   const { shape } = buildSchema;
   const pieces: Record<string, unknown> = {};
-  const issues: Issue[] = Object.keys(value).filter((key) => !(key in shape)).slice(0, 5).map((key) => ({ path: [key.slice(0, 100)], message: 'is no field of a build' }));
+  const issues: Issue[] = Object.keys(value).filter((key) => !Object.hasOwn(shape, key)).slice(0, 5).map((key) => ({ path: [key.slice(0, 100)], message: 'is no field of a build' }));
   for (const key of Object.keys(shape) as (keyof typeof shape)[]) {
     const path = [key];
     const parsed: Pieces<unknown> = key === 'items' ? parseList(itemSchema, value.items, path)

@@ -3,7 +3,9 @@ import { QueryTypes } from 'sequelize';
 import { serve } from '../serve';
 import { readConfig } from '../config';
 import { testServer, type TestServer } from '../testing/database';
+import { connect } from './connect';
 import { makeIdsExact } from './exactIds';
+import { createStore } from './store';
 import { thinRevisions } from './thinning';
 import { inTransaction } from './transaction';
 
@@ -71,3 +73,33 @@ test('two servers starting at once on one empty database: one seeds it, both ser
   for (const one of both) await one.stop();
   await fresh.drop();
 }, 60_000);
+
+test('a save whose revision cannot be written saves nothing', async () => {
+  const build = newBuild('whole', 'Whole');
+  const created = await server.store.createBuild(build);
+  if (!created.ok) throw new Error('not made');
+  await server.database.query('ALTER TABLE revisions RENAME COLUMN saved TO saved_away');
+  try {
+    await expect(server.store.saveBuild({ ...build, name: 'Half' }, created.stored.etag)).rejects.toThrow('saved');
+  } finally {
+    await server.database.query('ALTER TABLE revisions RENAME COLUMN saved_away TO saved');
+  }
+  expect(await rows("SELECT name FROM builds WHERE id = 'whole'")).toEqual([{ name: 'Whole' }]);
+  // The connection it was tried on is not left within a transaction.
+  expect(await server.store.saveBuild({ ...build, name: 'Whole again' }, created.stored.etag)).toMatchObject({ ok: true });
+});
+
+test('what another server saved is read, not what this one remembers', async () => {
+  const build = newBuild('two-servers', 'First');
+  const created = await server.store.createBuild(build);
+  if (!created.ok) throw new Error('not made');
+  expect(await server.store.findBuild(build.id)).toMatchObject({ etag: created.stored.etag });
+  const other = connect(server.url);
+  try {
+    const saved = await createStore(other).saveBuild({ ...build, name: 'By the other' }, created.stored.etag);
+    expect(saved.ok).toBe(true);
+  } finally {
+    await other.close();
+  }
+  expect(JSON.parse((await server.store.findBuild(build.id))!.doc)).toMatchObject({ name: 'By the other' });
+});

@@ -11,14 +11,11 @@ export class BusyError extends Error {}
 
 const isInTheWay = (error: unknown): boolean => error instanceof DatabaseError && IN_EACH_OTHERS_WAY.has((error.original as { errno?: number } | undefined)?.errno ?? 0);
 
-/**
- * Runs work in a transaction, all or nothing. Where the database ends it because another stood in the way, it is tried again
- * after a growing, uneven pause.
- */
-export async function inTransaction<T>(database: Sequelize, work: (transaction: Transaction) => Promise<T>): Promise<T> {
+/** Tries work again, after a growing, uneven pause, where the database ended it because another stood in the way. The work is all or nothing. */
+export async function untilOutOfTheWay<T>(work: () => Promise<T>): Promise<T> {
   for (let tries = 1; ; tries++) {
     try {
-      return await database.transaction(work);
+      return await work();
     } catch (error) {
       if (!isInTheWay(error)) throw error;
       if (tries === TRIES) throw new BusyError('in each other’s way');
@@ -27,6 +24,9 @@ export async function inTransaction<T>(database: Sequelize, work: (transaction: 
     }
   }
 }
+
+/** Runs work in a transaction, all or nothing, again where others stood in the way. */
+export const inTransaction = <T>(database: Sequelize, work: (transaction: Transaction) => Promise<T>): Promise<T> => untilOutOfTheWay(() => database.transaction(work));
 
 /** One after another in this process, so that what waits for a row holds no connection of the pool. */
 export function createQueue(): <T>(work: () => Promise<T>) => Promise<T> {

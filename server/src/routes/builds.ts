@@ -7,7 +7,7 @@ import { sendProblem } from '../problem';
 import type { Cards } from '../work/cards';
 import type { Job, Jobs } from '../work/jobs';
 
-const idSchema = z.string().regex(/^[\w-]{1,64}$/);
+const ID = /^[\w-]{1,64}$/;
 const CARDS_A_PAGE = 60;
 const REVISIONS_A_PAGE = 100;
 const cardsQuery = z.object({ search: z.string().max(200).default(''), from: z.coerce.number().int().min(0).max(1e6).default(0), limit: z.coerce.number().int().min(1).max(200).default(CARDS_A_PAGE) });
@@ -57,11 +57,11 @@ export function buildRoutes({ store, jobs, cards }: BuildRoutes): Router {
   });
 
   router.delete('/:id', async (request, response) => {
-    const id = idSchema.safeParse(request.params.id);
-    if (!id.success) return noBuild(response);
+    const { id } = request.params;
+    if (!ID.test(id)) return noBuild(response);
     const ifMatch = versionIn(request);
     if (!ifMatch) return versionWanted(response);
-    answerRemoved(response, await store.deleteBuild(id.data, ifMatch));
+    answerRemoved(response, await store.deleteBuild(id, ifMatch));
   });
 
   router.get('/:id/revisions', async (request, response) => {
@@ -76,17 +76,17 @@ export function buildRoutes({ store, jobs, cards }: BuildRoutes): Router {
   });
 
   router.get('/:id/revisions/:etag', async (request, response) => {
-    const id = idSchema.safeParse(request.params.id);
-    const doc = id.success ? await store.findRevision(id.data, request.params.etag) : null;
+    const { id, etag } = request.params;
+    const doc = ID.test(id) ? await store.findRevision(id, etag) : null;
     if (doc) response.type('json').send(doc);
     else noRevision(response);
   });
 
   router.put('/:id/revisions/:etag/name', async (request, response) => {
-    const id = idSchema.safeParse(request.params.id);
+    const { id, etag } = request.params;
     const body = revisionNameSchema.safeParse(request.body);
     if (!body.success) return sendProblem(response, { status: 422, title: 'Name refused', code: 'notValid', detail: 'A name of a revision is 1 to 200 characters, or null for none. Nothing was saved.' });
-    if (id.success && (await store.nameRevision(id.data, request.params.etag, body.data.name))) response.status(204).end();
+    if (ID.test(id) && (await store.nameRevision(id, etag, body.data.name))) response.status(204).end();
     else noRevision(response);
   });
 
@@ -123,8 +123,8 @@ function checkedBuild(request: Request, response: Response, judged: JudgedParts)
 }
 
 async function found(store: Store, request: Request, response: Response): Promise<Stored | null> {
-  const id = idSchema.safeParse(request.params.id);
-  const stored = id.success ? await store.findBuild(id.data) : null;
+  const { id } = request.params;
+  const stored = typeof id === 'string' && ID.test(id) ? await store.findBuild(id) : null;
   if (!stored) noBuild(response);
   return stored;
 }
