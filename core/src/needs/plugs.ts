@@ -3,13 +3,11 @@ import type { PartOf } from '../parts/resolve';
 import { PLUG_KINDS, type PlugKind } from '../parts/vocabulary';
 import { boxOf } from '../place/around';
 import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import { canBeSplit, isSplittable } from './splitters';
 
-/** Plugs of one kind in a box: wanted, there, and whether one that is there can be split into more. */
+/** Plugs of one kind in a box: wanted, there, and whether splitters could cure a shortage without harm. */
 export type PlugLine = { readonly plug: PlugKind; readonly need: number; readonly have: number; readonly short: number; readonly splittable: boolean; readonly wantedBy: readonly PlannedUnit[] };
-
-/** Splitters are made for these alone; a board's or a card's own input wants a plug of its own. */
-const SPLITTABLE: readonly PlugKind[] = ['sata-power', 'peripheral'];
 
 /**
  * Plugs wanted in a box against those on its supply's cables and the power adapters of the kit.
@@ -18,7 +16,8 @@ const SPLITTABLE: readonly PlugKind[] = ['sata-power', 'peripheral'];
 export function plugBalance(units: readonly PlannedUnit[], layout: Layout, box: PlannedUnit | null, supply: PlannedUnit & { readonly part: PartOf<'supply'> }): PlugLine[] {
   const seats = new Map(Object.entries(layout.at));
   const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;
-  const wanted = wantedPlugs(units, layout, within);
+  const inputs = plugInputs(units, layout, within);
+  const wanted = countByPlug(inputs);
   const have = new Map<PlugKind, number>();
   const add = (plug: PlugKind, count: number) => have.set(plug, (have.get(plug) ?? 0) + count);
   for (const cable of supply.part.cables) for (const { plug, count } of cable.plugs) add(plug, count * cable.count);
@@ -37,33 +36,57 @@ export function plugBalance(units: readonly PlannedUnit[], layout: Layout, box: 
     const want = wanted.get(plug);
     if (!want) return [];
     const there = have.get(plug) ?? 0;
-    const splittable = SPLITTABLE.includes(plug) && SPLITTABLE.some((one) => (have.get(one) ?? 0) > 0);
-    return [{ plug, need: want.count, have: there, short: Math.max(0, want.count - there), splittable, wantedBy: want.by }];
+    return [{ plug, need: want.count, have: there, short: Math.max(0, want.count - there), splittable: isSplittable(plug) && canBeSplit(inputs, supply.part, plug), wantedBy: want.by }];
   });
 }
 
 type Wanted = { readonly count: number; readonly by: readonly PlannedUnit[] };
 
-function wantedPlugs(units: readonly PlannedUnit[], layout: Layout, within: (unit: PlannedUnit) => boolean): ReadonlyMap<PlugKind, Wanted> {
+function countByPlug(inputs: readonly PlugInput[]): ReadonlyMap<PlugKind, Wanted> {
   const wanted = new Map<PlugKind, Wanted>();
-  const want = (plug: PlugKind, count: number, by: PlannedUnit) => { const had = wanted.get(plug); wanted.set(plug, { count: (had?.count ?? 0) + count, by: [...(had?.by ?? []), by] }); };
+  for (const { plug, count, by } of inputs) wanted.set(plug, { count: (wanted.get(plug)?.count ?? 0) + count, by: [...(wanted.get(plug)?.by ?? []), by] });
+  return wanted;
+}
+
+type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+/**
+ * Like inputs of one part that want a plug each. All inputs of a `group` share what is fed through it: drives, and the processors or the
+ * card (`feeds`) that draw there at their peak.
+ */
+export type PlugInput = { readonly plug: PlugKind; readonly count: number; readonly by: PlannedUnit; readonly group: string; readonly drives: readonly Drive[]; readonly feeds: readonly PlannedUnit[] };
+
+const CPU_PLUGS: ReadonlySet<PlugKind> = new Set(['8-pin-cpu', '4-pin-cpu']);
+
+/** Everything in a box that wants a plug: boards, cards, bare drives, and backplanes once for all of their bays. */
+export function plugInputs(units: readonly PlannedUnit[], layout: Layout, within: (unit: PlannedUnit) => boolean): readonly PlugInput[] {
+  const processors = ofKind(units, 'processor');
+  const ofBoards = ofKind(units, 'board').filter(within).flatMap((by) => by.part.powerInputs.map(({ plug, count }): PlugInput => {
+    const isCpu = CPU_PLUGS.has(plug);
+    return { plug, count, by, group: `${by.id}/${isCpu ? 'cpu' : plug}`, drives: [], feeds: isCpu ? processors.filter((unit) => seatSpot(layout, unit)?.host === by.id) : [] };
+  }));
+  const ofCards = ofKind(units, 'accelerator').filter(within).flatMap((by) => by.part.powerInputs.map(({ plug, count }): PlugInput => ({ plug, count, by, group: by.id, drives: [], feeds: [by] })));
+  return [...ofBoards, ...ofCards, ...driveInputs(units, layout, within)];
+}
+
+/** A backplane is fed once for all of its bays; a bare drive takes a plug of its own. */
+function driveInputs(units: readonly PlannedUnit[], layout: Layout, within: (unit: PlannedUnit) => boolean): readonly PlugInput[] {
   const byId = unitsById(units);
-  const fed = new Set<string>();
-  for (const unit of units) {
-    if (!isKind(unit, 'board') && !isKind(unit, 'accelerator') && !isKind(unit, 'drive')) continue;
-    if (!within(unit)) continue;
-    if (!isKind(unit, 'drive')) for (const { plug, count } of unit.part.powerInputs) want(plug, count, unit);
-    const spot = isKind(unit, 'drive') ? seatSpot(layout, unit) : undefined;
+  const backplanes = new Map<string, { readonly host: PlannedUnit; readonly inputs: readonly { readonly plug: PlugKind; readonly count: number }[]; readonly drives: Drive[] }>();
+  const bare: PlugInput[] = [];
+  for (const unit of ofKind(units, 'drive').filter(within)) {
+    const spot = seatSpot(layout, unit);
     const group = spot && groupAt(byId, spot);
     if (!spot || group?.type !== 'bay') continue;
-    // A backplane is fed once for all of its bays; a bare drive takes a plug of its own.
     const { backplane } = group.group;
-    if (!backplane) { want('sata-power', 1, unit); continue; }
+    if (!backplane) {
+      bare.push({ plug: 'sata-power', count: 1, by: unit, group: unit.id, drives: [unit], feeds: [] });
+      continue;
+    }
     const name = `${spot.host}/${group.key}`;
     const host = byId.get(spot.host);
-    if (fed.has(name) || !host) continue;
-    fed.add(name);
-    for (const { plug, count } of backplane.powerInputs) want(plug, count, host);
+    const known = backplanes.get(name);
+    if (known) known.drives.push(unit);
+    else if (host) backplanes.set(name, { host, inputs: backplane.powerInputs, drives: [unit] });
   }
-  return wanted;
+  return [...bare, ...[...backplanes].flatMap(([group, { host, inputs, drives }]) => inputs.map(({ plug, count }): PlugInput => ({ plug, count, by: host, group, drives, feeds: [] })))];
 }

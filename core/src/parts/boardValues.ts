@@ -89,6 +89,8 @@ export const processorValues = z.strictObject({
   memoryRegistered: z.boolean(),
   graphics: z.boolean(),
   idleW: watts,
+  /** Held for minutes: what its cooler has to carry. */
+  sustainedW: watts.optional(),
   busyW: watts,
   peakW: watts,
   spreaderMm: z.number().positive().max(120),

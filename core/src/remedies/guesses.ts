@@ -3,6 +3,7 @@ import { printSpot } from '../build/layout';
 import { addItemEdit, type Catalogue } from '../build/newItem';
 import { freeBays } from '../figures/room';
 import { resolve, type Part, type PartOf } from '../parts/resolve';
+import { sustainedW } from '../parts/sustained';
 import type { SheetId } from '../parts/ids';
 import type { PartKind } from '../parts/vocabulary';
 import { mismatch } from '../place/mates';
@@ -31,12 +32,19 @@ export function listed<K extends PartKind>(catalogue: Catalogue, kind: K): PartO
 
 /** Swap the item a unit belongs to for other sheets of its kind that pass a test. */
 export function swaps<K extends PartKind>(base: Base, catalogue: Catalogue, unit: PlannedUnit, kind: K, goes: (part: PartOf<K>) => boolean): Proposal[] {
-  const going = listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part));
+  const going = listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part) && keepsCool(base, part, unit.part));
   return onePerSeries(going).slice(0, MOST_OF_A_KIND).flatMap((part) => {
     const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
-    return edit ? [{ edits: [edit], words: `Take ${part.name} instead of ${unit.part.name}` }] : [];
+    return edit ? [{ edits: [edit], words: `${givesUp(part, unit.part)}ake ${part.name} instead of ${unit.part.name}` }] : [];
   });
 }
+
+/** A cooler is not changed for one that carries less than the processors draw, nor one with a fan for one without. */
+const keepsCool = (base: Base, part: Part, now: Part): boolean =>
+  part.kind !== 'cooler' || now.kind !== 'cooler' || ((now.passive || !part.passive) && ofKind(base.assessment.units, 'processor').every((unit) => sustainedW(unit.part).value <= part.carriesW));
+
+/** What an exchange gives up is said first. */
+const givesUp = (part: Part, now: Part): string => (part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules ? 'Give up the spare supply module: t' : 'T');
 
 /** Drives and modules of one series differ in capacity only: the first that does stands for the others. */
 const onePerSeries = <P extends Part>(parts: readonly P[]): P[] => {
@@ -48,6 +56,8 @@ const onePerSeries = <P extends Part>(parts: readonly P[]): P[] => {
 export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'supply' | 'board'): Proposal[] {
   return ofKind(base.assessment.units, 'chassis').flatMap((unit) => unit.part.options
     .filter((option) => !base.build.changes.some((change) => change.kind === 'option' && change.host === unit.id && change.key === option.key))
+    // A row of fans that bays draw their air from stays, whatever it stands in the way of.
+    .filter((option) => unit.part.bayGroups.length === 0 || !option.effects.some((effect) => effect.do === 'remove' && unit.part.fanMounts.some(({ key }) => key === effect.key)))
     .filter((option) => option.effects.some((effect) => (effect.do === 'remove' && effect.key === snag.facts.culprit) || (effect.do === 'clearance' && effect.clearance.for === what)))
     .map((option): Proposal => ({ edits: [{ type: 'change.add', change: { id: `${unit.id}:${option.key}`, kind: 'option', host: unit.id, key: option.key } }], words: option.label })));
 }

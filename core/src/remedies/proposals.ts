@@ -1,14 +1,21 @@
-import type { Edit, EditOf } from '../build/edits';
+import type { EditOf } from '../build/edits';
+import { printSpot } from '../build/layout';
 import { addItemEdit, type Catalogue } from '../build/newItem';
+import { fanRpmShare } from '../figures/fanCurve';
 import type { Part, PartOf } from '../parts/resolve';
 import { conflictOf } from '../place/conflict';
+import { plugInputs } from '../needs/plugs';
+import { adaptersHold } from '../needs/splitters';
+import { boxOf, seatsOf } from '../place/around';
 import { mismatch } from '../place/mates';
-import { spotsOf } from '../place/spots';
-import { isCard, ofKind, plannedUnits } from '../place/units';
+import { sittersBySpot } from '../place/scene';
+import { refsOf, spotsOf } from '../place/spots';
+import { isCard, isKind, ofKind, plannedUnits, type PlannedUnit } from '../place/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
 import { about, addControllers, adds, causes, lanes, listed, lower, MOST_OF_A_KIND, mountable, moveToFreeBays, options, otherSlots, swaps, takeOut } from './guesses';
 import { FIT_PROPOSALS } from './fitProposals';
+import { replaceEdit } from './tryAt';
 import type { Base } from './weigh';
 
 type Propose = (base: Base, snag: Snag, catalogue: Catalogue) => Proposal[];
@@ -41,17 +48,41 @@ const cardLength: Propose = (base, snag, catalogue) => about(base, snag).flatMap
   const { part } = unit;
   if (!isCard(part)) return [];
   const limit = snag.gap?.limit ?? 0;
+  const together = part.kind === 'controller' ? severalShorter(base, catalogue, unit, part, limit) : [];
   const shorter = part.kind === 'controller' ? swaps(base, catalogue, unit, 'controller', (other) => other.lengthMm <= limit && lanes(other) >= lanes(part)) : swaps(base, catalogue, unit, part.kind, (other) => 'lengthMm' in other && other.lengthMm <= limit);
-  return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter];
+  return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
 });
+
+/** Two or three shorter controllers of one sheet that have as many ports together. */
+function severalShorter(base: Base, catalogue: Catalogue, unit: PlannedUnit, now: PartOf<'controller'>, limitMm: number): Proposal[] {
+  return listed(catalogue, 'controller').filter((part) => part.lengthMm <= limitMm && lanes(part) < lanes(now) && lanes(part) * MOST_TOGETHER >= lanes(now)).slice(0, MOST_OF_A_KIND).flatMap((part) => {
+    const count = Math.ceil(lanes(now) / lanes(part));
+    const replace = replaceEdit(base.build, catalogue, unit.id, part.id);
+    return replace ? [{ edits: [replace, addItemEdit(base.build, catalogue, part.id, count - 1)], words: `Take ${count} × ${part.name} instead of ${now.name}` }] : [];
+  });
+}
+const MOST_TOGETHER = 3;
+
+/** Fans for a free mount in the chassis of the part a snag is about. */
+const fansInFreeMounts: Propose = (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
+  const { units, layout } = base.assessment;
+  const box = boxOf(unit.id, seatsOf(layout), units);
+  const sitting = sittersBySpot(units, layout);
+  const free = box ? spotsOf(box.id, box.part).filter((spot) => spot.type === 'fanMount').flatMap((group) => refsOf(group).filter((ref) => !sitting.has(printSpot(ref))).slice(0, 1).map((ref) => ({ group, ref }))) : [];
+  return free.flatMap(({ group, ref }) => listed(catalogue, 'fan').filter((part) => !mismatch(part, group)).slice(0, FANS_A_MOUNT).map((part): Proposal => ({ edits: [addItemEdit(base.build, catalogue, part.id, 1, { spots: [ref] })], words: `Fit ${part.name} at ${lower(group.label)}` })));
+});
+const FANS_A_MOUNT = 3;
+
+/** Another cooler for the same socket; which of them carry enough is seen where parts are exchanged. */
+const otherCoolers = (base: Base, snag: Snag, catalogue: Catalogue, goes: (part: PartOf<'cooler'>) => boolean): Proposal[] =>
+  about(base, snag).flatMap((unit) => (isKind(unit, 'cooler') ? swaps(base, catalogue, unit, 'cooler', (part) => part.sockets.some((socket) => unit.part.sockets.includes(socket)) && goes(part)) : []));
 
 const coolerHeight: Propose = (base, snag, catalogue) => about(base, snag).flatMap((unit) => {
   const under = Object.entries(base.assessment.layout.at).filter(([, seat]) => seat.spot.host === snag.facts.host && seat.spot.key === snag.facts.culprit).map(([id]) => id);
   const above = base.assessment.units.filter((one) => under.includes(one.id));
-  const needW = Math.max(0, ...ofKind(base.assessment.units, 'processor').map((one) => one.part.busyW));
   const { part } = unit;
   if (part.kind !== 'cooler') return [];
-  const lowerOnes = swaps(base, catalogue, unit, 'cooler', (other) => other.heightMm <= (snag.gap?.limit ?? 0) && other.carriesW >= needW && other.sockets.some((socket) => part.sockets.includes(socket)));
+  const lowerOnes = swaps(base, catalogue, unit, 'cooler', (other) => other.heightMm <= (snag.gap?.limit ?? 0) && other.sockets.some((socket) => part.sockets.includes(socket)));
   return [...options(base, snag, 'cooler'), ...lowerOnes, ...moveToFreeBays(base, above), ...takeOut(above)];
 });
 
@@ -98,6 +129,14 @@ const memory: Propose = (base, snag, catalogue) => {
 
 const start12V: Propose = (base, snag, catalogue) => supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue);
 
+/** A quieter fan that moves less air, or moves it against less, at any duty pays in degrees: it is no remedy as long as those are not computed. */
+const DUTIES = [0.3, 0.5, 1];
+const AS_MUCH = 0.97;
+const movesAsMuch = (part: PartOf<'fan'>, now: PartOf<'fan'>): boolean => DUTIES.every((duty) => {
+  const [share, had] = [fanRpmShare(part, duty), fanRpmShare(now, duty)];
+  return part.flowM3h * share >= AS_MUCH * now.flowM3h * had && part.pressurePa * share ** 2 >= AS_MUCH * now.pressurePa * had ** 2;
+});
+
 const sound: Propose = (base, snag, catalogue) => {
   const fans = about(base, snag).filter((unit) => unit.part.kind === 'fan');
   const quieter = listed(catalogue, 'fan').flatMap((part): Proposal[] => {
@@ -105,17 +144,14 @@ const sound: Propose = (base, snag, catalogue) => {
       const spot = unit.builtIn && !unit.builtIn.fixed ? unit.builtIn.spot : undefined;
       const host = base.assessment.units.find((one) => one.id === spot?.host);
       const group = spot && host && spotsOf(host.id, host.part).find((one) => one.key === spot.key);
-      return spot && group && !mismatch(part, group) ? [{ host: spot.host, key: spot.key, ...(group.count > 1 ? { n: spot.n ?? 1 } : {}) }] : [];
+      return spot && group && !mismatch(part, group) && movesAsMuch(part, unit.part as PartOf<'fan'>) ? [{ host: spot.host, key: spot.key, ...(group.count > 1 ? { n: spot.n ?? 1 } : {}) }] : [];
     });
     const edit = spots.length === fans.length && fans.length > 0 ? addItemEdit(base.build, catalogue, part.id, spots.length, { spots }) : null;
     return edit ? [{ edits: [edit], words: `Fit ${spots.length} × ${part.name} in place of ${fans[0]!.part.name}` }] : [];
   });
-  const swapped = fans.filter((unit) => !unit.builtIn).slice(0, 1).flatMap((unit) => swaps(base, catalogue, unit, 'fan', (part) => part.sizeMm === (unit.part as PartOf<'fan'>).sizeMm));
+  const swapped = fans.filter((unit) => !unit.builtIn).slice(0, 1).flatMap((unit) => swaps(base, catalogue, unit, 'fan', (part) => part.sizeMm === (unit.part as PartOf<'fan'>).sizeMm && movesAsMuch(part, unit.part as PartOf<'fan'>)));
   const supplies = ofKind(base.assessment.units, 'supply').filter((unit) => about(base, snag).includes(unit)).flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part)));
-  const policy = base.build.policy.fans;
-  const slower = policy.kind === 'fixed' && policy.duty > 0.25
-    ? [{ edits: [{ type: 'set.policy', value: { ...base.build.policy, fans: { kind: 'fixed', duty: Math.round((policy.duty - 0.1) * 100) / 100 } } } as Edit], words: `Run the fans at ${Math.round((policy.duty - 0.1) * 100)} % duty` }] : [];
-  return [...slower, ...quieter, ...swapped, ...supplies];
+  return [...quieter, ...swapped, ...supplies];
 };
 
 const addPart = (base: Base, catalogue: Catalogue, part: Part, count = 1): Proposal => ({ edits: [addItemEdit(base.build, catalogue, part.id, count)], words: `Add ${count > 1 ? `${count} × ` : ''}${part.name}` });
@@ -123,10 +159,17 @@ const socketOf = (base: Base) => ofKind(base.assessment.units, 'board')[0]?.part
 
 const plugs: Propose = (base, snag, catalogue) => {
   const short = -(snag.gap?.gap ?? 0);
+  const { units, layout } = base.assessment;
+  const feeding = about(base, snag).find((unit) => isKind(unit, 'supply'));
+  const box = feeding && boxOf(feeding.id, seatsOf(layout), units);
+  const inputs = plugInputs(units, layout, (unit) => boxOf(unit.id, seatsOf(layout), units) === box);
+  const have = ofKind(units, 'powerAdapter').map((unit) => unit.part);
+  const holds = (part: PartOf<'powerAdapter'>, count: number) => feeding && isKind(feeding, 'supply') && adaptersHold(inputs, feeding.part, [...have, ...Array.from({ length: count }, () => part)]);
   const splitters = listed(catalogue, 'powerAdapter').flatMap((part): Proposal[] => {
     const gives = part.gives.find(({ plug }) => plug === snag.facts.plug)?.count ?? 0;
     const gain = gives - (part.takes === snag.facts.plug ? 1 : 0);
-    return gain > 0 ? [addPart(base, catalogue, part, Math.ceil(short / gain))] : [];
+    const count = Math.ceil(short / gain);
+    return gain > 0 && holds(part, count) ? [addPart(base, catalogue, part, count)] : [];
   });
   const count = (part: PartOf<'supply'>) => part.cables.reduce((sum, cable) => sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === snag.facts.plug ? one.count : 0), 0), 0);
   return [...splitters, ...supply((_base, other, now) => count(other) > count(now) && mountable(base, other))(base, snag, catalogue)];
@@ -180,6 +223,8 @@ const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
   ],
   'powered.plugs': plugs,
   'powered.total': supply((base, other, now) => other.ratedW > now.ratedW && mountable(base, other)),
+  'cooled.cooler': (base, snag, catalogue) => otherCoolers(base, snag, catalogue, () => true),
+  'cooled.passive': (base, snag, catalogue) => [...fansInFreeMounts(base, snag, catalogue), ...otherCoolers(base, snag, catalogue, (part) => !part.passive)],
   'within.money': () => [],
   'within.idle': (base, _snag, catalogue) => ofKind(base.assessment.units, 'supply').filter((unit) => !unit.builtIn).flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part))),
   'within.peak': () => [],

@@ -3,6 +3,7 @@ import { boxLoadW, supplyOf } from '../figures/power/wall';
 import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
 import { ofKind, type PlannedUnit } from '../place/units';
 import { plugBalance } from '../needs/plugs';
+import { isSplittable } from '../needs/splitters';
 import type { Situation } from './situation';
 import type { Finding } from './finding';
 
@@ -42,10 +43,12 @@ export function supplyTotal(situation: Situation): Finding[] {
   return suppliedBoxes(situation).flatMap(({ box, supply }) => loadFinding(ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))), supply.part.ratedW, 'W', supply, [], {}));
 }
 
+const hasSplittable = ({ cables }: Supply['part']): boolean => cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
+
 /** Plugs on drives, cages, boards and cards against those on the supply's cables. */
 export function plugsShort(situation: Situation): Finding[] {
   return suppliedBoxes(situation).flatMap(({ box, supply }) => plugBalance(situation.units, situation.layout, box, supply).filter((one) => one.short > 0).map((one): Finding => ({
     severity: one.splittable ? 'caution' : 'blocker', at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
-    gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' }, facts: { plug: one.plug, need: one.need, have: one.have, supply: supply.part.name, short: one.short },
+    gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' }, facts: { plug: one.plug, need: one.need, have: one.have, supply: supply.part.name, short: one.short, overload: isSplittable(one.plug) && hasSplittable(supply.part) ? 'yes' : '' },
   })));
 }

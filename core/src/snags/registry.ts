@@ -1,5 +1,6 @@
 import { bifurcation, bracketOff, cardBracket, cardHeight, cardLink, cardOpening, cardUplink, chipsetUplink, laneBudget, m2Link } from './cardRules';
 import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
+import { coolerCarries, passiveCooler } from './cooledRules';
 import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
 import { coolerBase, driveHoles, fixedBays, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
 import { largestDrive, mostDevices, portMultiplier, powerDisable, raidFirmware, sectors, uplinkShare } from './linkRules';
@@ -68,6 +69,8 @@ export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[
   'powered.plugs': plugsShort,
   'powered.total': supplyTotal,
   'powered.start12V': start12V,
+  'cooled.cooler': coolerCarries,
+  'cooled.passive': passiveCooler,
   'within.money': moneyWithinBrief,
   'within.idle': idleWithinBrief,
   'within.peak': peakWithinBrief,

@@ -1,6 +1,6 @@
 import { SNAG_CODES, WORDS } from './words';
 
-const FAMILIES: Readonly<Record<string, string>> = { fits: 'Fits (mechanical)', mates: 'Mates (electrical)', reaches: 'Reaches (ports and lanes)', powered: 'Powered', complete: 'Complete', within: 'Within the brief' };
+const FAMILIES: Readonly<Record<string, string>> = { fits: 'Fits (mechanical)', mates: 'Mates (electrical)', reaches: 'Reaches (ports and lanes)', powered: 'Powered', cooled: 'Cooled', complete: 'Complete', within: 'Within the brief' };
 
 /** `docs/rules.md`: every rule by family, from the catalogue of words. */
 export function rulesPage(): string {

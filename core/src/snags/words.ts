@@ -128,7 +128,7 @@ export const WORDS = {
   'complete.uselessPorts': { title: 'Ports nobody can use', what: (f, s) => `${f.board} has ${n(s.gap!.have, 'drive port')}; ${f.chassis} has ${n(s.gap!.limit, 'bay')}: ${n(-s.gap!.gap, 'stays idle', 'stay idle')}.`, why: 'They were paid for; another chassis would use them.' },
   'powered.plugs': {
     title: 'A plug for every part',
-    what: (f, s) => `${plugWords(String(f.plug))}: ${s.gap!.limit} wanted, ${f.supply} has ${s.gap!.have}.${s.severity === 'caution' ? ' Splitters are needed.' : ''}`,
+    what: (f, s) => `${plugWords(String(f.plug))}: ${s.gap!.limit} wanted, ${f.supply} has ${s.gap!.have}.${s.severity === 'caution' ? ' Splitters are needed.' : f.overload ? ' Splitters would carry more than they may.' : ''}`,
     why: 'A part without power is dead weight; every splitter is one more contact to fail.',
   },
   'powered.total': {
@@ -140,6 +140,16 @@ export const WORDS = {
     title: '12 V at the start of all drives',
     what: (f, s) => `Starting ${n(Number(f.drives), 'drive')} together ${s.severity === 'blocker' ? 'takes' : 'may take'} ${(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi ?? s.gap!.have).toFixed(1)} A on 12 V; ${f.supply} gives ${round(s.gap!.limit)} A.`,
     why: 'The supply cuts out at power-on, or drives drop from the pool.',
+  },
+  'cooled.cooler': {
+    title: 'Heat the cooler carries',
+    what: (f, s) => `${f.processor} draws ${f.basis === 'typical' ? 'about ' : ''}${round(s.gap!.have)} W for minutes on end; ${f.cooler} carries ${round(s.gap!.limit)} W.`,
+    why: 'Under load it slows itself down, or switches off.',
+  },
+  'cooled.passive': {
+    title: 'Cooler without a fan',
+    what: (f) => `${f.cooler} has no fan, and none turns in a wall of ${f.chassis}: ${f.processor} draws about ${f.watts} W under load.`,
+    why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
   },
   'within.money': { title: 'Money against the brief', what: (f, s) => over(s, (v) => `${f.currency} ${Math.round(v)}`, 'budget of'), why: 'Owned and used parts bring it down first.' },
   'within.idle': { title: 'Idle watts against the brief', what: (_f, s) => over(s, (v) => `${Math.round(v)} W`, 'wished idle of'), why: 'A server idles most of the year; that is what the bill is made of.' },
