@@ -8,9 +8,48 @@ export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
-  { rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }], '@typescript-eslint/consistent-type-imports': 'error' } },
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  // Prettier lays the code out; what it leaves longer, as comments and texts, is for the writer to break.
+  {
+    files: ['{core,server,web}/src/**/*.{ts,tsx}', 'scripts/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-len': ['error', { code: 120 }], 'max-statements-per-line': ['error', { max: 1 }] },
+  },
   // The core is pure: it imports no interface, no server and nothing of the machine.
-  { files: ['core/src/**/*.ts'], ignores: ['**/*.test.ts', 'core/src/testing/**'], rules: { 'no-restricted-imports': ['error', { patterns: noFrameworks }], 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch'], 'no-restricted-syntax': ['error', { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Randomness is passed in.' }, { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'The clock is passed in.' }] } },
-  { files: ['server/src/**/*.ts'], rules: { 'no-restricted-imports': ['error', { patterns: ['react', '@inch-tower/web', '*/web/*'] }] } },
-  { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { ...hooks.configs.recommended.rules, 'no-restricted-imports': ['error', { patterns: ['express', 'sequelize', '@inch-tower/server', '*/server/*'] }] } },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'core/src/testing/**'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: noFrameworks }],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch'],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'Randomness is passed in.',
+        },
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'The clock is passed in.',
+        },
+      ],
+    },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['react', '@inch-tower/web', '*/web/*'] }] },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      'no-restricted-imports': ['error', { patterns: ['express', 'sequelize', '@inch-tower/server', '*/server/*'] }],
+    },
+  },
 );

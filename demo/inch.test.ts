@@ -3,16 +3,26 @@ import { readFileSync } from 'node:fs';
 import { buildJsonSchema, partsJsonSchema } from '@inch-tower/core';
 
 const inch = (args: readonly string[], input = '') => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/inch.ts', ...args], { input, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/inch.ts', ...args], {
+    input,
+    encoding: 'utf8',
+  });
   return { status, stdout, stderr };
 };
 const build = (name: string) => `demo/builds/${name}.json`;
 
-test.each([['a sound build', ['assess', build('school-shelf')], 0], ['an unfinished one', ['assess', build('reading-room')], 0], ['an unfinished one that should be complete', ['assess', build('reading-room'), '--complete'], 1], ['a blocked one', ['assess', build('hall-cupboard')], 1]] as const)('%s', (_name, args, code) => {
+test.each([
+  ['a sound build', ['assess', build('school-shelf')], 0],
+  ['an unfinished one', ['assess', build('reading-room')], 0],
+  ['an unfinished one that should be complete', ['assess', build('reading-room'), '--complete'], 1],
+  ['a blocked one', ['assess', build('hall-cupboard')], 1],
+] as const)('%s', (_name, args, code) => {
   const { status, stdout } = inch(args);
   expect(status).toBe(code);
   const assessment = JSON.parse(stdout) as { status: string; figures: object; snags: { what: string }[] };
-  expect(Object.keys(assessment)).toEqual(expect.arrayContaining(['status', 'figures', 'snags', 'layout', 'needs', 'open']));
+  expect(Object.keys(assessment)).toEqual(
+    expect.arrayContaining(['status', 'figures', 'snags', 'layout', 'needs', 'open']),
+  );
   for (const snag of assessment.snags) expect(snag.what.length).toBeGreaterThan(10);
 });
 
@@ -23,7 +33,13 @@ test('as a report, and from standard input', () => {
   expect(stdout).toContain('blocker: Fell 74 is 4 mm too high');
 });
 
-test.each([['no such file', ['assess', 'nowhere.json'], '', 'cannot be read (ENOENT)'], ['not a build', ['assess', 'package.json'], '', 'Inch Tower reads format 1'], ['not JSON', ['assess', '-'], 'hello', 'it is not JSON'], ['no command', [], '', 'Usage'], ['an unknown flag', ['assess', build('school-shelf'), '--loud'], '', 'assess has no --loud']] as const)('unusable input ends with 2 and says why: %s', (_name, args, input, words) => {
+test.each([
+  ['no such file', ['assess', 'nowhere.json'], '', 'cannot be read (ENOENT)'],
+  ['not a build', ['assess', 'package.json'], '', 'Inch Tower reads format 1'],
+  ['not JSON', ['assess', '-'], 'hello', 'it is not JSON'],
+  ['no command', [], '', 'Usage'],
+  ['an unknown flag', ['assess', build('school-shelf'), '--loud'], '', 'assess has no --loud'],
+] as const)('unusable input ends with 2 and says why: %s', (_name, args, input, words) => {
   const { status, stdout, stderr } = inch(args, input);
   expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
   expect(stderr).toContain(words);
@@ -35,6 +51,10 @@ test('bill and drawing', () => {
 });
 
 test('the published schemas are those the files are checked with', () => {
-  expect(JSON.parse(readFileSync('docs/schema/build-1.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(buildJsonSchema())));
-  expect(JSON.parse(readFileSync('docs/schema/parts-1.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(partsJsonSchema())));
+  expect(JSON.parse(readFileSync('docs/schema/build-1.schema.json', 'utf8'))).toEqual(
+    JSON.parse(JSON.stringify(buildJsonSchema())),
+  );
+  expect(JSON.parse(readFileSync('docs/schema/parts-1.schema.json', 'utf8'))).toEqual(
+    JSON.parse(JSON.stringify(partsJsonSchema())),
+  );
 });

@@ -11,18 +11,43 @@ export class BenchPage {
     return this;
   }
 
-  get status() { return this.page.getByTestId('status'); }
-  get saved() { return this.page.getByTestId('save-state'); }
-  get changeLine() { return this.page.getByTestId('change-line'); }
-  place(view: 'plan' | 'front' | 'side', spot: string) { return this.page.locator(`[data-view="${view}"] [data-stop="${spot}"]`); }
-  outline(spot: string) { return this.page.locator(`[data-stop="${spot}"]`).first(); }
-  tryRow(sheet: string) { return this.page.locator(`[data-try="${sheet}"]`); }
-  snag(code: string) { return this.page.locator(`[data-snag="${code}"]`); }
-  kit(sheet: string) { return this.page.locator(`[data-kit="${sheet}"]`); }
+  get status() {
+    return this.page.getByTestId('status');
+  }
+  get saved() {
+    return this.page.getByTestId('save-state');
+  }
+  get changeLine() {
+    return this.page.getByTestId('change-line');
+  }
+  place(view: 'plan' | 'front' | 'side', spot: string) {
+    return this.page.locator(`[data-view="${view}"] [data-stop="${spot}"]`);
+  }
+  outline(spot: string) {
+    return this.page.locator(`[data-stop="${spot}"]`).first();
+  }
+  tryRow(sheet: string) {
+    return this.page.locator(`[data-try="${sheet}"]`);
+  }
+  snag(code: string) {
+    return this.page.locator(`[data-snag="${code}"]`);
+  }
+  kit(sheet: string) {
+    return this.page.locator(`[data-kit="${sheet}"]`);
+  }
 
   /** The six tapes' numbers as shown. */
   async tapes(): Promise<Record<string, string>> {
-    return Object.fromEntries(await this.page.locator('[data-figure]').evaluateAll((cells) => cells.map((cell) => [cell.getAttribute('data-figure')!, cell.querySelector('[data-value], .mono')?.textContent ?? ''])));
+    return Object.fromEntries(
+      await this.page
+        .locator('[data-figure]')
+        .evaluateAll((cells) =>
+          cells.map((cell) => [
+            cell.getAttribute('data-figure')!,
+            cell.querySelector('[data-value], .mono')?.textContent ?? '',
+          ]),
+        ),
+    );
   }
 
   async settled(): Promise<void> {

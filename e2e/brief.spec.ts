@@ -2,7 +2,10 @@ import { expect, test } from '@playwright/test';
 import { BenchPage, copyOf, storedBuild } from './bench';
 
 test.describe('the brief', () => {
-  test('an answer becomes a mark, a snag and a line on the drawing at once, and is saved', async ({ page, request }) => {
+  test('an answer becomes a mark, a snag and a line on the drawing at once, and is saved', async ({
+    page,
+    request,
+  }) => {
     const id = await copyOf(request, 'hall-cupboard', 'brief');
     const bench = await new BenchPage(page).open(id, '/brief');
     const tape = page.locator('[data-figure="power.idleWallW"]');
@@ -21,7 +24,10 @@ test.describe('the brief', () => {
     await expect(page.getByText('330 mm, 30 over')).toBeAttached();
   });
 
-  test('an answer that cannot be is said and loses nothing; an emptied one is open again; undo brings it back', async ({ page, request }) => {
+  test('an answer that cannot be is said and loses nothing; an emptied one is open again; undo brings it back', async ({
+    page,
+    request,
+  }) => {
     const id = await copyOf(request, 'hall-cupboard', 'brief-bad');
     const bench = await new BenchPage(page).open(id, '/brief');
     const ear = page.getByLabel('At the ear, at most');

@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { BenchPage, copyOf, storedBuild } from './bench';
 
-test('a change to the chassis is shown before it is made, cures the card, and is taken back', async ({ page, request }) => {
+test('a change to the chassis is shown before it is made, cures the card, and is taken back', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'sound-desk', 'changes');
   const bench = await new BenchPage(page).open(id);
   await expect(bench.snag('fits.cardLength')).toContainText('32 mm too long: 312 mm, room for 280 mm to the fan wall');
@@ -36,7 +39,9 @@ test('another machine’s drives: how many find a bay and a port, and what helps
   await page.getByText('Could it take another machine’s drives?').click();
   await page.locator('[data-host="school-shelf"]').click();
   await expect(page.locator('[data-hosting]')).toContainText('Of 4 drives of School shelf 4 find a bay, 0 a port.');
-  await expect(page.locator('[data-hosting] p', { hasText: 'Then there is no room for more like them.' })).toBeInViewport();
+  await expect(
+    page.locator('[data-hosting] p', { hasText: 'Then there is no room for more like them.' }),
+  ).toBeInViewport();
   // A way brings the drives with it, in one edit that one undo takes back.
   const way = page.locator('[data-hosting] [data-remedy]', { hasText: /^Add .*, and bring them in/ }).first();
   await way.click();

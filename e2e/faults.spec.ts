@@ -8,7 +8,9 @@ const rename = async (bench: BenchPage, name: string) => {
 
 /** Two tabs on one build, in browsers of their own: the second is told when the first has saved. */
 async function twoTabs(browser: Browser, id: string) {
-  const [one, two] = await Promise.all([0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()));
+  const [one, two] = await Promise.all(
+    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+  );
   const first = await new BenchPage(one!).open(id);
   const second = await new BenchPage(two!).open(id);
   await rename(first, 'From the first tab');
@@ -16,7 +18,14 @@ async function twoTabs(browser: Browser, id: string) {
   await second.place('front', 'u2/cage.1').click();
   await second.tryRow('barge-8').click();
   await expect(second.saved).toHaveText('Changed elsewhere');
-  return { first, second, close: async () => { await one!.context().close(); await two!.context().close(); } };
+  return {
+    first,
+    second,
+    close: async () => {
+      await one!.context().close();
+      await two!.context().close();
+    },
+  };
 }
 
 test.describe('J6 two tabs on one build', () => {
@@ -57,7 +66,10 @@ test.describe('J6 two tabs on one build', () => {
   });
 });
 
-test('J7 the database stopped for 20 s during edits, the page closed and opened again: all edits are saved after', async ({ browser, request }) => {
+test('J7 the database stopped for 20 s during edits, the page closed and opened again: all edits are saved after', async ({
+  browser,
+  request,
+}) => {
   const control = process.env.INCH_TOWER_CONTROL!;
   const id = await copyOf(request, 'hall-cupboard', 'stopped');
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });

@@ -29,7 +29,9 @@ test('a build with a script in its names is taken in as text and runs nothing', 
   const evil = '<img src=x onerror="window.pwned=1"><script>window.pwned=1</script>';
   const sheets = Object.fromEntries(Object.entries(build.sheets).map(([id, sheet]) => [id, { ...sheet, name: evil }]));
   await page.goto('/');
-  await page.getByLabel('Build file').setInputFiles(file('evil.json', JSON.stringify({ ...build, name: evil, notes: evil, sheets })));
+  await page
+    .getByLabel('Build file')
+    .setInputFiles(file('evil.json', JSON.stringify({ ...build, name: evil, notes: evil, sheets })));
   await expect(page).toHaveURL(/\/b\/b-/);
   await expect(page.getByLabel('Name of the machine')).toHaveValue(evil);
   await expect(page.getByTestId('status')).toHaveText('Blocked');
@@ -58,7 +60,10 @@ test('an address without a machine says so and leads back', async ({ page }) => 
   await expect(page.getByRole('heading', { name: 'Machines' })).toBeVisible();
 });
 
-test('J5 given out and taken in again a build is deep-equal; the bill’s CSV sums to the money shown', async ({ page, request }) => {
+test('J5 given out and taken in again a build is deep-equal; the bill’s CSV sums to the money shown', async ({
+  page,
+  request,
+}) => {
   const bench = await new BenchPage(page).open('field-kit');
   const give = async (name: string) => {
     await page.getByRole('button', { name: 'Give out' }).click();
@@ -69,14 +74,20 @@ test('J5 given out and taken in again a build is deep-equal; the bill’s CSV su
   const bill = await give('Bill as a table (CSV)');
   const drawing = await give('Drawing to scale (SVG)');
   const money = Number((await bench.tapes())['cost.now']!.replace(/\D/g, ''));
-  const rows = bill.buffer.toString('utf8').trim().split('\r\n').map((line) => line.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
+  const rows = bill.buffer
+    .toString('utf8')
+    .trim()
+    .split('\r\n')
+    .map((line) => line.split(/,(?=(?:[^"]*"[^"]*")*[^"]*$)/));
   const total = rows[0]!.indexOf('total');
   const sum = rows.slice(1, -1).reduce((all, row) => all + Number(row[total]), 0);
   expect([Math.round(sum), Number(rows.at(-1)![total])]).toEqual([money, sum]);
   expect(drawing.buffer.toString('utf8')).toMatch(/^<\?xml[\s\S]+<\/svg>\s*$/);
 
   await page.goto('/');
-  await page.getByLabel('Build file').setInputFiles({ name: file.name, mimeType: 'application/json', buffer: file.buffer });
+  await page
+    .getByLabel('Build file')
+    .setInputFiles({ name: file.name, mimeType: 'application/json', buffer: file.buffer });
   await expect(page).toHaveURL(/\/b\/b-/);
   const id = new URL(page.url()).pathname.split('/').at(-1)!;
   const [before, after] = [await storedBuild(request, 'field-kit'), await storedBuild(request, id)];

@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { BenchPage, copyOf, storedBuild } from './bench';
 
-test('J1 floor → hall cupboard → bay → try → put eight → figures change, one undo takes them back', async ({ page, request }) => {
+test('J1 floor → hall cupboard → bay → try → put eight → figures change, one undo takes them back', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'j1');
   await page.goto('/');
   await page.getByRole('link', { name: 'Open Hall cupboard, j1' }).click();
@@ -23,11 +26,14 @@ test('J1 floor → hall cupboard → bay → try → put eight → figures chang
   await expect(bench.changeLine).toContainText('8 × Barge 8 TB');
   await expect.poll(() => bench.tapes()).toMatchObject({ 'capacity.rawTb': '67.8', 'drives.room': '0 more' });
   const after = await bench.tapes();
-  for (const id of ['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'cost.now']) expect(Number(after[id]!.replace(/\D/g, ''))).toBeGreaterThan(Number(before[id]!.replace(/\D/g, '')));
+  for (const id of ['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'cost.now'])
+    expect(Number(after[id]!.replace(/\D/g, ''))).toBeGreaterThan(Number(before[id]!.replace(/\D/g, '')));
   await expect(page.locator('[data-view="front"] .solid.drive')).toHaveCount(8);
   await expect(bench.kit('barge-8')).toContainText('8 × Barge 8 TB');
   await bench.settled();
-  expect(Object.values((await storedBuild(request, id)).layout.at).filter((seat) => seat.spot.key === 'cage')).toHaveLength(8);
+  expect(
+    Object.values((await storedBuild(request, id)).layout.at).filter((seat) => seat.spot.key === 'cage'),
+  ).toHaveLength(8);
 
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect.poll(() => bench.tapes()).toEqual(before);
@@ -36,9 +42,13 @@ test('J1 floor → hall cupboard → bay → try → put eight → figures chang
 
 test('J2 a blocker cured by a remedy, undone, redone', async ({ page, request }) => {
   const bench = await new BenchPage(page).open(await copyOf(request, 'hall-cupboard', 'j2'));
-  await expect(bench.snag('reaches.portsShort')).toContainText('4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.');
+  await expect(bench.snag('reaches.portsShort')).toContainText(
+    '4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.',
+  );
   await bench.snag('reaches.portsShort').getByRole('button').first().click();
-  const remedy = bench.snag('reaches.portsShort').locator('[data-remedy]', { hasText: 'Take Stickle 250 GB NVMe instead' });
+  const remedy = bench
+    .snag('reaches.portsShort')
+    .locator('[data-remedy]', { hasText: 'Take Stickle 250 GB NVMe instead' });
   await expect(remedy).toBeVisible();
   await remedy.hover();
   await expect(page.getByTestId('trying')).toHaveText('Stickle 250 GB NVMe in, Reed 250 GB M.2 SATA out');
@@ -83,9 +93,25 @@ test('J3 reload and a second browser show the same build and the same wiring', a
 
 test('J4 a new build from nothing to no blockers, by keyboard only', async ({ page }) => {
   await page.goto('/');
-  const press = async (...keys: string[]) => { for (const key of keys) await page.keyboard.press(key); };
-  const focused = () => page.evaluate(() => document.activeElement === document.body ? '' : document.activeElement?.getAttribute('data-stop') ?? document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
-  const tabTo = async (wanted: string | RegExp) => { for (let i = 0; i < 40; i++) { if ((await focused()).match(wanted)) return; await press('Tab'); } throw new Error(`Tab never reached ${String(wanted)}; it is at ${await focused()}`); };
+  const press = async (...keys: string[]) => {
+    for (const key of keys) await page.keyboard.press(key);
+  };
+  const focused = () =>
+    page.evaluate(() =>
+      document.activeElement === document.body
+        ? ''
+        : (document.activeElement?.getAttribute('data-stop') ??
+          document.activeElement?.getAttribute('aria-label') ??
+          document.activeElement?.textContent ??
+          ''),
+    );
+  const tabTo = async (wanted: string | RegExp) => {
+    for (let i = 0; i < 40; i++) {
+      if ((await focused()).match(wanted)) return;
+      await press('Tab');
+    }
+    throw new Error(`Tab never reached ${String(wanted)}; it is at ${await focused()}`);
+  };
   await tabTo('New machine');
   await press('Enter');
   const bench = new BenchPage(page);
@@ -98,8 +124,14 @@ test('J4 a new build from nothing to no blockers, by keyboard only', async ({ pa
   const choose = async (spot: string, search: string, sheet: string, count = 1) => {
     for (let i = 0; i < 24 && (await focused()) !== spot; i++) {
       const step = await page.evaluate((wanted) => {
-        const at = (id: string | null) => [...document.querySelectorAll('.drawing [data-stop]')].find((node) => node.getAttribute('data-stop') === id)?.querySelector('rect')?.getBoundingClientRect();
-        const all = [...document.querySelectorAll('.drawing [data-stop]')].map((node) => node.getAttribute('data-stop'));
+        const at = (id: string | null) =>
+          [...document.querySelectorAll('.drawing [data-stop]')]
+            .find((node) => node.getAttribute('data-stop') === id)
+            ?.querySelector('rect')
+            ?.getBoundingClientRect();
+        const all = [...document.querySelectorAll('.drawing [data-stop]')].map((node) =>
+          node.getAttribute('data-stop'),
+        );
         return { known: all.includes(wanted), here: !!at(document.activeElement?.getAttribute('data-stop') ?? null) };
       }, spot);
       expect(step.known, `${spot} is in the drawing`).toBe(true);
@@ -119,7 +151,12 @@ test('J4 a new build from nothing to no blockers, by keyboard only', async ({ pa
       await expect(page.getByTestId('try-count')).toContainText('not');
       await page.getByLabel('How many').press('ArrowDown');
     } else await press('ArrowDown');
-    for (let i = 0; i < 12 && !(await page.evaluate((wanted) => document.activeElement?.getAttribute('data-try') === wanted, sheet)); i++) await press('ArrowDown');
+    for (
+      let i = 0;
+      i < 12 && !(await page.evaluate((wanted) => document.activeElement?.getAttribute('data-try') === wanted, sheet));
+      i++
+    )
+      await press('ArrowDown');
     await press('Enter');
     await expect(bench.kit(sheet)).toBeVisible();
     await expect.poll(() => page.evaluate(() => document.activeElement?.hasAttribute('data-stop'))).toBe(true);
@@ -140,7 +177,9 @@ test('J4 a new build from nothing to no blockers, by keyboard only', async ({ pa
 test('an edit made while the server is away is kept here and saved when it is back', async ({ page, request }) => {
   const id = await copyOf(request, 'hall-cupboard', 'away');
   const bench = await new BenchPage(page).open(id);
-  await page.route('**/api/builds/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  await page.route('**/api/builds/**', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
   await page.getByLabel('Name of the machine').fill('Kept name');
   await page.getByLabel('Name of the machine').press('Enter');
   await expect(bench.saved).toHaveText('Saved in this browser only');
@@ -151,7 +190,10 @@ test('an edit made while the server is away is kept here and saved when it is ba
   expect((await storedBuild(request, id)).name).toBe('Kept name');
 });
 
-test('an edit made just before leaving the bench is on the server, and the floor shows it', async ({ page, request }) => {
+test('an edit made just before leaving the bench is on the server, and the floor shows it', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'leave');
   await new BenchPage(page).open(id);
   await page.getByLabel('Name of the machine').fill('Left at once');
@@ -166,7 +208,9 @@ test('a build saved elsewhere meanwhile is never overwritten: join puts mine on 
   const bench = await new BenchPage(page).open(id);
   const now = await request.get(`/api/builds/${id}`);
   const theirs = { ...((await now.json()) as object), notes: 'Theirs' };
-  expect((await request.put(`/api/builds/${id}`, { data: theirs, headers: { 'if-match': now.headers().etag! } })).status()).toBe(200);
+  expect(
+    (await request.put(`/api/builds/${id}`, { data: theirs, headers: { 'if-match': now.headers().etag! } })).status(),
+  ).toBe(200);
   await page.getByLabel('Name of the machine').fill('Mine');
   await page.getByLabel('Name of the machine').press('Enter');
   await expect(bench.saved).toHaveText('Changed elsewhere');
@@ -199,7 +243,11 @@ test('a held drive stays put, a moved one goes where a lit place is chosen', asy
   await page.getByRole('button', { name: 'Hold', exact: true }).click();
   await expect(page.getByText('front 24, held.')).toBeVisible();
   await bench.settled();
-  expect(Object.values((await storedBuild(request, id)).layout.at).filter((seat) => seat.how === 'held').map((seat) => seat.spot.n)).toEqual([24]);
+  expect(
+    Object.values((await storedBuild(request, id)).layout.at)
+      .filter((seat) => seat.how === 'held')
+      .map((seat) => seat.spot.n),
+  ).toEqual([24]);
 });
 
 test('selecting a drive lights up the card that feeds it', async ({ page }) => {

@@ -60,7 +60,11 @@ test('an unknown chassis takes its shape from typed dimensions while they are ty
 test('parts as CSV: bad rows are said line by line, good ones are taken in', async ({ page }) => {
   await page.goto('/parts/files');
   const stamp = Date.now();
-  await page.getByLabel('Rows of parts').fill(`name,kind,archetype,idleW,price,currency\nFrom a table ${stamp},drive,disk-25,1.1,30,EUR\nToo hungry,drive,disk-25,900,,\nNowhere,drive,no-such-class,,,`);
+  await page
+    .getByLabel('Rows of parts')
+    .fill(
+      `name,kind,archetype,idleW,price,currency\nFrom a table ${stamp},drive,disk-25,1.1,30,EUR\nToo hungry,drive,disk-25,900,,\nNowhere,drive,no-such-class,,,`,
+    );
   await expect(page.locator('[data-line="3"]')).toContainText('idle “900”');
   await expect(page.locator('[data-line="4"]')).toContainText('there is no archetype no-such-class');
   await page.getByRole('button', { name: 'Take in 1 good row' }).click();
@@ -72,15 +76,23 @@ test('parts given out as JSON and CSV can be read back', async ({ page }) => {
   await page.getByLabel('Which').selectOption('catalogue');
   for (const name of ['As JSON, whole', 'As CSV']) {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
-    await page.getByLabel('File of parts').setInputFiles({ name: download.suggestedFilename(), mimeType: 'text/plain', buffer: readFileSync(await download.path()) });
-    await expect(page.getByRole('status').filter({ hasText: 'good row' })).toContainText(/0 good rows, 0 bad ones, \d+ here already/);
+    await page.getByLabel('File of parts').setInputFiles({
+      name: download.suggestedFilename(),
+      mimeType: 'text/plain',
+      buffer: readFileSync(await download.path()),
+    });
+    await expect(page.getByRole('status').filter({ hasText: 'good row' })).toContainText(
+      /0 good rows, 0 bad ones, \d+ here already/,
+    );
   }
 });
 
 test('an old machine in one paste becomes stock, and stock goes into a machine as owned', async ({ page, request }) => {
   await page.goto('/parts/stock');
   await page.getByRole('button', { name: 'Take in an old machine' }).click();
-  await page.getByLabel('Paste what it prints of itself').fill([sample('block-devices.json'), sample('smart.json'), sample('dmi.txt'), sample('pci.txt')].join('\n'));
+  await page
+    .getByLabel('Paste what it prints of itself')
+    .fill([sample('block-devices.json'), sample('smart.json'), sample('dmi.txt'), sample('pci.txt')].join('\n'));
   await expect(page.getByText('11 of 11 to take in')).toBeVisible();
   await expect(page.getByText('A dead one: its capacity is not in the listing')).toBeVisible();
   await page.getByRole('checkbox', { name: /Tollhatch Plain Lan/ }).uncheck();
@@ -101,7 +113,9 @@ test('an old machine in one paste becomes stock, and stock goes into a machine a
   await expect(laptops).toContainText('2 ×');
   await laptops.click();
   await bench.settled();
-  const stored = (await (await request.get(`/api/builds/${one}`)).json()) as { items: { deal: string; hours?: number }[] };
+  const stored = (await (await request.get(`/api/builds/${one}`)).json()) as {
+    items: { deal: string; hours?: number }[];
+  };
   expect(stored.items.at(-1)).toMatchObject({ deal: 'owned', hours: 41_020 });
   await request.post('/api/builds', { data: { ...stored, id: two, name: 'stock-b' } });
   await page.goto('/parts/stock');
@@ -115,9 +129,14 @@ test('an old machine in one paste becomes stock, and stock goes into a machine a
   for (const id of [one, two]) await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
 });
 
-test('J8 a machine with nothing from the catalogue: classes and ten typed numbers, checked, in under forty actions', async ({ page }) => {
+test('J8 a machine with nothing from the catalogue: classes and ten typed numbers, checked, in under forty actions', async ({
+  page,
+}) => {
   let actions = 0;
-  const act = async (work: Promise<unknown>) => { actions++; await work; };
+  const act = async (work: Promise<unknown>) => {
+    actions++;
+    await work;
+  };
   await page.goto('/');
   await act(page.getByRole('button', { name: 'New machine' }).click());
   const bench = new BenchPage(page);
@@ -126,7 +145,18 @@ test('J8 a machine with nothing from the catalogue: classes and ten typed number
   await act(page.locator('[data-class="tower-matx"]').click());
   const stamp = Date.now();
   await act(page.getByLabel('Name', { exact: true }).fill(`Grandfather’s box ${stamp}`));
-  const numbers: readonly (readonly [string, string])[] = [['Depth in mm', '412'], ['Width in mm', '208'], ['Height in mm', '401'], ['Longest card in mm', '251'], ['Highest cooler in mm', '152'], ['Longest supply in mm', '165'], ['Drive cage: rows', '5'], ['weight, empty', '6900'], ['Price', '0'], ['panels take away', '1']];
+  const numbers: readonly (readonly [string, string])[] = [
+    ['Depth in mm', '412'],
+    ['Width in mm', '208'],
+    ['Height in mm', '401'],
+    ['Longest card in mm', '251'],
+    ['Highest cooler in mm', '152'],
+    ['Longest supply in mm', '165'],
+    ['Drive cage: rows', '5'],
+    ['weight, empty', '6900'],
+    ['Price', '0'],
+    ['panels take away', '1'],
+  ];
   for (const [label, text] of numbers) await act(page.getByLabel(label, { exact: true }).fill(text));
   await act(page.getByRole('button', { name: 'Save the sheet' }).click());
   await expect(page).toHaveURL(/\/b\//);

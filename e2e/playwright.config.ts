@@ -3,7 +3,15 @@ import { defineConfig } from '@playwright/test';
 /** Debian's Chromium, headless, kept off the network but for the app under test. */
 export const CHROMIUM = {
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 };
 
 export default defineConfig({
@@ -15,6 +23,14 @@ export default defineConfig({
   workers: 1,
   forbidOnly: true,
   outputDir: '../test-results/browser',
-  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../test-results/browser.json' }]],
-  use: { baseURL: process.env.INCH_TOWER_URL, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, screenshot: 'only-on-failure' },
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../test-results/browser.json' }],
+  ],
+  use: {
+    baseURL: process.env.INCH_TOWER_URL,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: CHROMIUM,
+    screenshot: 'only-on-failure',
+  },
 });

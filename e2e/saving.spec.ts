@@ -11,9 +11,19 @@ const rename = async (bench: BenchPage, name: string) => {
   await bench.page.getByLabel('Name of the machine').press('Enter');
 };
 /** Takes away every way a page can keep something. */
-const blockStorage = (page: Page) => page.addInitScript(() => { Object.defineProperty(window, 'indexedDB', { get: () => { throw new Error('blocked'); } }); });
+const blockStorage = (page: Page) =>
+  page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', {
+      get: () => {
+        throw new Error('blocked');
+      },
+    });
+  });
 
-test('an edit made while a save is under way is saved though the bench is left before its answer', async ({ page, request }) => {
+test('an edit made while a save is under way is saved though the bench is left before its answer', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'slow-answer');
   const bench = await new BenchPage(page).open(id);
   await page.route(`**/api/builds/${id}`, async (route) => {
@@ -27,7 +37,12 @@ test('an edit made while a save is under way is saved though the bench is left b
   await sent;
   await add(bench, 'u2/cage.1', 'barge-8');
   await page.getByRole('link', { name: /to the floor/ }).click();
-  await expect.poll(async () => { const build = await storedBuild(request, id); return [build.name, build.items.some((item) => item.sheet === 'barge-8')]; }).toEqual(['Edit A', true]);
+  await expect
+    .poll(async () => {
+      const build = await storedBuild(request, id);
+      return [build.name, build.items.some((item) => item.sheet === 'barge-8')];
+    })
+    .toEqual(['Edit A', true]);
   await expect(page.getByText('Not on the server yet')).toHaveCount(0);
 });
 
@@ -47,12 +62,17 @@ test('an answer without its version is not taken for a save', async ({ page, req
   expect((await storedBuild(request, id)).name).toBe('Not there yet');
 });
 
-test('with storage blocked and saves failing the page says so, closing asks, and the edit stays through its views', async ({ page, request }) => {
+test('with storage blocked and saves failing the page says so, closing asks, and the edit stays through its views', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'blocked');
   await blockStorage(page);
   const bench = await new BenchPage(page).open(id);
   let failing = true;
-  await page.route(`**/api/builds/${id}`, (route) => (route.request().method() === 'PUT' && failing ? route.abort() : route.continue()));
+  await page.route(`**/api/builds/${id}`, (route) =>
+    route.request().method() === 'PUT' && failing ? route.abort() : route.continue(),
+  );
   await rename(bench, 'Only in this page');
   await expect(bench.saved).toHaveText('Not saved: leave this page open');
   await expect(page.getByRole('alert')).toContainText('this browser cannot keep it');
@@ -72,7 +92,10 @@ test('with storage blocked and saves failing the page says so, closing asks, and
   expect((await storedBuild(request, id)).name).toBe('Only in this page');
 });
 
-test('two tabs of one browser keep an edit each while the server is away; both are there after', async ({ browser, request }) => {
+test('two tabs of one browser keep an edit each while the server is away; both are there after', async ({
+  browser,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'two-kept');
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const open = async () => {
@@ -119,25 +142,45 @@ test('a delete that fails is said, and a machine changed meanwhile is not delete
   const name = (await storedBuild(request, id)).name;
   await expect(page.getByRole('link', { name: `Open ${name}` })).toBeVisible();
   const etag = (await request.get(`/api/builds/${id}`)).headers().etag!;
-  await request.put(`/api/builds/${id}`, { data: { ...(await storedBuild(request, id)), notes: 'Changed meanwhile' }, headers: { 'if-match': etag } });
+  await request.put(`/api/builds/${id}`, {
+    data: { ...(await storedBuild(request, id)), notes: 'Changed meanwhile' },
+    headers: { 'if-match': etag },
+  });
   await page.getByRole('button', { name: `Take down ${name}` }).click();
   await page.getByRole('button', { name: 'Take it down' }).click();
   await expect(page.getByRole('alert')).toContainText('was not taken down');
   expect((await storedBuild(request, id)).notes).toBe('Changed meanwhile');
 });
 
-test('a fault of the server is tried again by itself; one machine that cannot be worked out says so alone', async ({ page, request }) => {
+test('a fault of the server is tried again by itself; one machine that cannot be worked out says so alone', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'fault');
   const bench = await new BenchPage(page).open(id);
   let faults = 1;
-  await page.route(`**/api/builds/${id}`, (route) => (route.request().method() === 'PUT' && faults-- > 0 ? route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ code: 'fault', detail: 'Something went wrong on the server.' }) }) : route.continue()));
+  await page.route(`**/api/builds/${id}`, (route) =>
+    route.request().method() === 'PUT' && faults-- > 0
+      ? route.fulfill({
+          status: 500,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({ code: 'fault', detail: 'Something went wrong on the server.' }),
+        })
+      : route.continue(),
+  );
   await rename(bench, 'After a fault');
   await bench.settled();
   expect((await storedBuild(request, id)).name).toBe('After a fault');
   await page.route('**/api/builds?*', async (route) => {
     const answer = await route.fetch();
     const body = (await answer.json()) as { builds: { id: string; card: unknown }[] };
-    await route.fulfill({ response: answer, json: { ...body, builds: body.builds.map((one) => (one.id === id ? { ...one, card: { failed: 'A fault of ours.' } } : one)) } });
+    await route.fulfill({
+      response: answer,
+      json: {
+        ...body,
+        builds: body.builds.map((one) => (one.id === id ? { ...one, card: { failed: 'A fault of ours.' } } : one)),
+      },
+    });
   });
   await page.getByRole('link', { name: /to the floor/ }).click();
   await expect(page.getByText('Not worked out. A fault of ours.')).toHaveCount(1);
@@ -146,10 +189,15 @@ test('a fault of the server is tried again by itself; one machine that cannot be
 
 const HANGS = 'for (;;) {}';
 
-test('a worker that is silent is ended and started again; what was done meanwhile is there', async ({ page, request }) => {
+test('a worker that is silent is ended and started again; what was done meanwhile is there', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'silent-worker');
   let times = 0;
-  await page.route('**/assets/benchWorker*', (route) => (times++ === 0 ? route.fulfill({ contentType: 'text/javascript', body: HANGS }) : route.continue()));
+  await page.route('**/assets/benchWorker*', (route) =>
+    times++ === 0 ? route.fulfill({ contentType: 'text/javascript', body: HANGS }) : route.continue(),
+  );
   await page.goto(`/b/${id}`);
   await rename(new BenchPage(page), 'Done while it was silent');
   await expect(page.getByTestId('status')).not.toHaveText('…');
@@ -158,7 +206,10 @@ test('a worker that is silent is ended and started again; what was done meanwhil
   expect((await storedBuild(request, id)).name).toBe('Done while it was silent');
 });
 
-test('a machine that no worker answers for is said to be so; it is kept, and its file is to be had', async ({ page, request }) => {
+test('a machine that no worker answers for is said to be so; it is kept, and its file is to be had', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'no-worker');
   await page.route('**/assets/benchWorker*', (route) => route.fulfill({ contentType: 'text/javascript', body: HANGS }));
   await page.goto(`/b/${id}`);

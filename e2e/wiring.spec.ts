@@ -39,11 +39,15 @@ test('wiring by mouse and keyboard: a lead picked up, put on another card, held,
   await expect(lead('#1')).not.toContainText('held');
 
   // Its other end: what stood on the two ports changes places.
-  const ports = async () => (await storedBuild(request, id)).layout.wires.map(({ host, device }) => `${host[0]!.n}-${device[0]!.n}`).sort();
+  const ports = async () =>
+    (await storedBuild(request, id)).layout.wires.map(({ host, device }) => `${host[0]!.n}-${device[0]!.n}`).sort();
   await bench.settled();
   const before = await ports();
   await page.getByRole('button', { name: 'Pick up its bay end' }).click();
-  await page.locator('[data-picking]').getByRole('button', { name: /connector 3/ }).click();
+  await page
+    .locator('[data-picking]')
+    .getByRole('button', { name: /connector 3/ })
+    .click();
   await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(1);
   await bench.settled();
   expect(before).toEqual(['1-1', '2-2', '3-3', '4-4']);
@@ -61,7 +65,10 @@ test('a drive in a socket has a row of its own and is chosen in every view', asy
   await expect(page.locator('.stop.chosen[data-stop$="/m2a"]').first()).toBeVisible();
 });
 
-test('what is chosen in the wiring is chosen on the bench; the schedule is saved as a table', async ({ page, request }) => {
+test('what is chosen in the wiring is chosen on the bench; the schedule is saved as a table', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'hall-cupboard', 'schedule');
   await page.goto(`/b/${id}/wiring`);
   await expect(page.locator('[data-loose]')).toContainText('switched off by Reed 250 GB M.2 SATA');
@@ -70,7 +77,10 @@ test('what is chosen in the wiring is chosen on the bench; the schedule is saved
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page).toHaveURL(/sel=u2%2Froof/);
   await page.goBack();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
   const text = readFileSync(await download.path(), 'utf8');
   expect(text.split('\r\n')[0]).toBe('label,from,to,drives,lead,direction,length,source,how');
   expect(text).toContain('#1,');

@@ -1,6 +1,7 @@
 /**
- * What every demo machine and situation comes to, for comparing two states of the code: `npm run compare -- write before.json` in one,
- * `npm run compare -- against before.json` in the other, which lists every figure, snag and place that differs.
+ * What every demo machine and situation comes to, for comparing two states of the code: `npm run compare -- write
+ * before.json` in one, `npm run compare -- against before.json` in the other, which lists every figure, snag and place
+ * that differs.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { createAssessor, wordsOf, type Build } from '@inch-tower/core';
@@ -14,7 +15,15 @@ type Facts = Readonly<Record<string, string>>;
 function factsOf(build: Build): Facts {
   const { figures, snags, layout } = createAssessor().assess(build, AS_OF);
   return Object.fromEntries([
-    ...Object.entries(figures).map(([id, figure]) => [`figure ${id}`, figure ? `${figure.value.toPrecision(6)} (${figure.lo.toPrecision(6)}–${figure.hi.toPrecision(6)}) ${figure.unit}` : 'none'] as const),
+    ...Object.entries(figures).map(
+      ([id, figure]) =>
+        [
+          `figure ${id}`,
+          figure
+            ? `${figure.value.toPrecision(6)} (${figure.lo.toPrecision(6)}–${figure.hi.toPrecision(6)}) ${figure.unit}`
+            : 'none',
+        ] as const,
+    ),
     ...snags.map((snag) => [`snag ${snag.key}`, `${snag.severity}: ${wordsOf(snag).what}`] as const),
     ...Object.entries(layout.at).map(([unit, seat]) => [`seat ${unit}`, JSON.stringify(seat)] as const),
     ['wires', JSON.stringify(layout.wires)] as const,
@@ -23,7 +32,9 @@ function factsOf(build: Build): Facts {
 
 const [act, file] = process.argv.slice(2);
 if (!file || (act !== 'write' && act !== 'against')) throw new Error('say: write FILE, or against FILE');
-const now = Object.fromEntries([...loadDemoBuilds(), ...Object.values(situations(loadDemoCatalogue()))].map((build) => [build.id, factsOf(build)]));
+const now = Object.fromEntries(
+  [...loadDemoBuilds(), ...Object.values(situations(loadDemoCatalogue()))].map((build) => [build.id, factsOf(build)]),
+);
 if (act === 'write') writeFileSync(file, JSON.stringify(now, null, 1));
 else {
   const before = JSON.parse(readFileSync(file, 'utf8')) as Readonly<Record<string, Facts>>;

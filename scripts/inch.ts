@@ -1,6 +1,18 @@
 /** `./inch`: a build file assessed, its bill or its drawing, without a server. Exit codes stand in docs/formats.md. */
 import { readFileSync } from 'node:fs';
-import { billCsv, billOf, createAssessor, drawingSvg, FIGURES, LIMITS, parseBuildText, sceneOf, wordsOf, type Assessment, type Build } from '@inch-tower/core';
+import {
+  billCsv,
+  billOf,
+  createAssessor,
+  drawingSvg,
+  FIGURES,
+  LIMITS,
+  parseBuildText,
+  sceneOf,
+  wordsOf,
+  type Assessment,
+  type Build,
+} from '@inch-tower/core';
 
 const SOUND = 0;
 const BLOCKED = 1;
@@ -11,9 +23,13 @@ const USAGE = `Usage: ./inch assess FILE [--text] [--complete]   figures and sna
        ./inch bill FILE                          the bill as CSV
        ./inch drawing FILE                       the drawing as SVG
        ./inch keys                               keys of a server reached from beyond its machine
-FILE may be - for standard input. Exit code 0 sound or open, 1 blocked (with --complete also open), 2 unusable input, 70 a fault of ours.`;
+FILE may be - for standard input. Exit code 0 sound or open, 1 blocked (with --complete also open), 2 unusable
+input, 70 a fault of ours.`;
 
-const fail = (words: string): never => { process.stderr.write(`${words}\n`); process.exit(UNUSABLE); };
+const fail = (words: string): never => {
+  process.stderr.write(`${words}\n`);
+  process.exit(UNUSABLE);
+};
 
 function readBuild(file: string): Build {
   let text: string;
@@ -29,12 +45,34 @@ function readBuild(file: string): Build {
 
 function report(build: Build, { status, figures, snags, open, needs }: Assessment): string {
   const number = (value: number) => (Math.abs(value) >= 100 ? value.toFixed(0) : value.toFixed(1));
-  const lines = Object.values(figures).map((figure) => `  ${FIGURES[figure.id].label.padEnd(20)} ${number(figure.value).padStart(9)} ${figure.unit}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`);
-  const found = snags.flatMap((snag) => { const { what, why } = wordsOf(snag); return [`  ${snag.severity}: ${what}`, `    ${why}`]; });
+  const lines = Object.values(figures).map(
+    (figure) =>
+      `  ${FIGURES[figure.id].label.padEnd(20)} ${number(figure.value).padStart(9)} ` +
+      `${figure.unit}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`,
+  );
+  const found = snags.flatMap((snag) => {
+    const { what, why } = wordsOf(snag);
+    return [`  ${snag.severity}: ${what}`, `    ${why}`];
+  });
   return [
-    `${build.name || 'Unnamed'}: ${status}`, '', 'Figures', ...(lines.length ? lines : ['  none yet']), '', 'Snags', ...(found.length ? found : ['  none']),
+    `${build.name || 'Unnamed'}: ${status}`,
+    '',
+    'Figures',
+    ...(lines.length ? lines : ['  none yet']),
+    '',
+    'Snags',
+    ...(found.length ? found : ['  none']),
     ...(open.length ? ['', `Still open: ${open.map((one) => one.label.toLowerCase()).join(', ')}`] : []),
-    ...(needs.needs.length ? ['', 'Leads', ...needs.needs.map((need) => `  ${need.count} × ${need.lead.name}${need.toBuy ? `, ${need.toBuy} to buy` : ''}`)] : []), '',
+    ...(needs.needs.length
+      ? [
+          '',
+          'Leads',
+          ...needs.needs.map(
+            (need) => `  ${need.count} × ${need.lead.name}${need.toBuy ? `, ${need.toBuy} to buy` : ''}`,
+          ),
+        ]
+      : []),
+    '',
   ].join('\n');
 }
 
@@ -51,15 +89,33 @@ const flags = new Set(rest.filter((one) => one.startsWith('--')));
 const files = rest.filter((one) => !one.startsWith('--'));
 const known = command === 'assess' ? ['--text', '--complete'] : [];
 const wrong = [...flags].find((flag) => !known.includes(flag));
-if (command === '--help' || command === 'help') { console.log(USAGE); process.exit(SOUND); }
-if (!command || !['assess', 'bill', 'drawing'].includes(command) || files.length !== 1 || wrong) fail(wrong ? `${command} has no ${wrong}.\n${USAGE}` : USAGE);
+if (command === '--help' || command === 'help') {
+  console.log(USAGE);
+  process.exit(SOUND);
+}
+if (!command || !['assess', 'bill', 'drawing'].includes(command) || files.length !== 1 || wrong)
+  fail(wrong ? `${command} has no ${wrong}.\n${USAGE}` : USAGE);
 const build = readBuild(files[0]!);
 const assessment = createAssessor().assess(build, { asOf: new Date().toISOString().slice(0, 10) });
 const { units, ...plain } = assessment;
-const output = command === 'bill' ? billCsv(billOf(build, assessment))
-  : command === 'drawing' ? drawingSvg(build, sceneOf(units, assessment.layout).boxes)
-    : flags.has('--text') ? report(build, assessment)
-      : `${JSON.stringify({ ...plain, unplaced: plain.unplaced.map((unit) => unit.id), unconnected: plain.unconnected.map((unit) => unit.id), needs: plain.needs.needs, snags: plain.snags.map((snag) => ({ ...snag, ...wordsOf(snag) })) }, null, 1)}\n`;
+const output =
+  command === 'bill'
+    ? billCsv(billOf(build, assessment))
+    : command === 'drawing'
+      ? drawingSvg(build, sceneOf(units, assessment.layout).boxes)
+      : flags.has('--text')
+        ? report(build, assessment)
+        : JSON.stringify(
+            {
+              ...plain,
+              unplaced: plain.unplaced.map((unit) => unit.id),
+              unconnected: plain.unconnected.map((unit) => unit.id),
+              needs: plain.needs.needs,
+              snags: plain.snags.map((snag) => ({ ...snag, ...wordsOf(snag) })),
+            },
+            null,
+            1,
+          ) + `\n`;
 const notDone = assessment.status === 'open' || assessment.status === 'empty';
 const code = assessment.status === 'blocked' || (flags.has('--complete') && notDone) ? BLOCKED : SOUND;
 // Written out whole before leaving, also into a pipe.

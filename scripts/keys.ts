@@ -30,7 +30,14 @@ export async function keysCommand(words: readonly string[]): Promise<number> {
   const [act = 'list', ...rest] = words;
   const label = rest.includes('--label') ? rest[rest.indexOf('--label') + 1] : '';
   const id = act === 'withdraw' ? rest[0] : undefined;
-  const isKnown = act === 'list' ? rest.length === 0 : act === 'withdraw' ? rest.length === 1 : act === 'add' && label !== undefined && rest.every((one, i) => ['--read', '--label'].includes(one) || rest[i - 1] === '--label');
+  const isKnown =
+    act === 'list'
+      ? rest.length === 0
+      : act === 'withdraw'
+        ? rest.length === 1
+        : act === 'add' &&
+          label !== undefined &&
+          rest.every((one, i) => ['--read', '--label'].includes(one) || rest[i - 1] === '--label');
   if (!isKnown || (label ?? '').length > 200) {
     process.stderr.write(`${USAGE}\n`);
     return 2;
@@ -40,7 +47,10 @@ export async function keysCommand(words: readonly string[]): Promise<number> {
     try {
       await migrate(database);
       const keys = createKeys(database);
-      if (act === 'add') console.log(`${await keys.make(rest.includes('--read') ? 'read' : 'full', label ?? '')}\nIt is shown this once.`);
+      if (act === 'add')
+        console.log(
+          `${await keys.make(rest.includes('--read') ? 'read' : 'full', label ?? '')}\nIt is shown this once.`,
+        );
       else if (act === 'withdraw') {
         if (await keys.withdraw(id ?? '')) console.log(`${id} is withdrawn; its sessions are ended.`);
         else {
@@ -49,7 +59,21 @@ export async function keysCommand(words: readonly string[]): Promise<number> {
         }
       } else {
         const all = await keys.list();
-        console.log(all.length ? all.map((key) => `${key.id}  ${key.role === 'read' ? 'reads ' : 'all   '} ${key.withdrawn ? `withdrawn ${key.withdrawn.toISOString().slice(0, 10)}` : `made ${key.made.toISOString().slice(0, 10)}     `}  ${key.label}`).join('\n') : 'No keys. One is made at the first start beyond loopback, or by ./inch keys add.');
+        console.log(
+          all.length
+            ? all
+                .map(
+                  (key) =>
+                    `${key.id}  ${key.role === 'read' ? 'reads ' : 'all   '} ` +
+                    (key.withdrawn
+                      ? `withdrawn ${key.withdrawn.toISOString().slice(0, 10)}`
+                      : `made ${key.made.toISOString().slice(0, 10)}     `) +
+                    ' ' +
+                    ` ${key.label}`,
+                )
+                .join('\n')
+            : 'No keys. One is made at the first start beyond loopback, or by ./inch keys add.',
+        );
       }
       return 0;
     } finally {

@@ -8,11 +8,23 @@ import { withDatabase } from './withServer';
 import type { PrivateDatabase } from './privateDatabase';
 
 const PAGE = 'field-kit';
-/** The page's own way of saving, on another machine, with a browser that keeps nothing: its edits live in the page alone. */
+/**
+ * The page's own way of saving, on another machine, with a browser that keeps nothing: its edits live in the page
+ * alone.
+ */
 function page() {
   const desk = createDesk({
-    ...serverAt(`http://127.0.0.1:${port}`), keptOf: () => Promise.resolve([]), keep: () => Promise.resolve(false), forget: () => Promise.resolve(), forgetKeys: () => Promise.resolve(),
-    now: () => Date.now(), later: (ms, work) => { const timer = setTimeout(work, ms / 10); return () => clearTimeout(timer); }, changed: () => undefined,
+    ...serverAt(`http://127.0.0.1:${port}`),
+    keptOf: () => Promise.resolve([]),
+    keep: () => Promise.resolve(false),
+    forget: () => Promise.resolve(),
+    forgetKeys: () => Promise.resolve(),
+    now: () => Date.now(),
+    later: (ms, work) => {
+      const timer = setTimeout(work, ms / 10);
+      return () => clearTimeout(timer);
+    },
+    changed: () => undefined,
   });
   let edits = 0;
   return {
@@ -20,7 +32,10 @@ function page() {
     /** One more mark on the machine. */
     edit(): void {
       const draft = desk.draft(PAGE);
-      const made: Edit = { type: 'change.add', change: { id: `edit ${edits}`, kind: 'option', host: 'u1', key: 'k' } } as Edit;
+      const made: Edit = {
+        type: 'change.add',
+        change: { id: `edit ${edits}`, kind: 'option', host: 'u1', key: 'k' },
+      } as Edit;
       const applied = draft && draft.build.changes.length < 90 ? applyEdit(draft.build, made) : null;
       if (applied?.ok && desk.edited(PAGE, applied.build, [made])) edits++;
     },
@@ -28,19 +43,32 @@ function page() {
   };
 }
 
-export type Killed = { readonly kills: number; /** Edits made through the page's own way of saving. */ readonly edits: number; readonly saves: number; readonly acknowledged: number; readonly lost: readonly string[] };
+export type Killed = {
+  readonly kills: number;
+  /** Edits made through the page's own way of saving. */ readonly edits: number;
+  readonly saves: number;
+  readonly acknowledged: number;
+  readonly lost: readonly string[];
+};
 
 const port = await freePort();
 const base = `http://127.0.0.1:${port}/api/builds/hall-cupboard`;
 /** A small generator with its seed said, so that a run can be had again. */
-const random = (seed: number) => () => { seed = (seed * 1_664_525 + 1_013_904_223) % 2 ** 32; return seed / 2 ** 32; };
+const random = (seed: number) => () => {
+  seed = (seed * 1_664_525 + 1_013_904_223) % 2 ** 32;
+  return seed / 2 ** 32;
+};
 
 /**
  * Saves a build again and again and ends server or database by SIGKILL in the middle. After each
  * restart the stored build must be the last acknowledged one or the one under way, whole, and the
  * acknowledged revision must be there.
  */
-export function killDuringSaves(kills: number, seed: number, say: (line: string) => void = () => undefined): Promise<Killed> {
+export function killDuringSaves(
+  kills: number,
+  seed: number,
+  say: (line: string) => void = () => undefined,
+): Promise<Killed> {
   return withDatabase(async (database) => {
     const next = random(seed);
     const lost: string[] = [];
@@ -67,31 +95,46 @@ export function killDuringSaves(kills: number, seed: number, say: (line: string)
         }
       })();
       // The first save after a start is slow; the kill comes while they flow.
-      for (let waited = 0; saves === before && waited < 3_000; waited += 2) await new Promise((resolve) => setTimeout(resolve, 2));
+      for (let waited = 0; saves === before && waited < 3_000; waited += 2)
+        await new Promise((resolve) => setTimeout(resolve, 2));
       await new Promise((resolve) => setTimeout(resolve, afterMs));
-      if (target === 'server') await kill(server); else await database.kill();
+      if (target === 'server') await kill(server);
+      else await database.kill();
       dead = true;
       await saving;
-      if (target === 'server') server = await startServer(database); else await database.restart();
+      if (target === 'server') server = await startServer(database);
+      else await database.restart();
       const acknowledged = build.notes;
       const stored = await readPatiently();
-      if (stored.build.notes !== acknowledged && stored.build.notes !== `save ${attempted}`) lost.push(`round ${round}, ${target}: acknowledged “${acknowledged}”, found “${stored.build.notes}”`);
+      if (stored.build.notes !== acknowledged && stored.build.notes !== `save ${attempted}`)
+        lost.push(`round ${round}, ${target}: acknowledged “${acknowledged}”, found “${stored.build.notes}”`);
       const revision = await fetch(`${base}/revisions/${etag}`);
-      if (!revision.ok || ((await revision.json()) as Build).notes !== acknowledged) lost.push(`round ${round}: the revision of “${acknowledged}” is gone`);
+      if (!revision.ok || ((await revision.json()) as Build).notes !== acknowledged)
+        lost.push(`round ${round}: the revision of “${acknowledged}” is gone`);
       ({ build, etag } = stored);
       if (round % 50 === 0) say(`${round} kills, ${saves} saves acknowledged, ${lost.length} lost`);
     }
-    const state = () => { const draft = writer.desk.draft(PAGE); return draft ? saveStateOf(draft) : 'gone'; };
-    for (let waited = 0; state() !== 'saved' && waited < 60_000; waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
+    const state = () => {
+      const draft = writer.desk.draft(PAGE);
+      return draft ? saveStateOf(draft) : 'gone';
+    };
+    for (let waited = 0; state() !== 'saved' && waited < 60_000; waited += 100)
+      await new Promise((resolve) => setTimeout(resolve, 100));
     const there = (await (await fetch(`http://127.0.0.1:${port}/api/builds/${PAGE}`)).json()) as Build;
-    for (let i = 0; i < writer.edits(); i++) if (!there.changes.some((change) => change.id === `edit ${i}`)) lost.push(`the page calls its machine ${state()}, and edit ${i} is not on the server`);
+    for (let i = 0; i < writer.edits(); i++)
+      if (!there.changes.some((change) => change.id === `edit ${i}`))
+        lost.push(`the page calls its machine ${state()}, and edit ${i} is not on the server`);
     await kill(server);
     return { kills, edits: writer.edits(), saves: counter, acknowledged: saves, lost };
   });
 }
 
 async function save(build: Build, etag: string): Promise<{ build: Build; etag: string } | null> {
-  const answer = await fetch(base, { method: 'PUT', body: JSON.stringify(build), headers: { 'content-type': 'application/json', 'if-match': `"${etag}"` } });
+  const answer = await fetch(base, {
+    method: 'PUT',
+    body: JSON.stringify(build),
+    headers: { 'content-type': 'application/json', 'if-match': `"${etag}"` },
+  });
   if (answer.status !== 200) return null;
   return { build: (await answer.json()) as Build, etag: answer.headers.get('etag')!.replaceAll('"', '') };
 }
@@ -105,18 +148,35 @@ async function read(): Promise<{ build: Build; etag: string }> {
 /** The pool may still hold connections that died with the database: a few tries are fair. */
 async function readPatiently(): Promise<{ build: Build; etag: string }> {
   for (let tries = 0; ; tries++) {
-    try { return await read(); } catch (error) { if (tries > 100) throw error; await new Promise((resolve) => setTimeout(resolve, 100)); }
+    try {
+      return await read();
+    } catch (error) {
+      if (tries > 100) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
   }
 }
 
 function startServer(database: PrivateDatabase): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], { env: { ...process.env, DATABASE_URL: database.url, PORT: String(port) }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/serveOnly.ts'], {
+    env: { ...process.env, DATABASE_URL: database.url, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   return new Promise((resolve, reject) => {
     let errors = '';
-    child.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('listening')) resolve(child); });
-    child.stderr.on('data', (chunk: Buffer) => { errors += chunk.toString(); });
+    child.stdout.on('data', (chunk: Buffer) => {
+      if (chunk.toString().includes('listening')) resolve(child);
+    });
+    child.stderr.on('data', (chunk: Buffer) => {
+      errors += chunk.toString();
+    });
     child.once('exit', (code) => reject(new Error(`the server ended with ${code}: ${errors.slice(-500)}`)));
   });
 }
 
-const kill = (child: ChildProcess): Promise<void> => new Promise((resolve) => { child.removeAllListeners('exit'); child.once('exit', () => resolve()); child.kill('SIGKILL'); });
+const kill = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    child.removeAllListeners('exit');
+    child.once('exit', () => resolve());
+    child.kill('SIGKILL');
+  });

@@ -17,9 +17,26 @@ export async function runJest(projects: readonly string[], env: NodeJS.ProcessEn
   mkdirSync('test-results', { recursive: true });
   const file = join('test-results', `jest-${projects.join('-')}.json`);
   rmSync(file, { force: true });
-  await run('node', ['node_modules/jest/bin/jest.js', '--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--silent', '--forceExit'], env);
+  await run(
+    'node',
+    [
+      'node_modules/jest/bin/jest.js',
+      '--selectProjects',
+      ...projects,
+      '--json',
+      `--outputFile=${file}`,
+      '--silent',
+      '--forceExit',
+    ],
+    env,
+  );
   try {
-    const report = JSON.parse(readFileSync(file, 'utf8')) as { numPassedTests: number; numFailedTests: number; numFailedTestSuites: number; numRuntimeErrorTestSuites: number };
+    const report = JSON.parse(readFileSync(file, 'utf8')) as {
+      numPassedTests: number;
+      numFailedTests: number;
+      numFailedTestSuites: number;
+      numRuntimeErrorTestSuites: number;
+    };
     return { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites };
   } catch {
     return { passed: 0, failed: 1 };

@@ -2,8 +2,15 @@ import highsLoader from 'highs';
 import { faultsOf } from '../core/src/testing/mip/compare';
 import { machine, type Feature } from '../core/src/testing/mip/machines';
 
-/** Drawn machines solved twice, by the solver and by a general mixed-integer solver: what differs, by seed, and how many were of which sort. */
-export async function solveTwice(from: number, count: number, tell: (line: string) => void): Promise<{ faults: string[]; infeasible: number; features: Readonly<Record<Feature, number>> }> {
+/**
+ * Drawn machines solved twice, by the solver and by a general mixed-integer solver: what differs, by seed, and how many
+ * were of which sort.
+ */
+export async function solveTwice(
+  from: number,
+  count: number,
+  tell: (line: string) => void,
+): Promise<{ faults: string[]; infeasible: number; features: Readonly<Record<Feature, number>> }> {
   const highs = await highsLoader();
   const features: Record<Feature, number> = { expander: 0, parted: 0, nested: 0, held: 0 };
   const faults: string[] = [];

@@ -22,7 +22,11 @@ export async function withDatabase<T>(work: (database: PrivateDatabase) => Promi
 /** The built app on a private database with the demo, on a free port, for the length of some work. */
 export function withServer<T>(work: (serving: Serving, database: PrivateDatabase) => Promise<T>): Promise<T> {
   return withDatabase(async (database) => {
-    const serving = await serve(readConfig({ DATABASE_URL: database.url, PORT: '0', LOG_LEVEL: 'fatal' }), () => ({ catalogue: loadDemoCatalogue(), builds: loadDemoBuilds() }), resolve('web/dist'));
+    const serving = await serve(
+      readConfig({ DATABASE_URL: database.url, PORT: '0', LOG_LEVEL: 'fatal' }),
+      () => ({ catalogue: loadDemoCatalogue(), builds: loadDemoBuilds() }),
+      resolve('web/dist'),
+    );
     try {
       return await work(serving, database);
     } finally {
@@ -34,8 +38,16 @@ export function withServer<T>(work: (serving: Serving, database: PrivateDatabase
 /** An address on loopback by which a test takes the database away and brings it back. */
 export async function withControl<T>(database: PrivateDatabase, work: (url: string) => Promise<T>): Promise<T> {
   const server = createServer((request, response) => {
-    const act = request.url === '/database/stop' ? database.kill() : request.url === '/database/start' ? database.restart() : Promise.reject(new Error('no such act'));
-    act.then(() => response.writeHead(204).end(), (error: unknown) => response.writeHead(500).end(String(error)));
+    const act =
+      request.url === '/database/stop'
+        ? database.kill()
+        : request.url === '/database/start'
+          ? database.restart()
+          : Promise.reject(new Error('no such act'));
+    act.then(
+      () => response.writeHead(204).end(),
+      (error: unknown) => response.writeHead(500).end(String(error)),
+    );
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   try {

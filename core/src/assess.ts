@@ -1,7 +1,14 @@
 import type { Build } from './build/build';
 import type { Layout } from './build/layout';
 import { runningUnits, type FigureContext } from './figures/context';
-import { createFigureStage, explainFigure, roomStage, type Explanation, type FigureId, type Figures } from './figures/figures';
+import {
+  createFigureStage,
+  explainFigure,
+  roomStage,
+  type Explanation,
+  type FigureId,
+  type Figures,
+} from './figures/figures';
 import { memoLast } from './memoLast';
 import { leadNeeds, type LeadNeeds } from './needs/leads';
 import { smallNeeds, type SmallNeed } from './needs/small';
@@ -30,32 +37,94 @@ export type Assessment = {
   readonly open: readonly OpenThing[];
 };
 export type AssessOptions = { /** ISO date that ages and prices are read at. */ readonly asOf: string };
-export type Assessor = { assess(build: Build, options: AssessOptions): Assessment; explain(build: Build, id: FigureId): Explanation | null };
+export type Assessor = {
+  assess(build: Build, options: AssessOptions): Assessment;
+  explain(build: Build, id: FigureId): Explanation | null;
+};
 
 /**
  * The pipeline: resolve → layout → needs → figures → rules → open. Each stage keeps its last
  * answer and runs again only when its narrow inputs change. Cold and warm answers are equal.
  */
 export function createAssessor(): Assessor {
-  const problemStage = memoLast((items: Build['items'], sheets: Build['sheets'], archetypes: Build['archetypes'], changes: Build['changes'], stage: number) => problemOf({ items, sheets, archetypes, changes, stage }));
+  const problemStage = memoLast(
+    (
+      items: Build['items'],
+      sheets: Build['sheets'],
+      archetypes: Build['archetypes'],
+      changes: Build['changes'],
+      stage: number,
+    ) => problemOf({ items, sheets, archetypes, changes, stage }),
+  );
   const stands = memoAlike((units, layout) => checkLayout({ units }, layout).length === 0);
-  const placeStage = memoLast((problem: Problem, layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
-    const { units } = problem;
-    if (!stands(units, layout)) {
-      const outcome = solve(problem, layout);
-      return { layout: outcome.layout, stored: false, outcome };
-    }
-    const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id]);
-    const { unconnected, conflict } = unconnectedDrives(units, layout);
-    return { layout, stored: true, outcome: { status: unplaced.length || unconnected.length ? 'partial' : 'solved', layout, unplaced, unconnected, moved: [], conflict } };
-  });
+  const placeStage = memoLast(
+    (problem: Problem, layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
+      const { units } = problem;
+      if (!stands(units, layout)) {
+        const outcome = solve(problem, layout);
+        return { layout: outcome.layout, stored: false, outcome };
+      }
+      const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id]);
+      const { unconnected, conflict } = unconnectedDrives(units, layout);
+      return {
+        layout,
+        stored: true,
+        outcome: {
+          status: unplaced.length || unconnected.length ? 'partial' : 'solved',
+          layout,
+          unplaced,
+          unconnected,
+          moved: [],
+          conflict,
+        },
+      };
+    },
+  );
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
-  const needsStage = memoLast((units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) => leadNeeds(units, wires, boxedCables(units, sheets, archetypes).map(({ part }) => part)));
-  const smallStage = memoLast((units: readonly PlannedUnit[], layout: Layout, place: Build['site']['place'], sheets: Build['sheets'], archetypes: Build['archetypes']) => smallNeeds(units, layout, { place }, sheets, archetypes));
-  const contextStage = memoLast((units: readonly PlannedUnit[], layout: Layout, running: readonly PlannedUnit[], site: Build['site'], policy: Build['policy'], currency: string, needs: LeadNeeds, small: readonly SmallNeed[]): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs, small }));
+  const needsStage = memoLast(
+    (units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) =>
+      leadNeeds(
+        units,
+        wires,
+        boxedCables(units, sheets, archetypes).map(({ part }) => part),
+      ),
+  );
+  const smallStage = memoLast(
+    (
+      units: readonly PlannedUnit[],
+      layout: Layout,
+      place: Build['site']['place'],
+      sheets: Build['sheets'],
+      archetypes: Build['archetypes'],
+    ) => smallNeeds(units, layout, { place }, sheets, archetypes),
+  );
+  const contextStage = memoLast(
+    (
+      units: readonly PlannedUnit[],
+      layout: Layout,
+      running: readonly PlannedUnit[],
+      site: Build['site'],
+      policy: Build['policy'],
+      currency: string,
+      needs: LeadNeeds,
+      small: readonly SmallNeed[],
+    ): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs, small }),
+  );
   const figureStage = createFigureStage();
-  const ruleStage = memoLast((context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief'], leads: LeadNeeds) => findSnags({ units: context.units, layout: context.layout, outcome, context, figures, brief, leads, small: context.small }));
+  const ruleStage = memoLast(
+    (context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief'], leads: LeadNeeds) =>
+      findSnags({
+        units: context.units,
+        layout: context.layout,
+        outcome,
+        context,
+        figures,
+        brief,
+        leads,
+        small: context.small,
+      }),
+  );
   const openStage = memoLast(openThings);
 
   const prepare = (build: Build) => {
@@ -64,7 +133,16 @@ export function createAssessor(): Assessor {
     const placed = placeStage(problem, build.layout);
     const needs = needsStage(units, placed.layout.wires, build.sheets, build.archetypes);
     const small = smallStage(units, placed.layout, build.site.place, build.sheets, build.archetypes);
-    const context = contextStage(units, placed.layout, runningStage(units, placed.layout), build.site, build.policy, build.currency, needs, small);
+    const context = contextStage(
+      units,
+      placed.layout,
+      runningStage(units, placed.layout),
+      build.site,
+      build.policy,
+      build.currency,
+      needs,
+      small,
+    );
     return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout) } };
   };
   return {
@@ -74,8 +152,17 @@ export function createAssessor(): Assessor {
       const snags = ruleStage(context, placed.outcome, figures, build.brief, needs);
       const open = openStage(units, placed.layout);
       return {
-        status: statusOf(units, snags, open), units, layout: placed.layout, stored: placed.stored, unplaced: placed.outcome.unplaced, unconnected: placed.outcome.unconnected,
-        needs, small, figures, snags, open,
+        status: statusOf(units, snags, open),
+        units,
+        layout: placed.layout,
+        stored: placed.stored,
+        unplaced: placed.outcome.unplaced,
+        unconnected: placed.outcome.unconnected,
+        needs,
+        small,
+        figures,
+        snags,
+        open,
       };
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),

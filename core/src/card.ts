@@ -18,5 +18,12 @@ export type Card = {
 
 export function cardOf(build: Build, options: AssessOptions): Card {
   const { status, snags, figures } = assess(build, options);
-  return { status, snags: snags.length, idleWallW: figures['power.idleWallW']?.value ?? null, rawTb: figures['capacity.rawTb']?.value ?? null, poolDrives: poolDrives(build).reduce((sum, { count }) => sum + count, 0), elevation: elevationOf(build) };
+  return {
+    status,
+    snags: snags.length,
+    idleWallW: figures['power.idleWallW']?.value ?? null,
+    rawTb: figures['capacity.rawTb']?.value ?? null,
+    poolDrives: poolDrives(build).reduce((sum, { count }) => sum + count, 0),
+    elevation: elevationOf(build),
+  };
 }

@@ -7,12 +7,29 @@ export { fieldsOf, readField, type Field } from './parts/fields';
 export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
 export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
 export { reshape, type ChassisDraft } from './parts/reshape';
-export { CATALOGUE_FORMAT, readPartsFile, writePartsCsv, writePartsJson, type FileRow, type ReadFile } from './parts/catalogueFile';
+export {
+  CATALOGUE_FORMAT,
+  readPartsFile,
+  writePartsCsv,
+  writePartsJson,
+  type FileRow,
+  type ReadFile,
+} from './parts/catalogueFile';
 export { readableCatalogue, type ReadableCatalogue, type UnreadablePart } from './parts/readableCatalogue';
 export { PART_KINDS, type PartKind } from './parts/vocabulary';
 export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
 
-export { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Item, type Price, type Site, type Unit } from './build/build';
+export {
+  briefSchema,
+  buildSchema,
+  siteSchema,
+  type Brief,
+  type Build,
+  type Item,
+  type Price,
+  type Site,
+  type Unit,
+} from './build/build';
 export { LIMITS } from './build/limits';
 export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
@@ -23,7 +40,15 @@ export { editSchema, type Edit, type EditOf } from './build/edits';
 export { differenceOf, type Difference } from './build/difference';
 export { applyEdit, type Refusal } from './build/applyEdit';
 export { addItemEdit, closureOf, type Catalogue } from './build/newItem';
-export { freeOf, overclaims, stockClaims, stockEntrySchema, type Overclaim, type StockClaim, type StockEntry } from './stock/stock';
+export {
+  freeOf,
+  overclaims,
+  stockClaims,
+  stockEntrySchema,
+  type Overclaim,
+  type StockClaim,
+  type StockEntry,
+} from './stock/stock';
 export type { Found } from './stock/found';
 export { readListings, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
@@ -72,7 +97,16 @@ export { assess, createAssessor, type Assessment, type Assessor, type AssessOpti
 export type { OpenThing, Status } from './open';
 
 export { weigh, type Base, type Owned, type Standing, type Weighed } from './remedies/weigh';
-export { freeAlike, mismatchWords, putEdits, replaceEdit, spotGroup, tryAt, type TryAsk, type TryRow } from './remedies/tryAt';
+export {
+  freeAlike,
+  mismatchWords,
+  putEdits,
+  replaceEdit,
+  spotGroup,
+  tryAt,
+  type TryAsk,
+  type TryRow,
+} from './remedies/tryAt';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';

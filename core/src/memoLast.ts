@@ -2,7 +2,8 @@
 export function memoLast<A extends readonly unknown[], R>(f: (...args: A) => R): (...args: A) => R {
   let last: { args: A; result: R } | null = null;
   return (...args) => {
-    if (last && last.args.length === args.length && last.args.every((arg, i) => Object.is(arg, args[i]))) return last.result;
+    if (last && last.args.length === args.length && last.args.every((arg, i) => Object.is(arg, args[i])))
+      return last.result;
     const result = f(...args);
     last = { args, result };
     return result;
@@ -21,11 +22,22 @@ export function memoPair<A extends object, B, R>(f: (a: A, b: B) => R): (a: A, b
   };
 }
 
-/** The last few answers, found again by a likeness of what was asked: parts tried in turn are mostly of a few shapes. */
-export function fewLast<K, R>(alike: (one: K, other: K) => boolean, most = 8): { readonly find: (key: K) => { readonly key: K; readonly result: R } | undefined; readonly keep: (key: K, result: R) => void } {
+/**
+ * The last few answers, found again by a likeness of what was asked: parts tried in turn are mostly of a few shapes.
+ */
+export function fewLast<K, R>(
+  alike: (one: K, other: K) => boolean,
+  most = 8,
+): {
+  readonly find: (key: K) => { readonly key: K; readonly result: R } | undefined;
+  readonly keep: (key: K, result: R) => void;
+} {
   const kept: { readonly key: K; readonly result: R }[] = [];
   return {
     find: (key) => kept.find((one) => alike(one.key, key)),
-    keep: (key, result) => { kept.unshift({ key, result }); kept.length = Math.min(kept.length, most); },
+    keep: (key, result) => {
+      kept.unshift({ key, result });
+      kept.length = Math.min(kept.length, most);
+    },
   };
 }

@@ -5,25 +5,41 @@ import type { Layout } from './build/layout';
 export type Status = 'empty' | 'open' | 'blocked' | 'sound';
 
 /** What is not chosen yet: not a snag, an outline on the drawing. `key` is its place on the table. */
-export type OpenThing = { readonly kind: PartKind; readonly label: string; readonly spot: { readonly host: string; readonly key: string } };
+export type OpenThing = {
+  readonly kind: PartKind;
+  readonly label: string;
+  readonly spot: { readonly host: string; readonly key: string };
+};
 
 const LABELS: readonly (readonly [PartKind, string])[] = [
-  ['chassis', 'Chassis'], ['board', 'Board'], ['processor', 'Processor'], ['cooler', 'Cooler'], ['memory', 'Memory'], ['supply', 'Supply'], ['drive', 'Drive'],
+  ['chassis', 'Chassis'],
+  ['board', 'Board'],
+  ['processor', 'Processor'],
+  ['cooler', 'Cooler'],
+  ['memory', 'Memory'],
+  ['supply', 'Supply'],
+  ['drive', 'Drive'],
 ];
 
 /** Kinds a machine cannot be without that the build does not have yet, in the order of the work. */
 export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenThing[] {
   const have = new Set(units.map((unit) => unit.part.kind));
   const passive = units.some((unit) => unit.part.kind === 'processor' && unit.builtIn?.fixed);
-  return LABELS.filter(([kind]) => !have.has(kind) && !(kind === 'cooler' && passive)).map(([kind, label]) => ({ kind, label, spot: spotFor(kind, units, layout) }));
+  return LABELS.filter(([kind]) => !have.has(kind) && !(kind === 'cooler' && passive)).map(([kind, label]) => ({
+    kind,
+    label,
+    spot: spotFor(kind, units, layout),
+  }));
 }
 
 function spotFor(kind: PartKind, units: readonly PlannedUnit[], layout: Layout): OpenThing['spot'] {
   if (kind === 'chassis') return { host: 'floor', key: 'chassis' };
   const chassis = units.find((unit) => unit.part.kind === 'chassis' && layout.at[unit.id]);
   const board = units.find((unit) => unit.part.kind === 'board' && (layout.at[unit.id] || unit.builtIn));
-  if (kind === 'board' && chassis?.part.kind === 'chassis' && chassis.part.boardHoles.length) return { host: chassis.id, key: 'tray' };
-  if (kind === 'supply' && chassis?.part.kind === 'chassis' && chassis.part.supplyBays[0]) return { host: chassis.id, key: chassis.part.supplyBays[0].key };
+  if (kind === 'board' && chassis?.part.kind === 'chassis' && chassis.part.boardHoles.length)
+    return { host: chassis.id, key: 'tray' };
+  if (kind === 'supply' && chassis?.part.kind === 'chassis' && chassis.part.supplyBays[0])
+    return { host: chassis.id, key: chassis.part.supplyBays[0].key };
   if (board?.part.kind === 'board') {
     if (kind === 'processor' && board.part.socket) return { host: board.id, key: 'socket' };
     if (kind === 'cooler' && board.part.socket) return { host: board.id, key: 'coolerMount' };

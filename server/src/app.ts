@@ -37,7 +37,16 @@ export type AppOptions = {
 const REQUESTS_PER_MINUTE = 1200;
 
 /** The HTTP application: the API under /api, the built interface for every other address. */
-export function createApp({ store, logger, jobs, cards, names, keys, requestsPerMinute = REQUESTS_PER_MINUTE, webFolder }: AppOptions): Express {
+export function createApp({
+  store,
+  logger,
+  jobs,
+  cards,
+  names,
+  keys,
+  requestsPerMinute = REQUESTS_PER_MINUTE,
+  webFolder,
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -45,11 +54,28 @@ export function createApp({ store, logger, jobs, cards, names, keys, requestsPer
   app.set('trust proxy', 'loopback');
   app.use(noteLogger(logger));
   app.use(ownHostOnly(names ?? ownNames('127.0.0.1', [])));
-  app.use(helmet({
-    // Served over plain HTTP on loopback: an upgrade to HTTPS would only break it.
-    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], scriptSrc: ["'self'"], workerSrc: ["'self'"], styleSrc: ["'self'"], styleSrcAttr: ["'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'"], connectSrc: ["'self'"], objectSrc: ["'none'"], frameAncestors: ["'none'"], formAction: ["'self'"], upgradeInsecureRequests: null } },
-    strictTransportSecurity: false,
-  }));
+  app.use(
+    helmet({
+      // Served over plain HTTP on loopback: an upgrade to HTTPS would only break it.
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          styleSrc: ["'self'"],
+          styleSrcAttr: ["'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          formAction: ["'self'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
 
   app.use('/api', apiRoutes({ store, jobs, keys: keys ?? null, requestsPerMinute, ...(cards ? { cards } : {}) }));
   if (webFolder && existsSync(webFolder)) app.use(pageRoutes(webFolder));
@@ -57,24 +83,51 @@ export function createApp({ store, logger, jobs, cards, names, keys, requestsPer
   return app;
 }
 
-type ApiOptions = { readonly store: Store; readonly jobs: Jobs; readonly cards?: Cards; readonly keys: Keys | null; readonly requestsPerMinute: number };
+type ApiOptions = {
+  readonly store: Store;
+  readonly jobs: Jobs;
+  readonly cards?: Cards;
+  readonly keys: Keys | null;
+  readonly requestsPerMinute: number;
+};
 
 function apiRoutes({ store, jobs, cards, keys, requestsPerMinute }: ApiOptions): Router {
   const api = Router();
   const description = openApi();
   api.use(requestLimit(requestsPerMinute));
-  api.use((_request, response, next) => { response.setHeader('cache-control', 'no-store'); next(); });
+  api.use((_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  });
   api.use(ownPageOnly);
-  api.get('/health', async (_request, response) => { await store.ping(); response.json({ status: 'ok' }); });
+  api.get('/health', async (_request, response) => {
+    await store.ping();
+    response.json({ status: 'ok' });
+  });
   api.use('/session', express.json({ limit: '1kb' }), sessionRoutes(keys));
   if (keys) api.use(keyWanted(keys));
-  api.use(express.json({ limit: LIMITS.bodyBytes, type: ['application/json', 'application/vnd.inch-tower.build+json'], verify: (_request, _response, body) => refuseUncounted(countText(body)) }));
-  api.get('/openapi.json', (_request, response) => { response.json(description); });
+  api.use(
+    express.json({
+      limit: LIMITS.bodyBytes,
+      type: ['application/json', 'application/vnd.inch-tower.build+json'],
+      verify: (_request, _response, body) => refuseUncounted(countText(body)),
+    }),
+  );
+  api.get('/openapi.json', (_request, response) => {
+    response.json(description);
+  });
   api.use(['/parts', '/stock'], countedOnly);
   api.use('/parts', partRoutes(store));
   api.use('/stock', stockRoutes(store));
   api.use('/builds', buildRoutes({ store, jobs, ...(cards ? { cards } : {}) }));
-  api.use((_request, response) => sendProblem(response, { status: 404, title: 'No such address', code: 'noAddress', detail: 'The API has no such address.' }));
+  api.use((_request, response) =>
+    sendProblem(response, {
+      status: 404,
+      title: 'No such address',
+      code: 'noAddress',
+      detail: 'The API has no such address.',
+    }),
+  );
   return api;
 }
 
@@ -101,6 +154,9 @@ function pageRoutes(webFolder: string): Router {
     response.status(404).type('txt').send('There is no such file.');
   });
   pages.use(express.static(webFolder, { index: false, maxAge: 0 }));
-  pages.get('/{*path}', (_request, response) => { response.setHeader('cache-control', 'no-cache'); response.sendFile(join(webFolder, 'index.html')); });
+  pages.get('/{*path}', (_request, response) => {
+    response.setHeader('cache-control', 'no-cache');
+    response.sendFile(join(webFolder, 'index.html'));
+  });
   return pages;
 }

@@ -15,7 +15,13 @@ import { createCards } from './work/cards';
 import { codeStamp } from './work/codeStamp';
 import { createJobs } from './work/jobs';
 
-export type Serving = { readonly url: string; readonly seeded: boolean; /** A key made at this start, to be shown once. */ readonly newKey: string | null; /** Whether everybody is asked for a key. */ readonly wantsKey: boolean; stop(): Promise<void> };
+export type Serving = {
+  readonly url: string;
+  readonly seeded: boolean;
+  /** A key made at this start, to be shown once. */ readonly newKey: string | null;
+  /** Whether everybody is asked for a key. */ readonly wantsKey: boolean;
+  stop(): Promise<void>;
+};
 export type Demo = { readonly catalogue: Catalogue; readonly builds: readonly Build[] };
 /** A start that is refused, in words for whoever started it. */
 export class StartRefused extends Error {}
@@ -35,36 +41,66 @@ export async function serve(config: Config, loadDemo: () => Demo, webFolder?: st
   }
 }
 
-/** Beyond loopback a key is wanted: the first is made here, and where all were withdrawn nobody is let in by a new one unasked. */
-async function keysFor({ host, keysAlways }: Config, keys: Keys): Promise<{ readonly keys: Keys | null; readonly newKey: string | null }> {
+/**
+ * Beyond loopback a key is wanted: the first is made here, and where all were withdrawn nobody is let in by a new one
+ * unasked.
+ */
+async function keysFor(
+  { host, keysAlways }: Config,
+  keys: Keys,
+): Promise<{ readonly keys: Keys | null; readonly newKey: string | null }> {
   if (isLoopback(host) && !keysAlways) return { keys: null, newKey: null };
   const known = await keys.list();
   if (known.length === 0) return { keys, newKey: await keys.make('full', 'made at the first start') };
-  if (known.every((key) => key.role === 'read' || key.withdrawn)) throw new StartRefused(`A key is wanted here (HOST=${host}), and all keys were withdrawn. Make one: ./inch keys add`);
+  if (known.every((key) => key.role === 'read' || key.withdrawn))
+    throw new StartRefused(
+      `A key is wanted here (HOST=${host}), and all keys were withdrawn. Make one: ./inch keys add`,
+    );
   return { keys, newKey: null };
 }
 
-const prepare = (database: Sequelize, store: Store, loadDemo: () => Demo): Promise<boolean> => whileStarting(database, async () => {
-  await migrate(database);
-  const empty = await store.isEmpty();
-  const demo = loadDemo();
-  await store.refreshCatalogue(demo.catalogue);
-  if (empty) await store.seed(demo.builds);
-  return empty;
-});
+const prepare = (database: Sequelize, store: Store, loadDemo: () => Demo): Promise<boolean> =>
+  whileStarting(database, async () => {
+    await migrate(database);
+    const empty = await store.isEmpty();
+    const demo = loadDemo();
+    await store.refreshCatalogue(demo.catalogue);
+    if (empty) await store.seed(demo.builds);
+    return empty;
+  });
 
-async function serveOn(database: Sequelize, config: Config, logger: Logger, loadDemo: () => Demo, webFolder: string | undefined): Promise<Serving> {
+async function serveOn(
+  database: Sequelize,
+  config: Config,
+  logger: Logger,
+  loadDemo: () => Demo,
+  webFolder: string | undefined,
+): Promise<Serving> {
   const store = createStore(database);
   const seeded = await prepare(database, store, loadDemo);
   const { keys, newKey } = await keysFor(config, createKeys(database));
   const jobs = createJobs();
   const cards = createCards(store, jobs, codeStamp(), logger);
-  const app = createApp({ store, logger, jobs, cards, names: ownNames(config.host, config.names), requestsPerMinute: config.requestsPerMinute, ...(keys ? { keys } : {}), ...(webFolder ? { webFolder } : {}) });
+  const app = createApp({
+    store,
+    logger,
+    jobs,
+    cards,
+    names: ownNames(config.host, config.names),
+    requestsPerMinute: config.requestsPerMinute,
+    ...(keys ? { keys } : {}),
+    ...(webFolder ? { webFolder } : {}),
+  });
   const server = await new Promise<ReturnType<typeof app.listen>>((resolve, reject) => {
-    const listening = app.listen(config.port, config.host, (error?: Error) => (error ? reject(error) : resolve(listening)));
+    const listening = app.listen(config.port, config.host, (error?: Error) =>
+      error ? reject(error) : resolve(listening),
+    );
   });
   server.requestTimeout = REQUEST_TIMEOUT_MS;
-  const thin = () => void thinRevisions(database, new Date()).catch((error: unknown) => logger.warn({ err: error }, 'revisions not thinned'));
+  const thin = () =>
+    void thinRevisions(database, new Date()).catch((error: unknown) =>
+      logger.warn({ err: error }, 'revisions not thinned'),
+    );
   const thinning = setInterval(thin, THIN_EVERY_MS);
   thin();
   cards.wanted();

@@ -29,7 +29,9 @@ const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 applyTheme(readTheme());
 onDraftChanged((id) => store.dispatch(showSaving(id)));
 // What this page alone has is not closed away without asking.
-addEventListener('beforeunload', (event) => { if (desk.mustAsk()) event.preventDefault(); });
+addEventListener('beforeunload', (event) => {
+  if (desk.mustAsk()) event.preventDefault();
+});
 // The worker and, for a link to a bench, its code and catalogue start loading before React does.
 benchWorker();
 if (location.pathname.startsWith('/b/')) {
@@ -37,13 +39,43 @@ if (location.pathname.startsWith('/b/')) {
   void loadBench();
   void store.dispatch(api.endpoints.catalogue.initiate());
 }
-const router = createBrowserRouter([{ errorElement: <BrokenPage />, children: [
-  { path: '/', element: <FloorPage /> },
-  // One parent for all views of a machine: going from one to another keeps it open.
-  { path: '/b/:id', element: <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}><BuildPage /></Suspense>, children: [{ index: true, element: <Bench /> }, { path: 'brief', element: <BriefPage /> }, { path: 'wiring', element: <WiringPage /> }] },
-  { path: '/parts', element: <Suspense fallback={<p className="p-6 text-mid">Opening the parts …</p>}><PartsPage /></Suspense>, children: [{ index: true, element: <BrowsePage /> }, { path: 'own', element: <OwnSheetPage /> }, { path: 'stock', element: <StockPage /> }, { path: 'files', element: <FilesPage /> }] },
-  { path: '*', element: <NowherePage /> },
-] }]);
+const router = createBrowserRouter([
+  {
+    errorElement: <BrokenPage />,
+    children: [
+      { path: '/', element: <FloorPage /> },
+      // One parent for all views of a machine: going from one to another keeps it open.
+      {
+        path: '/b/:id',
+        element: (
+          <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}>
+            <BuildPage />
+          </Suspense>
+        ),
+        children: [
+          { index: true, element: <Bench /> },
+          { path: 'brief', element: <BriefPage /> },
+          { path: 'wiring', element: <WiringPage /> },
+        ],
+      },
+      {
+        path: '/parts',
+        element: (
+          <Suspense fallback={<p className="p-6 text-mid">Opening the parts …</p>}>
+            <PartsPage />
+          </Suspense>
+        ),
+        children: [
+          { index: true, element: <BrowsePage /> },
+          { path: 'own', element: <OwnSheetPage /> },
+          { path: 'stock', element: <StockPage /> },
+          { path: 'files', element: <FilesPage /> },
+        ],
+      },
+      { path: '*', element: <NowherePage /> },
+    ],
+  },
+]);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -3,13 +3,17 @@ import { createAssessor } from '../assess';
 import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
 import { billCsv, billOf } from './bill';
 
-const made = (one: Fixture) => { const assessment = createAssessor().assess(one.build, AS_OF); return { assessment, bill: billOf(one.build, assessment) }; };
+const made = (one: Fixture) => {
+  const assessment = createAssessor().assess(one.build, AS_OF);
+  return { assessment, bill: billOf(one.build, assessment) };
+};
 const rows = (csv: string) => Papa.parse<Record<string, string>>(csv.trim(), { header: true }).data;
 
 const machines: Record<string, () => Fixture> = {
   'a cube with owned drives': () => cube().add('barge-8', 4).add('pike-960', 2, { deal: 'owned' }),
-  'a rack with leads to buy': () => fixture().add('gable-24').add('gannet-e8').add('tern-16i').add('tern-8i').add('barge-12', 24),
-  'nothing': () => fixture(),
+  'a rack with leads to buy': () =>
+    fixture().add('gable-24').add('gannet-e8').add('tern-16i').add('tern-8i').add('barge-12', 24),
+  nothing: () => fixture(),
 };
 
 test.each(Object.entries(machines))('the lines of the CSV sum to the money shown: %s', (_name, make) => {
@@ -24,19 +28,31 @@ test.each(Object.entries(machines))('the lines of the CSV sum to the money shown
 test('owned parts cost nothing, leads come with their reason, those in a box are free', () => {
   const { bill } = made(cube().add('barge-8', 4).add('pike-960', 1, { deal: 'owned' }));
   expect(bill.lines.find((line) => line.what === 'Pike 960 GB')).toMatchObject({ deal: 'owned', total: 0 });
-  expect(bill.lines.find((line) => line.what.startsWith('Reverse breakout'))).toMatchObject({ deal: 'here', total: 0, note: 'the wiring needs it' });
+  expect(bill.lines.find((line) => line.what.startsWith('Reverse breakout'))).toMatchObject({
+    deal: 'here',
+    total: 0,
+    note: 'the wiring needs it',
+  });
 });
 
 test('a price in another currency is left out of the sum and said', () => {
   const one = cube();
-  const items = one.build.items.map((item) => (item.sheet === 'wren-c8' ? { ...item, price: { ...item.price!, currency: 'USD' } } : item));
+  const items = one.build.items.map((item) =>
+    item.sheet === 'wren-c8' ? { ...item, price: { ...item.price!, currency: 'USD' } } : item,
+  );
   const { bill, assessment } = made(one.set({ items }));
-  expect(bill.lines.find((line) => line.what === 'Wren C8')).toMatchObject({ total: null, note: 'USD 212 each, not in the sum' });
+  expect(bill.lines.find((line) => line.what === 'Wren C8')).toMatchObject({
+    total: null,
+    note: 'USD 212 each, not in the sum',
+  });
   expect(bill.total).toBeCloseTo(assessment.figures['cost.now']!.value, 6);
 });
 
 test('names with commas, quotes and line ends come back whole', () => {
   const one = cube();
-  const sheets = { ...one.build.sheets, 'larder-8': { ...one.build.sheets['larder-8']!, name: 'A "box",\nwith; everything' } } as never;
+  const sheets = {
+    ...one.build.sheets,
+    'larder-8': { ...one.build.sheets['larder-8']!, name: 'A "box",\nwith; everything' },
+  } as never;
   expect(rows(billCsv(made(one.set({ sheets })).bill))[0]!.what).toBe('A "box",\nwith; everything');
 });

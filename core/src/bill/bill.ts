@@ -5,14 +5,31 @@ import { itemCost, leadCost, moneyLines, smallCost } from '../figures/cost/money
 import { minorPerMajor } from '../parts/currency';
 import { Ledger } from '../figures/quantity';
 
-/** One line of the bill. `each` and `total` are in major units of the currency; null where a price is not known or is of another currency. */
+/**
+ * One line of the bill. `each` and `total` are in major units of the currency; null where a price is not known or is of
+ * another currency.
+ */
 export type BillLine = {
-  readonly mark: string; readonly what: string; readonly maker: string; readonly kind: string; readonly count: number; readonly deal: 'buy' | 'owned' | 'here';
-  readonly each: number | null; readonly total: number | null; readonly basis: string; readonly note: string;
+  readonly mark: string;
+  readonly what: string;
+  readonly maker: string;
+  readonly kind: string;
+  readonly count: number;
+  readonly deal: 'buy' | 'owned' | 'here';
+  readonly each: number | null;
+  readonly total: number | null;
+  readonly basis: string;
+  readonly note: string;
 };
-export type Bill = { readonly currency: string; readonly lines: readonly BillLine[]; /** Sum of what is bought now: the money shown on its tape. */ readonly total: number };
+export type Bill = {
+  readonly currency: string;
+  readonly lines: readonly BillLine[];
+  /** Sum of what is bought now: the money shown on its tape. */ readonly total: number;
+};
 
-/** Every item of the stage, every lead the wiring needs and every small part in no box, with what this stage buys of it. */
+/**
+ * Every item of the stage, every lead the wiring needs and every small part in no box, with what this stage buys of it.
+ */
 export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs' | 'small'>): Bill {
   const ledger = new Ledger(false);
   const { currency } = build;
@@ -24,25 +41,63 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
     const marks = units.map((unit) => unit.mark);
     const foreign = item.deal === 'buy' && item.price !== undefined && item.price.currency !== currency;
     return {
-      mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : marks[0] ?? '', what: part.name, maker: part.maker ?? '', kind: part.kind, count, deal: item.deal,
-      each: item.deal === 'owned' ? 0 : cost && cost.value / count, total: item.deal === 'owned' ? 0 : cost ? cost.value : null,
+      mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : (marks[0] ?? ''),
+      what: part.name,
+      maker: part.maker ?? '',
+      kind: part.kind,
+      count,
+      deal: item.deal,
+      each: item.deal === 'owned' ? 0 : cost && cost.value / count,
+      total: item.deal === 'owned' ? 0 : cost ? cost.value : null,
       basis: item.deal === 'owned' ? 'owned' : item.price ? 'listed' : cost ? 'typical' : 'no price',
-      note: foreign ? `${item.price!.currency} ${item.price!.minor / minorPerMajor(item.price!.currency)} each, not in the sum` : '',
+      note: foreign
+        ? `${item.price!.currency} ${item.price!.minor / minorPerMajor(item.price!.currency)} each, not in the sum`
+        : '',
     };
   });
   const leads = assessment.needs.needs.flatMap((need): BillLine[] => {
-    const own = { mark: '', what: need.lead.name, maker: '', kind: 'cable', basis: 'typical', note: 'the wiring needs it' } as const;
+    const own = {
+      mark: '',
+      what: need.lead.name,
+      maker: '',
+      kind: 'cable',
+      basis: 'typical',
+      note: 'the wiring needs it',
+    } as const;
     const here = need.fromBoxes;
     const cost = need.toBuy > 0 ? leadCost(need, currency, ledger) : null;
     return [
       ...(here > 0 ? [{ ...own, count: here, deal: 'here' as const, each: 0, total: 0, basis: 'in a box' }] : []),
-      ...(need.toBuy > 0 ? [{ ...own, count: need.toBuy, deal: 'buy' as const, each: cost && cost.value / need.toBuy, total: cost ? cost.value : null }] : []),
+      ...(need.toBuy > 0
+        ? [
+            {
+              ...own,
+              count: need.toBuy,
+              deal: 'buy' as const,
+              each: cost && cost.value / need.toBuy,
+              total: cost ? cost.value : null,
+            },
+          ]
+        : []),
     ];
   });
-  const small = assessment.small.filter(({ toBuy }) => toBuy > 0).map((need): BillLine => {
-    const cost = smallCost(need, currency, ledger);
-    return { mark: '', what: need.what, maker: '', kind: 'sundry', count: need.toBuy, deal: 'buy', each: cost && cost.value / need.toBuy, total: cost ? cost.value : null, basis: 'typical', note: need.why };
-  });
+  const small = assessment.small
+    .filter(({ toBuy }) => toBuy > 0)
+    .map((need): BillLine => {
+      const cost = smallCost(need, currency, ledger);
+      return {
+        mark: '',
+        what: need.what,
+        maker: '',
+        kind: 'sundry',
+        count: need.toBuy,
+        deal: 'buy',
+        each: cost && cost.value / need.toBuy,
+        total: cost ? cost.value : null,
+        basis: 'typical',
+        note: need.why,
+      };
+    });
   const lines = [...items, ...leads, ...small];
   return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
 }
@@ -51,6 +106,26 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
 export function billCsv({ currency, lines, total }: Bill): string {
   const digits = Math.round(Math.log10(minorPerMajor(currency)));
   const money = (value: number | null) => (value === null ? '' : value.toFixed(digits));
-  const rows = lines.map((line) => [line.mark, line.what, line.maker, line.kind, line.count, line.deal, money(line.each), money(line.total), currency, line.basis, line.note]);
-  return `${Papa.unparse({ fields: ['mark', 'what', 'maker', 'kind', 'count', 'deal', 'each', 'total', 'currency', 'basis', 'note'], data: [...rows, ['', 'Together', '', '', '', '', '', money(total), currency, '', '']] }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  const rows = lines.map((line) => [
+    line.mark,
+    line.what,
+    line.maker,
+    line.kind,
+    line.count,
+    line.deal,
+    money(line.each),
+    money(line.total),
+    currency,
+    line.basis,
+    line.note,
+  ]);
+  return (
+    Papa.unparse(
+      {
+        fields: ['mark', 'what', 'maker', 'kind', 'count', 'deal', 'each', 'total', 'currency', 'basis', 'note'],
+        data: [...rows, ['', 'Together', '', '', '', '', '', money(total), currency, '', '']],
+      },
+      { newline: '\r\n', escapeFormulae: true },
+    ) + `\r\n`
+  );
 }

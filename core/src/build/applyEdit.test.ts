@@ -12,55 +12,91 @@ import { printSpot } from './layout';
 function editFrom(build: Build, draw: readonly number[]): Edit {
   const pick = <T>(list: readonly T[], at: number): T | undefined => (list.length ? list[at % list.length] : undefined);
   const sheets = Object.keys(catalogue.sheets) as SheetId[];
-  const unit = pick(build.items.flatMap((item) => item.units), draw[1]!);
+  const unit = pick(
+    build.items.flatMap((item) => item.units),
+    draw[1]!,
+  );
   const item = pick(build.items, draw[1]!);
   const seat = unit && build.layout.at[unit.id];
   switch (draw[0]! % 11) {
-    case 0: return { type: 'set.name', value: `Name ${draw[1]}` };
-    case 1: return unit ? { type: 'units.remove', units: [unit.id] } : { type: 'set.notes', value: 'n' };
-    case 2: return item ? { type: 'item.remove', item: item.id } : { type: 'set.copies', value: 2 };
-    case 3: return item ? { type: 'item.patch', item: item.id, patch: { deal: draw[2]! % 2 ? 'owned' : 'buy', hours: draw[2]! } } : { type: 'set.copies', value: 3 };
-    case 4: return unit && seat ? { type: 'place.hold', unit: unit.id, spot: seat.spot } : { type: 'set.brief', value: { earDb: 25 } };
-    case 5: return unit ? { type: 'unit.role', unit: unit.id, role: draw[2]! % 2 ? 'boot' : null } : { type: 'set.brief', value: {} };
-    case 6: return item ? { type: 'units.add', item: item.id, units: [{ id: `u${build.counter.next}` as UnitId, mark: 'Z9' }] } : { type: 'set.stage', value: 0 };
-    case 7: { const other = pick(build.items.flatMap((one) => one.units).filter((one) => build.layout.at[one.id]), draw[2]!); return unit && other ? { type: 'place.put', unit: unit.id, spot: build.layout.at[other.id]!.spot } : { type: 'set.copiesElsewhere', value: 1 }; }
-    case 8: return seat && unit ? { type: 'place.release', unit: unit.id } : { type: 'set.policy', value: { spinUp: { kind: 'paced' }, fans: { kind: 'fixed', duty: 0.5 } } };
-    default: return addItemEdit(build, catalogue, pick(sheets, draw[1]!)!, 1 + (draw[2]! % 4));
+    case 0:
+      return { type: 'set.name', value: `Name ${draw[1]}` };
+    case 1:
+      return unit ? { type: 'units.remove', units: [unit.id] } : { type: 'set.notes', value: 'n' };
+    case 2:
+      return item ? { type: 'item.remove', item: item.id } : { type: 'set.copies', value: 2 };
+    case 3:
+      return item
+        ? { type: 'item.patch', item: item.id, patch: { deal: draw[2]! % 2 ? 'owned' : 'buy', hours: draw[2]! } }
+        : { type: 'set.copies', value: 3 };
+    case 4:
+      return unit && seat
+        ? { type: 'place.hold', unit: unit.id, spot: seat.spot }
+        : { type: 'set.brief', value: { earDb: 25 } };
+    case 5:
+      return unit
+        ? { type: 'unit.role', unit: unit.id, role: draw[2]! % 2 ? 'boot' : null }
+        : { type: 'set.brief', value: {} };
+    case 6:
+      return item
+        ? { type: 'units.add', item: item.id, units: [{ id: `u${build.counter.next}` as UnitId, mark: 'Z9' }] }
+        : { type: 'set.stage', value: 0 };
+    case 7: {
+      const other = pick(
+        build.items.flatMap((one) => one.units).filter((one) => build.layout.at[one.id]),
+        draw[2]!,
+      );
+      return unit && other
+        ? { type: 'place.put', unit: unit.id, spot: build.layout.at[other.id]!.spot }
+        : { type: 'set.copiesElsewhere', value: 1 };
+    }
+    case 8:
+      return seat && unit
+        ? { type: 'place.release', unit: unit.id }
+        : { type: 'set.policy', value: { spinUp: { kind: 'paced' }, fans: { kind: 'fixed', duty: 0.5 } } };
+    default:
+      return addItemEdit(build, catalogue, pick(sheets, draw[1]!)!, 1 + (draw[2]! % 4));
   }
 }
 const draws = fc.array(fc.tuple(fc.nat(1000), fc.nat(1000), fc.nat(1000)), { minLength: 1, maxLength: 14 });
 
 test('taking back any sequence of settled steps gives the deep-equal build, doing it again the deep-equal result', () => {
-  fc.assert(fc.property(draws, (sequence) => {
-    const first = cube().build;
-    let build = first;
-    const steps = [];
-    for (const draw of sequence) {
-      const step = commit(build, [editFrom(build, draw)]);
-      if (!step.ok) continue;
-      steps.push(step);
-      build = step.build;
-    }
-    const last = build;
-    for (const step of [...steps].reverse()) build = replay(build, step.inverse) as Build;
-    expect(build).toEqual(first);
-    for (const step of steps) build = replay(build, step.edits) as Build;
-    expect(build).toEqual(last);
-  }), { numRuns: 120, seed: 20261101 });
+  fc.assert(
+    fc.property(draws, (sequence) => {
+      const first = cube().build;
+      let build = first;
+      const steps = [];
+      for (const draw of sequence) {
+        const step = commit(build, [editFrom(build, draw)]);
+        if (!step.ok) continue;
+        steps.push(step);
+        build = step.build;
+      }
+      const last = build;
+      for (const step of [...steps].reverse()) build = replay(build, step.inverse) as Build;
+      expect(build).toEqual(first);
+      for (const step of steps) build = replay(build, step.edits) as Build;
+      expect(build).toEqual(last);
+    }),
+    { numRuns: 120, seed: 20261101 },
+  );
 });
 
 test('every edit made is a valid edit by its own schema, and so is its inverse', () => {
-  fc.assert(fc.property(draws, (sequence) => {
-    let build = cube().build;
-    for (const draw of sequence) {
-      const edit = editFrom(build, draw);
-      expect(editSchema.safeParse(edit).success).toBe(true);
-      const applied = applyEdit(build, edit);
-      if (!applied.ok) continue;
-      expect(editSchema.safeParse(applied.inverse).success).toBe(true);
-      build = applied.build;
-    }
-  }), { numRuns: 30, seed: 7 });
+  fc.assert(
+    fc.property(draws, (sequence) => {
+      let build = cube().build;
+      for (const draw of sequence) {
+        const edit = editFrom(build, draw);
+        expect(editSchema.safeParse(edit).success).toBe(true);
+        const applied = applyEdit(build, edit);
+        if (!applied.ok) continue;
+        expect(editSchema.safeParse(applied.inverse).success).toBe(true);
+        build = applied.build;
+      }
+    }),
+    { numRuns: 30, seed: 7 },
+  );
 });
 
 test('an edit never changes the build it is given', () => {
@@ -82,8 +118,12 @@ test('ids and marks are never given twice, also after the highest is taken out',
 test('what cannot be done is refused in words and leaves the build as it was', () => {
   const { build } = cube();
   for (const edit of [
-    { type: 'item.remove', item: 'i999' }, { type: 'units.remove', units: ['u999'] }, { type: 'place.put', unit: 'u999', spot: { host: 'u2', key: 'cage', n: 1 } },
-    { type: 'change.remove', id: 'nothing' }, { type: 'set.stage', value: 4 }, { type: 'place.release', unit: 'u999' },
+    { type: 'item.remove', item: 'i999' },
+    { type: 'units.remove', units: ['u999'] },
+    { type: 'place.put', unit: 'u999', spot: { host: 'u2', key: 'cage', n: 1 } },
+    { type: 'change.remove', id: 'nothing' },
+    { type: 'set.stage', value: 4 },
+    { type: 'place.release', unit: 'u999' },
   ] as Edit[]) {
     const answer = commit(build, [{ type: 'set.name', value: 'half' }, edit]);
     expect(answer).toMatchObject({ ok: false, words: expect.any(String) as string });
@@ -94,7 +134,15 @@ test('what cannot be done is refused in words and leaves the build as it was', (
 test('a corrected catalogue sheet changes no build by itself; a refresh does', () => {
   const made = cube().add('barge-8', 1);
   const corrected = { ...catalogue.sheets['barge-8']!, rev: 2, idleW: 9 } as never;
-  const more = applyEdit(made.build, addItemEdit(made.build, { ...catalogue, sheets: { ...catalogue.sheets, 'barge-8': corrected } }, 'barge-8' as SheetId, 1));
+  const more = applyEdit(
+    made.build,
+    addItemEdit(
+      made.build,
+      { ...catalogue, sheets: { ...catalogue.sheets, 'barge-8': corrected } },
+      'barge-8' as SheetId,
+      1,
+    ),
+  );
   expect(more.ok && more.build.sheets['barge-8']!.rev).toBe(1);
   const refreshed = applyEdit(made.build, { type: 'sheet.refresh', sheets: [corrected], archetypes: [] });
   expect(refreshed.ok && refreshed.build.sheets['barge-8']!.rev).toBe(2);
@@ -106,9 +154,14 @@ test('past the limits an edit is refused with the limit', () => {
 });
 
 test('taking a unit out takes its leads, its place in a set and the changes made to it', () => {
-  const full = cube().add('tern-8i').add('barge-8', 2).set({ pool: { sets: [{ id: 's', layout: 'mirror2', units: ['u16' as UnitId] }] } });
+  const full = cube()
+    .add('tern-8i')
+    .add('barge-8', 2)
+    .set({ pool: { sets: [{ id: 's', layout: 'mirror2', units: ['u16' as UnitId] }] } });
   const drive = full.unit('barge-8', 1);
-  const out = full.set({ pool: { sets: [{ id: 's', layout: 'mirror2', units: [drive] }] } }).edit({ type: 'units.remove', units: [drive] }).build;
+  const out = full
+    .set({ pool: { sets: [{ id: 's', layout: 'mirror2', units: [drive] }] } })
+    .edit({ type: 'units.remove', units: [drive] }).build;
   expect(out.layout.at[drive]).toBeUndefined();
   expect(out.pool.sets[0]!.units).toEqual([]);
   expect(out.layout.wires.every((wire) => wire.device.every((end) => end.host !== drive))).toBe(true);
@@ -126,11 +179,41 @@ test('putting a part on a taken place moves the other away unless that one is he
 
 test('a part whose inside did not come with it is refused, added or put in place of another', () => {
   const base = cube();
-  const hollow = { ...catalogue, sheets: { ...catalogue.sheets, 'own-hollow': { ...catalogue.sheets['larder-8']!, id: 'own-hollow', name: 'Hollow', builtIn: [{ key: 'fan', sheet: 'own-gone', count: 1, spot: 'rear', fixed: false }] } } } as unknown as typeof catalogue;
+  const hollow = {
+    ...catalogue,
+    sheets: {
+      ...catalogue.sheets,
+      'own-hollow': {
+        ...catalogue.sheets['larder-8']!,
+        id: 'own-hollow',
+        name: 'Hollow',
+        builtIn: [{ key: 'fan', sheet: 'own-gone', count: 1, spot: 'rear', fixed: false }],
+      },
+    },
+  } as unknown as typeof catalogue;
   const add = addItemEdit(base.build, hollow, 'own-hollow' as SheetId, 1);
   expect(applyEdit(base.build, add)).toEqual({ ok: false, words: 'The sheet own-gone did not come with the edit.' });
   const chassis = base.build.items[0]!;
-  expect(applyEdit(base.build, { type: 'item.replace', item: chassis.id, sheet: 'own-hollow' as SheetId, price: undefined, sheets: add.sheets, archetypes: add.archetypes })).toMatchObject({ ok: false });
-  const foreign = { type: 'item.replace' as const, item: chassis.id, sheet: 'stead-m6' as SheetId, price: undefined, sheets: [catalogue.sheets['stead-m6']!], archetypes: [] };
-  expect(applyEdit(base.build, foreign)).toEqual({ ok: false, words: 'The archetype tower-matx did not come with the edit.' });
+  expect(
+    applyEdit(base.build, {
+      type: 'item.replace',
+      item: chassis.id,
+      sheet: 'own-hollow' as SheetId,
+      price: undefined,
+      sheets: add.sheets,
+      archetypes: add.archetypes,
+    }),
+  ).toMatchObject({ ok: false });
+  const foreign = {
+    type: 'item.replace' as const,
+    item: chassis.id,
+    sheet: 'stead-m6' as SheetId,
+    price: undefined,
+    sheets: [catalogue.sheets['stead-m6']!],
+    archetypes: [],
+  };
+  expect(applyEdit(base.build, foreign)).toEqual({
+    ok: false,
+    words: 'The archetype tower-matx did not come with the edit.',
+  });
 });

@@ -18,69 +18,122 @@ export function applyEdit(build: Build, edit: Edit): Applied | Refusal {
   const step = stepOf(build, edit);
   if ('ok' in step) return step;
   const before = Object.fromEntries(Object.keys(step.sections).map((key) => [key, build[key as keyof Build]]));
-  return { ok: true, build: { ...build, ...step.sections }, inverse: { type: 'restore', sections: before } as Edit, words: step.words };
+  return {
+    ok: true,
+    build: { ...build, ...step.sections },
+    inverse: { type: 'restore', sections: before } as Edit,
+    words: step.words,
+  };
 }
 
 function stepOf(build: Build, edit: Edit): Step | Refusal {
   switch (edit.type) {
-    case 'item.add': return addItem(build, edit);
+    case 'item.add':
+      return addItem(build, edit);
     case 'item.remove': {
       const item = build.items.find((one) => one.id === edit.item);
-      return item ? withoutUnits(build, new Set(item.units.map((unit) => unit.id)), `Took out ${nameOf(build, item)}`) : noItem(edit.item);
+      return item
+        ? withoutUnits(build, new Set(item.units.map((unit) => unit.id)), `Took out ${nameOf(build, item)}`)
+        : noItem(edit.item);
     }
-    case 'item.patch': return patchItem(build, edit.item, (item) => ({ ...item, ...edit.patch }), 'Changed');
+    case 'item.patch':
+      return patchItem(build, edit.item, (item) => ({ ...item, ...edit.patch }), 'Changed');
     case 'item.replace': {
       const carried = carry(build, edit);
       const lacks = lacking(carried, edit.sheet);
       if (lacks) return lacks;
-      const step = patchItem(build, edit.item, ({ price: _old, ...item }) => ({ ...item, sheet: edit.sheet, ...(edit.price ? { price: edit.price } : {}) }), 'Replaced');
+      const step = patchItem(
+        build,
+        edit.item,
+        ({ price: _old, ...item }) => ({ ...item, sheet: edit.sheet, ...(edit.price ? { price: edit.price } : {}) }),
+        'Replaced',
+      );
       return 'ok' in step ? step : { ...step, sections: { ...step.sections, ...carried } };
     }
-    case 'units.add': return addUnits(build, edit);
+    case 'units.add':
+      return addUnits(build, edit);
     case 'units.remove': {
       const gone = new Set<string>(edit.units);
       const known = build.items.flatMap((item) => item.units).filter((unit) => gone.has(unit.id));
-      if (known.length !== gone.size) return refuse('Some of those parts are no longer in the build; nothing was taken out.');
+      if (known.length !== gone.size)
+        return refuse('Some of those parts are no longer in the build; nothing was taken out.');
       return withoutUnits(build, gone, `Took out ${known.map((unit) => unit.mark).join(', ')}`);
     }
     case 'unit.role': {
       const item = itemOf(build, edit.unit);
       if (!item) return noUnit(edit.unit);
-      return patchItem(build, item.id, (one) => ({ ...one, units: one.units.map((unit) => (unit.id === edit.unit ? withRole(unit, edit.role) : unit)) }), 'Changed the role in');
+      return patchItem(
+        build,
+        item.id,
+        (one) => ({
+          ...one,
+          units: one.units.map((unit) => (unit.id === edit.unit ? withRole(unit, edit.role) : unit)),
+        }),
+        'Changed the role in',
+      );
     }
-    case 'place.put': return seat(build, edit.unit, { spot: edit.spot, how: 'put' }, 'Put');
-    case 'place.hold': return seat(build, edit.unit, { spot: edit.spot, how: 'held' }, 'Held');
+    case 'place.put':
+      return seat(build, edit.unit, { spot: edit.spot, how: 'put' }, 'Put');
+    case 'place.hold':
+      return seat(build, edit.unit, { spot: edit.spot, how: 'held' }, 'Held');
     case 'place.release': {
       const now = build.layout.at[edit.unit];
       if (!now) return refuse('That part has no place to release.');
       return seat(build, edit.unit, { spot: now.spot, how: 'solved' }, 'Released');
     }
-    case 'lead.put': return putLead(build, edit.wire);
+    case 'lead.put':
+      return putLead(build, edit.wire);
     case 'lead.how': {
       const name = printSpot(edit.device);
-      if (!build.layout.wires.some((wire) => wire.device.some((one) => printSpot(one) === name))) return refuse('No lead ends there any more.');
-      const wires = build.layout.wires.map((wire) => (wire.device.some((one) => printSpot(one) === name) ? { ...wire, how: edit.how } : wire));
-      return { sections: { layout: { ...build.layout, wires } }, words: edit.how === 'solved' ? 'Lead released' : 'Lead held' };
+      if (!build.layout.wires.some((wire) => wire.device.some((one) => printSpot(one) === name)))
+        return refuse('No lead ends there any more.');
+      const wires = build.layout.wires.map((wire) =>
+        wire.device.some((one) => printSpot(one) === name) ? { ...wire, how: edit.how } : wire,
+      );
+      return {
+        sections: { layout: { ...build.layout, wires } },
+        words: edit.how === 'solved' ? 'Lead released' : 'Lead held',
+      };
     }
     case 'change.add': {
       if (build.changes.some((change) => change.id === edit.change.id)) return refuse('That change is already made.');
-      return { sections: { changes: [...build.changes, edit.change] }, words: edit.change.kind === 'mod' ? edit.change.title : `Option ${edit.change.key}` };
+      return {
+        sections: { changes: [...build.changes, edit.change] },
+        words: edit.change.kind === 'mod' ? edit.change.title : `Option ${edit.change.key}`,
+      };
     }
     case 'change.remove': {
       if (!build.changes.some((change) => change.id === edit.id)) return refuse('That change is no longer there.');
-      return { sections: { changes: build.changes.filter((change) => change.id !== edit.id) }, words: 'Change taken back' };
+      return {
+        sections: { changes: build.changes.filter((change) => change.id !== edit.id) },
+        words: 'Change taken back',
+      };
     }
-    case 'sheet.refresh': return { sections: { sheets: withAll(build.sheets, edit.sheets), archetypes: withAll(build.archetypes, edit.archetypes) }, words: 'Sheets refreshed' };
-    case 'layout.set': return { sections: { layout: edit.layout }, words: 'Settled' };
-    case 'restore': return { sections: edit.sections as Partial<Build>, words: 'Taken back' };
-    default: return setSection(build, edit);
+    case 'sheet.refresh':
+      return {
+        sections: {
+          sheets: withAll(build.sheets, edit.sheets),
+          archetypes: withAll(build.archetypes, edit.archetypes),
+        },
+        words: 'Sheets refreshed',
+      };
+    case 'layout.set':
+      return { sections: { layout: edit.layout }, words: 'Settled' };
+    case 'restore':
+      return { sections: edit.sections as Partial<Build>, words: 'Taken back' };
+    default:
+      return setSection(build, edit);
   }
 }
 
 function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>): Step | Refusal {
   const name = edit.type.slice('set.'.length);
-  if (edit.type === 'set.stage' && edit.value >= build.stages.length) return refuse(`There are ${build.stages.length} stages; stage ${edit.value + 1} is not one of them.`);
-  return { sections: { [name]: edit.value }, words: name === 'name' ? `Named ${String(edit.value)}` : `Changed the ${name}` };
+  if (edit.type === 'set.stage' && edit.value >= build.stages.length)
+    return refuse(`There are ${build.stages.length} stages; stage ${edit.value + 1} is not one of them.`);
+  return {
+    sections: { [name]: edit.value },
+    words: name === 'name' ? `Named ${String(edit.value)}` : `Changed the ${name}`,
+  };
 }
 
 function addItem(build: Build, edit: EditOf<'item.add'>): Step | Refusal {
@@ -89,14 +142,22 @@ function addItem(build: Build, edit: EditOf<'item.add'>): Step | Refusal {
   const lacks = lacking(carried, item.sheet);
   if (lacks) return lacks;
   const sheet = carried.sheets[item.sheet]!;
-  const taken = new Set(build.items.flatMap((one) => [one.id as string, ...one.units.map((unit) => unit.id as string)]));
-  if ([item.id as string, ...item.units.map((unit) => unit.id as string)].some((id) => taken.has(id))) return refuse('An id of that edit is already in use; nothing was added.');
+  const taken = new Set(
+    build.items.flatMap((one) => [one.id as string, ...one.units.map((unit) => unit.id as string)]),
+  );
+  if ([item.id as string, ...item.units.map((unit) => unit.id as string)].some((id) => taken.has(id)))
+    return refuse('An id of that edit is already in use; nothing was added.');
   const over = pastLimit(build, item.units.length, sheet.kind);
   if (over) return over;
   const index = edit.index ?? build.items.length;
   const items = [...build.items.slice(0, index), item, ...build.items.slice(index)];
   return {
-    sections: { items, ...carried, counter: advance(build, [item.id, ...item.units.map((unit) => unit.id)], 1), ...putAll(build, edit.puts) },
+    sections: {
+      items,
+      ...carried,
+      counter: advance(build, [item.id, ...item.units.map((unit) => unit.id)], 1),
+      ...putAll(build, edit.puts),
+    },
     words: `${item.units.length} × ${sheet.name}`,
   };
 }
@@ -107,33 +168,68 @@ function addUnits(build: Build, edit: EditOf<'units.add'>): Step | Refusal {
   const over = pastLimit(build, edit.units.length, build.sheets[item.sheet]!.kind);
   if (over) return over;
   const taken = new Set(build.items.flatMap((one) => one.units.map((unit) => unit.id as string)));
-  if (edit.units.some((unit) => taken.has(unit.id))) return refuse('An id of that edit is already in use; nothing was added.');
-  const step = patchItem(build, item.id, (one) => ({ ...one, units: [...one.units, ...edit.units] }), `${edit.units.length} more of`);
+  if (edit.units.some((unit) => taken.has(unit.id)))
+    return refuse('An id of that edit is already in use; nothing was added.');
+  const step = patchItem(
+    build,
+    item.id,
+    (one) => ({ ...one, units: [...one.units, ...edit.units] }),
+    `${edit.units.length} more of`,
+  );
   if ('ok' in step) return step;
-  return { ...step, sections: { ...step.sections, counter: advance(build, edit.units.map((unit) => unit.id), 0), ...putAll(build, edit.puts) } };
+  return {
+    ...step,
+    sections: {
+      ...step.sections,
+      counter: advance(
+        build,
+        edit.units.map((unit) => unit.id),
+        0,
+      ),
+      ...putAll(build, edit.puts),
+    },
+  };
 }
 
 function pastLimit(build: Build, more: number, kind: string): Refusal | null {
-  const count = (of?: string) => build.items.reduce((sum, item) => sum + (!of || build.sheets[item.sheet]?.kind === of ? item.units.length : 0), 0);
-  if (count() + more > LIMITS.units) return refuse(`A build holds at most ${LIMITS.units} units; this would be ${count() + more}.`);
-  if (kind === 'drive' && count('drive') + more > LIMITS.drives) return refuse(`A build holds at most ${LIMITS.drives} drives; this would be ${count('drive') + more}.`);
+  const count = (of?: string) =>
+    build.items.reduce((sum, item) => sum + (!of || build.sheets[item.sheet]?.kind === of ? item.units.length : 0), 0);
+  if (count() + more > LIMITS.units)
+    return refuse(`A build holds at most ${LIMITS.units} units; this would be ${count() + more}.`);
+  if (kind === 'drive' && count('drive') + more > LIMITS.drives)
+    return refuse(`A build holds at most ${LIMITS.drives} drives; this would be ${count('drive') + more}.`);
   const boxes = count('chassis') + count('enclosure');
-  if ((kind === 'chassis' || kind === 'enclosure') && boxes + more > LIMITS.boxes) return refuse(`A build holds at most ${LIMITS.boxes} boxes; this would be ${boxes + more}.`);
+  if ((kind === 'chassis' || kind === 'enclosure') && boxes + more > LIMITS.boxes)
+    return refuse(`A build holds at most ${LIMITS.boxes} boxes; this would be ${boxes + more}.`);
   return null;
 }
 
 function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): Step {
   const items = build.items
-    .map((item) => (item.units.some((unit) => gone.has(unit.id)) ? { ...item, units: item.units.filter((unit) => !gone.has(unit.id)) } : item))
+    .map((item) =>
+      item.units.some((unit) => gone.has(unit.id))
+        ? { ...item, units: item.units.filter((unit) => !gone.has(unit.id)) }
+        : item,
+    )
     .filter((item) => item.units.length > 0);
   const involves = (spots: readonly SpotRef[]) => spots.some((spot) => gone.has(spot.host));
   const layout: Layout = {
     ...build.layout,
     at: Object.fromEntries(Object.entries(build.layout.at).filter(([unit]) => !gone.has(unit))),
-    dormant: Object.fromEntries(Object.entries(build.layout.dormant).filter(([name, { spot }]) => !gone.has(name.split('/')[0]!) && !(name.includes('/') && gone.has(spot.host)))),
-    wires: build.layout.wires.flatMap((wire) => (involves(wire.host) ? [] : involves(wire.device) ? otherTails(wire, gone) : [wire])),
+    dormant: Object.fromEntries(
+      Object.entries(build.layout.dormant).filter(
+        ([name, { spot }]) => !gone.has(name.split('/')[0]!) && !(name.includes('/') && gone.has(spot.host)),
+      ),
+    ),
+    wires: build.layout.wires.flatMap((wire) =>
+      involves(wire.host) ? [] : involves(wire.device) ? otherTails(wire, gone) : [wire],
+    ),
   };
-  const pool = { sets: build.pool.sets.map((set) => (set.units.some((unit) => gone.has(unit)) ? { ...set, units: set.units.filter((unit) => !gone.has(unit)) } : set)) };
+  const pool = {
+    sets: build.pool.sets.map((set) =>
+      set.units.some((unit) => gone.has(unit)) ? { ...set, units: set.units.filter((unit) => !gone.has(unit)) } : set,
+    ),
+  };
   const changes = build.changes.filter((change) => !gone.has(change.host));
   return { sections: { items, layout, pool, changes }, words };
 }
@@ -141,29 +237,53 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
 /** What is left of a breakout when some of its drives are gone; nothing of a lead with one end. */
 function otherTails(wire: Build['layout']['wires'][number], gone: ReadonlySet<string>): Build['layout']['wires'] {
   const left = wire.device.map((_, i) => i).filter((i) => !gone.has(wire.device[i]!.host));
-  return left.length === 0 ? [] : [{ ...wire, device: left.map((i) => wire.device[i]!), ...(wire.lanes ? { lanes: left.map((i) => wire.lanes![i]!) } : {}) }];
+  return left.length === 0
+    ? []
+    : [
+        {
+          ...wire,
+          device: left.map((i) => wire.device[i]!),
+          ...(wire.lanes ? { lanes: left.map((i) => wire.lanes![i]!) } : {}),
+        },
+      ];
 }
 
 function patchItem(build: Build, id: string, change: (item: Item) => Item, verb: string): Step | Refusal {
   const item = build.items.find((one) => one.id === id);
   if (!item) return noItem(id);
-  return { sections: { items: build.items.map((one) => (one === item ? change(one) : one)) }, words: `${verb} ${nameOf(build, item)}` };
+  return {
+    sections: { items: build.items.map((one) => (one === item ? change(one) : one)) },
+    words: `${verb} ${nameOf(build, item)}`,
+  };
 }
 
-/** Lays one lead: what ended at its port takes the port this one had, where it had one of the same kind; other leads in its way are taken off. */
+/**
+ * Lays one lead: what ended at its port takes the port this one had, where it had one of the same kind; other leads in
+ * its way are taken off.
+ */
 function putLead(build: Build, wire: Build['layout']['wires'][number]): Step | Refusal {
   const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
-  if ([...wire.host, ...wire.device].some(({ host }) => !known.has(host.split('+')[0]!))) return refuse('One end of that lead is no longer in the build; nothing was moved.');
+  if ([...wire.host, ...wire.device].some(({ host }) => !known.has(host.split('+')[0]!)))
+    return refuse('One end of that lead is no longer in the build; nothing was moved.');
   const ends = new Set(wire.device.map(printSpot));
   const ports = new Set(wire.host.map(printSpot));
   const before = build.layout.wires.find((one) => one.device.some((end) => ends.has(printSpot(end))));
   const wires = build.layout.wires.flatMap((one) => {
     if (one === before || one.device.some((end) => ends.has(printSpot(end)))) return [];
     if (!one.host.some((host) => ports.has(printSpot(host)))) return [one];
-    return before && before.lead === one.lead && one.host.length === before.host.length ? [{ ...one, host: before.host }] : [];
+    return before && before.lead === one.lead && one.host.length === before.host.length
+      ? [{ ...one, host: before.host }]
+      : [];
   });
-  const dormant = Object.fromEntries(Object.entries(build.layout.dormant).filter(([name, { spot }]) => !ends.has(name) && !(name.includes('/') && ports.has(printSpot(spot)))));
-  return { sections: { layout: { ...build.layout, dormant, wires: [...wires, wire] } }, words: wire.how === 'held' ? 'Lead held' : 'Lead moved' };
+  const dormant = Object.fromEntries(
+    Object.entries(build.layout.dormant).filter(
+      ([name, { spot }]) => !ends.has(name) && !(name.includes('/') && ports.has(printSpot(spot))),
+    ),
+  );
+  return {
+    sections: { layout: { ...build.layout, dormant, wires: [...wires, wire] } },
+    words: wire.how === 'held' ? 'Lead held' : 'Lead moved',
+  };
 }
 
 function seat(build: Build, unit: string, to: Seat, verb: string): Step | Refusal {
@@ -171,21 +291,33 @@ function seat(build: Build, unit: string, to: Seat, verb: string): Step | Refusa
   if (!item) return noUnit(unit);
   const { [unit]: _woken, ...dormant } = build.layout.dormant;
   // Whoever sat there without a hold gives way and is placed anew when the build settles.
-  const at = Object.fromEntries(Object.entries(build.layout.at).filter(([other, place]) => other === unit || place.how === 'held' || printSpot(place.spot) !== printSpot(to.spot)));
+  const at = Object.fromEntries(
+    Object.entries(build.layout.at).filter(
+      ([other, place]) => other === unit || place.how === 'held' || printSpot(place.spot) !== printSpot(to.spot),
+    ),
+  );
   const mark = item.units.find((one) => one.id === unit)!.mark;
   return { sections: { layout: { ...build.layout, dormant, at: { ...at, [unit]: to } } }, words: `${verb} ${mark}` };
 }
 
 function putAll(build: Build, puts: Readonly<Record<string, SpotRef>> | undefined): Partial<Build> {
   if (!puts) return {};
-  const seats = Object.fromEntries(Object.entries(puts).map(([unit, spot]): [string, Seat] => [unit, { spot, how: 'put' }]));
+  const seats = Object.fromEntries(
+    Object.entries(puts).map(([unit, spot]): [string, Seat] => [unit, { spot, how: 'put' }]),
+  );
   return { layout: { ...build.layout, at: { ...build.layout.at, ...seats } } };
 }
 
-const withAll = <T extends { readonly id: string }>(held: Readonly<Record<string, T>>, extra: readonly T[]): Record<string, T> => ({ ...held, ...Object.fromEntries(extra.map((one) => [one.id, one])) });
+const withAll = <T extends { readonly id: string }>(
+  held: Readonly<Record<string, T>>,
+  extra: readonly T[],
+): Record<string, T> => ({ ...held, ...Object.fromEntries(extra.map((one) => [one.id, one])) });
 
 /** Takes in the sheets an edit brings. One the build holds stays as it is: only a refresh changes a snapshot. */
-function carry(build: Build, edit: Pick<EditOf<'item.add'>, 'sheets' | 'archetypes'>): Pick<Build, 'sheets' | 'archetypes'> {
+function carry(
+  build: Build,
+  edit: Pick<EditOf<'item.add'>, 'sheets' | 'archetypes'>,
+): Pick<Build, 'sheets' | 'archetypes'> {
   const fresh = <T extends { readonly id: string }>(held: Record<string, T>, brought: readonly T[]) => {
     const extra = brought.filter((one) => !held[one.id]);
     return extra.length ? withAll(held, extra) : held;
@@ -194,13 +326,20 @@ function carry(build: Build, edit: Pick<EditOf<'item.add'>, 'sheets' | 'archetyp
 }
 
 /** A part stands only with its archetype and everything built into it or in its box: what is not there is named. */
-function lacking({ sheets, archetypes }: Pick<Build, 'sheets' | 'archetypes'>, id: string, seen: ReadonlySet<string> = new Set()): Refusal | null {
+function lacking(
+  { sheets, archetypes }: Pick<Build, 'sheets' | 'archetypes'>,
+  id: string,
+  seen: ReadonlySet<string> = new Set(),
+): Refusal | null {
   const sheet = sheets[id];
   if (!sheet) return refuse(`The sheet ${id} did not come with the edit.`);
   const archetype = archetypes[sheet.archetype];
   if (!archetype) return refuse(`The archetype ${sheet.archetype} did not come with the edit.`);
   const inside = new Set([...seen, id]);
-  for (const inner of [...(sheet.builtIn ?? archetype.builtIn ?? []), ...(sheet.inTheBox ?? archetype.inTheBox ?? [])]) {
+  for (const inner of [
+    ...(sheet.builtIn ?? archetype.builtIn ?? []),
+    ...(sheet.inTheBox ?? archetype.inTheBox ?? []),
+  ]) {
     const lacks = inside.has(inner.sheet) ? null : lacking({ sheets, archetypes }, inner.sheet, inside);
     if (lacks) return lacks;
   }
@@ -213,8 +352,10 @@ function advance(build: Build, ids: readonly string[], letters: number): Build['
   return { next: Math.max(build.counter.next, ...numbers.map((n) => n + 1)), letter: build.counter.letter + letters };
 }
 
-const withRole = ({ role: _old, ...unit }: Unit, role: NonNullable<Unit['role']> | null): Unit => (role ? { ...unit, role } : unit);
+const withRole = ({ role: _old, ...unit }: Unit, role: NonNullable<Unit['role']> | null): Unit =>
+  role ? { ...unit, role } : unit;
 const itemOf = (build: Build, unit: string) => build.items.find((item) => item.units.some((one) => one.id === unit));
-const nameOf = (build: Build, item: Item) => `${item.units.length > 1 ? `${item.units.length} × ` : ''}${build.sheets[item.sheet]?.name ?? item.sheet}`;
+const nameOf = (build: Build, item: Item) =>
+  `${item.units.length > 1 ? `${item.units.length} × ` : ''}${build.sheets[item.sheet]?.name ?? item.sheet}`;
 const noItem = (id: string) => refuse(`The part ${id} is no longer in the build.`);
 const noUnit = (id: string) => refuse(`The unit ${id} is no longer in the build.`);

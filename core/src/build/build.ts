@@ -22,7 +22,11 @@ export const priceSchema = z.strictObject({
 export type Price = z.infer<typeof priceSchema>;
 
 export const ROLES = ['data', 'boot', 'cache', 'log', 'meta', 'scratch', 'spare', 'leaving'] as const;
-export const unitSchema = z.strictObject({ id: unitIdSchema, mark: z.string().regex(/^[A-Z]{1,3}\d{1,4}$/), role: z.enum(ROLES).optional() });
+export const unitSchema = z.strictObject({
+  id: unitIdSchema,
+  mark: z.string().regex(/^[A-Z]{1,3}\d{1,4}$/),
+  role: z.enum(ROLES).optional(),
+});
 export type Unit = z.infer<typeof unitSchema>;
 
 /** What is bought or owned together; `count` is for things never placed (screws, paste). */
@@ -44,7 +48,13 @@ export type Item = z.infer<typeof itemSchema>;
 
 export const changeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ id: text, kind: z.literal('option'), host: unitIdSchema, key: keySchema }),
-  z.strictObject({ id: text, kind: z.literal('mod'), host: unitIdSchema, title: text.min(1), effects: z.array(effectSchema).min(1).max(20) }),
+  z.strictObject({
+    id: text,
+    kind: z.literal('mod'),
+    host: unitIdSchema,
+    title: text.min(1),
+    effects: z.array(effectSchema).min(1).max(20),
+  }),
 ]);
 export type Change = z.infer<typeof changeSchema>;
 
@@ -90,16 +100,41 @@ export const siteSchema = z.strictObject({
 export type Site = z.infer<typeof siteSchema>;
 
 const day = z.array(z.enum(['standby', 'idle', 'typical', 'busy', 'off'])).length(24);
-export const profileSchema = z.strictObject({ weekday: day, weekend: day, drivesAwake: z.int().min(0).max(LIMITS.drives).optional(), scrubsPerYear: z.number().min(0).max(366) });
+export const profileSchema = z.strictObject({
+  weekday: day,
+  weekend: day,
+  drivesAwake: z.int().min(0).max(LIMITS.drives).optional(),
+  scrubsPerYear: z.number().min(0).max(366),
+});
 export const tariffSchema = z.strictObject({
   currency: moneySchema.shape.currency,
-  bands: z.array(z.strictObject({ fromHour: z.int().min(0).max(23), minorPerKwh: z.number().min(0).max(100_000) })).min(1).max(24),
+  bands: z
+    .array(z.strictObject({ fromHour: z.int().min(0).max(23), minorPerKwh: z.number().min(0).max(100_000) }))
+    .min(1)
+    .max(24),
 });
 export const poolSchema = z.strictObject({
-  sets: z.array(z.strictObject({
-    id: text, layout: z.enum(['single', 'stripe', 'mirror2', 'mirror3', 'parity1', 'parity2', 'parity3', 'dedicated1', 'dedicated2']),
-    units: z.array(unitIdSchema).max(LIMITS.drives), recordBytes: positive.optional(), allocationBytes: positive.optional(),
-  })).max(200),
+  sets: z
+    .array(
+      z.strictObject({
+        id: text,
+        layout: z.enum([
+          'single',
+          'stripe',
+          'mirror2',
+          'mirror3',
+          'parity1',
+          'parity2',
+          'parity3',
+          'dedicated1',
+          'dedicated2',
+        ]),
+        units: z.array(unitIdSchema).max(LIMITS.drives),
+        recordBytes: positive.optional(),
+        allocationBytes: positive.optional(),
+      }),
+    )
+    .max(200),
 });
 export const policySchema = z.strictObject({
   spinUp: z.discriminatedUnion('kind', [
@@ -115,8 +150,13 @@ export const policySchema = z.strictObject({
 export type Policy = z.infer<typeof policySchema>;
 
 export const readingSchema = z.strictObject({
-  id: text, at: isoDate, state: z.enum(['standby', 'idle', 'typical', 'busy', 'peak']), what: z.enum(['wallW', 'earDb', 'driveC']),
-  value: z.number(), kit: text, note: text.optional(),
+  id: text,
+  at: isoDate,
+  state: z.enum(['standby', 'idle', 'typical', 'busy', 'peak']),
+  what: z.enum(['wallW', 'earDb', 'driveC']),
+  value: z.number(),
+  kit: text,
+  note: text.optional(),
 });
 
 /** Format 1: one self-contained document with the sheets it uses, so that it opens anywhere. */
@@ -139,7 +179,10 @@ export const buildSchema = z.strictObject({
   tariff: tariffSchema,
   pool: poolSchema,
   policy: policySchema,
-  stages: z.array(z.strictObject({ name: text, at: isoDate.optional() })).min(1).max(51),
+  stages: z
+    .array(z.strictObject({ name: text, at: isoDate.optional() }))
+    .min(1)
+    .max(51),
   stage: z.int().min(0).max(50),
   bundles: z.array(z.strictObject({ id: text, name: text, price: priceSchema.optional() })).max(200),
   readings: z.array(readingSchema).max(5000),

@@ -6,7 +6,8 @@ export type Passed = { readonly words: string; readonly at: readonly string[] };
 const [QUOTE, BACKSLASH, COMMA, OPEN_LIST, CLOSE_LIST, OPEN_RECORD, CLOSE_RECORD] = [34, 92, 44, 91, 93, 123, 125];
 
 /**
- * Counts values and depth of a JSON text or its bytes (UTF-8) before anything is made of them, in one pass. A text that is no JSON may
+ * Counts values and depth of a JSON text or its bytes (UTF-8) before anything is made of them, in one pass. A text that
+ * is no JSON may
  * pass: it is refused when it is read.
  */
 export function countText(text: string | Uint8Array): Passed | null {
@@ -22,47 +23,64 @@ export function countText(text: string | Uint8Array): Passed | null {
       continue;
     }
     switch (code) {
-      case QUOTE: inString = true; break;
+      case QUOTE:
+        inString = true;
+        break;
       case OPEN_LIST:
       case OPEN_RECORD:
         values++;
         if (++depth > LIMITS.depth) return { words: `It is nested more than ${LIMITS.depth} deep.`, at: [] };
         break;
       case CLOSE_LIST:
-      case CLOSE_RECORD: depth--; break;
-      case COMMA: values++;
+      case CLOSE_RECORD:
+        depth--;
+        break;
+      case COMMA:
+        values++;
     }
-    if (values > LIMITS.values) return { words: `It holds more than ${LIMITS.values.toLocaleString('en')} values.`, at: [] };
+    if (values > LIMITS.values)
+      return { words: `It holds more than ${LIMITS.values.toLocaleString('en')} values.`, at: [] };
   }
   return null;
 }
 
-/** Counts every list, record, string and the depth of a value, so that no schema meets more than it can judge at once. */
+/**
+ * Counts every list, record, string and the depth of a value, so that no schema meets more than it can judge at once.
+ */
 export function countValue(root: unknown): Passed | null {
   const path: string[] = [];
   let values = 0;
   const visit = (value: unknown): string | null => {
     if (++values > LIMITS.values) return `It holds more than ${LIMITS.values.toLocaleString('en')} values.`;
-    if (typeof value === 'string') return value.length > LIMITS.notesCharacters ? `A text of ${value.length} characters; at most ${LIMITS.notesCharacters}.` : null;
+    if (typeof value === 'string')
+      return value.length > LIMITS.notesCharacters
+        ? `A text of ${value.length} characters; at most ${LIMITS.notesCharacters}.`
+        : null;
     if (typeof value !== 'object' || value === null) return null;
     if (path.length >= LIMITS.depth) return `It is nested more than ${LIMITS.depth} deep.`;
     const keys = Object.keys(value);
     if (keys.length > LIMITS.entries) return `${keys.length} entries; at most ${LIMITS.entries}.`;
     for (const key of keys) {
       path.push(key);
-      const passed = key.length > LIMITS.nameCharacters ? `A name of ${key.length} characters; at most ${LIMITS.nameCharacters}.` : visit((value as Record<string, unknown>)[key]);
+      const passed =
+        key.length > LIMITS.nameCharacters
+          ? `A name of ${key.length} characters; at most ${LIMITS.nameCharacters}.`
+          : visit((value as Record<string, unknown>)[key]);
       if (passed) return passed;
       path.pop();
     }
     return null;
   };
   const words = visit(root);
-  return words ? { words: path.length ? `${path.join('.').slice(0, 200)}: ${words}` : words, at: [path.join('.').slice(0, 200)] } : null;
+  return words
+    ? { words: path.length ? `${path.join('.').slice(0, 200)}: ${words}` : words, at: [path.join('.').slice(0, 200)] }
+    : null;
 }
 
 /** How many values a part holds, counted no further than the limit. */
 export function countPart(part: unknown): Passed | null {
   let values = 0;
-  const visit = (value: unknown): boolean => ++values <= LIMITS.partValues && (typeof value !== 'object' || value === null || Object.values(value).every(visit));
+  const visit = (value: unknown): boolean =>
+    ++values <= LIMITS.partValues && (typeof value !== 'object' || value === null || Object.values(value).every(visit));
   return visit(part) ? null : { words: `A part holds at most ${LIMITS.partValues} values.`, at: [] };
 }

@@ -10,20 +10,56 @@ const section = buildSchema.shape;
 
 /** Sections an edit may set whole; the rest change through edits of their own. */
 export const SETTABLE = {
-  name: section.name, notes: section.notes, brief: section.brief, site: section.site, profile: section.profile, tariff: section.tariff,
-  pool: section.pool, policy: section.policy, stages: section.stages, stage: section.stage, bundles: section.bundles,
-  readings: section.readings, accepted: section.accepted, copies: section.copies, copiesElsewhere: section.copiesElsewhere,
+  name: section.name,
+  notes: section.notes,
+  brief: section.brief,
+  site: section.site,
+  profile: section.profile,
+  tariff: section.tariff,
+  pool: section.pool,
+  policy: section.policy,
+  stages: section.stages,
+  stage: section.stage,
+  bundles: section.bundles,
+  readings: section.readings,
+  accepted: section.accepted,
+  copies: section.copies,
+  copiesElsewhere: section.copiesElsewhere,
 } as const;
 export type SettableSection = keyof typeof SETTABLE;
 
-const setEdits = Object.entries(SETTABLE).map(([name, value]) => z.strictObject({ type: z.literal(`set.${name}`), value }));
+const setEdits = Object.entries(SETTABLE).map(([name, value]) =>
+  z.strictObject({ type: z.literal(`set.${name}`), value }),
+);
 
 /** Everything that can happen to a build, as data. Ids come in with the edit. */
 export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('item.add'), item: itemSchema, ...carried, puts, index: z.int().min(0).optional() }),
   z.strictObject({ type: z.literal('item.remove'), item: itemIdSchema }),
-  z.strictObject({ type: z.literal('item.patch'), item: itemIdSchema, patch: itemSchema.pick({ deal: true, price: true, stage: true, year: true, hours: true, condition: true, count: true, bundle: true, stockId: true }).partial() }),
-  z.strictObject({ type: z.literal('item.replace'), item: itemIdSchema, sheet: sheetIdSchema, price: itemSchema.shape.price, ...carried }),
+  z.strictObject({
+    type: z.literal('item.patch'),
+    item: itemIdSchema,
+    patch: itemSchema
+      .pick({
+        deal: true,
+        price: true,
+        stage: true,
+        year: true,
+        hours: true,
+        condition: true,
+        count: true,
+        bundle: true,
+        stockId: true,
+      })
+      .partial(),
+  }),
+  z.strictObject({
+    type: z.literal('item.replace'),
+    item: itemIdSchema,
+    sheet: sheetIdSchema,
+    price: itemSchema.shape.price,
+    ...carried,
+  }),
   z.strictObject({ type: z.literal('units.add'), item: itemIdSchema, units: z.array(unitSchema).min(1), puts }),
   z.strictObject({ type: z.literal('units.remove'), units: z.array(unitIdSchema).min(1) }),
   z.strictObject({ type: z.literal('unit.role'), unit: unitIdSchema, role: z.enum(ROLES).nullable() }),
@@ -40,6 +76,8 @@ export const editSchema = z.discriminatedUnion('type', [
   ...(setEdits as unknown as [SetEditSchema, ...SetEditSchema[]]),
 ]);
 
-type SetEditSchema = { [S in SettableSection]: z.ZodObject<{ type: z.ZodLiteral<`set.${S}`>; value: (typeof SETTABLE)[S] }, z.core.$strict> }[SettableSection];
+type SetEditSchema = {
+  [S in SettableSection]: z.ZodObject<{ type: z.ZodLiteral<`set.${S}`>; value: (typeof SETTABLE)[S] }, z.core.$strict>;
+}[SettableSection];
 export type Edit = z.infer<typeof editSchema>;
 export type EditOf<T extends Edit['type']> = Extract<Edit, { type: T }>;

@@ -4,11 +4,22 @@ import { archetypeSchema, sheetSchema } from '../parts/sheet';
 import { buildSchema } from './build';
 
 const schemaOf = (schema: z.ZodType, id: string, title: string): Record<string, unknown> => ({
-  ...(z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'ref' }) as Record<string, unknown>), $id: `urn:inch-tower:schema:${id}`, title,
+  ...(z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'ref' }) as Record<string, unknown>),
+  $id: `urn:inch-tower:schema:${id}`,
+  title,
 });
 
 /** The build file of format 1 as JSON Schema 2020-12; references within it are checked on reading besides. */
 export const buildJsonSchema = () => schemaOf(buildSchema, 'build-1', 'Inch Tower build, format 1');
 
 /** A file of parts as JSON Schema 2020-12. */
-export const partsJsonSchema = () => schemaOf(z.strictObject({ format: z.literal(CATALOGUE_FORMAT), sheets: z.array(sheetSchema), archetypes: z.array(archetypeSchema) }), 'parts-1', 'Inch Tower parts, format 1');
+export const partsJsonSchema = () =>
+  schemaOf(
+    z.strictObject({
+      format: z.literal(CATALOGUE_FORMAT),
+      sheets: z.array(sheetSchema),
+      archetypes: z.array(archetypeSchema),
+    }),
+    'parts-1',
+    'Inch Tower parts, format 1',
+  );

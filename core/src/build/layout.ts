@@ -5,13 +5,21 @@ import { keySchema, unitIdSchema } from '../parts/ids';
 const hostSchema = z.string().min(1).max(LIMITS.idCharacters);
 
 /** A place on a unit, or on the floor (`floor/chassis`); `n` counts from 1 where a key repeats. */
-export const spotRefSchema = z.strictObject({ host: hostSchema, key: keySchema, n: z.int().min(1).max(2000).optional() });
+export const spotRefSchema = z.strictObject({
+  host: hostSchema,
+  key: keySchema,
+  n: z.int().min(1).max(2000).optional(),
+});
 export type SpotRef = z.infer<typeof spotRefSchema>;
 
 export const howSchema = z.enum(['solved', 'put', 'held']);
 export type How = z.infer<typeof howSchema>;
 
-export const seatSchema = z.strictObject({ spot: spotRefSchema, span: z.int().min(1).max(8).optional(), how: howSchema });
+export const seatSchema = z.strictObject({
+  spot: spotRefSchema,
+  span: z.int().min(1).max(8).optional(),
+  how: howSchema,
+});
 export type Seat = z.infer<typeof seatSchema>;
 
 /**
@@ -35,7 +43,10 @@ export const layoutSchema = z.strictObject({
   plugs: z.array(wireSchema).max(2000),
   /** The mode a board with several is set to; the first of its sheet where none is named. */
   modes: z.record(z.string(), keySchema).optional(),
-  /** Put and held places by unit, and leads by their device end (`u2/front-feed.2`), that cannot stand now, with the reason; they wake when they can. */
+  /**
+   * Put and held places by unit, and leads by their device end (`u2/front-feed.2`), that cannot stand now, with the
+   * reason; they wake when they can.
+   */
   dormant: z.record(z.string(), z.strictObject({ spot: spotRefSchema, how: howSchema, reason: z.string().max(300) })),
 });
 export type Layout = z.infer<typeof layoutSchema>;
@@ -43,7 +54,8 @@ export type Layout = z.infer<typeof layoutSchema>;
 export const EMPTY_LAYOUT: Layout = { at: {}, wires: [], plugs: [], dormant: {} };
 
 /** `u3/front.7`, as in links, files and snags. */
-export const printSpot = (spot: SpotRef): string => `${spot.host}/${spot.key}${spot.n === undefined ? '' : `.${spot.n}`}`;
+export const printSpot = (spot: SpotRef): string =>
+  `${spot.host}/${spot.key}${spot.n === undefined ? '' : `.${spot.n}`}`;
 
 /** Reads `u3/front.7`; null when the text is no spot. */
 export function parseSpot(text: string): SpotRef | null {

@@ -4,7 +4,11 @@ import { newBuild } from './newBuild';
 import { assess } from '../assess';
 
 const file = () => JSON.parse(JSON.stringify(cube().add('barge-8', 3).build)) as Record<string, unknown>;
-const refusal = (value: unknown) => { const parsed = parseBuild(value); if (parsed.ok) throw new Error('was taken'); return parsed; };
+const refusal = (value: unknown) => {
+  const parsed = parseBuild(value);
+  if (parsed.ok) throw new Error('was taken');
+  return parsed;
+};
 
 test('a build written and read again is deep-equal', () => {
   const { build } = cube().add('barge-8', 3);
@@ -20,12 +24,18 @@ test.each([null, 5, 'x', [], true])('JSON that is no object is no build: %j', (v
 });
 
 test('another format is refused by its number', () => {
-  expect(refusal({ ...file(), format: 2 })).toMatchObject({ code: 'otherFormat', words: expect.stringContaining('format 2') as string });
+  expect(refusal({ ...file(), format: 2 })).toMatchObject({
+    code: 'otherFormat',
+    words: expect.stringContaining('format 2') as string,
+  });
   expect(refusal({})).toMatchObject({ code: 'otherFormat' });
 });
 
 test('past a limit the limit is named', () => {
-  expect(refusal({ ...file(), name: 'n'.repeat(201) })).toMatchObject({ code: 'overLimit', words: 'The name has 201 characters; at most 200.' });
+  expect(refusal({ ...file(), name: 'n'.repeat(201) })).toMatchObject({
+    code: 'overLimit',
+    words: 'The name has 201 characters; at most 200.',
+  });
   expect(refusal({ ...file(), notes: 'n'.repeat(20_001) }).code).toBe('overLimit');
   const many = file() as { items: { units: unknown[]; sheet: string }[] };
   const drives = many.items.find((item) => item.sheet === 'barge-8')!;
@@ -70,5 +80,8 @@ test('a prototype key in a record does not reach the prototype', () => {
 test.each(['constructor', '__proto__', 'toString'])('an id that every object answers to is refused: %s', (id) => {
   const build = structuredClone(cube().build) as unknown as { items: { units: { id: string }[] }[] };
   build.items[1]!.units[0]!.id = id;
-  expect(parseBuild(build)).toMatchObject({ ok: false, words: expect.stringContaining('a name every object has') as string });
+  expect(parseBuild(build)).toMatchObject({
+    ok: false,
+    words: expect.stringContaining('a name every object has') as string,
+  });
 });

@@ -49,7 +49,11 @@ test('a part without a place lies on the table at its own size', () => {
 });
 
 test('a standing board is drawn behind what stands on it', () => {
-  const order = (fixtureMade: Fixture) => { const shapes = projectBox('side', sceneOf(plannedUnits(fixtureMade.build), fixtureMade.build.layout).boxes[0]!); const at = (what: string) => shapes.findIndex(({ solid }) => solid.what === what && solid.unit); return [at('board'), at('cooler'), at('card')] as const; };
+  const order = (fixtureMade: Fixture) => {
+    const shapes = projectBox('side', sceneOf(plannedUnits(fixtureMade.build), fixtureMade.build.layout).boxes[0]!);
+    const at = (what: string) => shapes.findIndex(({ solid }) => solid.what === what && solid.unit);
+    return [at('board'), at('cooler'), at('card')] as const;
+  };
   const [board, cooler, card] = order(fixture().add('steading-t9').add('plover-a6').add('tarn-155').add('tern-8i'));
   expect(board).toBeLessThan(cooler);
   expect(board).toBeLessThan(card);

@@ -22,21 +22,29 @@ export function viewSize(view: ViewName, size: Size): { readonly widthMm: number
 function flatten(view: ViewName, box: Box, shell: Size): Flat {
   const top = shell.heightMm - box.yMm - box.heightMm;
   switch (view) {
-    case 'plan': return { xMm: box.xMm, yMm: shell.depthMm - box.zMm - box.depthMm, widthMm: box.widthMm, heightMm: box.depthMm };
-    case 'front': return { xMm: box.xMm, yMm: top, widthMm: box.widthMm, heightMm: box.heightMm };
-    case 'side': return { xMm: box.zMm, yMm: top, widthMm: box.depthMm, heightMm: box.heightMm };
-    case 'rear': return { xMm: shell.widthMm - box.xMm - box.widthMm, yMm: top, widthMm: box.widthMm, heightMm: box.heightMm };
+    case 'plan':
+      return { xMm: box.xMm, yMm: shell.depthMm - box.zMm - box.depthMm, widthMm: box.widthMm, heightMm: box.depthMm };
+    case 'front':
+      return { xMm: box.xMm, yMm: top, widthMm: box.widthMm, heightMm: box.heightMm };
+    case 'side':
+      return { xMm: box.zMm, yMm: top, widthMm: box.depthMm, heightMm: box.heightMm };
+    case 'rear':
+      return { xMm: shell.widthMm - box.xMm - box.widthMm, yMm: top, widthMm: box.widthMm, heightMm: box.heightMm };
   }
 }
 
 /** How near a solid is to the eye of a view: larger is nearer and drawn later. */
 function nearness(view: ViewName, box: Box, standing: boolean): number {
   switch (view) {
-    case 'plan': return box.yMm + box.heightMm;
-    case 'front': return -box.zMm;
+    case 'plan':
+      return box.yMm + box.heightMm;
+    case 'front':
+      return -box.zMm;
     // Before a standing board lie its cooler and cards: the section is seen from their side.
-    case 'side': return standing ? -box.xMm : box.xMm + box.widthMm;
-    case 'rear': return box.zMm + box.depthMm;
+    case 'side':
+      return standing ? -box.xMm : box.xMm + box.widthMm;
+    case 'rear':
+      return box.zMm + box.depthMm;
   }
 }
 
@@ -49,17 +57,39 @@ function shows(view: ViewName, solid: Solid, shell: Size): boolean {
   if (what === 'shell') return true;
   if (what === 'io') return view === 'rear';
   if (view === 'front') return box.zMm < AT_WALL_MM && what !== 'backplane' && what !== 'tray' && what !== 'board';
-  if (view === 'rear') return box.zMm + box.depthMm > shell.depthMm - AT_WALL_MM && what !== 'tray' && what !== 'm2' && what !== 'slot' && what !== 'other' && what !== 'memory';
+  if (view === 'rear')
+    return (
+      box.zMm + box.depthMm > shell.depthMm - AT_WALL_MM &&
+      what !== 'tray' &&
+      what !== 'm2' &&
+      what !== 'slot' &&
+      what !== 'other' &&
+      what !== 'memory'
+    );
   return !(view === 'side' && (what === 'opening' || what === 'slot'));
 }
 
-/** The solids of a box as rectangles of one view, farthest first. In the section, what the middle plane meets is cut. */
+/**
+ * The solids of a box as rectangles of one view, farthest first. In the section, what the middle plane meets is cut.
+ */
 export function projectBox(view: ViewName, box: SceneBox): FlatShape[] {
   const middle = box.size.widthMm / 2;
   const standing = box.solids.some(({ what, box: one }) => what === 'board' && one.widthMm < one.heightMm);
   return box.solids
     .filter((solid) => shows(view, solid, box.size))
-    .map((solid, i) => ({ shape: { ...flatten(view, solid.box, box.size), solid, cut: view === 'side' && solid.what !== 'shell' && solid.box.xMm <= middle && solid.box.xMm + solid.box.widthMm >= middle }, near: solid.what === 'shell' ? -Infinity : nearness(view, solid.box, standing), i }))
+    .map((solid, i) => ({
+      shape: {
+        ...flatten(view, solid.box, box.size),
+        solid,
+        cut:
+          view === 'side' &&
+          solid.what !== 'shell' &&
+          solid.box.xMm <= middle &&
+          solid.box.xMm + solid.box.widthMm >= middle,
+      },
+      near: solid.what === 'shell' ? -Infinity : nearness(view, solid.box, standing),
+      i,
+    }))
     .sort((a, b) => a.near - b.near || a.i - b.i)
     .map(({ shape }) => shape);
 }

@@ -3,7 +3,8 @@ import { sceneOf } from '../place/scene';
 import { cube, fixture, type Fixture } from '../testing/fixture';
 import { drawingSvg } from './svg';
 
-const svg = (made: Fixture, name = 'Test') => drawingSvg({ name }, sceneOf(plannedUnits(made.build), made.build.layout).boxes);
+const svg = (made: Fixture, name = 'Test') =>
+  drawingSvg({ name }, sceneOf(plannedUnits(made.build), made.build.layout).boxes);
 
 test('the document is in millimetres: a shell of 226 is drawn 226 wide', () => {
   const text = svg(cube());

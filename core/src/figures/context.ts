@@ -31,12 +31,20 @@ export function runningUnits(units: readonly PlannedUnit[], layout: Layout): Pla
 }
 
 /** Like parts of one box: they are computed once and multiplied. */
-export type PartClass = { readonly part: PlannedUnit['part']; readonly units: readonly PlannedUnit[]; readonly box: PlannedUnit | null };
+export type PartClass = {
+  readonly part: PlannedUnit['part'];
+  readonly units: readonly PlannedUnit[];
+  readonly box: PlannedUnit | null;
+};
 
 const known = new WeakMap<readonly PlannedUnit[], { layout: Layout; classes: readonly PartClass[] }>();
 
 /** Like parts of a list by box, in the order of the kit; the same list and layout give the same classes. */
-export function classesOf(units: readonly PlannedUnit[], all: readonly PlannedUnit[], layout: Layout): readonly PartClass[] {
+export function classesOf(
+  units: readonly PlannedUnit[],
+  all: readonly PlannedUnit[],
+  layout: Layout,
+): readonly PartClass[] {
   const kept = known.get(units);
   if (kept?.layout === layout) return kept.classes;
   const classes = classify(units, all, layout);
@@ -52,7 +60,7 @@ function classify(units: readonly PlannedUnit[], all: readonly PlannedUnit[], la
     const host = unit.builtIn?.spot.host ?? seats.get(unit.id)?.spot.host ?? '';
     const known = unit.part.kind === 'chassis' ? unit : boxes.get(host);
     const box = known !== undefined ? known : boxOf(unit.id, seats, all);
-    boxes.set(host, unit.part.kind === 'chassis' ? boxes.get(host) ?? null : box);
+    boxes.set(host, unit.part.kind === 'chassis' ? (boxes.get(host) ?? null) : box);
     const key = `${unit.part.id}|${box?.id ?? ''}`;
     const one = classes.get(key) ?? { part: unit.part, units: [], box };
     one.units.push(unit);

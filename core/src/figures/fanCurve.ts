@@ -3,7 +3,10 @@ import type { PartOf } from '../parts/resolve';
 /** Share of full rpm at a duty: straight between the sheet's points, 0 below the duty it starts at. */
 export function fanRpmShare(fan: Pick<PartOf<'fan'>, 'curve' | 'startDuty'>, duty: number): number {
   if (duty < fan.startDuty) return 0;
-  return straightThrough(fan.curve.map((point) => [point.duty, point.rpmShare] as const), duty);
+  return straightThrough(
+    fan.curve.map((point) => [point.duty, point.rpmShare] as const),
+    duty,
+  );
 }
 
 /** Linear between points of rising x, level outside them. */

@@ -9,24 +9,62 @@ import { roomForDrives, type Room } from './room';
 import { earIdleDb } from './sound/ear';
 
 /** A number with its unit and range. `value` is null while nothing in the build bears on it. */
-export type Figure = { readonly id: FigureId; readonly value: number; readonly lo: number; readonly hi: number; readonly unit: string; readonly basis: Basis };
+export type Figure = {
+  readonly id: FigureId;
+  readonly value: number;
+  readonly lo: number;
+  readonly hi: number;
+  readonly unit: string;
+  readonly basis: Basis;
+};
 
 type Context = FigureContext & { readonly room: Room };
-type Definition = { readonly label: string; readonly uses: readonly (keyof Context)[]; readonly compute: (context: Context, ledger: Ledger) => Quantity | null };
+type Definition = {
+  readonly label: string;
+  readonly uses: readonly (keyof Context)[];
+  readonly compute: (context: Context, ledger: Ledger) => Quantity | null;
+};
 
 const RUNS = ['running', 'units', 'layout', 'policy'] as const;
 
 /** Every figure by id, with the narrow inputs it is computed from. */
 export const FIGURES = {
   'drives.room': {
-    label: 'Room for drives', uses: ['room'],
-    compute: ({ room }, ledger) => ledger.map('Room for more drives', 'drives', [ledger.given('Free bays that take it', room.baysFree, 'bays'), ledger.given('Ports free', room.portsFree, 'ports')], `as many of ${room.drive} as the wiring reaches; then the ${room.ends} end`, () => room.more),
+    label: 'Room for drives',
+    uses: ['room'],
+    compute: ({ room }, ledger) =>
+      ledger.map(
+        'Room for more drives',
+        'drives',
+        [
+          ledger.given('Free bays that take it', room.baysFree, 'bays'),
+          ledger.given('Ports free', room.portsFree, 'ports'),
+        ],
+        `as many of ${room.drive} as the wiring reaches; then the ${room.ends} end`,
+        () => room.more,
+      ),
   },
-  'bays.free': { label: 'Free bays', uses: ['room'], compute: ({ room }, ledger) => ledger.given('Free bays', room.baysFree, 'bays') },
-  'ports.free': { label: 'Free ports', uses: ['room'], compute: ({ room }, ledger) => ledger.given('Free ports', room.portsFree, 'ports') },
+  'bays.free': {
+    label: 'Free bays',
+    uses: ['room'],
+    compute: ({ room }, ledger) => ledger.given('Free bays', room.baysFree, 'bays'),
+  },
+  'ports.free': {
+    label: 'Free ports',
+    uses: ['room'],
+    compute: ({ room }, ledger) => ledger.given('Free ports', room.portsFree, 'ports'),
+  },
   'capacity.rawTb': { label: 'Raw capacity', uses: ['units', 'layout'], compute: rawTb },
-  'power.idleWallW': { label: 'Idle at the wall', uses: RUNS, compute: (context, ledger) => wallW(context, 'idle', ledger) },
-  'power.peakWallW': { label: 'Peak at the wall', uses: RUNS, compute: (context, ledger) => wallW(context, 'peak', ledger) },
+  'power.idleWallW': {
+    label: 'Idle at the wall',
+    uses: RUNS,
+    compute: (context, ledger) => wallW(context, 'idle', ledger),
+  },
+  'power.peakWallW': {
+    label: 'Peak at the wall',
+    uses: RUNS,
+    compute: (context, ledger) => wallW(context, 'peak', ledger),
+  },
   'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
   'sound.earIdleDb': { label: 'Sound at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
   'cost.now': { label: 'Money now', uses: ['units', 'needs', 'currency'], compute: costNow },
@@ -48,7 +86,8 @@ export function createFigureStage(): (context: Context) => Figures {
       const definition: Definition = FIGURES[id];
       const inputs = definition.uses.map((key) => context[key]);
       let known = last.get(id);
-      if (!known || known.inputs.some((input, i) => input !== inputs[i])) last.set(id, (known = { inputs, figure: flat(id, definition.compute(context, quiet)) }));
+      if (!known || known.inputs.some((input, i) => input !== inputs[i]))
+        last.set(id, (known = { inputs, figure: flat(id, definition.compute(context, quiet)) }));
       if (known.figure) figures[id] = known.figure;
       same &&= figures[id] === kept[id];
     }
@@ -57,7 +96,9 @@ export function createFigureStage(): (context: Context) => Figures {
 }
 
 export function flat(id: FigureId, quantity: Quantity | null): Figure | null {
-  return quantity && { id, value: quantity.value, ...rangeOfQuantity(quantity), unit: quantity.unit, basis: quantity.basis };
+  return (
+    quantity && { id, value: quantity.value, ...rangeOfQuantity(quantity), unit: quantity.unit, basis: quantity.basis }
+  );
 }
 
 export type Explanation = { readonly figure: Figure; readonly working: Working };
@@ -69,8 +110,12 @@ export function explainFigure(id: FigureId, context: Context): Explanation | nul
   const quantity = definition.compute(context, ledger);
   const figure = flat(id, quantity);
   if (!figure || !quantity?.working) return null;
-  const working = 'field' in quantity.working ? { label: definition.label, ...figure, op: 'given' as const, of: [quantity.working] } : quantity.working;
+  const working =
+    'field' in quantity.working
+      ? { label: definition.label, ...figure, op: 'given' as const, of: [quantity.working] }
+      : quantity.working;
   return { figure, working };
 }
 
-export const roomStage = (units: FigureContext['units'], layout: FigureContext['layout']): Room => roomForDrives(units, layout);
+export const roomStage = (units: FigureContext['units'], layout: FigureContext['layout']): Room =>
+  roomForDrives(units, layout);

@@ -7,9 +7,20 @@ export function monotoneCubic(points: readonly (readonly [x: number, y: number])
   if (n === 1) return () => points[0]![1];
   const h = points.slice(1).map(([x], i) => x - points[i]![0]);
   const slope = points.slice(1).map(([, y], i) => (y - points[i]![1]) / h[i]!);
-  const tangent = points.map((_, i) => (i === 0 ? slope[0]! : i === n - 1 ? slope[n - 2]! : slope[i - 1]! * slope[i]! <= 0 ? 0 : (slope[i - 1]! + slope[i]!) / 2));
+  const tangent = points.map((_, i) =>
+    i === 0
+      ? slope[0]!
+      : i === n - 1
+        ? slope[n - 2]!
+        : slope[i - 1]! * slope[i]! <= 0
+          ? 0
+          : (slope[i - 1]! + slope[i]!) / 2,
+  );
   for (let i = 0; i < n - 1; i++) {
-    if (slope[i] === 0) { tangent[i] = tangent[i + 1] = 0; continue; }
+    if (slope[i] === 0) {
+      tangent[i] = tangent[i + 1] = 0;
+      continue;
+    }
     const a = tangent[i]! / slope[i]!;
     const b = tangent[i + 1]! / slope[i]!;
     const length = a * a + b * b;
@@ -26,6 +37,11 @@ export function monotoneCubic(points: readonly (readonly [x: number, y: number])
     const t = (x - points[i]![0]) / h[i]!;
     const t2 = t * t;
     const t3 = t2 * t;
-    return (2 * t3 - 3 * t2 + 1) * points[i]![1] + (t3 - 2 * t2 + t) * h[i]! * tangent[i]! + (3 * t2 - 2 * t3) * points[i + 1]![1] + (t3 - t2) * h[i]! * tangent[i + 1]!;
+    return (
+      (2 * t3 - 3 * t2 + 1) * points[i]![1] +
+      (t3 - 2 * t2 + t) * h[i]! * tangent[i]! +
+      (3 * t2 - 2 * t3) * points[i + 1]![1] +
+      (t3 - t2) * h[i]! * tangent[i + 1]!
+    );
   };
 }

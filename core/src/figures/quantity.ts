@@ -7,15 +7,30 @@ export type Op = 'sum' | 'times' | 'map' | 'choice' | 'given';
 
 /** One line of a working: a number and what it is made of, down to facts of part sheets. */
 export type Working = {
-  readonly label: string; readonly value: number; readonly lo: number; readonly hi: number; readonly unit: string;
-  readonly op: Op; readonly times?: number; readonly formula?: string; readonly of: readonly (Working | Fact)[]; readonly basis: Basis;
+  readonly label: string;
+  readonly value: number;
+  readonly lo: number;
+  readonly hi: number;
+  readonly unit: string;
+  readonly op: Op;
+  readonly times?: number;
+  readonly formula?: string;
+  readonly of: readonly (Working | Fact)[];
+  readonly basis: Basis;
 };
-export type Quantity = { readonly value: number; readonly unit: string; readonly spread: Spread; readonly basis: Basis; readonly working?: Working | Fact };
+export type Quantity = {
+  readonly value: number;
+  readonly unit: string;
+  readonly spread: Spread;
+  readonly basis: Basis;
+  readonly working?: Working | Fact;
+};
 
 const LIKELY = (fact: Pick<Fact, 'value'>): number => fact.value;
 const NO_SPREAD: Spread = new Map();
 const WEAKEST: Record<Basis, number> = { measured: 0, stated: 1, typical: 2 };
-const weaker = (quantities: readonly Quantity[]): Basis => quantities.reduce<Basis>((worst, one) => (WEAKEST[one.basis] > WEAKEST[worst] ? one.basis : worst), 'measured');
+const weaker = (quantities: readonly Quantity[]): Basis =>
+  quantities.reduce<Basis>((worst, one) => (WEAKEST[one.basis] > WEAKEST[worst] ? one.basis : worst), 'measured');
 
 /**
  * Low and high: facts are independent errors and combine in quadrature; the same fact met several
@@ -37,7 +52,10 @@ export function rangeOfQuantity({ value, spread }: Pick<Quantity, 'value' | 'spr
  */
 export class Ledger {
   /** `draw` replaces a fact's value, for sampling what its range does to a result. */
-  constructor(readonly recording: boolean, private readonly draw: (fact: Pick<Fact, 'id' | 'value' | 'lo' | 'hi'>) => number = LIKELY) {}
+  constructor(
+    readonly recording: boolean,
+    private readonly draw: (fact: Pick<Fact, 'id' | 'value' | 'lo' | 'hi'>) => number = LIKELY,
+  ) {}
 
   /** Neither writing a working nor sampling: what it computes depends on its inputs alone and may be kept. */
   get plain(): boolean {
@@ -51,7 +69,13 @@ export class Ledger {
   ofFact(fact: Fact): Quantity {
     const value = this.draw(fact);
     const exact = fact.lo === fact.value && fact.hi === fact.value;
-    return { value, unit: fact.unit, basis: fact.basis, spread: exact ? NO_SPREAD : new Map([[fact.id, [fact.lo - fact.value, fact.hi - fact.value]]]), ...(this.recording ? { working: fact } : {}) };
+    return {
+      value,
+      unit: fact.unit,
+      basis: fact.basis,
+      spread: exact ? NO_SPREAD : new Map([[fact.id, [fact.lo - fact.value, fact.hi - fact.value]]]),
+      ...(this.recording ? { working: fact } : {}),
+    };
   }
 
   /** A number of the model or the site; `lo` and `hi` where it is known only within a range. */
@@ -60,13 +84,26 @@ export class Ledger {
     const id = `given.${label}`;
     const drawn = this.draw({ id, value, lo, hi });
     const basis: Basis = range ? 'typical' : 'stated';
-    return { value: drawn, unit, basis, spread: lo === hi ? NO_SPREAD : new Map([[id, [lo - value, hi - value]]]), ...(this.recording ? { working: { label, value: drawn, lo, hi, unit, op: 'given', of: [], basis } } : {}) };
+    return {
+      value: drawn,
+      unit,
+      basis,
+      spread: lo === hi ? NO_SPREAD : new Map([[id, [lo - value, hi - value]]]),
+      ...(this.recording ? { working: { label, value: drawn, lo, hi, unit, op: 'given', of: [], basis } } : {}),
+    };
   }
 
   times(label: string, quantity: Quantity, times: number, formula?: string): Quantity {
     const spread = new Map<string, readonly [number, number]>();
     for (const [id, [lo, hi]] of quantity.spread) spread.set(id, [lo * times, hi * times]);
-    return this.note({ value: quantity.value * times, unit: quantity.unit, spread, basis: quantity.basis }, label, 'times', [quantity], formula, times);
+    return this.note(
+      { value: quantity.value * times, unit: quantity.unit, spread, basis: quantity.basis },
+      label,
+      'times',
+      [quantity],
+      formula,
+      times,
+    );
   }
 
   sum(label: string, unit: string, terms: readonly Quantity[], formula?: string): Quantity {
@@ -83,22 +120,36 @@ export class Ledger {
   }
 
   /** Any function of quantities: each fact's effect is found by moving every input it touches at once. */
-  map(label: string, unit: string, inputs: readonly Quantity[], formula: string, f: (...values: number[]) => number): Quantity {
+  map(
+    label: string,
+    unit: string,
+    inputs: readonly Quantity[],
+    formula: string,
+    f: (...values: number[]) => number,
+  ): Quantity {
     if (inputs.length === 1) return this.mapOne(label, unit, inputs[0]!, formula, f);
     const values = inputs.map((input) => input.value);
     const value = f(...values);
     const spread = new Map<string, readonly [number, number]>();
     for (const id of new Set(inputs.flatMap((input) => [...input.spread.keys()]))) {
-      const moved = (end: 0 | 1) => f(...inputs.map((input) => input.value + (input.spread.get(id)?.[end] ?? 0))) - value;
+      const moved = (end: 0 | 1) =>
+        f(...inputs.map((input) => input.value + (input.spread.get(id)?.[end] ?? 0))) - value;
       spread.set(id, [moved(0), moved(1)]);
     }
     return this.note({ value, unit, spread, basis: weaker(inputs) }, label, 'map', inputs, formula);
   }
 
-  private mapOne(label: string, unit: string, input: Quantity, formula: string, f: (value: number) => number): Quantity {
+  private mapOne(
+    label: string,
+    unit: string,
+    input: Quantity,
+    formula: string,
+    f: (value: number) => number,
+  ): Quantity {
     const value = f(input.value);
     const spread = new Map<string, readonly [number, number]>();
-    for (const [id, [lo, hi]] of input.spread) spread.set(id, [f(input.value + lo) - value, f(input.value + hi) - value]);
+    for (const [id, [lo, hi]] of input.spread)
+      spread.set(id, [f(input.value + lo) - value, f(input.value + hi) - value]);
     return this.note({ value, unit, spread, basis: input.basis }, label, 'map', [input], formula);
   }
 
@@ -106,27 +157,61 @@ export class Ledger {
    * A factor that errs one way for all of its input at once: low on low, likely on likely, high on
    * high. The input's own facts keep their share of the widened range.
    */
-  systematic(label: string, unit: string, input: Quantity, formula: string, f: { readonly low: (x: number) => number; readonly likely: (x: number) => number; readonly high: (x: number) => number }, factor: { readonly id: string; readonly draw?: (x: number, at: number) => number }): Quantity {
+  systematic(
+    label: string,
+    unit: string,
+    input: Quantity,
+    formula: string,
+    f: {
+      readonly low: (x: number) => number;
+      readonly likely: (x: number) => number;
+      readonly high: (x: number) => number;
+    },
+    factor: { readonly id: string; readonly draw?: (x: number, at: number) => number },
+  ): Quantity {
     const { lo, hi } = rangeOfQuantity(input);
     const at = this.draw({ id: factor.id, value: 0, lo: -1, hi: 1 });
     const likely = f.likely(input.value);
-    const value = at === 0 ? likely : factor.draw ? factor.draw(input.value, at) : at < 0 ? likely + at * (likely - f.low(input.value)) : likely + at * (f.high(input.value) - likely);
+    const value =
+      at === 0
+        ? likely
+        : factor.draw
+          ? factor.draw(input.value, at)
+          : at < 0
+            ? likely + at * (likely - f.low(input.value))
+            : likely + at * (f.high(input.value) - likely);
     const down = likely - f.low(lo);
     const up = f.high(hi) - likely;
     const spread = new Map<string, readonly [number, number]>();
-    if (input.value > lo) for (const [id, [low, high]] of input.spread) spread.set(id, [low * (down / (input.value - lo)), high * (up / (hi - input.value))]);
+    if (input.value > lo)
+      for (const [id, [low, high]] of input.spread)
+        spread.set(id, [low * (down / (input.value - lo)), high * (up / (hi - input.value))]);
     else if (down > 0 || up > 0) spread.set(factor.id, [-down, up]);
     return this.note({ value, unit, spread, basis: input.basis }, label, 'map', [input], formula);
   }
 
-  private note(quantity: Quantity, label: string, op: Op, of: readonly Quantity[], formula?: string, times?: number): Quantity {
+  private note(
+    quantity: Quantity,
+    label: string,
+    op: Op,
+    of: readonly Quantity[],
+    formula?: string,
+    times?: number,
+  ): Quantity {
     if (!this.recording) return quantity;
     const range = rangeOfQuantity(quantity);
     return {
       ...quantity,
       working: {
-        label, value: quantity.value, ...range, unit: quantity.unit, op, basis: quantity.basis,
-        of: of.flatMap((one) => (one.working ? [one.working] : [])), ...(formula ? { formula } : {}), ...(times === undefined ? {} : { times }),
+        label,
+        value: quantity.value,
+        ...range,
+        unit: quantity.unit,
+        op,
+        basis: quantity.basis,
+        of: of.flatMap((one) => (one.working ? [one.working] : [])),
+        ...(formula ? { formula } : {}),
+        ...(times === undefined ? {} : { times }),
       },
     };
   }

@@ -12,8 +12,16 @@ import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
 import { unconnectedDrives } from '../place/unconnected';
 import { hasPlaces, ofKind, type PlannedUnit } from '../place/units';
 
-/** Room for more of the commonest drive: how many would get a bay and a port, what ends then, and what is free of each. */
-export type Room = { readonly more: number; readonly ends: 'bays' | 'ports'; readonly baysFree: number; readonly portsFree: number; readonly drive: string };
+/**
+ * Room for more of the commonest drive: how many would get a bay and a port, what ends then, and what is free of each.
+ */
+export type Room = {
+  readonly more: number;
+  readonly ends: 'bays' | 'ports';
+  readonly baysFree: number;
+  readonly portsFree: number;
+  readonly drive: string;
+};
 
 /** Asked at most for so many more; past that a builder wants another machine. */
 const MOST_ASKED = 120;
@@ -26,7 +34,10 @@ export function roomForDrives(units: readonly PlannedUnit[], layout: Layout): Ro
 
 type Counts = Omit<Room, 'drive'>;
 type Asked = { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly drive: PartOf<'drive'> };
-const counted = fewLast<Asked, Counts>((one, other) => layoutsAlike(one.layout, other.layout) && partsAlike(one.drive, other.drive) && dealtAlike(one.units, other.units));
+const counted = fewLast<Asked, Counts>(
+  (one, other) =>
+    layoutsAlike(one.layout, other.layout) && partsAlike(one.drive, other.drive) && dealtAlike(one.units, other.units),
+);
 
 function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
   const asked = { units, layout, drive };
@@ -42,25 +53,42 @@ function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<
   const ports = portsIn(units, layout);
   const inside = new Set(ports.filter((port) => port.inside && !port.carries.includes('usb')).map((port) => port.name));
   const lanes = ports.reduce((sum, port) => sum + (inside.has(port.name) ? Math.min(port.lanes, 4) : 0), 0);
-  const used = layout.wires.filter((wire) => inside.has(printSpot(wire.host[0]!))).reduce((sum, wire) => sum + (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)), 0);
+  const used = layout.wires
+    .filter((wire) => inside.has(printSpot(wire.host[0]!)))
+    .reduce(
+      (sum, wire) =>
+        sum +
+        (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)),
+      0,
+    );
   const asked = Math.min(free.length, MOST_ASKED);
   const more = asked === 0 || ports.length === 0 ? 0 : connectedOf(units, layout, drive, asked);
   // However drives move there are as many bays free: short of those it is ports, or lanes that speak to them.
   return { more, ends: more < asked ? 'ports' : 'bays', baysFree: free.length, portsFree: Math.max(0, lanes - used) };
 }
 
-export type FreeBay = { readonly name: string; readonly ref: SpotRef; readonly group: Extract<SpotGroup, { type: 'bay' }> };
+export type FreeBay = {
+  readonly name: string;
+  readonly ref: SpotRef;
+  readonly group: Extract<SpotGroup, { type: 'bay' }>;
+};
 
 export function freeBays(units: readonly PlannedUnit[], layout: Layout): FreeBay[] {
   const sitting = sittersBySpot(units, layout);
-  const spanned = new Set(ofKind(units, 'adapter').flatMap((unit) => {
-    const spot = layout.at[unit.id]?.spot;
-    return spot ? Array.from({ length: unit.part.span - 1 }, (_, i) => printSpot({ ...spot, n: (spot.n ?? 1) + i + 1 })) : [];
-  }));
+  const spanned = new Set(
+    ofKind(units, 'adapter').flatMap((unit) => {
+      const spot = layout.at[unit.id]?.spot;
+      return spot
+        ? Array.from({ length: unit.part.span - 1 }, (_, i) => printSpot({ ...spot, n: (spot.n ?? 1) + i + 1 }))
+        : [];
+    }),
+  );
   return units
     .filter((unit) => layout.at[unit.id] || unit.builtIn)
     .flatMap((unit) => spotsOf(unit.id, unit.part))
-    .flatMap((group) => (group.type === 'bay' ? refsOf(group).map((ref) => ({ name: printSpot(ref), ref, group })) : []))
+    .flatMap((group) =>
+      group.type === 'bay' ? refsOf(group).map((ref) => ({ name: printSpot(ref), ref, group })) : [],
+    )
     .filter(({ name }) => !sitting.has(name) && !spanned.has(name));
 }
 
@@ -70,8 +98,16 @@ export function freeBays(units: readonly PlannedUnit[], layout: Layout): FreeBay
  */
 function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, asked: number): number {
   const alike = ofKind(units, 'drive').every(({ role }) => role === undefined || role === 'data');
-  const extra = Array.from({ length: asked }, (_, i): PlannedUnit => ({ id: `room:${i}` as UnitId, mark: 'Z1', part: drive, item: null, role: alike ? 'data' : 'spare' }));
-  const whole = unconnectedDrives(units, layout).unconnected.length === 0 && units.every((unit) => unit.builtIn || !hasPlaces(unit) || layout.at[unit.id]);
+  const extra = Array.from({ length: asked }, (_, i): PlannedUnit => ({
+    id: `room:${i}` as UnitId,
+    mark: 'Z1',
+    part: drive,
+    item: null,
+    role: alike ? 'data' : 'spare',
+  }));
+  const whole =
+    unconnectedDrives(units, layout).unconnected.length === 0 &&
+    units.every((unit) => unit.builtIn || !hasPlaces(unit) || layout.at[unit.id]);
   return Math.max(0, asked - (drivesLeft([...units, ...extra], layout) - (whole ? 0 : drivesLeft(units, layout))));
 }
 
@@ -84,7 +120,9 @@ function commonestDrive(units: readonly PlannedUnit[], layout: Layout): PartOf<'
   const most = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
   if (most) return most;
   const free = freeBays(units, layout);
-  return free.some(({ group }) => group.group.takes.includes('3.5')) || free.length === 0 ? standIn('3.5') : standIn('2.5');
+  return free.some(({ group }) => group.group.takes.includes('3.5')) || free.length === 0
+    ? standIn('3.5')
+    : standIn('2.5');
 }
 
 /** A plain SATA drive for a build that has none yet: only its size and interface are asked for. */
@@ -93,7 +131,17 @@ function standIn(size: '3.5' | '2.5'): PartOf<'drive'> {
   const known = standIns.get(size);
   if (known) return known;
   const body = DRIVE_BODY_MM[size];
-  const part = { kind: 'drive', id: `standIn:${size}`, name: `a ${size}-inch SATA drive`, size, heightMm: size === '3.5' ? body.heightMm : 7, lengthMm: body.depthMm, interface: 'sata', builtIn: [], inTheBox: [] } as unknown as Part as PartOf<'drive'>;
+  const part = {
+    kind: 'drive',
+    id: `standIn:${size}`,
+    name: `a ${size}-inch SATA drive`,
+    size,
+    heightMm: size === '3.5' ? body.heightMm : 7,
+    lengthMm: body.depthMm,
+    interface: 'sata',
+    builtIn: [],
+    inTheBox: [],
+  } as unknown as Part as PartOf<'drive'>;
   standIns.set(size, part);
   return part;
 }

@@ -6,8 +6,12 @@ import { plugBalance } from './plugs';
 const balance = (made: Fixture, box = 0) => {
   const { units } = problemOf(made.build);
   const host = ofKind(units, 'chassis')[box]!;
-  const supply = ofKind(units, 'supply').find((unit) => (made.build.layout.at[unit.id]?.spot ?? unit.builtIn?.spot)?.host === host.id)!;
-  return Object.fromEntries(plugBalance(units, made.build.layout, host, supply).map((line) => [line.plug, [line.need, line.have, line.short]]));
+  const supply = ofKind(units, 'supply').find(
+    (unit) => (made.build.layout.at[unit.id]?.spot ?? unit.builtIn?.spot)?.host === host.id,
+  )!;
+  return Object.fromEntries(
+    plugBalance(units, made.build.layout, host, supply).map((line) => [line.plug, [line.need, line.have, line.short]]),
+  );
 };
 
 test('the cube: a cage of two plugs however full, a bare roof drive one each', () => {
@@ -19,12 +23,23 @@ test('the cube: a cage of two plugs however full, a bare roof drive one each', (
 
 test('a board’s inputs, and a 4-pin fed by half an 8-pin', () => {
   expect(balance(cube())).toMatchObject({ '24-pin': [1, 1, 0], '8-pin-cpu': [1, 1, 0] });
-  const four = tweak('wren-c8', { powerInputs: [{ plug: '24-pin', count: 1 }, { plug: '4-pin-cpu', count: 1 }] });
+  const four = tweak('wren-c8', {
+    powerInputs: [
+      { plug: '24-pin', count: 1 },
+      { plug: '4-pin-cpu', count: 1 },
+    ],
+  });
   expect(balance(cube(four))['4-pin-cpu']).toEqual([1, 1, 0]);
 });
 
 test('M.2 modules and USB sticks want no plug; a cage in a bay wants its own', () => {
-  const kit = fixture().add('creel-2w').add('sprig-i6').add('pellet-b160').add('crib-6', 2).add('stickle-250').add('pike-960', 12);
+  const kit = fixture()
+    .add('creel-2w')
+    .add('sprig-i6')
+    .add('pellet-b160')
+    .add('crib-6', 2)
+    .add('stickle-250')
+    .add('pike-960', 12);
   expect(balance(kit)['sata-power']).toEqual([2, 2, 0]);
 });
 
@@ -39,7 +54,25 @@ test('each box counts its own plugs', () => {
 });
 
 test('an adapter is used only where it helps, and takes a plug of its kind', () => {
-  const short = tweak('ember-450s', { cables: [{ key: 'all', count: 1, plugs: [{ plug: '24-pin', count: 1 }, { plug: '8-pin-cpu', count: 1 }, { plug: 'peripheral', count: 1 }], lengthMm: 400, gaugeAwg: 18 }] }, catalogue);
+  const short = tweak(
+    'ember-450s',
+    {
+      cables: [
+        {
+          key: 'all',
+          count: 1,
+          plugs: [
+            { plug: '24-pin', count: 1 },
+            { plug: '8-pin-cpu', count: 1 },
+            { plug: 'peripheral', count: 1 },
+          ],
+          lengthMm: 400,
+          gaugeAwg: 18,
+        },
+      ],
+    },
+    catalogue,
+  );
   const made = cube(short).add('barge-8', 1);
   expect(balance(made)['sata-power']).toEqual([2, 0, 2]);
   expect(balance(made.add('yoke-2'))['sata-power']).toEqual([2, 2, 0]);

@@ -5,13 +5,18 @@ import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { SmallUse } from './small';
 
 const need = (made: Fixture, use: SmallUse) => made.assess().small.find((one) => one.use === use);
-const counts = (made: Fixture, use: SmallUse) => { const one = need(made, use); return one ? [one.count, one.fromKit, one.fromBoxes, one.toBuy] : null; };
+const counts = (made: Fixture, use: SmallUse) => {
+  const one = need(made, use);
+  return one ? [one.count, one.fromKit, one.fromBoxes, one.toBuy] : null;
+};
 const inRack = (made: Fixture) => made.set({ site: { ...newBuild('x', 'x').site, place: 'rack' } });
-const rack = () => fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2).add('brazier-800');
+const rack = () =>
+  fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2).add('brazier-800');
 
 describe('what a machine wants, and where it comes from', () => {
   test('a new board brings cell and shield, a cooler its paste, a supply its lead', () => {
-    for (const use of ['coinCell', 'ioShield', 'paste', 'mainsLead'] as const) expect(counts(cube(), use)).toEqual([1, 0, 1, 0]);
+    for (const use of ['coinCell', 'ioShield', 'paste', 'mainsLead'] as const)
+      expect(counts(cube(), use)).toEqual([1, 0, 1, 0]);
   });
   test('the kit comes before the boxes', () => {
     expect(counts(cube().add('paste'), 'paste')).toEqual([1, 1, 0, 0]);
@@ -33,7 +38,10 @@ describe('what a machine wants, and where it comes from', () => {
   });
   test('fans past the headers of the board: a splitter makes three of one', () => {
     const few = (count: number) => tweak('gannet-e8', { fanHeaders: [{ key: 'fan', count, pwm: true, maxA: 2 }] });
-    const fans = fixture().add('gable-24').assess().units.filter(({ part }) => part.kind === 'fan').length;
+    const fans = fixture()
+      .add('gable-24')
+      .assess()
+      .units.filter(({ part }) => part.kind === 'fan').length;
     const made = (count: number) => fixture(few(count)).add('gable-24').add('gannet-e8');
     expect(need(made(fans), 'fanSplitter')).toBeUndefined();
     expect(need(made(fans - 1), 'fanSplitter')!.count).toBe(1);
@@ -59,7 +67,10 @@ test('what is to buy is a line of the bill and part of the money, what is here i
   const bare = cube(tweak('wren-c8', { inTheBox: [] }));
   const assessment = bare.assess();
   const lines = billOf(bare.build, assessment).lines.filter(({ kind }) => kind === 'sundry');
-  expect(lines.map(({ what, count, total }) => [what, count, total])).toEqual([['Coin cell', 1, 2], ['I/O shield', 1, 7]]);
+  expect(lines.map(({ what, count, total }) => [what, count, total])).toEqual([
+    ['Coin cell', 1, 2],
+    ['I/O shield', 1, 7],
+  ]);
   expect(assessment.figures['cost.now']!.value - cube().assess().figures['cost.now']!.value).toBeCloseTo(9, 6);
   expect(billOf(bare.build, assessment).total).toBeCloseTo(assessment.figures['cost.now']!.value, 6);
 });

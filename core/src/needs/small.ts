@@ -7,33 +7,77 @@ import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 
 export type SmallUse = PartOf<'sundry'>['use'];
-/** Small parts of one use that a machine wants: how many are in the kit and in the boxes of its parts, and how many are left to buy. */
-export type SmallNeed = { readonly use: SmallUse; readonly what: string; readonly why: string; readonly count: number; readonly fromKit: number; readonly fromBoxes: number; readonly toBuy: number; /** A typical price of one, in euro cents. */ readonly typicalMinor: number; readonly for: readonly string[] };
+/**
+ * Small parts of one use that a machine wants: how many are in the kit and in the boxes of its parts, and how many are
+ * left to buy.
+ */
+export type SmallNeed = {
+  readonly use: SmallUse;
+  readonly what: string;
+  readonly why: string;
+  readonly count: number;
+  readonly fromKit: number;
+  readonly fromBoxes: number;
+  readonly toBuy: number;
+  /** A typical price of one, in euro cents. */ readonly typicalMinor: number;
+  readonly for: readonly string[];
+};
 
-type Want = { readonly use: SmallUse; readonly what: string; readonly why: string; readonly count: number; readonly typicalMinor: number; readonly for: readonly PlannedUnit[] };
+type Want = {
+  readonly use: SmallUse;
+  readonly what: string;
+  readonly why: string;
+  readonly count: number;
+  readonly typicalMinor: number;
+  readonly for: readonly PlannedUnit[];
+};
 
-/** Of what is bought used nothing is taken to be in the box: small parts are what goes missing first. What is owned has been seen. */
-export const boxIsWhole = ({ item }: PlannedUnit): boolean => item?.deal === 'owned' || item?.condition === undefined || item.condition === 'new';
+/**
+ * Of what is bought used nothing is taken to be in the box: small parts are what goes missing first. What is owned has
+ * been seen.
+ */
+export const boxIsWhole = ({ item }: PlannedUnit): boolean =>
+  item?.deal === 'owned' || item?.condition === undefined || item.condition === 'new';
 
 /** Everything small that a machine needs and nobody lists, against what the kit and the boxes bring. */
-export function smallNeeds(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build['site'], 'place'>, sheets: Build['sheets'], archetypes: Build['archetypes']): readonly SmallNeed[] {
+export function smallNeeds(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  site: Pick<Build['site'], 'place'>,
+  sheets: Build['sheets'],
+  archetypes: Build['archetypes'],
+): readonly SmallNeed[] {
   const boxed = new Map<SmallUse, number>();
-  for (const unit of units) for (const inner of boxIsWhole(unit) ? unit.part.inTheBox : []) {
-    const sheet = sheets[inner.sheet];
-    const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
-    const part = sheet && archetype && resolve(sheet, archetype);
-    if (part?.kind === 'sundry') boxed.set(part.use, (boxed.get(part.use) ?? 0) + inner.count * part.packOf);
-  }
+  for (const unit of units)
+    for (const inner of boxIsWhole(unit) ? unit.part.inTheBox : []) {
+      const sheet = sheets[inner.sheet];
+      const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
+      const part = sheet && archetype && resolve(sheet, archetype);
+      if (part?.kind === 'sundry') boxed.set(part.use, (boxed.get(part.use) ?? 0) + inner.count * part.packOf);
+    }
   const kit = new Map<SmallUse, number>();
-  for (const { part, item } of ofKind(units, 'sundry')) kit.set(part.use, (kit.get(part.use) ?? 0) + part.packOf * (item?.count ?? 1));
-  return wanted(units, layout, site).filter(({ count }) => count > 0).map((want) => {
-    const fromKit = Math.min(want.count, kit.get(want.use) ?? 0);
-    const fromBoxes = Math.min(want.count - fromKit, boxed.get(want.use) ?? 0);
-    // What one want takes is not there for the next of its use.
-    kit.set(want.use, (kit.get(want.use) ?? 0) - fromKit);
-    boxed.set(want.use, (boxed.get(want.use) ?? 0) - fromBoxes);
-    return { use: want.use, what: want.what, why: want.why, count: want.count, fromKit, fromBoxes, toBuy: want.count - fromKit - fromBoxes, typicalMinor: want.typicalMinor, for: want.for.map(({ id }) => id) };
-  });
+  for (const { part, item } of ofKind(units, 'sundry'))
+    kit.set(part.use, (kit.get(part.use) ?? 0) + part.packOf * (item?.count ?? 1));
+  return wanted(units, layout, site)
+    .filter(({ count }) => count > 0)
+    .map((want) => {
+      const fromKit = Math.min(want.count, kit.get(want.use) ?? 0);
+      const fromBoxes = Math.min(want.count - fromKit, boxed.get(want.use) ?? 0);
+      // What one want takes is not there for the next of its use.
+      kit.set(want.use, (kit.get(want.use) ?? 0) - fromKit);
+      boxed.set(want.use, (boxed.get(want.use) ?? 0) - fromBoxes);
+      return {
+        use: want.use,
+        what: want.what,
+        why: want.why,
+        count: want.count,
+        fromKit,
+        fromBoxes,
+        toBuy: want.count - fromKit - fromBoxes,
+        typicalMinor: want.typicalMinor,
+        for: want.for.map(({ id }) => id),
+      };
+    });
 }
 
 function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build['site'], 'place'>): Want[] {
@@ -42,7 +86,10 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
   const large = boards.filter(({ part }) => part.holes !== 'own');
   const processors = ofKind(units, 'processor').filter((unit) => !unit.builtIn && seated(unit));
   const supplies = ofKind(units, 'supply').filter((unit) => !unit.builtIn);
-  const racked = site.place === 'rack' ? ofKind(units, 'chassis').filter(({ part }) => part.rackUnits !== null && part.slideRails === 'apart') : [];
+  const racked =
+    site.place === 'rack'
+      ? ofKind(units, 'chassis').filter(({ part }) => part.rackUnits !== null && part.slideRails === 'apart')
+      : [];
   const inRack = site.place === 'rack';
   const narrow = inRack ? ofKind(units, 'chassis').filter(({ part }) => part.rackKit === 'apart') : [];
   const bricks = inRack ? ofKind(units, 'supply').filter(({ part }) => part.form === 'brick') : [];
@@ -54,21 +101,95 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
   const trays = bays.filter(({ access, host }) => access !== 'fixed' && used.some(({ id }) => id === host));
   const fans = shortHeaders(units, layout);
   return [
-    { use: 'coinCell', what: 'Coin cell', why: 'keeps the clock and the settings of the board', count: large.length, typicalMinor: 200, for: large },
-    { use: 'ioShield', what: 'I/O shield', why: 'closes the rear wall around the sockets of the board', count: large.length, typicalMinor: 700, for: large },
-    { use: 'paste', what: 'Thermal paste', why: 'between processor and cooler', count: processors.length, typicalMinor: 600, for: processors },
-    { use: 'screws', what: 'Drive screws, pack', why: 'hold the drives in fixed bays', count: Number(screws.length > 0) + Number(small.length > 0), typicalMinor: 400, for: [...screws, ...small].map(({ unit }) => unit) },
-    { use: 'caddy', what: 'Caddy', why: 'a drive goes into such a bay in its caddy; of a used chassis count them first', count: trays.length, typicalMinor: 1400, for: trays.map(({ unit }) => unit) },
-    { use: 'mainsLead', what: 'Mains lead', why: 'one for each supply', count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0), typicalMinor: 500, for: supplies },
-    { use: 'slideRails', what: 'Slide rails', why: 'they are sold apart for this chassis', count: racked.length, typicalMinor: 5800, for: racked },
-    { use: 'rackKit', what: 'Rack kit', why: 'holds a body narrower than the opening of the rack', count: narrow.length, typicalMinor: 4500, for: narrow },
-    { use: 'brickTray', what: 'Brick tray', why: 'in a rack a brick hangs on its cable, or lies where air should pass', count: bricks.length, typicalMinor: 1500, for: bricks },
+    {
+      use: 'coinCell',
+      what: 'Coin cell',
+      why: 'keeps the clock and the settings of the board',
+      count: large.length,
+      typicalMinor: 200,
+      for: large,
+    },
+    {
+      use: 'ioShield',
+      what: 'I/O shield',
+      why: 'closes the rear wall around the sockets of the board',
+      count: large.length,
+      typicalMinor: 700,
+      for: large,
+    },
+    {
+      use: 'paste',
+      what: 'Thermal paste',
+      why: 'between processor and cooler',
+      count: processors.length,
+      typicalMinor: 600,
+      for: processors,
+    },
+    {
+      use: 'screws',
+      what: 'Drive screws, pack',
+      why: 'hold the drives in fixed bays',
+      count: Number(screws.length > 0) + Number(small.length > 0),
+      typicalMinor: 400,
+      for: [...screws, ...small].map(({ unit }) => unit),
+    },
+    {
+      use: 'caddy',
+      what: 'Caddy',
+      why: 'a drive goes into such a bay in its caddy; of a used chassis count them first',
+      count: trays.length,
+      typicalMinor: 1400,
+      for: trays.map(({ unit }) => unit),
+    },
+    {
+      use: 'mainsLead',
+      what: 'Mains lead',
+      why: 'one for each supply',
+      count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0),
+      typicalMinor: 500,
+      for: supplies,
+    },
+    {
+      use: 'slideRails',
+      what: 'Slide rails',
+      why: 'they are sold apart for this chassis',
+      count: racked.length,
+      typicalMinor: 5800,
+      for: racked,
+    },
+    {
+      use: 'rackKit',
+      what: 'Rack kit',
+      why: 'holds a body narrower than the opening of the rack',
+      count: narrow.length,
+      typicalMinor: 4500,
+      for: narrow,
+    },
+    {
+      use: 'brickTray',
+      what: 'Brick tray',
+      why: 'in a rack a brick hangs on its cable, or lies where air should pass',
+      count: bricks.length,
+      typicalMinor: 1500,
+      for: bricks,
+    },
     // One splitter turns a header into three.
-    { use: 'fanSplitter', what: 'Fan splitter', why: 'more fans than the board has headers', count: Math.ceil(fans.short / 2), typicalMinor: 500, for: fans.boards },
+    {
+      use: 'fanSplitter',
+      what: 'Fan splitter',
+      why: 'more fans than the board has headers',
+      count: Math.ceil(fans.short / 2),
+      typicalMinor: 500,
+      for: fans.boards,
+    },
   ];
 }
 
-type InBay = { readonly unit: PlannedUnit & { readonly part: PartOf<'drive'> }; readonly access: 'hotSwap' | 'tray' | 'fixed'; readonly host: string };
+type InBay = {
+  readonly unit: PlannedUnit & { readonly part: PartOf<'drive'> };
+  readonly access: 'hotSwap' | 'tray' | 'fixed';
+  readonly host: string;
+};
 function drivesIn(units: readonly PlannedUnit[], layout: Layout): InBay[] {
   const byId = unitsById(units);
   return ofKind(units, 'drive').flatMap((unit) => {
@@ -79,9 +200,17 @@ function drivesIn(units: readonly PlannedUnit[], layout: Layout): InBay[] {
 }
 
 /** Fans past the headers of the board in their box; those on a backplane or in a supply are not among them. */
-function shortHeaders(units: readonly PlannedUnit[], layout: Layout): { readonly short: number; readonly boards: readonly PlannedUnit[] } {
+function shortHeaders(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+): { readonly short: number; readonly boards: readonly PlannedUnit[] } {
   const seats = new Map(Object.entries(layout.at));
-  const taken = new Set(ofKind(units, 'fan').flatMap((unit) => { const spot = layout.at[unit.id]?.spot; return spot ? [`${spot.host}/${spot.key}.${spot.n ?? 1}`] : []; }));
+  const taken = new Set(
+    ofKind(units, 'fan').flatMap((unit) => {
+      const spot = layout.at[unit.id]?.spot;
+      return spot ? [`${spot.host}/${spot.key}.${spot.n ?? 1}`] : [];
+    }),
+  );
   let short = 0;
   const boards: PlannedUnit[] = [];
   for (const board of ofKind(units, 'board')) {
@@ -103,7 +232,10 @@ function shortHeaders(units: readonly PlannedUnit[], layout: Layout): { readonly
 }
 
 /** Front sockets of a chassis whose header its board does not have. */
-export function missingFrontUsb(units: readonly PlannedUnit[], layout: Layout): { readonly chassis: PlannedUnit; readonly board: PlannedUnit; readonly kind: string }[] {
+export function missingFrontUsb(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+): { readonly chassis: PlannedUnit; readonly board: PlannedUnit; readonly kind: string }[] {
   const seats = new Map(Object.entries(layout.at));
   return ofKind(units, 'board').flatMap((board) => {
     const box = layout.at[board.id] ? boxOf(board.id, seats, units) : null;
@@ -111,7 +243,10 @@ export function missingFrontUsb(units: readonly PlannedUnit[], layout: Layout): 
     const has = board.part.usbInside.flatMap((one) => Array<string>(one.count).fill(one.kind));
     return box.part.frontUsb.flatMap((kind) => {
       const at = has.indexOf(kind);
-      if (at >= 0) { has.splice(at, 1); return []; }
+      if (at >= 0) {
+        has.splice(at, 1);
+        return [];
+      }
       return [{ chassis: box, board, kind }];
     });
   });

@@ -8,15 +8,35 @@ import { adaptersHold } from './splitters';
 import type { PlugInput } from './plugs';
 
 /** A supply of the given chains, in plugs: SATA or 4-pin. */
-const chains = (sata: readonly number[], peripheral: readonly number[] = [], gaugeAwg = 18): Catalogue => tweak('ember-650', {
-  cables: [
-    { key: 'main', count: 1, plugs: [{ plug: '24-pin', count: 1 }], lengthMm: 500, gaugeAwg }, { key: 'cpu', count: 2, plugs: [{ plug: '8-pin-cpu', count: 1 }], lengthMm: 500, gaugeAwg },
-    ...sata.map((count, i) => ({ key: `s${i}`, count: 1, plugs: [{ plug: 'sata-power', count }], lengthMm: 500, gaugeAwg })),
-    ...peripheral.map((count, i) => ({ key: `p${i}`, count: 1, plugs: [{ plug: 'peripheral', count }], lengthMm: 500, gaugeAwg })),
-  ],
-});
-const rack = (from: Catalogue, disks: number) => fixture(from).add('byre-15').add('gannet-e8').add('ember-650').add('tern-16i').add('barge-8', disks);
-const shortage = (made: Fixture) => made.assess().snags.filter((snag) => snag.code === 'powered.plugs').map((snag) => `${snag.severity}: ${wordsOf(snag).what}`).filter((words) => /SATA/.test(words));
+const chains = (sata: readonly number[], peripheral: readonly number[] = [], gaugeAwg = 18): Catalogue =>
+  tweak('ember-650', {
+    cables: [
+      { key: 'main', count: 1, plugs: [{ plug: '24-pin', count: 1 }], lengthMm: 500, gaugeAwg },
+      { key: 'cpu', count: 2, plugs: [{ plug: '8-pin-cpu', count: 1 }], lengthMm: 500, gaugeAwg },
+      ...sata.map((count, i) => ({
+        key: `s${i}`,
+        count: 1,
+        plugs: [{ plug: 'sata-power', count }],
+        lengthMm: 500,
+        gaugeAwg,
+      })),
+      ...peripheral.map((count, i) => ({
+        key: `p${i}`,
+        count: 1,
+        plugs: [{ plug: 'peripheral', count }],
+        lengthMm: 500,
+        gaugeAwg,
+      })),
+    ],
+  });
+const rack = (from: Catalogue, disks: number) =>
+  fixture(from).add('byre-15').add('gannet-e8').add('ember-650').add('tern-16i').add('barge-8', disks);
+const shortage = (made: Fixture) =>
+  made
+    .assess()
+    .snags.filter((snag) => snag.code === 'powered.plugs')
+    .map((snag) => `${snag.severity}: ${wordsOf(snag).what}`)
+    .filter((words) => /SATA/.test(words));
 const ways = (made: Fixture, from: Catalogue) => {
   const assessment = made.assess();
   const snag = assessment.snags.find(({ code, facts }) => code === 'powered.plugs' && facts.plug === 'sata-power')!;
@@ -25,13 +45,17 @@ const ways = (made: Fixture, from: Catalogue) => {
 
 test('disks past four a cable cannot be split away: a blocker, and no splitter is offered', () => {
   const from = chains([4, 4]);
-  expect(shortage(rack(from, 9))).toEqual(['blocker: SATA power plugs: 9 wanted, Ember 650 ATX has 8. Splitters would carry more than they may.']);
+  expect(shortage(rack(from, 9))).toEqual([
+    'blocker: SATA power plugs: 9 wanted, Ember 650 ATX has 8. Splitters would carry more than they may.',
+  ]);
   expect(ways(rack(from, 9), from).filter((title) => /Yoke/.test(title))).toEqual([]);
 });
 
 test('one more 4-pin chain takes them: a caution with that splitter as its cure', () => {
   const from = chains([4, 4], [3]);
-  expect(shortage(rack(from, 9))).toEqual(['caution: SATA power plugs: 9 wanted, Ember 650 ATX has 8. Splitters are needed.']);
+  expect(shortage(rack(from, 9))).toEqual([
+    'caution: SATA power plugs: 9 wanted, Ember 650 ATX has 8. Splitters are needed.',
+  ]);
   expect(ways(rack(from, 9), from)).toContain('Add Yoke, peripheral to 2 × SATA');
 });
 
@@ -47,9 +71,22 @@ test('flash draws little: a SATA splitter for it is offered where one for disks 
   expect(shortage(flash)[0]).toMatch(/^caution: /);
 });
 
-const drive = (id: string) => resolve(catalogue.sheets[id as never]!, catalogue.archetypes[catalogue.sheets[id as never]!.archetype]!) as PartOf<'drive'>;
-const bare = (id: string, count: number): PlugInput[] => Array.from({ length: count }, (_, i) => ({ plug: 'sata-power', count: 1, by: {} as never, group: `d${i}`, drives: [{ part: drive(id) } as never], feeds: [] }));
-const part = <K extends 'supply' | 'powerAdapter'>(id: string, from = catalogue) => resolve(from.sheets[id as never]!, from.archetypes[from.sheets[id as never]!.archetype]!) as PartOf<K>;
+const drive = (id: string) =>
+  resolve(
+    catalogue.sheets[id as never]!,
+    catalogue.archetypes[catalogue.sheets[id as never]!.archetype]!,
+  ) as PartOf<'drive'>;
+const bare = (id: string, count: number): PlugInput[] =>
+  Array.from({ length: count }, (_, i) => ({
+    plug: 'sata-power',
+    count: 1,
+    by: {} as never,
+    group: `d${i}`,
+    drives: [{ part: drive(id) } as never],
+    feeds: [],
+  }));
+const part = <K extends 'supply' | 'powerAdapter'>(id: string, from = catalogue) =>
+  resolve(from.sheets[id as never]!, from.archetypes[from.sheets[id as never]!.archetype]!) as PartOf<K>;
 const supply = (from: Catalogue) => part<'supply'>('ember-650', from);
 
 test('an adapter holds up to its rated A and not past it, its drives at their high end', () => {
@@ -77,7 +114,21 @@ test('a thin wire carries less: 22 AWG does not hold what 18 AWG does', () => {
 
 test('a processor plug made of a smaller one carries the processor at its peak, or is not offered', () => {
   const one = part<'powerAdapter'>('yoke-8c');
-  const processor = (peakW: number): PlugInput => ({ plug: '8-pin-cpu', count: 1, by: {} as never, group: 'b/cpu', drives: [], feeds: [{ part: { ...resolve(catalogue.sheets['drover-4' as never]!, catalogue.archetypes['cpu-desktop' as never]!), peakW } } as never] });
+  const processor = (peakW: number): PlugInput => ({
+    plug: '8-pin-cpu',
+    count: 1,
+    by: {} as never,
+    group: 'b/cpu',
+    drives: [],
+    feeds: [
+      {
+        part: {
+          ...resolve(catalogue.sheets['drover-4' as never]!, catalogue.archetypes['cpu-desktop' as never]!),
+          peakW,
+        },
+      } as never,
+    ],
+  });
   expect(adaptersHold([processor(58)], supply(chains([4])), [one])).toBe(true);
   expect(adaptersHold([processor(155)], { ...supply(chains([4])), cables: [] }, [one])).toBe(false);
 });

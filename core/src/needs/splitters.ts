@@ -11,26 +11,44 @@ const MOST_DISKS = 4;
 /** What a plug carries a rail, A: three 1.5 A pins (SATA 3.x), or one 4-pin contact. */
 const PLUG_A: Partial<Record<PlugKind, number>> = { 'sata-power': 4.5, peripheral: 8 };
 /** What a cable carries on a rail, A: one conductor by its gauge (AWG), and no more than the pin at the supply. */
-const WIRE_A = (gaugeAwg: number): number => Math.min(8, gaugeAwg <= 16 ? 13 : gaugeAwg <= 18 ? 9 : gaugeAwg <= 20 ? 6 : 3);
+const WIRE_A = (gaugeAwg: number): number =>
+  Math.min(8, gaugeAwg <= 16 ? 13 : gaugeAwg <= 18 ? 9 : gaugeAwg <= 20 ? 6 : 3);
 const VOLTS = 12;
 /** A start is over within seconds: so much more of it is a caution and blocks nothing. */
 const AT_START = 1.25;
 
 /** What hangs on one plug: spinning disks, and A on 12 V at their start and on 5 V. */
-type PlugLoad = { readonly plug: PlugKind; readonly disks: number; readonly a12: number; readonly a5: number; /** A splitter with disks on it. */ readonly isSplit: boolean };
-type Chain = { readonly free: Map<PlugKind, number>; readonly plugsA: number; readonly wireA: number; disks: number; a12: number; a5: number; isSplit: boolean };
+type PlugLoad = {
+  readonly plug: PlugKind;
+  readonly disks: number;
+  readonly a12: number;
+  readonly a5: number;
+  /** A splitter with disks on it. */ readonly isSplit: boolean;
+};
+type Chain = {
+  readonly free: Map<PlugKind, number>;
+  readonly plugsA: number;
+  readonly wireA: number;
+  disks: number;
+  a12: number;
+  a5: number;
+  isSplit: boolean;
+};
 /** Which end of the range of what a drive takes is counted. */
 type End = 'lo' | 'hi';
 
 /**
- * Whether some way of hanging these inputs on splitters keeps within plugs, wires and disks a cable, taking what the drives draw at its
- * low end: where there is none, a shortage of plugs cannot be cured by splitters.
+ * Whether some way of hanging these inputs on splitters keeps within plugs, wires and disks a cable, taking what the
+ * drives draw at its low end: where there is none, a shortage of plugs cannot be cured by splitters.
  */
 export function canBeSplit(inputs: readonly PlugInput[], supply: PartOf<'supply'>, plug: PlugKind): boolean {
   const chains = chainsOf(supply);
-  const reachable = (load: PlugLoad, chain: Chain) => chain.free.has(load.plug) || (load.plug === 'sata-power' && chain.free.has('peripheral'));
+  const reachable = (load: PlugLoad, chain: Chain) =>
+    chain.free.has(load.plug) || (load.plug === 'sata-power' && chain.free.has('peripheral'));
   return heaviestFirst(loadsOf(inputs, 'lo').filter((load) => isSplittable(load.plug))).every((load) => {
-    const direct = chains.filter((chain) => (chain.free.get(load.plug) ?? 0) > 0 && (!chain.isSplit || holds(chain, load, AT_START)));
+    const direct = chains.filter(
+      (chain) => (chain.free.get(load.plug) ?? 0) > 0 && (!chain.isSplit || holds(chain, load, AT_START)),
+    );
     const on = leastLoaded(direct.filter((chain) => holds(chain, load, AT_START))) ?? leastLoaded(direct);
     if (on) return hang(on, load, true);
     const split = leastLoaded(chains.filter((chain) => reachable(load, chain) && holds(chain, load, AT_START)));
@@ -39,35 +57,69 @@ export function canBeSplit(inputs: readonly PlugInput[], supply: PartOf<'supply'
 }
 
 /**
- * Whether these adapters carry what would hang on them, dealt out as evenly as it goes: the adapter its rated A, its plug and its cable
- * theirs, and no more than four spinning disks a cable; the drives at their high end.
+ * Whether these adapters carry what would hang on them, dealt out as evenly as it goes: the adapter its rated A, its
+ * plug and its cable theirs, and no more than four spinning disks a cable; the drives at their high end.
  */
-export function adaptersHold(inputs: readonly PlugInput[], supply: PartOf<'supply'>, adapters: readonly PartOf<'powerAdapter'>[]): boolean {
+export function adaptersHold(
+  inputs: readonly PlugInput[],
+  supply: PartOf<'supply'>,
+  adapters: readonly PartOf<'powerAdapter'>[],
+): boolean {
   const loads = heaviestFirst(loadsOf(inputs, 'hi'));
   const hung = hangOn(adapters, loads, supply);
   if (!hung) return false;
-  const splits = adapters.map((adapter, i): PlugLoad => ({ plug: adapter.takes, disks: total(hung[i]!, 'disks'), a12: total(hung[i]!, 'a12'), a5: total(hung[i]!, 'a5'), isSplit: total(hung[i]!, 'disks') > 0 }));
-  if (splits.some((load, i) => Math.max(load.a12, load.a5) > Math.min(adapters[i]!.ratedA, PLUG_A[load.plug] ?? Infinity))) return false;
+  const splits = adapters.map((adapter, i): PlugLoad => ({
+    plug: adapter.takes,
+    disks: total(hung[i]!, 'disks'),
+    a12: total(hung[i]!, 'a12'),
+    a5: total(hung[i]!, 'a5'),
+    isSplit: total(hung[i]!, 'disks') > 0,
+  }));
+  if (
+    splits.some((load, i) => Math.max(load.a12, load.a5) > Math.min(adapters[i]!.ratedA, PLUG_A[load.plug] ?? Infinity))
+  )
+    return false;
   const chains = chainsOf(supply);
   const direct = loads.filter((load) => !hung.some((own) => own.includes(load)));
-  return [...heaviestFirst(splits), ...direct].filter((load) => isSplittable(load.plug)).every((load) => {
-    const open = chains.filter((chain) => (chain.free.get(load.plug) ?? 0) > 0);
-    const fitting = open.filter((chain) => (!load.isSplit && !chain.isSplit) || holds(chain, load, 1));
-    // What goes on a cable of its own plugs is the supply's own matter; what is split must hold.
-    const on = load.isSplit ? leastLoaded(fitting) : leastLoaded(fitting.filter((chain) => !chain.isSplit)) ?? leastLoaded(fitting);
-    return on ? hang(on, load, true) : false;
-  });
+  return [...heaviestFirst(splits), ...direct]
+    .filter((load) => isSplittable(load.plug))
+    .every((load) => {
+      const open = chains.filter((chain) => (chain.free.get(load.plug) ?? 0) > 0);
+      const fitting = open.filter((chain) => (!load.isSplit && !chain.isSplit) || holds(chain, load, 1));
+      // What goes on a cable of its own plugs is the supply's own matter; what is split must hold.
+      const on = load.isSplit
+        ? leastLoaded(fitting)
+        : (leastLoaded(fitting.filter((chain) => !chain.isSplit)) ?? leastLoaded(fitting));
+      return on ? hang(on, load, true) : false;
+    });
 }
 
-/** Deals to adapters the lightest of what the supply's own plugs do not take, each on the one that carries least; null when some is left. */
-function hangOn(adapters: readonly PartOf<'powerAdapter'>[], loads: readonly PlugLoad[], supply: PartOf<'supply'>): readonly (readonly PlugLoad[])[] | null {
+/**
+ * Deals to adapters the lightest of what the supply's own plugs do not take, each on the one that carries least; null
+ * when some is left.
+ */
+function hangOn(
+  adapters: readonly PartOf<'powerAdapter'>[],
+  loads: readonly PlugLoad[],
+  supply: PartOf<'supply'>,
+): readonly (readonly PlugLoad[])[] | null {
   const hung = adapters.map((): PlugLoad[] => []);
   for (const plug of new Set(adapters.flatMap((adapter) => adapter.gives.map((one) => one.plug)))) {
-    const own = supply.cables.reduce((sum, cable) => sum + cable.count * (cable.plugs.find((one) => one.plug === plug)?.count ?? 0), 0);
+    const own = supply.cables.reduce(
+      (sum, cable) => sum + cable.count * (cable.plugs.find((one) => one.plug === plug)?.count ?? 0),
+      0,
+    );
     const taken = adapters.filter((adapter) => adapter.takes === plug).length;
     for (const load of loads.filter((one) => one.plug === plug).slice(Math.max(0, own - taken))) {
-      const open = adapters.flatMap((adapter, i) => ((adapter.gives.find((one) => one.plug === plug)?.count ?? 0) > hung[i]!.filter((one) => one.plug === plug).length ? [i] : []));
-      const least = open.sort((a, b) => total(hung[a]!, 'a12') - total(hung[b]!, 'a12') || total(hung[a]!, 'a5') - total(hung[b]!, 'a5'))[0];
+      const open = adapters.flatMap((adapter, i) =>
+        (adapter.gives.find((one) => one.plug === plug)?.count ?? 0) >
+        hung[i]!.filter((one) => one.plug === plug).length
+          ? [i]
+          : [],
+      );
+      const least = open.sort(
+        (a, b) => total(hung[a]!, 'a12') - total(hung[b]!, 'a12') || total(hung[a]!, 'a5') - total(hung[b]!, 'a5'),
+      )[0];
       if (least === undefined) return null;
       hung[least]!.push(load);
     }
@@ -75,14 +127,21 @@ function hangOn(adapters: readonly PartOf<'powerAdapter'>[], loads: readonly Plu
   return hung;
 }
 
-const total = (loads: readonly PlugLoad[], what: 'disks' | 'a12' | 'a5'): number => loads.reduce((sum, load) => sum + load[what], 0);
-const heaviestFirst = (loads: readonly PlugLoad[]): PlugLoad[] => [...loads].sort((a, b) => b.disks - a.disks || b.a12 - a.a12 || b.a5 - a.a5);
-const leastLoaded = (chains: readonly Chain[]): Chain | undefined => [...chains].sort((a, b) => a.disks - b.disks || a.a12 - b.a12 || a.a5 - b.a5)[0];
+const total = (loads: readonly PlugLoad[], what: 'disks' | 'a12' | 'a5'): number =>
+  loads.reduce((sum, load) => sum + load[what], 0);
+const heaviestFirst = (loads: readonly PlugLoad[]): PlugLoad[] =>
+  [...loads].sort((a, b) => b.disks - a.disks || b.a12 - a.a12 || b.a5 - a.a5);
+const leastLoaded = (chains: readonly Chain[]): Chain | undefined =>
+  [...chains].sort((a, b) => a.disks - b.disks || a.a12 - b.a12 || a.a5 - b.a5)[0];
 
 /** Whether a cable with a splitter in it still keeps its limits with one load more. */
 function holds(chain: Chain, load: PlugLoad, times: number): boolean {
   const mostA = Math.min(chain.plugsA, chain.wireA * times);
-  return chain.disks + load.disks <= MOST_DISKS && chain.a12 + load.a12 <= mostA && chain.a5 + load.a5 <= Math.min(chain.plugsA, chain.wireA);
+  return (
+    chain.disks + load.disks <= MOST_DISKS &&
+    chain.a12 + load.a12 <= mostA &&
+    chain.a5 + load.a5 <= Math.min(chain.plugsA, chain.wireA)
+  );
 }
 
 function hang(chain: Chain, load: PlugLoad, takesPlug: boolean): true {
@@ -96,10 +155,22 @@ function hang(chain: Chain, load: PlugLoad, takesPlug: boolean): true {
 
 /** The cables of a supply that have plugs which can be split. */
 function chainsOf(supply: PartOf<'supply'>): Chain[] {
-  return supply.cables.flatMap((cable) => Array.from({ length: cable.count }, (): Chain => {
-    const own = cable.plugs.filter(({ plug }) => isSplittable(plug));
-    return { free: new Map(own.map(({ plug, count }) => [plug, count])), plugsA: own.reduce((sum, { plug, count }) => sum + count * PLUG_A[plug]!, 0), wireA: WIRE_A(cable.gaugeAwg), disks: 0, a12: 0, a5: 0, isSplit: false };
-  })).filter((chain) => chain.free.size > 0);
+  return supply.cables
+    .flatMap((cable) =>
+      Array.from({ length: cable.count }, (): Chain => {
+        const own = cable.plugs.filter(({ plug }) => isSplittable(plug));
+        return {
+          free: new Map(own.map(({ plug, count }) => [plug, count])),
+          plugsA: own.reduce((sum, { plug, count }) => sum + count * PLUG_A[plug]!, 0),
+          wireA: WIRE_A(cable.gaugeAwg),
+          disks: 0,
+          a12: 0,
+          a5: 0,
+          isSplit: false,
+        };
+      }),
+    )
+    .filter((chain) => chain.free.size > 0);
 }
 
 /** What each input puts on its plug; the inputs of one group share equally. */
@@ -107,11 +178,18 @@ function loadsOf(inputs: readonly PlugInput[], end: End): PlugLoad[] {
   return inputs.flatMap((input) => {
     const ownA = input.feeds.reduce((sum, { part }) => sum + factOf(part, 'peakW')[end] / VOLTS, 0);
     const share = 1 / inputs.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
-    const most = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') => input.drives.reduce((sum, { part }) => {
-      const start = Math.max(0, ...part.spinUp.map((step) => step[rail]));
-      return sum + Math.max(factOf(part, 'spinUp', start, `spinUp.${rail}`)[end], factOf(part, busy)[end]);
-    }, 0);
-    const load = (): PlugLoad => ({ plug: input.plug, disks: input.drives.filter(({ part }) => part.medium === 'disk').length * share, a12: (most('a12', 'busy12A') + ownA) * share, a5: most('a5', 'busy5A') * share, isSplit: false });
+    const most = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') =>
+      input.drives.reduce((sum, { part }) => {
+        const start = Math.max(0, ...part.spinUp.map((step) => step[rail]));
+        return sum + Math.max(factOf(part, 'spinUp', start, `spinUp.${rail}`)[end], factOf(part, busy)[end]);
+      }, 0);
+    const load = (): PlugLoad => ({
+      plug: input.plug,
+      disks: input.drives.filter(({ part }) => part.medium === 'disk').length * share,
+      a12: (most('a12', 'busy12A') + ownA) * share,
+      a5: most('a5', 'busy5A') * share,
+      isSplit: false,
+    });
     return Array.from({ length: input.count }, load);
   });
 }

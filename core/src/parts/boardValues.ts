@@ -12,8 +12,14 @@ export const MEMORY_FORMS = ['dimm', 'so-dimm'] as const;
 export const MEMORY_TYPES = ['ddr3', 'ddr4', 'ddr5'] as const;
 
 export const m2SocketSchema = z.strictObject({
-  key: keySchema, label, lengthsMm: z.array(z.int().min(30).max(110)).min(1), gen: z.int().min(1).max(6), lanes: z.int().min(0).max(4),
-  carries: z.array(z.enum(['pcie', 'sata'])).min(1), owner: z.enum(['processor', 'chipset']), at: onBoard.optional(),
+  key: keySchema,
+  label,
+  lengthsMm: z.array(z.int().min(30).max(110)).min(1),
+  gen: z.int().min(1).max(6),
+  lanes: z.int().min(0).max(4),
+  carries: z.array(z.enum(['pcie', 'sata'])).min(1),
+  owner: z.enum(['processor', 'chipset']),
+  at: onBoard.optional(),
   /** The key of the socket (PCI-SIG M.2); M where none is named. */
   notch: z.enum(['B', 'M', 'E']).optional(),
 });
@@ -21,18 +27,33 @@ export type M2Socket = z.infer<typeof m2SocketSchema>;
 
 /** `position` counts slot pitches from the first opening; `lanes` is the physical width. */
 export const slotSchema = z.strictObject({
-  key: keySchema, label, position: z.int().min(0).max(15), bus: z.enum(['pcie', 'pci']),
-  lanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]), wiredLanes: z.int().min(1).max(16), gen: z.int().min(1).max(6),
-  owner: z.enum(['processor', 'chipset']), openEnd: z.boolean(), bifurcates: z.array(z.string().regex(/^x\d+(x\d+)*$/)).optional(),
+  key: keySchema,
+  label,
+  position: z.int().min(0).max(15),
+  bus: z.enum(['pcie', 'pci']),
+  lanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]),
+  wiredLanes: z.int().min(1).max(16),
+  gen: z.int().min(1).max(6),
+  owner: z.enum(['processor', 'chipset']),
+  openEnd: z.boolean(),
+  bifurcates: z.array(z.string().regex(/^x\d+(x\d+)*$/)).optional(),
 });
 export type Slot = z.infer<typeof slotSchema>;
 
-export const networkPortSchema = z.strictObject({ key: keySchema, gbPerS: z.number().positive().max(400), count: z.int().min(1).max(8) });
+export const networkPortSchema = z.strictObject({
+  key: keySchema,
+  gbPerS: z.number().positive().max(400),
+  count: z.int().min(1).max(8),
+});
 
 /** A board trade-off: while the socket in `when` is used (as that protocol), these are off or narrower. */
 export const boardRuleSchema = z.strictObject({
   when: z.strictObject({ key: keySchema, as: z.enum(['sata', 'pcie', 'any']) }),
-  then: z.array(z.strictObject({ key: keySchema, ns: z.array(z.int().min(1).max(64)).optional(), lanes: z.int().min(0).max(16) })).min(1),
+  then: z
+    .array(
+      z.strictObject({ key: keySchema, ns: z.array(z.int().min(1).max(64)).optional(), lanes: z.int().min(0).max(16) }),
+    )
+    .min(1),
 });
 export type BoardRule = z.infer<typeof boardRuleSchema>;
 
@@ -62,9 +83,18 @@ export const boardValues = z.strictObject({
   uplinkGen: z.int().min(1).max(6),
   networkPorts: z.array(networkPortSchema).max(8),
   remoteManagement: z.boolean(),
-  fanHeaders: z.array(z.strictObject({ key: keySchema, count: z.int().min(1).max(12), pwm: z.boolean(), maxA: z.number().positive().max(5) })),
+  fanHeaders: z.array(
+    z.strictObject({
+      key: keySchema,
+      count: z.int().min(1).max(12),
+      pwm: z.boolean(),
+      maxA: z.number().positive().max(5),
+    }),
+  ),
   largestDriveBytes: z.number().positive().optional(),
-  usbInside: z.array(z.strictObject({ key: keySchema, label, kind: z.enum(CONNECTOR_KINDS), count: z.int().min(1).max(8) })),
+  usbInside: z.array(
+    z.strictObject({ key: keySchema, label, kind: z.enum(CONNECTOR_KINDS), count: z.int().min(1).max(8) }),
+  ),
   displayOutput: z.boolean(),
   powerInputs: z.array(powerInputSchema),
   /** Plugs the board itself feeds, as small boards do for their one drive. */

@@ -34,11 +34,23 @@ export const controllerValues = z.strictObject({
 });
 
 /** Lanes in and lanes out share the connectors: an expander has no host side of its own. */
-export const expanderValues = z.strictObject({ ...cardShape, connectors: z.array(connectorSchema).min(1).max(12), poweredBy: z.enum(['slot', 'plug', 'either']), mostDevices: z.int().min(1).max(2048) });
+export const expanderValues = z.strictObject({
+  ...cardShape,
+  connectors: z.array(connectorSchema).min(1).max(12),
+  poweredBy: z.enum(['slot', 'plug', 'either']),
+  mostDevices: z.int().min(1).max(2048),
+});
 
-export const networkCardValues = z.strictObject({ ...cardShape, networkPorts: z.array(networkPortSchema).min(1).max(4) });
+export const networkCardValues = z.strictObject({
+  ...cardShape,
+  networkPorts: z.array(networkPortSchema).min(1).max(4),
+});
 
-export const acceleratorValues = z.strictObject({ ...cardShape, powerInputs: z.array(powerInputSchema).max(4), displayOutput: z.boolean() });
+export const acceleratorValues = z.strictObject({
+  ...cardShape,
+  powerInputs: z.array(powerInputSchema).max(4),
+  displayOutput: z.boolean(),
+});
 
 /** A card that holds M.2 modules; more than one socket behind one slot needs a slot that bifurcates. */
 export const carrierValues = z.strictObject({ ...cardShape, m2Sockets: z.array(m2SocketSchema).min(1).max(4) });

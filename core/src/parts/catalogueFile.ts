@@ -14,7 +14,13 @@ import { PART_KINDS, type PartKind } from './vocabulary';
 export type FileRow =
   | { readonly line: number; readonly ok: true; readonly sheet: Sheet; readonly what: 'new' | 'replaces' | 'same' }
   | { readonly line: number; readonly ok: false; readonly name: string; readonly words: string };
-export type ReadFile = { readonly ok: true; readonly rows: readonly FileRow[]; /** Archetypes the file brings that are not here. */ readonly archetypes: readonly Archetype[] } | { readonly ok: false; readonly words: string };
+export type ReadFile =
+  | {
+      readonly ok: true;
+      readonly rows: readonly FileRow[];
+      /** Archetypes the file brings that are not here. */ readonly archetypes: readonly Archetype[];
+    }
+  | { readonly ok: false; readonly words: string };
 
 export const CATALOGUE_FORMAT = 'inch-tower-parts-1';
 const MOST_ROWS = 5000;
@@ -26,7 +32,9 @@ const REST = 'more';
 export function readPartsFile(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
   const plain = text.replace(/^\uFEFF/, '').trim();
   if (plain === '') return { ok: false, words: 'The file is empty.' };
-  return plain.startsWith('{') || plain.startsWith('[') ? readJson(plain, catalogue, isOwn) : readCsv(plain, catalogue, isOwn);
+  return plain.startsWith('{') || plain.startsWith('[')
+    ? readJson(plain, catalogue, isOwn)
+    : readCsv(plain, catalogue, isOwn);
 }
 
 function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
@@ -38,13 +46,38 @@ function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boo
   } catch (error) {
     return { ok: false, words: `This is not JSON (${error instanceof Error ? error.message : 'unreadable'}).` };
   }
-  const body = Array.isArray(value) ? { sheets: value as unknown[] } : (value as { format?: unknown; sheets?: unknown; archetypes?: unknown });
-  if (!Array.isArray(value) && body && 'format' in body && body.format !== CATALOGUE_FORMAT) return { ok: false, words: `This file is of the format ${JSON.stringify(body.format)?.slice(0, 40)}; a file of parts is of ${CATALOGUE_FORMAT}, or a list of sheets.` };
+  const body = Array.isArray(value)
+    ? { sheets: value as unknown[] }
+    : (value as { format?: unknown; sheets?: unknown; archetypes?: unknown });
+  if (!Array.isArray(value) && body && 'format' in body && body.format !== CATALOGUE_FORMAT)
+    return {
+      ok: false,
+      words:
+        `This file is of the format ${JSON.stringify(body.format)?.slice(0, 40)}; a file of ` +
+        `parts is of ${CATALOGUE_FORMAT}, or a list of sheets.`,
+    };
   if (!Array.isArray(body?.sheets)) return { ok: false, words: 'This JSON holds no list of sheets.' };
-  if (body.sheets.length > MOST_ROWS) return { ok: false, words: `The file has ${body.sheets.length} sheets; at most ${MOST_ROWS}.` };
-  const brought = ('archetypes' in body && Array.isArray(body.archetypes) ? (body.archetypes as unknown[]) : []).flatMap((one) => { const parsed = archetypeSchema.safeParse(one); return parsed.success && !catalogue.archetypes[parsed.data.id] ? [parsed.data] : []; });
-  const known: Catalogue = { ...catalogue, archetypes: { ...Object.fromEntries(brought.map((one) => [one.id, one])), ...catalogue.archetypes } };
-  return { ok: true, archetypes: brought, rows: checkRows(body.sheets.map((sheet, i) => ({ line: i + 1, value: sheet })), known, isOwn) };
+  if (body.sheets.length > MOST_ROWS)
+    return { ok: false, words: `The file has ${body.sheets.length} sheets; at most ${MOST_ROWS}.` };
+  const brought = (
+    'archetypes' in body && Array.isArray(body.archetypes) ? (body.archetypes as unknown[]) : []
+  ).flatMap((one) => {
+    const parsed = archetypeSchema.safeParse(one);
+    return parsed.success && !catalogue.archetypes[parsed.data.id] ? [parsed.data] : [];
+  });
+  const known: Catalogue = {
+    ...catalogue,
+    archetypes: { ...Object.fromEntries(brought.map((one) => [one.id, one])), ...catalogue.archetypes },
+  };
+  return {
+    ok: true,
+    archetypes: brought,
+    rows: checkRows(
+      body.sheets.map((sheet, i) => ({ line: i + 1, value: sheet })),
+      known,
+      isOwn,
+    ),
+  };
 }
 
 type CsvRow = { readonly line: number; readonly cells: readonly string[]; readonly broken: boolean };
@@ -56,7 +89,8 @@ function csvRows(text: string): CsvRow[] {
   let line = 1;
   Papa.parse<string[]>(text, {
     step({ data, meta, errors }) {
-      if (data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data, broken: errors.some((error) => error.type === 'Quotes') });
+      if (data.some((cell) => cell.trim() !== ''))
+        rows.push({ line, cells: data, broken: errors.some((error) => error.type === 'Quotes') });
       line += text.slice(from, meta.cursor).split('\n').length - 1;
       from = meta.cursor;
     },
@@ -68,14 +102,16 @@ function readCsv(text: string, catalogue: Catalogue, isOwn: (id: string) => bool
   const [head, ...body] = csvRows(text);
   const heads = head?.cells.map((cell) => cell.trim()) ?? [];
   const lacking = (['name', 'kind', 'archetype'] as const).filter((one) => !heads.includes(one));
-  if (lacking.length) return { ok: false, words: `The first line must name the columns; missing: ${lacking.join(', ')}.` };
+  if (lacking.length)
+    return { ok: false, words: `The first line must name the columns; missing: ${lacking.join(', ')}.` };
   const twice = heads.find((one, i) => one !== '' && heads.indexOf(one) !== i);
   if (twice) return { ok: false, words: `The column ${twice} stands twice in the first line.` };
   if (body.length > MOST_ROWS) return { ok: false, words: `The file has ${body.length} rows; at most ${MOST_ROWS}.` };
   const rows = body.map(({ line, cells, broken }): Raw => {
     const named = Object.fromEntries(heads.map((one, i) => [one, cells[i]]));
     if (broken) return { line, name: named.name ?? '', words: 'a quotation mark is opened and not closed' };
-    if (cells.slice(heads.length).some((cell) => cell.trim() !== '')) return { line, name: named.name ?? '', words: `${cells.length} cells, and the first line names ${heads.length}` };
+    if (cells.slice(heads.length).some((cell) => cell.trim() !== ''))
+      return { line, name: named.name ?? '', words: `${cells.length} cells, and the first line names ${heads.length}` };
     return { line, ...fromCells(named) };
   });
   return { ok: true, archetypes: [], rows: checkRows(rows, catalogue, isOwn) };
@@ -95,7 +131,11 @@ function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Ra
   if (stray !== undefined) return { name, words: `column “${stray}” is no field of a ${kind}` };
   let value: Record<string, unknown> = {};
   if (cell(REST)) {
-    try { value = JSON.parse(cell(REST)) as Record<string, unknown>; } catch { return { name, words: `column ${REST} is not JSON` }; }
+    try {
+      value = JSON.parse(cell(REST)) as Record<string, unknown>;
+    } catch {
+      return { name, words: `column ${REST} is not JSON` };
+    }
   }
   for (const field of fieldsOf(kind)) {
     const read = readField(field, cell(field.name));
@@ -103,47 +143,82 @@ function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Ra
     if (read.value !== undefined) value[field.name] = read.value;
   }
   const price = cell('price') === '' ? undefined : Number(cell('price').replace(',', '.'));
-  if (price !== undefined && !Number.isFinite(price)) return { name, words: `price “${cell('price')}” is not a number` };
+  if (price !== undefined && !Number.isFinite(price))
+    return { name, words: `price “${cell('price')}” is not a number` };
   const currency = cell('currency') || 'EUR';
   if (!/^[A-Z]{3}$/.test(currency)) return { name, words: `currency “${currency}” is no ISO 4217 code` };
-  return { name, value: {
-    ...value, id: cell('id') || undefined, kind, name, rev: Number(cell('rev')) || 1, archetype: cell('archetype'),
-    ...(cell('maker') ? { maker: cell('maker') } : {}), ...(cell('family') ? { family: cell('family') } : {}),
-    ...(price === undefined ? {} : { price: { minor: Math.round(price * minorPerMajor(currency)), currency } }),
-  } };
+  return {
+    name,
+    value: {
+      ...value,
+      id: cell('id') || undefined,
+      kind,
+      name,
+      rev: Number(cell('rev')) || 1,
+      archetype: cell('archetype'),
+      ...(cell('maker') ? { maker: cell('maker') } : {}),
+      ...(cell('family') ? { family: cell('family') } : {}),
+      ...(price === undefined ? {} : { price: { minor: Math.round(price * minorPerMajor(currency)), currency } }),
+    },
+  };
 }
 
 function checkRows(rows: readonly Raw[], catalogue: Catalogue, isOwn: (id: string) => boolean): FileRow[] {
   const seen = new Set<string>();
   const brought = new Set(rows.map(({ value }) => (value as { id?: unknown } | null | undefined)?.id));
   return rows.map(({ line, value, words, name }): FileRow => {
-    const bad = (why: string): FileRow => ({ line, ok: false, name: name ?? String((value as { name?: unknown } | null)?.name ?? '').slice(0, 80), words: why });
+    const bad = (why: string): FileRow => ({
+      line,
+      ok: false,
+      name: name ?? String((value as { name?: unknown } | null)?.name ?? '').slice(0, 80),
+      words: why,
+    });
     if (words) return bad(words);
     const large = countPart(value);
     if (large) return bad(large.words.toLowerCase());
     const given = value as { id?: unknown; name?: unknown } | null;
     const id = given?.id ?? (typeof given?.name === 'string' ? ownSheetId(given.name, () => false) : undefined);
     const parsed = sheetSchema.safeParse(typeof given === 'object' && given !== null ? { ...given, id } : value);
-    if (!parsed.success) return bad(parsed.error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'the row'}: ${issue.message.toLowerCase()}`).join('; '));
+    if (!parsed.success)
+      return bad(
+        parsed.error.issues
+          .slice(0, 3)
+          .map((issue) => `${issue.path.join('.') || 'the row'}: ${issue.message.toLowerCase()}`)
+          .join('; '),
+      );
     const sheet = parsed.data;
     const archetype = catalogue.archetypes[sheet.archetype];
     if (!archetype) return bad(`there is no archetype ${sheet.archetype}`);
-    if (archetype.kind !== sheet.kind) return bad(`${sheet.archetype} is an archetype of a ${archetype.kind}, the row is a ${sheet.kind}`);
+    if (archetype.kind !== sheet.kind)
+      return bad(`${sheet.archetype} is an archetype of a ${archetype.kind}, the row is a ${sheet.kind}`);
     if (isClassSheet(sheet.id)) return bad(`${sheet.id} is how a class is called: take another id`);
     const missing = containedIn(sheet).find((inner) => !catalogue.sheets[inner] && !brought.has(inner));
     if (missing) return bad(`it contains ${missing}, which is neither here nor in the file`);
     if (seen.has(sheet.id)) return bad(`the id ${sheet.id} stands twice in the file`);
     seen.add(sheet.id);
     const had = catalogue.sheets[sheet.id];
-    if (had && !isOwn(sheet.id)) return same(had, sheet) ? { line, ok: true, sheet, what: 'same' } : bad(`${sheet.id} is a part of the catalogue: take another id`);
+    if (had && !isOwn(sheet.id))
+      return same(had, sheet)
+        ? { line, ok: true, sheet, what: 'same' }
+        : bad(`${sheet.id} is a part of the catalogue: take another id`);
     const fault = checkSheet(sheet, archetype)[0];
     if (fault) return bad(fault.words);
     return { line, ok: true, sheet, what: !had ? 'new' : same(had, sheet) ? 'same' : 'replaces' };
   });
 }
 
-const sorted = (value: unknown): unknown => (Array.isArray(value) ? value.map(sorted) : value && typeof value === 'object' ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, one]) => [key, sorted(one)])) : value);
-const same = (a: Sheet, b: Sheet) => JSON.stringify(sorted({ ...a, rev: 0 })) === JSON.stringify(sorted({ ...b, rev: 0 }));
+const sorted = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(sorted)
+    : value && typeof value === 'object'
+      ? Object.fromEntries(
+          Object.entries(value)
+            .sort(([a], [b]) => (a < b ? -1 : 1))
+            .map(([key, one]) => [key, sorted(one)]),
+        )
+      : value;
+const same = (a: Sheet, b: Sheet) =>
+  JSON.stringify(sorted({ ...a, rev: 0 })) === JSON.stringify(sorted({ ...b, rev: 0 }));
 
 /** Sheets as JSON with the archetypes they stand on, so that the file opens elsewhere. */
 export function writePartsJson(sheets: readonly Sheet[], archetypes: Readonly<Record<string, Archetype>>): string {
@@ -154,17 +229,42 @@ export function writePartsJson(sheets: readonly Sheet[], archetypes: Readonly<Re
 /** Sheets of one kind as CSV (RFC 4180): one row a part, an empty cell for what is typical. */
 export function writePartsCsv(kind: PartKind, sheets: readonly Sheet[]): string {
   const fields = fieldsOf(kind).filter((field) => field.type !== 'list');
-  const rows = sheets.filter((sheet) => sheet.kind === kind).map((sheet) => {
-    const values = sheet as unknown as Readonly<Record<string, unknown>>;
-    const own = new Set<string>([...HEAD, ...fields.map((field) => field.name)]);
-    const rest = Object.fromEntries(Object.entries(values).filter(([name, value]) => !own.has(name) && value !== undefined));
-    return [sheet.id, kind, sheet.name, sheet.maker ?? '', sheet.family ?? '', sheet.archetype, sheet.rev, sheet.price ? sheet.price.minor / minorPerMajor(sheet.price.currency) : '', sheet.price?.currency ?? '', ...fields.map((field) => written(field, values[field.name])), Object.keys(rest).length ? JSON.stringify(rest) : ''];
-  });
-  return `${Papa.unparse({ fields: [...HEAD, ...fields.map((field) => field.name), REST], data: rows.map((row) => row.map(harmless)) }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
+  const rows = sheets
+    .filter((sheet) => sheet.kind === kind)
+    .map((sheet) => {
+      const values = sheet as unknown as Readonly<Record<string, unknown>>;
+      const own = new Set<string>([...HEAD, ...fields.map((field) => field.name)]);
+      const rest = Object.fromEntries(
+        Object.entries(values).filter(([name, value]) => !own.has(name) && value !== undefined),
+      );
+      return [
+        sheet.id,
+        kind,
+        sheet.name,
+        sheet.maker ?? '',
+        sheet.family ?? '',
+        sheet.archetype,
+        sheet.rev,
+        sheet.price ? sheet.price.minor / minorPerMajor(sheet.price.currency) : '',
+        sheet.price?.currency ?? '',
+        ...fields.map((field) => written(field, values[field.name])),
+        Object.keys(rest).length ? JSON.stringify(rest) : '',
+      ];
+    });
+  return (
+    Papa.unparse(
+      { fields: [...HEAD, ...fields.map((field) => field.name), REST], data: rows.map((row) => row.map(harmless)) },
+      { newline: '\r\n', escapeFormulae: false },
+    ) + `\r\n`
+  );
 }
 
-/** A text that a spreadsheet would take for a formula gets an apostrophe before it, as does one that begins with such a pair; reading takes it off. */
-const harmless = <T extends string | number>(cell: T): T | string => (typeof cell === 'string' && /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
+/**
+ * A text that a spreadsheet would take for a formula gets an apostrophe before it, as does one that begins with such a
+ * pair; reading takes it off.
+ */
+const harmless = <T extends string | number>(cell: T): T | string =>
+  typeof cell === 'string' && /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
 const asWritten = (cell: string): string => (/^''*[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
 
 function written(field: Field, value: unknown): string | number {

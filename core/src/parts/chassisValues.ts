@@ -61,21 +61,36 @@ export const clearanceSchema = z.strictObject({
 export type Clearance = z.infer<typeof clearanceSchema>;
 
 export const fanMountSchema = z.strictObject({
-  key: keySchema, label, wall: z.enum(WALLS), sizesMm: z.array(z.int().min(20).max(240)).min(1),
-  count: z.int().min(1).max(12), path: z.enum(SOUND_PATHS), at: pointSchema.optional(),
+  key: keySchema,
+  label,
+  wall: z.enum(WALLS),
+  sizesMm: z.array(z.int().min(20).max(240)).min(1),
+  count: z.int().min(1).max(12),
+  path: z.enum(SOUND_PATHS),
+  at: pointSchema.optional(),
 });
 export type FanMount = z.infer<typeof fanMountSchema>;
 
 export const supplyBaySchema = z.strictObject({
-  key: keySchema, label, forms: z.array(z.enum(SUPPLY_FORMS)).min(1), count: z.int().min(1).max(4),
-  maxLengthMm: lengthMm, screws: z.boolean(), stands: z.boolean().optional(),
+  key: keySchema,
+  label,
+  forms: z.array(z.enum(SUPPLY_FORMS)).min(1),
+  count: z.int().min(1).max(4),
+  maxLengthMm: lengthMm,
+  screws: z.boolean(),
+  stands: z.boolean().optional(),
   /** A brick lies beside the machine: its place takes no room inside. */
-  outside: z.boolean().optional(), at: pointSchema.optional(),
+  outside: z.boolean().optional(),
+  at: pointSchema.optional(),
 });
 export type SupplyBay = z.infer<typeof supplyBaySchema>;
 
 export const openingsSchema = z.strictObject({
-  key: keySchema, label, count: z.int().min(1).max(16), height: z.enum(['full', 'low']), at: pointSchema.optional(),
+  key: keySchema,
+  label,
+  count: z.int().min(1).max(16),
+  height: z.enum(['full', 'low']),
+  at: pointSchema.optional(),
   /** Cards meet it lying on a riser; one that stands in the board's own slot is too high. */
   forRiser: z.boolean().optional(),
 });

@@ -4,7 +4,8 @@ const digits = new Map<string, number>();
 export function minorPerMajor(currency: string): number {
   let found = digits.get(currency);
   if (found === undefined) {
-    found = 10 ** (new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2);
+    found =
+      10 ** (new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2);
     digits.set(currency, found);
   }
   return found;

@@ -5,7 +5,13 @@ const watts = z.number().min(0).max(60);
 const amps = z.number().min(0).max(10);
 
 /** One step of a start: from `atS`, for `forS` seconds, the current on each rail. */
-export const spinUpStepSchema = z.strictObject({ atS: z.number().min(0).max(120), forS: z.number().positive().max(120), a12: amps, a5: amps, a33: amps });
+export const spinUpStepSchema = z.strictObject({
+  atS: z.number().min(0).max(120),
+  forS: z.number().positive().max(120),
+  a12: amps,
+  a5: amps,
+  a33: amps,
+});
 
 export const driveValues = z.strictObject({
   medium: z.enum(['disk', 'flash']),

@@ -8,16 +8,27 @@ import { archetypeSchema, sheetSchema } from './sheet';
 export type UnreadablePart = { readonly id: string; readonly words: string };
 export type ReadableCatalogue = { readonly catalogue: Catalogue; readonly unreadable: readonly UnreadablePart[] };
 
-/** Parts the rest can rely on: each by its schema, on an archetype of its kind, holding only what is there. The others are named, not thrown away. */
-export function readableCatalogue(raw: { readonly sheets: Readonly<Record<string, unknown>>; readonly archetypes: Readonly<Record<string, unknown>> }): ReadableCatalogue {
+/**
+ * Parts the rest can rely on: each by its schema, on an archetype of its kind, holding only what is there. The others
+ * are named, not thrown away.
+ */
+export function readableCatalogue(raw: {
+  readonly sheets: Readonly<Record<string, unknown>>;
+  readonly archetypes: Readonly<Record<string, unknown>>;
+}): ReadableCatalogue {
   const unreadable: UnreadablePart[] = [];
-  const keep = <T>(from: Readonly<Record<string, unknown>>, read: (id: string, value: unknown) => T | string): Record<string, T> =>
-    Object.fromEntries(Object.entries(from).flatMap(([id, value]) => {
-      const one = attempt(() => read(id, value));
-      if (typeof one !== 'string') return [[id, one]];
-      unreadable.push({ id, words: one });
-      return [];
-    }));
+  const keep = <T>(
+    from: Readonly<Record<string, unknown>>,
+    read: (id: string, value: unknown) => T | string,
+  ): Record<string, T> =>
+    Object.fromEntries(
+      Object.entries(from).flatMap(([id, value]) => {
+        const one = attempt(() => read(id, value));
+        if (typeof one !== 'string') return [[id, one]];
+        unreadable.push({ id, words: one });
+        return [];
+      }),
+    );
   const archetypes = keep(raw.archetypes, (id, value) => {
     const parsed = archetypeSchema.safeParse(value);
     if (!parsed.success) return faultOf(parsed.error);
@@ -41,7 +52,10 @@ export function readableCatalogue(raw: { readonly sheets: Readonly<Record<string
     fell = false;
     for (const [id, sheet] of Object.entries(sheets)) {
       const archetype = archetypes[sheet.archetype]!;
-      const missing = containedIn({ builtIn: sheet.builtIn ?? archetype.builtIn, inTheBox: sheet.inTheBox ?? archetype.inTheBox }).find((inner) => !sheets[inner]);
+      const missing = containedIn({
+        builtIn: sheet.builtIn ?? archetype.builtIn,
+        inTheBox: sheet.inTheBox ?? archetype.inTheBox,
+      }).find((inner) => !sheets[inner]);
       if (!missing) continue;
       delete sheets[id];
       unreadable.push({ id, words: `It contains ${missing}, which is not here or cannot be read.` });
@@ -51,7 +65,9 @@ export function readableCatalogue(raw: { readonly sheets: Readonly<Record<string
   return { catalogue: { sheets, archetypes }, unreadable };
 }
 
-const faultOf = (error: { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] }): string => {
+const faultOf = (error: {
+  readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[];
+}): string => {
   const [first] = error.issues;
   return first ? `${first.path.join('.') || 'the part'}: ${first.message}` : 'It is no part.';
 };

@@ -4,7 +4,10 @@ import { basisOf, factOf, resolve, type PartOf } from './resolve';
 import type { Sheet } from './sheet';
 import { rangeOf } from './tolerances';
 
-const partOf = (id: string, from = catalogue) => { const sheet = from.sheets[id]!; return resolve(sheet, from.archetypes[sheet.archetype]!); };
+const partOf = (id: string, from = catalogue) => {
+  const sheet = from.sheets[id]!;
+  return resolve(sheet, from.archetypes[sheet.archetype]!);
+};
 
 test('what a sheet leaves open takes the typical value, and is marked as typical', () => {
   const sheet = { id: 'bare' as SheetId, rev: 1, kind: 'drive', name: 'Bare', archetype: 'disk-35-54' } as Sheet;
@@ -15,7 +18,12 @@ test('what a sheet leaves open takes the typical value, and is marked as typical
 });
 
 test('a stated value keeps the tolerance of what is stated, and its own range where it gives one', () => {
-  expect(factOf(partOf('wren-c8'), 'idleW')).toMatchObject({ value: 8.5, basis: 'stated', lo: 8.5 * 0.92, hi: 8.5 * 1.08 });
+  expect(factOf(partOf('wren-c8'), 'idleW')).toMatchObject({
+    value: 8.5,
+    basis: 'stated',
+    lo: 8.5 * 0.92,
+    hi: 8.5 * 1.08,
+  });
   const measured = partOf('wren-c8', tweak('wren-c8', { from: { idleW: { basis: 'measured', lo: 8.2, hi: 8.9 } } }));
   expect(factOf(measured, 'idleW')).toMatchObject({ basis: 'measured', lo: 8.2, hi: 8.9 });
 });
@@ -32,9 +40,16 @@ test('the same sheet and archetype give the same part object', () => {
 });
 
 test.each([
-  ['lengthMm', 100, 'stated', 99.5, 100.5], ['lengthMm', 100, 'measured', 99, 101], ['lengthMm', 100, 'typical', 97, 103],
-  ['idleW', 10, 'stated', 9.2, 10.8], ['idleW', 10, 'measured', 9.7, 10.3], ['soundIdleDb', 20, 'typical', 16, 24],
-  ['price', 100, 'typical', 75, 125], ['price', 100, 'stated', 100, 100], ['ratedW', 450, 'typical', 450, 450], ['rows', 4, 'typical', 4, 4],
+  ['lengthMm', 100, 'stated', 99.5, 100.5],
+  ['lengthMm', 100, 'measured', 99, 101],
+  ['lengthMm', 100, 'typical', 97, 103],
+  ['idleW', 10, 'stated', 9.2, 10.8],
+  ['idleW', 10, 'measured', 9.7, 10.3],
+  ['soundIdleDb', 20, 'typical', 16, 24],
+  ['price', 100, 'typical', 75, 125],
+  ['price', 100, 'stated', 100, 100],
+  ['ratedW', 450, 'typical', 450, 450],
+  ['rows', 4, 'typical', 4, 4],
 ] as const)('%s of %d, %s, is %d to %d', (field, value, basis, lo, hi) => {
   const range = rangeOf(field, value, basis);
   expect(range.lo).toBeCloseTo(lo, 9);

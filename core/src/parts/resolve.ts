@@ -6,17 +6,32 @@ import type { PartKind } from './vocabulary';
 /** A complete part: a sheet with its archetype's typical values standing in for what it leaves open. */
 export type Part<K extends PartKind = PartKind> = K extends PartKind
   ? Readonly<Values<K>> & {
-      readonly kind: K; readonly id: SheetId; readonly name: string; readonly maker?: string; readonly family?: string; readonly archetype: ArchetypeId;
-      readonly price?: Sheet['price']; readonly builtIn: NonNullable<Sheet['builtIn']>; readonly inTheBox: NonNullable<Sheet['inTheBox']>;
-      readonly sheet: Sheet; readonly typical: Archetype;
+      readonly kind: K;
+      readonly id: SheetId;
+      readonly name: string;
+      readonly maker?: string;
+      readonly family?: string;
+      readonly archetype: ArchetypeId;
+      readonly price?: Sheet['price'];
+      readonly builtIn: NonNullable<Sheet['builtIn']>;
+      readonly inTheBox: NonNullable<Sheet['inTheBox']>;
+      readonly sheet: Sheet;
+      readonly typical: Archetype;
     }
   : never;
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 
 /** One number of one sheet with its range: the leaves of every working. */
 export type Fact = {
-  readonly id: string; readonly sheet: SheetId; readonly name: string; readonly field: string;
-  readonly value: number; readonly lo: number; readonly hi: number; readonly unit: string; readonly basis: Basis;
+  readonly id: string;
+  readonly sheet: SheetId;
+  readonly name: string;
+  readonly field: string;
+  readonly value: number;
+  readonly lo: number;
+  readonly hi: number;
+  readonly unit: string;
+  readonly basis: Basis;
 };
 
 const resolved = new WeakMap<Sheet, Part>();
@@ -44,7 +59,7 @@ export function resolve(sheet: Sheet, archetype: Archetype): Part {
 /** The basis a field of a part rests on: its own sheet's source, else typical. */
 export function basisOf(part: Part, field: string): Basis {
   const own = (part.sheet as unknown as Record<string, unknown>)[field] !== undefined;
-  return own ? part.sheet.from?.[field]?.basis ?? 'stated' : 'typical';
+  return own ? (part.sheet.from?.[field]?.basis ?? 'stated') : 'typical';
 }
 
 /** The fact behind a numeric field, or one inside an array when `value` is given; field names carry the unit. */
@@ -55,7 +70,14 @@ export function factOf(part: Part, field: string, value?: number, path: string =
   const number = value ?? (part as unknown as Record<string, number>)[field]!;
   const range = rangeOf(path, number, basis);
   return {
-    id: `${part.id}.${path}`, sheet: part.id, name: part.name, field: path, value: number,
-    lo: source?.lo ?? range.lo, hi: source?.hi ?? range.hi, unit: range.unit, basis,
+    id: `${part.id}.${path}`,
+    sheet: part.id,
+    name: part.name,
+    field: path,
+    value: number,
+    lo: source?.lo ?? range.lo,
+    hi: source?.hi ?? range.hi,
+    unit: range.unit,
+    basis,
   };
 }

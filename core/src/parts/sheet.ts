@@ -11,15 +11,34 @@ import { PART_KINDS, type PartKind } from './vocabulary';
 
 /** One schema of values per kind; a sheet gives some of them, an archetype all. */
 export const VALUES = {
-  chassis: chassisValues, adapter: adapterValues, board: boardValues, processor: processorValues, cooler: coolerValues,
-  memory: memoryValues, controller: controllerValues, drive: driveValues, supply: supplyValues, fan: fanValues, cable: cableValues,
-  expander: expanderValues, networkCard: networkCardValues, accelerator: acceleratorValues, carrier: carrierValues,
-  riser: riserValues, powerAdapter: powerAdapterValues, enclosure: enclosureValues, ups: upsValues, sundry: sundryValues,
+  chassis: chassisValues,
+  adapter: adapterValues,
+  board: boardValues,
+  processor: processorValues,
+  cooler: coolerValues,
+  memory: memoryValues,
+  controller: controllerValues,
+  drive: driveValues,
+  supply: supplyValues,
+  fan: fanValues,
+  cable: cableValues,
+  expander: expanderValues,
+  networkCard: networkCardValues,
+  accelerator: acceleratorValues,
+  carrier: carrierValues,
+  riser: riserValues,
+  powerAdapter: powerAdapterValues,
+  enclosure: enclosureValues,
+  ups: upsValues,
+  sundry: sundryValues,
 } as const satisfies Record<PartKind, z.ZodObject>;
 
 export type Values<K extends PartKind> = z.infer<(typeof VALUES)[K]>;
 
-export const moneySchema = z.strictObject({ minor: z.int().min(0).max(1e12), currency: z.string().regex(/^[A-Z]{3}$/, 'an ISO 4217 code such as EUR') });
+export const moneySchema = z.strictObject({
+  minor: z.int().min(0).max(1e12),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'an ISO 4217 code such as EUR'),
+});
 export type Money = z.infer<typeof moneySchema>;
 
 /** Where a value came from; `lo` and `hi` replace the tolerance of its basis. */
@@ -34,7 +53,11 @@ export type Source = z.infer<typeof sourceSchema>;
 
 /** A part inside a part: a soldered processor, a chassis fan. `fixed` ones cannot be swapped. */
 export const builtInSchema = z.strictObject({
-  key: keySchema, sheet: sheetIdSchema, count: z.int().min(1).max(16), spot: keySchema, fixed: z.boolean(),
+  key: keySchema,
+  sheet: sheetIdSchema,
+  count: z.int().min(1).max(16),
+  spot: keySchema,
+  fixed: z.boolean(),
 });
 export type BuiltIn = z.infer<typeof builtInSchema>;
 
@@ -45,31 +68,50 @@ const identity = {
   family: z.string().min(1).max(LIMITS.nameCharacters).optional(),
   price: moneySchema.optional(),
   builtIn: z.array(builtInSchema).max(16).optional(),
-  inTheBox: z.array(z.strictObject({ sheet: sheetIdSchema, count: z.int().min(1).max(100) })).max(40).optional(),
+  inTheBox: z
+    .array(z.strictObject({ sheet: sheetIdSchema, count: z.int().min(1).max(100) }))
+    .max(40)
+    .optional(),
   from: z.record(z.string(), sourceSchema).optional(),
 };
 
 const archetypeOf = <K extends PartKind>(kind: K) =>
-  z.strictObject({ id: archetypeIdSchema, kind: z.literal(kind), ...identity, ...(VALUES[kind].shape as (typeof VALUES)[K]['shape']) });
+  z.strictObject({
+    id: archetypeIdSchema,
+    kind: z.literal(kind),
+    ...identity,
+    ...(VALUES[kind].shape as (typeof VALUES)[K]['shape']),
+  });
 const sheetOf = <K extends PartKind>(kind: K) =>
   z.strictObject({
-    id: sheetIdSchema, kind: z.literal(kind), maker: z.string().max(LIMITS.nameCharacters).optional(), archetype: archetypeIdSchema,
-    ...identity, ...(VALUES[kind].partial().shape as ReturnType<(typeof VALUES)[K]['partial']>['shape']),
+    id: sheetIdSchema,
+    kind: z.literal(kind),
+    maker: z.string().max(LIMITS.nameCharacters).optional(),
+    archetype: archetypeIdSchema,
+    ...identity,
+    ...(VALUES[kind].partial().shape as ReturnType<(typeof VALUES)[K]['partial']>['shape']),
   });
 
 type Tuple<F extends (kind: never) => z.ZodObject> = [ReturnType<F>, ...ReturnType<F>[]];
 const each = <F extends (kind: PartKind) => z.ZodObject>(of: F) => PART_KINDS.map((kind) => of(kind)) as Tuple<F>;
 
 type SheetIdentity = {
-  readonly rev: number; readonly name: string; readonly family?: string; readonly price?: Money; readonly builtIn?: readonly BuiltIn[];
+  readonly rev: number;
+  readonly name: string;
+  readonly family?: string;
+  readonly price?: Money;
+  readonly builtIn?: readonly BuiltIn[];
   readonly inTheBox?: readonly { readonly sheet: z.infer<typeof sheetIdSchema>; readonly count: number }[];
   readonly from?: Readonly<Record<string, Source>>;
 };
 export type Archetype<K extends PartKind = PartKind> = K extends PartKind
-  ? SheetIdentity & { readonly id: z.infer<typeof archetypeIdSchema>; readonly kind: K } & Readonly<Values<K>> : never;
+  ? SheetIdentity & { readonly id: z.infer<typeof archetypeIdSchema>; readonly kind: K } & Readonly<Values<K>>
+  : never;
 export type Sheet<K extends PartKind = PartKind> = K extends PartKind
   ? SheetIdentity & {
-      readonly id: z.infer<typeof sheetIdSchema>; readonly kind: K; readonly maker?: string;
+      readonly id: z.infer<typeof sheetIdSchema>;
+      readonly kind: K;
+      readonly maker?: string;
       readonly archetype: z.infer<typeof archetypeIdSchema>;
     } & Readonly<Partial<Values<K>>>
   : never;

@@ -7,25 +7,59 @@ const watts = z.number().min(0).max(1500);
 const draw = { idleW: watts, busyW: watts, peakW: watts };
 
 /** Turns a slot so that a card lies flat in a low chassis, or lifts it. */
-export const riserValues = z.strictObject({ ...draw, lengthMm: z.number().positive().max(1000), slots: z.array(slotSchema).min(1).max(4) });
+export const riserValues = z.strictObject({
+  ...draw,
+  lengthMm: z.number().positive().max(1000),
+  slots: z.array(slotSchema).min(1).max(4),
+});
 
 /** One plug into others; the rating is the whole adapter's, in A per rail. */
 export const powerAdapterValues = z.strictObject({
-  ...draw, takes: z.enum(PLUG_KINDS), gives: z.array(z.strictObject({ plug: z.enum(PLUG_KINDS), count: z.int().min(1).max(12) })).min(1), ratedA: z.number().positive().max(60),
+  ...draw,
+  takes: z.enum(PLUG_KINDS),
+  gives: z.array(z.strictObject({ plug: z.enum(PLUG_KINDS), count: z.int().min(1).max(12) })).min(1),
+  ratedA: z.number().positive().max(60),
 });
 
 /** The bridge of an external box: what it carries really, and whether the host sees each drive. */
 export const enclosureValues = z.strictObject({
-  ...draw, link: z.enum(['usb', 'sas', 'esata']), gbPerS: z.number().positive().max(200), realMBps: z.number().positive().max(25_000),
-  seenAs: z.enum(['each', 'one']), largestDriveBytes: z.number().positive().nullable(), weakBridge: z.boolean(),
+  ...draw,
+  link: z.enum(['usb', 'sas', 'esata']),
+  gbPerS: z.number().positive().max(200),
+  realMBps: z.number().positive().max(25_000),
+  seenAs: z.enum(['each', 'one']),
+  largestDriveBytes: z.number().positive().nullable(),
+  weakBridge: z.boolean(),
 });
 
 export const upsValues = z.strictObject({
-  ...draw, ratedVa: z.number().positive().max(20_000), ratedW: z.number().positive().max(20_000), batteryWh: z.number().positive().max(20_000),
-  battery: z.enum(['leadAcid', 'lithiumIron']), efficiencyPct: z.number().min(50).max(100), outlets: z.int().min(1).max(40),
+  ...draw,
+  ratedVa: z.number().positive().max(20_000),
+  ratedW: z.number().positive().max(20_000),
+  batteryWh: z.number().positive().max(20_000),
+  battery: z.enum(['leadAcid', 'lithiumIron']),
+  efficiencyPct: z.number().min(50).max(100),
+  outlets: z.int().min(1).max(40),
 });
 
 export const SUNDRY_USES = [
-  'coinCell', 'paste', 'ioShield', 'screws', 'damper', 'slideRails', 'rackKit', 'brickTray', 'caddy', 'headerAdapter', 'fanSplitter', 'mainsLead', 'usbAngle', 'plugAngle', 'bootCard', 'bracket', 'label', 'other',
+  'coinCell',
+  'paste',
+  'ioShield',
+  'screws',
+  'damper',
+  'slideRails',
+  'rackKit',
+  'brickTray',
+  'caddy',
+  'headerAdapter',
+  'fanSplitter',
+  'mainsLead',
+  'usbAngle',
+  'plugAngle',
+  'bootCard',
+  'bracket',
+  'label',
+  'other',
 ] as const;
 export const sundryValues = z.strictObject({ ...draw, use: z.enum(SUNDRY_USES), packOf: z.int().min(1).max(1000) });

@@ -15,7 +15,10 @@ export const supplyValues = z.strictObject({
   combined5And33W: z.number().min(0).max(500),
   efficiencyClass: z.enum(EFFICIENCY_CLASSES),
   /** Load as a share of rated W, efficiency in percent. */
-  efficiency: z.array(z.strictObject({ load: z.number().positive().max(1.2), pct: z.number().min(30).max(99.5) })).min(1).max(12),
+  efficiency: z
+    .array(z.strictObject({ load: z.number().positive().max(1.2), pct: z.number().min(30).max(99.5) }))
+    .min(1)
+    .max(12),
   noLoadLossW: z.number().min(0).max(100).nullable(),
   modules: z.int().min(1).max(4),
   cables: z.array(supplyCableSchema).max(24),
@@ -34,7 +37,10 @@ export const fanValues = z.strictObject({
   minRpm: z.number().min(0).max(30_000),
   maxRpm: z.number().positive().max(30_000),
   /** Share of full rpm at a duty; duty is not rpm share. */
-  curve: z.array(z.strictObject({ duty, rpmShare: duty })).min(2).max(12),
+  curve: z
+    .array(z.strictObject({ duty, rpmShare: duty }))
+    .min(2)
+    .max(12),
   startDuty: duty,
   flowM3h: z.number().positive().max(2000),
   pressurePa: z.number().positive().max(2000),

@@ -3,8 +3,26 @@
  * standards: SFF specifications (SNIA), SATA 3.x, SAS (INCITS T10), PCI-SIG CEM, ATX and SSI boards.
  */
 export const PART_KINDS = [
-  'chassis', 'adapter', 'board', 'processor', 'cooler', 'memory', 'controller', 'expander', 'drive', 'supply', 'fan',
-  'networkCard', 'accelerator', 'carrier', 'riser', 'cable', 'powerAdapter', 'enclosure', 'ups', 'sundry',
+  'chassis',
+  'adapter',
+  'board',
+  'processor',
+  'cooler',
+  'memory',
+  'controller',
+  'expander',
+  'drive',
+  'supply',
+  'fan',
+  'networkCard',
+  'accelerator',
+  'carrier',
+  'riser',
+  'cable',
+  'powerAdapter',
+  'enclosure',
+  'ups',
+  'sundry',
 ] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
@@ -12,12 +30,36 @@ export const PROTOCOLS = ['sata', 'sas', 'pcie', 'usb'] as const;
 export type Protocol = (typeof PROTOCOLS)[number];
 
 export const CONNECTOR_KINDS = [
-  'sata', 'sff-8482', 'sff-8087', 'sff-8643', 'sff-8654-4i', 'sff-8654-8i', 'sff-8611-4i', 'sff-8611-8i', 'sff-8639',
-  'sff-8088', 'sff-8644', 'esata', 'm2', 'usb-a', 'usb-c', 'usb2-header', 'usb3-header',
+  'sata',
+  'sff-8482',
+  'sff-8087',
+  'sff-8643',
+  'sff-8654-4i',
+  'sff-8654-8i',
+  'sff-8611-4i',
+  'sff-8611-8i',
+  'sff-8639',
+  'sff-8088',
+  'sff-8644',
+  'esata',
+  'm2',
+  'usb-a',
+  'usb-c',
+  'usb2-header',
+  'usb3-header',
 ] as const;
 export type ConnectorKind = (typeof CONNECTOR_KINDS)[number];
 
-export const PLUG_KINDS = ['sata-power', 'peripheral', '6-pin-card', '8-pin-card', '24-pin', '8-pin-cpu', '4-pin-cpu', 'dc-jack'] as const;
+export const PLUG_KINDS = [
+  'sata-power',
+  'peripheral',
+  '6-pin-card',
+  '8-pin-card',
+  '24-pin',
+  '8-pin-cpu',
+  '4-pin-cpu',
+  'dc-jack',
+] as const;
 export type PlugKind = (typeof PLUG_KINDS)[number];
 
 /** Hole patterns; `own` is a maker's own, which only that maker's chassis has. */

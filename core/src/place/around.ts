@@ -16,15 +16,26 @@ export function seatsOf(layout: Layout): ReadonlyMap<string, Seat> {
 const DEEPEST = 6;
 
 /** The chassis a unit sits in, through boards and adapters; null while it lies on the table. */
-export function chassisAround(unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PartOf<'chassis'> | null {
+export function chassisAround(
+  unitId: string,
+  at: ReadonlyMap<string, Seat>,
+  units: readonly PlannedUnit[],
+): PartOf<'chassis'> | null {
   const unit = boxOf(unitId, at, units);
   return unit && isKind(unit, 'chassis') ? unit.part : null;
 }
 
-export const boxOf = (unitId: string, at: ReadonlyMap<string, Seat>, units: readonly PlannedUnit[]): PlannedUnit | null =>
-  boxAmong(unitId, unitsById(units), (unit) => unit.builtIn?.spot ?? at.get(unit.id)?.spot);
+export const boxOf = (
+  unitId: string,
+  at: ReadonlyMap<string, Seat>,
+  units: readonly PlannedUnit[],
+): PlannedUnit | null => boxAmong(unitId, unitsById(units), (unit) => unit.builtIn?.spot ?? at.get(unit.id)?.spot);
 
-export function boxAmong(unitId: string, byId: ReadonlyMap<string, PlannedUnit>, seatOf: (unit: PlannedUnit) => SpotRef | undefined): PlannedUnit | null {
+export function boxAmong(
+  unitId: string,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  seatOf: (unit: PlannedUnit) => SpotRef | undefined,
+): PlannedUnit | null {
   for (let id = unitId, depth = 0; depth < DEEPEST; depth++) {
     const unit = byId.get(id);
     if (!unit) return null;
@@ -37,7 +48,15 @@ export function boxAmong(unitId: string, byId: ReadonlyMap<string, PlannedUnit>,
 }
 
 /** The slot of a board that a card is in, also through a riser; null for what is in none. */
-export function boardSlot(spot: SpotRef | undefined, byId: ReadonlyMap<string, PlannedUnit>, seatOf: (unit: PlannedUnit) => SpotRef | undefined): { readonly board: PlannedUnit & { readonly part: PartOf<'board'> }; readonly slot: Slot; readonly riser: PlannedUnit | null } | null {
+export function boardSlot(
+  spot: SpotRef | undefined,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  seatOf: (unit: PlannedUnit) => SpotRef | undefined,
+): {
+  readonly board: PlannedUnit & { readonly part: PartOf<'board'> };
+  readonly slot: Slot;
+  readonly riser: PlannedUnit | null;
+} | null {
   const host = spot && byId.get(spot.host);
   const riser = host && isKind(host, 'riser') ? host : null;
   // One riser and no more: what a file says of risers in risers, or in themselves, leads nowhere.
@@ -56,5 +75,7 @@ export function coveredBy(card: PlannedUnit, spot: SpotRef, units: readonly Plan
   const own = board.part.slots.find((slot) => slot.key === spot.key);
   if (!own) return [];
   const reach = own.position + Math.ceil(card.part.thickSlots) - 1;
-  return board.part.slots.filter((slot) => slot.position > own.position && slot.position <= reach).map((slot) => printSpot({ host: spot.host, key: slot.key }));
+  return board.part.slots
+    .filter((slot) => slot.position > own.position && slot.position <= reach)
+    .map((slot) => printSpot({ host: spot.host, key: slot.key }));
 }

@@ -12,19 +12,52 @@ const LEAST_STEP_MM = 20;
 
 /** Changes that no option of the sheet makes: take a cage or a fan wall out, move a wall forward, seal what leaks. */
 export function modsFor(chassis: Chassis): Mod[] {
-  const made = new Set(chassis.options.flatMap(({ effects }) => effects.flatMap((effect) => (effect.do === 'remove' ? [effect.key] : []))));
-  const outs = [...chassis.bayGroups, ...chassis.fanMounts.filter(({ wall }) => wall === 'middle')].filter(({ key }) => !made.has(key))
-    .map(({ key, label }): Mod => ({ key: `out-${key}`, label: `Take out ${lower(label)}`, effects: [{ do: 'remove', key }] }));
+  const made = new Set(
+    chassis.options.flatMap(({ effects }) => effects.flatMap((effect) => (effect.do === 'remove' ? [effect.key] : []))),
+  );
+  const outs = [...chassis.bayGroups, ...chassis.fanMounts.filter(({ wall }) => wall === 'middle')]
+    .filter(({ key }) => !made.has(key))
+    .map(({ key, label }): Mod => ({
+      key: `out-${key}`,
+      label: `Take out ${lower(label)}`,
+      effects: [{ do: 'remove', key }],
+    }));
   const moves = chassis.fanMounts.flatMap((mount): Mod[] => {
     const limit = chassis.clearances.find(({ because, for: what }) => because === mount.key && what === 'card');
     if (!mount.at || !limit) return [];
     // Towards the front until it meets the bays.
-    const bays = Math.max(0, ...chassis.bayGroups.filter(({ at }) => at).map((group) => group.at!.zMm + bayGroupSize(group).depthMm));
+    const bays = Math.max(
+      0,
+      ...chassis.bayGroups.filter(({ at }) => at).map((group) => group.at!.zMm + bayGroupSize(group).depthMm),
+    );
     const step = Math.min(WALL_STEP_MM, Math.floor(mount.at.zMm - bays));
-    return step < LEAST_STEP_MM ? [] : [{ key: `move-${mount.key}`, label: `Move ${lower(mount.label)} ${step} mm forward`, effects: [{ do: 'addFanMount', feature: { ...mount, at: { ...mount.at, zMm: mount.at.zMm - step } } }, { do: 'clearance', clearance: { ...limit, maxMm: limit.maxMm + step } }] }];
+    return step < LEAST_STEP_MM
+      ? []
+      : [
+          {
+            key: `move-${mount.key}`,
+            label: `Move ${lower(mount.label)} ${step} mm forward`,
+            effects: [
+              { do: 'addFanMount', feature: { ...mount, at: { ...mount.at, zMm: mount.at.zMm - step } } },
+              { do: 'clearance', clearance: { ...limit, maxMm: limit.maxMm + step } },
+            ],
+          },
+        ];
   });
   const leak = Math.min(0.15, chassis.bypassShare - 0.05);
-  const seal: Mod[] = leak > 0.01 ? [{ key: 'seal', label: 'Seal vents and open bays', effects: [{ do: 'leak', shareChange: -round(leak) }, { do: 'resistance', timesFactor: 1.1 }] }] : [];
+  const seal: Mod[] =
+    leak > 0.01
+      ? [
+          {
+            key: 'seal',
+            label: 'Seal vents and open bays',
+            effects: [
+              { do: 'leak', shareChange: -round(leak) },
+              { do: 'resistance', timesFactor: 1.1 },
+            ],
+          },
+        ]
+      : [];
   return [...outs, ...moves, ...seal];
 }
 
@@ -35,22 +68,51 @@ export function changeEffects(chassis: Chassis, effects: readonly Effect[]): str
   const bays = chassis.bayGroups.filter(({ key }) => gone(key));
   const mounts = chassis.fanMounts.filter(({ key }) => !after.fanMounts.some((one) => one.key === key));
   const limits = (['card', 'cooler', 'supply', 'board'] as const).flatMap((what) => {
-    const least = (of: Chassis) => Math.min(...of.clearances.filter((one) => one.for === what && one.while === 'present').map(({ maxMm }) => maxMm));
+    const least = (of: Chassis) =>
+      Math.min(...of.clearances.filter((one) => one.for === what && one.while === 'present').map(({ maxMm }) => maxMm));
     const [was, is] = [least(chassis), least(after)];
     if (was === is || !Number.isFinite(was)) return [];
-    return [`${NAMES[what]} ${Number.isFinite(is) ? `up to ${is} mm (was ${was})` : `no longer limited (was ${was} mm)`}`];
+    return [
+      `${NAMES[what]} ${Number.isFinite(is) ? `up to ${is} mm (was ${was})` : `no longer limited (was ${was} mm)`}`,
+    ];
   });
   const fans = mounts.reduce((sum, one) => sum + one.count, 0);
   return [
-    ...bays.map((one) => `${one.rows * one.columns} ${one.rows * one.columns === 1 ? 'bay' : 'bays'} fewer${one.backplane ? ', and their backplane' : ''}`),
-    ...(fans ? [`${fans} ${fans === 1 ? 'fan' : 'fans'} fewer: they cooled ${mounts.some(({ wall }) => wall === 'middle') ? 'drives and cards' : 'the machine'}`] : []),
+    ...bays.map(
+      (one) =>
+        `${one.rows * one.columns} ${one.rows * one.columns === 1 ? 'bay' : 'bays'} ` +
+        `fewer${one.backplane ? ', and their backplane' : ''}`,
+    ),
+    ...(fans
+      ? [
+          `${fans} ${fans === 1 ? 'fan' : 'fans'} fewer: they cooled ` +
+            `${mounts.some(({ wall }) => wall === 'middle') ? 'drives and cards' : 'the machine'}`,
+        ]
+      : []),
     ...limits,
-    ...(after.bypassShare === chassis.bypassShare ? [] : [`${Math.round(Math.abs(after.bypassShare - chassis.bypassShare) * 100)} % ${after.bypassShare > chassis.bypassShare ? 'more' : 'less'} air goes past the drives`]),
-    ...(after.panelDb === chassis.panelDb ? [] : [`${Math.abs(after.panelDb - chassis.panelDb)} dB ${after.panelDb > chassis.panelDb ? 'quieter' : 'louder'} outside`]),
-    ...(after.resistancePaPerM3h2 === chassis.resistancePaPerM3h2 ? [] : [`air finds it ${after.resistancePaPerM3h2 > chassis.resistancePaPerM3h2 ? 'harder' : 'easier'} to get through`]),
+    ...(after.bypassShare === chassis.bypassShare
+      ? []
+      : [
+          `${Math.round(Math.abs(after.bypassShare - chassis.bypassShare) * 100)} % ` +
+            `${after.bypassShare > chassis.bypassShare ? 'more' : 'less'} air goes past the drives`,
+        ]),
+    ...(after.panelDb === chassis.panelDb
+      ? []
+      : [
+          `${Math.abs(after.panelDb - chassis.panelDb)} dB ` +
+            `${after.panelDb > chassis.panelDb ? 'quieter' : 'louder'} outside`,
+        ]),
+    ...(after.resistancePaPerM3h2 === chassis.resistancePaPerM3h2
+      ? []
+      : [
+          'air finds it ' +
+            `${after.resistancePaPerM3h2 > chassis.resistancePaPerM3h2 ? 'harder' : 'easier'} to get ` +
+            'through',
+        ]),
   ];
 }
 
 const NAMES = { card: 'cards', cooler: 'coolers', supply: 'supplies', board: 'boards' } as const;
-const lower = (words: string) => (/^[A-Z]{2}|^[\d.]/.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1));
+const lower = (words: string) =>
+  /^[A-Z]{2}|^[\d.]/.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1);
 const round = (share: number) => Math.round(share * 100) / 100;

@@ -5,20 +5,29 @@ import type { PartOf } from '../parts/resolve';
 export type Limit = { readonly maxMm: number; readonly because: string; readonly label: string };
 
 /** The opening at a position of the rear wall, counted from 0; undefined where the wall is closed. */
-export function openingAt(chassis: PartOf<'chassis'>, position: number): PartOf<'chassis'>['openings'][number] | undefined {
+export function openingAt(
+  chassis: PartOf<'chassis'>,
+  position: number,
+): PartOf<'chassis'>['openings'][number] | undefined {
   let passed = 0;
   return chassis.openings.find((one) => (passed += one.count) > position);
 }
 
-/** Whether a card that stands in the board's own slot at that position is too high, and only one on a riser has room; behind a closed wall as at the last opening. */
-export const needsRiser = (chassis: PartOf<'chassis'>, position: number): boolean => (openingAt(chassis, position) ?? chassis.openings.at(-1))?.forRiser ?? false;
+/**
+ * Whether a card that stands in the board's own slot at that position is too high, and only one on a riser has room;
+ * behind a closed wall as at the last opening.
+ */
+export const needsRiser = (chassis: PartOf<'chassis'>, position: number): boolean =>
+  (openingAt(chassis, position) ?? chassis.openings.at(-1))?.forRiser ?? false;
 
 /**
  * The least clearance that applies, or null when the sheet names none. `occupied` holds the keys of
  * features in use; a clearance that holds only while its culprit is occupied is skipped otherwise.
  */
 export function limitFor(
-  chassis: PartOf<'chassis'>, what: Clearance['for'], context: { readonly slot?: number; readonly occupied: ReadonlySet<string> },
+  chassis: PartOf<'chassis'>,
+  what: Clearance['for'],
+  context: { readonly slot?: number; readonly occupied: ReadonlySet<string> },
 ): Limit | null {
   let least: Clearance | null = null;
   for (const one of chassis.clearances) {

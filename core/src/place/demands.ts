@@ -4,7 +4,9 @@ import { demandOf, type Demand } from './ports';
 import { groupAt } from './spotAt';
 import { ofKind, unitsById, type PlannedUnit } from './units';
 
-/** What each drive in a bay needs to be reached, in the order of the kit. The same units and layout give the same list. */
+/**
+ * What each drive in a bay needs to be reached, in the order of the kit. The same units and layout give the same list.
+ */
 export const demandsFor = memoPair((units: readonly PlannedUnit[], layout: Pick<Layout, 'at'>): readonly Demand[] => {
   const byId = unitsById(units);
   return ofKind(units, 'drive').flatMap((unit) => {

@@ -7,7 +7,12 @@ import type { PartOf } from '../parts/resolve';
 export type Box = Point & Size & { readonly assumed: boolean };
 
 /** Where a chassis' features lie: each feature by key, each repeated place by `key.n`. */
-export type ChassisPlan = { readonly shell: Box; readonly features: ReadonlyMap<string, Box>; readonly cells: ReadonlyMap<string, Box>; readonly board: BoardFrame };
+export type ChassisPlan = {
+  readonly shell: Box;
+  readonly features: ReadonlyMap<string, Box>;
+  readonly cells: ReadonlyMap<string, Box>;
+  readonly board: BoardFrame;
+};
 
 /** Where a board's local frame lies: u along the rear edge from the outside sockets, v forward, w off the board. */
 export type BoardFrame = { readonly pose: 'flat' | 'standing'; readonly at: Point; readonly assumed: boolean };
@@ -25,19 +30,48 @@ export function layOut(chassis: PartOf<'chassis'>): ChassisPlan {
   if (known) return known;
   const features = new Map<string, Box>();
   const cells = new Map<string, Box>();
-  const shell: Box = { xMm: 0, yMm: 0, zMm: 0, widthMm: chassis.widthMm, heightMm: chassis.heightMm, depthMm: chassis.depthMm, assumed: false };
+  const shell: Box = {
+    xMm: 0,
+    yMm: 0,
+    zMm: 0,
+    widthMm: chassis.widthMm,
+    heightMm: chassis.heightMm,
+    depthMm: chassis.depthMm,
+    assumed: false,
+  };
   layBays(chassis, features, cells);
   chassis.supplyBays.forEach((bay) => laySupply(chassis, bay, features, cells));
-  const baysEnd = Math.max(0, ...chassis.bayGroups.map((group) => { const box = features.get(group.key)!; return box.zMm + box.depthMm; }));
+  const baysEnd = Math.max(
+    0,
+    ...chassis.bayGroups.map((group) => {
+      const box = features.get(group.key)!;
+      return box.zMm + box.depthMm;
+    }),
+  );
   chassis.fanMounts.forEach((mount) => layFans(chassis, mount, baysEnd, features, cells));
   const board = boardFrame(chassis);
   chassis.openings.forEach((opening) => {
-    for (let i = 0; i < opening.count; i++) cells.set(`${opening.key}.${i + 1}`, clamp(chassis, onBoard(board, { uMm: slotU(i) - SLOT_PITCH_MM / 2, vMm: -3, wMm: 0 }, { uMm: SLOT_PITCH_MM - 4, vMm: 3, wMm: opening.height === 'full' ? 111 : 69 }), true));
+    for (let i = 0; i < opening.count; i++)
+      cells.set(
+        `${opening.key}.${i + 1}`,
+        clamp(
+          chassis,
+          onBoard(
+            board,
+            { uMm: slotU(i) - SLOT_PITCH_MM / 2, vMm: -3, wMm: 0 },
+            { uMm: SLOT_PITCH_MM - 4, vMm: 3, wMm: opening.height === 'full' ? 111 : 69 },
+          ),
+          true,
+        ),
+      );
   });
   if (chassis.boardHoles.length) {
     const edge = chassis.maxBoardEdgeMm ?? 170;
     const depth = chassis.maxBoardDepthMm ?? 170;
-    features.set('tray', clamp(chassis, onBoard(board, { uMm: 0, vMm: 0, wMm: -2 }, { uMm: edge, vMm: depth, wMm: 2 }), board.assumed));
+    features.set(
+      'tray',
+      clamp(chassis, onBoard(board, { uMm: 0, vMm: 0, wMm: -2 }, { uMm: edge, vMm: depth, wMm: 2 }), board.assumed),
+    );
   }
   const plan = { shell, features, cells, board };
   plans.set(chassis, plan);
@@ -48,18 +82,38 @@ export function layOut(chassis: PartOf<'chassis'>): ChassisPlan {
 export const slotU = (position: number): number => FIRST_SLOT_U_MM + SLOT_PITCH_MM * position;
 
 /** A box of the board's frame in space. */
-export function onBoard(frame: BoardFrame, from: { uMm: number; vMm: number; wMm: number }, size: { uMm: number; vMm: number; wMm: number }): Point & Size {
+export function onBoard(
+  frame: BoardFrame,
+  from: { uMm: number; vMm: number; wMm: number },
+  size: { uMm: number; vMm: number; wMm: number },
+): Point & Size {
   const zMm = frame.at.zMm - from.vMm - size.vMm;
   return frame.pose === 'flat'
-    ? { xMm: frame.at.xMm - from.uMm - size.uMm, yMm: frame.at.yMm + from.wMm, zMm, widthMm: size.uMm, heightMm: size.wMm, depthMm: size.vMm }
-    : { xMm: frame.at.xMm - from.wMm - size.wMm, yMm: frame.at.yMm - from.uMm - size.uMm, zMm, widthMm: size.wMm, heightMm: size.uMm, depthMm: size.vMm };
+    ? {
+        xMm: frame.at.xMm - from.uMm - size.uMm,
+        yMm: frame.at.yMm + from.wMm,
+        zMm,
+        widthMm: size.uMm,
+        heightMm: size.wMm,
+        depthMm: size.vMm,
+      }
+    : {
+        xMm: frame.at.xMm - from.wMm - size.wMm,
+        yMm: frame.at.yMm - from.uMm - size.uMm,
+        zMm,
+        widthMm: size.wMm,
+        heightMm: size.uMm,
+        depthMm: size.vMm,
+      };
 }
 
 function boardFrame(chassis: PartOf<'chassis'>): BoardFrame {
   const flat = chassis.boardPose === 'flat';
-  const at = chassis.boardAt ?? (flat
-    ? { xMm: chassis.widthMm - 12, yMm: 10, zMm: chassis.depthMm - WALL_MM }
-    : { xMm: chassis.widthMm - 14, yMm: chassis.heightMm - 20, zMm: chassis.depthMm - WALL_MM });
+  const at =
+    chassis.boardAt ??
+    (flat
+      ? { xMm: chassis.widthMm - 12, yMm: 10, zMm: chassis.depthMm - WALL_MM }
+      : { xMm: chassis.widthMm - 14, yMm: chassis.heightMm - 20, zMm: chassis.depthMm - WALL_MM });
   return { pose: chassis.boardPose, at, assumed: !chassis.boardAt };
 }
 
@@ -70,9 +124,15 @@ function layBays(chassis: PartOf<'chassis'>, features: Map<string, Box>, cells: 
   let rowTop = y;
   for (const group of chassis.bayGroups) {
     const size = bayGroupSize(group);
-    if (!group.at && x + size.widthMm > chassis.widthMm - WALL_MM) { x = WALL_MM; y = rowTop; }
+    if (!group.at && x + size.widthMm > chassis.widthMm - WALL_MM) {
+      x = WALL_MM;
+      y = rowTop;
+    }
     const at = group.at ?? { xMm: x, yMm: y, zMm: WALL_MM };
-    if (!group.at) { x += size.widthMm + 2; rowTop = Math.max(rowTop, y + size.heightMm + 2); }
+    if (!group.at) {
+      x += size.widthMm + 2;
+      rowTop = Math.max(rowTop, y + size.heightMm + 2);
+    }
     const box = clamp(chassis, { ...at, ...size }, !group.at);
     features.set(group.key, box);
     const cell = bayCell(group);
@@ -80,30 +140,63 @@ function layBays(chassis: PartOf<'chassis'>, features: Map<string, Box>, cells: 
       const row = Math.floor((n - 1) / group.columns);
       const column = (n - 1) % group.columns;
       cells.set(`${group.key}.${n}`, {
-        xMm: box.xMm + column * cell.widthMm, yMm: box.yMm + box.heightMm - (row + 1) * cell.heightMm, zMm: box.zMm,
-        widthMm: cell.widthMm, heightMm: cell.heightMm, depthMm: cell.depthMm, assumed: !group.at,
+        xMm: box.xMm + column * cell.widthMm,
+        yMm: box.yMm + box.heightMm - (row + 1) * cell.heightMm,
+        zMm: box.zMm,
+        widthMm: cell.widthMm,
+        heightMm: cell.heightMm,
+        depthMm: cell.depthMm,
+        assumed: !group.at,
       });
     }
-    if (group.backplane) features.set(`${group.key}-backplane`, { ...box, zMm: box.zMm + cell.depthMm, depthMm: Math.min(BACKPLANE_MM, box.depthMm - cell.depthMm), assumed: box.assumed });
+    if (group.backplane)
+      features.set(`${group.key}-backplane`, {
+        ...box,
+        zMm: box.zMm + cell.depthMm,
+        depthMm: Math.min(BACKPLANE_MM, box.depthMm - cell.depthMm),
+        assumed: box.assumed,
+      });
   }
 }
 
-function laySupply(chassis: PartOf<'chassis'>, bay: SupplyBay, features: Map<string, Box>, cells: Map<string, Box>): void {
+function laySupply(
+  chassis: PartOf<'chassis'>,
+  bay: SupplyBay,
+  features: Map<string, Box>,
+  cells: Map<string, Box>,
+): void {
   const body = SUPPLY_BODY_MM[bay.forms[0]!];
   const [widthMm, heightMm] = bay.stands ? [body.heightMm, body.widthMm] : [body.widthMm, body.heightMm];
   const depthMm = Math.min(bay.maxLengthMm, chassis.depthMm);
   const at = bay.at ?? { xMm: WALL_MM, yMm: WALL_MM, zMm: chassis.depthMm - depthMm - WALL_MM };
-  for (let i = 0; i < bay.count; i++) cells.set(`${bay.key}.${i + 1}`, clamp(chassis, { ...at, yMm: at.yMm + i * (heightMm + 2), widthMm, heightMm, depthMm }, !bay.at));
+  for (let i = 0; i < bay.count; i++)
+    cells.set(
+      `${bay.key}.${i + 1}`,
+      clamp(chassis, { ...at, yMm: at.yMm + i * (heightMm + 2), widthMm, heightMm, depthMm }, !bay.at),
+    );
   features.set(bay.key, union(Array.from({ length: bay.count }, (_, i) => cells.get(`${bay.key}.${i + 1}`)!)));
 }
 
 /** A supply in its bay, its sockets at the rear end. */
 export function supplyBox(room: Box, bay: SupplyBay, supply: PartOf<'supply'>): Box {
   const body = SUPPLY_BODY_MM[supply.form];
-  return { ...room, ...(bay.stands ? { widthMm: body.heightMm, heightMm: body.widthMm } : { widthMm: body.widthMm, heightMm: body.heightMm }), depthMm: supply.lengthMm, zMm: room.zMm + room.depthMm - supply.lengthMm };
+  return {
+    ...room,
+    ...(bay.stands
+      ? { widthMm: body.heightMm, heightMm: body.widthMm }
+      : { widthMm: body.widthMm, heightMm: body.heightMm }),
+    depthMm: supply.lengthMm,
+    zMm: room.zMm + room.depthMm - supply.lengthMm,
+  };
 }
 
-function layFans(chassis: PartOf<'chassis'>, mount: FanMount, baysEnd: number, features: Map<string, Box>, cells: Map<string, Box>): void {
+function layFans(
+  chassis: PartOf<'chassis'>,
+  mount: FanMount,
+  baysEnd: number,
+  features: Map<string, Box>,
+  cells: Map<string, Box>,
+): void {
   const size = Math.max(...mount.sizesMm);
   const along = mount.wall === 'side' ? chassis.depthMm : chassis.widthMm;
   const pitch = mount.count > 1 ? Math.min(size + 2, (along - 2 * WALL_MM - size) / (mount.count - 1)) : 0;
@@ -114,11 +207,39 @@ function layFans(chassis: PartOf<'chassis'>, mount: FanMount, baysEnd: number, f
       const across = mount.at ? (mount.wall === 'side' ? mount.at.zMm : mount.at.xMm) + shift : start + shift;
       switch (mount.wall) {
         case 'top':
-        case 'bottom': return { xMm: across, yMm: mount.at?.yMm ?? (mount.wall === 'top' ? chassis.heightMm - FAN_THICK_MM - 2 : 2), zMm: mount.at?.zMm ?? chassis.depthMm / 2 - size / 2, widthMm: size, heightMm: FAN_THICK_MM, depthMm: size };
-        case 'side': return { xMm: mount.at?.xMm ?? 2, yMm: mount.at?.yMm ?? (chassis.heightMm - size) / 2, zMm: across, widthMm: FAN_THICK_MM, heightMm: size, depthMm: size };
+        case 'bottom':
+          return {
+            xMm: across,
+            yMm: mount.at?.yMm ?? (mount.wall === 'top' ? chassis.heightMm - FAN_THICK_MM - 2 : 2),
+            zMm: mount.at?.zMm ?? chassis.depthMm / 2 - size / 2,
+            widthMm: size,
+            heightMm: FAN_THICK_MM,
+            depthMm: size,
+          };
+        case 'side':
+          return {
+            xMm: mount.at?.xMm ?? 2,
+            yMm: mount.at?.yMm ?? (chassis.heightMm - size) / 2,
+            zMm: across,
+            widthMm: FAN_THICK_MM,
+            heightMm: size,
+            depthMm: size,
+          };
         default: {
-          const z = mount.wall === 'front' ? 2 : mount.wall === 'rear' ? chassis.depthMm - FAN_THICK_MM - 2 : Math.max(baysEnd + 4, chassis.depthMm * 0.35);
-          return { xMm: across, yMm: mount.at?.yMm ?? (chassis.heightMm - size) / 2, zMm: mount.at?.zMm ?? z, widthMm: size, heightMm: size, depthMm: FAN_THICK_MM };
+          const z =
+            mount.wall === 'front'
+              ? 2
+              : mount.wall === 'rear'
+                ? chassis.depthMm - FAN_THICK_MM - 2
+                : Math.max(baysEnd + 4, chassis.depthMm * 0.35);
+          return {
+            xMm: across,
+            yMm: mount.at?.yMm ?? (chassis.heightMm - size) / 2,
+            zMm: mount.at?.zMm ?? z,
+            widthMm: size,
+            heightMm: size,
+            depthMm: FAN_THICK_MM,
+          };
         }
       }
     })();
@@ -140,9 +261,14 @@ export function clamp(shell: Pick<Size, 'widthMm' | 'heightMm' | 'depthMm'>, box
 }
 
 function union(boxes: readonly Box[]): Box {
-  const from = { xMm: Math.min(...boxes.map((one) => one.xMm)), yMm: Math.min(...boxes.map((one) => one.yMm)), zMm: Math.min(...boxes.map((one) => one.zMm)) };
+  const from = {
+    xMm: Math.min(...boxes.map((one) => one.xMm)),
+    yMm: Math.min(...boxes.map((one) => one.yMm)),
+    zMm: Math.min(...boxes.map((one) => one.zMm)),
+  };
   return {
-    ...from, assumed: boxes.some((one) => one.assumed),
+    ...from,
+    assumed: boxes.some((one) => one.assumed),
     widthMm: Math.max(...boxes.map((one) => one.xMm + one.widthMm)) - from.xMm,
     heightMm: Math.max(...boxes.map((one) => one.yMm + one.heightMm)) - from.yMm,
     depthMm: Math.max(...boxes.map((one) => one.zMm + one.depthMm)) - from.zMm,

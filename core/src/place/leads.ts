@@ -15,12 +15,38 @@ export type Lead = {
 
 const MINI_SAS = ['sff-8087', 'sff-8643', 'sff-8654-4i'] as const;
 const OUTSIDE = ['sff-8088', 'sff-8644'] as const;
-const PLAIN: Readonly<Partial<Record<ConnectorKind, string>>> = { sata: 'SATA', esata: 'eSATA', 'usb-a': 'USB-A', 'usb-c': 'USB-C' };
+const PLAIN: Readonly<Partial<Record<ConnectorKind, string>>> = {
+  sata: 'SATA',
+  esata: 'eSATA',
+  'usb-a': 'USB-A',
+  'usb-c': 'USB-C',
+};
 const words = (kind: ConnectorKind) => PLAIN[kind] ?? kind.toUpperCase();
 
-const lead = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind, tails: number, carries: readonly Protocol[], typicalMinor: number): Lead => {
-  const ends = shape === 'forward' ? `${words(host)} to ${tails} × ${words(device)}` : shape === 'reverse' ? `${tails} × ${words(host)} to ${words(device)}` : `${words(host)} to ${words(device)}`;
-  return { id: `${shape}:${host}:${device}`, name: `${shape === 'straight' ? 'Lead' : shape === 'forward' ? 'Forward breakout' : 'Reverse breakout'}, ${ends}`, shape, host, device, tails, carries, typicalMinor };
+const lead = (
+  shape: Lead['shape'],
+  host: ConnectorKind,
+  device: ConnectorKind,
+  tails: number,
+  carries: readonly Protocol[],
+  typicalMinor: number,
+): Lead => {
+  const ends =
+    shape === 'forward'
+      ? `${words(host)} to ${tails} × ${words(device)}`
+      : shape === 'reverse'
+        ? `${tails} × ${words(host)} to ${words(device)}`
+        : `${words(host)} to ${words(device)}`;
+  return {
+    id: `${shape}:${host}:${device}`,
+    name: `${shape === 'straight' ? 'Lead' : shape === 'forward' ? 'Forward breakout' : 'Reverse breakout'}, ${ends}`,
+    shape,
+    host,
+    device,
+    tails,
+    carries,
+    typicalMinor,
+  };
 };
 
 /**
@@ -47,11 +73,23 @@ export const LEADS: readonly Lead[] = [
 
 const byId = new Map(LEADS.map((one) => [one.id, one]));
 export const leadById = (id: string): Lead | undefined => byId.get(id);
-export const leadBetween = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind): Lead | undefined => byId.get(`${shape}:${host}:${device}`);
+export const leadBetween = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind): Lead | undefined =>
+  byId.get(`${shape}:${host}:${device}`);
 
 /** Whether a cable's ends make that lead; an end whose role is open goes either way round. */
 export function isLead(cable: PartOf<'cable'>, lead: Lead): boolean {
   const [hostTails, deviceTails] = lead.shape === 'reverse' ? [lead.tails, 1] : [1, lead.tails];
-  const ends = [[cable.ends[0], cable.ends[1]], [cable.ends[1], cable.ends[0]]] as const;
-  return ends.some(([host, device]) => host.kind === lead.host && device.kind === lead.device && host.tails === hostTails && device.tails === deviceTails && host.role !== 'device' && device.role !== 'host');
+  const ends = [
+    [cable.ends[0], cable.ends[1]],
+    [cable.ends[1], cable.ends[0]],
+  ] as const;
+  return ends.some(
+    ([host, device]) =>
+      host.kind === lead.host &&
+      device.kind === lead.device &&
+      host.tails === hostTails &&
+      device.tails === deviceTails &&
+      host.role !== 'device' &&
+      device.role !== 'host',
+  );
 }

@@ -11,23 +11,40 @@ function mostPairs(lefts: number, edges: readonly (readonly number[])[], taken =
   }
   return best;
 }
-const graphs = fc.integer({ min: 1, max: 5 }).chain((rights) => fc.array(fc.uniqueArray(fc.nat(rights - 1)), { minLength: 1, maxLength: 6 }).map((edges) => ({ rights, edges })));
+const graphs = fc
+  .integer({ min: 1, max: 5 })
+  .chain((rights) =>
+    fc.array(fc.uniqueArray(fc.nat(rights - 1)), { minLength: 1, maxLength: 6 }).map((edges) => ({ rights, edges })),
+  );
 
 test('matches as many as brute force, along edges only, each right once', () => {
-  fc.assert(fc.property(graphs, ({ rights, edges }) => {
-    const found = match(edges.length, rights, (left) => edges[left]!);
-    const used = found.filter((right) => right !== -1);
-    expect(new Set(used).size).toBe(used.length);
-    found.forEach((right, left) => { if (right !== -1) expect(edges[left]).toContain(right); });
-    expect(used).toHaveLength(mostPairs(edges.length, edges));
-  }), { numRuns: 400, seed: 3 });
+  fc.assert(
+    fc.property(graphs, ({ rights, edges }) => {
+      const found = match(edges.length, rights, (left) => edges[left]!);
+      const used = found.filter((right) => right !== -1);
+      expect(new Set(used).size).toBe(used.length);
+      found.forEach((right, left) => {
+        if (right !== -1) expect(edges[left]).toContain(right);
+      });
+      expect(used).toHaveLength(mostPairs(edges.length, edges));
+    }),
+    { numRuns: 400, seed: 3 },
+  );
 });
 
 test('a seeded pair stands when nothing needs it, moves when something does, never when fixed', () => {
   const edges = [[0, 1], [0]];
   expect(match(1, 2, () => [0, 1], [[0, 1]])).toEqual([1]);
   expect(match(2, 2, (left) => edges[left]!, [[0, 0]])).toEqual([1, 0]);
-  expect(match(2, 2, (left) => edges[left]!, [[0, 0]], (left) => left === 0)).toEqual([0, -1]);
+  expect(
+    match(
+      2,
+      2,
+      (left) => edges[left]!,
+      [[0, 0]],
+      (left) => left === 0,
+    ),
+  ).toEqual([0, -1]);
 });
 
 test('where not all can be matched, the earlier ones are', () => {

@@ -5,8 +5,11 @@
  * Returns the right vertex of each left, -1 where none.
  */
 export function match(
-  lefts: number, rights: number, edges: (left: number) => readonly number[],
-  seed: readonly (readonly [left: number, right: number])[] = [], fixed: (left: number) => boolean = () => false,
+  lefts: number,
+  rights: number,
+  edges: (left: number) => readonly number[],
+  seed: readonly (readonly [left: number, right: number])[] = [],
+  fixed: (left: number) => boolean = () => false,
 ): number[] {
   const ofLeft = new Array<number>(lefts).fill(-1);
   const ofRight = new Array<number>(rights).fill(-1);

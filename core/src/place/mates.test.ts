@@ -8,8 +8,10 @@ import { hostPorts } from './ports';
 import { refsOf, spotName, spotsOf } from './spots';
 import { ofKind, plannedUnits } from './units';
 
-const part = (id: string, from: Catalogue = catalogue) => resolve(from.sheets[id]!, from.archetypes[from.sheets[id]!.archetype]!);
-const spot = (host: string, key: string, from: Catalogue = catalogue) => spotsOf('h', part(host, from)).find((one) => one.key === key)!;
+const part = (id: string, from: Catalogue = catalogue) =>
+  resolve(from.sheets[id]!, from.archetypes[from.sheets[id]!.archetype]!);
+const spot = (host: string, key: string, from: Catalogue = catalogue) =>
+  spotsOf('h', part(host, from)).find((one) => one.key === key)!;
 
 test.each([
   ['larder-8', 'cage', 'barge-8', null],
@@ -58,7 +60,10 @@ test('a drive with another interface than the backplane carries does not go in',
 test('a group of one has no number, one of many counts from 1', () => {
   expect(refsOf(spot('larder-8', 'supply'))).toEqual([{ host: 'h', key: 'supply' }]);
   expect(refsOf(spot('larder-8', 'cage')).map((ref) => ref.n)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
-  expect([spotName(spot('larder-8', 'supply')), spotName(spot('larder-8', 'cage'), 3)]).toEqual(['h/supply', 'h/cage.3']);
+  expect([spotName(spot('larder-8', 'supply')), spotName(spot('larder-8', 'cage'), 3)]).toEqual([
+    'h/supply',
+    'h/cage.3',
+  ]);
 });
 
 test('the least clearance that applies is the limit', () => {
@@ -89,6 +94,11 @@ test('a soldered processor is there, keeps its place and costs nothing', () => {
   const made = fixture().add('larder-8').add('wren-d6');
   const processor = ofKind(plannedUnits(made.build), 'processor')[0]!;
   expect(processor).toMatchObject({ builtIn: { fixed: true, spot: { key: 'socket' } }, item: null });
-  expect(made.add('drover-4').assess().unplaced.map((unit) => unit.part.name)).toEqual(['Drover 4']);
+  expect(
+    made
+      .add('drover-4')
+      .assess()
+      .unplaced.map((unit) => unit.part.name),
+  ).toEqual(['Drover 4']);
   expect(made.assess().figures['cost.now']!.value).toBe(129 + 298);
 });

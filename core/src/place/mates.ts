@@ -5,13 +5,28 @@ import type { SpotGroup } from './spots';
 
 /** Why a part does not go on a spot at all, as data; `want` and `have` are what is compared. */
 export type Mismatch = {
-  readonly code: 'otherKind' | 'holes' | 'size' | 'form' | 'socket' | 'memoryForm' | 'memoryType' | 'length' | 'protocol' | 'key' | 'bus' | 'width' | 'connector' | 'fixed';
+  readonly code:
+    | 'otherKind'
+    | 'holes'
+    | 'size'
+    | 'form'
+    | 'socket'
+    | 'memoryForm'
+    | 'memoryType'
+    | 'length'
+    | 'protocol'
+    | 'key'
+    | 'bus'
+    | 'width'
+    | 'connector'
+    | 'fixed';
   readonly want: string;
   readonly have: string;
 };
 
 const other = (part: Part, want: string): Mismatch => ({ code: 'otherKind', want, have: part.kind });
-const differ = (code: Mismatch['code'], want: string, have: string): Mismatch | null => (want === have ? null : { code, want, have });
+const differ = (code: Mismatch['code'], want: string, have: string): Mismatch | null =>
+  want === have ? null : { code, want, have };
 const among = (code: Mismatch['code'], wants: readonly (string | number)[], have: string | number): Mismatch | null =>
   wants.includes(have) ? null : { code, want: wants.join(', '), have: String(have) };
 
@@ -21,44 +36,83 @@ const among = (code: Mismatch['code'], wants: readonly (string | number)[], have
  */
 export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
   switch (spot.type) {
-    case 'table': return spot.kind === 'any' ? null : differ('otherKind', spot.kind, part.kind);
-    case 'floor': return differ('otherKind', spot.kind, part.kind);
-    case 'tray': return part.kind === 'board' ? among('holes', spot.chassis.boardHoles, part.holes) : other(part, 'board');
-    case 'supplyBay': return part.kind === 'supply' ? among('form', spot.bay.forms, part.form) : other(part, 'supply');
-    case 'fanMount': return part.kind === 'fan' ? among('size', spot.mount.sizesMm, part.sizeMm) : other(part, 'fan');
-    case 'bay': return bayMismatch(part, spot.group);
-    case 'socket': return part.kind === 'processor' ? differ('socket', spot.board.socket ?? 'none', part.socket) : other(part, 'processor');
-    case 'coolerMount': return part.kind === 'cooler' ? among('socket', part.sockets, spot.board.socket ?? 'none') : other(part, 'cooler');
+    case 'table':
+      return spot.kind === 'any' ? null : differ('otherKind', spot.kind, part.kind);
+    case 'floor':
+      return differ('otherKind', spot.kind, part.kind);
+    case 'tray':
+      return part.kind === 'board' ? among('holes', spot.chassis.boardHoles, part.holes) : other(part, 'board');
+    case 'supplyBay':
+      return part.kind === 'supply' ? among('form', spot.bay.forms, part.form) : other(part, 'supply');
+    case 'fanMount':
+      return part.kind === 'fan' ? among('size', spot.mount.sizesMm, part.sizeMm) : other(part, 'fan');
+    case 'bay':
+      return bayMismatch(part, spot.group);
+    case 'socket':
+      return part.kind === 'processor'
+        ? differ('socket', spot.board.socket ?? 'none', part.socket)
+        : other(part, 'processor');
+    case 'coolerMount':
+      return part.kind === 'cooler'
+        ? among('socket', part.sockets, spot.board.socket ?? 'none')
+        : other(part, 'cooler');
     case 'memoryBank':
       if (part.kind !== 'memory') return other(part, 'memory');
-      return differ('memoryForm', spot.board.memoryForm, part.form) ?? differ('memoryType', spot.board.memoryType, part.type);
+      return (
+        differ('memoryForm', spot.board.memoryForm, part.form) ?? differ('memoryType', spot.board.memoryType, part.type)
+      );
     case 'm2':
       if (part.kind !== 'drive' || part.size !== 'm2') return other(part, 'M.2 module');
-      return keyMismatch(part, spot.socket) ?? among('length', spot.socket.lengthsMm, part.lengthMm) ?? among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface);
+      return (
+        keyMismatch(part, spot.socket) ??
+        among('length', spot.socket.lengthsMm, part.lengthMm) ??
+        among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface)
+      );
     case 'slot':
-      if (part.kind === 'riser') return spot.raised ? other(part, 'card') : differ('bus', spot.slot.bus, part.slots[0]!.bus);
+      if (part.kind === 'riser')
+        return spot.raised ? other(part, 'card') : differ('bus', spot.slot.bus, part.slots[0]!.bus);
       if (!isCard(part)) return other(part, 'card');
-      return differ('bus', spot.slot.bus, part.bus) ?? (part.lanes <= spot.slot.lanes || spot.slot.openEnd ? null : { code: 'width', want: `x${spot.slot.lanes}`, have: `x${part.lanes}` });
-    case 'usb': return part.kind === 'drive' && part.size === 'usb' ? null : other(part, 'USB stick');
+      return (
+        differ('bus', spot.slot.bus, part.bus) ??
+        (part.lanes <= spot.slot.lanes || spot.slot.openEnd
+          ? null
+          : { code: 'width', want: `x${spot.slot.lanes}`, have: `x${part.lanes}` })
+      );
+    case 'usb':
+      return part.kind === 'drive' && part.size === 'usb' ? null : other(part, 'USB stick');
     case 'connector':
       if (part.kind !== 'cable') return other(part, 'cable');
-      return part.ends.some((end) => end.kind === spot.connector.kind && end.role !== (spot.connector.role === 'host' ? 'device' : 'host'))
-        ? null : { code: 'connector', want: spot.connector.kind, have: part.ends.map((end) => end.kind).join(' to ') };
-    case 'opening': return other(part, 'bracket');
+      return part.ends.some(
+        (end) => end.kind === spot.connector.kind && end.role !== (spot.connector.role === 'host' ? 'device' : 'host'),
+      )
+        ? null
+        : { code: 'connector', want: spot.connector.kind, have: part.ends.map((end) => end.kind).join(' to ') };
+    case 'opening':
+      return other(part, 'bracket');
   }
 }
 
 /** Modules of four lanes have the notch of key M, others fit B and M; key E is for radios (PCI-SIG M.2). */
 function keyMismatch(part: PartOf<'drive'>, socket: M2Socket): Mismatch | null {
   const takes = { M: true, B: part.interface !== 'nvme' || part.lanes <= 2, E: false }[socket.notch ?? 'M'];
-  return takes ? null : { code: 'key', want: socket.notch ?? 'M', have: part.interface === 'nvme' && part.lanes > 2 ? 'M' : 'B+M' };
+  return takes
+    ? null
+    : { code: 'key', want: socket.notch ?? 'M', have: part.interface === 'nvme' && part.lanes > 2 ? 'M' : 'B+M' };
 }
 
 function bayMismatch(part: Part, group: Extract<SpotGroup, { type: 'bay' }>['group']): Mismatch | null {
-  if (part.kind === 'adapter') return among('size', group.takes, part.sitsIn) ?? (part.span > group.rows * group.columns ? { code: 'size', want: `${group.rows * group.columns} bays`, have: `${part.span} bays` } : null);
+  if (part.kind === 'adapter')
+    return (
+      among('size', group.takes, part.sitsIn) ??
+      (part.span > group.rows * group.columns
+        ? { code: 'size', want: `${group.rows * group.columns} bays`, have: `${part.span} bays` }
+        : null)
+    );
   if (part.kind !== 'drive') return other(part, 'drive');
   const size = among('size', group.takes, part.size);
   if (size) return size;
   // A bare bay takes any drive of its size: its lead goes to the drive's own connector.
-  return group.backplane ? among('protocol', group.backplane.carries, part.interface === 'nvme' ? 'pcie' : part.interface) : null;
+  return group.backplane
+    ? among('protocol', group.backplane.carries, part.interface === 'nvme' ? 'pcie' : part.interface)
+    : null;
 }

@@ -3,7 +3,8 @@ import { fixture, tweak, type Fixture } from '../testing/fixture';
 import { checkLayout } from './checkLayout';
 import { problemOf } from './problem';
 
-const leads = (made: Fixture) => made.build.layout.wires.map((wire) => `${wire.lead} ${wire.device.map(printSpot).join()}`);
+const leads = (made: Fixture) =>
+  made.build.layout.wires.map((wire) => `${wire.lead} ${wire.device.map(printSpot).join()}`);
 const shelfPair = () => fixture().add('satchel-1').add('clew-s16').add('annex-4').add('barge-16', 4);
 
 test('four drives behind a bridge hang on one USB lead', () => {
@@ -35,7 +36,10 @@ test('each box has its own supply and its own start', () => {
 });
 
 test('a drive shelf needs an outside port: an HBA with inside ports does not reach it', () => {
-  const shelfOnly = (card: string) => { const made = fixture().add('loft-16').add('sluice-8', 6); return made.add('creel-2w').add('wren-c8').add(card); };
+  const shelfOnly = (card: string) => {
+    const made = fixture().add('loft-16').add('sluice-8', 6);
+    return made.add('creel-2w').add('wren-c8').add(card);
+  };
   expect(shelfOnly('tern-8e').assess().unconnected).toEqual([]);
   expect(leads(shelfOnly('tern-8e'))).toEqual([expect.stringMatching(/^straight:sff-8644:sff-8644 .*front-link\.1$/)]);
   expect(shelfOnly('tern-8i').assess().unconnected).toHaveLength(6);
@@ -43,7 +47,27 @@ test('a drive shelf needs an outside port: an HBA with inside ports does not rea
 
 test('the checker refuses a lead that goes through a wall', () => {
   const made = shelfPair();
-  const inside = fixture(tweak('sprig-n4', { connectors: [{ key: 'usbc', label: 'USB', count: 1, kind: 'usb-c', lanes: 1, carries: ['usb'], gbPerLane: 10, role: 'host', side: 'inside' }] })).add('satchel-1').add('clew-s16').add('annex-4').add('barge-16', 4);
+  const inside = fixture(
+    tweak('sprig-n4', {
+      connectors: [
+        {
+          key: 'usbc',
+          label: 'USB',
+          count: 1,
+          kind: 'usb-c',
+          lanes: 1,
+          carries: ['usb'],
+          gbPerLane: 10,
+          role: 'host',
+          side: 'inside',
+        },
+      ],
+    }),
+  )
+    .add('satchel-1')
+    .add('clew-s16')
+    .add('annex-4')
+    .add('barge-16', 4);
   expect(checkLayout(problemOf(inside.build), made.build.layout).map((one) => one.code)).toContain('side');
 });
 

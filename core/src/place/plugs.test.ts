@@ -11,6 +11,10 @@ test.each<readonly [string, Partial<BayGroup>, 'rear' | 'front']>([
   ['there is room in front only', { plugRoomMm: STRAIGHT_PLUG_MM - 1, turnedPlugRoomMm: STRAIGHT_PLUG_MM }, 'front'],
   ['there is room at neither end', { plugRoomMm: 20, turnedPlugRoomMm: STRAIGHT_PLUG_MM - 1 }, 'rear'],
   ['what is in front is not stated', { plugRoomMm: 20 }, 'rear'],
-])('the plugs of a drive where %s', (_, more, end) => { expect(plugsEnd({ ...bare, ...more })).toBe(end); });
+])('the plugs of a drive where %s', (_, more, end) => {
+  expect(plugsEnd({ ...bare, ...more })).toBe(end);
+});
 
-test('before a backplane a drive has no plugs of its own', () => { expect(plugsEnd({ ...hotSwap, plugRoomMm: 1, turnedPlugRoomMm: 100 })).toBeNull(); });
+test('before a backplane a drive has no plugs of its own', () => {
+  expect(plugsEnd({ ...hotSwap, plugRoomMm: 1, turnedPlugRoomMm: 100 })).toBeNull();
+});

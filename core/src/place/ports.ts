@@ -15,8 +15,17 @@ import { isKind, seatSpot, unitsById, type PlannedUnit } from './units';
  * their `box`.
  */
 export type HostPort = {
-  readonly ref: SpotRef; readonly name: string; readonly kind: ConnectorKind; readonly lanes: number; readonly fullLanes: number;
-  readonly carries: readonly Protocol[]; readonly onBoard: boolean; readonly unit: PlannedUnit; readonly offBecause: PlannedUnit | null; readonly inside: boolean; readonly gbPerLane: number;
+  readonly ref: SpotRef;
+  readonly name: string;
+  readonly kind: ConnectorKind;
+  readonly lanes: number;
+  readonly fullLanes: number;
+  readonly carries: readonly Protocol[];
+  readonly onBoard: boolean;
+  readonly unit: PlannedUnit;
+  readonly offBecause: PlannedUnit | null;
+  readonly inside: boolean;
+  readonly gbPerLane: number;
   readonly box: string | null;
   /** Whether several drives may hang on it behind a SATA port multiplier. */
   readonly multiplier: boolean;
@@ -25,7 +34,13 @@ export type HostPort = {
 /** What a seated drive needs: a lead to its own connector, or a lane of its backplane's connector. */
 export type Demand =
   | { readonly kind: 'bare'; readonly unit: PlannedUnit; readonly drive: PartOf<'drive'> }
-  | { readonly kind: 'backplane'; readonly unit: PlannedUnit; readonly drive: PartOf<'drive'>; readonly target: Target; readonly lane: number };
+  | {
+      readonly kind: 'backplane';
+      readonly unit: PlannedUnit;
+      readonly drive: PartOf<'drive'>;
+      readonly target: Target;
+      readonly lane: number;
+    };
 
 /**
  * A backplane connector that must be fed: one of a direct backplane, or the first uplink of a
@@ -33,18 +48,27 @@ export type Demand =
  * its lead carries where that is not what the drives speak.
  */
 export type Target = {
-  readonly ref: SpotRef; readonly name: string; readonly kind: ConnectorKind; readonly lanes: number; readonly shared: boolean;
-  readonly carries: readonly Protocol[]; readonly speaks: Protocol | null; readonly inside: boolean;
+  readonly ref: SpotRef;
+  readonly name: string;
+  readonly kind: ConnectorKind;
+  readonly lanes: number;
+  readonly shared: boolean;
+  readonly carries: readonly Protocol[];
+  readonly speaks: Protocol | null;
+  readonly inside: boolean;
 };
 
 export const protocolOf = (drive: PartOf<'drive'>): Protocol => (drive.interface === 'nvme' ? 'pcie' : drive.interface);
 
 /** Data connectors of a drive by interface (SFF-8482 for SAS, SFF-8639 for U.2). */
-export const driveConnector = (drive: PartOf<'drive'>): ConnectorKind => (drive.interface === 'sas' ? 'sff-8482' : drive.interface === 'nvme' ? 'sff-8639' : 'sata');
+export const driveConnector = (drive: PartOf<'drive'>): ConnectorKind =>
+  drive.interface === 'sas' ? 'sff-8482' : drive.interface === 'nvme' ? 'sff-8639' : 'sata';
 export const DRIVE_DATA_KEY = 'data';
 
 const copiesOf = (host: string, connector: Connector): SpotRef[] =>
-  connector.count === 1 ? [{ host, key: connector.key }] : Array.from({ length: connector.count }, (_, i) => ({ host, key: connector.key, n: i + 1 }));
+  connector.count === 1
+    ? [{ host, key: connector.key }]
+    : Array.from({ length: connector.count }, (_, i) => ({ host, key: connector.key, n: i + 1 }));
 
 export type SeatOf = (unit: PlannedUnit) => SpotRef | undefined;
 export type Modes = Layout['modes'];
@@ -57,31 +81,78 @@ export function hostPorts(units: readonly PlannedUnit[], seatOf: SeatOf, modes?:
     if (!spot) return [];
     if (isKind(unit, 'controller')) {
       const wall = unit.part.connectors.some((one) => one.side === 'outside') ? wallBefore(spot, byId, seatOf) : null;
-      return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (_n, full) => (connector.side === 'outside' && wall ? { lanes: 0, by: wall.id } : { lanes: full, by: null }), byId));
+      return unit.part.connectors.flatMap((connector) =>
+        portsOf(
+          unit,
+          connector,
+          boxAmong(unit.id, byId, seatOf)?.id ?? null,
+          (_n, full) => (connector.side === 'outside' && wall ? { lanes: 0, by: wall.id } : { lanes: full, by: null }),
+          byId,
+        ),
+      );
     }
     if (!isKind(unit, 'board')) return [];
     const left = lanesLeft(unit.part, usesOf(unit.id, units, seatOf), modes?.[unit.id]);
-    return unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (n, full) => left(connector.key, n, full), byId));
+    return unit.part.connectors.flatMap((connector) =>
+      portsOf(
+        unit,
+        connector,
+        boxAmong(unit.id, byId, seatOf)?.id ?? null,
+        (n, full) => left(connector.key, n, full),
+        byId,
+      ),
+    );
   });
 }
 
 /** The same of a layout. */
-export const portsIn = memoPair((units: readonly PlannedUnit[], layout: Layout): readonly HostPort[] => hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes));
+export const portsIn = memoPair((units: readonly PlannedUnit[], layout: Layout): readonly HostPort[] =>
+  hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes),
+);
 
 /** The connectors of seated expander cards: one or two of them are fed by a host port, the others feed. */
 export function expanderPorts(units: readonly PlannedUnit[], seatOf: SeatOf): HostPort[] {
   const byId = unitsById(units);
-  return units.flatMap((unit) => (isKind(unit, 'expander') && seatOf(unit) ? unit.part.connectors.flatMap((connector) => portsOf(unit, connector, boxAmong(unit.id, byId, seatOf)?.id ?? null, (_n, full) => ({ lanes: full, by: null }), byId)) : []));
+  return units.flatMap((unit) =>
+    isKind(unit, 'expander') && seatOf(unit)
+      ? unit.part.connectors.flatMap((connector) =>
+          portsOf(
+            unit,
+            connector,
+            boxAmong(unit.id, byId, seatOf)?.id ?? null,
+            (_n, full) => ({ lanes: full, by: null }),
+            byId,
+          ),
+        )
+      : [],
+  );
 }
 
-function portsOf(unit: PlannedUnit, connector: Connector, box: string | null, left: (n: number, full: number) => Left, byId: ReadonlyMap<string, PlannedUnit>): HostPort[] {
+function portsOf(
+  unit: PlannedUnit,
+  connector: Connector,
+  box: string | null,
+  left: (n: number, full: number) => Left,
+  byId: ReadonlyMap<string, PlannedUnit>,
+): HostPort[] {
   if (connector.role === 'device') return [];
   const onBoard = isKind(unit, 'board');
   return copiesOf(unit.id, connector).map((ref, i) => {
     const { lanes, by } = left(i + 1, connector.lanes);
     return {
-      ref, name: printSpot(ref), kind: connector.kind, lanes, fullLanes: connector.lanes, carries: connector.carries, onBoard, unit, offBecause: by ? byId.get(by) ?? null : null,
-      inside: connector.side === 'inside', gbPerLane: connector.gbPerLane, box, multiplier: isKind(unit, 'controller') && unit.part.portMultiplier,
+      ref,
+      name: printSpot(ref),
+      kind: connector.kind,
+      lanes,
+      fullLanes: connector.lanes,
+      carries: connector.carries,
+      onBoard,
+      unit,
+      offBecause: by ? (byId.get(by) ?? null) : null,
+      inside: connector.side === 'inside',
+      gbPerLane: connector.gbPerLane,
+      box,
+      multiplier: isKind(unit, 'controller') && unit.part.portMultiplier,
     };
   });
 }
@@ -91,12 +162,16 @@ export function usesOf(board: string, units: readonly PlannedUnit[], seatOf: Sea
   const uses = new Map<string, { as: Protocol; by: string }>();
   for (const unit of units) {
     const spot = seatOf(unit);
-    if (spot?.host === board) uses.set(spot.key, { as: isKind(unit, 'drive') ? protocolOf(unit.part) : 'pcie', by: unit.id });
+    if (spot?.host === board)
+      uses.set(spot.key, { as: isKind(unit, 'drive') ? protocolOf(unit.part) : 'pcie', by: unit.id });
   }
   return uses;
 }
 
-/** The chassis whose rear wall is closed behind a card's slot; null where there is an opening. A riser stands in its own slot's opening. */
+/**
+ * The chassis whose rear wall is closed behind a card's slot; null where there is an opening. A riser stands in its own
+ * slot's opening.
+ */
 export function wallBefore(spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>, seatOf: SeatOf): PlannedUnit | null {
   const host = byId.get(spot.host);
   const hostSpot = host && isKind(host, 'riser') ? seatOf(host) : undefined;
@@ -107,7 +182,11 @@ export function wallBefore(spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>
   return position < box.part.openings.reduce((sum, one) => sum + one.count, 0) ? null : box;
 }
 
-export function demandOf(unit: PlannedUnit & { readonly part: PartOf<'drive'> }, spot: SpotRef, group: SpotGroup): Demand | null {
+export function demandOf(
+  unit: PlannedUnit & { readonly part: PartOf<'drive'> },
+  spot: SpotRef,
+  group: SpotGroup,
+): Demand | null {
   if (group.type !== 'bay') return null;
   const { backplane } = group.group;
   if (!backplane) return { kind: 'bare', unit, drive: unit.part };
@@ -123,7 +202,18 @@ export function targetsOf(host: string, group: BayGroup, backplane: Backplane): 
   targets.set(group, ofGroup);
   let found = ofGroup.get(host);
   if (!found) {
-    found = backplane.connectors.flatMap((connector) => copiesOf(host, { ...connector, key: `${group.key}-${connector.key}` }).map((ref) => ({ ref, name: printSpot(ref), kind: connector.kind, lanes: connector.lanes, shared: backplane.type !== 'direct', carries: backplane.carries, speaks: backplane.type === 'bridge' ? connector.carries[0]! : null, inside: connector.side === 'inside' })));
+    found = backplane.connectors.flatMap((connector) =>
+      copiesOf(host, { ...connector, key: `${group.key}-${connector.key}` }).map((ref) => ({
+        ref,
+        name: printSpot(ref),
+        kind: connector.kind,
+        lanes: connector.lanes,
+        shared: backplane.type !== 'direct',
+        carries: backplane.carries,
+        speaks: backplane.type === 'bridge' ? connector.carries[0]! : null,
+        inside: connector.side === 'inside',
+      })),
+    );
     ofGroup.set(host, found);
   }
   return found;
@@ -133,7 +223,8 @@ export function targetsOf(host: string, group: BayGroup, backplane: Backplane): 
 export function targetOf(spot: SpotRef, group: BayGroup, backplane: Backplane): { target: Target; lane: number } {
   const all = targetsOf(spot.host, group, backplane);
   const n = spot.n ?? 1;
-  const at = backplane.type !== 'direct' ? 0 : Math.min(Math.floor((n - 1) / backplane.baysPerConnector), all.length - 1);
+  const at =
+    backplane.type !== 'direct' ? 0 : Math.min(Math.floor((n - 1) / backplane.baysPerConnector), all.length - 1);
   return {
     target: all[at]!,
     lane: backplane.type !== 'direct' ? 1 : ((n - 1) % backplane.baysPerConnector) + 1,

@@ -6,11 +6,19 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { isLead, LEADS } from './leads';
 import { ofKind, plannedUnits, type PlannedUnit, type UnitSections } from './units';
 
-/** What the solver is asked: the units of the stage, and the leads in the kit and in the boxes of its parts. Where the units were is the hint. */
+/**
+ * What the solver is asked: the units of the stage, and the leads in the kit and in the boxes of its parts. Where the
+ * units were is the hint.
+ */
 export type Problem = { readonly units: readonly PlannedUnit[]; readonly owned?: ReadonlyMap<string, number> };
 
 /** One reason in a conflict, in classes: "9 SATA drives", "8 ports". `units` are those it is about. */
-export type ConflictFact = { readonly kind: 'drives' | 'ports' | 'portsOff' | 'bays' | 'cards' | 'slots' | 'held'; readonly count: number; readonly label: string; readonly units: readonly string[] };
+export type ConflictFact = {
+  readonly kind: 'drives' | 'ports' | 'portsOff' | 'bays' | 'cards' | 'slots' | 'held';
+  readonly count: number;
+  readonly label: string;
+  readonly units: readonly string[];
+};
 
 export type Outcome = {
   readonly status: 'solved' | 'partial' | 'undecided';
@@ -33,20 +41,35 @@ export const problemOf = (build: UnitSections): Problem => {
 export type BoxedCable = { readonly part: PartOf<'cable'>; readonly of: string };
 
 /** Cables that lie in the boxes of a kit's parts. */
-export function boxedCables(units: readonly PlannedUnit[], sheets: Build['sheets'], archetypes: Build['archetypes']): BoxedCable[] {
-  return units.flatMap((unit) => unit.part.inTheBox.flatMap((inner) => {
-    const sheet = sheets[inner.sheet];
-    const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
-    const part = sheet && archetype && resolve(sheet, archetype);
-    return part?.kind === 'cable' ? Array<BoxedCable>(inner.count).fill({ part, of: unit.part.name }) : [];
-  }));
+export function boxedCables(
+  units: readonly PlannedUnit[],
+  sheets: Build['sheets'],
+  archetypes: Build['archetypes'],
+): BoxedCable[] {
+  return units.flatMap((unit) =>
+    unit.part.inTheBox.flatMap((inner) => {
+      const sheet = sheets[inner.sheet];
+      const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
+      const part = sheet && archetype && resolve(sheet, archetype);
+      return part?.kind === 'cable' ? Array<BoxedCable>(inner.count).fill({ part, of: unit.part.name }) : [];
+    }),
+  );
 }
 
 /** How many leads of each kind are there already; a cable that makes two kinds counts as either. */
-const ownedLeads = memoLast((units: readonly PlannedUnit[], sheets: Build['sheets'], archetypes: Build['archetypes']): ReadonlyMap<string, number> => {
-  const owned = new Map<string, number>();
-  for (const cable of [...ofKind(units, 'cable').map((unit) => unit.part), ...boxedCables(units, sheets, archetypes).map(({ part }) => part)]) {
-    for (const lead of LEADS) if (isLead(cable, lead)) owned.set(lead.id, (owned.get(lead.id) ?? 0) + 1);
-  }
-  return owned;
-});
+const ownedLeads = memoLast(
+  (
+    units: readonly PlannedUnit[],
+    sheets: Build['sheets'],
+    archetypes: Build['archetypes'],
+  ): ReadonlyMap<string, number> => {
+    const owned = new Map<string, number>();
+    for (const cable of [
+      ...ofKind(units, 'cable').map((unit) => unit.part),
+      ...boxedCables(units, sheets, archetypes).map(({ part }) => part),
+    ]) {
+      for (const lead of LEADS) if (isLead(cable, lead)) owned.set(lead.id, (owned.get(lead.id) ?? 0) + 1);
+    }
+    return owned;
+  },
+);

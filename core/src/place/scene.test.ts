@@ -9,7 +9,20 @@ const solid = (made: Fixture, id: string) => solids(made).find((one) => one.id =
 test('every place of the chassis and the board is in the scene once', () => {
   const ids = solids(cube()).map((one) => one.id);
   expect(new Set(ids).size).toBe(ids.length);
-  for (const id of ['u2/cage.1', 'u2/cage.8', 'u2/roof.4', 'u2/supply', 'u2/rear', 'u2/tray', 'u4/socket', 'u4/coolerMount', 'u4/memory.2', 'u4/m2a', 'u4/pcie1']) expect(ids).toContain(id);
+  for (const id of [
+    'u2/cage.1',
+    'u2/cage.8',
+    'u2/roof.4',
+    'u2/supply',
+    'u2/rear',
+    'u2/tray',
+    'u4/socket',
+    'u4/coolerMount',
+    'u4/memory.2',
+    'u4/m2a',
+    'u4/pcie1',
+  ])
+    expect(ids).toContain(id);
 });
 
 test('a part is drawn at its own size: supply length, cooler height, card length', () => {
@@ -32,17 +45,28 @@ test('a riser stands in its slot, and the card on it lies flat over the board at
   expect(card.box.yMm).toBeGreaterThan(board.yMm + board.heightMm);
   expect(card.box.yMm + card.box.heightMm).toBeLessThanOrEqual(43.5);
   // Its bracket is what shows in the rear wall.
-  expect(solids(made).filter((one) => one.what === 'opening' && one.unit?.part.name === 'Tern 8i').length).toBe(solids(low).some((one) => one.what === 'opening') ? 1 : 0);
+  expect(solids(made).filter((one) => one.what === 'opening' && one.unit?.part.name === 'Tern 8i').length).toBe(
+    solids(low).some((one) => one.what === 'opening') ? 1 : 0,
+  );
 });
 
 test('two risers side by side: what is on them lies to both sides, not in one another', () => {
-  const made = fixture().add('plank-1u').add('knot-m8').add('hoist-1u', 2, { at: ['u4/pcie1', 'u4/pcie2'] }).add('tern-8i', 2, { at: ['u6/riser1', 'u7/riser1'] });
+  const made = fixture()
+    .add('plank-1u')
+    .add('knot-m8')
+    .add('hoist-1u', 2, { at: ['u4/pcie1', 'u4/pcie2'] })
+    .add('tern-8i', 2, { at: ['u6/riser1', 'u7/riser1'] });
   const [one, two] = ['u6/riser1', 'u7/riser1'].map((id) => solid(made, id).box);
-  expect(Math.min(one!.xMm + one!.widthMm, two!.xMm + two!.widthMm)).toBeLessThanOrEqual(Math.max(one!.xMm, two!.xMm) + 1e-6);
+  expect(Math.min(one!.xMm + one!.widthMm, two!.xMm + two!.widthMm)).toBeLessThanOrEqual(
+    Math.max(one!.xMm, two!.xMm) + 1e-6,
+  );
 });
 
 test('a card in a tower stands out from the board towards the cover', () => {
-  const tower = fixture().add('steading-t9').add('plover-a6').add('tern-8i', 1, { at: ['u4/pcie1'] });
+  const tower = fixture()
+    .add('steading-t9')
+    .add('plover-a6')
+    .add('tern-8i', 1, { at: ['u4/pcie1'] });
   const card = solid(tower, 'u4/pcie1').box;
   const board = solid(tower, 'u2/tray').box;
   expect(card.widthMm).toBeCloseTo(68.9, 9);
@@ -77,7 +101,16 @@ test('each unit of a settled build is drawn at the place its layout names', () =
 });
 
 test('what lies on the table has the outer size of its kind', () => {
-  const units = plannedUnits(fixture().add('barge-8').add('clew-16e').add('hush-120').add('ember-550').add('wren-c8').add('stickle-500').build);
+  const units = plannedUnits(
+    fixture().add('barge-8').add('clew-16e').add('hush-120').add('ember-550').add('wren-c8').add('stickle-500').build,
+  );
   const sizes = units.map((unit) => [unit.part.kind, bodyOf(unit.part).widthMm]);
-  expect(sizes).toEqual([['drive', 101.6], ['memory', 133], ['fan', 120], ['supply', 150], ['board', 170], ['drive', 80]]);
+  expect(sizes).toEqual([
+    ['drive', 101.6],
+    ['memory', 133],
+    ['fan', 120],
+    ['supply', 150],
+    ['board', 170],
+    ['drive', 80],
+  ]);
 });

@@ -4,10 +4,13 @@ import type { PlannedUnit } from './units';
 
 /** The group a spot belongs to and a number within its count; null when the sheet has no such place. */
 export function groupAt(units: ReadonlyMap<string, PlannedUnit>, spot: SpotRef): SpotGroup | null {
-  if (spot.host === 'floor') return spot.key === 'chassis' ? { type: 'floor', kind: 'chassis', host: 'floor', key: 'chassis', label: 'Floor', count: 1 } : null;
+  if (spot.host === 'floor')
+    return spot.key === 'chassis'
+      ? { type: 'floor', kind: 'chassis', host: 'floor', key: 'chassis', label: 'Floor', count: 1 }
+      : null;
   const host = units.get(spot.host);
   const group = host && spotsOf(host.id, host.part).find((one) => one.key === spot.key);
   if (!group) return null;
   const numbered = spot.n !== undefined;
-  return (group.count > 1) === numbered && (spot.n ?? 1) <= group.count ? group : null;
+  return group.count > 1 === numbered && (spot.n ?? 1) <= group.count ? group : null;
 }

@@ -16,12 +16,21 @@ type Shape =
   | { readonly type: 'fanMount'; readonly mount: FanMount }
   | { readonly type: 'socket' | 'coolerMount' | 'memoryBank'; readonly board: PartOf<'board'> }
   | { readonly type: 'm2'; readonly socket: M2Socket }
-  | { readonly type: 'slot'; readonly slot: Slot; /** On a riser, where no other riser goes. */ readonly raised: boolean }
+  | {
+      readonly type: 'slot';
+      readonly slot: Slot;
+      /** On a riser, where no other riser goes. */ readonly raised: boolean;
+    }
   | { readonly type: 'usb' }
   | { readonly type: 'connector'; readonly connector: Connector };
 
 /** A place on a host, repeated `count` times under one key. */
-export type SpotGroup = Shape & { readonly host: string; readonly key: string; readonly label: string; readonly count: number };
+export type SpotGroup = Shape & {
+  readonly host: string;
+  readonly key: string;
+  readonly label: string;
+  readonly count: number;
+};
 export type SpotType = SpotGroup['type'];
 
 const grouped = new WeakMap<Part, Map<string, readonly SpotGroup[]>>();
@@ -38,40 +47,78 @@ export function spotsOf(host: string, part: Part): readonly SpotGroup[] {
 type Loose = Shape & { readonly key: string; readonly label: string; readonly count: number };
 
 function shapesOf(part: Part): Loose[] {
-  if (part.kind === 'chassis') return [
-    ...(part.boardHoles.length ? [{ type: 'tray', key: 'tray', label: 'Board tray', count: 1, chassis: part } as const] : []),
-    ...part.supplyBays.map((bay) => ({ type: 'supplyBay', key: bay.key, label: bay.label, count: bay.count, bay }) as const),
-    ...baysOf(part.bayGroups),
-    ...part.fanMounts.map((mount) => ({ type: 'fanMount', key: mount.key, label: mount.label, count: mount.count, mount }) as const),
-    ...part.openings.map((opening) => ({ type: 'opening', key: opening.key, label: opening.label, count: opening.count }) as const),
-  ];
+  if (part.kind === 'chassis')
+    return [
+      ...(part.boardHoles.length
+        ? [{ type: 'tray', key: 'tray', label: 'Board tray', count: 1, chassis: part } as const]
+        : []),
+      ...part.supplyBays.map(
+        (bay) => ({ type: 'supplyBay', key: bay.key, label: bay.label, count: bay.count, bay }) as const,
+      ),
+      ...baysOf(part.bayGroups),
+      ...part.fanMounts.map(
+        (mount) => ({ type: 'fanMount', key: mount.key, label: mount.label, count: mount.count, mount }) as const,
+      ),
+      ...part.openings.map(
+        (opening) => ({ type: 'opening', key: opening.key, label: opening.label, count: opening.count }) as const,
+      ),
+    ];
   if (part.kind === 'adapter') return baysOf(part.bayGroups);
-  if (part.kind === 'board') return [
-    ...(part.socket ? [
-      { type: 'socket', key: 'socket', label: 'Processor socket', count: 1, board: part } as const,
-      { type: 'coolerMount', key: 'coolerMount', label: 'Cooler mount', count: 1, board: part } as const,
-    ] : []),
-    ...(part.memorySlots ? [{ type: 'memoryBank', key: 'memory', label: 'Memory slot', count: part.memorySlots, board: part } as const] : []),
-    ...part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const),
-    ...slotsOf(part.slots),
-    // Headers take the leads of the front panel, not a stick.
-    ...part.usbInside.filter((usb) => usb.kind === 'usb-a').map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
-    ...connectorsOf(part.connectors),
-  ];
+  if (part.kind === 'board')
+    return [
+      ...(part.socket
+        ? [
+            { type: 'socket', key: 'socket', label: 'Processor socket', count: 1, board: part } as const,
+            { type: 'coolerMount', key: 'coolerMount', label: 'Cooler mount', count: 1, board: part } as const,
+          ]
+        : []),
+      ...(part.memorySlots
+        ? [{ type: 'memoryBank', key: 'memory', label: 'Memory slot', count: part.memorySlots, board: part } as const]
+        : []),
+      ...part.m2Sockets.map(
+        (socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const,
+      ),
+      ...slotsOf(part.slots),
+      // Headers take the leads of the front panel, not a stick.
+      ...part.usbInside
+        .filter((usb) => usb.kind === 'usb-a')
+        .map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
+      ...connectorsOf(part.connectors),
+    ];
   if (part.kind === 'riser') return slotsOf(part.slots, true);
-  if (part.kind === 'carrier') return part.m2Sockets.map((socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const);
+  if (part.kind === 'carrier')
+    return part.m2Sockets.map(
+      (socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const,
+    );
   return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
 }
 
-const baysOf = (groups: readonly BayGroup[]): Loose[] => groups.map((group) => ({ type: 'bay', key: group.key, label: group.label, count: group.rows * group.columns, group }));
-const slotsOf = (slots: readonly Slot[], raised = false): Loose[] => slots.map((slot) => ({ type: 'slot', key: slot.key, label: slot.label, count: 1, slot, raised }));
+const baysOf = (groups: readonly BayGroup[]): Loose[] =>
+  groups.map((group) => ({
+    type: 'bay',
+    key: group.key,
+    label: group.label,
+    count: group.rows * group.columns,
+    group,
+  }));
+const slotsOf = (slots: readonly Slot[], raised = false): Loose[] =>
+  slots.map((slot) => ({ type: 'slot', key: slot.key, label: slot.label, count: 1, slot, raised }));
 const connectorsOf = (connectors: readonly Connector[]): Loose[] =>
-  connectors.map((connector) => ({ type: 'connector', key: connector.key, label: connector.label ?? connector.kind, count: connector.count, connector }));
+  connectors.map((connector) => ({
+    type: 'connector',
+    key: connector.key,
+    label: connector.label ?? connector.kind,
+    count: connector.count,
+    connector,
+  }));
 
 /** Every n of a group as a reference; groups of one carry no n. */
 export function refsOf(group: SpotGroup): SpotRef[] {
-  return group.count === 1 ? [{ host: group.host, key: group.key }] : Array.from({ length: group.count }, (_, i) => ({ host: group.host, key: group.key, n: i + 1 }));
+  return group.count === 1
+    ? [{ host: group.host, key: group.key }]
+    : Array.from({ length: group.count }, (_, i) => ({ host: group.host, key: group.key, n: i + 1 }));
 }
 
 /** The one spelling of a spot: a group of one has no number. */
-export const spotName = (group: SpotGroup, n = 1): string => printSpot(group.count === 1 ? { host: group.host, key: group.key } : { host: group.host, key: group.key, n });
+export const spotName = (group: SpotGroup, n = 1): string =>
+  printSpot(group.count === 1 ? { host: group.host, key: group.key } : { host: group.host, key: group.key, n });

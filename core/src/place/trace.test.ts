@@ -2,14 +2,17 @@ import { cube } from '../testing/fixture';
 import { plannedUnits } from './units';
 import { tracePath, wireOf } from './trace';
 
-const made = cube().add('tern-8i').add('barge-8', 8).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] });
+const made = cube()
+  .add('tern-8i')
+  .add('barge-8', 8)
+  .add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] });
 const trace = (unit: string) => [...tracePath(plannedUnits(made.build), made.build.layout, unit)].sort();
 
 test('from a drive behind the backplane to the card that feeds it', () => {
   expect(trace(made.unit('barge-8', 3))).toEqual([`u2/${made.seat('barge-8', 3)!}`, 'u4/pcie1'].sort());
 });
 
-test('a drive knows its own lead, not its neighbour\'s', () => {
+test("a drive knows its own lead, not its neighbour's", () => {
   const units = plannedUnits(made.build);
   const end = (n: number) => wireOf(units, made.build.layout, made.unit('barge-8', n))!.device[0]!;
   const feeds = [1, 2, 3, 4, 5, 6, 7, 8].map((n) => [Number(made.seat('barge-8', n)!.split('.')[1]), end(n).n]);
@@ -24,7 +27,10 @@ test('from the card to every bay it serves, and none that the board serves', () 
 });
 
 test('from the board to the drives on its own ports', () => {
-  expect(trace(made.unit('wren-c8')).filter((place) => place.startsWith('u2/roof'))).toEqual(['u2/roof.1', 'u2/roof.2']);
+  expect(trace(made.unit('wren-c8')).filter((place) => place.startsWith('u2/roof'))).toEqual([
+    'u2/roof.1',
+    'u2/roof.2',
+  ]);
 });
 
 test('in reverse only the lanes with a port are live; on the table there is no path', () => {

@@ -24,7 +24,14 @@ export function tracePath(units: readonly PlannedUnit[], layout: Layout, unit: s
     if (!wire) continue;
     const near = wire.host.map((ref) => ref.host);
     // Behind an expander the path goes on to the cards that feed it.
-    const feeders = near.flatMap((id) => { const host = byId.get(id); return host && isKind(host, 'expander') ? layout.wires.filter((one) => one.device.some((device) => device.host === id)).flatMap((one) => one.host.map((ref) => ref.host)) : []; });
+    const feeders = near.flatMap((id) => {
+      const host = byId.get(id);
+      return host && isKind(host, 'expander')
+        ? layout.wires
+            .filter((one) => one.device.some((device) => device.host === id))
+            .flatMap((one) => one.host.map((ref) => ref.host))
+        : [];
+    });
     const hosts = [...near, ...feeders];
     if (demand.unit.id !== unit && !hosts.includes(unit)) continue;
     for (const one of [demand.unit.id, ...(demand.unit.id === unit ? hosts : [])]) {

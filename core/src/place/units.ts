@@ -19,10 +19,19 @@ export type UnitSections = Pick<Build, 'items' | 'sheets' | 'archetypes' | 'chan
 
 const planned = new WeakMap<Build['items'], { readonly from: UnitSections; readonly units: readonly PlannedUnit[] }>();
 
-/** Every unit of this stage and those before it, built-in ones behind their hosts; the same sections give the same list. */
+/**
+ * Every unit of this stage and those before it, built-in ones behind their hosts; the same sections give the same list.
+ */
 export function plannedUnits(build: UnitSections): readonly PlannedUnit[] {
   const known = planned.get(build.items);
-  if (known && known.from.sheets === build.sheets && known.from.archetypes === build.archetypes && known.from.changes === build.changes && known.from.stage === build.stage) return known.units;
+  if (
+    known &&
+    known.from.sheets === build.sheets &&
+    known.from.archetypes === build.archetypes &&
+    known.from.changes === build.changes &&
+    known.from.stage === build.stage
+  )
+    return known.units;
   const units = planUnits(build);
   const { items, sheets, archetypes, changes, stage } = build;
   planned.set(items, { from: { items, sheets, archetypes, changes, stage }, units });
@@ -37,12 +46,24 @@ const plannedOf = new WeakMap<Item, { readonly parts: readonly Part[]; readonly 
 
 /** An item's units, the same objects as long as the item and every part under it are the same. */
 function unitsOf(build: UnitSections, item: Item): readonly PlannedUnit[] {
-  const own = item.units.map((unit) => withChanges(partOf(build, item.sheet), build.changes.filter((change) => change.host === unit.id)));
+  const own = item.units.map((unit) =>
+    withChanges(
+      partOf(build, item.sheet),
+      build.changes.filter((change) => change.host === unit.id),
+    ),
+  );
   const parts = own.flatMap((part) => [part, ...partsUnder(build, part, 0)]);
   const known = plannedOf.get(item);
-  if (known && known.parts.length === parts.length && known.parts.every((part, i) => part === parts[i])) return known.units;
+  if (known && known.parts.length === parts.length && known.parts.every((part, i) => part === parts[i]))
+    return known.units;
   const units = item.units.flatMap((unit, i) => {
-    const host: PlannedUnit = { id: unit.id, mark: unit.mark, part: own[i]!, item, ...(unit.role ? { role: unit.role } : {}) };
+    const host: PlannedUnit = {
+      id: unit.id,
+      mark: unit.mark,
+      part: own[i]!,
+      item,
+      ...(unit.role ? { role: unit.role } : {}),
+    };
     return [host, ...builtInUnits(build, host, 0)];
   });
   plannedOf.set(item, { parts, units });
@@ -50,10 +71,12 @@ function unitsOf(build: UnitSections, item: Item): readonly PlannedUnit[] {
 }
 
 const partsUnder = (build: UnitSections, host: Part, depth: number): Part[] =>
-  depth >= DEEPEST ? [] : host.builtIn.flatMap((inner) => {
-    const part = partOf(build, inner.sheet);
-    return [part, ...partsUnder(build, part, depth + 1)];
-  });
+  depth >= DEEPEST
+    ? []
+    : host.builtIn.flatMap((inner) => {
+        const part = partOf(build, inner.sheet);
+        return [part, ...partsUnder(build, part, depth + 1)];
+      });
 
 function partOf(build: UnitSections, id: SheetId): Part {
   const sheet = build.sheets[id]!;
@@ -68,7 +91,10 @@ function builtInUnits(build: UnitSections, host: PlannedUnit, depth: number): Pl
   return host.part.builtIn.flatMap((inner) =>
     Array.from({ length: inner.count }, (_, i) => {
       const unit: PlannedUnit = {
-        id: `${host.id}+${inner.key}.${i + 1}` as UnitId, mark: host.mark, part: partOf(build, inner.sheet), item: null,
+        id: `${host.id}+${inner.key}.${i + 1}` as UnitId,
+        mark: host.mark,
+        part: partOf(build, inner.sheet),
+        item: null,
         builtIn: { spot: { host: host.id, key: inner.spot, n: i + 1 }, fixed: inner.fixed },
       };
       return [unit, ...builtInUnits(build, unit, depth + 1)];
@@ -84,32 +110,59 @@ function withChanges(part: Part, changes: readonly Change[]): Part {
   const key = JSON.stringify(changes);
   const known = changed.get(part)?.get(key);
   if (known) return known;
-  const effects = changes.flatMap((change): readonly Effect[] => (change.kind === 'mod' ? change.effects : part.kind === 'chassis' ? part.options.find((option) => option.key === change.key)?.effects ?? [] : []));
-  const result: Part = part.kind === 'chassis' ? effects.reduce(applyEffect, part) : effects.some((effect) => effect.do === 'bracketOff') ? { ...part, brackets: [] } : part;
+  const effects = changes.flatMap((change): readonly Effect[] =>
+    change.kind === 'mod'
+      ? change.effects
+      : part.kind === 'chassis'
+        ? (part.options.find((option) => option.key === change.key)?.effects ?? [])
+        : [],
+  );
+  const result: Part =
+    part.kind === 'chassis'
+      ? effects.reduce(applyEffect, part)
+      : effects.some((effect) => effect.do === 'bracketOff')
+        ? { ...part, brackets: [] }
+        : part;
   changed.set(part, (changed.get(part) ?? new Map<string, Part>()).set(key, result));
   return result;
 }
 
 export function applyEffect(chassis: PartOf<'chassis'>, effect: Effect): PartOf<'chassis'> {
-  const without = <T extends { readonly key: string }>(list: readonly T[], key: string) => list.filter((one) => one.key !== key);
+  const without = <T extends { readonly key: string }>(list: readonly T[], key: string) =>
+    list.filter((one) => one.key !== key);
   switch (effect.do) {
-    case 'remove': return {
-      ...chassis,
-      bayGroups: without(chassis.bayGroups, effect.key), fanMounts: without(chassis.fanMounts, effect.key),
-      supplyBays: without(chassis.supplyBays, effect.key), openings: without(chassis.openings, effect.key),
-      clearances: chassis.clearances.filter((one) => one.because !== effect.key),
-      builtIn: chassis.builtIn.filter((one) => one.spot !== effect.key),
-    };
-    case 'addBayGroup': return { ...chassis, bayGroups: [...without(chassis.bayGroups, effect.feature.key), effect.feature] };
-    case 'addFanMount': return { ...chassis, fanMounts: [...without(chassis.fanMounts, effect.feature.key), effect.feature] };
-    case 'clearance': return {
-      ...chassis,
-      clearances: [...chassis.clearances.filter((one) => !(one.for === effect.clearance.for && one.because === effect.clearance.because)), effect.clearance],
-    };
-    case 'leak': return { ...chassis, bypassShare: Math.min(1, Math.max(0, chassis.bypassShare + effect.shareChange)) };
-    case 'attenuation': return { ...chassis, panelDb: Math.max(0, chassis.panelDb + effect.changeDb) };
-    case 'bracketOff': return chassis;
-    case 'resistance': return { ...chassis, resistancePaPerM3h2: chassis.resistancePaPerM3h2 * effect.timesFactor };
+    case 'remove':
+      return {
+        ...chassis,
+        bayGroups: without(chassis.bayGroups, effect.key),
+        fanMounts: without(chassis.fanMounts, effect.key),
+        supplyBays: without(chassis.supplyBays, effect.key),
+        openings: without(chassis.openings, effect.key),
+        clearances: chassis.clearances.filter((one) => one.because !== effect.key),
+        builtIn: chassis.builtIn.filter((one) => one.spot !== effect.key),
+      };
+    case 'addBayGroup':
+      return { ...chassis, bayGroups: [...without(chassis.bayGroups, effect.feature.key), effect.feature] };
+    case 'addFanMount':
+      return { ...chassis, fanMounts: [...without(chassis.fanMounts, effect.feature.key), effect.feature] };
+    case 'clearance':
+      return {
+        ...chassis,
+        clearances: [
+          ...chassis.clearances.filter(
+            (one) => !(one.for === effect.clearance.for && one.because === effect.clearance.because),
+          ),
+          effect.clearance,
+        ],
+      };
+    case 'leak':
+      return { ...chassis, bypassShare: Math.min(1, Math.max(0, chassis.bypassShare + effect.shareChange)) };
+    case 'attenuation':
+      return { ...chassis, panelDb: Math.max(0, chassis.panelDb + effect.changeDb) };
+    case 'bracketOff':
+      return chassis;
+    case 'resistance':
+      return { ...chassis, resistancePaPerM3h2: chassis.resistancePaPerM3h2 * effect.timesFactor };
   }
 }
 
@@ -123,11 +176,18 @@ export function unitsById(units: readonly PlannedUnit[]): ReadonlyMap<string, Pl
 }
 
 /** Where a unit sits: its own place, or the one it is built into. */
-export const seatSpot = (layout: Pick<Build['layout'], 'at'>, unit: PlannedUnit): SpotRef | undefined => layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
+export const seatSpot = (layout: Pick<Build['layout'], 'at'>, unit: PlannedUnit): SpotRef | undefined =>
+  layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
 
-export const isKind = <K extends PartKind>(unit: PlannedUnit, kind: K): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
+export const isKind = <K extends PartKind>(
+  unit: PlannedUnit,
+  kind: K,
+): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
 const byKind = new WeakMap<readonly PlannedUnit[], Map<PartKind, readonly PlannedUnit[]>>();
-export function ofKind<K extends PartKind>(units: readonly PlannedUnit[], kind: K): readonly (PlannedUnit & { readonly part: PartOf<K> })[] {
+export function ofKind<K extends PartKind>(
+  units: readonly PlannedUnit[],
+  kind: K,
+): readonly (PlannedUnit & { readonly part: PartOf<K> })[] {
   let lists = byKind.get(units);
   if (!lists) byKind.set(units, (lists = new Map()));
   let list = lists.get(kind);
@@ -140,5 +200,17 @@ export type CardPart = PartOf<(typeof CARD_KINDS)[number]>;
 export const isCard = (part: Part): part is CardPart => (CARD_KINDS as readonly PartKind[]).includes(part.kind);
 
 /** Kinds that have places so far; cables, sticks of paste and the like lie in the small parts. */
-const PLACED: ReadonlySet<PartKind> = new Set<PartKind>(['chassis', 'adapter', 'board', 'supply', 'processor', 'cooler', 'memory', 'riser', ...CARD_KINDS, 'drive', 'fan']);
+const PLACED: ReadonlySet<PartKind> = new Set<PartKind>([
+  'chassis',
+  'adapter',
+  'board',
+  'supply',
+  'processor',
+  'cooler',
+  'memory',
+  'riser',
+  ...CARD_KINDS,
+  'drive',
+  'fan',
+]);
 export const hasPlaces = (unit: PlannedUnit): boolean => PLACED.has(unit.part.kind);

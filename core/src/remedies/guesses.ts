@@ -26,50 +26,121 @@ export const causes = (base: Base, snag: Snag): PlannedUnit[] => {
 };
 
 export function listed<K extends PartKind>(catalogue: Catalogue, kind: K): PartOf<K>[] {
-  return Object.values(catalogue.sheets).filter((sheet) => sheet.kind === kind).map((sheet) => resolve(sheet, catalogue.archetypes[sheet.archetype]!) as PartOf<K>)
+  return Object.values(catalogue.sheets)
+    .filter((sheet) => sheet.kind === kind)
+    .map((sheet) => resolve(sheet, catalogue.archetypes[sheet.archetype]!) as PartOf<K>)
     .sort((a, b) => (a.price?.minor ?? 0) - (b.price?.minor ?? 0));
 }
 
 /** Swap the item a unit belongs to for other sheets of its kind that pass a test. */
-export function swaps<K extends PartKind>(base: Base, catalogue: Catalogue, unit: PlannedUnit, kind: K, goes: (part: PartOf<K>) => boolean): Proposal[] {
-  const going = listed(catalogue, kind).filter((part) => part.id !== unit.part.id && goes(part) && keepsCool(base, part, unit.part));
-  return onePerSeries(going).slice(0, MOST_OF_A_KIND).flatMap((part) => {
-    const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
-    return edit ? [{ edits: [edit], words: `${givesUp(part, unit.part)}ake ${part.name} instead of ${unit.part.name}` }] : [];
-  });
+export function swaps<K extends PartKind>(
+  base: Base,
+  catalogue: Catalogue,
+  unit: PlannedUnit,
+  kind: K,
+  goes: (part: PartOf<K>) => boolean,
+): Proposal[] {
+  const going = listed(catalogue, kind).filter(
+    (part) => part.id !== unit.part.id && goes(part) && keepsCool(base, part, unit.part),
+  );
+  return onePerSeries(going)
+    .slice(0, MOST_OF_A_KIND)
+    .flatMap((part) => {
+      const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
+      return edit
+        ? [{ edits: [edit], words: `${givesUp(part, unit.part)}ake ${part.name} instead of ${unit.part.name}` }]
+        : [];
+    });
 }
 
 /** A cooler is not changed for one that carries less than the processors draw, nor one with a fan for one without. */
 const keepsCool = (base: Base, part: Part, now: Part): boolean =>
-  part.kind !== 'cooler' || now.kind !== 'cooler' || ((now.passive || !part.passive) && ofKind(base.assessment.units, 'processor').every((unit) => sustainedW(unit.part).value <= part.carriesW));
+  part.kind !== 'cooler' ||
+  now.kind !== 'cooler' ||
+  ((now.passive || !part.passive) &&
+    ofKind(base.assessment.units, 'processor').every((unit) => sustainedW(unit.part).value <= part.carriesW));
 
 /** What an exchange gives up is said first. */
-const givesUp = (part: Part, now: Part): string => (part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules ? 'Give up the spare supply module: t' : 'T');
+const givesUp = (part: Part, now: Part): string =>
+  part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules
+    ? 'Give up the spare supply module: t'
+    : 'T';
 
 /** Drives and modules of one series differ in capacity only: the first that does stands for the others. */
 const onePerSeries = <P extends Part>(parts: readonly P[]): P[] => {
   const seen = new Set<string>();
-  return parts.filter((part) => (part.kind !== 'drive' && part.kind !== 'memory') || part.family === undefined || (!seen.has(part.family) && seen.add(part.family)));
+  return parts.filter(
+    (part) =>
+      (part.kind !== 'drive' && part.kind !== 'memory') ||
+      part.family === undefined ||
+      (!seen.has(part.family) && seen.add(part.family)),
+  );
 };
 
 /** Chassis options that would take a culprit away or give more room. */
 export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'supply' | 'board'): Proposal[] {
-  return ofKind(base.assessment.units, 'chassis').flatMap((unit) => unit.part.options
-    .filter((option) => !base.build.changes.some((change) => change.kind === 'option' && change.host === unit.id && change.key === option.key))
-    // A row of fans that bays draw their air from stays, whatever it stands in the way of.
-    .filter((option) => unit.part.bayGroups.length === 0 || !option.effects.some((effect) => effect.do === 'remove' && unit.part.fanMounts.some(({ key }) => key === effect.key)))
-    .filter((option) => option.effects.some((effect) => (effect.do === 'remove' && effect.key === snag.facts.culprit) || (effect.do === 'clearance' && effect.clearance.for === what)))
-    .map((option): Proposal => ({ edits: [{ type: 'change.add', change: { id: `${unit.id}:${option.key}`, kind: 'option', host: unit.id, key: option.key } }], words: option.label })));
+  return ofKind(base.assessment.units, 'chassis').flatMap((unit) =>
+    unit.part.options
+      .filter(
+        (option) =>
+          !base.build.changes.some(
+            (change) => change.kind === 'option' && change.host === unit.id && change.key === option.key,
+          ),
+      )
+      // A row of fans that bays draw their air from stays, whatever it stands in the way of.
+      .filter(
+        (option) =>
+          unit.part.bayGroups.length === 0 ||
+          !option.effects.some(
+            (effect) => effect.do === 'remove' && unit.part.fanMounts.some(({ key }) => key === effect.key),
+          ),
+      )
+      .filter((option) =>
+        option.effects.some(
+          (effect) =>
+            (effect.do === 'remove' && effect.key === snag.facts.culprit) ||
+            (effect.do === 'clearance' && effect.clearance.for === what),
+        ),
+      )
+      .map((option): Proposal => ({
+        edits: [
+          {
+            type: 'change.add',
+            change: { id: `${unit.id}:${option.key}`, kind: 'option', host: unit.id, key: option.key },
+          },
+        ],
+        words: option.label,
+      })),
+  );
 }
 
-export const takeOut = (units: readonly PlannedUnit[]): Proposal[] => (units.length ? [{ edits: [{ type: 'units.remove', units: units.map((unit) => unit.id) }], words: `Take out ${nameAll(units)}` }] : []);
-export const nameAll = (units: readonly PlannedUnit[]) => (units.length === 1 ? `${units[0]!.part.name} (${units[0]!.mark})` : `${units.length} ${units.every(({ part }) => part.kind === 'drive') ? 'drives' : 'parts'} (${units.map((unit) => unit.mark).join(', ')})`);
+export const takeOut = (units: readonly PlannedUnit[]): Proposal[] =>
+  units.length
+    ? [{ edits: [{ type: 'units.remove', units: units.map((unit) => unit.id) }], words: `Take out ${nameAll(units)}` }]
+    : [];
+export const nameAll = (units: readonly PlannedUnit[]) =>
+  units.length === 1
+    ? `${units[0]!.part.name} (${units[0]!.mark})`
+    : `${units.length} ` +
+      `${units.every(({ part }) => part.kind === 'drive') ? 'drives' : 'parts'} ` +
+      `(${units.map((unit) => unit.mark).join(', ')})`;
 
-export function addControllers(base: Base, catalogue: Catalogue, likes: (part: PartOf<'controller'>) => boolean = () => true): Proposal[] {
+export function addControllers(
+  base: Base,
+  catalogue: Catalogue,
+  likes: (part: PartOf<'controller'>) => boolean = () => true,
+): Proposal[] {
   const { units, layout } = base.assessment;
   const taken = new Set(Object.values(layout.at).map((seat) => printSpot(seat.spot)));
-  const free = units.filter((unit) => layout.at[unit.id]).flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
-  return adds(base, catalogue, listed(catalogue, 'controller').filter((part) => likes(part) && free.some((spot) => !mismatch(part, spot))));
+  const free = units
+    .filter((unit) => layout.at[unit.id])
+    .flatMap((unit) => spotsOf(unit.id, unit.part))
+    .filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
+  return adds(
+    base,
+    catalogue,
+    listed(catalogue, 'controller').filter((part) => likes(part) && free.some((spot) => !mismatch(part, spot))),
+  );
 }
 
 /** Each of some parts added: from stock where it is there, as what is owned and costs nothing, else bought. */
@@ -79,25 +150,43 @@ export function adds(base: Base, catalogue: Catalogue, parts: readonly Part[]): 
   return [...mine, ...others].map((part) => {
     const owned = base.owned?.[part.id];
     const add = addItemEdit(base.build, catalogue, part.id as SheetId, 1, owned ? { deal: 'owned' } : {});
-    return { edits: [owned ? { ...add, item: { ...add.item, ...owned } } : add], words: owned ? `From stock: ${part.name}` : `Add ${part.name}` };
+    return {
+      edits: [owned ? { ...add, item: { ...add.item, ...owned } } : add],
+      words: owned ? `From stock: ${part.name}` : `Add ${part.name}`,
+    };
   });
 }
 
-export const lanes = (part: PartOf<'controller'>) => part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);
+export const lanes = (part: PartOf<'controller'>) =>
+  part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);
 export const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 
 export function otherSlots(base: Base, unit: PlannedUnit): Proposal[] {
   const now = base.assessment.layout.at[unit.id]?.spot;
   const board = base.assessment.units.find((one) => one.id === now?.host);
   const taken = new Set(Object.values(base.assessment.layout.at).map((seat) => printSpot(seat.spot)));
-  return board ? spotsOf(board.id, board.part).filter((spot) => spot.type === 'slot' && spot.key !== now!.key && !taken.has(`${spot.host}/${spot.key}`) && !mismatch(unit.part, spot))
-    .map((spot) => ({ edits: [{ type: 'place.put', unit: unit.id, spot: { host: spot.host, key: spot.key } } as Edit], words: `Move ${unit.part.name} to ${spot.label}` })) : [];
+  return board
+    ? spotsOf(board.id, board.part)
+        .filter(
+          (spot) =>
+            spot.type === 'slot' &&
+            spot.key !== now!.key &&
+            !taken.has(`${spot.host}/${spot.key}`) &&
+            !mismatch(unit.part, spot),
+        )
+        .map((spot) => ({
+          edits: [{ type: 'place.put', unit: unit.id, spot: { host: spot.host, key: spot.key } } as Edit],
+          words: `Move ${unit.part.name} to ${spot.label}`,
+        }))
+    : [];
 }
 
 export function moveToFreeBays(base: Base, units: readonly PlannedUnit[]): Proposal[] {
   const { units: all, layout } = base.assessment;
   const from = new Set(units.map((unit) => layout.at[unit.id]?.spot.key));
-  const free = freeBays(all, layout).filter(({ group }) => !from.has(group.key) && units.every((unit) => !mismatch(unit.part, group)));
+  const free = freeBays(all, layout).filter(
+    ({ group }) => !from.has(group.key) && units.every((unit) => !mismatch(unit.part, group)),
+  );
   if (units.length === 0 || free.length < units.length) return [];
   const edits = units.map((unit, i): Edit => {
     const { name, group } = free[i]!;
@@ -107,5 +196,9 @@ export function moveToFreeBays(base: Base, units: readonly PlannedUnit[]): Propo
   return [{ edits, words: `Move ${nameAll(units)} to ${free[0]!.group.label.toLowerCase()}` }];
 }
 
-export const mountable = (base: Base, part: Part) => base.assessment.units.some((unit) => unit.part.kind === 'chassis' && spotsOf(unit.id, unit.part).some((spot) => spot.type !== 'connector' && !mismatch(part, spot)));
-
+export const mountable = (base: Base, part: Part) =>
+  base.assessment.units.some(
+    (unit) =>
+      unit.part.kind === 'chassis' &&
+      spotsOf(unit.id, unit.part).some((spot) => spot.type !== 'connector' && !mismatch(part, spot)),
+  );

@@ -14,19 +14,32 @@ const remedies = (made: Fixture, code: string, from: Catalogue = catalogue) => {
   const snag = base.assessment.snags.find((one) => one.code === code)!;
   return allRemedies(base, snag, from, createAssessor(), AS_OF);
 };
-const rows = (made: Fixture, spot: string, more: { count?: number; replace?: boolean; search?: string } = {}, from: Catalogue = catalogue): TryRow[] => [...tryAt(baseOf(made), { spot: parseSpot(spot)!, ...more }, from, createAssessor(), AS_OF)];
+const rows = (
+  made: Fixture,
+  spot: string,
+  more: { count?: number; replace?: boolean; search?: string } = {},
+  from: Catalogue = catalogue,
+): TryRow[] => [...tryAt(baseOf(made), { spot: parseSpot(spot)!, ...more }, from, createAssessor(), AS_OF)];
 
 const troubled: readonly (readonly [string, Fixture])[] = [
   ['reaches.portsShort', cube().add('reed-250', 1, { role: 'boot' }).add('pike-960', 4)],
   ['reaches.portsShort', cube().add('reed-250', 1, { role: 'boot' }).add('pike-960', 4).add('barge-8', 8)],
-  ['fits.coolerHeight', cube(tweak('fell-47', { heightMm: 74 })).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] })],
+  [
+    'fits.coolerHeight',
+    cube(tweak('fell-47', { heightMm: 74 })).add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] }),
+  ],
   ['fits.cardLength', fixture().add('steading-t9').add('plover-a6').add('tern-24i')],
   ['fits.supplyForm', fixture().add('larder-8').add('ember-550')],
   ['fits.boardInChassis', fixture().add('larder-8').add('plover-a6')],
   ['fits.driveInBay', fixture().add('steading-t9').add('plover-a6').add('pike-960', 2)],
   ['mates.memory', fixture().add('larder-8').add('wren-c8').add('clew-5-16')],
   ['mates.memoryRegistered', fixture().add('larder-8').add('wren-c8').add('clew-r32')],
-  ['powered.start12V', cube(tweak('ember-450s', { rail12A: 12 })).add('tern-8i').add('barge-12', 8)],
+  [
+    'powered.start12V',
+    cube(tweak('ember-450s', { rail12A: 12 }))
+      .add('tern-8i')
+      .add('barge-12', 8),
+  ],
   ['within.sound', cube().set({ brief: { earDb: 30.6 } })],
 ];
 
@@ -34,7 +47,10 @@ test.each(troubled)('%s has a remedy that, when done, really cures it and blocks
   const found = remedies(made, code);
   expect(found.length).toBeGreaterThan(0);
   expect(found.length).toBeLessThanOrEqual(5);
-  const before = made.assess().snags.filter((snag) => snag.severity === 'blocker').map((snag) => snag.code);
+  const before = made
+    .assess()
+    .snags.filter((snag) => snag.severity === 'blocker')
+    .map((snag) => snag.code);
   for (const remedy of found) {
     expect(remedy.cure).toBe(true);
     const step = commit(made.build, remedy.edits);
@@ -42,7 +58,10 @@ test.each(troubled)('%s has a remedy that, when done, really cures it and blocks
     const after = assess(step.build, AS_OF);
     expect(after.snags.map((snag) => snag.code)).not.toContain(code);
     for (const snag of after.snags) if (snag.severity === 'blocker') expect(before).toContain(snag.code);
-    expect(after.figures['cost.now']?.value ?? 0).toBeCloseTo((made.assess().figures['cost.now']?.value ?? 0) + (remedy.delta['cost.now'] ?? 0), 6);
+    expect(after.figures['cost.now']?.value ?? 0).toBeCloseTo(
+      (made.assess().figures['cost.now']?.value ?? 0) + (remedy.delta['cost.now'] ?? 0),
+      6,
+    );
   }
 });
 
@@ -50,11 +69,15 @@ test('what gives a part up stands behind what keeps everything', () => {
   const titles = remedies(troubled[0]![1], 'reaches.portsShort').map((one) => one.title);
   expect(titles[0]).toBe('Take Stickle 250 GB NVMe instead of Reed 250 GB M.2 SATA');
   expect(titles.findIndex((title) => title.startsWith('Take out'))).toBe(-1);
-  expect(remedies(fixture().add('steading-t9').add('plover-a6').add('pike-960', 2), 'fits.driveInBay').at(-1)!.title).toMatch(/^Take out/);
+  expect(
+    remedies(fixture().add('steading-t9').add('plover-a6').add('pike-960', 2), 'fits.driveInBay').at(-1)!.title,
+  ).toMatch(/^Take out/);
 });
 
 test('where one change is not enough, two together are offered', () => {
-  expect(remedies(troubled[1]![1], 'reaches.portsShort').map((one) => one.title)).toContain('Add Tern 8i, and take Stickle 250 GB NVMe instead of Reed 250 GB M.2 SATA');
+  expect(remedies(troubled[1]![1], 'reaches.portsShort').map((one) => one.title)).toContain(
+    'Add Tern 8i, and take Stickle 250 GB NVMe instead of Reed 250 GB M.2 SATA',
+  );
 });
 
 test('a long card: the cage comes out, or a shorter card with as many ports', () => {
@@ -79,14 +102,36 @@ test('trying weighs every part against this build and changes nothing', () => {
 });
 
 test('what does not go comes with its one reason; other kinds of part are not listed', () => {
-  expect(rows(cube(), 'u4/socket').every((one) => (one.goes ? one.weighed.edits.length : one.why) !== undefined)).toBe(true);
+  expect(rows(cube(), 'u4/socket').every((one) => (one.goes ? one.weighed.edits.length : one.why) !== undefined)).toBe(
+    true,
+  );
   expect(rows(cube(), 'u4/socket').some((one) => one.sheet === 'barge-8')).toBe(false);
   const wrong = rows(fixture().add('larder-8').add('wren-c8'), 'u4/socket').filter((one) => !one.goes);
   expect(wrong.map((one) => (one.goes ? '' : mismatchWords(one.why)))).toContain('Socket Q8; this place takes Q4');
-  expect(rows(fixture().add('larder-8'), 'u2/supply').filter((one) => !one.goes).map((one) => (one.goes ? '' : mismatchWords(one.why)))).toContain('Form atx; this place takes sfx, sfx-l');
+  expect(
+    rows(fixture().add('larder-8'), 'u2/supply')
+      .filter((one) => !one.goes)
+      .map((one) => (one.goes ? '' : mismatchWords(one.why))),
+  ).toContain('Form atx; this place takes sfx, sfx-l');
 });
 
-test.each(['floor/chassis', 'u2/tray', 'u2/cage.1', 'u2/roof.2', 'u2/supply', 'u2/rear', 'u4/memory.2', 'u4/socket', 'u4/coolerMount', 'u4/m2a', 'u4/m2b', 'u4/pcie1', 'u4/sata.1', 'table/any', 'table/drive'])('something can be tried at %s', (spot) => {
+test.each([
+  'floor/chassis',
+  'u2/tray',
+  'u2/cage.1',
+  'u2/roof.2',
+  'u2/supply',
+  'u2/rear',
+  'u4/memory.2',
+  'u4/socket',
+  'u4/coolerMount',
+  'u4/m2a',
+  'u4/m2b',
+  'u4/pcie1',
+  'u4/sata.1',
+  'table/any',
+  'table/drive',
+])('something can be tried at %s', (spot) => {
   const bare = spot === 'u2/tray' ? fixture().add('larder-8') : fixture().add('larder-8').add('wren-c8');
   expect(rows(bare, spot).filter((one) => one.goes).length).toBeGreaterThan(0);
 });
@@ -109,20 +154,40 @@ test('more of a sheet joins its item and goes on with its marks', () => {
 });
 
 test('a search narrows by name, maker or kind; replacing leaves the part itself out', () => {
-  expect(rows(cube(), 'u2/cage.1', { search: 'RILL drive' }).filter((one) => one.goes).map((one) => one.sheet)).toEqual(['rill-8']);
-  const replaced = rows(cube(), 'u2/supply', { replace: true }).filter((one) => one.goes).map((one) => one.sheet);
+  expect(
+    rows(cube(), 'u2/cage.1', { search: 'RILL drive' })
+      .filter((one) => one.goes)
+      .map((one) => one.sheet),
+  ).toEqual(['rill-8']);
+  const replaced = rows(cube(), 'u2/supply', { replace: true })
+    .filter((one) => one.goes)
+    .map((one) => one.sheet);
   expect(replaced.sort()).toEqual(['ember-600s', 'ember-750s']);
 });
 
 test('a card that finds no slot because another is held: the hold is named, and giving it up is a cure', () => {
   const slot = { bus: 'pcie', gen: 4, owner: 'processor', openEnd: false } as const;
-  const from = tweak('plover-a8', { slots: [{ ...slot, key: 'wide', label: 'Wide', position: 0, lanes: 16, wiredLanes: 16 }, { ...slot, key: 'narrow', label: 'Narrow', position: 2, lanes: 4, wiredLanes: 4 }] });
+  const from = tweak('plover-a8', {
+    slots: [
+      { ...slot, key: 'wide', label: 'Wide', position: 0, lanes: 16, wiredLanes: 16 },
+      { ...slot, key: 'narrow', label: 'Narrow', position: 2, lanes: 4, wiredLanes: 4 },
+    ],
+  });
   const first = fixture(from).add('steading-t9').add('plover-a8').add('skein-10');
-  const made = first.edit({ type: 'place.hold', unit: first.unit('skein-10'), spot: { host: first.unit('plover-a8'), key: 'wide' } }).add('tern-8i');
+  const made = first
+    .edit({ type: 'place.hold', unit: first.unit('skein-10'), spot: { host: first.unit('plover-a8'), key: 'wide' } })
+    .add('tern-8i');
   const base = baseOf(made);
   const snag = base.assessment.snags.find(({ code }) => code === 'fits.cardSlot')!;
-  expect([...conflictLines(base, snag)].sort()).toEqual(['2 slots that take them', 'Skein 10', 'Skein 10 is held where it is', 'Tern 8i']);
-  expect(allRemedies(base, snag, from, createAssessor(), AS_OF)).toContainEqual(expect.objectContaining({ cure: true, edits: [{ type: 'place.release', unit: made.unit('skein-10') }] }));
+  expect([...conflictLines(base, snag)].sort()).toEqual([
+    '2 slots that take them',
+    'Skein 10',
+    'Skein 10 is held where it is',
+    'Tern 8i',
+  ]);
+  expect(allRemedies(base, snag, from, createAssessor(), AS_OF)).toContainEqual(
+    expect.objectContaining({ cure: true, edits: [{ type: 'place.release', unit: made.unit('skein-10') }] }),
+  );
 });
 
 test('room says what ends first', () => {
@@ -137,5 +202,9 @@ test('a controller in stock comes before one to buy, and costs nothing', () => {
   const snag = base.assessment.snags.find(({ code }) => code === 'reaches.portsShort')!;
   const [best] = allRemedies(base, snag, catalogue, createAssessor(), AS_OF);
   expect(best).toMatchObject({ title: 'From stock: Tern 8 6G, used', cure: true });
-  expect(commit(made.build, best!.edits)).toMatchObject({ build: { items: expect.arrayContaining([expect.objectContaining({ sheet: 'tern-6g8', deal: 'owned', stockId: 's1' })]) } });
+  expect(commit(made.build, best!.edits)).toMatchObject({
+    build: {
+      items: expect.arrayContaining([expect.objectContaining({ sheet: 'tern-6g8', deal: 'owned', stockId: 's1' })]),
+    },
+  });
 });

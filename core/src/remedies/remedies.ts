@@ -14,9 +14,16 @@ export const MOST_REMEDIES = 5;
 
 /**
  * Ways out of a snag, weighed: those that cure it without a new blocker, by blockers left, then
- * money, then watts, those that give a part up last; where none cures, those that ease it. Yields between weighings so that a caller can stop.
+ * money, then watts, those that give a part up last; where none cures, those that ease it. Yields between weighings so
+ * that a caller can stop.
  */
-export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): Generator<'weighing', readonly Remedy[]> {
+export function* remediesFor(
+  base: Base,
+  snag: Snag,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+): Generator<'weighing', readonly Remedy[]> {
   const weighed: Remedy[] = [];
   for (const proposal of proposalsFor(base, snag, catalogue)) {
     if (proposal.madeOf?.some((title) => weighed.some((one) => one.cure && one.title === title))) continue;
@@ -27,24 +34,45 @@ export function* remediesFor(base: Base, snag: Snag, catalogue: Catalogue, asses
   const cures = weighed.filter((one) => one.cure);
   const shown = cures.length > 0 ? cures : weighed;
   return shown
-    .sort((a, b) => takesOut(a) - takesOut(b) || a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) || (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) || a.edits.length - b.edits.length)
+    .sort(
+      (a, b) =>
+        takesOut(a) - takesOut(b) ||
+        a.blockersAfter - b.blockersAfter ||
+        (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
+        (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
+        a.edits.length - b.edits.length,
+    )
     .slice(0, MOST_REMEDIES);
 }
 
 /** Giving a part up comes after everything that keeps it. */
 const takesOut = (remedy: Remedy) => Number(remedy.edits.some((edit) => edit.type === 'units.remove'));
 
-function weighProposal(base: Base, snag: Snag, proposal: Proposal, assessor: Assessor, options: AssessOptions): Remedy | null {
+function weighProposal(
+  base: Base,
+  snag: Snag,
+  proposal: Proposal,
+  assessor: Assessor,
+  options: AssessOptions,
+): Remedy | null {
   const weighed = weigh(base, proposal.edits, assessor, options);
   if (!weighed.ok) return null;
   const cure = weighed.cures.some((one) => one.code === snag.code);
   const ease = weighed.eases.some((one) => one.code === snag.code);
-  const blocks = [...weighed.causes, ...weighed.worsens].some((one) => one.severity === 'blocker' && one.code !== snag.code);
+  const blocks = [...weighed.causes, ...weighed.worsens].some(
+    (one) => one.severity === 'blocker' && one.code !== snag.code,
+  );
   return (cure || ease) && !blocks ? { ...weighed, title: proposal.words, cure } : null;
 }
 
 /** All remedies at once, for tests, exports and the command line. */
-export function allRemedies(base: Base, snag: Snag, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): readonly Remedy[] {
+export function allRemedies(
+  base: Base,
+  snag: Snag,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+): readonly Remedy[] {
   const run = remediesFor(base, snag, catalogue, assessor, options);
   for (;;) {
     const next = run.next();
@@ -53,7 +81,16 @@ export function allRemedies(base: Base, snag: Snag, catalogue: Catalogue, assess
 }
 
 /** Snags about places and leads: behind these stands a conflict. */
-const OF_PLACING: ReadonlySet<Snag['code']> = new Set(['fits.cardSlot', 'fits.driveInBay', 'reaches.portsShort', 'reaches.interface']);
+const OF_PLACING: ReadonlySet<Snag['code']> = new Set([
+  'fits.cardSlot',
+  'fits.driveInBay',
+  'reaches.portsShort',
+  'reaches.interface',
+]);
 
-/** What in a build cannot be together, in lines of words, where a snag comes of that: without any one of them the others can. */
-export const conflictLines = ({ build }: Base, snag: Snag): readonly string[] => (OF_PLACING.has(snag.code) ? (conflictOf(plannedUnits(build), build.layout) ?? []).map(factWords) : []);
+/**
+ * What in a build cannot be together, in lines of words, where a snag comes of that: without any one of them the others
+ * can.
+ */
+export const conflictLines = ({ build }: Base, snag: Snag): readonly string[] =>
+  OF_PLACING.has(snag.code) ? (conflictOf(plannedUnits(build), build.layout) ?? []).map(factWords) : [];

@@ -19,15 +19,24 @@ export type TryRow =
   | { readonly goes: false; readonly sheet: SheetId; readonly name: string; readonly why: Mismatch | string };
 
 /** With `owned` only those sheets are tried, as parts that cost nothing. */
-export type TryAsk = { readonly spot: SpotRef; readonly count?: number; readonly replace?: boolean; readonly search?: string; readonly owned?: Readonly<Record<string, Owned>> };
+export type TryAsk = {
+  readonly spot: SpotRef;
+  readonly count?: number;
+  readonly replace?: boolean;
+  readonly search?: string;
+  readonly owned?: Readonly<Record<string, Owned>>;
+};
 
 /** The group a spot stands for, also on the floor and the table; null when there is no such place. */
 export function spotGroup(units: readonly PlannedUnit[], spot: SpotRef): SpotGroup | null {
   if (spot.host === 'table' || (spot.host === 'floor' && spot.key === 'chassis')) {
-    if (spot.host === 'table' && spot.key === 'any') return { type: 'table', kind: 'any', host: 'table', key: 'any', label: 'The table', count: 1 };
+    if (spot.host === 'table' && spot.key === 'any')
+      return { type: 'table', kind: 'any', host: 'table', key: 'any', label: 'The table', count: 1 };
     const kind = PART_KINDS.find((one) => one === spot.key);
     if (!kind) return null;
-    return spot.host === 'floor' ? { type: 'floor', kind, host: 'floor', key: spot.key, label: 'The floor', count: 1 } : { type: 'table', kind, host: 'table', key: spot.key, label: 'The table', count: 1 };
+    return spot.host === 'floor'
+      ? { type: 'floor', kind, host: 'floor', key: spot.key, label: 'The floor', count: 1 }
+      : { type: 'table', kind, host: 'table', key: spot.key, label: 'The table', count: 1 };
   }
   return groupAt(unitsById(units), spot);
 }
@@ -38,13 +47,22 @@ export function freeAlike(base: Standing, spot: SpotRef): SpotRef[] {
   const group = spotGroup(units, spot);
   if (!group || group.type === 'table' || group.type === 'floor') return [spot];
   const sitting = sittersBySpot(units, layout);
-  const others = refsOf(group).filter((ref) => printSpot(ref) !== printSpot(spot) && !isTaken(sitting.get(printSpot(ref))));
+  const others = refsOf(group).filter(
+    (ref) => printSpot(ref) !== printSpot(spot) && !isTaken(sitting.get(printSpot(ref))),
+  );
   return [spot, ...others];
 }
 const isTaken = (unit: PlannedUnit | undefined) => !!unit && !(unit.builtIn && !unit.builtIn.fixed);
 
 /** The edits that put `count` of a sheet at a spot and its free neighbours; they join an item of the same sheet. */
-export function putEdits(base: Standing, catalogue: Catalogue, sheet: SheetId, spot: SpotRef, count = 1, owned?: Owned): Edit[] {
+export function putEdits(
+  base: Standing,
+  catalogue: Catalogue,
+  sheet: SheetId,
+  spot: SpotRef,
+  count = 1,
+  owned?: Owned,
+): Edit[] {
   return putEditsAt(base.build, catalogue, sheet, spotsFor(base, spot, count), count, owned);
 }
 
@@ -53,23 +71,53 @@ function spotsFor(base: Standing, spot: SpotRef, count: number): SpotRef[] {
   return spot.host === 'table' || spot.host === 'floor' ? [] : freeAlike(base, spot).slice(0, count);
 }
 
-function putEditsAt(build: Build, catalogue: Catalogue, sheet: SheetId, spots: readonly SpotRef[], count: number, owned?: Owned): Edit[] {
-  const like = build.items.find((item) => item.sheet === sheet && item.stage === build.stage && (owned ? item.deal === 'owned' && item.stockId === owned.stockId : item.deal === 'buy' && !item.price?.from));
+function putEditsAt(
+  build: Build,
+  catalogue: Catalogue,
+  sheet: SheetId,
+  spots: readonly SpotRef[],
+  count: number,
+  owned?: Owned,
+): Edit[] {
+  const like = build.items.find(
+    (item) =>
+      item.sheet === sheet &&
+      item.stage === build.stage &&
+      (owned ? item.deal === 'owned' && item.stockId === owned.stockId : item.deal === 'buy' && !item.price?.from),
+  );
   if (!like) {
     const add = addItemEdit(build, catalogue, sheet, count, { spots, ...(owned ? { deal: 'owned' } : {}) });
     return [owned ? { ...add, item: { ...add.item, ...owned } } : add];
   }
   const letter = /^[A-Z]+/.exec(like.units[0]!.mark)![0];
   const top = Math.max(...like.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
-  const units = Array.from({ length: count }, (_, i) => ({ id: `u${build.counter.next + i}` as UnitId, mark: `${letter}${top + 1 + i}` }));
-  return [{ type: 'units.add', item: like.id, units, ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [units[i]!.id, ref])) } : {}) }];
+  const units = Array.from({ length: count }, (_, i) => ({
+    id: `u${build.counter.next + i}` as UnitId,
+    mark: `${letter}${top + 1 + i}`,
+  }));
+  return [
+    {
+      type: 'units.add',
+      item: like.id,
+      units,
+      ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [units[i]!.id, ref])) } : {}),
+    },
+  ];
 }
 
 /** The edit that puts another sheet in the place of an item's. */
 export function replaceEdit(build: Build, catalogue: Catalogue, unit: UnitId, sheet: SheetId): Edit | null {
   const item = build.items.find((one) => one.units.some((own) => own.id === unit));
   const listed = catalogue.sheets[sheet]?.price;
-  return item ? { type: 'item.replace', item: item.id, sheet, ...closureOf(catalogue, sheet), ...(listed ? { price: { ...listed, per: 'unit' as const, taxIncluded: true } } : {}) } : null;
+  return item
+    ? {
+        type: 'item.replace',
+        item: item.id,
+        sheet,
+        ...closureOf(catalogue, sheet),
+        ...(listed ? { price: { ...listed, per: 'unit' as const, taxIncluded: true } } : {}),
+      }
+    : null;
 }
 
 /**
@@ -77,7 +125,14 @@ export function replaceEdit(build: Build, catalogue: Catalogue, unit: UnitId, sh
  * that do not go, each with its one reason, then each that goes, weighed. `candidates` are some of
  * the catalogue's sheets; what they have built in is found in the whole of it.
  */
-export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: Assessor, options: AssessOptions, candidates: Iterable<Sheet> = Object.values(catalogue.sheets)): Generator<TryRow> {
+export function* tryAt(
+  base: Base,
+  ask: TryAsk,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+  candidates: Iterable<Sheet> = Object.values(catalogue.sheets),
+): Generator<TryRow> {
   const { units, layout } = base.assessment;
   const group = spotGroup(units, ask.spot);
   if (!group) return;
@@ -87,7 +142,12 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
   const going: Part[] = [];
   for (const sheet of candidates) {
     const archetype = catalogue.archetypes[sheet.archetype];
-    if (!archetype || (ask.owned && !ask.owned[sheet.id]) || !words.every((word) => `${sheet.name} ${sheet.maker ?? ''} ${sheet.kind}`.toLowerCase().includes(word))) continue;
+    if (
+      !archetype ||
+      (ask.owned && !ask.owned[sheet.id]) ||
+      !words.every((word) => `${sheet.name} ${sheet.maker ?? ''} ${sheet.kind}`.toLowerCase().includes(word))
+    )
+      continue;
     const part = resolve(sheet, archetype);
     const why = mismatch(part, group);
     if (!why) going.push(part);
@@ -96,15 +156,30 @@ export function* tryAt(base: Base, ask: TryAsk, catalogue: Catalogue, assessor: 
   for (const part of going) {
     if (sitter?.part.id === part.id) continue;
     const replaced = sitter?.item ? replaceEdit(base.build, catalogue, sitter.id, part.id) : null;
-    const edits = replaced ? [replaced] : putEditsAt(base.build, catalogue, part.id, spots, ask.count ?? 1, ask.owned?.[part.id]);
+    const edits = replaced
+      ? [replaced]
+      : putEditsAt(base.build, catalogue, part.id, spots, ask.count ?? 1, ask.owned?.[part.id]);
     const weighed = weigh(base, edits, assessor, options);
-    yield weighed.ok ? { goes: true, sheet: part.id, weighed } : { goes: false, sheet: part.id, name: part.name, why: weighed.words };
+    yield weighed.ok
+      ? { goes: true, sheet: part.id, weighed }
+      : { goes: false, sheet: part.id, name: part.name, why: weighed.words };
   }
 }
 
 const SUBJECT: Partial<Record<Mismatch['code'], string>> = {
-  holes: 'Board holes', size: 'Size', form: 'Form', socket: 'Socket', memoryForm: 'Module form', memoryType: 'Memory type', length: 'Length',
-  protocol: 'Interface', key: 'M.2 key', bus: 'Bus', width: 'Card width', connector: 'Connector', fixed: 'Built in',
+  holes: 'Board holes',
+  size: 'Size',
+  form: 'Form',
+  socket: 'Socket',
+  memoryForm: 'Module form',
+  memoryType: 'Memory type',
+  length: 'Length',
+  protocol: 'Interface',
+  key: 'M.2 key',
+  bus: 'Bus',
+  width: 'Card width',
+  connector: 'Connector',
+  fixed: 'Built in',
 };
 
 /** The one reason in a short sentence. */

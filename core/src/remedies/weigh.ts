@@ -6,7 +6,10 @@ import { FIGURE_IDS, type FigureId, type Figures } from '../figures/figures';
 import { commit } from '../place/settle';
 import type { Snag } from '../snags/snag';
 
-/** What edits would do to a build: snags by code cured, made milder, caused or made worse; figures after and their change. */
+/**
+ * What edits would do to a build: snags by code cured, made milder, caused or made worse; figures after and their
+ * change.
+ */
 export type Weighed = {
   readonly ok: true;
   readonly edits: readonly Edit[];
@@ -22,16 +25,36 @@ export type Weighed = {
 };
 /** Where things are: enough to make edits with. */
 export type Standing = { readonly build: Build; readonly assessment: Pick<Assessment, 'units' | 'layout'> };
-export type Base = { readonly build: Build; readonly assessment: Assessment; /** Parts in stock that are free, by sheet: they are proposed before those to buy. */ readonly owned?: Readonly<Record<string, Owned>> };
+export type Base = {
+  readonly build: Build;
+  readonly assessment: Assessment;
+  /** Parts in stock that are free, by sheet: they are proposed before those to buy. */ readonly owned?: Readonly<
+    Record<string, Owned>
+  >;
+};
 /** Where an owned part comes from and how old it is. */
 export type Owned = Pick<Item, 'stockId' | 'year' | 'hours' | 'condition'>;
 
 /** Assess before and after: nothing is changed. */
-export function weigh(base: Base, edits: readonly Edit[], assessor: Assessor, options: AssessOptions): Weighed | Refusal {
+export function weigh(
+  base: Base,
+  edits: readonly Edit[],
+  assessor: Assessor,
+  options: AssessOptions,
+): Weighed | Refusal {
   const step = commit(base.build, edits);
   if (!step.ok) return step;
   const after = assessor.assess(step.build, options);
-  return { ok: true, edits, words: step.words, ...compareSnags(base.assessment.snags, after.snags), delta: deltas(base.assessment.figures, after.figures), figures: after.figures, blockersAfter: after.snags.filter((snag) => snag.severity === 'blocker').length, after: step.build };
+  return {
+    ok: true,
+    edits,
+    words: step.words,
+    ...compareSnags(base.assessment.snags, after.snags),
+    delta: deltas(base.assessment.figures, after.figures),
+    figures: after.figures,
+    blockersAfter: after.snags.filter((snag) => snag.severity === 'blocker').length,
+    after: step.build,
+  };
 }
 
 const RANK = { note: 0, caution: 1, blocker: 2 } as const;
@@ -39,7 +62,10 @@ const RANK = { note: 0, caution: 1, blocker: 2 } as const;
 const badness = (snag: Snag) => RANK[snag.severity] * 1e6 - (snag.gap?.gap ?? 0);
 
 /** Snags of one code are one trouble: more places or a larger gap make it worse, not another. */
-export function compareSnags(before: readonly Snag[], after: readonly Snag[]): Pick<Weighed, 'cures' | 'eases' | 'causes' | 'worsens'> {
+export function compareSnags(
+  before: readonly Snag[],
+  after: readonly Snag[],
+): Pick<Weighed, 'cures' | 'eases' | 'causes' | 'worsens'> {
   const worst = (snags: readonly Snag[]) => {
     const byCode = new Map<string, { snag: Snag; badness: number }>();
     for (const snag of snags) {
@@ -53,15 +79,21 @@ export function compareSnags(before: readonly Snag[], after: readonly Snag[]): P
   const is = worst(after);
   return {
     cures: [...was].filter(([code]) => !is.has(code)).map(([, one]) => one.snag),
-    eases: [...is].filter(([code, one]) => was.has(code) && one.badness < was.get(code)!.badness - 1e-9).map(([, one]) => one.snag),
+    eases: [...is]
+      .filter(([code, one]) => was.has(code) && one.badness < was.get(code)!.badness - 1e-9)
+      .map(([, one]) => one.snag),
     causes: [...is].filter(([code]) => !was.has(code)).map(([, one]) => one.snag),
-    worsens: [...is].filter(([code, one]) => was.has(code) && one.badness > was.get(code)!.badness + 1e-9).map(([, one]) => one.snag),
+    worsens: [...is]
+      .filter(([code, one]) => was.has(code) && one.badness > was.get(code)!.badness + 1e-9)
+      .map(([, one]) => one.snag),
   };
 }
 
 function deltas(before: Figures, after: Figures): Partial<Record<FigureId, number>> {
-  return Object.fromEntries(FIGURE_IDS.flatMap((id) => {
-    const change = (after[id]?.value ?? 0) - (before[id]?.value ?? 0);
-    return after[id] || before[id] ? [[id, change]] : [];
-  }));
+  return Object.fromEntries(
+    FIGURE_IDS.flatMap((id) => {
+      const change = (after[id]?.value ?? 0) - (before[id]?.value ?? 0);
+      return after[id] || before[id] ? [[id, change]] : [];
+    }),
+  );
 }

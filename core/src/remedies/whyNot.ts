@@ -15,8 +15,14 @@ import { listed, MOST_OF_A_KIND, swaps } from './guesses';
 import { proposalsFor } from './proposals';
 import { weigh, type Base, type Weighed } from './weigh';
 
-/** What would let a part in that does not go: edits that bring it with them, smallest change first, and what it conflicts with where the solver has an answer. */
-export type WhyNot = { readonly ways: readonly (Weighed & { readonly title: string })[]; readonly conflict: readonly string[] };
+/**
+ * What would let a part in that does not go: edits that bring it with them, smallest change first, and what it
+ * conflicts with where the solver has an answer.
+ */
+export type WhyNot = {
+  readonly ways: readonly (Weighed & { readonly title: string })[];
+  readonly conflict: readonly string[];
+};
 const MOST_WAYS = 3;
 
 /**
@@ -24,7 +30,14 @@ const MOST_WAYS = 3;
  * else each proposal for the blockers it brings is weighed with it, and hosts that would take it.
  * A way counts when the part has a place and there are no more blockers than without it.
  */
-export function whyNot(base: Base, spot: SpotRef, sheet: SheetId, catalogue: Catalogue, assessor: Assessor, options: AssessOptions): WhyNot {
+export function whyNot(
+  base: Base,
+  spot: SpotRef,
+  sheet: SheetId,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+): WhyNot {
   const add = addItemEdit(base.build, catalogue, sheet, 1);
   const id = add.item.units[0]!.id as string;
   const laid = commit(base.build, [add]);
@@ -42,7 +55,9 @@ export function whyNot(base: Base, spot: SpotRef, sheet: SheetId, catalogue: Cat
     if (weighed.ok && weighed.blockersAfter <= before) ways.push({ ...weighed, title });
   };
   if (now) tryWay([add], `It goes elsewhere: ${placeWords(assessment.units, now.spot)}`);
-  const fresh = assessment.snags.filter(({ severity, key }) => severity === 'blocker' && !base.assessment.snags.some((one) => one.key === key));
+  const fresh = assessment.snags.filter(
+    ({ severity, key }) => severity === 'blocker' && !base.assessment.snags.some((one) => one.key === key),
+  );
   const proposals: Proposal[] = [
     ...fresh.flatMap((snag) => proposalsFor(with_, snag, catalogue)),
     ...hostsFor(with_, spot, part, catalogue),
@@ -51,16 +66,41 @@ export function whyNot(base: Base, spot: SpotRef, sheet: SheetId, catalogue: Cat
     if (ways.length >= 2 * MOST_WAYS) break;
     tryWay([add, ...proposal.edits], proposal.words);
   }
-  const conflict = assessment.unplaced.some((unit) => unit.id === id) || assessment.unconnected.some((unit) => unit.id === id) ? (conflictOf(assessment.units, assessment.layout) ?? []).map(factWords) : [];
-  return { ways: ways.sort((a, b) => sizeOf(a.edits) - sizeOf(b.edits) || a.blockersAfter - b.blockersAfter || (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0)).slice(0, MOST_WAYS), conflict };
+  const conflict =
+    assessment.unplaced.some((unit) => unit.id === id) || assessment.unconnected.some((unit) => unit.id === id)
+      ? (conflictOf(assessment.units, assessment.layout) ?? []).map(factWords)
+      : [];
+  return {
+    ways: ways
+      .sort(
+        (a, b) =>
+          sizeOf(a.edits) - sizeOf(b.edits) ||
+          a.blockersAfter - b.blockersAfter ||
+          (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0),
+      )
+      .slice(0, MOST_WAYS),
+    conflict,
+  };
 }
 
 /** How large a change is: nothing moved or an option least, a part more next, a part given up or changed most. */
-const sizeOf = (edits: readonly Edit[]): number => edits.reduce((sum, edit) => sum + (edit.type === 'item.replace' || edit.type === 'units.remove' || edit.type === 'item.remove' ? 3 : edit.type === 'item.add' ? 1 : 0.5), 0);
+const sizeOf = (edits: readonly Edit[]): number =>
+  edits.reduce(
+    (sum, edit) =>
+      sum +
+      (edit.type === 'item.replace' || edit.type === 'units.remove' || edit.type === 'item.remove'
+        ? 3
+        : edit.type === 'item.add'
+          ? 1
+          : 0.5),
+    0,
+  );
 
 /** A way that takes the wanted part out again, or another instead of it, is none. */
 const touches = (edit: Edit, unit: string, item: string): boolean =>
-  (edit.type === 'units.remove' && edit.units.some((one) => one === unit)) || (edit.type === 'item.remove' && edit.item === item) || (edit.type === 'item.replace' && edit.item === item);
+  (edit.type === 'units.remove' && edit.units.some((one) => one === unit)) ||
+  (edit.type === 'item.remove' && edit.item === item) ||
+  (edit.type === 'item.replace' && edit.item === item);
 
 /** The host of the place, changed by an option or taken from another sheet, where it would take the part. */
 function hostsFor(base: Base, spot: SpotRef, part: Part, catalogue: Catalogue): Proposal[] {
@@ -68,13 +108,20 @@ function hostsFor(base: Base, spot: SpotRef, part: Part, catalogue: Catalogue): 
   const group = host && groupAt(unitsById(base.assessment.units), spot);
   if (!host || !group || host.builtIn) return [];
   const takes = (other: Part) => spotsOf('there', other).some((one) => one.type === group.type && !mismatch(part, one));
-  const adapters = listed(catalogue, 'adapter').filter((one) => group.type === 'bay' && !mismatch(one, group) && takes(one)).slice(0, MOST_OF_A_KIND)
-    .map((one): Proposal => ({ edits: [addItemEdit({ ...base.build }, catalogue, one.id, 1)], words: `Add ${one.name}` }));
+  const adapters = listed(catalogue, 'adapter')
+    .filter((one) => group.type === 'bay' && !mismatch(one, group) && takes(one))
+    .slice(0, MOST_OF_A_KIND)
+    .map((one): Proposal => ({
+      edits: [addItemEdit({ ...base.build }, catalogue, one.id, 1)],
+      words: `Add ${one.name}`,
+    }));
   return [...adapters, ...swaps(base, catalogue, host, host.part.kind, (other) => takes(other as Part))];
 }
 
 function placeWords(units: readonly PlannedUnit[], spot: SpotRef): string {
   const host = unitsById(units).get(spot.host);
   const group = groupAt(unitsById(units), spot);
-  return group ? `${group.label.toLowerCase()}${spot.n ? ` ${spot.n}` : ''} of ${host?.part.name ?? ''}` : printSpot(spot);
+  return group
+    ? `${group.label.toLowerCase()}${spot.n ? ` ${spot.n}` : ''} of ${host?.part.name ?? ''}`
+    : printSpot(spot);
 }

@@ -11,15 +11,34 @@ import { drivesOn } from '../wiring/drivesOn';
 import { boxAround, isSeated, seatedBoard, spotOf, type Situation } from './situation';
 import type { Finding } from './finding';
 
-const seatedCards = (situation: Situation): CardUnit[] => situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
+const seatedCards = (situation: Situation): CardUnit[] =>
+  situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
 
-/** Where a card meets the rear wall, also through a riser: its position and the opening there, null where the wall is closed. */
-function openingOf(situation: Situation, unit: CardUnit): { readonly position: number; readonly openings: number; readonly height: 'full' | 'low' | null; readonly raised: boolean; readonly box: PartOf<'chassis'> } | null {
+/**
+ * Where a card meets the rear wall, also through a riser: its position and the opening there, null where the wall is
+ * closed.
+ */
+function openingOf(
+  situation: Situation,
+  unit: CardUnit,
+): {
+  readonly position: number;
+  readonly openings: number;
+  readonly height: 'full' | 'low' | null;
+  readonly raised: boolean;
+  readonly box: PartOf<'chassis'>;
+} | null {
   const found = boardSlot(spotOf(situation, unit), unitsById(situation.units), (one) => spotOf(situation, one));
   const box = boxAround(situation, unit);
   if (!found || !box) return null;
   const { position } = found.slot;
-  return { position, openings: box.part.openings.reduce((sum, one) => sum + one.count, 0), height: openingAt(box.part, position)?.height ?? null, raised: !!found.riser, box: box.part };
+  return {
+    position,
+    openings: box.part.openings.reduce((sum, one) => sum + one.count, 0),
+    height: openingAt(box.part, position)?.height ?? null,
+    raised: !!found.riser,
+    box: box.part,
+  };
 }
 
 /** A card that stands in the board's own slot where only one lying on a riser has room. */
@@ -30,7 +49,16 @@ export function cardHeight(situation: Situation): Finding[] {
     const { box } = opening;
     const room = box.boardPose === 'flat' ? box.heightMm - (box.boardAt?.yMm ?? 0) : box.widthMm;
     const have = unit.part.height === 'full' ? FULL_HEIGHT_CARD_MM : LOW_PROFILE_CARD_MM;
-    return have <= room ? [] : [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have, limit: room, gap: room - have, unit: 'mm' }, facts: { card: unit.part.name, chassis: box.name } }];
+    return have <= room
+      ? []
+      : [
+          {
+            severity: 'blocker',
+            at: [{ unit: unit.id }],
+            gap: { have, limit: room, gap: room - have, unit: 'mm' },
+            facts: { card: unit.part.name, chassis: box.name },
+          },
+        ];
   });
 }
 
@@ -38,7 +66,9 @@ export function cardHeight(situation: Situation): Finding[] {
 function outsidePorts({ part }: CardUnit): number {
   if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count, 0);
   if (part.kind === 'accelerator') return part.displayOutput ? 1 : 0;
-  return part.kind === 'controller' || part.kind === 'expander' ? part.connectors.reduce((sum, one) => sum + (one.side === 'outside' ? one.count : 0), 0) : 0;
+  return part.kind === 'controller' || part.kind === 'expander'
+    ? part.connectors.reduce((sum, one) => sum + (one.side === 'outside' ? one.count : 0), 0)
+    : 0;
 }
 
 /** A card whose bracket or board is not of the height of its opening (PCI-SIG CEM: 111.15 and 68.9 mm). */
@@ -47,9 +77,27 @@ export function cardBracket(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const opening = openingOf(situation, unit);
     const { part } = unit;
-    if (!opening?.height || opening.raised || needsRiser(opening.box, opening.position) || part.brackets.length === 0) return [];
-    const facts = { card: part.name, opening: opening.height === 'low' ? 'low-profile' : 'full-height', brackets: part.brackets.map((one) => (one === 'low' ? 'low-profile' : 'full-height')).join(' and ') };
-    if (part.height === 'full' && opening.height === 'low') return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: FULL_HEIGHT_CARD_MM, limit: LOW_PROFILE_CARD_MM, gap: LOW_PROFILE_CARD_MM - FULL_HEIGHT_CARD_MM, unit: 'mm' }, facts }];
+    if (!opening?.height || opening.raised || needsRiser(opening.box, opening.position) || part.brackets.length === 0)
+      return [];
+    const facts = {
+      card: part.name,
+      opening: opening.height === 'low' ? 'low-profile' : 'full-height',
+      brackets: part.brackets.map((one) => (one === 'low' ? 'low-profile' : 'full-height')).join(' and '),
+    };
+    if (part.height === 'full' && opening.height === 'low')
+      return [
+        {
+          severity: 'blocker',
+          at: [{ unit: unit.id }],
+          gap: {
+            have: FULL_HEIGHT_CARD_MM,
+            limit: LOW_PROFILE_CARD_MM,
+            gap: LOW_PROFILE_CARD_MM - FULL_HEIGHT_CARD_MM,
+            unit: 'mm',
+          },
+          facts,
+        },
+      ];
     if (part.brackets.includes(opening.height) || (spare && opening.height === 'low')) return [];
     return [{ severity: opening.height === 'low' ? 'blocker' : 'caution', at: [{ unit: unit.id }], facts }];
   });
@@ -63,8 +111,23 @@ export function cardOpening(situation: Situation): Finding[] {
     if (!opening || part.thickSlots > 1) return [];
     if (opening.height || part.brackets.length === 0) return [];
     const lost = outsidePorts(unit);
-    const useless = part.kind === 'networkCard' || ((part.kind === 'controller' || part.kind === 'expander') && part.connectors.every((one) => one.side === 'outside'));
-    return [{ severity: useless ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have: opening.position + 1, limit: opening.openings, gap: opening.openings - opening.position - 1, unit: 'openings' }, facts: { card: part.name, lost, useless: useless ? 'yes' : '' } }];
+    const useless =
+      part.kind === 'networkCard' ||
+      ((part.kind === 'controller' || part.kind === 'expander') &&
+        part.connectors.every((one) => one.side === 'outside'));
+    return [
+      {
+        severity: useless ? 'blocker' : 'caution',
+        at: [{ unit: unit.id }],
+        gap: {
+          have: opening.position + 1,
+          limit: opening.openings,
+          gap: opening.openings - opening.position - 1,
+          unit: 'openings',
+        },
+        facts: { card: part.name, lost, useless: useless ? 'yes' : '' },
+      },
+    ];
   });
 }
 
@@ -72,13 +135,24 @@ export function cardOpening(situation: Situation): Finding[] {
 export function bracketOff(situation: Situation): Finding[] {
   return seatedCards(situation).flatMap((unit): Finding[] => {
     const { part } = unit;
-    const own = ('brackets' in part.sheet ? part.sheet.brackets : undefined) ?? ('brackets' in part.typical ? part.typical.brackets : []);
+    const own =
+      ('brackets' in part.sheet ? part.sheet.brackets : undefined) ??
+      ('brackets' in part.typical ? part.typical.brackets : []);
     if (part.brackets.length > 0 || own.length === 0) return [];
-    return [{ severity: 'note', at: [{ unit: unit.id }], facts: { card: part.name, lost: openingOf(situation, unit)?.height ? 0 : outsidePorts(unit) } }];
+    return [
+      {
+        severity: 'note',
+        at: [{ unit: unit.id }],
+        facts: { card: part.name, lost: openingOf(situation, unit)?.height ? 0 : outsidePorts(unit) },
+      },
+    ];
   });
 }
 
-/** A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it should. */
+/**
+ * A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it
+ * should.
+ */
 export function cardLink(situation: Situation): Finding[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
@@ -89,7 +163,16 @@ export function cardLink(situation: Situation): Finding[] {
     if (group?.type !== 'slot') return [];
     if (part.bus === 'pci') {
       const asked = part.kind === 'controller' ? wishesOn(situation, unit.id) : 0;
-      return asked > PCI_MBPS ? [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' }, facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length } }] : [];
+      return asked > PCI_MBPS
+        ? [
+            {
+              severity: 'caution',
+              at: [{ unit: unit.id }],
+              gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' },
+              facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length },
+            },
+          ]
+        : [];
     }
     const have = Math.min(part.lanes, lanes(spot));
     const gen = Math.min(part.gen, genAt(situation.units, situation.layout)(spot));
@@ -97,13 +180,41 @@ export function cardLink(situation: Situation): Finding[] {
     const carries = have === 0 ? 0 : linkMBps(have, gen);
     const facts = { card: part.name, slot: group.label, lanes: have, own: part.lanes, gen, ownGen: part.gen, carries };
     if (part.kind === 'expander' || part.kind === 'carrier') return [];
-    if (have === 0) return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: 0, limit: part.lanes, gap: -part.lanes, unit: 'lanes' }, facts }];
-    if (need !== null && carries < need * 0.98 && carries < linkMBps(part.lanes, part.gen)) return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: carries, limit: Math.round(need), gap: carries - Math.round(need), unit: 'MB/s' }, facts }];
-    return have < part.lanes ? [{ severity: 'note', at: [{ unit: unit.id }], gap: { have, limit: part.lanes, gap: have - part.lanes, unit: 'lanes' }, facts }] : [];
+    if (have === 0)
+      return [
+        {
+          severity: 'blocker',
+          at: [{ unit: unit.id }],
+          gap: { have: 0, limit: part.lanes, gap: -part.lanes, unit: 'lanes' },
+          facts,
+        },
+      ];
+    if (need !== null && carries < need * 0.98 && carries < linkMBps(part.lanes, part.gen))
+      return [
+        {
+          severity: 'caution',
+          at: [{ unit: unit.id }],
+          gap: { have: carries, limit: Math.round(need), gap: carries - Math.round(need), unit: 'MB/s' },
+          facts,
+        },
+      ];
+    return have < part.lanes
+      ? [
+          {
+            severity: 'note',
+            at: [{ unit: unit.id }],
+            gap: { have, limit: part.lanes, gap: have - part.lanes, unit: 'lanes' },
+            facts,
+          },
+        ]
+      : [];
   });
 }
 
-/** Controllers whose drives could give more than the whole card carries, however good its slot; cards that are asked alike together. */
+/**
+ * Controllers whose drives could give more than the whole card carries, however good its slot; cards that are asked
+ * alike together.
+ */
 export function cardUplink(situation: Situation): Finding[] {
   const [lanes, gens] = [lanesAt(situation.units, situation.layout), genAt(situation.units, situation.layout)];
   const found = ofKind(situation.units, 'controller').flatMap((unit) => {
@@ -117,10 +228,18 @@ export function cardUplink(situation: Situation): Finding[] {
     return [{ unit, have, gen, carries, asked, chip: carries < link, drives: drivesOn(situation, unit.id).length }];
   });
   const alike = new Map<string, typeof found>();
-  for (const one of found) { const key = `${one.unit.part.id}|${one.asked}|${one.carries}|${one.drives}`; alike.set(key, [...alike.get(key) ?? [], one]); }
+  for (const one of found) {
+    const key = `${one.unit.part.id}|${one.asked}|${one.carries}|${one.drives}`;
+    alike.set(key, [...(alike.get(key) ?? []), one]);
+  }
   return [...alike.values()].map((cards): Finding => {
     const { unit, have, gen, carries, asked, chip, drives } = cards[0]!;
-    return { severity: asked > carries * 1.5 ? 'caution' : 'note', at: cards.map((one) => ({ unit: one.unit.id })), gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { card: unit.part.name, cards: cards.length, drives, lanes: have, gen, chip: chip ? 'yes' : '' } };
+    return {
+      severity: asked > carries * 1.5 ? 'caution' : 'note',
+      at: cards.map((one) => ({ unit: one.unit.id })),
+      gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' },
+      facts: { card: unit.part.name, cards: cards.length, drives, lanes: have, gen, chip: chip ? 'yes' : '' },
+    };
   });
 }
 
@@ -137,7 +256,14 @@ export function m2Link(situation: Situation): Finding[] {
     const have = Math.min(part.lanes, lanes(spot!));
     const [carries, own] = [linkMBps(have, gen), linkMBps(part.lanes, part.pcieGen ?? 3)];
     if (carries >= own) return [];
-    return [{ severity: unit.role !== 'boot' && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note', at: [{ unit: unit.id }], gap: { have: carries, limit: own, gap: carries - own, unit: 'MB/s' }, facts: { drive: part.name, socket: group.label, gen, ownGen: part.pcieGen ?? 3, lanes: have, own: part.lanes } }];
+    return [
+      {
+        severity: unit.role !== 'boot' && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note',
+        at: [{ unit: unit.id }],
+        gap: { have: carries, limit: own, gap: carries - own, unit: 'MB/s' },
+        facts: { drive: part.name, socket: group.label, gen, ownGen: part.pcieGen ?? 3, lanes: have, own: part.lanes },
+      },
+    ];
   });
 }
 
@@ -151,11 +277,23 @@ export function bifurcation(situation: Situation): Finding[] {
     if (group?.type !== 'slot') return [];
     const dead = unit.part.m2Sockets.filter((socket) => lanes({ host: unit.id, key: socket.key }) === 0);
     if (dead.length === 0) return [];
-    const waiting = situation.outcome.unplaced.filter((one) => isKind(one, 'drive') && one.part.size === 'm2' && one.part.interface === 'nvme');
-    return [{
-      severity: waiting.length > 0 ? 'blocker' : 'caution', at: [{ unit: unit.id }, ...waiting.map(({ id }) => ({ unit: id }))], gap: { have: unit.part.m2Sockets.length - dead.length, limit: unit.part.m2Sockets.length, gap: -dead.length, unit: 'sockets' },
-      facts: { carrier: unit.part.name, slot: group.label, ways: group.slot.bifurcates?.join(', ') ?? '' }, because: [{ unit: group.host }],
-    }];
+    const waiting = situation.outcome.unplaced.filter(
+      (one) => isKind(one, 'drive') && one.part.size === 'm2' && one.part.interface === 'nvme',
+    );
+    return [
+      {
+        severity: waiting.length > 0 ? 'blocker' : 'caution',
+        at: [{ unit: unit.id }, ...waiting.map(({ id }) => ({ unit: id }))],
+        gap: {
+          have: unit.part.m2Sockets.length - dead.length,
+          limit: unit.part.m2Sockets.length,
+          gap: -dead.length,
+          unit: 'sockets',
+        },
+        facts: { carrier: unit.part.name, slot: group.label, ways: group.slot.bifurcates?.join(', ') ?? '' },
+        because: [{ unit: group.host }],
+      },
+    ];
   });
 }
 
@@ -167,7 +305,14 @@ export function laneBudget(situation: Situation): Finding[] {
   const used = usedLanes(situation, board, 'processor');
   const sum = used.reduce((all, one) => all + one.lanes, 0);
   if (sum <= processor.part.lanes) return [];
-  return [{ severity: 'caution', at: [{ unit: processor.id }, ...used.map(({ unit }) => ({ unit: unit.id }))], gap: { have: sum, limit: processor.part.lanes, gap: processor.part.lanes - sum, unit: 'lanes' }, facts: { processor: processor.part.name, board: board.part.name } }];
+  return [
+    {
+      severity: 'caution',
+      at: [{ unit: processor.id }, ...used.map(({ unit }) => ({ unit: unit.id }))],
+      gap: { have: sum, limit: processor.part.lanes, gap: processor.part.lanes - sum, unit: 'lanes' },
+      facts: { processor: processor.part.name, board: board.part.name },
+    },
+  ];
 }
 
 /** What hangs on the chipset against its uplink to the processor: drives, cards and network ports share it. */
@@ -178,5 +323,12 @@ export function chipsetUplink(situation: Situation): Finding[] {
   const on = usedLanes(situation, board, 'chipset');
   const asked = chipsetAsked(situation, board, on);
   if (asked <= carries) return [];
-  return [{ severity: asked > carries * 1.5 ? 'caution' : 'note', at: [{ unit: board.id }, ...on.map(({ unit }) => ({ unit: unit.id }))], gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' }, facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen } }];
+  return [
+    {
+      severity: asked > carries * 1.5 ? 'caution' : 'note',
+      at: [{ unit: board.id }, ...on.map(({ unit }) => ({ unit: unit.id }))],
+      gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' },
+      facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen },
+    },
+  ];
 }

@@ -12,14 +12,28 @@ import type { Finding } from './finding';
 export function smallParts({ small }: Situation): Finding[] {
   const missing = small.filter(({ toBuy }) => toBuy > 0);
   if (missing.length === 0) return [];
-  return [{ severity: 'note', at: [...new Set(missing.flatMap((need) => need.for))].map((unit) => ({ unit })), facts: { count: missing.length, parts: missing.map(({ what, toBuy }) => (toBuy > 1 ? `${toBuy} × ${lower(what)}` : lower(what))).join(', ') } }];
+  return [
+    {
+      severity: 'note',
+      at: [...new Set(missing.flatMap((need) => need.for))].map((unit) => ({ unit })),
+      facts: {
+        count: missing.length,
+        parts: missing.map(({ what, toBuy }) => (toBuy > 1 ? `${toBuy} × ${lower(what)}` : lower(what))).join(', '),
+      },
+    },
+  ];
 }
-const lower = (words: string) => (/^[A-Z]\/|^[A-Z]{2}/.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1));
+const lower = (words: string) =>
+  /^[A-Z]\/|^[A-Z]{2}/.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1);
 
 /** Front sockets whose header the board does not have. */
 export function frontUsb({ units, layout }: Situation): Finding[] {
   if (ofKind(units, 'sundry').some(({ part }) => part.use === 'headerAdapter')) return [];
-  return missingFrontUsb(units, layout).map(({ chassis, board, kind }): Finding => ({ severity: 'note', at: [{ unit: chassis.id }, { unit: board.id }], facts: { chassis: chassis.part.name, board: board.part.name, kind: kind === 'usb3-header' ? 'USB 3' : 'USB 2' } }));
+  return missingFrontUsb(units, layout).map(({ chassis, board, kind }): Finding => ({
+    severity: 'note',
+    at: [{ unit: chassis.id }, { unit: board.id }],
+    facts: { chassis: chassis.part.name, board: board.part.name, kind: kind === 'usb3-header' ? 'USB 3' : 'USB 2' },
+  }));
 }
 
 /** Cables of the kit that no lead of the layout is made of: the wrong way round, or of the wrong ends. */
@@ -32,14 +46,24 @@ export function spareCables({ leads, units }: Situation): Finding[] {
     const twin = leads.needs.find(({ lead }) => kinds.includes(lead.host) && kinds.includes(lead.device));
     const turned = twin && twin.lead.shape !== 'straight' && part.ends.some(({ tails }) => tails > 1);
     const right = twin ?? wanted[0];
-    return { severity: turned || wanted.length > 0 ? 'caution' : 'note', at: cables.map(({ id }) => ({ unit: id })), facts: { count: cables.length, cable: part.name, turned: turned ? (twin.lead.shape === 'reverse' ? 'forward' : 'reverse') : '', right: right ? `${right.count} × ${right.lead.name}` : '' } };
+    return {
+      severity: turned || wanted.length > 0 ? 'caution' : 'note',
+      at: cables.map(({ id }) => ({ unit: id })),
+      facts: {
+        count: cables.length,
+        cable: part.name,
+        turned: turned ? (twin.lead.shape === 'reverse' ? 'forward' : 'reverse') : '',
+        right: right ? `${right.count} × ${right.lead.name}` : '',
+      },
+    };
   });
 }
 
 /** What is under by less than a tenth is pulled straighter. */
 const SPARE = 0.9;
 /** SATA 3.x: a metre in all, also behind a SAS port; eSATA two; SAS passive ten at 6 Gb/s and about six at 12. */
-const longestMm = (lead: Lead): number => (lead.host === 'esata' ? 2000 : lead.carries.includes('usb') ? 3000 : lead.carries.includes('sas') ? 6000 : 1000);
+const longestMm = (lead: Lead): number =>
+  lead.host === 'esata' ? 2000 : lead.carries.includes('usb') ? 3000 : lead.carries.includes('sas') ? 6000 : 1000;
 
 /** Cables of the kit too short for the way they are to go, or longer than what they carry allows. */
 export function cableLength(situation: Situation): Finding[] {
@@ -48,16 +72,47 @@ export function cableLength(situation: Situation): Finding[] {
   const spare = new Set(situation.leads.spare.map(({ id }) => id as string));
   return byPart(cables.filter(({ id }) => !spare.has(id))).flatMap((like): Finding[] => {
     const { part } = like[0]!;
-    const served = situation.leads.needs.find(({ lead, fromKit }) => fromKit > 0 && lead.host !== lead.device ? part.ends.some(({ kind }) => kind === lead.host) && part.ends.some(({ kind }) => kind === lead.device) : fromKit > 0 && part.ends.every(({ kind }) => kind === lead.host));
+    const served = situation.leads.needs.find(({ lead, fromKit }) =>
+      fromKit > 0 && lead.host !== lead.device
+        ? part.ends.some(({ kind }) => kind === lead.host) && part.ends.some(({ kind }) => kind === lead.device)
+        : fromKit > 0 && part.ends.every(({ kind }) => kind === lead.host),
+    );
     if (!served) return [];
     // The shortest runs take the cables there are.
-    const runs = situation.layout.wires.filter((wire) => wire.lead === served.lead.id).map((wire) => runMm(situation, wire)).filter((mm) => mm !== null).sort((a, b) => a - b).slice(0, like.length);
+    const runs = situation.layout.wires
+      .filter((wire) => wire.lead === served.lead.id)
+      .map((wire) => runMm(situation, wire))
+      .filter((mm) => mm !== null)
+      .sort((a, b) => a - b)
+      .slice(0, like.length);
     const short = runs.filter((mm) => mm * SPARE > part.lengthMm);
     const facts = { cable: part.name, count: short.length };
     const at = like.map(({ id }) => ({ unit: id }));
     const most = Math.min(part.maxTotalMm ?? Infinity, longestMm(served.lead));
-    if (part.lengthMm > most) return [{ severity: 'caution', at, gap: { have: part.lengthMm, limit: most, gap: most - part.lengthMm, unit: 'mm' }, facts: { ...facts, long: 'yes' } }];
-    return short.length === 0 ? [] : [{ severity: 'caution', at, gap: { have: part.lengthMm, limit: Math.max(...short), gap: part.lengthMm - Math.max(...short), unit: 'mm' }, facts: { ...facts, long: '' } }];
+    if (part.lengthMm > most)
+      return [
+        {
+          severity: 'caution',
+          at,
+          gap: { have: part.lengthMm, limit: most, gap: most - part.lengthMm, unit: 'mm' },
+          facts: { ...facts, long: 'yes' },
+        },
+      ];
+    return short.length === 0
+      ? []
+      : [
+          {
+            severity: 'caution',
+            at,
+            gap: {
+              have: part.lengthMm,
+              limit: Math.max(...short),
+              gap: part.lengthMm - Math.max(...short),
+              unit: 'mm',
+            },
+            facts: { ...facts, long: '' },
+          },
+        ];
   });
 }
 
@@ -66,13 +121,31 @@ export function uselessPorts(situation: Situation): Finding[] {
   const board = seatedBoard(situation);
   const box = board && boxAround(situation, board);
   if (!board || !box) return [];
-  const lanes = portsIn(situation.units, situation.layout).filter((port) => port.unit === board && port.inside && port.carries.includes('sata')).reduce((sum, port) => sum + Math.min(4, port.lanes), 0);
-  const hosts: PlannedUnit[] = situation.units.filter((unit) => isKind(unit, 'adapter') && boxAround(situation, unit) === box);
-  const within = [box as PlannedUnit, ...hosts].flatMap((unit) => spotsOf(unit.id, unit.part)).filter((spot) => spot.type === 'bay');
+  const lanes = portsIn(situation.units, situation.layout)
+    .filter((port) => port.unit === board && port.inside && port.carries.includes('sata'))
+    .reduce((sum, port) => sum + Math.min(4, port.lanes), 0);
+  const hosts: PlannedUnit[] = situation.units.filter(
+    (unit) => isKind(unit, 'adapter') && boxAround(situation, unit) === box,
+  );
+  const within = [box as PlannedUnit, ...hosts]
+    .flatMap((unit) => spotsOf(unit.id, unit.part))
+    .filter((spot) => spot.type === 'bay');
   const covered = hosts.reduce((sum, unit) => sum + (isKind(unit, 'adapter') ? unit.part.span : 0), 0);
   // A bay for an adapter holds at most what the densest cage does.
-  const bays = within.reduce((sum, spot) => sum + (spot.type === 'bay' ? spot.count * (spot.group.takes.includes('5.25') ? 6 : 1) : 0), 0) - covered;
+  const bays =
+    within.reduce(
+      (sum, spot) => sum + (spot.type === 'bay' ? spot.count * (spot.group.takes.includes('5.25') ? 6 : 1) : 0),
+      0,
+    ) - covered;
   const idle = lanes - Math.max(0, bays);
-  return idle > 0 ? [{ severity: 'note', at: [{ unit: board.id }], gap: { have: lanes, limit: Math.max(0, bays), gap: -idle, unit: 'ports' }, facts: { board: board.part.name, chassis: box.part.name, bays: Math.max(0, bays) } }] : [];
+  return idle > 0
+    ? [
+        {
+          severity: 'note',
+          at: [{ unit: board.id }],
+          gap: { have: lanes, limit: Math.max(0, bays), gap: -idle, unit: 'ports' },
+          facts: { board: board.part.name, chassis: box.part.name, bays: Math.max(0, bays) },
+        },
+      ]
+    : [];
 }
-

@@ -3,10 +3,20 @@ import type { SpotRef } from '../build/layout';
 export type Severity = 'blocker' | 'caution' | 'note';
 
 /** A number against its limit: `gap` is signed, negative where the limit is passed, in `unit`. */
-export type Gap = { readonly have: number; readonly limit: number; readonly gap: number; readonly unit: string; readonly lo?: number; readonly hi?: number };
+export type Gap = {
+  readonly have: number;
+  readonly limit: number;
+  readonly gap: number;
+  readonly unit: string;
+  readonly lo?: number;
+  readonly hi?: number;
+};
 export type Place = { readonly unit: string } | { readonly spot: SpotRef };
 
-/** What a rule says, as data: something wrong or worth knowing. The registry adds code and key, the catalogue of words its sentence. */
+/**
+ * What a rule says, as data: something wrong or worth knowing. The registry adds code and key, the catalogue of words
+ * its sentence.
+ */
 export type Finding = {
   readonly severity: Severity;
   /** Units and spots it is about: where its tag hangs. */

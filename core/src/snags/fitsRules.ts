@@ -3,32 +3,82 @@ import { mismatch } from '../place/mates';
 import { spotsOf } from '../place/spots';
 import { boardSlot, coveredBy } from '../place/around';
 import { isCard, ofKind, unitsById, type PlannedUnit } from '../place/units';
-import { boardsOf, boxAround, byPart, chassisOf, occupiedFeatures, seatedBoard, spotOf, unplacedOf, unitById, type Situation } from './situation';
+import {
+  boardsOf,
+  boxAround,
+  byPart,
+  chassisOf,
+  occupiedFeatures,
+  seatedBoard,
+  spotOf,
+  unplacedOf,
+  unitById,
+  type Situation,
+} from './situation';
 import { CLOSE_MM, type Finding, type Gap } from './finding';
 
 const gapMm = (have: number, limit: number): Gap => ({ have, limit, gap: limit - have, unit: 'mm' });
 
 /** A length against its limit: less than none blocks, up to 2 mm cautions. */
-function lengthFinding(have: number, limit: Limit, unit: PlannedUnit, facts: Finding['facts'], host: PlannedUnit): Finding[] {
+function lengthFinding(
+  have: number,
+  limit: Limit,
+  unit: PlannedUnit,
+  facts: Finding['facts'],
+  host: PlannedUnit,
+): Finding[] {
   const gap = gapMm(have, limit.maxMm);
   if (gap.gap > CLOSE_MM) return [];
-  return [{ severity: gap.gap < 0 ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap, facts: { ...facts, because: limit.label, culprit: limit.because, host: host.id }, because: [{ spot: { host: host.id, key: limit.because } }] }];
+  return [
+    {
+      severity: gap.gap < 0 ? 'blocker' : 'caution',
+      at: [{ unit: unit.id }],
+      gap,
+      facts: { ...facts, because: limit.label, culprit: limit.because, host: host.id },
+      because: [{ spot: { host: host.id, key: limit.because } }],
+    },
+  ];
 }
 
 export function boardInChassis(situation: Situation): Finding[] {
   const loose = unplacedOf(situation, 'board');
   const chassis = chassisOf(situation)[0];
-  const refused = chassis ? loose.flatMap((unit): Finding[] => {
-    const tray = spotsOf(chassis.id, chassis.part).find((spot) => spot.type === 'tray');
-    const why = tray ? mismatch(unit.part, tray) : { want: 'no board', have: unit.part.kind === 'board' ? unit.part.holes : '' };
-    return why ? [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { board: unit.part.name, chassis: chassis.part.name, want: why.want, have: why.have } }] : [];
-  }) : [];
+  const refused = chassis
+    ? loose.flatMap((unit): Finding[] => {
+        const tray = spotsOf(chassis.id, chassis.part).find((spot) => spot.type === 'tray');
+        const why = tray
+          ? mismatch(unit.part, tray)
+          : { want: 'no board', have: unit.part.kind === 'board' ? unit.part.holes : '' };
+        return why
+          ? [
+              {
+                severity: 'blocker',
+                at: [{ unit: unit.id }],
+                facts: { board: unit.part.name, chassis: chassis.part.name, want: why.want, have: why.have },
+              },
+            ]
+          : [];
+      })
+    : [];
   const large = boardsOf(situation).flatMap((unit): Finding[] => {
     const box = boxAround(situation, unit);
     if (!box) return [];
-    const sides = [['wide', unit.part.edgeMm, box.part.maxBoardEdgeMm], ['deep', unit.part.depthMm, box.part.maxBoardDepthMm]] as const;
+    const sides = [
+      ['wide', unit.part.edgeMm, box.part.maxBoardEdgeMm],
+      ['deep', unit.part.depthMm, box.part.maxBoardDepthMm],
+    ] as const;
     return sides.flatMap(([side, have, limit]): Finding[] =>
-      limit !== null && limit - have < 0 ? [{ severity: 'blocker', at: [{ unit: unit.id }], gap: gapMm(have, limit), facts: { board: unit.part.name, chassis: box.part.name, side } }] : []);
+      limit !== null && limit - have < 0
+        ? [
+            {
+              severity: 'blocker',
+              at: [{ unit: unit.id }],
+              gap: gapMm(have, limit),
+              facts: { board: unit.part.name, chassis: box.part.name, side },
+            },
+          ]
+        : [],
+    );
   });
   return [...refused, ...large];
 }
@@ -39,7 +89,18 @@ export function supplyForm(situation: Situation): Finding[] {
   return unplacedOf(situation, 'supply').flatMap((unit): Finding[] => {
     const forms = chassis.part.supplyBays.flatMap((bay) => bay.forms);
     if (unit.part.kind !== 'supply' || forms.includes(unit.part.form)) return [];
-    return [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { supply: unit.part.name, chassis: chassis.part.name, want: forms.join(' or ') || 'no supply', have: unit.part.form } }];
+    return [
+      {
+        severity: 'blocker',
+        at: [{ unit: unit.id }],
+        facts: {
+          supply: unit.part.name,
+          chassis: chassis.part.name,
+          want: forms.join(' or ') || 'no supply',
+          have: unit.part.form,
+        },
+      },
+    ];
   });
 }
 
@@ -51,7 +112,13 @@ export function supplyLength(situation: Situation): Finding[] {
     if (!box || !bay || unit.builtIn) return [];
     const own: Limit = { maxMm: bay.maxLengthMm, because: bay.key, label: 'the end of its bay' };
     const other = limitFor(box.part, 'supply', { occupied: occupiedFeatures(situation, box) });
-    return lengthFinding(unit.part.lengthMm, other && other.maxMm < own.maxMm ? other : own, unit, { supply: unit.part.name }, box);
+    return lengthFinding(
+      unit.part.lengthMm,
+      other && other.maxMm < own.maxMm ? other : own,
+      unit,
+      { supply: unit.part.name },
+      box,
+    );
   });
 }
 
@@ -80,11 +147,28 @@ export function cardSlot(situation: Situation): Finding[] {
   return situation.outcome.unplaced.flatMap((unit): Finding[] => {
     if (!isCard(unit.part)) return [];
     const { slots } = board.part;
-    const taken = slots.filter((slot) => Object.values(situation.layout.at).some((seat) => seat.spot.host === board.id && seat.spot.key === slot.key)).length;
+    const taken = slots.filter((slot) =>
+      Object.values(situation.layout.at).some((seat) => seat.spot.host === board.id && seat.spot.key === slot.key),
+    ).length;
     const groups = spotsOf(board.id, board.part).filter((spot) => spot.type === 'slot');
     const takes = groups.filter((spot) => !mismatch(unit.part, spot)).length;
-    const reason = slots.length === 0 ? `${board.part.name} has no slots.` : takes === 0 ? `It is ${unit.part.bus === 'pci' ? 'PCI' : `x${unit.part.lanes}`}; the slots are ${[...new Set(slots.map((slot) => (slot.bus === 'pci' ? 'PCI' : `x${slot.lanes}`)))].join(', ')}.` : slots.length === 1 ? 'The only one is in use.' : `${taken} of ${slots.length} are in use.`;
-    return [{ severity: 'blocker', at: [{ unit: unit.id }], facts: { card: unit.part.name, reason }, because: [{ unit: board.id }] }];
+    const reason =
+      slots.length === 0
+        ? `${board.part.name} has no slots.`
+        : takes === 0
+          ? `It is ${unit.part.bus === 'pci' ? 'PCI' : `x${unit.part.lanes}`}; the slots are ` +
+            `${[...new Set(slots.map((slot) => (slot.bus === 'pci' ? 'PCI' : `x${slot.lanes}`)))].join(', ')}.`
+          : slots.length === 1
+            ? 'The only one is in use.'
+            : `${taken} of ${slots.length} are in use.`;
+    return [
+      {
+        severity: 'blocker',
+        at: [{ unit: unit.id }],
+        facts: { card: unit.part.name, reason },
+        because: [{ unit: board.id }],
+      },
+    ];
   });
 }
 
@@ -100,23 +184,50 @@ export function cardCovers(situation: Situation): Finding[] {
     const covered = coveredBy(unit, spot!, situation.units);
     const openings = boxAround(situation, unit)?.part.openings.reduce((sum, one) => sum + one.count, 0);
     const last = slot.position + Math.ceil(part.thickSlots);
-    const facts = { card: part.name, slots: Math.ceil(part.thickSlots), covered: covered.map((name) => board.slots.find((one) => name.endsWith(`/${one.key}`))?.label ?? name).join(' and ') };
-    if (openings !== undefined && part.brackets.length > 0 && last > openings) return [{ severity: 'blocker', at: [{ unit: unit.id }], gap: { have: last, limit: openings, gap: openings - last, unit: 'openings' }, facts }];
+    const facts = {
+      card: part.name,
+      slots: Math.ceil(part.thickSlots),
+      covered: covered
+        .map((name) => board.slots.find((one) => name.endsWith(`/${one.key}`))?.label ?? name)
+        .join(' and '),
+    };
+    if (openings !== undefined && part.brackets.length > 0 && last > openings)
+      return [
+        {
+          severity: 'blocker',
+          at: [{ unit: unit.id }],
+          gap: { have: last, limit: openings, gap: openings - last, unit: 'openings' },
+          facts,
+        },
+      ];
     return covered.length ? [{ severity: 'note', at: [{ unit: unit.id }, { spot: spot! }], facts }] : [];
   });
 }
 
 /** Fans that found no mount: of another size, or one too many. */
 export function fanMount(situation: Situation): Finding[] {
-  const hosts = situation.units.filter((unit) => unit.part.kind === 'chassis' || unit.part.kind === 'adapter' || unit.part.kind === 'cooler');
-  const mounts = hosts.flatMap((unit) => spotsOf(unit.id, unit.part)).flatMap((spot) => (spot.type === 'fanMount' ? [spot] : []));
+  const hosts = situation.units.filter(
+    (unit) => unit.part.kind === 'chassis' || unit.part.kind === 'adapter' || unit.part.kind === 'cooler',
+  );
+  const mounts = hosts
+    .flatMap((unit) => spotsOf(unit.id, unit.part))
+    .flatMap((spot) => (spot.type === 'fanMount' ? [spot] : []));
   if (chassisOf(situation).length === 0) return [];
   return byPart(unplacedOf(situation, 'fan')).map((units): Finding => {
     const fan = units[0]!.part;
     const sizes = [...new Set(mounts.flatMap((spot) => spot.mount.sizesMm))].sort((a, b) => a - b);
     const fits = mounts.filter((spot) => !mismatch(fan, spot)).reduce((sum, spot) => sum + spot.count, 0);
-    const reason = fits > 0 ? `All ${fits} mounts of its size are taken.` : sizes.length ? `The mounts take ${sizes.join(', ')} mm.` : 'This chassis has no fan mounts.';
-    return { severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), facts: { count: units.length, fan: fan.name, reason } };
+    const reason =
+      fits > 0
+        ? `All ${fits} mounts of its size are taken.`
+        : sizes.length
+          ? `The mounts take ${sizes.join(', ')} mm.`
+          : 'This chassis has no fan mounts.';
+    return {
+      severity: 'blocker',
+      at: units.map((unit) => ({ unit: unit.id })),
+      facts: { count: units.length, fan: fan.name, reason },
+    };
   });
 }
 
@@ -126,35 +237,73 @@ export function driveInBay(situation: Situation): Finding[] {
     const { part } = units[0]!;
     if (part.kind !== 'drive') return [];
     if ((part.size === 'm2' || part.size === 'usb') && !seatedBoard(situation)) return [];
-    return [{ severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), facts: { count: units.length, names: `${units.length} × ${part.name}`, reason: whyNoPlace(situation, units[0]!) } }];
+    return [
+      {
+        severity: 'blocker',
+        at: units.map((unit) => ({ unit: unit.id })),
+        facts: {
+          count: units.length,
+          names: `${units.length} × ${part.name}`,
+          reason: whyNoPlace(situation, units[0]!),
+        },
+      },
+    ];
   });
   const high = ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
     const spot = spotOf(situation, unit);
     const host = spot && unitById(situation, spot.host)?.part;
-    const group = host && (host.kind === 'chassis' || host.kind === 'adapter') ? host.bayGroups.find((one) => one.key === spot.key) : undefined;
+    const group =
+      host && (host.kind === 'chassis' || host.kind === 'adapter')
+        ? host.bayGroups.find((one) => one.key === spot.key)
+        : undefined;
     return group && unit.part.heightMm > group.maxDriveHeightMm
-      ? [{ severity: 'blocker', at: [{ unit: unit.id }, { spot: spot! }], gap: gapMm(unit.part.heightMm, group.maxDriveHeightMm), facts: { drive: unit.part.name } }] : [];
+      ? [
+          {
+            severity: 'blocker',
+            at: [{ unit: unit.id }, { spot: spot! }],
+            gap: gapMm(unit.part.heightMm, group.maxDriveHeightMm),
+            facts: { drive: unit.part.name },
+          },
+        ]
+      : [];
   });
   return [...loose, ...high];
 }
 
 /** What is wrong with each M.2 socket there is: its length, its key or what it speaks. */
 function whyNoSocket(unit: PlannedUnit, hosts: readonly PlannedUnit[]): string | null {
-  const said = hosts.flatMap((one) => spotsOf(one.id, one.part)).filter((spot) => spot.type === 'm2').flatMap((spot) => {
-    const why = mismatch(unit.part, spot);
-    if (!why) return [];
-    const words = { length: `takes ${why.want} mm, it is ${why.have}`, key: `has key ${why.want}, it has ${why.have}`, protocol: `speaks ${why.want === 'pcie' ? 'NVMe' : why.want.toUpperCase()} only` };
-    return [`${spot.label} ${words[why.code as keyof typeof words] ?? 'does not take it'}.`];
-  });
+  const said = hosts
+    .flatMap((one) => spotsOf(one.id, one.part))
+    .filter((spot) => spot.type === 'm2')
+    .flatMap((spot) => {
+      const why = mismatch(unit.part, spot);
+      if (!why) return [];
+      const words = {
+        length: `takes ${why.want} mm, it is ${why.have}`,
+        key: `has key ${why.want}, it has ${why.have}`,
+        protocol: `speaks ${why.want === 'pcie' ? 'NVMe' : why.want.toUpperCase()} only`,
+      };
+      return [`${spot.label} ${words[why.code as keyof typeof words] ?? 'does not take it'}.`];
+    });
   return said.length ? [...new Set(said)].join(' ') : null;
 }
 
 /** Bays of the right size all taken, or none of that size, also counting what adapters offer. */
 function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
-  const wants = unit.part.kind === 'drive' ? { m2: 'M.2', usb: 'USB', slot: 'slot', 'u.2': 'U.2', '3.5': '3.5-inch', '2.5': '2.5-inch' }[unit.part.size] : '';
+  const wants =
+    unit.part.kind === 'drive'
+      ? { m2: 'M.2', usb: 'USB', slot: 'slot', 'u.2': 'U.2', '3.5': '3.5-inch', '2.5': '2.5-inch' }[unit.part.size]
+      : '';
   const hosts = situation.units.filter((one) => situation.layout.at[one.id]);
-  const groups = hosts.flatMap((one) => spotsOf(one.id, one.part)).filter((spot) => (spot.type === 'bay' || spot.type === 'm2' || spot.type === 'usb') && !mismatch(unit.part, spot));
+  const groups = hosts
+    .flatMap((one) => spotsOf(one.id, one.part))
+    .filter((spot) => (spot.type === 'bay' || spot.type === 'm2' || spot.type === 'usb') && !mismatch(unit.part, spot));
   const places = groups.reduce((sum, group) => sum + group.count, 0);
-  if (places === 0 && unit.part.kind === 'drive' && unit.part.size === 'm2') { const why = whyNoSocket(unit, hosts); if (why) return why; }
-  return places === 0 ? `Nothing in this machine takes a ${wants} drive of this kind.` : `All ${places} ${wants} places are taken.`;
+  if (places === 0 && unit.part.kind === 'drive' && unit.part.size === 'm2') {
+    const why = whyNoSocket(unit, hosts);
+    if (why) return why;
+  }
+  return places === 0
+    ? `Nothing in this machine takes a ${wants} drive of this kind.`
+    : `All ${places} ${wants} places are taken.`;
 }

@@ -2,11 +2,21 @@ import { limitFor } from '../place/clearance';
 import { groupAt } from '../place/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
 import type { PartOf } from '../parts/resolve';
-import { boxAround, byPart, chassisOf, isSeated, occupiedFeatures, spotOf, unitById, type Situation } from './situation';
+import {
+  boxAround,
+  byPart,
+  chassisOf,
+  isSeated,
+  occupiedFeatures,
+  spotOf,
+  unitById,
+  type Situation,
+} from './situation';
 import { CLOSE_MM, type Finding } from './finding';
 
 /** The screw holes of a drive: set A or B of 3.5-inch ones (SFF-8301), those of 2.5-inch ones (SFF-8201). */
-const holesOf = (drive: PartOf<'drive'>): 'A' | 'B' | '2.5' | null => (drive.size === '2.5' || drive.size === 'u.2' ? '2.5' : drive.size === '3.5' ? drive.holes : null);
+const holesOf = (drive: PartOf<'drive'>): 'A' | 'B' | '2.5' | null =>
+  drive.size === '2.5' || drive.size === 'u.2' ? '2.5' : drive.size === '3.5' ? drive.holes : null;
 
 /** Drives that mate with their bay and that nothing holds: its holes are not theirs. */
 export function driveHoles(situation: Situation): Finding[] {
@@ -19,7 +29,16 @@ export function driveHoles(situation: Situation): Finding[] {
   });
   return byPart(loose).map((units): Finding => {
     const group = groupAt(byId, spotOf(situation, units[0]!)!);
-    return { severity: 'caution', at: units.flatMap((unit) => [{ unit: unit.id }]), facts: { count: units.length, drive: units[0]!.part.name, have: holesOf(units[0]!.part)!, want: group?.type === 'bay' ? group.group.holes!.join(' and ') : '' } };
+    return {
+      severity: 'caution',
+      at: units.flatMap((unit) => [{ unit: unit.id }]),
+      facts: {
+        count: units.length,
+        drive: units[0]!.part.name,
+        have: holesOf(units[0]!.part)!,
+        want: group?.type === 'bay' ? group.group.holes!.join(' and ') : '',
+      },
+    };
   });
 }
 
@@ -46,7 +65,15 @@ export function supplyScrews(situation: Situation): Finding[] {
   return ofKind(situation.units, 'supply').flatMap((unit): Finding[] => {
     const box = boxAround(situation, unit);
     const bay = box?.part.supplyBays.find(({ key }) => key === spotOf(situation, unit)?.key);
-    return box && bay && !bay.screws && !bay.outside && !unit.builtIn ? [{ severity: 'caution', at: [{ unit: unit.id }], facts: { supply: unit.part.name, bay: bay.label.toLowerCase(), chassis: box.part.name } }] : [];
+    return box && bay && !bay.screws && !bay.outside && !unit.builtIn
+      ? [
+          {
+            severity: 'caution',
+            at: [{ unit: unit.id }],
+            facts: { supply: unit.part.name, bay: bay.label.toLowerCase(), chassis: box.part.name },
+          },
+        ]
+      : [];
   });
 }
 
@@ -54,9 +81,23 @@ export function supplyScrews(situation: Situation): Finding[] {
 export function coolerBase(situation: Situation): Finding[] {
   return ofKind(situation.units, 'cooler').flatMap((unit): Finding[] => {
     const board = spotOf(situation, unit)?.host;
-    const processor = ofKind(situation.units, 'processor').find((one) => isSeated(situation, one) && spotOf(situation, one)?.host === board);
+    const processor = ofKind(situation.units, 'processor').find(
+      (one) => isSeated(situation, one) && spotOf(situation, one)?.host === board,
+    );
     if (!processor || processor.part.spreaderMm <= unit.part.baseMm) return [];
-    return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have: unit.part.baseMm, limit: processor.part.spreaderMm, gap: unit.part.baseMm - processor.part.spreaderMm, unit: 'mm' }, facts: { cooler: unit.part.name, processor: processor.part.name } }];
+    return [
+      {
+        severity: 'caution',
+        at: [{ unit: unit.id }],
+        gap: {
+          have: unit.part.baseMm,
+          limit: processor.part.spreaderMm,
+          gap: unit.part.baseMm - processor.part.spreaderMm,
+          unit: 'mm',
+        },
+        facts: { cooler: unit.part.name, processor: processor.part.name },
+      },
+    ];
   });
 }
 
@@ -75,7 +116,14 @@ export function stickHeight(situation: Situation): Finding[] {
     const limit = limitFor(box.part, 'stick', { occupied }) ?? limitFor(box.part, 'cooler', { occupied });
     const have = unit.part.lengthMm + USB_SOCKET_MM;
     if (!limit || limit.maxMm - have > CLOSE_MM) return [];
-    return [{ severity: limit.maxMm < have ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have, limit: limit.maxMm, gap: limit.maxMm - have, unit: 'mm' }, facts: { drive: unit.part.name, because: limit.label, culprit: limit.because, host: box.id } }];
+    return [
+      {
+        severity: limit.maxMm < have ? 'blocker' : 'caution',
+        at: [{ unit: unit.id }],
+        gap: { have, limit: limit.maxMm, gap: limit.maxMm - have, unit: 'mm' },
+        facts: { drive: unit.part.name, because: limit.label, culprit: limit.because, host: box.id },
+      },
+    ];
   });
 }
 
@@ -92,7 +140,14 @@ export function rackBody(situation: Situation): Finding[] {
     const { part } = unit;
     const limit = part.slideRails === 'none' ? RACK_OPENING_MM : BODY_WITH_RAILS_MM;
     if (part.rackUnits === null || part.widthMm <= limit) return [];
-    return [{ severity: part.widthMm > RACK_OPENING_MM ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have: part.widthMm, limit, gap: limit - part.widthMm, unit: 'mm' }, facts: { chassis: part.name, rails: part.slideRails === 'none' ? '' : 'yes' } }];
+    return [
+      {
+        severity: part.widthMm > RACK_OPENING_MM ? 'blocker' : 'caution',
+        at: [{ unit: unit.id }],
+        gap: { have: part.widthMm, limit, gap: limit - part.widthMm, unit: 'mm' },
+        facts: { chassis: part.name, rails: part.slideRails === 'none' ? '' : 'yes' },
+      },
+    ];
   });
 }
 
@@ -104,6 +159,13 @@ export function rackDepth(situation: Situation): Finding[] {
     const { part } = unit;
     const have = part.depthMm + (part.handlesMm ?? 0) + CABLES_MM;
     if (part.depthMm > limit || have <= limit) return [];
-    return [{ severity: 'caution', at: [{ unit: unit.id }], gap: { have, limit, gap: limit - have, unit: 'mm' }, facts: { chassis: part.name, depth: part.depthMm, handles: part.handlesMm ?? 0, cables: CABLES_MM } }];
+    return [
+      {
+        severity: 'caution',
+        at: [{ unit: unit.id }],
+        gap: { have, limit, gap: limit - have, unit: 'mm' },
+        facts: { chassis: part.name, depth: part.depthMm, handles: part.handlesMm ?? 0, cables: CABLES_MM },
+      },
+    ];
   });
 }

@@ -15,10 +15,19 @@ export function memoryMates(situation: Situation): Finding[] {
     const memory = units[0]!.part;
     const bank = spotsOf(board.id, part).find((spot) => spot.type === 'memoryBank');
     if (memory.kind !== 'memory' || (bank && !mismatch(memory, bank))) return [];
-    return [{
-      severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), because: [{ unit: board.id }],
-      facts: { memory: memory.name, board: part.name, have: `${memory.type.toUpperCase()} ${FORM[memory.form]}`, want: bank ? `${part.memoryType.toUpperCase()} ${FORM[part.memoryForm]}` : 'no modules' },
-    }];
+    return [
+      {
+        severity: 'blocker',
+        at: units.map((unit) => ({ unit: unit.id })),
+        because: [{ unit: board.id }],
+        facts: {
+          memory: memory.name,
+          board: part.name,
+          have: `${memory.type.toUpperCase()} ${FORM[memory.form]}`,
+          want: bank ? `${part.memoryType.toUpperCase()} ${FORM[part.memoryForm]}` : 'no modules',
+        },
+      },
+    ];
   });
 }
 
@@ -27,7 +36,15 @@ export function memorySlots(situation: Situation): Finding[] {
   const bank = board && spotsOf(board.id, board.part).find((spot) => spot.type === 'memoryBank');
   if (!board || !bank) return [];
   const loose = unplacedOf(situation, 'memory').filter((unit) => !mismatch(unit.part, bank));
-  return loose.length ? [{ severity: 'blocker', at: loose.map((unit) => ({ unit: unit.id })), facts: { count: loose.length, board: board.part.name, slots: board.part.memorySlots } }] : [];
+  return loose.length
+    ? [
+        {
+          severity: 'blocker',
+          at: loose.map((unit) => ({ unit: unit.id })),
+          facts: { count: loose.length, board: board.part.name, slots: board.part.memorySlots },
+        },
+      ]
+    : [];
 }
 
 export function memoryRegistered(situation: Situation): Finding[] {
@@ -39,7 +56,19 @@ export function memoryRegistered(situation: Situation): Finding[] {
     const wrong = memory.registered ? board.part.memoryRegistered === 'never' : board.part.memoryRegistered === 'must';
     if (!wrong) return [];
     const words = (registered: boolean) => (registered ? 'registered' : 'unbuffered');
-    return [{ severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), because: [{ unit: board.id }], facts: { memory: memory.name, board: board.part.name, have: words(memory.registered), want: words(!memory.registered) } }];
+    return [
+      {
+        severity: 'blocker',
+        at: units.map((unit) => ({ unit: unit.id })),
+        because: [{ unit: board.id }],
+        facts: {
+          memory: memory.name,
+          board: board.part.name,
+          have: words(memory.registered),
+          want: words(!memory.registered),
+        },
+      },
+    ];
   });
 }
 
@@ -50,7 +79,12 @@ export function socket(situation: Situation): Finding[] {
   return byPart([...unplacedOf(situation, 'processor'), ...unplacedOf(situation, 'cooler')]).map((units): Finding => {
     const { part } = units[0]!;
     const have = part.kind === 'processor' ? part.socket : part.kind === 'cooler' ? part.sockets.join(', ') : '';
-    return { severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), because: [{ unit: board.id }], facts: { part: part.name, have, board: board.part.name, want: board.part.socket ?? '' } };
+    return {
+      severity: 'blocker',
+      at: units.map((unit) => ({ unit: unit.id })),
+      because: [{ unit: board.id }],
+      facts: { part: part.name, have, board: board.part.name, want: board.part.socket ?? '' },
+    };
   });
 }
 
@@ -60,12 +94,19 @@ export function memoryMax(situation: Situation): Finding[] {
     const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
     const gb = (bytes: number) => bytes / 1024 ** 3;
     const finding = (units: readonly PlannedUnit[], have: number, limit: number, what: string): Finding => ({
-      severity: 'blocker', at: units.map((unit) => ({ unit: unit.id })), because: [{ unit: board.id }], gap: { have, limit, gap: limit - have, unit: 'GB' }, facts: { board: board.part.name, what },
+      severity: 'blocker',
+      at: units.map((unit) => ({ unit: unit.id })),
+      because: [{ unit: board.id }],
+      gap: { have, limit, gap: limit - have, unit: 'GB' },
+      facts: { board: board.part.name, what },
     });
     const large = modules.filter((unit) => unit.part.capacityBytes > board.part.memoryMaxModuleBytes);
-    if (large.length) return [finding(large, gb(large[0]!.part.capacityBytes), gb(board.part.memoryMaxModuleBytes), 'a module')];
+    if (large.length)
+      return [finding(large, gb(large[0]!.part.capacityBytes), gb(board.part.memoryMaxModuleBytes), 'a module')];
     const total = modules.reduce((sum, unit) => sum + unit.part.capacityBytes, 0);
-    return total > board.part.memoryMaxBytes ? [finding(modules, gb(total), gb(board.part.memoryMaxBytes), 'in all')] : [];
+    return total > board.part.memoryMaxBytes
+      ? [finding(modules, gb(total), gb(board.part.memoryMaxBytes), 'in all')]
+      : [];
   });
 }
 
@@ -79,10 +120,26 @@ export function memoryPath(situation: Situation): Finding[] {
   if (!board || !room?.path || room.free > 0 || room.slots < MANY_MODULES) return [];
   const gb = (bytes: number) => bytes / 1024 ** 3;
   const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
-  return [{
-    severity: 'note', at: modules.map(({ id }) => ({ unit: id })), because: [{ unit: board.id }], gap: { have: gb(room.fittedBytes), limit: gb(room.mostBytes), gap: gb(room.fittedBytes - room.mostBytes), unit: 'GB' },
-    facts: { board: board.part.name, slots: room.slots, add: room.path.add, of: gb(room.path.ofBytes), giveUp: room.path.giveUp },
-  }];
+  return [
+    {
+      severity: 'note',
+      at: modules.map(({ id }) => ({ unit: id })),
+      because: [{ unit: board.id }],
+      gap: {
+        have: gb(room.fittedBytes),
+        limit: gb(room.mostBytes),
+        gap: gb(room.fittedBytes - room.mostBytes),
+        unit: 'GB',
+      },
+      facts: {
+        board: board.part.name,
+        slots: room.slots,
+        add: room.path.add,
+        of: gb(room.path.ofBytes),
+        giveUp: room.path.giveUp,
+      },
+    },
+  ];
 }
 
 /** Modules in the slots the board wants filled first: a note while the order matters and not all are filled. */
@@ -96,7 +153,21 @@ export function memoryOrder(situation: Situation): Finding[] {
   const now = modules.map((unit) => spotOf(situation, unit)!.n ?? 1);
   const wrong = now.filter((n) => !first.includes(n));
   if (wrong.length === 0) return [];
-  return [{ severity: 'caution', at: modules.map((unit): { unit: string } => ({ unit: unit.id })), facts: { board: board.part.name, count: modules.length, first: first.slice().sort((a, b) => a - b).join(' and '), now: now.sort((a, b) => a - b).join(' and ') } }];
+  return [
+    {
+      severity: 'caution',
+      at: modules.map((unit): { unit: string } => ({ unit: unit.id })),
+      facts: {
+        board: board.part.name,
+        count: modules.length,
+        first: first
+          .slice()
+          .sort((a, b) => a - b)
+          .join(' and '),
+        now: now.sort((a, b) => a - b).join(' and '),
+      },
+    },
+  ];
 }
 
 /** Nothing to see the setup on: no picture from processor or card, and no remote management. */
@@ -105,6 +176,17 @@ export function display(situation: Situation): Finding[] {
   const processor = ofKind(situation.units, 'processor')[0];
   if (!board || !processor || board.part.remoteManagement) return [];
   if (processor.part.graphics && board.part.displayOutput) return [];
-  if (ofKind(situation.units, 'accelerator').some((unit) => unit.part.displayOutput && isSeated(situation, unit))) return [];
-  return [{ severity: 'caution', at: [{ unit: processor.id }, { unit: board.id }], facts: { processor: processor.part.name, board: board.part.name, graphics: processor.part.graphics ? 'has' : 'has no' } }];
+  if (ofKind(situation.units, 'accelerator').some((unit) => unit.part.displayOutput && isSeated(situation, unit)))
+    return [];
+  return [
+    {
+      severity: 'caution',
+      at: [{ unit: processor.id }, { unit: board.id }],
+      facts: {
+        processor: processor.part.name,
+        board: board.part.name,
+        graphics: processor.part.graphics ? 'has' : 'has no',
+      },
+    },
+  ];
 }

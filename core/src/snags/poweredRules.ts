@@ -10,23 +10,35 @@ import type { Finding } from './finding';
 type Supply = NonNullable<ReturnType<typeof supplyOf>>;
 
 /** Boxes that have a supply, each with it. */
-const suppliedBoxes = (situation: Situation) => boxesOf(situation.context).flatMap((box) => {
-  const supply = supplyOf(situation.context, box);
-  return supply ? [{ box, supply }] : [];
-});
+const suppliedBoxes = (situation: Situation) =>
+  boxesOf(situation.context).flatMap((box) => {
+    const supply = supplyOf(situation.context, box);
+    return supply ? [{ box, supply }] : [];
+  });
 
 type Load = { readonly value: number; readonly lo: number; readonly hi: number };
 const ranged = (load: Quantity | null): Load | null => load && { value: load.value, ...rangeOfQuantity(load) };
 
 /** A load against a supply's limit: the likely value past it blocks, only the bad end past it cautions. */
-function loadFinding(load: Load | null | undefined, limit: number, unit: 'A' | 'W', supply: Supply, others: readonly PlannedUnit[], facts: Finding['facts']): Finding[] {
+function loadFinding(
+  load: Load | null | undefined,
+  limit: number,
+  unit: 'A' | 'W',
+  supply: Supply,
+  others: readonly PlannedUnit[],
+  facts: Finding['facts'],
+): Finding[] {
   if (!load) return [];
   const { lo, hi } = load;
   if (hi <= limit) return [];
-  return [{
-    severity: load.value > limit ? 'blocker' : 'caution', at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
-    gap: { have: load.value, limit, gap: limit - load.value, unit, lo, hi }, facts: { ...facts, supply: supply.part.name },
-  }];
+  return [
+    {
+      severity: load.value > limit ? 'blocker' : 'caution',
+      at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
+      gap: { have: load.value, limit, gap: limit - load.value, unit, lo, hi },
+      facts: { ...facts, supply: supply.part.name },
+    },
+  ];
 }
 
 export function start12V(situation: Situation): Finding[] {
@@ -34,21 +46,51 @@ export function start12V(situation: Situation): Finding[] {
   const alone = boxesOf(situation.context).length === 1;
   return suppliedBoxes(situation).flatMap(({ box, supply }) => {
     const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
-    return loadFinding(alone ? situation.figures['power.start12A'] : ranged(boxStart12A(situation.context, box, new Ledger(false))), supply.part.rail12A, 'A', supply, drives, { drives: drives.length });
+    return loadFinding(
+      alone ? situation.figures['power.start12A'] : ranged(boxStart12A(situation.context, box, new Ledger(false))),
+      supply.part.rail12A,
+      'A',
+      supply,
+      drives,
+      { drives: drives.length },
+    );
   });
 }
 
 /** Everything at its most together against what the supply is rated for. */
 export function supplyTotal(situation: Situation): Finding[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => loadFinding(ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))), supply.part.ratedW, 'W', supply, [], {}));
+  return suppliedBoxes(situation).flatMap(({ box, supply }) =>
+    loadFinding(
+      ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))),
+      supply.part.ratedW,
+      'W',
+      supply,
+      [],
+      {},
+    ),
+  );
 }
 
-const hasSplittable = ({ cables }: Supply['part']): boolean => cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
+const hasSplittable = ({ cables }: Supply['part']): boolean =>
+  cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
 
 /** Plugs on drives, cages, boards and cards against those on the supply's cables. */
 export function plugsShort(situation: Situation): Finding[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => plugBalance(situation.units, situation.layout, box, supply).filter((one) => one.short > 0).map((one): Finding => ({
-    severity: one.splittable ? 'caution' : 'blocker', at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
-    gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' }, facts: { plug: one.plug, need: one.need, have: one.have, supply: supply.part.name, short: one.short, overload: isSplittable(one.plug) && hasSplittable(supply.part) ? 'yes' : '' },
-  })));
+  return suppliedBoxes(situation).flatMap(({ box, supply }) =>
+    plugBalance(situation.units, situation.layout, box, supply)
+      .filter((one) => one.short > 0)
+      .map((one): Finding => ({
+        severity: one.splittable ? 'caution' : 'blocker',
+        at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
+        gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' },
+        facts: {
+          plug: one.plug,
+          need: one.need,
+          have: one.have,
+          supply: supply.part.name,
+          short: one.short,
+          overload: isSplittable(one.plug) && hasSplittable(supply.part) ? 'yes' : '',
+        },
+      })),
+  );
 }

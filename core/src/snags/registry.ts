@@ -1,10 +1,48 @@
-import { bifurcation, bracketOff, cardBracket, cardHeight, cardLink, cardOpening, cardUplink, chipsetUplink, laneBudget, m2Link } from './cardRules';
+import {
+  bifurcation,
+  bracketOff,
+  cardBracket,
+  cardHeight,
+  cardLink,
+  cardOpening,
+  cardUplink,
+  chipsetUplink,
+  laneBudget,
+  m2Link,
+} from './cardRules';
 import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
 import { coolerCarries, passiveCooler } from './cooledRules';
-import { boardInChassis, cardCovers, cardLength, cardSlot, coolerHeight, driveInBay, fanMount, supplyForm, supplyLength } from './fitsRules';
+import {
+  boardInChassis,
+  cardCovers,
+  cardLength,
+  cardSlot,
+  coolerHeight,
+  driveInBay,
+  fanMount,
+  supplyForm,
+  supplyLength,
+} from './fitsRules';
 import { coolerBase, driveHoles, fixedBays, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
-import { largestDrive, mostDevices, portMultiplier, powerDisable, raidFirmware, sectors, uplinkShare } from './linkRules';
-import { display, memoryMates, memoryMax, memoryOrder, memoryPath, memoryRegistered, memorySlots, socket } from './matesRules';
+import {
+  largestDrive,
+  mostDevices,
+  portMultiplier,
+  powerDisable,
+  raidFirmware,
+  sectors,
+  uplinkShare,
+} from './linkRules';
+import {
+  display,
+  memoryMates,
+  memoryMax,
+  memoryOrder,
+  memoryPath,
+  memoryRegistered,
+  memorySlots,
+  socket,
+} from './matesRules';
 import { plugsShort, start12V, supplyTotal } from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
 import { goesFirst, plugRoom } from './roomRules';
@@ -12,7 +50,17 @@ import type { Situation } from './situation';
 import type { Finding } from './finding';
 import { placeName, type Snag } from './snag';
 import { SNAG_CODES, type SnagCode } from './words';
-import { growthWithinBrief, idleWithinBrief, moneyWithinBrief, mustHaves, networkWithinBrief, peakWithinBrief, rackUnitsWithinBrief, sizeWithinBrief, soundWithinBrief } from './withinRules';
+import {
+  growthWithinBrief,
+  idleWithinBrief,
+  moneyWithinBrief,
+  mustHaves,
+  networkWithinBrief,
+  peakWithinBrief,
+  rackUnitsWithinBrief,
+  sizeWithinBrief,
+  soundWithinBrief,
+} from './withinRules';
 
 /** Every rule by the code of what it finds, in the order a builder would deal with them. */
 export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[]>> = {
@@ -94,7 +142,7 @@ export function findSnags(situation: Situation): Snag[] {
     // Two troubles of one rule about the same part, such as too deep and too wide, are told apart.
     return { ...finding, code, key: times > 1 ? `${key}#${times}` : key };
   };
-  return SNAG_CODES
-    .flatMap((code) => RULES[code](situation).map((finding) => keyed(code, finding)))
-    .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  return SNAG_CODES.flatMap((code) => RULES[code](situation).map((finding) => keyed(code, finding))).sort(
+    (a, b) => RANK[a.severity] - RANK[b.severity],
+  );
 }

@@ -21,13 +21,18 @@ export type Situation = {
   readonly small: readonly SmallNeed[];
 };
 
-export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined => seatSpot(situation.layout, unit);
+export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined =>
+  seatSpot(situation.layout, unit);
 /** Whether a unit has a place: its own, or built into a host. */
-export const isSeated = (situation: Situation, unit: PlannedUnit): boolean => !!situation.layout.at[unit.id] || !!unit.builtIn;
+export const isSeated = (situation: Situation, unit: PlannedUnit): boolean =>
+  !!situation.layout.at[unit.id] || !!unit.builtIn;
 export const unitById = (situation: Situation, id: string) => unitsById(situation.units).get(id);
 
 /** The chassis a seated unit is inside, with its unit. */
-export function boxAround(situation: Situation, unit: PlannedUnit): (PlannedUnit & { readonly part: PartOf<'chassis'> }) | null {
+export function boxAround(
+  situation: Situation,
+  unit: PlannedUnit,
+): (PlannedUnit & { readonly part: PartOf<'chassis'> }) | null {
   const spot = spotOf(situation, unit);
   const box = spot && boxOf(spot.host, seatsOf(situation.layout), situation.units);
   return box && box.part.kind === 'chassis' ? (box as PlannedUnit & { readonly part: PartOf<'chassis'> }) : null;
@@ -35,11 +40,17 @@ export function boxAround(situation: Situation, unit: PlannedUnit): (PlannedUnit
 
 /** Keys of the chassis' features in use: bay groups with a drive or cage in them. */
 export function occupiedFeatures(situation: Situation, box: PlannedUnit): Set<string> {
-  return new Set(Object.values(situation.layout.at).filter((seat) => seat.spot.host === box.id).map((seat) => seat.spot.key));
+  return new Set(
+    Object.values(situation.layout.at)
+      .filter((seat) => seat.spot.host === box.id)
+      .map((seat) => seat.spot.key),
+  );
 }
 
-export const unplacedOf = (situation: Situation, kind: PlannedUnit['part']['kind']) => situation.outcome.unplaced.filter((unit) => unit.part.kind === kind);
-export const chassisOf = (situation: Situation) => ofKind(situation.units, 'chassis').filter((unit) => situation.layout.at[unit.id]);
+export const unplacedOf = (situation: Situation, kind: PlannedUnit['part']['kind']) =>
+  situation.outcome.unplaced.filter((unit) => unit.part.kind === kind);
+export const chassisOf = (situation: Situation) =>
+  ofKind(situation.units, 'chassis').filter((unit) => situation.layout.at[unit.id]);
 export const boardsOf = (situation: Situation) => ofKind(situation.units, 'board');
 export const seatedBoard = (situation: Situation) => boardsOf(situation).find((unit) => isSeated(situation, unit));
 

@@ -8,31 +8,83 @@ import { chassisOf, type Situation } from './situation';
 import type { Finding, Place } from './finding';
 
 /** A figure against a wish: over it by its likely value, or only by its bad end and by more than `slack`. */
-function overWish(situation: Situation, id: FigureId, wish: number | undefined, slack: number, at: () => readonly Place[], facts: () => Finding['facts']): Finding[] {
+function overWish(
+  situation: Situation,
+  id: FigureId,
+  wish: number | undefined,
+  slack: number,
+  at: () => readonly Place[],
+  facts: () => Finding['facts'],
+): Finding[] {
   const figure = situation.figures[id];
   if (wish === undefined || !figure || figure.hi <= wish) return [];
   if (figure.value <= wish && figure.hi - wish < slack) return [];
-  return [{ severity: figure.value > wish ? 'caution' : 'note', at: at(), gap: { have: figure.value, limit: wish, gap: wish - figure.value, unit: figure.unit, lo: figure.lo, hi: figure.hi }, facts: facts() }];
+  return [
+    {
+      severity: figure.value > wish ? 'caution' : 'note',
+      at: at(),
+      gap: {
+        have: figure.value,
+        limit: wish,
+        gap: wish - figure.value,
+        unit: figure.unit,
+        lo: figure.lo,
+        hi: figure.hi,
+      },
+      facts: facts(),
+    },
+  ];
 }
 
 export function soundWithinBrief(situation: Situation): Finding[] {
-  const loudest = () => soundSources(situation.context, new Ledger(false)).sort((a, b) => b.power.value - a.power.value)[0];
-  return overWish(situation, 'sound.earIdleDb', situation.brief.earDb, 0.5, () => (loudest()?.units ?? []).map((unit) => ({ unit: unit.id })), () => {
-    const one = loudest();
-    return { loudest: one ? `${one.units.length > 1 ? `${one.units.length} × ` : ''}${one.label}` : 'the machine' };
-  });
+  const loudest = () =>
+    soundSources(situation.context, new Ledger(false)).sort((a, b) => b.power.value - a.power.value)[0];
+  return overWish(
+    situation,
+    'sound.earIdleDb',
+    situation.brief.earDb,
+    0.5,
+    () => (loudest()?.units ?? []).map((unit) => ({ unit: unit.id })),
+    () => {
+      const one = loudest();
+      return { loudest: one ? `${one.units.length > 1 ? `${one.units.length} × ` : ''}${one.label}` : 'the machine' };
+    },
+  );
 }
 
 /** A range that passes the wish by less than this share is not worth a tag. */
 const SLACK_SHARE = 0.02;
 
-export const idleWithinBrief = (situation: Situation): Finding[] => overWish(situation, 'power.idleWallW', situation.brief.idleW, (situation.brief.idleW ?? 0) * SLACK_SHARE, () => [], () => ({}));
-export const peakWithinBrief = (situation: Situation): Finding[] => overWish(situation, 'power.peakWallW', situation.brief.peakW, (situation.brief.peakW ?? 0) * SLACK_SHARE, () => [], () => ({}));
+export const idleWithinBrief = (situation: Situation): Finding[] =>
+  overWish(
+    situation,
+    'power.idleWallW',
+    situation.brief.idleW,
+    (situation.brief.idleW ?? 0) * SLACK_SHARE,
+    () => [],
+    () => ({}),
+  );
+export const peakWithinBrief = (situation: Situation): Finding[] =>
+  overWish(
+    situation,
+    'power.peakWallW',
+    situation.brief.peakW,
+    (situation.brief.peakW ?? 0) * SLACK_SHARE,
+    () => [],
+    () => ({}),
+  );
 
 export function moneyWithinBrief(situation: Situation): Finding[] {
   const { moneyMinor } = situation.brief;
   const { currency } = situation.context;
-  return overWish(situation, 'cost.now', moneyMinor === undefined ? undefined : moneyMinor / minorPerMajor(currency), (moneyMinor ?? 0) / minorPerMajor(currency) * SLACK_SHARE, () => [], () => ({ currency }));
+  return overWish(
+    situation,
+    'cost.now',
+    moneyMinor === undefined ? undefined : moneyMinor / minorPerMajor(currency),
+    ((moneyMinor ?? 0) / minorPerMajor(currency)) * SLACK_SHARE,
+    () => [],
+    () => ({ currency }),
+  );
 }
 
 /** Outer size and empty weight against the room there is. In a rack, depth, width and weight are hard limits. */
@@ -42,11 +94,23 @@ export function sizeWithinBrief(situation: Situation): Finding[] {
   return chassisOf(situation).flatMap((unit): Finding[] => {
     const { part } = unit;
     const sides = [
-      ['deep', part.depthMm, brief.maxDepthMm, 'mm', rack], ['wide', part.widthMm, brief.maxWidthMm, 'mm', rack], ['high', part.heightMm, brief.maxHeightMm, 'mm', false],
+      ['deep', part.depthMm, brief.maxDepthMm, 'mm', rack],
+      ['wide', part.widthMm, brief.maxWidthMm, 'mm', rack],
+      ['high', part.heightMm, brief.maxHeightMm, 'mm', false],
       ['heavy', part.massG / 1000, brief.maxMassG === undefined ? undefined : brief.maxMassG / 1000, 'kg', rack],
     ] as const;
     return sides.flatMap(([side, have, limit, of, hard]): Finding[] =>
-      limit !== undefined && have > limit ? [{ severity: hard ? 'blocker' : 'caution', at: [{ unit: unit.id }], gap: { have, limit, gap: limit - have, unit: of }, facts: { chassis: part.name, side } }] : []);
+      limit !== undefined && have > limit
+        ? [
+            {
+              severity: hard ? 'blocker' : 'caution',
+              at: [{ unit: unit.id }],
+              gap: { have, limit, gap: limit - have, unit: of },
+              facts: { chassis: part.name, side },
+            },
+          ]
+        : [],
+    );
   });
 }
 
@@ -55,10 +119,26 @@ export function rackUnitsWithinBrief(situation: Situation): Finding[] {
   const boxes = chassisOf(situation);
   if (situation.context.site.place === 'rack') {
     const loose = boxes.filter((unit) => unit.part.rackUnits === null);
-    if (loose.length) return [{ severity: 'note', at: loose.map((unit) => ({ unit: unit.id })), facts: { chassis: loose[0]!.part.name, units: 0 } }];
+    if (loose.length)
+      return [
+        {
+          severity: 'note',
+          at: loose.map((unit) => ({ unit: unit.id })),
+          facts: { chassis: loose[0]!.part.name, units: 0 },
+        },
+      ];
   }
   const units = boxes.reduce((sum, unit) => sum + (unit.part.rackUnits ?? 0), 0);
-  return rackUnits !== undefined && units > rackUnits ? [{ severity: 'caution', at: boxes.map((unit) => ({ unit: unit.id })), gap: { have: units, limit: rackUnits, gap: rackUnits - units, unit: 'U' }, facts: { chassis: boxes[0]!.part.name, units } }] : [];
+  return rackUnits !== undefined && units > rackUnits
+    ? [
+        {
+          severity: 'caution',
+          at: boxes.map((unit) => ({ unit: unit.id })),
+          gap: { have: units, limit: rackUnits, gap: rackUnits - units, unit: 'U' },
+          facts: { chassis: boxes[0]!.part.name, units },
+        },
+      ]
+    : [];
 }
 
 /** Room for as many drives as will be wanted later, the bays and ports there are now. */
@@ -67,32 +147,74 @@ export function growthWithinBrief(situation: Situation): Finding[] {
   const room = situation.figures['drives.room'];
   const now = ofKind(situation.units, 'drive').filter((unit) => (unit.role ?? 'data') === 'data').length;
   if (wish === undefined || !room || chassisOf(situation).length === 0 || now + room.value >= wish) return [];
-  return [{ severity: 'caution', at: [], gap: { have: now + room.value, limit: wish, gap: now + room.value - wish, unit: 'drives' }, facts: { now, more: room.value, bays: situation.figures['bays.free']?.value ?? 0, ports: situation.figures['ports.free']?.value ?? 0 } }];
+  return [
+    {
+      severity: 'caution',
+      at: [],
+      gap: { have: now + room.value, limit: wish, gap: now + room.value - wish, unit: 'drives' },
+      facts: {
+        now,
+        more: room.value,
+        bays: situation.figures['bays.free']?.value ?? 0,
+        ports: situation.figures['ports.free']?.value ?? 0,
+      },
+    },
+  ];
 }
 
 export function networkWithinBrief(situation: Situation): Finding[] {
   const wish = situation.brief.networkGbPerS;
   const boards = ofKind(situation.units, 'board');
   if (wish === undefined || boards.length === 0) return [];
-  const fastest = Math.max(0, ...[...boards, ...ofKind(situation.units, 'networkCard')].flatMap((unit) => unit.part.networkPorts.map((port) => port.gbPerS)));
-  return fastest < wish ? [{ severity: 'caution', at: boards.map((unit) => ({ unit: unit.id })), gap: { have: fastest, limit: wish, gap: fastest - wish, unit: 'Gb/s' }, facts: {} }] : [];
+  const fastest = Math.max(
+    0,
+    ...[...boards, ...ofKind(situation.units, 'networkCard')].flatMap((unit) =>
+      unit.part.networkPorts.map((port) => port.gbPerS),
+    ),
+  );
+  return fastest < wish
+    ? [
+        {
+          severity: 'caution',
+          at: boards.map((unit) => ({ unit: unit.id })),
+          gap: { have: fastest, limit: wish, gap: fastest - wish, unit: 'Gb/s' },
+          facts: {},
+        },
+      ]
+    : [];
 }
 
 /** Must-haves of the brief that a part chosen so far does not give. */
 export function mustHaves(situation: Situation): Finding[] {
   return (situation.brief.mustHave ?? []).flatMap((wish): Finding[] => {
     const lacking = LACKS[wish](situation);
-    return lacking.length ? [{ severity: 'caution', at: lacking.map((unit) => ({ unit: unit.id })), facts: { wish: MUST_WORDS[wish], parts: [...new Set(lacking.map((unit) => unit.part.name))].join(', ') } }] : [];
+    return lacking.length
+      ? [
+          {
+            severity: 'caution',
+            at: lacking.map((unit) => ({ unit: unit.id })),
+            facts: { wish: MUST_WORDS[wish], parts: [...new Set(lacking.map((unit) => unit.part.name))].join(', ') },
+          },
+        ]
+      : [];
   });
 }
 
 type Must = NonNullable<Situation['brief']['mustHave']>[number];
-const MUST_WORDS: Readonly<Record<Must, string>> = { ecc: 'ECC memory', hotSwap: 'hot swap', remoteManagement: 'remote management', allFlash: 'all flash' };
+const MUST_WORDS: Readonly<Record<Must, string>> = {
+  ecc: 'ECC memory',
+  hotSwap: 'hot swap',
+  remoteManagement: 'remote management',
+  allFlash: 'all flash',
+};
 const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>> = {
   ecc: ({ units }) => [
-    ...ofKind(units, 'memory').filter((unit) => !unit.part.ecc), ...ofKind(units, 'board').filter((unit) => !unit.part.memoryEcc), ...ofKind(units, 'processor').filter((unit) => !unit.part.memoryEcc),
+    ...ofKind(units, 'memory').filter((unit) => !unit.part.ecc),
+    ...ofKind(units, 'board').filter((unit) => !unit.part.memoryEcc),
+    ...ofKind(units, 'processor').filter((unit) => !unit.part.memoryEcc),
   ],
   hotSwap: inFixedBays,
   remoteManagement: ({ units }) => ofKind(units, 'board').filter((unit) => !unit.part.remoteManagement),
-  allFlash: ({ units }) => ofKind(units, 'drive').filter((unit) => unit.part.medium === 'disk' && (unit.role ?? 'data') === 'data'),
+  allFlash: ({ units }) =>
+    ofKind(units, 'drive').filter((unit) => unit.part.medium === 'disk' && (unit.role ?? 'data') === 'data'),
 };

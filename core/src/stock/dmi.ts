@@ -10,10 +10,18 @@ export function readDmi(lines: readonly Line[]): DmiEntry[] {
   let expectTitle = false;
   for (const { text } of lines) {
     const head = /^Handle 0x[0-9A-F]+, DMI type (\d+)/i.exec(text);
-    if (head) { entries.push({ type: Number(head[1]), title: '', fields: {} }); expectTitle = true; continue; }
+    if (head) {
+      entries.push({ type: Number(head[1]), title: '', fields: {} });
+      expectTitle = true;
+      continue;
+    }
     const current = entries.at(-1);
     if (!current) continue;
-    if (expectTitle && text.trim()) { current.title = text.trim(); expectTitle = false; continue; }
+    if (expectTitle && text.trim()) {
+      current.title = text.trim();
+      expectTitle = false;
+      continue;
+    }
     const field = /^\s+([A-Z][^:]*):\s*(.+)$/.exec(text);
     if (field && !(field[1]! in current.fields)) current.fields[field[1]!.trim()] = field[2]!.trim();
   }
@@ -21,7 +29,10 @@ export function readDmi(lines: readonly Line[]): DmiEntry[] {
 }
 
 const EMPTY = /^(not specified|unknown|none|no module installed|to be filled by o\.?e\.?m\.?|default string|n\/a)$/i;
-const said = (entry: DmiEntry | undefined, field: string): string | undefined => { const value = entry?.fields[field]; return value && !EMPTY.test(value) ? value : undefined; };
+const said = (entry: DmiEntry | undefined, field: string): string | undefined => {
+  const value = entry?.fields[field];
+  return value && !EMPTY.test(value) ? value : undefined;
+};
 const GIB = 1024 ** 3;
 
 export function boardFound(entries: readonly DmiEntry[]): Found[] {
@@ -33,23 +44,40 @@ export function boardFound(entries: readonly DmiEntry[]): Found[] {
   const most = bytesOf(said(array, 'Maximum Capacity'));
   const type = typeOf(entries);
   const form = formOf(entries);
-  return [{
-    kind: 'board', name: name.slice(0, 120), count: 1, archetype: 'board-atx' as ArchetypeId,
-    values: {
-      ...(sockets ? { memorySlots: Math.min(32, sockets), memoryFillOrder: Array.from({ length: Math.min(32, sockets) }, (_, i) => i + 1) } : {}),
-      ...(most ? { memoryMaxBytes: most } : {}), ...(type ? { memoryType: type } : {}), ...(form ? { memoryForm: form } : {}),
-      memoryEcc: /ecc/i.test(said(array, 'Error Correction Type') ?? ''),
+  return [
+    {
+      kind: 'board',
+      name: name.slice(0, 120),
+      count: 1,
+      archetype: 'board-atx' as ArchetypeId,
+      values: {
+        ...(sockets
+          ? {
+              memorySlots: Math.min(32, sockets),
+              memoryFillOrder: Array.from({ length: Math.min(32, sockets) }, (_, i) => i + 1),
+            }
+          : {}),
+        ...(most ? { memoryMaxBytes: most } : {}),
+        ...(type ? { memoryType: type } : {}),
+        ...(form ? { memoryForm: form } : {}),
+        memoryEcc: /ecc/i.test(said(array, 'Error Correction Type') ?? ''),
+      },
+      guessed: ['size and holes', 'ports and slots', 'watts', 'socket'],
     },
-    guessed: ['size and holes', 'ports and slots', 'watts', 'socket'],
-  }];
+  ];
 }
 
 export function processorFound(entries: readonly DmiEntry[]): Found[] {
-  return entries.filter((entry) => entry.type === 4 && said(entry, 'Version')).map((entry): Found => ({
-    kind: 'processor', name: said(entry, 'Version')!.slice(0, 120), count: 1, archetype: 'cpu-desktop' as ArchetypeId,
-    values: { ...whole('cores', said(entry, 'Core Count')), ...whole('threads', said(entry, 'Thread Count')) },
-    guessed: ['socket', 'lanes', 'watts'],
-  }));
+  return entries
+    .filter((entry) => entry.type === 4 && said(entry, 'Version'))
+    .map((entry): Found => ({
+      kind: 'processor',
+      name: said(entry, 'Version')!.slice(0, 120),
+      count: 1,
+      archetype: 'cpu-desktop' as ArchetypeId,
+      values: { ...whole('cores', said(entry, 'Core Count')), ...whole('threads', said(entry, 'Thread Count')) },
+      guessed: ['socket', 'lanes', 'watts'],
+    }));
 }
 
 /** Modules by what they are: alike ones together. */
@@ -63,21 +91,48 @@ export function memoryFound(entries: readonly DmiEntry[]): Found[] {
   }
   return [...modules.values()].map(({ entry, bytes, count }): Found => {
     const type = MEMORY_TYPES.find((one) => one === said(entry, 'Type')?.toLowerCase());
-    const form = /so-?dimm/i.test(said(entry, 'Form Factor') ?? '') ? 'so-dimm' as const : 'dimm' as const;
-    const registered = /registered/i.test(said(entry, 'Type Detail') ?? '') && !/unbuffered/i.test(said(entry, 'Type Detail') ?? '');
-    const ecc = Number(/\d+/.exec(said(entry, 'Total Width') ?? '')?.[0]) > Number(/\d+/.exec(said(entry, 'Data Width') ?? '')?.[0]);
-    const archetype = registered ? 'memory-rdimm' : type === 'ddr5' ? 'memory-ddr5' : type === 'ddr3' ? 'memory-ddr3' : form === 'so-dimm' ? 'memory-sodimm' : 'memory-udimm';
+    const form = /so-?dimm/i.test(said(entry, 'Form Factor') ?? '') ? ('so-dimm' as const) : ('dimm' as const);
+    const registered =
+      /registered/i.test(said(entry, 'Type Detail') ?? '') && !/unbuffered/i.test(said(entry, 'Type Detail') ?? '');
+    const ecc =
+      Number(/\d+/.exec(said(entry, 'Total Width') ?? '')?.[0]) >
+      Number(/\d+/.exec(said(entry, 'Data Width') ?? '')?.[0]);
+    const archetype = registered
+      ? 'memory-rdimm'
+      : type === 'ddr5'
+        ? 'memory-ddr5'
+        : type === 'ddr3'
+          ? 'memory-ddr3'
+          : form === 'so-dimm'
+            ? 'memory-sodimm'
+            : 'memory-udimm';
     const gb = bytes / GIB;
     return {
-      kind: 'memory', name: [said(entry, 'Manufacturer'), said(entry, 'Part Number')].filter(Boolean).join(' ').slice(0, 120) || `${gb} GB module`, count, archetype: archetype as ArchetypeId,
-      values: { capacityBytes: bytes, form, ...(type ? { type } : {}), ecc, registered }, guessed: [...(type ? [] : ['type']), 'watts'],
+      kind: 'memory',
+      name:
+        [said(entry, 'Manufacturer'), said(entry, 'Part Number')].filter(Boolean).join(' ').slice(0, 120) ||
+        `${gb} GB module`,
+      count,
+      archetype: archetype as ArchetypeId,
+      values: { capacityBytes: bytes, form, ...(type ? { type } : {}), ecc, registered },
+      guessed: [...(type ? [] : ['type']), 'watts'],
     };
   });
 }
 
-const whole = (field: string, value: string | undefined) => { const number = Number(value); return Number.isInteger(number) && number > 0 ? { [field]: number } : {}; };
-const typeOf = (entries: readonly DmiEntry[]) => entries.flatMap((entry) => (entry.type === 17 ? MEMORY_TYPES.filter((one) => one === said(entry, 'Type')?.toLowerCase()) : []))[0];
-const formOf = (entries: readonly DmiEntry[]) => entries.flatMap((entry) => { const form = entry.type === 17 ? said(entry, 'Form Factor') : undefined; return form && /dimm/i.test(form) ? [/so-?dimm/i.test(form) ? 'so-dimm' as const : 'dimm' as const] : []; })[0];
+const whole = (field: string, value: string | undefined) => {
+  const number = Number(value);
+  return Number.isInteger(number) && number > 0 ? { [field]: number } : {};
+};
+const typeOf = (entries: readonly DmiEntry[]) =>
+  entries.flatMap((entry) =>
+    entry.type === 17 ? MEMORY_TYPES.filter((one) => one === said(entry, 'Type')?.toLowerCase()) : [],
+  )[0];
+const formOf = (entries: readonly DmiEntry[]) =>
+  entries.flatMap((entry) => {
+    const form = entry.type === 17 ? said(entry, 'Form Factor') : undefined;
+    return form && /dimm/i.test(form) ? [/so-?dimm/i.test(form) ? ('so-dimm' as const) : ('dimm' as const)] : [];
+  })[0];
 
 /** “8 GB” or “8192 MB” in bytes; the tables count in powers of two (SMBIOS). */
 function bytesOf(text: string | undefined): number | null {

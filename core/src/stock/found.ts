@@ -3,8 +3,13 @@ import type { PartKind } from '../parts/vocabulary';
 
 /** A part found in a listing: the class it stands on, what the listing says of it, and what was guessed. */
 export type Found = {
-  readonly kind: PartKind; readonly name: string; readonly count: number; readonly archetype: ArchetypeId; readonly values: Readonly<Record<string, unknown>>;
-  readonly hours?: number; readonly note?: string;
+  readonly kind: PartKind;
+  readonly name: string;
+  readonly count: number;
+  readonly archetype: ArchetypeId;
+  readonly values: Readonly<Record<string, unknown>>;
+  readonly hours?: number;
+  readonly note?: string;
   /** What the listing does not say and the archetype or a rule of thumb stands in for. */
   readonly guessed: readonly string[];
 };

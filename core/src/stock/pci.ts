@@ -1,35 +1,73 @@
 import type { ArchetypeId } from '../parts/ids';
 import type { Found, Line } from './found';
 
-type PciDevice = { readonly bus: number; readonly className: string; readonly classCode: string | null; readonly name: string };
+type PciDevice = {
+  readonly bus: number;
+  readonly className: string;
+  readonly classCode: string | null;
+  readonly name: string;
+};
 
 /** Class codes of PCI devices that are cards worth keeping (PCI code and ID assignment specification). */
-const CARDS: readonly { readonly code: string; readonly words: RegExp; readonly kind: Found['kind']; readonly archetype: string }[] = [
+const CARDS: readonly {
+  readonly code: string;
+  readonly words: RegExp;
+  readonly kind: Found['kind'];
+  readonly archetype: string;
+}[] = [
   { code: '0107', words: /serial attached scsi/i, kind: 'controller', archetype: 'hba-8' },
   { code: '0104', words: /raid bus/i, kind: 'controller', archetype: 'raid-card' },
   { code: '0106', words: /sata controller/i, kind: 'controller', archetype: 'sata-card' },
   { code: '0200', words: /ethernet controller/i, kind: 'networkCard', archetype: 'network-card' },
-  { code: '0300', words: /vga compatible|3d controller|display controller/i, kind: 'accelerator', archetype: 'accelerator-low' },
+  {
+    code: '0300',
+    words: /vga compatible|3d controller|display controller/i,
+    kind: 'accelerator',
+    archetype: 'accelerator-low',
+  },
 ];
 
 /** Lines of a list of PCI devices, plain, with numbers in brackets, or machine-readable with quotes. */
 export function readPci(lines: readonly Line[]): PciDevice[] {
   return lines.flatMap(({ text }): PciDevice[] => {
-    const plain = /^\s*(?:[0-9a-f]{4}:)?([0-9a-f]{2}):[0-9a-f]{2}\.[0-7]\s+([^:"[]+?)(?:\s*\[([0-9a-f]{4})\])?:\s+(.+)$/i.exec(text);
-    if (plain) return [{ bus: parseInt(plain[1]!, 16), className: plain[2]!, classCode: plain[3] ?? null, name: clean(plain[4]!) }];
-    const quoted = /^\s*(?:[0-9a-f]{4}:)?([0-9a-f]{2}):[0-9a-f]{2}\.[0-7]\s+"([^"]*)"\s+"([^"]*)"\s+"([^"]*)"/i.exec(text);
-    return quoted ? [{ bus: parseInt(quoted[1]!, 16), className: quoted[2]!.replace(/\s*\[[0-9a-f]{4}\]/i, ''), classCode: /\[([0-9a-f]{4})\]/i.exec(quoted[2]!)?.[1] ?? null, name: clean(`${quoted[3]} ${quoted[4]}`) }] : [];
+    const plain =
+      /^\s*(?:[0-9a-f]{4}:)?([0-9a-f]{2}):[0-9a-f]{2}\.[0-7]\s+([^:"[]+?)(?:\s*\[([0-9a-f]{4})\])?:\s+(.+)$/i.exec(
+        text,
+      );
+    if (plain)
+      return [
+        { bus: parseInt(plain[1]!, 16), className: plain[2]!, classCode: plain[3] ?? null, name: clean(plain[4]!) },
+      ];
+    const quoted = /^\s*(?:[0-9a-f]{4}:)?([0-9a-f]{2}):[0-9a-f]{2}\.[0-7]\s+"([^"]*)"\s+"([^"]*)"\s+"([^"]*)"/i.exec(
+      text,
+    );
+    return quoted
+      ? [
+          {
+            bus: parseInt(quoted[1]!, 16),
+            className: quoted[2]!.replace(/\s*\[[0-9a-f]{4}\]/i, ''),
+            classCode: /\[([0-9a-f]{4})\]/i.exec(quoted[2]!)?.[1] ?? null,
+            name: clean(`${quoted[3]} ${quoted[4]}`),
+          },
+        ]
+      : [];
   });
 }
 
-const clean = (name: string) => name.replace(/\s*\[[0-9a-f]{4}(:[0-9a-f]{4})?\]/gi, '').replace(/\s*\(rev [0-9a-f]+\).*$/i, '').trim();
+const clean = (name: string) =>
+  name
+    .replace(/\s*\[[0-9a-f]{4}(:[0-9a-f]{4})?\]/gi, '')
+    .replace(/\s*\(rev [0-9a-f]+\).*$/i, '')
+    .trim();
 
 /** Cards among PCI devices. What sits on bus 0 belongs to the board; several functions of one card are one. */
 export function cardsFound(devices: readonly PciDevice[]): Found[] {
   const cards = new Map<string, { device: PciDevice; card: (typeof CARDS)[number]; functions: number }>();
   for (const device of devices) {
     if (device.bus === 0) continue;
-    const card = CARDS.find((one) => (device.classCode ? device.classCode === one.code : one.words.test(device.className)));
+    const card = CARDS.find((one) =>
+      device.classCode ? device.classCode === one.code : one.words.test(device.className),
+    );
     if (!card) continue;
     const key = `${device.bus}|${device.name}`;
     cards.set(key, { device, card, functions: (cards.get(key)?.functions ?? 0) + 1 });
@@ -39,9 +77,16 @@ export function cardsFound(devices: readonly PciDevice[]): Found[] {
     const network = card.kind === 'networkCard';
     const gbPerS = network ? Number(fast ?? (/2\.5\s?g/i.test(device.name) ? 2.5 : 1)) : 0;
     return {
-      kind: card.kind, name: device.name.slice(0, 120), count: 1, archetype: (network && gbPerS < 10 ? 'network-card-slow' : card.archetype) as ArchetypeId,
+      kind: card.kind,
+      name: device.name.slice(0, 120),
+      count: 1,
+      archetype: (network && gbPerS < 10 ? 'network-card-slow' : card.archetype) as ArchetypeId,
       values: network ? { networkPorts: [{ key: 'lan', gbPerS, count: Math.min(8, functions) }] } : {},
-      guessed: ['ports, length and watts', ...(network && !fast ? ['speed'] : []), 'whether it is a card or part of the board'],
+      guessed: [
+        'ports, length and watts',
+        ...(network && !fast ? ['speed'] : []),
+        'whether it is a card or part of the board',
+      ],
     };
   });
 }

@@ -10,7 +10,10 @@ const using = (id: string, units: number, more: object = {}) => {
 
 test('two builds that claim one unit are told, each with what it takes', () => {
   const claims = stockClaims([using('a', 4), using('b', 3), newBuild('c', 'c')]);
-  expect(claims).toEqual([{ stock: 's1', build: 'a', name: 'a', units: 4 }, { stock: 's1', build: 'b', name: 'b', units: 3 }]);
+  expect(claims).toEqual([
+    { stock: 's1', build: 'a', name: 'a', units: 4 },
+    { stock: 's1', build: 'b', name: 'b', units: 3 },
+  ]);
   expect(overclaims([entry('s1', 6)], claims)).toMatchObject([{ claimed: 7, by: [{ build: 'a' }, { build: 'b' }] }]);
   expect(overclaims([entry('s1', 7)], claims)).toEqual([]);
 });
@@ -18,7 +21,9 @@ test('two builds that claim one unit are told, each with what it takes', () => {
 test('copies of a machine claim as often; a part to buy claims nothing', () => {
   expect(stockClaims([using('a', 2, { copies: 3 })])).toMatchObject([{ units: 6 }]);
   const bought = using('a', 2);
-  expect(stockClaims([{ ...bought, items: bought.items.map((item) => ({ ...item, deal: 'buy' as const })) }])).toEqual([]);
+  expect(stockClaims([{ ...bought, items: bought.items.map((item) => ({ ...item, deal: 'buy' as const })) }])).toEqual(
+    [],
+  );
 });
 
 test('what is free for one build is what the others leave', () => {

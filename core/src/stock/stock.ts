@@ -18,13 +18,20 @@ export const stockEntrySchema = z.strictObject({
 export type StockEntry = Readonly<z.infer<typeof stockEntrySchema>>;
 
 /** Units of a stock entry that a build uses. */
-export type StockClaim = { readonly stock: string; readonly build: string; readonly name: string; readonly units: number };
+export type StockClaim = {
+  readonly stock: string;
+  readonly build: string;
+  readonly name: string;
+  readonly units: number;
+};
 
 /** What each build takes from stock, copies of the machine counted. */
 export function stockClaims(builds: readonly Pick<Build, 'id' | 'name' | 'items' | 'copies'>[]): StockClaim[] {
   return builds.flatMap((build) => {
     const taken = new Map<string, number>();
-    for (const item of build.items) if (item.stockId && item.deal === 'owned') taken.set(item.stockId, (taken.get(item.stockId) ?? 0) + (item.count ?? item.units.length) * build.copies);
+    for (const item of build.items)
+      if (item.stockId && item.deal === 'owned')
+        taken.set(item.stockId, (taken.get(item.stockId) ?? 0) + (item.count ?? item.units.length) * build.copies);
     return [...taken].map(([stock, units]) => ({ stock, build: build.id, name: build.name, units }));
   });
 }
@@ -42,4 +49,10 @@ export function overclaims(stock: readonly StockEntry[], claims: readonly StockC
 
 /** How many of an entry no other build has; never less than none. */
 export const freeOf = (entry: StockEntry, claims: readonly StockClaim[], except?: string): number =>
-  Math.max(0, entry.count - claims.filter((claim) => claim.stock === entry.id && claim.build !== except).reduce((sum, claim) => sum + claim.units, 0));
+  Math.max(
+    0,
+    entry.count -
+      claims
+        .filter((claim) => claim.stock === entry.id && claim.build !== except)
+        .reduce((sum, claim) => sum + claim.units, 0),
+  );

@@ -12,12 +12,17 @@ import { commit } from '../place/settle';
 
 const folder = join(process.cwd(), 'demo', 'catalogue');
 const read = (name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as never[];
-const byId = <T extends { readonly id: string }>(list: readonly T[]) => Object.fromEntries(list.map((one) => [one.id, one]));
+const byId = <T extends { readonly id: string }>(list: readonly T[]) =>
+  Object.fromEntries(list.map((one) => [one.id, one]));
 
 /** The demo catalogue; tests change copies of its sheets where they need another number. */
 export const catalogue: Catalogue = {
   archetypes: byId<Archetype>(read('archetypes.json')),
-  sheets: byId<Sheet>(readdirSync(folder).filter((name) => name !== 'archetypes.json').flatMap((name) => read(name) as Sheet[])),
+  sheets: byId<Sheet>(
+    readdirSync(folder)
+      .filter((name) => name !== 'archetypes.json')
+      .flatMap((name) => read(name) as Sheet[]),
+  ),
 };
 
 export const AS_OF = { asOf: '2026-11-01' };
@@ -29,11 +34,24 @@ export function tweak(id: string, values: Readonly<Record<string, unknown>>, fro
 
 /** Builds in one line each: `fixture().add('larder-8').add('barge-8', 4).build`. */
 export class Fixture {
-  constructor(readonly build: Build, private readonly from: Catalogue = catalogue) {}
+  constructor(
+    readonly build: Build,
+    private readonly from: Catalogue = catalogue,
+  ) {}
 
-  add(sheet: string, count = 1, more: { at?: readonly string[]; deal?: Item['deal']; role?: Item['units'][number]['role'] } = {}): Fixture {
+  add(
+    sheet: string,
+    count = 1,
+    more: { at?: readonly string[]; deal?: Item['deal']; role?: Item['units'][number]['role'] } = {},
+  ): Fixture {
     const spots = more.at?.map((text): SpotRef => parseSpot(text)!);
-    return this.edit(addItemEdit(this.build, this.from, sheet as SheetId, count, { ...(spots ? { spots } : {}), ...(more.deal ? { deal: more.deal } : {}), ...(more.role ? { role: more.role } : {}) }));
+    return this.edit(
+      addItemEdit(this.build, this.from, sheet as SheetId, count, {
+        ...(spots ? { spots } : {}),
+        ...(more.deal ? { deal: more.deal } : {}),
+        ...(more.role ? { role: more.role } : {}),
+      }),
+    );
   }
 
   edit(...edits: Edit[]): Fixture {

@@ -14,9 +14,33 @@ import { catalogue } from './fixture';
 /** One thing done to an odd machine: what, and the edits of it. */
 export type OddStep = { readonly words: string; readonly edits: readonly Edit[] };
 
-const KINDS_INSIDE: readonly PartKind[] = ['board', 'controller', 'expander', 'carrier', 'networkCard', 'accelerator', 'riser', 'adapter', 'drive', 'drive', 'drive', 'fan', 'supply', 'processor', 'cooler', 'memory', 'cable', 'powerAdapter', 'sundry', 'ups'];
+const KINDS_INSIDE: readonly PartKind[] = [
+  'board',
+  'controller',
+  'expander',
+  'carrier',
+  'networkCard',
+  'accelerator',
+  'riser',
+  'adapter',
+  'drive',
+  'drive',
+  'drive',
+  'fan',
+  'supply',
+  'processor',
+  'cooler',
+  'memory',
+  'cable',
+  'powerAdapter',
+  'sundry',
+  'ups',
+];
 
-/** A sheet of one's own, made from one of the catalogue: fields left out, counts and lengths changed, as far as the schema takes it. */
+/**
+ * A sheet of one's own, made from one of the catalogue: fields left out, counts and lengths changed, as far as the
+ * schema takes it.
+ */
 function ownSheet(from: Sheet, id: string, next: (below: number) => number): Sheet | null {
   const raw = structuredClone(from) as unknown as Record<string, unknown>;
   raw.id = id;
@@ -35,12 +59,14 @@ function ownSheet(from: Sheet, id: string, next: (below: number) => number): She
 /** One number or list changed, here or somewhere within. */
 function change(held: Record<string, unknown>, key: string, next: (below: number) => number): void {
   const value = held[key];
-  if (typeof value === 'number') held[key] = [value + 1, Math.max(0, value - 1), value * 2, Math.round(value / 2), value * 5][next(5)];
+  if (typeof value === 'number')
+    held[key] = [value + 1, Math.max(0, value - 1), value * 2, Math.round(value / 2), value * 5][next(5)];
   else if (typeof value === 'boolean') held[key] = !value;
   else if (Array.isArray(value) && value.length > 0) {
     const roll = next(3);
     if (roll === 0) value.splice(next(value.length), 1);
-    else if (roll === 1 && typeof value[0] === 'object' && value[0] !== null && 'key' in value[0]) value.push({ ...structuredClone(value[next(value.length)]), key: `more${next(1000)}` });
+    else if (roll === 1 && typeof value[0] === 'object' && value[0] !== null && 'key' in value[0])
+      value.push({ ...structuredClone(value[next(value.length)]), key: `more${next(1000)}` });
     else change(value as unknown as Record<string, unknown>, String(next(value.length)), next);
   } else if (typeof value === 'object' && value !== null) {
     const keys = Object.keys(value);
@@ -49,8 +75,9 @@ function change(held: Record<string, unknown>, key: string, next: (below: number
 }
 
 /**
- * A machine drawn from the whole catalogue, as no builder would draw it: up to twenty boxes, anything in any number, own sheets with
- * fields left out, and then acts: more of something, something out, held, put elsewhere. Calls back for each step; a step that is
+ * A machine drawn from the whole catalogue, as no builder would draw it: up to twenty boxes, anything in any number,
+ * own sheets with fields left out, and then acts: more of something, something out, held, put elsewhere. Calls back for
+ * each step; a step that is
  * refused leaves the machine as it is.
  */
 export function oddMachine(seed: number, onStep: (before: Build, step: OddStep) => Build): Build {
@@ -64,13 +91,23 @@ export function oddMachine(seed: number, onStep: (before: Build, step: OddStep) 
   }
   const from: Catalogue = { ...catalogue, sheets: { ...catalogue.sheets, ...own } };
   const byKind = new Map<PartKind, Sheet[]>();
-  for (const sheet of Object.values(from.sheets)) byKind.set(sheet.kind, [...byKind.get(sheet.kind) ?? [], sheet]);
+  for (const sheet of Object.values(from.sheets)) byKind.set(sheet.kind, [...(byKind.get(sheet.kind) ?? []), sheet]);
   let build = newBuild(`odd-${seed}`, `Odd ${seed}`);
-  const add = (sheet: Sheet | undefined, count: number) => { if (sheet) build = onStep(build, { words: `${count} × ${sheet.id}`, edits: [addItemEdit(build, from, sheet.id as SheetId, count)] }); };
+  const add = (sheet: Sheet | undefined, count: number) => {
+    if (sheet)
+      build = onStep(build, {
+        words: `${count} × ${sheet.id}`,
+        edits: [addItemEdit(build, from, sheet.id as SheetId, count)],
+      });
+  };
   const some = (kind: PartKind, most: number) => add(one(byKind.get(kind) ?? []), 1 + next(most));
 
   const boxes = next(4) === 0 ? 8 + next(13) : 1 + next(4);
-  for (let left = boxes; left > 0;) { const count = 1 + next(Math.min(left, 4)); add(one([...(byKind.get('chassis') ?? []), ...(byKind.get('enclosure') ?? [])]), count); left -= count; }
+  for (let left = boxes; left > 0;) {
+    const count = 1 + next(Math.min(left, 4));
+    add(one([...(byKind.get('chassis') ?? []), ...(byKind.get('enclosure') ?? [])]), count);
+    left -= count;
+  }
   some('board', next(3) === 0 ? 3 : 1);
   for (let i = 0, rounds = 3 + next(8); i < rounds; i++) {
     const kind = one(KINDS_INSIDE);
@@ -83,9 +120,19 @@ export function oddMachine(seed: number, onStep: (before: Build, step: OddStep) 
     const seated = Object.entries(build.layout.at);
     const roll = next(5);
     if (roll === 0) build = onStep(build, { words: `out ${unit}`, edits: [{ type: 'units.remove', units: [unit] }] });
-    else if (roll === 1 && seated.length) { const [id, seat] = one(seated); build = onStep(build, { words: `hold ${id}`, edits: [{ type: 'place.hold', unit: id as typeof unit, spot: seat.spot }] }); }
-    else if (roll === 2 && seated.length) build = onStep(build, { words: `put ${unit}`, edits: [{ type: 'place.put', unit, spot: one(seated)[1].spot }] });
-    else if (roll === 3 && build.layout.wires.length) build = onStep(build, { words: 'hold a lead', edits: [{ type: 'lead.how', device: one(build.layout.wires).device[0]!, how: 'held' }] });
+    else if (roll === 1 && seated.length) {
+      const [id, seat] = one(seated);
+      build = onStep(build, {
+        words: `hold ${id}`,
+        edits: [{ type: 'place.hold', unit: id as typeof unit, spot: seat.spot }],
+      });
+    } else if (roll === 2 && seated.length)
+      build = onStep(build, { words: `put ${unit}`, edits: [{ type: 'place.put', unit, spot: one(seated)[1].spot }] });
+    else if (roll === 3 && build.layout.wires.length)
+      build = onStep(build, {
+        words: 'hold a lead',
+        edits: [{ type: 'lead.how', device: one(build.layout.wires).device[0]!, how: 'held' }],
+      });
     else some(one(KINDS_INSIDE), 3);
   }
   return build;

@@ -12,8 +12,26 @@ import { groupAt } from '../place/spotAt';
 import { liveWires, wireServing, type LiveWire } from '../place/unconnected';
 import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
 
-/** The levels of docs/decisions/placement.md in their order, units without a place and drives without a lead by rank. */
-export const RECKONED = ['dataOut', 'bootOut', 'cardsOut', 'restOut', 'dataLoose', 'bootLoose', 'restLoose', 'putsBroken', 'misfits', 'mbLost', 'bootOffBoard', 'hotPairs', 'leadsToBuy', 'moves', 'partlyUsed'] as const;
+/**
+ * The levels of docs/decisions/placement.md in their order, units without a place and drives without a lead by rank.
+ */
+export const RECKONED = [
+  'dataOut',
+  'bootOut',
+  'cardsOut',
+  'restOut',
+  'dataLoose',
+  'bootLoose',
+  'restLoose',
+  'putsBroken',
+  'misfits',
+  'mbLost',
+  'bootOffBoard',
+  'hotPairs',
+  'leadsToBuy',
+  'moves',
+  'partlyUsed',
+] as const;
 
 /**
  * How good a finished layout is, reckoned from the layout alone and unit by unit, as the page says
@@ -22,31 +40,72 @@ export const RECKONED = ['dataOut', 'bootOut', 'cardsOut', 'restOut', 'dataLoose
 export function reckon(problem: Problem, hint: Layout, layout: Layout): number[] {
   const { units } = problem;
   const byId = unitsById(units);
-  const sum = { dataOut: 0, bootOut: 0, cardsOut: 0, restOut: 0, dataLoose: 0, bootLoose: 0, restLoose: 0, putsBroken: 0, misfits: 0, mbLost: 0, bootOffBoard: 0, hotPairs: 0, leadsToBuy: 0, moves: 0, partlyUsed: 0 };
+  const sum = {
+    dataOut: 0,
+    bootOut: 0,
+    cardsOut: 0,
+    restOut: 0,
+    dataLoose: 0,
+    bootLoose: 0,
+    restLoose: 0,
+    putsBroken: 0,
+    misfits: 0,
+    mbLost: 0,
+    bootOffBoard: 0,
+    hotPairs: 0,
+    leadsToBuy: 0,
+    moves: 0,
+    partlyUsed: 0,
+  };
   const live = liveWires(units, layout.wires);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
-  const ports = new Map([...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)].map((port) => [port.name, port]));
+  const ports = new Map(
+    [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)].map((port) => [port.name, port]),
+  );
   const served: { readonly demand: Demand; readonly wire: Wire }[] = [];
 
   for (const unit of units) {
     if (unit.builtIn || !hasPlaces(unit)) continue;
-    if (!layout.at[unit.id]) sum[isCard(unit.part) ? 'cardsOut' as const : isKind(unit, 'drive') ? `${rankOf(unit)}Out` as const : 'restOut' as const]++;
+    if (!layout.at[unit.id])
+      sum[
+        isCard(unit.part)
+          ? ('cardsOut' as const)
+          : isKind(unit, 'drive')
+            ? (`${rankOf(unit)}Out` as const)
+            : ('restOut' as const)
+      ]++;
   }
   for (const demand of demandsFor(units, layout)) {
     const wire = wireServing(demand, live);
-    if (!wire) { sum[`${rankOf(demand.unit)}Loose`]++; continue; }
+    if (!wire) {
+      sum[`${rankOf(demand.unit)}Loose`]++;
+      continue;
+    }
     served.push({ demand, wire });
-    const at = demand.kind === 'backplane' && leadById(wire.lead)!.shape === 'reverse' ? wire.lanes!.indexOf(demand.lane) : 0;
+    const at =
+      demand.kind === 'backplane' && leadById(wire.lead)!.shape === 'reverse' ? wire.lanes!.indexOf(demand.lane) : 0;
     const port = ports.get(printSpot(wire.host[at]!))!;
     const group = groupAt(byId, layout.at[demand.unit.id]!.spot)!;
-    const behind = group.type === 'bay' ? group.group.backplane?.gbPerLane ?? Infinity : Infinity;
+    const behind = group.type === 'bay' ? (group.group.backplane?.gbPerLane ?? Infinity) : Infinity;
     const shared = demand.kind === 'backplane' && demand.target.shared;
-    const lanes = demand.drive.interface !== 'nvme' ? 1 : Math.min(demand.drive.lanes, demand.kind === 'backplane' ? demand.target.lanes : port.lanes);
-    sum.mbLost += Math.max(0, Math.round(wishMBps(demand.drive) - lanes * laneMBps(protocolOf(demand.drive), shared ? behind : Math.min(port.gbPerLane, behind))));
+    const lanes =
+      demand.drive.interface !== 'nvme'
+        ? 1
+        : Math.min(demand.drive.lanes, demand.kind === 'backplane' ? demand.target.lanes : port.lanes);
+    sum.mbLost += Math.max(
+      0,
+      Math.round(
+        wishMBps(demand.drive) -
+          lanes * laneMBps(protocolOf(demand.drive), shared ? behind : Math.min(port.gbPerLane, behind)),
+      ),
+    );
     if (demand.unit.role === 'boot' && !port.onBoard) sum.bootOffBoard++;
   }
   sum.mbLost += pastUplinks(served, layout, ports, byId);
-  for (const { id, role } of units) { const host = layout.at[id] && groupAt(byId, layout.at[id].spot); if (role === 'boot' && host?.type === 'm2' && byId.get(host.host)!.part.kind !== 'board') sum.bootOffBoard++; }
+  for (const { id, role } of units) {
+    const host = layout.at[id] && groupAt(byId, layout.at[id].spot);
+    if (role === 'boot' && host?.type === 'm2' && byId.get(host.host)!.part.kind !== 'board') sum.bootOffBoard++;
+  }
   for (const unit of units) sum.misfits += Number(misfits(unit, layout, byId));
   const lanes = lanesAt(units, layout);
   for (const unit of units) sum.mbLost += linkLoss(unit, layout, byId, lanes);
@@ -60,15 +119,22 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
   }
   const used = new Map<string, number>();
   for (const wire of layout.wires) used.set(wire.lead, (used.get(wire.lead) ?? 0) + 1);
-  for (const [lead, count] of used) sum.leadsToBuy += Math.max(0, count - (problem.owned?.get(lead) ?? 0)) * (leadById(lead)!.shape === 'straight' ? 1 : 2);
+  for (const [lead, count] of used)
+    sum.leadsToBuy +=
+      Math.max(0, count - (problem.owned?.get(lead) ?? 0)) * (leadById(lead)!.shape === 'straight' ? 1 : 2);
 
-  for (const was of hint.wires) sum.moves += Number((ports.get(printSpot(was.host[0]!))?.lanes ?? 0) > 0 && movedLead(was, layout, live, byId));
+  for (const was of hint.wires)
+    sum.moves += Number((ports.get(printSpot(was.host[0]!))?.lanes ?? 0) > 0 && movedLead(was, layout, live, byId));
   for (const wire of layout.wires) {
     const { shape } = leadById(wire.lead)!;
-    if (shape === 'forward') { sum.partlyUsed += Number(wire.device.length < 4); continue; }
+    if (shape === 'forward') {
+      sum.partlyUsed += Number(wire.device.length < 4);
+      continue;
+    }
     const mine = served.filter((one) => one.wire === wire && one.demand.kind === 'backplane').length;
     const target = served.find((one) => one.wire === wire)?.demand;
-    if (target?.kind === 'backplane' && target.target.lanes > 1 && !target.target.shared) sum.partlyUsed += Number(mine < baysBehind(target, byId, layout));
+    if (target?.kind === 'backplane' && target.target.lanes > 1 && !target.target.shared)
+      sum.partlyUsed += Number(mine < baysBehind(target, byId, layout));
   }
   return RECKONED.map((level) => sum[level]);
 }
@@ -79,30 +145,54 @@ export function compareLevels(one: readonly number[], other: readonly number[]):
   return 0;
 }
 
-export const rankOf = ({ role }: PlannedUnit): 'data' | 'boot' | 'rest' => (role === undefined || role === 'data' || role === 'meta' ? 'data' : role === 'boot' ? 'boot' : 'rest');
+export const rankOf = ({ role }: PlannedUnit): 'data' | 'boot' | 'rest' =>
+  role === undefined || role === 'data' || role === 'meta' ? 'data' : role === 'boot' ? 'boot' : 'rest';
 
 type Wish = { readonly spot: SpotRef; readonly how: 'held' | 'put' | 'solved' };
 
-/** Whose places and sleeping places in a hint count: of several for one place the firmest, then the first of the kit. */
+/**
+ * Whose places and sleeping places in a hint count: of several for one place the firmest, then the first of the kit.
+ */
 export function wishesIn(units: readonly PlannedUnit[], hint: Layout): [PlannedUnit, Wish][] {
   const byId = unitsById(units);
   const firm = ['held', 'put', 'solved'];
   const claimed = new Set<string>();
-  return units.filter((unit) => isKind(unit, 'drive') || isCard(unit.part) || isKind(unit, 'riser') || isKind(unit, 'adapter')).flatMap((unit): [PlannedUnit, Wish][] => {
-    const wish = hint.dormant[unit.id] ?? hint.at[unit.id];
-    const group = wish && groupAt(byId, wish.spot);
-    return wish && group && !mismatch(unit.part, group) ? [[unit, wish]] : [];
-  }).sort(([, a], [, b]) => firm.indexOf(a.how) - firm.indexOf(b.how)).filter(([, { spot }]) => !claimed.has(printSpot(spot)) && claimed.add(printSpot(spot)));
+  return units
+    .filter((unit) => isKind(unit, 'drive') || isCard(unit.part) || isKind(unit, 'riser') || isKind(unit, 'adapter'))
+    .flatMap((unit): [PlannedUnit, Wish][] => {
+      const wish = hint.dormant[unit.id] ?? hint.at[unit.id];
+      const group = wish && groupAt(byId, wish.spot);
+      return wish && group && !mismatch(unit.part, group) ? [[unit, wish]] : [];
+    })
+    .sort(([, a], [, b]) => firm.indexOf(a.how) - firm.indexOf(b.how))
+    .filter(([, { spot }]) => !claimed.has(printSpot(spot)) && claimed.add(printSpot(spot)));
 }
 
-function baysBehind(demand: Extract<Demand, { kind: 'backplane' }>, byId: ReadonlyMap<string, PlannedUnit>, layout: Layout): number {
+function baysBehind(
+  demand: Extract<Demand, { kind: 'backplane' }>,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  layout: Layout,
+): number {
   const host = byId.get(demand.target.ref.host)!.part;
-  const group = host.kind === 'chassis' || host.kind === 'adapter' ? host.bayGroups.find((one) => demand.target.ref.key.startsWith(`${one.key}-`))! : null!;
+  const group =
+    host.kind === 'chassis' || host.kind === 'adapter'
+      ? host.bayGroups.find((one) => demand.target.ref.key.startsWith(`${one.key}-`))!
+      : null!;
   const { baysPerConnector, connectors } = group.backplane!;
   const nth = (demand.target.ref.n ?? 1) - 1;
   const last = connectors[0]!.count - 1;
-  return Array.from({ length: group.rows * group.columns }, (_, i) => i).filter((i) => Math.min(Math.floor(i / baysPerConnector), last) === nth)
-    .filter((i) => !Object.entries(layout.at).some(([id, { spot }]) => byId.get(id)?.part.kind === 'adapter' && spot.host === demand.target.ref.host && spot.key === group.key && (spot.n ?? 1) === i + 1)).length;
+  return Array.from({ length: group.rows * group.columns }, (_, i) => i)
+    .filter((i) => Math.min(Math.floor(i / baysPerConnector), last) === nth)
+    .filter(
+      (i) =>
+        !Object.entries(layout.at).some(
+          ([id, { spot }]) =>
+            byId.get(id)?.part.kind === 'adapter' &&
+            spot.host === demand.target.ref.host &&
+            spot.key === group.key &&
+            (spot.n ?? 1) === i + 1,
+        ),
+    ).length;
 }
 
 function misfits(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>): boolean {
@@ -116,16 +206,42 @@ function misfits(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, Pl
   const limit = limitFor(box.part, 'card', { slot: rear.position, occupied: new Set() });
   const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
   if (byId.get(spot.host)?.part.kind === 'board' && needsRiser(box.part, rear.position)) return true;
-  return (!!limit && unit.part.lengthMm > limit.maxMm) || (unit.part.brackets.length > 0 && rear.position + Math.ceil(unit.part.thickSlots) > openings);
+  return (
+    (!!limit && unit.part.lengthMm > limit.maxMm) ||
+    (unit.part.brackets.length > 0 && rear.position + Math.ceil(unit.part.thickSlots) > openings)
+  );
 }
 
-function linkLoss(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>, lanesAt: (spot: SpotRef) => number): number {
+function linkLoss(
+  unit: PlannedUnit,
+  layout: Layout,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  lanesAt: (spot: SpotRef) => number,
+): number {
   const { part } = unit;
   const spot = layout.at[unit.id]?.spot;
   const group = spot && groupAt(byId, spot);
-  if (group?.type === 'm2' && part.kind === 'drive' && part.interface === 'nvme') return Math.max(0, Math.round(wishMBps(part) - lanesAt(spot!) * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, ...gensDown(spot!, layout, byId))]!));
-  if (group?.type !== 'slot' || !isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus !== 'pcie') return 0;
-  return Math.max(0, part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanesAt(spot!)) * PCIE_LANE_MBPS[Math.min(part.gen, ...gensDown(spot!, layout, byId))]!);
+  if (group?.type === 'm2' && part.kind === 'drive' && part.interface === 'nvme')
+    return Math.max(
+      0,
+      Math.round(
+        wishMBps(part) -
+          lanesAt(spot!) * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, ...gensDown(spot!, layout, byId))]!,
+      ),
+    );
+  if (
+    group?.type !== 'slot' ||
+    !isCard(part) ||
+    part.kind === 'carrier' ||
+    part.kind === 'expander' ||
+    part.bus !== 'pcie'
+  )
+    return 0;
+  return Math.max(
+    0,
+    part.lanes * PCIE_LANE_MBPS[part.gen]! -
+      Math.min(part.lanes, lanesAt(spot!)) * PCIE_LANE_MBPS[Math.min(part.gen, ...gensDown(spot!, layout, byId))]!,
+  );
 }
 
 /** Generations of a place and of the slots under it, down to the board. */
@@ -139,41 +255,78 @@ function gensDown(spot: SpotRef, layout: Layout, byId: ReadonlyMap<string, Plann
 type Served = { readonly demand: Demand; readonly wire: Wire };
 
 /** MB/s asked of expanders and bridges, backplanes and cards, past what their uplinks carry. */
-function pastUplinks(served: readonly Served[], layout: Layout, ports: ReadonlyMap<string, HostPort>, byId: ReadonlyMap<string, PlannedUnit>): number {
-  const wishes = (of: (one: Served) => boolean) => served.filter(of).reduce((sum, { demand }) => sum + wishMBps(demand.drive), 0);
+function pastUplinks(
+  served: readonly Served[],
+  layout: Layout,
+  ports: ReadonlyMap<string, HostPort>,
+  byId: ReadonlyMap<string, PlannedUnit>,
+): number {
+  const wishes = (of: (one: Served) => boolean) =>
+    served.filter(of).reduce((sum, { demand }) => sum + wishMBps(demand.drive), 0);
   let lost = 0;
-  const groups = new Set(served.flatMap(({ demand }) => (demand.kind === 'backplane' && demand.target.shared ? [`${demand.target.ref.host}/${demand.target.ref.key}`] : [])));
+  const groups = new Set(
+    served.flatMap(({ demand }) =>
+      demand.kind === 'backplane' && demand.target.shared ? [`${demand.target.ref.host}/${demand.target.ref.key}`] : [],
+    ),
+  );
   for (const group of groups) {
-    const mine = (one: Served) => one.demand.kind === 'backplane' && `${one.demand.target.ref.host}/${one.demand.target.ref.key}` === group;
+    const mine = (one: Served) =>
+      one.demand.kind === 'backplane' && `${one.demand.target.ref.host}/${one.demand.target.ref.key}` === group;
     const { target } = served.find(mine)!.demand as Extract<Demand, { kind: 'backplane' }>;
     const { spot } = layout.at[served.find(mine)!.demand.unit.id]!;
     const at = groupAt(byId, spot)!;
     const own = at.type === 'bay' ? at.group.backplane!.connectors[0]!.gbPerLane : Infinity;
-    const carried = layout.wires.filter(({ device }) => `${device[0]!.host}/${device[0]!.key}` === group).reduce((sum, { host }) => sum + target.lanes * laneMBps(target.speaks ?? 'sas', Math.min(ports.get(printSpot(host[0]!))!.gbPerLane, own)), 0);
+    const carried = layout.wires
+      .filter(({ device }) => `${device[0]!.host}/${device[0]!.key}` === group)
+      .reduce(
+        (sum, { host }) =>
+          sum +
+          target.lanes * laneMBps(target.speaks ?? 'sas', Math.min(ports.get(printSpot(host[0]!))!.gbPerLane, own)),
+        0,
+      );
     lost += Math.max(0, wishes(mine) - carried);
   }
   for (const card of byId.values()) {
     if (!isKind(card, 'expander')) continue;
     const { lanes, gbPerLane } = card.part.connectors[0]!;
-    const uplinks = layout.wires.filter(({ device }) => device[0]!.host === card.id).reduce((sum, { host }) => sum + lanes * laneMBps('sas', Math.min(gbPerLane, ports.get(printSpot(host[0]!))!.gbPerLane)), 0);
+    const uplinks = layout.wires
+      .filter(({ device }) => device[0]!.host === card.id)
+      .reduce(
+        (sum, { host }) =>
+          sum + lanes * laneMBps('sas', Math.min(gbPerLane, ports.get(printSpot(host[0]!))!.gbPerLane)),
+        0,
+      );
     lost += Math.max(0, wishes(({ wire }) => wire.host[0]!.host === card.id) - uplinks);
   }
   return lost;
 }
 
 /** Whether what a settled lead fed is fed otherwise now, or its port carries no lead of its kind any more. */
-function movedLead(was: Wire, layout: Layout, live: ReadonlyMap<string, LiveWire>, byId: ReadonlyMap<string, PlannedUnit>): boolean {
+function movedLead(
+  was: Wire,
+  layout: Layout,
+  live: ReadonlyMap<string, LiveWire>,
+  byId: ReadonlyMap<string, PlannedUnit>,
+): boolean {
   const { shape, device } = leadById(was.lead)!;
   const [from, to] = [printSpot(was.host[0]!), was.device[0]!];
   const host = byId.get(to.host);
   const same = (wire: Wire) => wire.lead === was.lead && printSpot(wire.host[0]!) === from;
-  const group = host && (isKind(host, 'chassis') || isKind(host, 'adapter')) ? host.part.bayGroups.find((one) => to.key.startsWith(`${one.key}-`)) : undefined;
+  const group =
+    host && (isKind(host, 'chassis') || isKind(host, 'adapter'))
+      ? host.part.bayGroups.find((one) => to.key.startsWith(`${one.key}-`))
+      : undefined;
   const shared = (host && isKind(host, 'expander')) || (group?.backplane && group.backplane.type !== 'direct');
   if (shared) {
-    const into = layout.wires.filter((wire) => wire.device[0]!.host === to.host && (host!.part.kind === 'expander' || wire.device[0]!.key === to.key));
+    const into = layout.wires.filter(
+      (wire) => wire.device[0]!.host === to.host && (host!.part.kind === 'expander' || wire.device[0]!.key === to.key),
+    );
     return into.length > 0 && !into.some(same);
   }
-  if (shape !== 'forward' && !['sata', 'sff-8482', ...(host && isKind(host, 'drive') ? ['sff-8639'] : [])].includes(device)) {
+  if (
+    shape !== 'forward' &&
+    !['sata', 'sff-8482', ...(host && isKind(host, 'drive') ? ['sff-8639'] : [])].includes(device)
+  ) {
     const now = live.get(printSpot(to))?.wire;
     return !!now && (shape === 'reverse' ? leadById(now.lead)!.shape !== 'reverse' : !same(now));
   }
@@ -181,19 +334,33 @@ function movedLead(was: Wire, layout: Layout, live: ReadonlyMap<string, LiveWire
 }
 
 /** Where a card stands at the rear wall: one on a riser where that stands. */
-function rearOf(spot: SpotRef, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>): { board: string; position: number } | null {
+function rearOf(
+  spot: SpotRef,
+  layout: Layout,
+  byId: ReadonlyMap<string, PlannedUnit>,
+): { board: string; position: number } | null {
   const host = byId.get(spot.host);
   const group = groupAt(byId, spot);
   if (!host || group?.type !== 'slot') return null;
   const under = isKind(host, 'board') ? undefined : layout.at[host.id]?.spot;
-  return isKind(host, 'board') ? { board: host.id, position: group.slot.position } : under ? rearOf(under, layout, byId) : null;
+  return isKind(host, 'board')
+    ? { board: host.id, position: group.slot.position }
+    : under
+      ? rearOf(under, layout, byId)
+      : null;
 }
 
 /** Pairs of cards side by side that both need moving air. */
 function hotPairs(units: readonly PlannedUnit[], layout: Layout, byId: ReadonlyMap<string, PlannedUnit>): number {
   const hot = units.flatMap((unit) => {
-    const rear = layout.at[unit.id] && isCard(unit.part) && unit.part.needsAirMPerS !== null ? rearOf(layout.at[unit.id]!.spot, layout, byId) : null;
+    const rear =
+      layout.at[unit.id] && isCard(unit.part) && unit.part.needsAirMPerS !== null
+        ? rearOf(layout.at[unit.id]!.spot, layout, byId)
+        : null;
     return rear && isCard(unit.part) ? [{ ...rear, to: rear.position + Math.ceil(unit.part.thickSlots) }] : [];
   });
-  return hot.reduce((sum, one) => sum + hot.filter((other) => other.board === one.board && one.to === other.position).length, 0);
+  return hot.reduce(
+    (sum, one) => sum + hot.filter((other) => other.board === one.board && one.to === other.position).length,
+    0,
+  );
 }

@@ -8,7 +8,8 @@ import { wiringFor } from './wiring';
 const laid = (made: Fixture) => ({ units: plannedUnits(made.build), layout: made.build.layout });
 const unitOf = (made: Fixture, sheet: string) => plannedUnits(made.build).find(({ id }) => id === made.unit(sheet))!;
 const rack = () => fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
-const tower = (from = catalogue) => fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
+const tower = (from = catalogue) =>
+  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
 
 test('drives count for the card their lead starts at, those behind an expander card for the card that feeds it', () => {
   const made = rack().add('tern-8i').add('barge-8', 6);
@@ -28,14 +29,23 @@ test('a controller has to carry what its drives give and no more than its chip d
 
 test('lanes of the processor: cards and modules as many as they have and their place gives, an expander none', () => {
   const made = rack().add('tern-16i').add('skein-10x2').add('weir-24').add('stickle-500');
-  const on = (owner: 'processor' | 'chipset') => usedLanes(laid(made), unitOf(made, 'gannet-e8'), owner).map(({ unit, lanes }) => `${unit.part.name} ${lanes}`).sort();
-  expect([...on('processor'), ...on('chipset')].sort()).toEqual(['Skein 10, two ports 8', 'Stickle 500 GB NVMe 4', 'Tern 16i 8']);
+  const on = (owner: 'processor' | 'chipset') =>
+    usedLanes(laid(made), unitOf(made, 'gannet-e8'), owner)
+      .map(({ unit, lanes }) => `${unit.part.name} ${lanes}`)
+      .sort();
+  expect([...on('processor'), ...on('chipset')].sort()).toEqual([
+    'Skein 10, two ports 8',
+    'Stickle 500 GB NVMe 4',
+    'Tern 16i 8',
+  ]);
 });
 
 test('a card on a riser takes the lanes it has, not those of the slot under the riser', () => {
   const made = fixture().add('plank-1u').add('knot-m8').add('drover-4').add('hoist-1u').add('punt-1');
   expect(made.build.layout.at[made.unit('punt-1')]!.spot.host).toBe(made.unit('hoist-1u'));
-  expect(usedLanes(laid(made), unitOf(made, 'knot-m8'), 'processor').map(({ unit, lanes }) => [unit.part.name, lanes])).toEqual([['Punt 1', 4]]);
+  expect(
+    usedLanes(laid(made), unitOf(made, 'knot-m8'), 'processor').map(({ unit, lanes }) => [unit.part.name, lanes]),
+  ).toEqual([['Punt 1', 4]]);
 });
 
 test('a SATA module on the chipset asks as much as a SATA drive', () => {
@@ -44,12 +54,28 @@ test('a SATA module on the chipset asks as much as a SATA drive', () => {
   const asked = (made: Fixture) => chipsetAsked(laid(made), board(made));
   expect(asked(bare)).toBe(0);
   expect(asked(bare.add('barge-8'))).toBe(300);
-  const module = tower(tweak('plover-a6', { m2Sockets: [{ key: 'm2a', label: 'M.2', lengthsMm: [80], gen: 3, lanes: 4, carries: ['sata', 'pcie'], owner: 'chipset' }] })).add('reed-250');
+  const module = tower(
+    tweak('plover-a6', {
+      m2Sockets: [
+        { key: 'm2a', label: 'M.2', lengthsMm: [80], gen: 3, lanes: 4, carries: ['sata', 'pcie'], owner: 'chipset' },
+      ],
+    }),
+  ).add('reed-250');
   expect(asked(module)).toBe(600);
 });
 
 test('modules on a carrier ask through its slot, no more than that carries', () => {
-  const slot = { key: 'pcie1', label: 'Slot 1', position: 0, bus: 'pcie', lanes: 16, wiredLanes: 4, gen: 3, owner: 'chipset', openEnd: false };
+  const slot = {
+    key: 'pcie1',
+    label: 'Slot 1',
+    position: 0,
+    bus: 'pcie',
+    lanes: 16,
+    wiredLanes: 4,
+    gen: 3,
+    owner: 'chipset',
+    openEnd: false,
+  };
   const made = tower(tweak('plover-a6', { slots: [slot], m2Sockets: [] })).add('punt-1');
   const asked = (one: Fixture) => chipsetAsked(laid(one), unitOf(one, 'plover-a6'));
   expect(asked(made)).toBe(0);
@@ -60,11 +86,15 @@ test('modules on a carrier ask through its slot, no more than that carries', () 
 });
 
 test('the rule and the wiring view say the same number', () => {
-  const made = tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 })).add('pike-960', 3).add('cradle-2', 2);
+  const made = tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 }))
+    .add('pike-960', 3)
+    .add('cradle-2', 2);
   const budget = wiringFor(made.build, made.assess()).budgets.find(({ source }) => source === 'chipset')!;
   const snag = made.assess().snags.find(({ code }) => code === 'reaches.chipsetUplink')!;
   expect([budget.used, budget.has]).toEqual([snag.gap!.have, snag.gap!.limit]);
   expect(wordsOf(snag).what).toContain(`asks ${budget.used.toLocaleString('en-GB')} MB/s`);
   const lanes = cube().add('tern-8i').add('stickle-500');
-  expect(wiringFor(lanes.build, lanes.assess()).budgets.find(({ source }) => source === 'processor')!.used).toBe(usedLanes(laid(lanes), unitOf(lanes, 'wren-c8'), 'processor').reduce((sum, one) => sum + one.lanes, 0));
+  expect(wiringFor(lanes.build, lanes.assess()).budgets.find(({ source }) => source === 'processor')!.used).toBe(
+    usedLanes(laid(lanes), unitOf(lanes, 'wren-c8'), 'processor').reduce((sum, one) => sum + one.lanes, 0),
+  );
 });

@@ -9,17 +9,29 @@ export type CardUnit = PlannedUnit & { readonly part: CardPart };
 /** Payload of an Ethernet port, MB/s a Gb/s. */
 const ETHERNET_MBPS = 117.7;
 /** What the drives on a board or card could give, MB/s. */
-export const wishesOn = (laid: Laid, host: string): number => drivesOn(laid, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
+export const wishesOn = (laid: Laid, host: string): number =>
+  drivesOn(laid, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
 
-/** What a card has to carry, MB/s: all that its drives, the modules on it or its network ports give; null where that cannot be told. */
+/**
+ * What a card has to carry, MB/s: all that its drives, the modules on it or its network ports give; null where that
+ * cannot be told.
+ */
 export function needOf(laid: Laid, { id, part }: CardUnit): number | null {
-  if (part.kind === 'carrier') return ofKind(laid.units, 'drive').reduce((sum, unit) => sum + (laid.layout.at[unit.id]?.spot.host === id ? wishMBps(unit.part) : 0), 0);
-  if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
+  if (part.kind === 'carrier')
+    return ofKind(laid.units, 'drive').reduce(
+      (sum, unit) => sum + (laid.layout.at[unit.id]?.spot.host === id ? wishMBps(unit.part) : 0),
+      0,
+    );
+  if (part.kind === 'networkCard')
+    return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
   return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(laid, id)) : null;
 }
 
 export type UsedLanes = { readonly unit: PlannedUnit; readonly lanes: number; readonly gen: number };
-/** Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take; a card on a riser by the slot under it. */
+/**
+ * Cards and modules in the slots and sockets that belong to the processor, or to the chipset, with the lanes they take;
+ * a card on a riser by the slot under it.
+ */
 export function usedLanes({ units, layout }: Laid, board: PlannedUnit, owner: 'processor' | 'chipset'): UsedLanes[] {
   const byId = unitsById(units);
   const [lanes, gen] = [lanesAt(units, layout), genAt(units, layout)];
@@ -30,17 +42,38 @@ export function usedLanes({ units, layout }: Laid, board: PlannedUnit, owner: 'p
     const group = under?.host === board.id ? groupAt(byId, under) : undefined;
     const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
     // An expander takes power from its slot, no lanes; a riser hands them on.
-    if (!place || isKind(unit, 'expander') || isKind(unit, 'riser') || place.owner !== owner || ('bus' in place && place.bus !== 'pcie')) return [];
-    const own = isCard(unit.part) ? unit.part.lanes : isKind(unit, 'drive') ? (unit.part.interface === 'nvme' ? unit.part.lanes : 0) : lanes(spot!);
+    if (
+      !place ||
+      isKind(unit, 'expander') ||
+      isKind(unit, 'riser') ||
+      place.owner !== owner ||
+      ('bus' in place && place.bus !== 'pcie')
+    )
+      return [];
+    const own = isCard(unit.part)
+      ? unit.part.lanes
+      : isKind(unit, 'drive')
+        ? unit.part.interface === 'nvme'
+          ? unit.part.lanes
+          : 0
+        : lanes(spot!);
     const carrier = isKind(unit, 'carrier') ? unit.part.m2Sockets.length * 4 : own;
     return [{ unit, lanes: Math.min(carrier, lanes(spot!)), gen: gen(spot!) }];
   });
 }
 
-/** What hangs on the chipset asks of its uplink, MB/s: drives on the board's ports, and each card and module as much as its own link carries. */
-export function chipsetAsked(laid: Laid, board: PlannedUnit, on: readonly UsedLanes[] = usedLanes(laid, board, 'chipset')): number {
+/**
+ * What hangs on the chipset asks of its uplink, MB/s: drives on the board's ports, and each card and module as much as
+ * its own link carries.
+ */
+export function chipsetAsked(
+  laid: Laid,
+  board: PlannedUnit,
+  on: readonly UsedLanes[] = usedLanes(laid, board, 'chipset'),
+): number {
   const each = on.map(({ unit, lanes, gen }) => {
-    if (isKind(unit, 'drive')) return unit.part.interface === 'nvme' ? Math.min(linkMBps(lanes, gen), wishMBps(unit.part)) : wishMBps(unit.part);
+    if (isKind(unit, 'drive'))
+      return unit.part.interface === 'nvme' ? Math.min(linkMBps(lanes, gen), wishMBps(unit.part)) : wishMBps(unit.part);
     return isCard(unit.part) ? Math.min(linkMBps(lanes, gen), needOf(laid, unit as CardUnit) ?? 0) : 0;
   });
   return Math.round(each.reduce((sum, one) => sum + one, 0) + wishesOn(laid, board.id));

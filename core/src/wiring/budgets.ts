@@ -12,7 +12,27 @@ export function budgetsOf(laid: Laid): Budget[] {
   if (!board) return [];
   const { uplinkLanes, uplinkGen } = board.part;
   return [
-    ...(processor ? [{ source: 'processor' as const, words: processor.part.name, used: usedLanes(laid, board, 'processor').reduce((sum, one) => sum + one.lanes, 0), has: processor.part.lanes, unit: 'lanes' as const }] : []),
-    ...(uplinkLanes ? [{ source: 'chipset' as const, words: 'Chipset uplink', used: chipsetAsked(laid, board), has: linkMBps(uplinkLanes, uplinkGen), unit: 'MB/s' as const }] : []),
+    ...(processor
+      ? [
+          {
+            source: 'processor' as const,
+            words: processor.part.name,
+            used: usedLanes(laid, board, 'processor').reduce((sum, one) => sum + one.lanes, 0),
+            has: processor.part.lanes,
+            unit: 'lanes' as const,
+          },
+        ]
+      : []),
+    ...(uplinkLanes
+      ? [
+          {
+            source: 'chipset' as const,
+            words: 'Chipset uplink',
+            used: chipsetAsked(laid, board),
+            has: linkMBps(uplinkLanes, uplinkGen),
+            unit: 'MB/s' as const,
+          },
+        ]
+      : []),
   ];
 }

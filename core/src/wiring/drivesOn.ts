@@ -18,11 +18,15 @@ const byHost = memoPair((units: readonly PlannedUnit[], layout: Layout): Readonl
     const wire = wireServing(demand, live);
     if (!wire) continue;
     const near = byId.get(wire.host[0]!.host);
-    const feed = near && isKind(near, 'expander') ? layout.wires.find((one) => one.device.some((device) => device.host === near.id)) : undefined;
+    const feed =
+      near && isKind(near, 'expander')
+        ? layout.wires.find((one) => one.device.some((device) => device.host === near.id))
+        : undefined;
     const host = feed?.host[0]!.host ?? wire.host[0]!.host;
-    found.set(host, [...found.get(host) ?? [], demand.unit as DriveUnit]);
+    found.set(host, [...(found.get(host) ?? []), demand.unit as DriveUnit]);
   }
   return found;
 });
 
-export const drivesOn = ({ units, layout }: Laid, host: string): readonly DriveUnit[] => byHost(units, layout).get(host) ?? [];
+export const drivesOn = ({ units, layout }: Laid, host: string): readonly DriveUnit[] =>
+  byHost(units, layout).get(host) ?? [];

@@ -3,8 +3,16 @@ import { groupAt } from '../place/spotAt';
 import { spotsOf } from '../place/spots';
 import { isCard, isKind, seatSpot, type PlannedUnit } from '../place/units';
 
-/** The board, what else is on its chipset, what is on the processor, each by place; expander cards after the card that feeds them. So what goes to one source stands together. */
-export function hostOrder(units: readonly PlannedUnit[], layout: Layout, byId: ReadonlyMap<string, PlannedUnit>, feeders: ReadonlyMap<string, string>): PlannedUnit[] {
+/**
+ * The board, what else is on its chipset, what is on the processor, each by place; expander cards after the card that
+ * feeds them. So what goes to one source stands together.
+ */
+export function hostOrder(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  feeders: ReadonlyMap<string, string>,
+): PlannedUnit[] {
   const boards = units.filter((unit) => isKind(unit, 'board') && seatSpot(layout, unit));
   const rankOf = (unit: PlannedUnit) => {
     const spot = seatSpot(layout, unit)!;
@@ -13,11 +21,23 @@ export function hostOrder(units: readonly PlannedUnit[], layout: Layout, byId: R
     const host = byId.get(spot.host)!;
     return Number(owner === 'processor') * 1000 + spotsOf(host.id, host.part).indexOf(group);
   };
-  const others = units.filter((unit) => (isCard(unit.part) || isKind(unit, 'drive')) && !unit.builtIn && seatSpot(layout, unit) && !feeders.has(unit.id)).flatMap((unit) => {
-    const group = groupAt(byId, seatSpot(layout, unit)!);
-    const onBoard = byId.get(seatSpot(layout, unit)!.host)?.part.kind === 'board';
-    return group && (isCard(unit.part) || (onBoard && (group.type === 'm2' || group.type === 'usb'))) ? [{ unit, rank: rankOf(unit) }] : [];
-  }).sort((a, b) => a.rank - b.rank).map(({ unit }) => unit);
+  const others = units
+    .filter(
+      (unit) =>
+        (isCard(unit.part) || isKind(unit, 'drive')) &&
+        !unit.builtIn &&
+        seatSpot(layout, unit) &&
+        !feeders.has(unit.id),
+    )
+    .flatMap((unit) => {
+      const group = groupAt(byId, seatSpot(layout, unit)!);
+      const onBoard = byId.get(seatSpot(layout, unit)!.host)?.part.kind === 'board';
+      return group && (isCard(unit.part) || (onBoard && (group.type === 'm2' || group.type === 'usb')))
+        ? [{ unit, rank: rankOf(unit) }]
+        : [];
+    })
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ unit }) => unit);
   const fed = units.filter((unit) => feeders.has(unit.id) && seatSpot(layout, unit));
   return [...boards, ...others].flatMap((unit) => [unit, ...fed.filter(({ id }) => feeders.get(id) === unit.id)]);
 }

@@ -10,27 +10,89 @@ export type Links = { readonly lanes: (spot: SpotRef) => number; readonly gen: (
 
 const USB_GB = 5;
 /** A drive in a socket: NVMe over the socket's lanes, SATA over one link, a stick over USB. */
-export function moduleRow(unit: PlannedUnit & { readonly part: PartOf<'drive'> }, spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>, links: Links): ModuleRow {
+export function moduleRow(
+  unit: PlannedUnit & { readonly part: PartOf<'drive'> },
+  spot: SpotRef,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  links: Links,
+): ModuleRow {
   const group = groupAt(byId, spot)!;
-  return { unit: unit.id, mark: unit.mark, name: unit.part.name, socket: group.label, carriesMBps: socketLink(unit, spot, byId, links).mbPerS, asksMBps: unit.part.interface === 'nvme' ? linkMBps(unit.part.lanes, unit.part.pcieGen ?? 3) : wishMBps(unit.part) };
+  return {
+    unit: unit.id,
+    mark: unit.mark,
+    name: unit.part.name,
+    socket: group.label,
+    carriesMBps: socketLink(unit, spot, byId, links).mbPerS,
+    asksMBps: unit.part.interface === 'nvme' ? linkMBps(unit.part.lanes, unit.part.pcieGen ?? 3) : wishMBps(unit.part),
+  };
 }
 
-export function socketLink(unit: PlannedUnit & { readonly part: PartOf<'drive'> }, spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>, links: Links): HostLink {
+export function socketLink(
+  unit: PlannedUnit & { readonly part: PartOf<'drive'> },
+  spot: SpotRef,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  links: Links,
+): HostLink {
   const group = groupAt(byId, spot)!;
   const { part } = unit;
-  if (group.type !== 'm2') return { words: group.label, rate: 'USB', lanes: 1, gen: 0, mbPerS: laneMBps('usb', Math.min(part.gbPerLane, USB_GB)), owner: 'chipset', wiredLanes: 1, uplink: false };
-  if (part.interface !== 'nvme') return { words: group.label, rate: 'SATA', lanes: 1, gen: 0, mbPerS: laneMBps('sata', part.gbPerLane), owner: group.socket.owner, wiredLanes: 1, uplink: false };
+  if (group.type !== 'm2')
+    return {
+      words: group.label,
+      rate: 'USB',
+      lanes: 1,
+      gen: 0,
+      mbPerS: laneMBps('usb', Math.min(part.gbPerLane, USB_GB)),
+      owner: 'chipset',
+      wiredLanes: 1,
+      uplink: false,
+    };
+  if (part.interface !== 'nvme')
+    return {
+      words: group.label,
+      rate: 'SATA',
+      lanes: 1,
+      gen: 0,
+      mbPerS: laneMBps('sata', part.gbPerLane),
+      owner: group.socket.owner,
+      wiredLanes: 1,
+      uplink: false,
+    };
   const have = Math.min(part.lanes, links.lanes(spot));
   const gen = Math.min(part.pcieGen ?? 3, links.gen(spot));
-  return { words: group.label, rate: rateWords(have, gen), lanes: have, gen, mbPerS: linkMBps(have, gen), owner: group.socket.owner, wiredLanes: links.lanes(spot), uplink: false };
+  return {
+    words: group.label,
+    rate: rateWords(have, gen),
+    lanes: have,
+    gen,
+    mbPerS: linkMBps(have, gen),
+    owner: group.socket.owner,
+    wiredLanes: links.lanes(spot),
+    uplink: false,
+  };
 }
 const rateWords = (lanes: number, gen: number): string => `${lanes ? `x${lanes}` : 'off'} gen ${gen}`;
 
 /** How a board or card reaches the processor; null for what is part of it or takes no lanes. */
-export function linkOf(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>, links: Links): HostLink | null {
+export function linkOf(
+  unit: PlannedUnit,
+  layout: Layout,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  links: Links,
+): HostLink | null {
   if (isKind(unit, 'board')) {
     const { uplinkLanes, uplinkGen } = unit.part;
-    return uplinkLanes === 0 ? null : { words: 'its uplink', rate: rateWords(uplinkLanes, uplinkGen), lanes: uplinkLanes, gen: uplinkGen, mbPerS: linkMBps(uplinkLanes, uplinkGen), owner: 'processor', wiredLanes: uplinkLanes, uplink: true };
+    return uplinkLanes === 0
+      ? null
+      : {
+          words: 'its uplink',
+          rate: rateWords(uplinkLanes, uplinkGen),
+          lanes: uplinkLanes,
+          gen: uplinkGen,
+          mbPerS: linkMBps(uplinkLanes, uplinkGen),
+          owner: 'processor',
+          wiredLanes: uplinkLanes,
+          uplink: true,
+        };
   }
   const spot = seatSpot(layout, unit);
   const group = spot && groupAt(byId, spot);
@@ -38,5 +100,14 @@ export function linkOf(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<stri
   const have = unit.part.bus === 'pci' ? 1 : Math.min(unit.part.lanes, links.lanes(spot!));
   const gen = Math.min(unit.part.gen, links.gen(spot!));
   const pci = unit.part.bus === 'pci';
-  return { words: group.label, rate: pci ? 'PCI' : rateWords(have, gen), lanes: have, gen, mbPerS: pci ? PCI_MBPS : linkMBps(have, gen), owner: group.slot.owner, wiredLanes: links.lanes(spot!), uplink: false };
+  return {
+    words: group.label,
+    rate: pci ? 'PCI' : rateWords(have, gen),
+    lanes: have,
+    gen,
+    mbPerS: pci ? PCI_MBPS : linkMBps(have, gen),
+    owner: group.slot.owner,
+    wiredLanes: links.lanes(spot!),
+    uplink: false,
+  };
 }

@@ -5,7 +5,14 @@ import { expanderPorts, hostPorts, type HostPort } from '../place/ports';
 import { seatSpot, type PlannedUnit } from '../place/units';
 
 /** A port a lead could be moved to: what is on it now, and the edit that moves it there. */
-export type OtherPort = { readonly ref: SpotRef; readonly name: string; readonly host: string; readonly words: string; readonly takenBy: Wire | null; readonly edit: EditOf<'lead.put'> };
+export type OtherPort = {
+  readonly ref: SpotRef;
+  readonly name: string;
+  readonly host: string;
+  readonly words: string;
+  readonly takenBy: Wire | null;
+  readonly edit: EditOf<'lead.put'>;
+};
 
 /**
  * Every other port one end of a lead could be plugged into: the same box and side, a lead is made
@@ -21,23 +28,47 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
   if (!now) return [];
   const on = new Map(layout.wires.flatMap((one) => one.host.map((host) => [printSpot(host), one] as const)));
   const fed = new Set(layout.wires.flatMap((one) => one.device.map(printSpot)));
-  const goes = (port: HostPort) => port.name !== now.name && port.lanes >= Math.min(now.lanes, lead.shape === 'forward' ? 4 : now.lanes) && port.inside === now.inside && (!port.inside || port.box === now.box)
-    && lead.carries.some((one) => port.carries.includes(one) && now.carries.includes(one)) && !fed.has(port.name) && !wire.device.some(({ host }) => host === port.unit.id);
+  const goes = (port: HostPort) =>
+    port.name !== now.name &&
+    port.lanes >= Math.min(now.lanes, lead.shape === 'forward' ? 4 : now.lanes) &&
+    port.inside === now.inside &&
+    (!port.inside || port.box === now.box) &&
+    lead.carries.some((one) => port.carries.includes(one) && now.carries.includes(one)) &&
+    !fed.has(port.name) &&
+    !wire.device.some(({ host }) => host === port.unit.id);
   return all.filter(goes).flatMap((port): OtherPort[] => {
     const kind = leadBetween(lead.shape, port.kind, lead.device);
     if (!kind) return [];
     const takenBy = on.get(port.name) ?? null;
     if (takenBy && leadById(takenBy.lead)?.shape === 'reverse') return [];
-    return [{ ref: port.ref, name: port.name, host: port.unit.id, words: `${port.unit.part.name} ${port.unit.mark}, port${port.ref.n ? ` ${port.ref.n}` : ''}`, takenBy, edit: { type: 'lead.put', wire: { ...wire, lead: kind.id, host: [port.ref], how: 'put' } } }];
+    return [
+      {
+        ref: port.ref,
+        name: port.name,
+        host: port.unit.id,
+        words: `${port.unit.part.name} ${port.unit.mark}, port${port.ref.n ? ` ${port.ref.n}` : ''}`,
+        takenBy,
+        edit: { type: 'lead.put', wire: { ...wire, lead: kind.id, host: [port.ref], how: 'put' } },
+      },
+    ];
   });
 }
 
 /** The end of another lead that this one could take, the two changing places. */
 export type OtherEnd = { readonly wire: Wire; readonly edit: EditOf<'lead.put'> };
 
-/** Ends at bays or cards that the other end of a lead could be plugged into: of those leads that could stand on its port. */
+/**
+ * Ends at bays or cards that the other end of a lead could be plugged into: of those leads that could stand on its
+ * port.
+ */
 export function otherEnds(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherEnd[] {
   const mine = printSpot(wire.device[0]!);
   const isMine = (one: Wire | null) => one !== null && printSpot(one.device[0]!) === mine;
-  return layout.wires.filter((other) => !isMine(other)).flatMap((other) => otherPorts(units, layout, other).filter(({ takenBy }) => isMine(takenBy)).map(({ edit }) => ({ wire: other, edit })));
+  return layout.wires
+    .filter((other) => !isMine(other))
+    .flatMap((other) =>
+      otherPorts(units, layout, other)
+        .filter(({ takenBy }) => isMine(takenBy))
+        .map(({ edit }) => ({ wire: other, edit })),
+    );
 }

@@ -4,11 +4,22 @@ import type { LeadRow, Wiring } from './rows';
 
 /** One line of the schedule of leads, in words. */
 export type ScheduleLine = {
-  readonly label: string; readonly from: string; readonly to: string; readonly drives: string; readonly kind: string; readonly direction: string;
-  readonly length: string; readonly source: string; readonly how: string;
+  readonly label: string;
+  readonly from: string;
+  readonly to: string;
+  readonly drives: string;
+  readonly kind: string;
+  readonly direction: string;
+  readonly length: string;
+  readonly source: string;
+  readonly how: string;
 };
 
-const DIRECTION = { straight: 'straight', forward: 'forward: one end at the card, tails at the drives', reverse: 'reverse: tails at the ports, one end at the bays' } as const;
+const DIRECTION = {
+  straight: 'straight',
+  forward: 'forward: one end at the card, tails at the drives',
+  reverse: 'reverse: tails at the ports, one end at the bays',
+} as const;
 const HOW = { solved: '', put: 'put by hand', held: 'held' } as const;
 
 /** Lengths leads are sold in, mm. */
@@ -21,18 +32,50 @@ export function lengthWords({ source, runMm }: Pick<LeadRow, 'source' | 'runMm'>
   return `${SOLD_MM.find((mm) => mm >= runMm) ?? Math.ceil(runMm / 500) * 500} mm (the way is about ${runMm})`;
 }
 
-export const sourceWords = ({ source }: Pick<LeadRow, 'source'>): string => (source.kind === 'kit' ? `in the kit: ${source.name}` : source.kind === 'box' ? `in the box of ${source.of}` : 'to buy');
+export const sourceWords = ({ source }: Pick<LeadRow, 'source'>): string =>
+  source.kind === 'kit'
+    ? `in the kit: ${source.name}`
+    : source.kind === 'box'
+      ? `in the box of ${source.of}`
+      : 'to buy';
 
 /** The schedule of leads: one line each, both ends labelled alike. */
 export function scheduleOf(wiring: Wiring, units: readonly PlannedUnit[]): ScheduleLine[] {
   const byId = unitsById(units);
-  return wiring.hosts.flatMap(({ leads }) => leads).map((row) => ({
-    label: row.label, from: row.from.words, to: row.to.words, drives: row.drives.map((id) => byId.get(id)?.mark ?? id).join(' '), kind: row.lead.name, direction: DIRECTION[row.lead.shape],
-    length: lengthWords(row), source: sourceWords(row), how: HOW[row.wire.how],
-  }));
+  return wiring.hosts
+    .flatMap(({ leads }) => leads)
+    .map((row) => ({
+      label: row.label,
+      from: row.from.words,
+      to: row.to.words,
+      drives: row.drives.map((id) => byId.get(id)?.mark ?? id).join(' '),
+      kind: row.lead.name,
+      direction: DIRECTION[row.lead.shape],
+      length: lengthWords(row),
+      source: sourceWords(row),
+      how: HOW[row.wire.how],
+    }));
 }
 
 /** The schedule as CSV (RFC 4180). */
 export function scheduleCsv(lines: readonly ScheduleLine[]): string {
-  return `${Papa.unparse({ fields: ['label', 'from', 'to', 'drives', 'lead', 'direction', 'length', 'source', 'how'], data: lines.map((line) => [line.label, line.from, line.to, line.drives, line.kind, line.direction, line.length, line.source, line.how]) }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  return (
+    Papa.unparse(
+      {
+        fields: ['label', 'from', 'to', 'drives', 'lead', 'direction', 'length', 'source', 'how'],
+        data: lines.map((line) => [
+          line.label,
+          line.from,
+          line.to,
+          line.drives,
+          line.kind,
+          line.direction,
+          line.length,
+          line.source,
+          line.how,
+        ]),
+      },
+      { newline: '\r\n', escapeFormulae: true },
+    ) + `\r\n`
+  );
 }

@@ -26,7 +26,13 @@ const SATA_GB = 6;
  * The data wiring of a machine by the board or card every lead starts at, in the order of their
  * places; leads are labelled #1, #2, … in that order: with a letter they would read like a drive's mark.
  */
-export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: Pick<LeadNeeds, 'spare'>, boxed: readonly BoxedCable[], unconnected: readonly PlannedUnit[]): Wiring {
+export function wiringOf(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  needs: Pick<LeadNeeds, 'spare'>,
+  boxed: readonly BoxedCable[],
+  unconnected: readonly PlannedUnit[],
+): Wiring {
   const byId = unitsById(units);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const ports = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
@@ -36,77 +42,183 @@ export function wiringOf(units: readonly PlannedUnit[], layout: Layout, needs: P
   const supply = stockOf(units, needs, boxed);
   const used = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
   const feeders = new Map<string, string>();
-  for (const wire of layout.wires) for (const { host } of wire.device) { const unit = byId.get(host); if (unit && isKind(unit, 'expander')) feeders.set(host, wire.host[0]!.host); }
+  for (const wire of layout.wires)
+    for (const { host } of wire.device) {
+      const unit = byId.get(host);
+      if (unit && isKind(unit, 'expander')) feeders.set(host, wire.host[0]!.host);
+    }
 
   const order = hostOrder(units, layout, byId, feeders);
   let label = 0;
   const hosts = order.map((unit): HostRow => {
     const own = ports.map(({ name }) => name);
-    const mine = layout.wires.filter((wire) => wire.host[0]!.host === unit.id).sort((a, b) => own.indexOf(printSpot(a.host[0]!)) - own.indexOf(printSpot(b.host[0]!)));
+    const mine = layout.wires
+      .filter((wire) => wire.host[0]!.host === unit.id)
+      .sort((a, b) => own.indexOf(printSpot(a.host[0]!)) - own.indexOf(printSpot(b.host[0]!)));
     const leads = mine.flatMap((wire): LeadRow[] => {
       const lead = leadById(wire.lead);
       if (!lead) return [];
       const first = portByName.get(printSpot(wire.host[0]!));
       const drives = served.get(wire) ?? [];
       const toExpander = wire.device.map(({ host }) => byId.get(host)).find((one) => one && isKind(one, 'expander'));
-      return [{
-        label: `#${++label}`, wire, lead, from: { host: unit.id, words: hostWords(unit, wire, byId) }, to: deviceWords(wire, byId, layout), drives: drives.map(({ id }) => id),
-        carriesMBps: carries(wire, lead, first, byId, drives), asksMBps: toExpander ? asksBehind(toExpander, layout, served) : drives.reduce((sum, { part }) => sum + wishMBps(part), 0),
-        runMm: runMm({ units, layout }, wire), source: supply(lead),
-      }];
+      return [
+        {
+          label: `#${++label}`,
+          wire,
+          lead,
+          from: { host: unit.id, words: hostWords(unit, wire, byId) },
+          to: deviceWords(wire, byId, layout),
+          drives: drives.map(({ id }) => id),
+          carriesMBps: carries(wire, lead, first, byId, drives),
+          asksMBps: toExpander
+            ? asksBehind(toExpander, layout, served)
+            : drives.reduce((sum, { part }) => sum + wishMBps(part), 0),
+          runMm: runMm({ units, layout }, wire),
+          source: supply(lead),
+        },
+      ];
     });
     const free = new Map<string, number>();
-    for (const port of ports) if (port.unit === unit && port.lanes > 0 && !used.has(port.name) && !port.carries.every((one) => one === 'usb')) free.set(port.kind, (free.get(port.kind) ?? 0) + 1);
-    if (isKind(unit, 'drive')) return { unit: unit.id, name: groupAt(byId, seatOf(unit)!)!.label, mark: byId.get(seatOf(unit)!.host)!.mark, leads, modules: [moduleRow(unit, seatOf(unit)!, byId, links)], free: [], link: socketLink(unit, seatOf(unit)!, byId, links), behind: null };
-    const modules = ofKind(units, 'drive').flatMap((drive) => { const spot = seatOf(drive); return spot?.host === unit.id && isKind(unit, 'carrier') ? [moduleRow(drive, spot, byId, links)] : []; });
-    return { unit: unit.id, name: unit.part.name, mark: unit.mark, leads, modules, free: [...free].map(([kind, count]) => ({ kind, count })), link: linkOf(unit, layout, byId, links), behind: feeders.get(unit.id) ?? null };
+    for (const port of ports)
+      if (port.unit === unit && port.lanes > 0 && !used.has(port.name) && !port.carries.every((one) => one === 'usb'))
+        free.set(port.kind, (free.get(port.kind) ?? 0) + 1);
+    if (isKind(unit, 'drive'))
+      return {
+        unit: unit.id,
+        name: groupAt(byId, seatOf(unit)!)!.label,
+        mark: byId.get(seatOf(unit)!.host)!.mark,
+        leads,
+        modules: [moduleRow(unit, seatOf(unit)!, byId, links)],
+        free: [],
+        link: socketLink(unit, seatOf(unit)!, byId, links),
+        behind: null,
+      };
+    const modules = ofKind(units, 'drive').flatMap((drive) => {
+      const spot = seatOf(drive);
+      return spot?.host === unit.id && isKind(unit, 'carrier') ? [moduleRow(drive, spot, byId, links)] : [];
+    });
+    return {
+      unit: unit.id,
+      name: unit.part.name,
+      mark: unit.mark,
+      leads,
+      modules,
+      free: [...free].map(([kind, count]) => ({ kind, count })),
+      link: linkOf(unit, layout, byId, links),
+      behind: feeders.get(unit.id) ?? null,
+    };
   });
   return { hosts, loose: looseEnds(units, layout, ports, unconnected, needs), budgets: budgetsOf({ units, layout }) };
 }
 
 /** The wiring of an assessed build. */
-export const wiringFor = (build: Pick<Build, 'sheets' | 'archetypes'>, { units, layout, needs, unconnected }: { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly needs: LeadNeeds; readonly unconnected: readonly PlannedUnit[] }): Wiring =>
-  wiringOf(units, layout, needs, boxedCables(units, build.sheets, build.archetypes), unconnected);
+export const wiringFor = (
+  build: Pick<Build, 'sheets' | 'archetypes'>,
+  {
+    units,
+    layout,
+    needs,
+    unconnected,
+  }: {
+    readonly units: readonly PlannedUnit[];
+    readonly layout: Layout;
+    readonly needs: LeadNeeds;
+    readonly unconnected: readonly PlannedUnit[];
+  },
+): Wiring => wiringOf(units, layout, needs, boxedCables(units, build.sheets, build.archetypes), unconnected);
 
-function servedBy(units: readonly PlannedUnit[], layout: Layout): ReadonlyMap<Wire, readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]> {
+function servedBy(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+): ReadonlyMap<Wire, readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]> {
   const live = liveWires(units, layout.wires);
   const served = new Map<Wire, (PlannedUnit & { readonly part: PartOf<'drive'> })[]>();
   for (const demand of demandsFor(units, layout)) {
     const wire = wireServing(demand, live);
     if (!wire) continue;
-    served.set(wire, [...served.get(wire) ?? [], demand.unit as never]);
+    served.set(wire, [...(served.get(wire) ?? []), demand.unit as never]);
     // Behind a shared backplane both uplinks serve every drive.
-    if (demand.kind === 'backplane' && demand.target.shared) for (const other of layout.wires) if (other !== wire && other.device.some((end) => end.host === demand.target.ref.host && end.key === demand.target.ref.key)) served.set(other, [...served.get(other) ?? [], demand.unit as never]);
+    if (demand.kind === 'backplane' && demand.target.shared)
+      for (const other of layout.wires)
+        if (
+          other !== wire &&
+          other.device.some((end) => end.host === demand.target.ref.host && end.key === demand.target.ref.key)
+        )
+          served.set(other, [...(served.get(other) ?? []), demand.unit as never]);
   }
   return served;
 }
 
-function carries(wire: Wire, lead: Lead, port: HostPort | undefined, byId: ReadonlyMap<string, PlannedUnit>, drives: readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]): number {
+function carries(
+  wire: Wire,
+  lead: Lead,
+  port: HostPort | undefined,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  drives: readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[],
+): number {
   if (!port) return 0;
   const end = byId.get(wire.device[0]!.host);
-  const group = end && (isKind(end, 'chassis') || isKind(end, 'adapter')) ? end.part.bayGroups.find(({ key }) => wire.device[0]!.key.startsWith(`${key}-`)) : undefined;
+  const group =
+    end && (isKind(end, 'chassis') || isKind(end, 'adapter'))
+      ? end.part.bayGroups.find(({ key }) => wire.device[0]!.key.startsWith(`${key}-`))
+      : undefined;
   const own = drives[0] && protocolOf(drives[0].part);
   // An expander is spoken to as SAS whatever hangs behind it, a bridge as it speaks.
-  const shared = group?.backplane?.type === 'expander' ? 'sas' : group?.backplane?.type === 'bridge' ? group.backplane.connectors[0]!.carries[0]! : null;
-  const protocol = shared && lead.carries.includes(shared) ? shared : own && lead.carries.includes(own) ? own : port.carries.find((one) => lead.carries.includes(one)) ?? lead.carries[0]!;
-  const gb = Math.min(port.gbPerLane, group?.backplane?.connectors[0]?.gbPerLane ?? Infinity, protocol === 'sata' ? SATA_GB : Infinity);
-  const many = lead.shape === 'straight' ? Math.min(port.lanes, group?.backplane?.connectors[0]?.lanes ?? (drives[0] ? drives[0].part.lanes : port.lanes)) : lead.shape === 'reverse' ? wire.host.length : wire.device.length;
+  const shared =
+    group?.backplane?.type === 'expander'
+      ? 'sas'
+      : group?.backplane?.type === 'bridge'
+        ? group.backplane.connectors[0]!.carries[0]!
+        : null;
+  const protocol =
+    shared && lead.carries.includes(shared)
+      ? shared
+      : own && lead.carries.includes(own)
+        ? own
+        : (port.carries.find((one) => lead.carries.includes(one)) ?? lead.carries[0]!);
+  const gb = Math.min(
+    port.gbPerLane,
+    group?.backplane?.connectors[0]?.gbPerLane ?? Infinity,
+    protocol === 'sata' ? SATA_GB : Infinity,
+  );
+  const many =
+    lead.shape === 'straight'
+      ? Math.min(port.lanes, group?.backplane?.connectors[0]?.lanes ?? (drives[0] ? drives[0].part.lanes : port.lanes))
+      : lead.shape === 'reverse'
+        ? wire.host.length
+        : wire.device.length;
   return Math.round(many * laneMBps(protocol, gb));
 }
 
-const asksBehind = (expander: PlannedUnit, layout: Layout, served: ReadonlyMap<Wire, readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]>): number =>
-  layout.wires.filter((wire) => wire.host[0]!.host === expander.id).reduce((sum, wire) => sum + (served.get(wire) ?? []).reduce((all, { part }) => all + wishMBps(part), 0), 0);
+const asksBehind = (
+  expander: PlannedUnit,
+  layout: Layout,
+  served: ReadonlyMap<Wire, readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]>,
+): number =>
+  layout.wires
+    .filter((wire) => wire.host[0]!.host === expander.id)
+    .reduce((sum, wire) => sum + (served.get(wire) ?? []).reduce((all, { part }) => all + wishMBps(part), 0), 0);
 
 /** Cables that are here already, dealt out in the order they are asked for: the kit before the boxes. */
-function stockOf(units: readonly PlannedUnit[], needs: Pick<LeadNeeds, 'spare'>, boxed: readonly BoxedCable[]): (lead: Lead) => LeadSource {
+function stockOf(
+  units: readonly PlannedUnit[],
+  needs: Pick<LeadNeeds, 'spare'>,
+  boxed: readonly BoxedCable[],
+): (lead: Lead) => LeadSource {
   const spare = new Set(needs.spare.map(({ id }) => id as string));
   const kit = ofKind(units, 'cable').filter(({ id }) => !spare.has(id));
   const boxes = [...boxed];
   return (lead) => {
     const mine = kit.findIndex(({ part }) => isLead(part, lead));
-    if (mine >= 0) { const [one] = kit.splice(mine, 1); return { kind: 'kit', name: one!.part.name, lengthMm: one!.part.lengthMm }; }
+    if (mine >= 0) {
+      const [one] = kit.splice(mine, 1);
+      return { kind: 'kit', name: one!.part.name, lengthMm: one!.part.lengthMm };
+    }
     const box = boxes.findLastIndex(({ part }) => isLead(part, lead));
-    if (box >= 0) { const [one] = boxes.splice(box, 1); return { kind: 'box', of: one!.of, lengthMm: one!.part.lengthMm }; }
+    if (box >= 0) {
+      const [one] = boxes.splice(box, 1);
+      return { kind: 'box', of: one!.of, lengthMm: one!.part.lengthMm };
+    }
     return { kind: 'buy' };
   };
 }

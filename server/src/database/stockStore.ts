@@ -6,7 +6,8 @@ import { inTransaction } from './transaction';
 
 export type StockedEntry = { readonly entry: StockEntry; readonly etag: string };
 type Stale = { readonly ok: false; readonly why: 'stale'; readonly theirs: StockedEntry };
-export type SavedEntry = { readonly ok: true; readonly stored: StockedEntry } | { readonly ok: false; readonly why: 'noSheet' } | Stale;
+export type SavedEntry =
+  { readonly ok: true; readonly stored: StockedEntry } | { readonly ok: false; readonly why: 'noSheet' } | Stale;
 export type RemovedEntry = { readonly ok: true } | { readonly ok: false; readonly why: 'gone' } | Stale;
 
 /** Parts owned, and which builds claim them. */
@@ -23,7 +24,10 @@ export function createStockStore(database: Sequelize, { stock }: Tables) {
 
     /** Every unit of stock that a build uses; kept beside each build when it is saved. */
     async listClaims(): Promise<StockClaim[]> {
-      const rows = await database.query<{ claims: string }>('SELECT claims FROM builds WHERE claims IS NOT NULL ORDER BY name, id', { type: QueryTypes.SELECT });
+      const rows = await database.query<{ claims: string }>(
+        'SELECT claims FROM builds WHERE claims IS NOT NULL ORDER BY name, id',
+        { type: QueryTypes.SELECT },
+      );
       return rows.flatMap((row) => JSON.parse(row.claims) as StockClaim[]);
     },
 
@@ -32,7 +36,8 @@ export function createStockStore(database: Sequelize, { stock }: Tables) {
       try {
         return await inTransaction(database, async (transaction): Promise<SavedEntry> => {
           const row = await stock.findByPk(entry.id, { transaction, lock: transaction.LOCK.UPDATE });
-          if (row && row.etag !== ifMatch && row.etag !== etagOf(JSON.stringify(entry))) return { ok: false, why: 'stale', theirs: read(row) };
+          if (row && row.etag !== ifMatch && row.etag !== etagOf(JSON.stringify(entry)))
+            return { ok: false, why: 'stale', theirs: read(row) };
           return { ok: true, stored: await write(entry, transaction) };
         });
       } catch (error) {
@@ -47,12 +52,13 @@ export function createStockStore(database: Sequelize, { stock }: Tables) {
     },
 
     /** Takes out the version named; `*` is any. */
-    removeEntry: (id: string, ifMatch: string): Promise<RemovedEntry> => inTransaction(database, async (transaction): Promise<RemovedEntry> => {
-      const row = await stock.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
-      if (!row) return { ok: false, why: 'gone' };
-      if (ifMatch !== '*' && row.etag !== ifMatch) return { ok: false, why: 'stale', theirs: read(row) };
-      await row.destroy({ transaction });
-      return { ok: true };
-    }),
+    removeEntry: (id: string, ifMatch: string): Promise<RemovedEntry> =>
+      inTransaction(database, async (transaction): Promise<RemovedEntry> => {
+        const row = await stock.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+        if (!row) return { ok: false, why: 'gone' };
+        if (ifMatch !== '*' && row.etag !== ifMatch) return { ok: false, why: 'stale', theirs: read(row) };
+        await row.destroy({ transaction });
+        return { ok: true };
+      }),
   };
 }

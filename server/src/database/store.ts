@@ -10,7 +10,9 @@ export type { CardRow, Removed, Revision, Saved, Stored } from './buildsStore';
 export function createStore(database: Sequelize) {
   const tables: Tables = defineTables(database);
   return {
-    ping: async (): Promise<void> => { await database.query('SELECT 1 AS one', { type: QueryTypes.SELECT }); },
+    ping: async (): Promise<void> => {
+      await database.query('SELECT 1 AS one', { type: QueryTypes.SELECT });
+    },
     isEmpty: async (): Promise<boolean> => (await tables.parts.count()) === 0 && (await tables.builds.count()) === 0,
     ...createBuildsStore(database, tables),
     ...createPartsStore(database, tables),

@@ -2,7 +2,13 @@ import { createHash, randomBytes, randomInt, scrypt, timingSafeEqual } from 'nod
 import { QueryTypes, type Sequelize } from 'sequelize';
 
 export type KeyRole = 'full' | 'read';
-export type KeyLine = { readonly id: string; readonly role: KeyRole; readonly label: string; readonly made: Date; readonly withdrawn: Date | null };
+export type KeyLine = {
+  readonly id: string;
+  readonly role: KeyRole;
+  readonly label: string;
+  readonly made: Date;
+  readonly withdrawn: Date | null;
+};
 export type Session = { readonly key: string; readonly role: KeyRole };
 
 const SESSION_DAYS = 30;
@@ -14,16 +20,24 @@ const MOST_BELIEVED = 1_000;
 const COST = { N: 2 ** 14, r: 8, p: 1 } as const;
 const HASH_BYTES = 32;
 
-const slowHash = (secret: string, salt: string): Promise<Buffer> => new Promise((resolve, reject) => { scrypt(secret, salt, HASH_BYTES, COST, (error, hash) => { if (error) reject(error); else resolve(hash); }); });
+const slowHash = (secret: string, salt: string): Promise<Buffer> =>
+  new Promise((resolve, reject) => {
+    scrypt(secret, salt, HASH_BYTES, COST, (error, hash) => {
+      if (error) reject(error);
+      else resolve(hash);
+    });
+  });
 const quickHash = (token: string): string => createHash('sha256').update(token).digest('hex');
 /** Letters and digits that are not taken for one another. */
 const ALPHABET = 'abcdefghjkmnpqrstuvwxyz23456789';
-const letters = (count: number): string => Array.from({ length: count }, () => ALPHABET[randomInt(ALPHABET.length)]).join('');
+const letters = (count: number): string =>
+  Array.from({ length: count }, () => ALPHABET[randomInt(ALPHABET.length)]).join('');
 
 /** Keys of a server that is reached from beyond loopback, and the sessions opened with them. */
 export function createKeys(database: Sequelize) {
   const believed = new Map<string, { readonly session: Session; readonly until: number }>();
-  const select = <T extends object>(sql: string, replacements: readonly unknown[] = []): Promise<T[]> => database.query<T>(sql, { type: QueryTypes.SELECT, replacements: [...replacements] });
+  const select = <T extends object>(sql: string, replacements: readonly unknown[] = []): Promise<T[]> =>
+    database.query<T>(sql, { type: QueryTypes.SELECT, replacements: [...replacements] });
 
   return {
     /** A new key; its text is given here and nowhere else. */
@@ -31,11 +45,14 @@ export function createKeys(database: Sequelize) {
       const id = letters(4);
       const secret = [letters(5), letters(5), letters(5), letters(5), letters(5)].join('-');
       const salt = randomBytes(16).toString('hex');
-      await database.query('INSERT INTO access_keys (id, role, label, salt, hash, made) VALUES (?, ?, ?, ?, ?, ?)', { replacements: [id, role, label, salt, (await slowHash(secret, salt)).toString('hex'), new Date()] });
+      await database.query('INSERT INTO access_keys (id, role, label, salt, hash, made) VALUES (?, ?, ?, ?, ?, ?)', {
+        replacements: [id, role, label, salt, (await slowHash(secret, salt)).toString('hex'), new Date()],
+      });
       return `${id}-${secret}`;
     },
 
-    list: (): Promise<KeyLine[]> => select<KeyLine>('SELECT id, role, label, made, withdrawn FROM access_keys ORDER BY made, id'),
+    list: (): Promise<KeyLine[]> =>
+      select<KeyLine>('SELECT id, role, label, made, withdrawn FROM access_keys ORDER BY made, id'),
 
     /** Withdraws a key and ends its sessions; false when there is none. */
     async withdraw(id: string): Promise<boolean> {
@@ -47,15 +64,23 @@ export function createKeys(database: Sequelize) {
     },
 
     /** Opens a session with a key: its token, for the cookie. Null for a wrong one, after the same work. */
-    async open(key: string, now: Date): Promise<{ readonly token: string; readonly session: Session; readonly days: number } | null> {
+    async open(
+      key: string,
+      now: Date,
+    ): Promise<{ readonly token: string; readonly session: Session; readonly days: number } | null> {
       const [, id = '', secret = ''] = /^([a-z0-9]{4})-([a-z0-9-]{1,60})$/.exec(key.trim().toLowerCase()) ?? [];
-      const [row] = await select<{ role: KeyRole; salt: string; hash: string }>('SELECT role, salt, hash FROM access_keys WHERE id = ? AND withdrawn IS NULL', [id]);
+      const [row] = await select<{ role: KeyRole; salt: string; hash: string }>(
+        'SELECT role, salt, hash FROM access_keys WHERE id = ? AND withdrawn IS NULL',
+        [id],
+      );
       const hash = await slowHash(secret, row?.salt ?? '0'.repeat(32));
       const wanted = row ? Buffer.from(row.hash, 'hex') : randomBytes(HASH_BYTES);
       if (!timingSafeEqual(hash, wanted) || !row) return null;
       const token = randomBytes(32).toString('base64url');
       await database.query('DELETE FROM sessions WHERE until < ?', { replacements: [now] });
-      await database.query('INSERT INTO sessions (token, key_id, until) VALUES (?, ?, ?)', { replacements: [quickHash(token), id, new Date(now.getTime() + SESSION_DAYS * DAY_MS)] });
+      await database.query('INSERT INTO sessions (token, key_id, until) VALUES (?, ?, ?)', {
+        replacements: [quickHash(token), id, new Date(now.getTime() + SESSION_DAYS * DAY_MS)],
+      });
       return { token, session: { key: id, role: row.role }, days: SESSION_DAYS };
     },
 
@@ -64,7 +89,11 @@ export function createKeys(database: Sequelize) {
       const hash = quickHash(token);
       const known = believed.get(hash);
       if (known && known.until > now.getTime()) return known.session;
-      const [row] = await select<Session>('SELECT k.id AS `key`, k.role AS role FROM sessions s JOIN access_keys k ON k.id = s.key_id WHERE s.token = ? AND s.until > ? AND k.withdrawn IS NULL', [hash, now]);
+      const [row] = await select<Session>(
+        'SELECT k.id AS `key`, k.role AS role FROM sessions s JOIN access_keys k ON k.id = ' +
+          's.key_id WHERE s.token = ? AND s.until > ? AND k.withdrawn IS NULL',
+        [hash, now],
+      );
       if (believed.size >= MOST_BELIEVED) believed.clear();
       if (row) believed.set(hash, { session: row, until: now.getTime() + BELIEVED_MS });
       else believed.delete(hash);

@@ -1,5 +1,19 @@
 import { Router, type Request, type Response } from 'express';
-import { archetypeSchema, checkSheet, containedIn, countPart, isClassSheet, issueWords, parseList, sheetSchema, type Archetype, type Catalogue, type Issue, type Pieces, type Sheet } from '@inch-tower/core';
+import {
+  archetypeSchema,
+  checkSheet,
+  containedIn,
+  countPart,
+  isClassSheet,
+  issueWords,
+  parseList,
+  sheetSchema,
+  type Archetype,
+  type Catalogue,
+  type Issue,
+  type Pieces,
+  type Sheet,
+} from '@inch-tower/core';
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 import { z } from 'zod';
@@ -9,26 +23,60 @@ import { sendProblem } from '../problem';
 
 const MOST_AT_ONCE = 5000;
 const MOST_ARCHETYPES = 500;
-export const savedSheetSchema = z.strictObject({ sheet: sheetSchema, /** The revision it was made on; 0 for a new sheet. */ madeOn: z.int().min(0) });
+export const savedSheetSchema = z.strictObject({
+  sheet: sheetSchema,
+  /** The revision it was made on; 0 for a new sheet. */ madeOn: z.int().min(0),
+});
 /** What `parseImport` takes, as the API's description shows it. */
-export const importSchema = z.strictObject({ sheets: z.array(sheetSchema).min(1).max(MOST_AT_ONCE), archetypes: z.array(archetypeSchema).max(MOST_ARCHETYPES).default([]) });
+export const importSchema = z.strictObject({
+  sheets: z.array(sheetSchema).min(1).max(MOST_AT_ONCE),
+  archetypes: z.array(archetypeSchema).max(MOST_ARCHETYPES).default([]),
+});
 
 export const refuseBody = (response: Response, issues: readonly Issue[], what: string) =>
-  sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${issueWords(issues, 'the body')} Nothing was saved.`, at: issues.slice(0, 20).map((issue) => issue.path.map(String).join('.')) });
-export const tooLarge = (response: Response, words: string) => sendProblem(response, { status: 413, title: 'Over a limit', code: 'overLimit', detail: `${words} Nothing was saved.` });
+  sendProblem(response, {
+    status: 422,
+    title: `${what} refused`,
+    code: 'notValid',
+    detail: `${issueWords(issues, 'the body')} Nothing was saved.`,
+    at: issues.slice(0, 20).map((issue) => issue.path.map(String).join('.')),
+  });
+export const tooLarge = (response: Response, words: string) =>
+  sendProblem(response, {
+    status: 413,
+    title: 'Over a limit',
+    code: 'overLimit',
+    detail: `${words} Nothing was saved.`,
+  });
 export const refuseParts = (response: Response, words: string, what: string) =>
-  sendProblem(response, { status: 422, title: `${what} refused`, code: 'notValid', detail: `${words} Nothing was saved.` });
+  sendProblem(response, {
+    status: 422,
+    title: `${what} refused`,
+    code: 'notValid',
+    detail: `${words} Nothing was saved.`,
+  });
 
 /** A list of sheets with their archetypes, one by one: a list that is all wrong costs as much as a few. */
-export function parseImport(body: unknown, least = 1, most = MOST_AT_ONCE): Pieces<{ readonly sheets: readonly Sheet[]; readonly archetypes: readonly Archetype[] }> {
-  const given = (typeof body === 'object' && body !== null ? body : {}) as { readonly sheets?: unknown; readonly archetypes?: unknown };
+export function parseImport(
+  body: unknown,
+  least = 1,
+  most = MOST_AT_ONCE,
+): Pieces<{ readonly sheets: readonly Sheet[]; readonly archetypes: readonly Archetype[] }> {
+  const given = (typeof body === 'object' && body !== null ? body : {}) as {
+    readonly sheets?: unknown;
+    readonly archetypes?: unknown;
+  };
   const { sheets: rawSheets, archetypes: rawArchetypes = [], ...rest } = given;
-  for (const [path, list] of [['sheets', rawSheets], ['archetypes', rawArchetypes]] as const) {
+  for (const [path, list] of [
+    ['sheets', rawSheets],
+    ['archetypes', rawArchetypes],
+  ] as const) {
     const large = Array.isArray(list) ? list.map((one) => countPart(one)).find((one) => one !== null) : null;
     if (large) return { ok: false, issues: [{ path: [path], message: large.words }] };
   }
   const extra = Object.keys(rest)[0];
-  if (extra !== undefined) return { ok: false, issues: [{ path: [extra.slice(0, 100)], message: 'is not taken here' }] };
+  if (extra !== undefined)
+    return { ok: false, issues: [{ path: [extra.slice(0, 100)], message: 'is not taken here' }] };
   const sheets = parseList(sheetSchema, rawSheets, ['sheets'], least, most);
   if (!sheets.ok) return sheets;
   const archetypes = parseList(archetypeSchema, rawArchetypes, ['archetypes'], 0, MOST_ARCHETYPES);
@@ -36,7 +84,11 @@ export function parseImport(body: unknown, least = 1, most = MOST_AT_ONCE): Piec
 }
 
 /** What no schema shows: archetypes that are not there or of another kind, features larger than their shell. */
-export function faultsOf({ archetypes, sheets: here }: Catalogue, sheets: readonly Sheet[], brought: readonly Archetype[]): string | null {
+export function faultsOf(
+  { archetypes, sheets: here }: Catalogue,
+  sheets: readonly Sheet[],
+  brought: readonly Archetype[],
+): string | null {
   const there = new Set([...Object.keys(here), ...sheets.map((sheet) => sheet.id as string)]);
   const known = { ...Object.fromEntries(brought.map((one) => [one.id as string, one])), ...archetypes };
   for (const sheet of sheets) {
@@ -80,21 +132,50 @@ export function partRoutes(store: Store): Router {
     const parsed = savedSheetSchema.safeParse(request.body);
     if (!parsed.success) return refuseBody(response, parsed.error.issues, 'Sheet');
     const { sheet, madeOn } = parsed.data;
-    if (sheet.id !== request.params.id) return sendProblem(response, { status: 409, title: 'Another sheet', code: 'otherId', detail: `The body is the sheet ${sheet.id}, the address says ${request.params.id}. Nothing was saved.` });
+    if (sheet.id !== request.params.id)
+      return sendProblem(response, {
+        status: 409,
+        title: 'Another sheet',
+        code: 'otherId',
+        detail: `The body is the sheet ${sheet.id}, the address says ${request.params.id}. Nothing was saved.`,
+      });
     const saved = await store.saveSheet(sheet, madeOn, (here) => faultsOf(here, [sheet], []));
     if (saved.ok) return void response.json(saved.sheet);
     if (saved.why === 'shipped') return shipped(response, sheet.id);
     if (saved.why === 'fault') return refuseParts(response, saved.words, 'Sheet');
-    sendProblem(response, { status: 412, title: 'Changed elsewhere', code: 'stale', detail: 'This sheet was saved elsewhere after you opened it. Nothing was overwritten.', theirs: saved.theirs });
+    sendProblem(response, {
+      status: 412,
+      title: 'Changed elsewhere',
+      code: 'stale',
+      detail: 'This sheet was saved elsewhere after you opened it. Nothing was overwritten.',
+      theirs: saved.theirs,
+    });
   });
 
   router.delete('/:id', async (request, response) => {
     const done = await store.deleteSheet(request.params.id);
     if (done === 'done') return void response.status(204).end();
     if (done === 'shipped') return shipped(response, request.params.id);
-    if (done === 'contained') return sendProblem(response, { status: 409, title: 'Part of another', code: 'contained', detail: 'Another sheet has it built in or in its box. Change that one first; nothing was changed.' });
-    if (done === 'inStock') return sendProblem(response, { status: 409, title: 'In stock', code: 'inStock', detail: 'Parts of this sheet are in stock. Take them out of stock first; nothing was changed.' });
-    sendProblem(response, { status: 404, title: 'No such sheet', code: 'noSheet', detail: 'There is no sheet with this id.' });
+    if (done === 'contained')
+      return sendProblem(response, {
+        status: 409,
+        title: 'Part of another',
+        code: 'contained',
+        detail: 'Another sheet has it built in or in its box. Change that one first; nothing was changed.',
+      });
+    if (done === 'inStock')
+      return sendProblem(response, {
+        status: 409,
+        title: 'In stock',
+        code: 'inStock',
+        detail: 'Parts of this sheet are in stock. Take them out of stock first; nothing was changed.',
+      });
+    sendProblem(response, {
+      status: 404,
+      title: 'No such sheet',
+      code: 'noSheet',
+      detail: 'There is no sheet with this id.',
+    });
   });
 
   return router;
@@ -113,7 +194,9 @@ function createCatalogueBody(store: Store): (stamp: number) => Promise<Catalogue
     if (made?.stamp !== stamp) {
       const body = make(stamp);
       made = { stamp, body };
-      body.catch(() => { if (made?.body === body) made = null; });
+      body.catch(() => {
+        if (made?.body === body) made = null;
+      });
     }
     return made.body;
   };
@@ -125,4 +208,12 @@ function sendBody(request: Request, response: Response, { plain, zipped }: Catal
   response.set('content-encoding', 'gzip').send(zipped);
 }
 
-const shipped = (response: Response, ids: string) => sendProblem(response, { status: 409, title: 'Part of the catalogue', code: 'shipped', detail: `${ids} came with the catalogue and is not changed by hand: clone it under a name of your own. Nothing was saved.` });
+const shipped = (response: Response, ids: string) =>
+  sendProblem(response, {
+    status: 409,
+    title: 'Part of the catalogue',
+    code: 'shipped',
+    detail:
+      `${ids} came with the catalogue and is not changed by hand: clone it under a name of ` +
+      'your own. Nothing was saved.',
+  });

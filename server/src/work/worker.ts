@@ -11,7 +11,10 @@ export default function work({ what, doc, asOf }: Job): string {
   if (what === 'drawing') return drawingSvg(build, sceneOf(units, layout).boxes);
   const { units: _units, ...plain } = assessment;
   return JSON.stringify({
-    ...plain, unplaced: plain.unplaced.map((unit) => unit.id), unconnected: plain.unconnected.map((unit) => unit.id), needs: plain.needs.needs,
+    ...plain,
+    unplaced: plain.unplaced.map((unit) => unit.id),
+    unconnected: plain.unconnected.map((unit) => unit.id),
+    needs: plain.needs.needs,
     snags: plain.snags.map((snag) => ({ ...snag, ...wordsOf(snag) })),
   });
 }

@@ -6,23 +6,45 @@ import { LABEL_PX, placeLabels } from './labels';
 import { layoutSheet, onSheet, overlaps, RULER, type Focus } from './sheetLayout';
 import { nextFeature, nextStop, type Stop } from './walk';
 
-const read = (id: string): Build => { const parsed = parseBuildText(readFileSync(join(process.cwd(), 'demo', 'builds', `${id}.json`), 'utf8')); if (!parsed.ok) throw new Error(parsed.words); return parsed.build; };
-const boxOf = (id: string): SceneBox => { const build = read(id); return sceneOf(plannedUnits(build), build.layout).boxes[0]!; };
-const cases = ['hall-cupboard', 'boathouse-rack', 'gauge-house'].flatMap((id) => (['sheet', ...VIEW_NAMES] as Focus[]).flatMap((focus) => ([[736, 606], [480, 560], [1300, 880]] as const).map(([width, height]) => [id, focus, width, height] as const)));
+const read = (id: string): Build => {
+  const parsed = parseBuildText(readFileSync(join(process.cwd(), 'demo', 'builds', `${id}.json`), 'utf8'));
+  if (!parsed.ok) throw new Error(parsed.words);
+  return parsed.build;
+};
+const boxOf = (id: string): SceneBox => {
+  const build = read(id);
+  return sceneOf(plannedUnits(build), build.layout).boxes[0]!;
+};
+const cases = ['hall-cupboard', 'boathouse-rack', 'gauge-house'].flatMap((id) =>
+  (['sheet', ...VIEW_NAMES] as Focus[]).flatMap((focus) =>
+    (
+      [
+        [736, 606],
+        [480, 560],
+        [1300, 880],
+      ] as const
+    ).map(([width, height]) => [id, focus, width, height] as const),
+  ),
+);
 
-test.each(cases)('%s as %s on %d × %d: views lie on the sheet, labels in their rectangles, none on another', (id, focus, width, height) => {
-  const layout = layoutSheet(boxOf(id), focus, width, height);
-  for (const view of layout.views) {
-    expect(view.x + view.width).toBeLessThanOrEqual(width);
-    expect(view.y + view.height).toBeLessThanOrEqual(height);
-    const labels = placeLabels(view);
-    labels.forEach((label, i) => {
-      expect(label.height).toBeGreaterThanOrEqual(LABEL_PX);
-      expect(labels.slice(i + 1).filter((other) => overlaps(label, other))).toEqual([]);
-    });
-  }
-  layout.views.forEach((view, i) => expect(layout.views.slice(i + 1).some((other) => overlaps(view, other))).toBe(false));
-});
+test.each(cases)(
+  '%s as %s on %d × %d: views lie on the sheet, labels in their rectangles, none on another',
+  (id, focus, width, height) => {
+    const layout = layoutSheet(boxOf(id), focus, width, height);
+    for (const view of layout.views) {
+      expect(view.x + view.width).toBeLessThanOrEqual(width);
+      expect(view.y + view.height).toBeLessThanOrEqual(height);
+      const labels = placeLabels(view);
+      labels.forEach((label, i) => {
+        expect(label.height).toBeGreaterThanOrEqual(LABEL_PX);
+        expect(labels.slice(i + 1).filter((other) => overlaps(label, other))).toEqual([]);
+      });
+    }
+    layout.views.forEach((view, i) =>
+      expect(layout.views.slice(i + 1).some((other) => overlaps(view, other))).toBe(false),
+    );
+  },
+);
 
 test('the three views share one scale and line up', () => {
   const { views } = layoutSheet(boxOf('hall-cupboard'), 'sheet', 736, 606);
@@ -46,20 +68,44 @@ test('a millimetre is as long across as up', () => {
 test('balloons lie beside the views, apart from one another, one a snag', () => {
   const layout = layoutSheet(boxOf('hall-cupboard'), 'sheet', 736, 606);
   const at = ['u8', 'u17', 'u18', 'u20'].map((unit, i) => ({ key: `s${i}`, severity: 'blocker', at: [{ unit }] }));
-  const balloons = placeBalloons(at, layout.views, layout.views.flatMap(placeLabels), { x: 28, y: 28, width: 700, height: 570 });
+  const balloons = placeBalloons(at, layout.views, layout.views.flatMap(placeLabels), {
+    x: 28,
+    y: 28,
+    width: 700,
+    height: 570,
+  });
   expect(balloons.length).toBeGreaterThanOrEqual(3);
   balloons.forEach((balloon, i) => {
-    for (const other of balloons.slice(i + 1)) expect(Math.hypot(balloon.x - other.x, balloon.y - other.y)).toBeGreaterThan(20);
-    for (const view of layout.views) expect(balloon.x > view.x && balloon.x < view.x + view.width && balloon.y > view.y && balloon.y < view.y + view.height).toBe(false);
+    for (const other of balloons.slice(i + 1))
+      expect(Math.hypot(balloon.x - other.x, balloon.y - other.y)).toBeGreaterThan(20);
+    for (const view of layout.views)
+      expect(
+        balloon.x > view.x && balloon.x < view.x + view.width && balloon.y > view.y && balloon.y < view.y + view.height,
+      ).toBe(false);
   });
 });
 
-const grid: Stop[] = [0, 1, 2].flatMap((row) => [0, 1, 2].map((column): Stop => ({ id: `b/bay.${row * 3 + column + 1}`, feature: 'b/bay', rect: { x: column * 50, y: row * 20, width: 48, height: 18 } })));
-const stops: Stop[] = [...grid, { id: 'b/fan.2', feature: 'b/fan', rect: { x: 300, y: 0, width: 40, height: 40 } }, { id: 'b/fan.1', feature: 'b/fan', rect: { x: 350, y: 0, width: 40, height: 40 } }];
+const grid: Stop[] = [0, 1, 2].flatMap((row) =>
+  [0, 1, 2].map((column): Stop => ({
+    id: `b/bay.${row * 3 + column + 1}`,
+    feature: 'b/bay',
+    rect: { x: column * 50, y: row * 20, width: 48, height: 18 },
+  })),
+);
+const stops: Stop[] = [
+  ...grid,
+  { id: 'b/fan.2', feature: 'b/fan', rect: { x: 300, y: 0, width: 40, height: 40 } },
+  { id: 'b/fan.1', feature: 'b/fan', rect: { x: 350, y: 0, width: 40, height: 40 } },
+];
 
 test('arrows walk to the nearest place straight ahead, and stop at the edge', () => {
   const from = grid[4]!;
-  expect(['left', 'right', 'up', 'down'].map((direction) => nextStop(grid, from, direction as never)?.id)).toEqual(['b/bay.4', 'b/bay.6', 'b/bay.2', 'b/bay.8']);
+  expect(['left', 'right', 'up', 'down'].map((direction) => nextStop(grid, from, direction as never)?.id)).toEqual([
+    'b/bay.4',
+    'b/bay.6',
+    'b/bay.2',
+    'b/bay.8',
+  ]);
   expect(nextStop(grid, grid[0]!, 'left')).toBeNull();
 });
 

@@ -3,7 +3,12 @@ import { capacityWords } from '../words/format';
 import { onSheet, overlaps, type Flat2, type PlacedView } from './sheetLayout';
 
 /** One line of a label with its box in px; text stands on `y`. */
-export type Label = Flat2 & { readonly text: string; readonly weight: 'normal' | 'mark' | 'faint'; readonly key: string; readonly vertical: boolean };
+export type Label = Flat2 & {
+  readonly text: string;
+  readonly weight: 'normal' | 'mark' | 'faint';
+  readonly key: string;
+  readonly vertical: boolean;
+};
 
 export const LABEL_PX = 11;
 const CHARACTER = 0.61;
@@ -27,15 +32,21 @@ export function linesOf(solid: Solid): readonly (readonly Line[])[] {
   const mark: Line = { text: unit.builtIn ? '' : unit.mark, weight: 'mark' };
   const line = (text: string): Line => ({ text, weight: 'normal' });
   if (part.kind === 'drive') return [[mark, line(capacityWords(part.capacityBytes))], [mark]];
-  if (part.kind === 'board') return [[line(`${part.name} ${Math.round(part.edgeMm)} × ${Math.round(part.depthMm)}`)], [line(part.name)]];
-  if (part.kind === 'cooler') return [[line(`${part.name}, ${Math.round(part.heightMm)} high`)], [line(part.name)], [mark]];
-  if (part.kind === 'supply') return [[line(part.name), { text: `${part.ratedW} W`, weight: 'faint' }], [line(part.name)], [mark]];
+  if (part.kind === 'board')
+    return [[line(`${part.name} ${Math.round(part.edgeMm)} × ${Math.round(part.depthMm)}`)], [line(part.name)]];
+  if (part.kind === 'cooler')
+    return [[line(`${part.name}, ${Math.round(part.heightMm)} high`)], [line(part.name)], [mark]];
+  if (part.kind === 'supply')
+    return [[line(part.name), { text: `${part.ratedW} W`, weight: 'faint' }], [line(part.name)], [mark]];
   if (isCard(part)) return [[line(`${part.name}, ${Math.round(part.lengthMm)} long`)], [line(part.name)], [mark]];
   if (part.kind === 'memory') return [];
   return [[line(part.name)], ...(mark.text ? [[mark]] : [])];
 }
 
-/** Where a solid's label stands in its rectangle: big flat things at the top left, so that what lies on them stays clear. */
+/**
+ * Where a solid's label stands in its rectangle: big flat things at the top left, so that what lies on them stays
+ * clear.
+ */
 const CORNERED = new Set(['board', 'supply', 'fan', 'tray']);
 
 /**
@@ -51,7 +62,14 @@ export function placeLabels(view: PlacedView): Label[] {
     const rect = rects[i]!;
     const over = rects.slice(i + 1).filter((_, j) => view.shapes[i + 1 + j]!.solid.what !== 'backplane');
     for (const lines of linesOf(shape.solid)) {
-      const fitted = fit(lines.filter((line) => line.text), rect, CORNERED.has(shape.solid.what), over, placed, `${view.name}:${shape.solid.id}`);
+      const fitted = fit(
+        lines.filter((line) => line.text),
+        rect,
+        CORNERED.has(shape.solid.what),
+        over,
+        placed,
+        `${view.name}:${shape.solid.id}`,
+      );
       if (!fitted) continue;
       placed.push(...fitted);
       break;
@@ -60,26 +78,76 @@ export function placeLabels(view: PlacedView): Label[] {
   return placed;
 }
 
-function fit(lines: readonly Line[], rect: Flat2, corner: boolean, over: readonly Flat2[], placed: readonly Label[], key: string): Label[] | null {
+function fit(
+  lines: readonly Line[],
+  rect: Flat2,
+  corner: boolean,
+  over: readonly Flat2[],
+  placed: readonly Label[],
+  key: string,
+): Label[] | null {
   if (lines.length === 0) return null;
   const row = lines.reduce((sum, line, i) => sum + textWidth(line.text) + (i ? 8 : 0), 0);
   const widest = Math.max(...lines.map((line) => textWidth(line.text)));
   const tries: Label[][] = [];
   const height = LABEL_PX + 3;
   if (row + 2 * PAD <= rect.width && height <= rect.height) {
-    for (const y of corner ? [rect.y + 2, rect.y + rect.height - height - 2] : [rect.y + (rect.height - height) / 2, rect.y + 2, rect.y + rect.height - height - 1]) {
+    for (const y of corner
+      ? [rect.y + 2, rect.y + rect.height - height - 2]
+      : [rect.y + (rect.height - height) / 2, rect.y + 2, rect.y + rect.height - height - 1]) {
       let x = rect.x + PAD;
-      tries.push(lines.map((line) => { const label = { x, y, width: textWidth(line.text), height, ...line, key, vertical: false }; x += label.width + 8; return label; }));
-      if (corner) { let right = rect.x + rect.width - PAD - row; tries.push(lines.map((line) => { const label = { x: right, y, width: textWidth(line.text), height, ...line, key, vertical: false }; right += label.width + 8; return label; })); }
+      tries.push(
+        lines.map((line) => {
+          const label = { x, y, width: textWidth(line.text), height, ...line, key, vertical: false };
+          x += label.width + 8;
+          return label;
+        }),
+      );
+      if (corner) {
+        let right = rect.x + rect.width - PAD - row;
+        tries.push(
+          lines.map((line) => {
+            const label = { x: right, y, width: textWidth(line.text), height, ...line, key, vertical: false };
+            right += label.width + 8;
+            return label;
+          }),
+        );
+      }
     }
   }
   if (lines.length > 1 && widest + 2 * PAD <= rect.width && lines.length * height <= rect.height) {
     const top = rect.y + Math.min(4, (rect.height - lines.length * height) / 2);
-    tries.push(lines.map((line, i) => ({ x: rect.x + PAD, y: top + i * height, width: textWidth(line.text), height, ...line, key, vertical: false })));
+    tries.push(
+      lines.map((line, i) => ({
+        x: rect.x + PAD,
+        y: top + i * height,
+        width: textWidth(line.text),
+        height,
+        ...line,
+        key,
+        vertical: false,
+      })),
+    );
   }
   if (row + 2 * PAD <= rect.height && height <= rect.width && lines.length === 1) {
     const line = lines[0]!;
-    tries.push([{ x: rect.x + (rect.width - height) / 2, y: rect.y + PAD, width: height, height: textWidth(line.text), ...line, key, vertical: true }]);
+    tries.push([
+      {
+        x: rect.x + (rect.width - height) / 2,
+        y: rect.y + PAD,
+        width: height,
+        height: textWidth(line.text),
+        ...line,
+        key,
+        vertical: true,
+      },
+    ]);
   }
-  return tries.find((labels) => labels.every((label) => !over.some((other) => overlaps(label, other)) && !placed.some((other) => overlaps(label, other)))) ?? null;
+  return (
+    tries.find((labels) =>
+      labels.every(
+        (label) => !over.some((other) => overlaps(label, other)) && !placed.some((other) => overlaps(label, other)),
+      ),
+    ) ?? null
+  );
 }

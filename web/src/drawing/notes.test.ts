@@ -6,19 +6,27 @@ import { layoutSheet, overlaps, type Flat2, type Focus, type PlacedView } from '
 
 const WIDTH = 736;
 /** Every note of a demo machine in a view of the sheet, each keeping clear of those before it, as they are drawn. */
-function notesOf(id: string, focus: Focus, width = WIDTH): { view: PlacedView; note: Note; over: boolean; written: readonly Flat2[] }[] {
+function notesOf(
+  id: string,
+  focus: Focus,
+  width = WIDTH,
+): { view: PlacedView; note: Note; over: boolean; written: readonly Flat2[] }[] {
   const parsed = parseBuildText(readFileSync(`demo/builds/${id}.json`, 'utf8'));
   if (!parsed.ok) throw new Error(parsed.words);
   const units = plannedUnits(parsed.build);
   const { views } = layoutSheet(sceneOf(units, parsed.build.layout).boxes[0]!, focus, width, 606);
   const written: Flat2[] = [...views.flatMap(placeLabels), ...views.map(titleOf)];
-  return reaches(units, parsed.build.layout).flatMap((reach) => views.filter(({ large, name }) => large && name === (reach.what === 'card' ? 'plan' : 'side')).flatMap((view) => {
-    const before = [...written];
-    const note = placeNote(view, reach, written, width);
-    if (!note) return [];
-    written.push(note.words);
-    return [{ view, note, over: reach.gapMm < 0, written: before }];
-  }));
+  return reaches(units, parsed.build.layout).flatMap((reach) =>
+    views
+      .filter(({ large, name }) => large && name === (reach.what === 'card' ? 'plan' : 'side'))
+      .flatMap((view) => {
+        const before = [...written];
+        const note = placeNote(view, reach, written, width);
+        if (!note) return [];
+        written.push(note.words);
+        return [{ view, note, over: reach.gapMm < 0, written: before }];
+      }),
+  );
 }
 
 test('the line goes from where the part begins to its limit, and on to its end where that is past it', () => {
@@ -32,7 +40,9 @@ test('the line goes from where the part begins to its limit, and on to its end w
   expect(cooler!.note.end).toBeLessThan(cooler!.note.limit);
 });
 
-const cases = ['hall-cupboard', 'boathouse-rack', 'sound-desk', 'gauge-house', 'weighbridge'].flatMap((id) => (['sheet', 'plan', 'side'] as Focus[]).map((focus) => [id, focus] as const));
+const cases = ['hall-cupboard', 'boathouse-rack', 'sound-desk', 'gauge-house', 'weighbridge'].flatMap((id) =>
+  (['sheet', 'plan', 'side'] as Focus[]).map((focus) => [id, focus] as const),
+);
 test.each(cases)('%s as %s: words stand on the sheet, on nothing that is written, and over no outline', (id, focus) => {
   for (const { view, note, written } of notesOf(id, focus)) {
     expect(note.words.x).toBeGreaterThanOrEqual(0);

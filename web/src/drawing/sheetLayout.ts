@@ -1,8 +1,29 @@
-import { projectBox, VIEW_NAMES, viewSize, type Flat, type FlatShape, type SceneBox, type ViewName } from '@inch-tower/core';
+import {
+  projectBox,
+  VIEW_NAMES,
+  viewSize,
+  type Flat,
+  type FlatShape,
+  type SceneBox,
+  type ViewName,
+} from '@inch-tower/core';
 
 /** One view on the sheet, in px: its top left and its scale in px per mm. */
-export type PlacedView = { readonly name: ViewName; readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly scale: number; readonly large: boolean; readonly shapes: readonly FlatShape[] };
-export type SheetLayout = { readonly scale: number; readonly views: readonly PlacedView[]; /** Left free for the table and the title block. */ readonly free: Flat2 };
+export type PlacedView = {
+  readonly name: ViewName;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly scale: number;
+  readonly large: boolean;
+  readonly shapes: readonly FlatShape[];
+};
+export type SheetLayout = {
+  readonly scale: number;
+  readonly views: readonly PlacedView[];
+  /** Left free for the table and the title block. */ readonly free: Flat2;
+};
 export type Flat2 = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 export type Focus = 'sheet' | ViewName;
 
@@ -15,19 +36,31 @@ const KEY_GAP = 22;
 
 /** Three views in third-angle projection at one scale, or one view large with the others as keys beside it. */
 export function layoutSheet(box: SceneBox, focus: Focus, width: number, height: number): SheetLayout {
-  const area = { x: RULER + MARGIN.left, y: RULER + MARGIN.top, width: width - RULER - MARGIN.left - MARGIN.right, height: height - RULER - MARGIN.top - MARGIN.bottom };
+  const area = {
+    x: RULER + MARGIN.left,
+    y: RULER + MARGIN.top,
+    width: width - RULER - MARGIN.left - MARGIN.right,
+    height: height - RULER - MARGIN.top - MARGIN.bottom,
+  };
   return focus === 'sheet' ? threeViews(box, area) : oneLarge(box, focus, area);
 }
 
 function threeViews(box: SceneBox, area: Flat2): SheetLayout {
   const { widthMm, heightMm, depthMm } = box.size;
   // The title block needs its width beside the plan, also when the machine is slim.
-  const scale = Math.max(0.05, Math.min((area.width - GAP) / (widthMm + depthMm), (area.height - GAP) / (depthMm + heightMm), 2));
+  const scale = Math.max(
+    0.05,
+    Math.min((area.width - GAP) / (widthMm + depthMm), (area.height - GAP) / (depthMm + heightMm), 2),
+  );
   const place = (name: ViewName, x: number, y: number): PlacedView => placed(box, name, x, y, scale, true);
   const plan = place('plan', area.x, area.y);
   const front = place('front', area.x, area.y + plan.height + GAP);
   const side = place('side', area.x + plan.width + GAP, front.y);
-  return { scale, views: [plan, front, side], free: { x: side.x, y: area.y, width: area.x + area.width - side.x, height: plan.height } };
+  return {
+    scale,
+    views: [plan, front, side],
+    free: { x: side.x, y: area.y, width: area.x + area.width - side.x, height: plan.height },
+  };
 }
 
 /** The keys stand beside the large view or below it, whichever leaves that view larger. */
@@ -35,7 +68,8 @@ function oneLarge(box: SceneBox, focus: ViewName, area: Flat2): SheetLayout {
   const size = viewSize(focus, box.size);
   // What stands out above its outline, such as a card too high, is drawn clear of the ruler.
   const overMm = Math.max(0, ...projectBox(focus, box).map(({ yMm }) => -yMm));
-  const scaleIn = (width: number, height: number) => Math.max(0.05, Math.min(width / size.widthMm, height / (size.heightMm + overMm), 4));
+  const scaleIn = (width: number, height: number) =>
+    Math.max(0.05, Math.min(width / size.widthMm, height / (size.heightMm + overMm), 4));
   const beside = scaleIn(area.width - KEY_WIDTH - GAP, area.height - 60);
   const below = scaleIn(area.width, area.height - KEY_HEIGHT - 60);
   const scale = Math.max(beside, below);
@@ -52,18 +86,39 @@ function oneLarge(box: SceneBox, focus: ViewName, area: Flat2): SheetLayout {
     return key;
   });
   const underKeys = top + KEY_HEIGHT + 34;
-  const free = below > beside
-    ? { x: area.x, y: underKeys, width: area.width, height: Math.max(0, area.y + area.height - underKeys) }
-    : { x: area.x, y: large.y + large.height + 40, width: area.width - KEY_WIDTH - GAP, height: Math.max(0, area.y + area.height - large.y - large.height - 40) };
+  const free =
+    below > beside
+      ? { x: area.x, y: underKeys, width: area.width, height: Math.max(0, area.y + area.height - underKeys) }
+      : {
+          x: area.x,
+          y: large.y + large.height + 40,
+          width: area.width - KEY_WIDTH - GAP,
+          height: Math.max(0, area.y + area.height - large.y - large.height - 40),
+        };
   return { scale: large.scale, views: [large, ...keys], free };
 }
 
 function placed(box: SceneBox, name: ViewName, x: number, y: number, scale: number, large: boolean): PlacedView {
   const size = viewSize(name, box.size);
-  return { name, x, y, width: size.widthMm * scale, height: size.heightMm * scale, scale, large, shapes: projectBox(name, box) };
+  return {
+    name,
+    x,
+    y,
+    width: size.widthMm * scale,
+    height: size.heightMm * scale,
+    scale,
+    large,
+    shapes: projectBox(name, box),
+  };
 }
 
 /** A rectangle of a view in px on the sheet. */
-export const onSheet = (view: PlacedView, flat: Flat): Flat2 => ({ x: view.x + flat.xMm * view.scale, y: view.y + flat.yMm * view.scale, width: flat.widthMm * view.scale, height: flat.heightMm * view.scale });
+export const onSheet = (view: PlacedView, flat: Flat): Flat2 => ({
+  x: view.x + flat.xMm * view.scale,
+  y: view.y + flat.yMm * view.scale,
+  width: flat.widthMm * view.scale,
+  height: flat.heightMm * view.scale,
+});
 
-export const overlaps = (a: Flat2, b: Flat2, by = 0): boolean => a.x < b.x + b.width + by && b.x < a.x + a.width + by && a.y < b.y + b.height + by && b.y < a.y + a.height + by;
+export const overlaps = (a: Flat2, b: Flat2, by = 0): boolean =>
+  a.x < b.x + b.width + by && b.x < a.x + a.width + by && a.y < b.y + b.height + by && b.y < a.y + a.height + by;

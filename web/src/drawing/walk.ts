@@ -13,7 +13,8 @@ export function nextStop(stops: readonly Stop[], from: Stop, direction: Directio
     const at = centre(stop);
     const dx = at.x - start.x;
     const dy = at.y - start.y;
-    const [ahead, aside] = direction === 'left' ? [-dx, dy] : direction === 'right' ? [dx, dy] : direction === 'up' ? [-dy, dx] : [dy, dx];
+    const [ahead, aside] =
+      direction === 'left' ? [-dx, dy] : direction === 'right' ? [dx, dy] : direction === 'up' ? [-dy, dx] : [dy, dx];
     if (ahead <= 1) continue;
     const cost = ahead + 3 * Math.abs(aside);
     if (!best || cost < best.cost) best = { stop, cost };

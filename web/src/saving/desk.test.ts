@@ -7,11 +7,20 @@ import { saveStateOf, type Answer, type Kept, type KeptCopy } from './draft';
 const FATES = ['ok', 'ok', 'ok', 'lostBefore', 'lostAfter', 'garbled', 'fault', 'refused'] as const;
 type Fate = (typeof FATES)[number];
 type Request = { readonly run: (fate: Fate) => void };
-type Tab = { readonly n: number; readonly desk: Desk; alive: boolean; open: string | null; readonly past: { readonly step: Step; readonly token: string }[]; timers: (() => void)[]; writes: (() => void)[] };
+type Tab = {
+  readonly n: number;
+  readonly desk: Desk;
+  alive: boolean;
+  open: string | null;
+  readonly past: { readonly step: Step; readonly token: string }[];
+  timers: (() => void)[];
+  writes: (() => void)[];
+};
 
 const IDS = ['one', 'two'] as const;
 const token = (build: Build): Set<string> => new Set(build.changes.map((change) => change.id));
-const mark = (id: string): Edit => ({ type: 'change.add', change: { id, kind: 'option', host: 'u1', key: 'k' } }) as Edit;
+const mark = (id: string): Edit =>
+  ({ type: 'change.add', change: { id, kind: 'option', host: 'u1', key: 'k' } }) as Edit;
 
 /** A server, a browser's storage and tabs, in which every answer and every write comes when it is told to. */
 class World {
@@ -35,11 +44,24 @@ class World {
   openTab(): Tab {
     const n = this.tabs.length;
     const never = new Promise<never>(() => undefined);
-    const later = <T>(work: (fate: Fate) => T): Promise<T> => new Promise((resolve) => { this.requests.push({ run: (fate) => { const value = work(fate); if (tab.alive) resolve(value); } }); });
+    const later = <T>(work: (fate: Fate) => T): Promise<T> =>
+      new Promise((resolve) => {
+        this.requests.push({
+          run: (fate) => {
+            const value = work(fate);
+            if (tab.alive) resolve(value);
+          },
+        });
+      });
     const write = (work: () => boolean): Promise<boolean> => {
       if (!tab.alive) return never;
-      if (!this.slowStorage) { const done = work(); return Promise.resolve(done); }
-      return new Promise((resolve) => { tab.writes.push(() => resolve(work())); });
+      if (!this.slowStorage) {
+        const done = work();
+        return Promise.resolve(done);
+      }
+      return new Promise((resolve) => {
+        tab.writes.push(() => resolve(work()));
+      });
     };
     const at = (id: string) => `${id} ${n}`;
     const answer = (fate: Fate, apply: () => Answer): Answer => {
@@ -50,32 +72,62 @@ class World {
       return fate === 'ok' ? applied : { kind: 'away', words: 'no answer' };
     };
     const desk = createDesk({
-      save: (build, etag) => later((fate) => answer(fate, () => {
-        const there = this.server.get(build.id);
-        if (!there) return { kind: 'gone' };
-        if (this.etag(there) !== etag && this.etag(there) !== this.etag(build)) return { kind: 'stale', theirs: { build: there, etag: this.etag(there) } };
-        this.server.set(build.id, build);
-        return { kind: 'saved', etag: this.etag(build) };
-      })),
-      create: (build) => later((fate) => answer(fate, () => {
-        if (this.server.has(build.id)) return { kind: 'refused', words: 'taken' };
-        this.server.set(build.id, build);
-        return { kind: 'saved', etag: this.etag(build) };
-      })),
-      read: (id) => later((fate) => {
-        const there = this.server.get(id);
-        return fate !== 'ok' ? 'away' : there ? { build: there, etag: this.etag(there) } : 'gone';
-      }),
+      save: (build, etag) =>
+        later((fate) =>
+          answer(fate, () => {
+            const there = this.server.get(build.id);
+            if (!there) return { kind: 'gone' };
+            if (this.etag(there) !== etag && this.etag(there) !== this.etag(build))
+              return { kind: 'stale', theirs: { build: there, etag: this.etag(there) } };
+            this.server.set(build.id, build);
+            return { kind: 'saved', etag: this.etag(build) };
+          }),
+        ),
+      create: (build) =>
+        later((fate) =>
+          answer(fate, () => {
+            if (this.server.has(build.id)) return { kind: 'refused', words: 'taken' };
+            this.server.set(build.id, build);
+            return { kind: 'saved', etag: this.etag(build) };
+          }),
+        ),
+      read: (id) =>
+        later((fate) => {
+          const there = this.server.get(id);
+          return fate !== 'ok' ? 'away' : there ? { build: there, etag: this.etag(there) } : 'gone';
+        }),
       keptOf: (id) => {
         const open = new Set(this.tabs.filter((one) => one.alive).map((one) => `${id} ${one.n}`));
-        const copies: Kept[] = [...this.kept].filter(([key]) => key.startsWith(`${id} `) && !open.has(key)).map(([key, copy]) => ({ ...copy, key }));
+        const copies: Kept[] = [...this.kept]
+          .filter(([key]) => key.startsWith(`${id} `) && !open.has(key))
+          .map(([key, copy]) => ({ ...copy, key }));
         return Promise.resolve(this.blocked ? [] : copies);
       },
-      keep: (id, copy) => write(() => { if (!this.blocked) this.kept.set(at(id), structuredClone(copy)); return !this.blocked; }),
-      forget: (id) => write(() => { if (!this.blocked) this.kept.delete(at(id)); return true; }).then(() => undefined),
-      forgetKeys: (keys) => write(() => { if (!this.blocked) for (const key of keys) this.kept.delete(key); return true; }).then(() => undefined),
+      keep: (id, copy) =>
+        write(() => {
+          if (!this.blocked) this.kept.set(at(id), structuredClone(copy));
+          return !this.blocked;
+        }),
+      forget: (id) =>
+        write(() => {
+          if (!this.blocked) this.kept.delete(at(id));
+          return true;
+        }).then(() => undefined),
+      forgetKeys: (keys) =>
+        write(() => {
+          if (!this.blocked) for (const key of keys) this.kept.delete(key);
+          return true;
+        }).then(() => undefined),
       now: () => ++this.counter,
-      later: (_ms, work) => { const timer = () => { if (tab.alive) work(); }; tab.timers.push(timer); return () => { tab.timers = tab.timers.filter((one) => one !== timer); }; },
+      later: (_ms, work) => {
+        const timer = () => {
+          if (tab.alive) work();
+        };
+        tab.timers.push(timer);
+        return () => {
+          tab.timers = tab.timers.filter((one) => one !== timer);
+        };
+      },
       changed: () => undefined,
     });
     const tab: Tab = { n, desk, alive: true, open: null, past: [], timers: [], writes: [] };
@@ -83,10 +135,16 @@ class World {
     return tab;
   }
 
-  get living(): Tab[] { return this.tabs.filter((tab) => tab.alive); }
+  get living(): Tab[] {
+    return this.tabs.filter((tab) => tab.alive);
+  }
   /** Lets what has been answered go on. */
-  async turn(): Promise<void> { for (let i = 0; i < 12; i++) await Promise.resolve(); }
-  giveUp(marks: Iterable<string>): void { for (const one of marks) this.live.delete(one); }
+  async turn(): Promise<void> {
+    for (let i = 0; i < 12; i++) await Promise.resolve();
+  }
+  giveUp(marks: Iterable<string>): void {
+    for (const one of marks) this.live.delete(one);
+  }
 
   /** Everything answered, written and tried until nothing is left to do. */
   async calm(): Promise<void> {
@@ -94,7 +152,12 @@ class World {
     for (let i = 0; i < 60; i++) {
       await this.turn();
       for (const request of this.requests.splice(0)) request.run('ok');
-      for (const tab of this.living) { for (const go of tab.writes.splice(0)) go(); const due = tab.timers; tab.timers = []; for (const timer of due) timer(); }
+      for (const tab of this.living) {
+        for (const go of tab.writes.splice(0)) go();
+        const due = tab.timers;
+        tab.timers = [];
+        for (const timer of due) timer();
+      }
     }
   }
 
@@ -105,80 +168,220 @@ class World {
     for (const copy of this.kept.values()) for (const one of token(copy.build)) safe.add(one);
     const faults: string[] = [];
     for (const tab of this.living) {
-      for (const { draft, id } of IDS.flatMap((one) => { const found = tab.desk.draft(one); return found ? [{ draft: found, id: one }] : []; })) {
+      for (const { draft, id } of IDS.flatMap((one) => {
+        const found = tab.desk.draft(one);
+        return found ? [{ draft: found, id: one }] : [];
+      })) {
         const state = saveStateOf(draft);
         const mine = [...token(draft.build)].filter((one) => this.live.has(one));
-        if (state === 'saved' && mine.some((one) => !safe.has(one))) faults.push(`tab ${tab.n} calls ${id} saved, which it is not`);
-        if (state === 'saved' && draft.etag !== this.etag(draft.build)) faults.push(`tab ${tab.n} calls ${id} saved and shows another version`);
-        if (state === 'kept' && mine.some((one) => !safe.has(one))) faults.push(`tab ${tab.n} calls ${id} kept, which it is not`);
-        if (!tab.desk.mustAsk() && mine.some((one) => !safe.has(one))) faults.push(`tab ${tab.n} may be closed without a word, with ${id} nowhere else`);
+        if (state === 'saved' && mine.some((one) => !safe.has(one)))
+          faults.push(`tab ${tab.n} calls ${id} saved, which it is not`);
+        if (state === 'saved' && draft.etag !== this.etag(draft.build))
+          faults.push(`tab ${tab.n} calls ${id} saved and shows another version`);
+        if (state === 'kept' && mine.some((one) => !safe.has(one)))
+          faults.push(`tab ${tab.n} calls ${id} kept, which it is not`);
+        if (!tab.desk.mustAsk() && mine.some((one) => !safe.has(one)))
+          faults.push(`tab ${tab.n} may be closed without a word, with ${id} nowhere else`);
       }
     }
-    for (const tab of this.living) for (const id of IDS) { const draft = tab.desk.draft(id); if (draft) for (const one of [...token(draft.build), ...draft.strays.flatMap((stray) => [...token(stray.build)])]) safe.add(one); }
+    for (const tab of this.living)
+      for (const id of IDS) {
+        const draft = tab.desk.draft(id);
+        if (draft)
+          for (const one of [...token(draft.build), ...draft.strays.flatMap((stray) => [...token(stray.build)])])
+            safe.add(one);
+      }
     return [...faults, ...[...this.live].filter((one) => !safe.has(one)).map((one) => `${one} is nowhere`)];
   }
 }
 
 type Act = { readonly name: string; readonly run: (world: World) => void | Promise<unknown> };
-const withTab = (name: string, run: (world: World, tab: Tab) => void | Promise<unknown>) => fc.nat(2).map((n): Act => ({ name: `${name}(${n})`, run: (world) => { const tab = world.living[n % Math.max(1, world.living.length)]; return tab && run(world, tab); } }));
-const openIn = (tab: Tab, id: string) => { if (tab.open && tab.open !== id) tab.desk.leave(tab.open); tab.past.length = 0; tab.open = id; void tab.desk.open(id); };
+const withTab = (name: string, run: (world: World, tab: Tab) => void | Promise<unknown>) =>
+  fc.nat(2).map((n): Act => ({
+    name: `${name}(${n})`,
+    run: (world) => {
+      const tab = world.living[n % Math.max(1, world.living.length)];
+      return tab && run(world, tab);
+    },
+  }));
+const openIn = (tab: Tab, id: string) => {
+  if (tab.open && tab.open !== id) tab.desk.leave(tab.open);
+  tab.past.length = 0;
+  tab.open = id;
+  void tab.desk.open(id);
+};
 
 const acts = fc.oneof(
-  { weight: 6, arbitrary: withTab('edit', (world, tab) => {
-    const draft = tab.open ? tab.desk.draft(tab.open) : null;
-    if (!draft) return;
-    const id = world.fresh();
-    const step = commit(draft.build, [mark(id)]) as Step;
-    if (tab.desk.edited(tab.open!, step.build, step.edits)) { world.live.add(id); tab.past.push({ step, token: id }); }
-  }) },
-  { weight: 2, arbitrary: withTab('undo', (world, tab) => {
-    const draft = tab.open ? tab.desk.draft(tab.open) : null;
-    const last = tab.past.pop();
-    const before = draft && last && replay(draft.build, last.step.inverse);
-    if (!before || 'ok' in before) return;
-    // Taken back, and with it whatever else the version before did not have.
-    world.giveUp([...token(draft.build)].filter((one) => !token(before).has(one)));
-    tab.desk.undone(tab.open!, before, last.step.edits, last.step.inverse);
-  }) },
-  { weight: 4, arbitrary: fc.constantFrom(...FATES).map((fate): Act => ({ name: `answer(${fate})`, run: (world) => world.requests.shift()?.run(fate) })) },
-  { weight: 1, arbitrary: fc.constantFrom(...FATES).map((fate): Act => ({ name: `answerLast(${fate})`, run: (world) => world.requests.pop()?.run(fate) })) },
-  { weight: 3, arbitrary: withTab('wait', (_world, tab) => { const due = tab.timers; tab.timers = []; for (const timer of due) timer(); }) },
-  { weight: 2, arbitrary: withTab('written', (_world, tab) => { for (const go of tab.writes.splice(0)) go(); }) },
-  { weight: 2, arbitrary: withTab('leave', (_world, tab) => { if (tab.open) tab.desk.leave(tab.open); tab.open = null; tab.past.length = 0; }) },
-  { weight: 4, arbitrary: fc.constantFrom(...IDS).chain((id) => withTab(`open ${id}`, (_world, tab) => openIn(tab, id))) },
-  { weight: 1, arbitrary: fc.constant<Act>({ name: 'new tab', run: (world) => { if (world.living.length < 3) openIn(world.openTab(), 'one'); } }) },
-  { weight: 2, arbitrary: withTab('close', (world, tab) => {
-    // The page asks where something would be lost, and the builder stays.
-    if (tab.desk.mustAsk()) return;
-    tab.alive = false;
-    if (world.living.length === 0) world.openTab();
-  }) },
-  { weight: 1, arbitrary: fc.boolean().map((on): Act => ({ name: `storage ${on ? 'blocked' : 'free'}`, run: (world) => { world.blocked = on; } })) },
-  { weight: 1, arbitrary: fc.boolean().map((on): Act => ({ name: `storage ${on ? 'slow' : 'quick'}`, run: (world) => { world.slowStorage = on; } })) },
-  { weight: 1, arbitrary: fc.constantFrom(...IDS).map((id): Act => ({ name: `saved elsewhere ${id}`, run: (world) => {
-    const there = world.server.get(id);
-    const mine = world.fresh();
-    if (there) { world.server.set(id, (commit(there, [mark(mine)]) as Step).build); }
-  } })) },
-  { weight: 1, arbitrary: fc.constantFrom(...IDS).map((id): Act => ({ name: `deleted elsewhere ${id}`, run: (world) => { const there = world.server.get(id); if (there) world.giveUp(token(there)); world.server.delete(id); } })) },
-  { weight: 2, arbitrary: withTab('join', (world, tab) => { if (tab.open) void tab.desk.join(tab.open, world.fresh()); }) },
-  { weight: 1, arbitrary: withTab('copy', (world, tab) => { if (tab.open) void tab.desk.keepAsCopy(tab.open, world.fresh()).then(({ words }) => { if (!words) { tab.open = null; tab.past.length = 0; } }); }) },
-  { weight: 1, arbitrary: withTab('take theirs', (world, tab) => {
-    const draft = tab.open ? tab.desk.draft(tab.open) : null;
-    if (draft?.trouble?.kind !== 'stale') return;
-    const theirs = token(draft.trouble.theirs.build);
-    world.giveUp([...token(draft.build)].filter((one) => !theirs.has(one)));
-    tab.past.length = 0;
-    return void tab.desk.takeTheirs(tab.open!);
-  }) },
-  { weight: 1, arbitrary: withTab('stray', (world, tab) => { const key = tab.open && tab.desk.draft(tab.open)?.strays[0]?.key; return key ? void tab.desk.joinStray(tab.open!, key, world.fresh()) : undefined; }) },
+  {
+    weight: 6,
+    arbitrary: withTab('edit', (world, tab) => {
+      const draft = tab.open ? tab.desk.draft(tab.open) : null;
+      if (!draft) return;
+      const id = world.fresh();
+      const step = commit(draft.build, [mark(id)]) as Step;
+      if (tab.desk.edited(tab.open!, step.build, step.edits)) {
+        world.live.add(id);
+        tab.past.push({ step, token: id });
+      }
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: withTab('undo', (world, tab) => {
+      const draft = tab.open ? tab.desk.draft(tab.open) : null;
+      const last = tab.past.pop();
+      const before = draft && last && replay(draft.build, last.step.inverse);
+      if (!before || 'ok' in before) return;
+      // Taken back, and with it whatever else the version before did not have.
+      world.giveUp([...token(draft.build)].filter((one) => !token(before).has(one)));
+      tab.desk.undone(tab.open!, before, last.step.edits, last.step.inverse);
+    }),
+  },
+  {
+    weight: 4,
+    arbitrary: fc
+      .constantFrom(...FATES)
+      .map((fate): Act => ({ name: `answer(${fate})`, run: (world) => world.requests.shift()?.run(fate) })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc
+      .constantFrom(...FATES)
+      .map((fate): Act => ({ name: `answerLast(${fate})`, run: (world) => world.requests.pop()?.run(fate) })),
+  },
+  {
+    weight: 3,
+    arbitrary: withTab('wait', (_world, tab) => {
+      const due = tab.timers;
+      tab.timers = [];
+      for (const timer of due) timer();
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: withTab('written', (_world, tab) => {
+      for (const go of tab.writes.splice(0)) go();
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: withTab('leave', (_world, tab) => {
+      if (tab.open) tab.desk.leave(tab.open);
+      tab.open = null;
+      tab.past.length = 0;
+    }),
+  },
+  {
+    weight: 4,
+    arbitrary: fc.constantFrom(...IDS).chain((id) => withTab(`open ${id}`, (_world, tab) => openIn(tab, id))),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.constant<Act>({
+      name: 'new tab',
+      run: (world) => {
+        if (world.living.length < 3) openIn(world.openTab(), 'one');
+      },
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: withTab('close', (world, tab) => {
+      // The page asks where something would be lost, and the builder stays.
+      if (tab.desk.mustAsk()) return;
+      tab.alive = false;
+      if (world.living.length === 0) world.openTab();
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.boolean().map((on): Act => ({
+      name: `storage ${on ? 'blocked' : 'free'}`,
+      run: (world) => {
+        world.blocked = on;
+      },
+    })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.boolean().map((on): Act => ({
+      name: `storage ${on ? 'slow' : 'quick'}`,
+      run: (world) => {
+        world.slowStorage = on;
+      },
+    })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.constantFrom(...IDS).map((id): Act => ({
+      name: `saved elsewhere ${id}`,
+      run: (world) => {
+        const there = world.server.get(id);
+        const mine = world.fresh();
+        if (there) {
+          world.server.set(id, (commit(there, [mark(mine)]) as Step).build);
+        }
+      },
+    })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.constantFrom(...IDS).map((id): Act => ({
+      name: `deleted elsewhere ${id}`,
+      run: (world) => {
+        const there = world.server.get(id);
+        if (there) world.giveUp(token(there));
+        world.server.delete(id);
+      },
+    })),
+  },
+  {
+    weight: 2,
+    arbitrary: withTab('join', (world, tab) => {
+      if (tab.open) void tab.desk.join(tab.open, world.fresh());
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: withTab('copy', (world, tab) => {
+      if (tab.open)
+        void tab.desk.keepAsCopy(tab.open, world.fresh()).then(({ words }) => {
+          if (!words) {
+            tab.open = null;
+            tab.past.length = 0;
+          }
+        });
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: withTab('take theirs', (world, tab) => {
+      const draft = tab.open ? tab.desk.draft(tab.open) : null;
+      if (draft?.trouble?.kind !== 'stale') return;
+      const theirs = token(draft.trouble.theirs.build);
+      world.giveUp([...token(draft.build)].filter((one) => !theirs.has(one)));
+      tab.past.length = 0;
+      return void tab.desk.takeTheirs(tab.open!);
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: withTab('stray', (world, tab) => {
+      const key = tab.open && tab.desk.draft(tab.open)?.strays[0]?.key;
+      return key ? void tab.desk.joinStray(tab.open!, key, world.fresh()) : undefined;
+    }),
+  },
 );
 
 /** What is left after everything has become well again and the builder has answered every question. */
 async function settle(world: World): Promise<void> {
   await world.calm();
   for (const tab of world.living) {
-    for (const { id } of tab.desk.waiting()) { void tab.desk.open(id); await world.calm(); await resolveAll(world, tab, id); }
+    for (const { id } of tab.desk.waiting()) {
+      void tab.desk.open(id);
+      await world.calm();
+      await resolveAll(world, tab, id);
+    }
     tab.alive = false;
   }
   for (let round = 0; round < 3; round++) {
@@ -206,22 +409,29 @@ async function resolveAll(world: World, tab: Tab, id: string): Promise<void> {
 
 test('whatever happens to saves, tabs and storage, no edit is lost without a word', async () => {
   const runs = Number(process.env.SAVING_RUNS ?? 2_000);
-  await fc.assert(fc.asyncProperty(fc.array(acts, { minLength: 5, maxLength: 60 }), async (list) => {
-    const world = new World();
-    openIn(world.tabs[0]!, 'one');
-    await world.turn();
-    for (const act of list) {
-      await act.run(world);
+  await fc.assert(
+    fc.asyncProperty(fc.array(acts, { minLength: 5, maxLength: 60 }), async (list) => {
+      const world = new World();
+      openIn(world.tabs[0]!, 'one');
       await world.turn();
-      const lost = world.lost();
-      if (lost.length) throw new Error(`after ${act.name}: ${lost.join('; ')}\n${list.map((one) => one.name).join(' ')}`);
-    }
-    await settle(world);
-    const onServer = new Set([...world.server.values()].flatMap((build) => [...token(build)]));
-    const missing = [...world.live].filter((one) => !onServer.has(one));
-    if (missing.length) throw new Error(`at the end ${missing.join(', ')} is not on the server\n${list.map((one) => one.name).join(' ')}`);
-    expect([...world.kept.keys()]).toEqual([]);
-  }), { numRuns: runs, seed: Number(process.env.SEED ?? 20_261_127) });
+      for (const act of list) {
+        await act.run(world);
+        await world.turn();
+        const lost = world.lost();
+        if (lost.length)
+          throw new Error(`after ${act.name}: ${lost.join('; ')}\n${list.map((one) => one.name).join(' ')}`);
+      }
+      await settle(world);
+      const onServer = new Set([...world.server.values()].flatMap((build) => [...token(build)]));
+      const missing = [...world.live].filter((one) => !onServer.has(one));
+      if (missing.length)
+        throw new Error(
+          `at the end ${missing.join(', ')} is not on the server\n${list.map((one) => one.name).join(' ')}`,
+        );
+      expect([...world.kept.keys()]).toEqual([]);
+    }),
+    { numRuns: runs, seed: Number(process.env.SEED ?? 20_261_127) },
+  );
 }, 600_000);
 
 /** One tab on machine one, with a mark made by each call of `edit`. */
@@ -235,10 +445,36 @@ async function bench() {
     tab.desk.edited('one', step.build, step.edits);
     return step;
   };
-  const due = async () => { const timers = tab.timers; tab.timers = []; for (const timer of timers) timer(); await world.turn(); };
-  const answer = async (fate: Fate) => { world.requests.shift()!.run(fate); await world.turn(); };
-  const reopened = async () => { tab.alive = false; const next = world.openTab(); openIn(next, 'one'); await world.turn(); await world.turn(); world.requests.shift()!.run('ok'); await world.turn(); return next; };
-  return { world, tab, edit, due, answer, reopened, state: () => saveStateOf(tab.desk.draft('one')!), onServer: () => [...token(world.server.get('one')!)] };
+  const due = async () => {
+    const timers = tab.timers;
+    tab.timers = [];
+    for (const timer of timers) timer();
+    await world.turn();
+  };
+  const answer = async (fate: Fate) => {
+    world.requests.shift()!.run(fate);
+    await world.turn();
+  };
+  const reopened = async () => {
+    tab.alive = false;
+    const next = world.openTab();
+    openIn(next, 'one');
+    await world.turn();
+    await world.turn();
+    world.requests.shift()!.run('ok');
+    await world.turn();
+    return next;
+  };
+  return {
+    world,
+    tab,
+    edit,
+    due,
+    answer,
+    reopened,
+    state: () => saveStateOf(tab.desk.draft('one')!),
+    onServer: () => [...token(world.server.get('one')!)],
+  };
 }
 
 test('an edit made while a save is under way is sent after the bench was left', async () => {

@@ -1,5 +1,20 @@
 import { LIMITS, type Build, type Edit } from '@inch-tower/core';
-import { canSend, copyToKeep, draftOf, isAtRisk, sameDocument, withAnswer, withEdit, withSending, withUndo, type Answer, type Draft, type Kept, type KeptCopy, type Versioned } from './draft';
+import {
+  canSend,
+  copyToKeep,
+  draftOf,
+  isAtRisk,
+  sameDocument,
+  withAnswer,
+  withEdit,
+  withSending,
+  withUndo,
+  type Answer,
+  type Draft,
+  type Kept,
+  type KeptCopy,
+  type Versioned,
+} from './draft';
 import { joinOnto } from './join';
 
 /** The server, the browser's storage and the clock, as the desk needs them; none of them throws. */
@@ -26,11 +41,19 @@ const SAVE_AFTER_MS = 500;
 const FIRST_PAUSE_MS = 3_000;
 const LONGEST_PAUSE_MS = 30_000;
 
-type Place = { draft: Draft; isOpen: boolean; keeping: boolean; keepAgain: boolean; adopted: readonly string[]; pauseMs: number; callOff: () => void };
+type Place = {
+  draft: Draft;
+  isOpen: boolean;
+  keeping: boolean;
+  keepAgain: boolean;
+  adopted: readonly string[];
+  pauseMs: number;
+  callOff: () => void;
+};
 
 /**
- * Brings edits to the server, whatever view is open: every edit is kept in the browser at once, sent soon, and forgotten
- * here only for what an answer covers. Drafts live as long as the page, also after their bench is left.
+ * Brings edits to the server, whatever view is open: every edit is kept in the browser at once, sent soon, and
+ * forgotten here only for what an answer covers. Drafts live as long as the page, also after their bench is left.
  */
 export function createDesk(ports: Ports) {
   const places = new Map<string, Place>();
@@ -42,7 +65,15 @@ export function createDesk(ports: Ports) {
     ports.changed(id);
   };
   const sit = (id: string, draft: Draft, adopted: readonly string[] = []): Place => {
-    const place: Place = { draft, isOpen: true, keeping: false, keepAgain: false, adopted, pauseMs: FIRST_PAUSE_MS, callOff: () => undefined };
+    const place: Place = {
+      draft,
+      isOpen: true,
+      keeping: false,
+      keepAgain: false,
+      adopted,
+      pauseMs: FIRST_PAUSE_MS,
+      callOff: () => undefined,
+    };
     places.get(id)?.callOff();
     places.set(id, place);
     return place;
@@ -52,7 +83,10 @@ export function createDesk(ports: Ports) {
   const keepNow = async (id: string): Promise<void> => {
     const place = places.get(id);
     if (!place) return;
-    if (place.keeping) { place.keepAgain = true; return; }
+    if (place.keeping) {
+      place.keepAgain = true;
+      return;
+    }
     place.keeping = true;
     do {
       if (places.get(id) !== place) break;
@@ -65,11 +99,13 @@ export function createDesk(ports: Ports) {
         await ports.forgetKeys(adopted);
         place.adopted = place.adopted.filter((key) => !adopted.includes(key));
       }
-      if (places.get(id) === place) set(id, { ...place.draft, kept: kept ? draft.unsaved : place.draft.kept, keepFailed: !kept });
+      if (places.get(id) === place)
+        set(id, { ...place.draft, kept: kept ? draft.unsaved : place.draft.kept, keepFailed: !kept });
     } while (place.keepAgain);
     place.keeping = false;
     // A machine whose bench was left is put away once nothing of it waits.
-    if (places.get(id) === place && !place.isOpen && place.draft.unsaved.length === 0 && !place.draft.sending) places.delete(id);
+    if (places.get(id) === place && !place.isOpen && place.draft.unsaved.length === 0 && !place.draft.sending)
+      places.delete(id);
   };
 
   const saveSoon = (id: string, ms: number): void => {
@@ -116,7 +152,9 @@ export function createDesk(ports: Ports) {
     saveSoon(id, 0);
   };
 
-  /** A machine of its own with an id of its own; an answer that was lost is looked for before it is called a failure. */
+  /**
+   * A machine of its own with an id of its own; an answer that was lost is looked for before it is called a failure.
+   */
   const makeCopy = async (build: Build): Promise<string | null> => {
     const made = await ports.create(build);
     if (made.kind === 'saved') return null;
@@ -157,18 +195,30 @@ export function createDesk(ports: Ports) {
       }
       const [copies, there] = await Promise.all([ports.keptOf(id), ports.read(id)]);
       const again = places.get(id);
-      if (again) { again.isOpen = true; return 'ready'; }
+      if (again) {
+        again.isOpen = true;
+        return 'ready';
+      }
       const onServer = typeof there === 'object' ? there : null;
       // A save whose answer was lost: what is kept here is what the server has.
       const answered = copies.filter((copy) => onServer && sameDocument(copy.build, onServer.build));
-      const open = copies.filter((copy) => !answered.includes(copy)).sort((a, b) => Number(b.etag === onServer?.etag) - Number(a.etag === onServer?.etag) || (b.at ?? 0) - (a.at ?? 0));
+      const open = copies
+        .filter((copy) => !answered.includes(copy))
+        .sort(
+          (a, b) => Number(b.etag === onServer?.etag) - Number(a.etag === onServer?.etag) || (b.at ?? 0) - (a.at ?? 0),
+        );
       void ports.forgetKeys(answered.map((copy) => copy.key));
       const [first, ...strays] = open;
       if (!first && !onServer) return there === 'gone' ? 'missing' : 'failed';
-      if (!first) { sit(id, draftOf(onServer!)); ports.changed(id); return 'ready'; }
+      if (!first) {
+        sit(id, draftOf(onServer!));
+        ports.changed(id);
+        return 'ready';
+      }
       let draft: Draft = { ...draftOf(first, first.edits, first.sent ?? []), strays };
       // Told as an answer would be: of what was sent, the server may have this or that.
-      if (onServer && onServer.etag !== first.etag) draft = withAnswer(withSending(draft), { kind: 'stale', theirs: onServer });
+      if (onServer && onServer.etag !== first.etag)
+        draft = withAnswer(withSending(draft), { kind: 'stale', theirs: onServer });
       if (there === 'gone') draft = { ...draft, trouble: { kind: 'gone' } };
       sit(id, draft, [first.key]);
       ports.changed(id);
@@ -177,8 +227,10 @@ export function createDesk(ports: Ports) {
       return 'ready';
     },
 
-    edited: (id: string, build: Build, edits: readonly Edit[]) => changeDraft(id, (draft) => withEdit(draft, build, edits)),
-    undone: (id: string, build: Build, edits: readonly Edit[], inverse: readonly Edit[]) => changeDraft(id, (draft) => withUndo(draft, build, edits, inverse)),
+    edited: (id: string, build: Build, edits: readonly Edit[]) =>
+      changeDraft(id, (draft) => withEdit(draft, build, edits)),
+    undone: (id: string, build: Build, edits: readonly Edit[], inverse: readonly Edit[]) =>
+      changeDraft(id, (draft) => withUndo(draft, build, edits, inverse)),
 
     /** The bench is left: what waits for its moment is sent now, and goes on being sent from here. */
     leave(id: string): void {
@@ -200,12 +252,16 @@ export function createDesk(ports: Ports) {
     },
 
     /** What every draft of this page still has to bring to the server. */
-    waiting: (): readonly { readonly id: string; readonly draft: Draft }[] => [...places].map(([id, { draft }]) => ({ id, draft })).filter(({ draft }) => draft.unsaved.length > 0),
+    waiting: (): readonly { readonly id: string; readonly draft: Draft }[] =>
+      [...places].map(([id, { draft }]) => ({ id, draft })).filter(({ draft }) => draft.unsaved.length > 0),
 
     /** Whether closing the page would lose an edit. */
     mustAsk: (): boolean => [...places.values()].some(({ draft }) => isAtRisk(draft)),
 
-    /** Mine on top of theirs. Where some of mine cannot be made there, all of mine is kept as a copy first. Gives words when it was not done or not whole. */
+    /**
+     * Mine on top of theirs. Where some of mine cannot be made there, all of mine is kept as a copy first. Gives words
+     * when it was not done or not whole.
+     */
     async join(id: string, copyId: string): Promise<{ readonly words: string | null }> {
       const draft = places.get(id)?.draft;
       if (draft?.trouble?.kind !== 'stale') return { words: null };
@@ -213,35 +269,63 @@ export function createDesk(ports: Ports) {
       const { build, edits, left } = joinOnto(theirs.build, draft.unsaved);
       if (left) {
         const failed = await makeCopy(copyNamed(draft.build, copyId));
-        if (failed) return { words: `${left} of your ${draft.unsaved.length} changes cannot be made on theirs, and a copy of yours could not be kept: ${failed}` };
+        if (failed)
+          return {
+            words:
+              `${left} of your ${draft.unsaved.length} changes cannot be made on theirs, and a copy of ` +
+              `yours could not be kept: ${failed}`,
+          };
       }
       // Edits made while the copy was on its way are joined as well.
       const now = places.get(id)?.draft;
-      const late = now && now.unsaved.length > draft.unsaved.length ? joinOnto(build, now.unsaved.slice(draft.unsaved.length)) : null;
-      await standOn(id, { ...draftOf({ build: late?.build ?? build, etag: theirs.etag }, [...edits, ...(late?.edits ?? [])]), strays: draft.strays });
-      return { words: left ? `${left} of your ${draft.unsaved.length} changes could not be made on the newer version; yours is kept whole as a copy beside it.` : null };
+      const late =
+        now && now.unsaved.length > draft.unsaved.length
+          ? joinOnto(build, now.unsaved.slice(draft.unsaved.length))
+          : null;
+      await standOn(id, {
+        ...draftOf({ build: late?.build ?? build, etag: theirs.etag }, [...edits, ...(late?.edits ?? [])]),
+        strays: draft.strays,
+      });
+      return {
+        words: left
+          ? `${left} of your ${draft.unsaved.length} changes could not be made on the newer version; ` +
+            'yours is kept whole as a copy beside it.'
+          : null,
+      };
     },
 
     /** The other version instead of this one. */
     async takeTheirs(id: string): Promise<void> {
       const draft = places.get(id)?.draft;
-      if (draft?.trouble?.kind === 'stale') await standOn(id, { ...draftOf(draft.trouble.theirs), strays: draft.strays });
+      if (draft?.trouble?.kind === 'stale')
+        await standOn(id, { ...draftOf(draft.trouble.theirs), strays: draft.strays });
     },
 
-    /** Keeps this version as a machine of its own and leaves the other alone. Gives words when that failed; nothing is forgotten then. */
+    /**
+     * Keeps this version as a machine of its own and leaves the other alone. Gives words when that failed; nothing is
+     * forgotten then.
+     */
     async keepAsCopy(id: string, copyId: string, name?: string): Promise<{ readonly words: string | null }> {
       const draft = places.get(id)?.draft;
       if (!draft) return { words: null };
-      const failed = await makeCopy(name === undefined ? copyNamed(draft.build, copyId) : { ...draft.build, id: copyId, name });
+      const failed = await makeCopy(
+        name === undefined ? copyNamed(draft.build, copyId) : { ...draft.build, id: copyId, name },
+      );
       if (failed) return { words: failed };
-      if (places.get(id)?.draft.build !== draft.build) return { words: 'It was changed while the copy was made. The copy has what was there before; the rest is kept here.' };
+      if (places.get(id)?.draft.build !== draft.build)
+        return {
+          words: 'It was changed while the copy was made. The copy has what was there before; the rest is kept here.',
+        };
       await giveUp(id);
       return { words: null };
     },
 
     giveUp,
 
-    /** Puts what another tab left on top of this version; where some of it cannot be made here, all of it is kept as a copy first. */
+    /**
+     * Puts what another tab left on top of this version; where some of it cannot be made here, all of it is kept as a
+     * copy first.
+     */
     async joinStray(id: string, key: string, copyId: string): Promise<{ readonly words: string | null }> {
       const place = places.get(id);
       const stray = place?.draft.strays.find((one) => one.key === key);
@@ -275,4 +359,8 @@ export type Desk = ReturnType<typeof createDesk>;
 
 const COPY_WORDS = ', my copy';
 const without = (strays: readonly Kept[], key: string): readonly Kept[] => strays.filter((one) => one.key !== key);
-const copyNamed = (build: Build, id: string): Build => ({ ...build, id, name: build.name.slice(0, LIMITS.nameCharacters - COPY_WORDS.length) + COPY_WORDS });
+const copyNamed = (build: Build, id: string): Build => ({
+  ...build,
+  id,
+  name: build.name.slice(0, LIMITS.nameCharacters - COPY_WORDS.length) + COPY_WORDS,
+});

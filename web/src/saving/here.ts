@@ -12,8 +12,17 @@ export function onDraftChanged(listener: (id: string) => void): () => void {
 
 /** The one desk of this page. */
 export const desk = createDesk({
-  ...serverAt('', tellKeyWanted), keptOf, keep, forget, forgetKeys,
+  ...serverAt('', tellKeyWanted),
+  keptOf,
+  keep,
+  forget,
+  forgetKeys,
   now: () => Date.now(),
-  later: (ms, work) => { const timer = setTimeout(work, ms); return () => clearTimeout(timer); },
-  changed: (id) => { for (const listener of listeners) listener(id); },
+  later: (ms, work) => {
+    const timer = setTimeout(work, ms);
+    return () => clearTimeout(timer);
+  },
+  changed: (id) => {
+    for (const listener of listeners) listener(id);
+  },
 });

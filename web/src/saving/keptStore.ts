@@ -15,31 +15,50 @@ const store = () => (opened ??= createStore('inch-tower', 'unsaved'));
 /** Held as long as the page lives: by it other tabs know that this one looks after its copies. */
 const alive = new Promise<void>((resolve) => {
   if (!navigator.locks) return resolve();
-  navigator.locks.request(LOCK + TAB, () => { resolve(); return new Promise<never>(() => undefined); }).catch(() => resolve());
+  navigator.locks
+    .request(LOCK + TAB, () => {
+      resolve();
+      return new Promise<never>(() => undefined);
+    })
+    .catch(() => resolve());
 });
 
-/** Tabs open now. Without locks (plain HTTP in a network) only this one: a copy may then be gone on with twice, and the second is told. */
+/**
+ * Tabs open now. Without locks (plain HTTP in a network) only this one: a copy may then be gone on with twice, and the
+ * second is told.
+ */
 async function openTabs(): Promise<ReadonlySet<string>> {
   const held = await navigator.locks?.query().catch(() => null);
-  return new Set([TAB, ...(held?.held ?? []).flatMap((lock) => (lock.name?.startsWith(LOCK) ? [lock.name.slice(LOCK.length)] : []))]);
+  return new Set([
+    TAB,
+    ...(held?.held ?? []).flatMap((lock) => (lock.name?.startsWith(LOCK) ? [lock.name.slice(LOCK.length)] : [])),
+  ]);
 }
 
-/** What closed tabs left, of one machine or of all. A storage that is blocked holds nothing; a copy that cannot be read is left where it is. */
-async function leftBehind(goes: (id: string) => boolean): Promise<readonly { readonly id: string; readonly kept: Kept }[]> {
+/**
+ * What closed tabs left, of one machine or of all. A storage that is blocked holds nothing; a copy that cannot be read
+ * is left where it is.
+ */
+async function leftBehind(
+  goes: (id: string) => boolean,
+): Promise<readonly { readonly id: string; readonly kept: Kept }[]> {
   try {
     const [all, tabs] = await Promise.all([entries<string, KeptCopy>(store()), openTabs()]);
     return all.flatMap(([key, copy]) => {
       const [id = '', tab = ''] = String(key).split(BETWEEN);
       if (!goes(id) || (tab && tabs.has(tab))) return [];
       const parsed = parseBuild(copy.build);
-      return parsed.ok && typeof copy.etag === 'string' && Array.isArray(copy.edits) ? [{ id, kept: { ...copy, build: parsed.build, key } }] : [];
+      return parsed.ok && typeof copy.etag === 'string' && Array.isArray(copy.edits)
+        ? [{ id, kept: { ...copy, build: parsed.build, key } }]
+        : [];
     });
   } catch {
     return [];
   }
 }
 
-export const keptOf = async (id: string): Promise<readonly Kept[]> => (await leftBehind((one) => one === id)).map(({ kept }) => kept);
+export const keptOf = async (id: string): Promise<readonly Kept[]> =>
+  (await leftBehind((one) => one === id)).map(({ kept }) => kept);
 export const keptOfAll = (): ReturnType<typeof leftBehind> => leftBehind(() => true);
 
 /** True when it is really kept. */

@@ -7,9 +7,23 @@ const reduce = benchSlice.reducer;
 const start = (): BenchState => reduce(undefined, bench.opened({ build: newBuild('b', 'B'), facts: ALL_SAVED }));
 const named = (name: string): { build: ReturnType<typeof newBuild>; step: HistoryStep } => ({
   build: newBuild('b', name),
-  step: { edits: [{ type: 'set.name', value: name } as Edit], inverse: [{ type: 'restore', sections: { name: 'B' } } as Edit], words: `Named ${name}` },
+  step: {
+    edits: [{ type: 'set.name', value: name } as Edit],
+    inverse: [{ type: 'restore', sections: { name: 'B' } } as Edit],
+    words: `Named ${name}`,
+  },
 });
-const view = (rev: number): BenchView => ({ rev, status: 'empty', figures: {}, snags: [], open: [], needs: [], small: [], unplaced: [], unconnected: [] });
+const view = (rev: number): BenchView => ({
+  rev,
+  status: 'empty',
+  figures: {},
+  snags: [],
+  open: [],
+  needs: [],
+  small: [],
+  unplaced: [],
+  unconnected: [],
+});
 
 test('an edit is one step: past and a new revision, nothing to redo', () => {
   const state = reduce(start(), bench.edited(named('C')));
@@ -39,11 +53,17 @@ test('a new edit clears what could have been done again', () => {
 });
 
 test('what the desk says of saving is copied, and nothing else is touched', () => {
-  const state = reduce(reduce(start(), bench.edited(named('C'))), bench.saving({ save: 'stale', unsaved: 1, trouble: { kind: 'stale', words: '' }, strays: [] }));
+  const state = reduce(
+    reduce(start(), bench.edited(named('C'))),
+    bench.saving({ save: 'stale', unsaved: 1, trouble: { kind: 'stale', words: '' }, strays: [] }),
+  );
   expect([state.save, state.unsaved, state.trouble?.kind, state.past.length]).toEqual(['stale', 1, 'stale', 1]);
 });
 
 test('opening another machine keeps nothing of the last', () => {
-  const state = reduce(reduce(start(), bench.edited(named('C'))), bench.opened({ build: newBuild('other', 'Other'), facts: ALL_SAVED }));
+  const state = reduce(
+    reduce(start(), bench.edited(named('C'))),
+    bench.opened({ build: newBuild('other', 'Other'), facts: ALL_SAVED }),
+  );
   expect(state).toMatchObject({ past: [], future: [], unsaved: 0, save: 'saved', said: null });
 });

@@ -4,7 +4,11 @@ import { ALL_SAVED, type SaveFacts } from '../saving/facts';
 import type { BenchView } from '../worker/messages';
 
 /** One undo step: what was done with its settling, what takes it back, and its words. */
-export type HistoryStep = { readonly edits: readonly Edit[]; readonly inverse: readonly Edit[]; readonly words: string };
+export type HistoryStep = {
+  readonly edits: readonly Edit[];
+  readonly inverse: readonly Edit[];
+  readonly words: string;
+};
 
 export type BenchState = SaveFacts & {
   readonly build: Build | null;
@@ -21,33 +25,79 @@ export type BenchState = SaveFacts & {
   readonly opening: 'idle' | 'loading' | 'ready' | 'missing' | 'failed';
 };
 
-const initialState: BenchState = { ...ALL_SAVED, build: null, past: [], future: [], rev: 0, view: null, before: null, unworked: null, said: null, problem: null, opening: 'idle' };
+const initialState: BenchState = {
+  ...ALL_SAVED,
+  build: null,
+  past: [],
+  future: [],
+  rev: 0,
+  view: null,
+  before: null,
+  unworked: null,
+  said: null,
+  problem: null,
+  opening: 'idle',
+};
 const LONGEST_HISTORY = 500;
 
-/** What the open machine shows; its edits on their way to the server are the desk's. Reducers copy what thunks have computed. */
+/**
+ * What the open machine shows; its edits on their way to the server are the desk's. Reducers copy what thunks have
+ * computed.
+ */
 export const benchSlice = createSlice({
   name: 'bench',
   initialState,
   reducers: {
     opening: () => ({ ...initialState, opening: 'loading' as const }),
     notOpened: (state, { payload }: PayloadAction<'missing' | 'failed'>) => ({ ...state, opening: payload }),
-    opened: (state, { payload }: PayloadAction<{ build: Build; facts: SaveFacts }>) =>
-      ({ ...initialState, ...payload.facts, rev: state.rev + 1, build: payload.build, opening: 'ready' as const }),
+    opened: (state, { payload }: PayloadAction<{ build: Build; facts: SaveFacts }>) => ({
+      ...initialState,
+      ...payload.facts,
+      rev: state.rev + 1,
+      build: payload.build,
+      opening: 'ready' as const,
+    }),
     edited: (state, { payload }: PayloadAction<{ build: Build; step: HistoryStep }>) => ({
-      ...state, build: payload.build, rev: state.rev + 1, past: [...state.past, payload.step].slice(-LONGEST_HISTORY), future: [],
-      before: state.view, said: payload.step.words, problem: null,
+      ...state,
+      build: payload.build,
+      rev: state.rev + 1,
+      past: [...state.past, payload.step].slice(-LONGEST_HISTORY),
+      future: [],
+      before: state.view,
+      said: payload.step.words,
+      problem: null,
     }),
     undone: (state, { payload }: PayloadAction<Build>) => {
       const step = state.past.at(-1)!;
-      return { ...state, build: payload, rev: state.rev + 1, past: state.past.slice(0, -1), future: [step, ...state.future], before: state.view, said: `Undone: ${step.words}`, problem: null };
+      return {
+        ...state,
+        build: payload,
+        rev: state.rev + 1,
+        past: state.past.slice(0, -1),
+        future: [step, ...state.future],
+        before: state.view,
+        said: `Undone: ${step.words}`,
+        problem: null,
+      };
     },
     redone: (state, { payload }: PayloadAction<Build>) => {
       const [step, ...future] = state.future;
-      return { ...state, build: payload, rev: state.rev + 1, past: [...state.past, step!], future, before: state.view, said: `Done again: ${step!.words}`, problem: null };
+      return {
+        ...state,
+        build: payload,
+        rev: state.rev + 1,
+        past: [...state.past, step!],
+        future,
+        before: state.view,
+        said: `Done again: ${step!.words}`,
+        problem: null,
+      };
     },
     /** A late answer to an older revision is dropped. */
-    viewed: (state, { payload }: PayloadAction<BenchView>) => (payload.rev === state.rev ? { ...state, view: payload, unworked: null } : state),
-    notViewed: (state, { payload }: PayloadAction<{ rev: number; words: string }>) => (payload.rev === state.rev ? { ...state, unworked: payload.words } : state),
+    viewed: (state, { payload }: PayloadAction<BenchView>) =>
+      payload.rev === state.rev ? { ...state, view: payload, unworked: null } : state,
+    notViewed: (state, { payload }: PayloadAction<{ rev: number; words: string }>) =>
+      payload.rev === state.rev ? { ...state, unworked: payload.words } : state,
     saving: (state, { payload }: PayloadAction<SaveFacts>) => ({ ...state, ...payload }),
     refused: (state, { payload }: PayloadAction<string>) => ({ ...state, problem: payload }),
     problemSeen: (state) => ({ ...state, problem: null }),

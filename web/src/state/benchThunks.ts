@@ -20,48 +20,63 @@ export const closeBuild = (): Thunk => (dispatch) => {
 };
 
 /** Opens a build; edits that the server has not answered go on from where they were. */
-export const openBuild = (id: string): Thunk<Promise<void>> => async (dispatch) => {
-  opening = id;
-  dispatch(bench.opening());
-  const opened = await desk.open(id);
-  // Another machine was opened, or the bench left, while this one was on its way.
-  if (opening !== id) return desk.leave(id);
-  if (opened === 'ready') await dispatch(showDraft(id));
-  else dispatch(bench.notOpened(opened));
-};
+export const openBuild =
+  (id: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    opening = id;
+    dispatch(bench.opening());
+    const opened = await desk.open(id);
+    // Another machine was opened, or the bench left, while this one was on its way.
+    if (opening !== id) return desk.leave(id);
+    if (opened === 'ready') await dispatch(showDraft(id));
+    else dispatch(bench.notOpened(opened));
+  };
 
-const showDraft = (id: string): Thunk<Promise<void>> => async (dispatch) => {
-  const draft = desk.draft(id);
-  if (!draft || opening !== id) return;
-  dispatch(bench.opened({ build: draft.build, facts: factsOf(draft) }));
-  await dispatch(look(null));
-};
+const showDraft =
+  (id: string): Thunk<Promise<void>> =>
+  async (dispatch) => {
+    const draft = desk.draft(id);
+    if (!draft || opening !== id) return;
+    dispatch(bench.opened({ build: draft.build, facts: factsOf(draft) }));
+    await dispatch(look(null));
+  };
 
 /** Copies what the desk says of the open machine's saving onto the page. */
-export const showSaving = (id: string): Thunk => (dispatch, getState) => {
-  const draft = desk.draft(id);
-  if (draft && getState().bench.build?.id === id) dispatch(bench.saving(factsOf(draft)));
-};
+export const showSaving =
+  (id: string): Thunk =>
+  (dispatch, getState) => {
+    const draft = desk.draft(id);
+    if (draft && getState().bench.build?.id === id) dispatch(bench.saving(factsOf(draft)));
+  };
 
 /** Does edits as one step of the history: apply, settle, show, keep, save. Gives whether they were taken. */
-export const edit = (edits: readonly Edit[], words?: string): Thunk<boolean> => (dispatch, getState) => {
-  const { build } = getState().bench;
-  if (!build) return false;
-  // Nothing is shown as done that nobody would bring to the server.
-  if (!desk.draft(build.id)) {
-    dispatch(bench.refused('This machine is no longer open here. Nothing was changed; go to the floor and open it again.'));
-    return false;
-  }
-  const step = commit(build, edits);
-  if (!step.ok) {
-    dispatch(bench.refused(`${step.words} Nothing was changed.`));
-    return false;
-  }
-  dispatch(bench.edited({ build: step.build, step: { edits: step.edits, inverse: step.inverse, words: words ?? step.words } }));
-  desk.edited(build.id, step.build, step.edits);
-  void dispatch(look(step.edits));
-  return true;
-};
+export const edit =
+  (edits: readonly Edit[], words?: string): Thunk<boolean> =>
+  (dispatch, getState) => {
+    const { build } = getState().bench;
+    if (!build) return false;
+    // Nothing is shown as done that nobody would bring to the server.
+    if (!desk.draft(build.id)) {
+      dispatch(
+        bench.refused('This machine is no longer open here. Nothing was changed; go to the floor and open it again.'),
+      );
+      return false;
+    }
+    const step = commit(build, edits);
+    if (!step.ok) {
+      dispatch(bench.refused(`${step.words} Nothing was changed.`));
+      return false;
+    }
+    dispatch(
+      bench.edited({
+        build: step.build,
+        step: { edits: step.edits, inverse: step.inverse, words: words ?? step.words },
+      }),
+    );
+    desk.edited(build.id, step.build, step.edits);
+    void dispatch(look(step.edits));
+    return true;
+  };
 
 export const undo = (): Thunk => (dispatch, getState) => {
   const { build, past } = getState().bench;
@@ -84,22 +99,28 @@ export const redo = (): Thunk => (dispatch, getState) => {
 };
 
 /** Has the worker look at the machine as it stands; what comes late, after a newer edit, is dropped. */
-const look = (edits: readonly Edit[] | null): Thunk<Promise<void>> => async (dispatch, getState) => {
-  const { build, rev } = getState().bench;
-  if (!build) return;
-  const viewed = await viewOf(build, rev, edits);
-  dispatch(viewed.ok ? bench.viewed(viewed.view) : bench.notViewed({ rev, words: viewed.words }));
-};
+const look =
+  (edits: readonly Edit[] | null): Thunk<Promise<void>> =>
+  async (dispatch, getState) => {
+    const { build, rev } = getState().bench;
+    if (!build) return;
+    const viewed = await viewOf(build, rev, edits);
+    dispatch(viewed.ok ? bench.viewed(viewed.view) : bench.notViewed({ rev, words: viewed.words }));
+  };
 
-/** Does what a notice offers with the open machine's unsaved edits, shows what became of it and says what did not go. */
-const answered = (work: (id: string) => Promise<{ readonly words: string | null } | void>): Thunk<Promise<boolean>> => async (dispatch, getState) => {
-  const id = getState().bench.build?.id;
-  if (!id) return false;
-  const done = await work(id);
-  await dispatch(showDraft(id));
-  if (done?.words) dispatch(bench.refused(done.words));
-  return !done?.words;
-};
+/**
+ * Does what a notice offers with the open machine's unsaved edits, shows what became of it and says what did not go.
+ */
+const answered =
+  (work: (id: string) => Promise<{ readonly words: string | null } | void>): Thunk<Promise<boolean>> =>
+  async (dispatch, getState) => {
+    const id = getState().bench.build?.id;
+    if (!id) return false;
+    const done = await work(id);
+    await dispatch(showDraft(id));
+    if (done?.words) dispatch(bench.refused(done.words));
+    return !done?.words;
+  };
 export const join = () => answered((id) => desk.join(id, freshId()));
 export const takeTheirs = () => answered((id) => desk.takeTheirs(id));
 export const joinStray = (key: string) => answered((id) => desk.joinStray(id, key, freshId()));
@@ -108,16 +129,18 @@ export const forgetStray = (key: string) => answered((id) => desk.forgetStray(id
 export const tryAgain = () => answered((id) => desk.tryAgain(id));
 
 /** Keeps this version as a machine of its own and gives its id; null, with words, when that failed. */
-export const keepAsCopy = (name?: string): Thunk<Promise<string | null>> => async (dispatch, getState) => {
-  const id = getState().bench.build?.id;
-  const copyId = freshId();
-  const done = id ? await desk.keepAsCopy(id, copyId, name) : null;
-  if (!done) return null;
-  if (done.words) dispatch(bench.refused(done.words));
-  // Nothing is edited any more on a machine whose edits went elsewhere.
-  else dispatch(bench.closed());
-  return done.words ? null : copyId;
-};
+export const keepAsCopy =
+  (name?: string): Thunk<Promise<string | null>> =>
+  async (dispatch, getState) => {
+    const id = getState().bench.build?.id;
+    const copyId = freshId();
+    const done = id ? await desk.keepAsCopy(id, copyId, name) : null;
+    if (!done) return null;
+    if (done.words) dispatch(bench.refused(done.words));
+    // Nothing is edited any more on a machine whose edits went elsewhere.
+    else dispatch(bench.closed());
+    return done.words ? null : copyId;
+  };
 
 /** Forgets what is unsaved of the open machine and gives it, for a file. */
 export const giveUp = (): Thunk<Promise<Build | null>> => async (dispatch, getState) => {

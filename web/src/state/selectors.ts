@@ -6,9 +6,19 @@ export const selectBuild = (state: RootState) => state.bench.build;
 export const selectView = (state: RootState) => state.bench.view;
 
 const NO_UNITS: readonly PlannedUnit[] = [];
-const section = <K extends keyof NonNullable<RootState['bench']['build']>>(key: K) => (state: RootState) => state.bench.build?.[key];
+const section =
+  <K extends keyof NonNullable<RootState['bench']['build']>>(key: K) =>
+  (state: RootState) =>
+    state.bench.build?.[key];
 
 /** Units and scene are derived from the sections they stand on, so that a new name draws nothing anew. */
-export const selectUnits = createSelector([section('items'), section('sheets'), section('archetypes'), section('changes'), section('stage')], (items, sheets, archetypes, changes, stage) =>
-  items && sheets && archetypes && changes && stage !== undefined ? plannedUnits({ items, sheets, archetypes, changes, stage }) : NO_UNITS);
-export const selectScene = createSelector([selectUnits, section('layout')], (units, layout) => (layout ? sceneOf(units, layout) : null));
+export const selectUnits = createSelector(
+  [section('items'), section('sheets'), section('archetypes'), section('changes'), section('stage')],
+  (items, sheets, archetypes, changes, stage) =>
+    items && sheets && archetypes && changes && stage !== undefined
+      ? plannedUnits({ items, sheets, archetypes, changes, stage })
+      : NO_UNITS,
+);
+export const selectScene = createSelector([selectUnits, section('layout')], (units, layout) =>
+  layout ? sceneOf(units, layout) : null,
+);

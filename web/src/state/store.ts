@@ -6,7 +6,8 @@ import { benchSlice } from './benchSlice';
 export const store = configureStore({
   reducer: { bench: benchSlice.reducer, [api.reducerPath]: api.reducer },
   // A build is a deep tree: checking all of it at every action is for development only, and with room.
-  middleware: (defaults) => defaults({ immutableCheck: { warnAfter: 200 }, serializableCheck: { warnAfter: 200 } }).concat(api.middleware),
+  middleware: (defaults) =>
+    defaults({ immutableCheck: { warnAfter: 200 }, serializableCheck: { warnAfter: 200 } }).concat(api.middleware),
 });
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();

@@ -13,13 +13,31 @@ export function BrokenPage() {
       <Masthead />
       <main className="max-w-[560px] p-6" role="alert">
         <h1 className="text-[20px] font-semibold">This view stopped</h1>
-        {risk.length === 0
-          ? <p className="mt-2">The page failed, not your machine. Every edit is saved as it is made; what had not reached the server is kept in this browser and goes on from there.</p>
-          : <p className="mt-2">The page failed, not your machine. But this page alone has edits of {risk.map((build) => `“${build.name || 'Unnamed'}”`).join(', ')}: the server did not take them yet and this browser cannot keep them. Save {risk.length === 1 ? 'it as a file' : 'them as files'} before you open the page again.</p>}
+        {risk.length === 0 ? (
+          <p className="mt-2">
+            The page failed, not your machine. Every edit is saved as it is made; what had not reached the server is
+            kept in this browser and goes on from there.
+          </p>
+        ) : (
+          <p className="mt-2">
+            The page failed, not your machine. But this page alone has edits of{' '}
+            {risk.map((build) => `“${build.name || 'Unnamed'}”`).join(', ')}: the server did not take them yet and this
+            browser cannot keep them. Save {risk.length === 1 ? 'it as a file' : 'them as files'} before you open the
+            page again.
+          </p>
+        )}
         <p className="mt-3 flex flex-wrap gap-2">
-          {risk.map((build) => <button key={build.id} type="button" className="press strong" onClick={() => saveBuildFile(build)}>Save “{build.name || 'Unnamed'}” as a file</button>)}
-          <button type="button" className="press" onClick={() => location.reload()}>Open it again</button>
-          <a className="press" href="/">To the floor</a>
+          {risk.map((build) => (
+            <button key={build.id} type="button" className="press strong" onClick={() => saveBuildFile(build)}>
+              Save “{build.name || 'Unnamed'}” as a file
+            </button>
+          ))}
+          <button type="button" className="press" onClick={() => location.reload()}>
+            Open it again
+          </button>
+          <a className="press" href="/">
+            To the floor
+          </a>
         </p>
         <p className="mono mt-4 text-[12px] break-words text-mid">{said}</p>
       </main>

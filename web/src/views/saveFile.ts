@@ -12,6 +12,13 @@ export function saveFile(name: string, text: string, type: string): void {
 
 /** A name for files of a machine: plain letters, so that every file system takes it. */
 export const fileNameOf = (build: Build): string =>
-  (build.name || 'machine').normalize('NFKD').replace(/\p{M}/gu, '').replace(/[^\w-]+/g, '-').replace(/^-|-$/g, '').toLowerCase().slice(0, 60) || 'machine';
+  (build.name || 'machine')
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^\w-]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase()
+    .slice(0, 60) || 'machine';
 
-export const saveBuildFile = (build: Build): void => saveFile(`${fileNameOf(build)}.json`, `${JSON.stringify(build, null, 1)}\n`, 'application/vnd.inch-tower.build+json');
+export const saveBuildFile = (build: Build): void =>
+  saveFile(`${fileNameOf(build)}.json`, `${JSON.stringify(build, null, 1)}\n`, 'application/vnd.inch-tower.build+json');

@@ -3,7 +3,10 @@ import { loadDemoCatalogue } from '../../../demo/loadDemo';
 import { factLine } from './factLine';
 
 const catalogue = loadDemoCatalogue();
-const line = (id: string) => { const sheet = catalogue.sheets[id]!; return factLine(resolve(sheet, catalogue.archetypes[sheet.archetype]!)); };
+const line = (id: string) => {
+  const sheet = catalogue.sheets[id]!;
+  return factLine(resolve(sheet, catalogue.archetypes[sheet.archetype]!));
+};
 
 test.each([
   ['hurdle-half', '214 × 44 × 240 mm, 1 bay, own shape board'],
@@ -15,8 +18,11 @@ test.each([
   ['barge-8', /^8 TB, 3\.5-inch, SATA, \d+ rpm$/],
   ['tern-8i', '2 × SFF-8643, x8 gen 3, 155 mm'],
   ['skein-10', /^x\d gen \d, \d+ mm long$/],
-])('%s', (id, words) => { expect(line(id)).toEqual(typeof words === 'string' ? words : expect.stringMatching(words)); });
+])('%s', (id, words) => {
+  expect(line(id)).toEqual(typeof words === 'string' ? words : expect.stringMatching(words));
+});
 
 test('every part of the catalogue has a line without a hole in it', () => {
-  for (const id of Object.keys(catalogue.sheets)) expect([id, /undefined|NaN|, ,|^,/.test(line(id))]).toEqual([id, false]);
+  for (const id of Object.keys(catalogue.sheets))
+    expect([id, /undefined|NaN|, ,|^,/.test(line(id))]).toEqual([id, false]);
 });

@@ -37,7 +37,10 @@ test('capacity as drives are sold', () => {
 test('a tape keeps everything in sight, with some sixteen ticks of a round distance', () => {
   for (const values of [[0], [28, 25, 32, 60], [5724, 5700, 5740], [24.3, 23.5, 25.3, 24], [0, 120]]) {
     const { from, to, step } = tapeWindow(values);
-    for (const value of values) { expect(value).toBeGreaterThanOrEqual(from); expect(value).toBeLessThanOrEqual(to); }
+    for (const value of values) {
+      expect(value).toBeGreaterThanOrEqual(from);
+      expect(value).toBeLessThanOrEqual(to);
+    }
     expect((to - from) / step).toBeGreaterThan(5);
     expect((to - from) / step).toBeLessThanOrEqual(17);
     expect(['1', '2', '5']).toContain(String(Number(step.toPrecision(1))).replace(/[0.e+-]/g, '')[0]);

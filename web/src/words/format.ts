@@ -7,12 +7,18 @@ const fixed = (value: number, digits: number) => {
   return `${negative ? '−' : ''}${space(whole!)}${rest ? `.${rest}` : ''}`;
 };
 
-const DIGITS: Readonly<Partial<Record<FigureId, number>>> = { 'capacity.rawTb': 1, 'sound.earIdleDb': 1, 'power.start12A': 1 };
+const DIGITS: Readonly<Partial<Record<FigureId, number>>> = {
+  'capacity.rawTb': 1,
+  'sound.earIdleDb': 1,
+  'power.start12A': 1,
+};
 
 /** A figure's number with a digit after the point only where it means something. */
-export const figureNumber = (id: FigureId, value: number): string => fixed(value, id === 'capacity.rawTb' && value >= 100 ? 0 : DIGITS[id] ?? 0);
+export const figureNumber = (id: FigureId, value: number): string =>
+  fixed(value, id === 'capacity.rawTb' && value >= 100 ? 0 : (DIGITS[id] ?? 0));
 
-export const unitWords = (figure: Pick<Figure, 'unit'>): string => (/^[A-Z]{3}$/.test(figure.unit) ? currencySign(figure.unit) : figure.unit);
+export const unitWords = (figure: Pick<Figure, 'unit'>): string =>
+  /^[A-Z]{3}$/.test(figure.unit) ? currencySign(figure.unit) : figure.unit;
 
 /** A range only where it is wider than the digits shown. */
 export function rangeWords(id: FigureId, figure: Figure): string {
@@ -39,7 +45,11 @@ const signs = new Map<string, string>();
 export function currencySign(currency: string): string {
   const known = signs.get(currency);
   if (known) return known;
-  const parts = new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).formatToParts(0);
+  const parts = new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+    currencyDisplay: 'narrowSymbol',
+  }).formatToParts(0);
   const sign = parts.find((part) => part.type === 'currency')?.value ?? currency;
   signs.set(currency, sign);
   return sign;
@@ -52,5 +62,6 @@ export function capacityWords(bytes: number): string {
   return `${Math.round(bytes / 1e9)} GB`;
 }
 
-export const countWords = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+export const countWords = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
 export const mmWords = (mm: number): string => `${Number.isInteger(mm) ? mm : mm.toFixed(1)} mm`;

@@ -8,6 +8,7 @@ export function memoryWords({ fittedBytes, mostBytes, free, path }: MemoryRoom):
   const [fitted, most] = [fittedBytes / GB, mostBytes / GB];
   if (!path) return fitted < most ? `${fitted} of ${most} GB.` : `${fitted} GB, the most the board takes.`;
   const more = `${path.add} × ${path.ofBytes / GB} GB`;
-  if (path.giveUp > 0) return `${fitted} of ${most} GB. The rest means ${more}, and ${countWords(path.giveUp, 'module')} given up.`;
+  if (path.giveUp > 0)
+    return `${fitted} of ${most} GB. The rest means ${more}, and ${countWords(path.giveUp, 'module')} given up.`;
   return `${fitted} of ${most} GB. ${countWords(free, 'slot is', 'slots are')} free: ${more} would fill it.`;
 }

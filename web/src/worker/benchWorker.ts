@@ -1,5 +1,33 @@
 import { expose } from 'comlink';
-import { billCsv, billOf, conflictLines, createAssessor, drawingSvg, hostDrives, isClassSheet, mismatchWords, poolDrives, remediesFor, replay, scheduleOf, sceneOf, tryAt, weigh, whyNot, wiringFor, wordsOf, type Assessment, type Base, type Build, type Catalogue, type Sheet, type SheetId, type Snag, type TryRow, type Weighed } from '@inch-tower/core';
+import {
+  billCsv,
+  billOf,
+  conflictLines,
+  createAssessor,
+  drawingSvg,
+  hostDrives,
+  isClassSheet,
+  mismatchWords,
+  poolDrives,
+  remediesFor,
+  replay,
+  scheduleOf,
+  sceneOf,
+  tryAt,
+  weigh,
+  whyNot,
+  wiringFor,
+  wordsOf,
+  type Assessment,
+  type Base,
+  type Build,
+  type Catalogue,
+  type Sheet,
+  type SheetId,
+  type Snag,
+  type TryRow,
+  type Weighed,
+} from '@inch-tower/core';
 import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
 
 const assessor = createAssessor();
@@ -19,25 +47,62 @@ let asking = 0;
 function assessNow(rev: number): BenchView {
   assessment = assessor.assess(build!, today());
   return {
-    rev, status: assessment.status, figures: assessment.figures, open: assessment.open, needs: assessment.needs.needs, small: assessment.small,
-    snags: assessment.snags.map((snag) => ({ key: snag.key, code: snag.code, severity: snag.severity, at: snag.at, ...(snag.gap ? { gap: snag.gap } : {}), ...wordsOf(snag) })),
-    unplaced: assessment.unplaced.map((unit) => unit.id), unconnected: assessment.unconnected.map((unit) => unit.id),
+    rev,
+    status: assessment.status,
+    figures: assessment.figures,
+    open: assessment.open,
+    needs: assessment.needs.needs,
+    small: assessment.small,
+    snags: assessment.snags.map((snag) => ({
+      key: snag.key,
+      code: snag.code,
+      severity: snag.severity,
+      at: snag.at,
+      ...(snag.gap ? { gap: snag.gap } : {}),
+      ...wordsOf(snag),
+    })),
+    unplaced: assessment.unplaced.map((unit) => unit.id),
+    unconnected: assessment.unconnected.map((unit) => unit.id),
   };
 }
 
 const base = (): Base | null => (build && assessment ? { build, assessment } : null);
-const effects = (snags: readonly Snag[]): Effect[] => snags.map((snag) => { const { title, what } = wordsOf(snag); return { title, what, severity: snag.severity }; });
-const outcome = (weighed: Weighed) => ({ delta: weighed.delta, figures: weighed.figures, cures: effects(weighed.cures), eases: effects(weighed.eases), causes: effects(weighed.causes), worsens: effects(weighed.worsens), blockersAfter: weighed.blockersAfter });
+const effects = (snags: readonly Snag[]): Effect[] =>
+  snags.map((snag) => {
+    const { title, what } = wordsOf(snag);
+    return { title, what, severity: snag.severity };
+  });
+const outcome = (weighed: Weighed) => ({
+  delta: weighed.delta,
+  figures: weighed.figures,
+  cures: effects(weighed.cures),
+  eases: effects(weighed.eases),
+  causes: effects(weighed.causes),
+  worsens: effects(weighed.worsens),
+  blockersAfter: weighed.blockersAfter,
+});
 
-const row = (way: Weighed & { readonly title: string }) => ({ title: way.title, edits: way.edits, delta: way.delta, figures: way.figures, blockersAfter: way.blockersAfter });
+const row = (way: Weighed & { readonly title: string }) => ({
+  title: way.title,
+  edits: way.edits,
+  delta: way.delta,
+  figures: way.figures,
+  blockersAfter: way.blockersAfter,
+});
 
 /** Lets waiting messages in between two pieces of work. */
-const breathe = () => new Promise<void>((resolve) => { const channel = new MessageChannel(); channel.port1.onmessage = () => resolve(); channel.port2.postMessage(null); });
+const breathe = () =>
+  new Promise<void>((resolve) => {
+    const channel = new MessageChannel();
+    channel.port1.onmessage = () => resolve();
+    channel.port2.postMessage(null);
+  });
 const SLICE_MS = 24;
 
 const worker: BenchWorker = {
   setCatalogue(fresh, own) {
-    const only = (goes: (id: string) => boolean): readonly Sheet[] => Object.values(fresh.sheets).filter((sheet) => goes(sheet.id));
+    const only = (goes: (id: string) => boolean): readonly Sheet[] =>
+      Object.values(fresh.sheets).filter((sheet) => goes(sheet.id));
     const mine = new Set(own);
     const all = only((id) => !isClassSheet(id));
     catalogue = fresh;
@@ -67,7 +132,11 @@ const worker: BenchWorker = {
     if (!from) return;
     let going: GoingRow[] = [];
     let refused: RefusedRow[] = [];
-    const send = (done: boolean) => { onBatch({ going, refused, done }); going = []; refused = []; };
+    const send = (done: boolean) => {
+      onBatch({ going, refused, done });
+      going = [];
+      refused = [];
+    };
     let since = performance.now();
     const rows = tryAt(from, ask, catalogue, weighing, today(), candidates[ask.source]);
     for (const one of rows as Iterable<TryRow>) {
@@ -91,7 +160,11 @@ const worker: BenchWorker = {
     const run = remediesFor(from, snag, listed, weighing, today());
     for (;;) {
       const next = run.next();
-      if (next.done) return { rows: next.value.map((remedy) => ({ ...row(remedy), cure: remedy.cure })), conflict: conflictLines(from, snag) };
+      if (next.done)
+        return {
+          rows: next.value.map((remedy) => ({ ...row(remedy), cure: remedy.cure })),
+          conflict: conflictLines(from, snag),
+        };
       await breathe();
       if (mine !== asking) return null;
     }
@@ -99,9 +172,39 @@ const worker: BenchWorker = {
 
   hosts(other) {
     if (!build) return null;
-    const { drives, placed, connected, all, roomAfter, troubles, alone, ways } = hostDrives(build, poolDrives(other), other, listed, weighing, today());
-    const rows = [...(alone ? [{ ...alone, title: placed < drives ? `Bring them in; ${drives - placed} on the table` : connected < drives ? `Bring them in; ${drives - connected} without a port` : 'Bring them in' }] : []), ...ways.map((way) => ({ ...way, title: `${way.title}, and bring them in` }))];
-    return { drives, placed, connected, all, roomAfter, troubles: effects(troubles), rows: rows.map((way) => ({ ...row(way), cure: all })) };
+    const { drives, placed, connected, all, roomAfter, troubles, alone, ways } = hostDrives(
+      build,
+      poolDrives(other),
+      other,
+      listed,
+      weighing,
+      today(),
+    );
+    const rows = [
+      ...(alone
+        ? [
+            {
+              ...alone,
+              title:
+                placed < drives
+                  ? `Bring them in; ${drives - placed} on the table`
+                  : connected < drives
+                    ? `Bring them in; ${drives - connected} without a port`
+                    : 'Bring them in',
+            },
+          ]
+        : []),
+      ...ways.map((way) => ({ ...way, title: `${way.title}, and bring them in` })),
+    ];
+    return {
+      drives,
+      placed,
+      connected,
+      all,
+      roomAfter,
+      troubles: effects(troubles),
+      rows: rows.map((way) => ({ ...row(way), cure: all })),
+    };
   },
 
   weighed(edits) {
@@ -113,11 +216,23 @@ const worker: BenchWorker = {
   whyNot(spot, sheet) {
     const from = base();
     if (!from) return null;
-    const { ways, conflict } = whyNot(from, spot, sheet as SheetId, { sheets: { ...listed.sheets, ...(catalogue.sheets[sheet] ? { [sheet]: catalogue.sheets[sheet] } : {}) }, archetypes: catalogue.archetypes }, weighing, today());
+    const { ways, conflict } = whyNot(
+      from,
+      spot,
+      sheet as SheetId,
+      {
+        sheets: { ...listed.sheets, ...(catalogue.sheets[sheet] ? { [sheet]: catalogue.sheets[sheet] } : {}) },
+        archetypes: catalogue.archetypes,
+      },
+      weighing,
+      today(),
+    );
     return { rows: ways.map((way) => ({ ...row(way), cure: true })), conflict };
   },
 
-  stop() { asking++; },
+  stop() {
+    asking++;
+  },
 
   bill: () => (build && assessment ? billCsv(billOf(build, assessment)) : null),
   drawing: () => (build && assessment ? drawingSvg(build, sceneOf(assessment.units, assessment.layout).boxes) : null),
@@ -127,7 +242,6 @@ const worker: BenchWorker = {
     const wiring = wiringFor(build, assessment);
     return { wiring, schedule: scheduleOf(wiring, assessment.units) };
   },
-
 };
 
 expose(worker);

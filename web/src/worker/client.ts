@@ -32,16 +32,29 @@ function endWorker(): void {
 }
 
 /** What was asked, or why there is no answer: the worker died of it, or was silent too long. */
-type Asked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly why: 'silent' | 'died'; readonly words: string };
+type Asked<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly why: 'silent' | 'died'; readonly words: string };
 
 function within<T>(answer: Promise<T>): Promise<Asked<T>> {
   const { worker } = running ?? start();
   return new Promise((resolve) => {
-    const done = (what: Asked<T>): void => { clearTimeout(timer); worker.removeEventListener('error', onError); resolve(what); };
+    const done = (what: Asked<T>): void => {
+      clearTimeout(timer);
+      worker.removeEventListener('error', onError);
+      resolve(what);
+    };
     const onError = (event: ErrorEvent): void => done({ ok: false, why: 'died', words: event.message });
-    const timer = setTimeout(() => done({ ok: false, why: 'silent', words: `It took longer than ${SILENT_MS / 1000} s.` }), SILENT_MS);
+    const timer = setTimeout(
+      () => done({ ok: false, why: 'silent', words: `It took longer than ${SILENT_MS / 1000} s.` }),
+      SILENT_MS,
+    );
     worker.addEventListener('error', onError);
-    answer.then((value) => done({ ok: true, value }), (error: unknown) => done({ ok: false, why: 'died', words: error instanceof Error ? error.message : String(error) }));
+    answer.then(
+      (value) => done({ ok: true, value }),
+      (error: unknown) =>
+        done({ ok: false, why: 'died', words: error instanceof Error ? error.message : String(error) }),
+    );
   });
 }
 
@@ -51,8 +64,9 @@ export type Viewed = { readonly ok: true; readonly view: BenchView } | { readonl
 let asked = 0;
 
 /**
- * The view of a build: by the edits that lead to it where the worker has the build before them, else from the whole. A worker that
- * dies of it or is silent is started again and given the whole once more; after that the machine is said not to be worked out.
+ * The view of a build: by the edits that lead to it where the worker has the build before them, else from the whole. A
+ * worker that dies of it or is silent is started again and given the whole once more; after that the machine is said
+ * not to be worked out.
  */
 export async function viewOf(build: Build, rev: number, edits: readonly Edit[] | null): Promise<Viewed> {
   const mine = ++asked;
@@ -66,4 +80,5 @@ export async function viewOf(build: Build, rev: number, edits: readonly Edit[] |
   return { ok: false, words: second.words };
 }
 
-export const streamTry = (ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void> => benchWorker().tryAt(ask, proxy(onBatch));
+export const streamTry = (ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void> =>
+  benchWorker().tryAt(ask, proxy(onBatch));

@@ -1,7 +1,36 @@
-import type { Build, Catalogue, Edit, Owned, Explanation, FigureId, Figures, Need, OpenThing, Place, ScheduleLine, Severity, SmallNeed, Snag, SnagCode, SpotRef, Status, TryAsk, Wiring } from '@inch-tower/core';
+import type {
+  Build,
+  Catalogue,
+  Edit,
+  Owned,
+  Explanation,
+  FigureId,
+  Figures,
+  Need,
+  OpenThing,
+  Place,
+  ScheduleLine,
+  Severity,
+  SmallNeed,
+  Snag,
+  SnagCode,
+  SpotRef,
+  Status,
+  TryAsk,
+  Wiring,
+} from '@inch-tower/core';
 
 /** A snag with its words, as the page shows it. */
-export type TaggedSnag = { readonly key: string; readonly code: SnagCode; readonly severity: Severity; readonly at: readonly Place[]; readonly title: string; readonly what: string; readonly why: string; readonly gap?: Snag['gap'] };
+export type TaggedSnag = {
+  readonly key: string;
+  readonly code: SnagCode;
+  readonly severity: Severity;
+  readonly at: readonly Place[];
+  readonly title: string;
+  readonly what: string;
+  readonly why: string;
+  readonly gap?: Snag['gap'];
+};
 
 /** What the page knows of an assessment: figures and snags, no sheets. */
 export type BenchView = {
@@ -18,16 +47,46 @@ export type BenchView = {
 
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 export type Deltas = Readonly<Partial<Record<FigureId, number>>>;
-export type GoingRow = { readonly sheet: string; readonly delta: Deltas; readonly figures: Figures; readonly cures: readonly Effect[]; readonly eases: readonly Effect[]; readonly causes: readonly Effect[]; readonly worsens: readonly Effect[]; readonly blockersAfter: number };
+export type GoingRow = {
+  readonly sheet: string;
+  readonly delta: Deltas;
+  readonly figures: Figures;
+  readonly cures: readonly Effect[];
+  readonly eases: readonly Effect[];
+  readonly causes: readonly Effect[];
+  readonly worsens: readonly Effect[];
+  readonly blockersAfter: number;
+};
 export type RefusedRow = { readonly sheet: string; readonly name: string; readonly why: string };
-export type TryBatch = { readonly going: readonly GoingRow[]; readonly refused: readonly RefusedRow[]; readonly done: boolean };
-export type RemedyRow = { readonly title: string; readonly edits: readonly Edit[]; readonly delta: Deltas; readonly figures: Figures; readonly cure: boolean; readonly blockersAfter: number };
+export type TryBatch = {
+  readonly going: readonly GoingRow[];
+  readonly refused: readonly RefusedRow[];
+  readonly done: boolean;
+};
+export type RemedyRow = {
+  readonly title: string;
+  readonly edits: readonly Edit[];
+  readonly delta: Deltas;
+  readonly figures: Figures;
+  readonly cure: boolean;
+  readonly blockersAfter: number;
+};
 /** Remedies of a snag, and what of the build cannot be together, in lines of words. */
 export type WaysOut = { readonly rows: readonly RemedyRow[]; readonly conflict: readonly string[] };
 /** What becomes of another machine's drives here; every row brings them in. */
-export type Hosted = { readonly drives: number; readonly placed: number; readonly connected: number; readonly all: boolean; readonly roomAfter: number; readonly troubles: readonly Effect[]; readonly rows: readonly RemedyRow[] };
+export type Hosted = {
+  readonly drives: number;
+  readonly placed: number;
+  readonly connected: number;
+  readonly all: boolean;
+  readonly roomAfter: number;
+  readonly troubles: readonly Effect[];
+  readonly rows: readonly RemedyRow[];
+};
 
-/** What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller. */
+/**
+ * What the worker does. It keeps the build and receives edits with a revision; late answers are dropped by the caller.
+ */
 /** From where parts are tried: everything listed, a builder's own sheets, stock, or classes with typical numbers. */
 export type TrySource = 'all' | 'own' | 'stock' | 'classes';
 export type AskFrom = TryAsk & { readonly source: TrySource };

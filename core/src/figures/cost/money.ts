@@ -36,25 +36,42 @@ export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Qua
   if (price) {
     const goods = price.per === 'unit' ? price.minor * count : price.minor;
     const taxed = price.taxIncluded ? goods : goods * (1 + (price.taxPct ?? 0) / 100);
-    return ledger.times(label, ledger.given(`${label}: price`, (taxed + (price.shippingMinor ?? 0)) / minorPerMajor(currency), currency), 1);
+    return ledger.times(
+      label,
+      ledger.given(`${label}: price`, (taxed + (price.shippingMinor ?? 0)) / minorPerMajor(currency), currency),
+      1,
+    );
   }
   if (!part.price || part.price.currency !== currency) return null;
   const typical = part.price.minor / minorPerMajor(currency);
   return ledger.times(label, ledger.fact(part, 'price', typical, 'price'), count);
 }
 
-/** What the leads to buy of one kind cost, typically; null where there are none, or the currency is not that of their prices. */
+/**
+ * What the leads to buy of one kind cost, typically; null where there are none, or the currency is not that of their
+ * prices.
+ */
 export function leadCost(need: Need, currency: string, ledger: Ledger): Quantity | null {
   if (need.toBuy === 0 || currency !== 'EUR') return null;
   const each = need.lead.typicalMinor / 100;
-  return ledger.times(`${need.toBuy} × ${need.lead.name}`, ledger.given(`${need.lead.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }), need.toBuy);
+  return ledger.times(
+    `${need.toBuy} × ${need.lead.name}`,
+    ledger.given(`${need.lead.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }),
+    need.toBuy,
+  );
 }
 
-/** What small parts in no box cost, typically; null where there are none, or the currency is not that of their prices. */
+/**
+ * What small parts in no box cost, typically; null where there are none, or the currency is not that of their prices.
+ */
 export function smallCost({ what, toBuy, typicalMinor }: SmallNeed, currency: string, ledger: Ledger): Quantity | null {
   if (toBuy === 0 || currency !== 'EUR') return null;
   const each = typicalMinor / 100;
-  return ledger.times(toBuy > 1 ? `${toBuy} × ${what}` : what, ledger.given(`${what}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }), toBuy);
+  return ledger.times(
+    toBuy > 1 ? `${toBuy} × ${what}` : what,
+    ledger.given(`${what}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }),
+    toBuy,
+  );
 }
 
 /** Money to spend at this stage, in the build's currency: what is bought, and the leads and small parts it needs. */
@@ -63,5 +80,10 @@ export function costNow(context: FigureContext, ledger: Ledger): Quantity | null
   const leads = context.needs.flatMap((need) => leadCost(need, context.currency, ledger) ?? []);
   const small = context.small.flatMap((need) => smallCost(need, context.currency, ledger) ?? []);
   if (moneyLines(context.units).length === 0) return null;
-  return ledger.sum('Money now', context.currency, [...items, ...leads, ...small], 'what this stage buys; owned parts are 0');
+  return ledger.sum(
+    'Money now',
+    context.currency,
+    [...items, ...leads, ...small],
+    'what this stage buys; owned parts are 0',
+  );
 }

@@ -6,23 +6,33 @@ import { monotoneCubic } from '../monotoneCubic';
 import { fanRpmShare, straightThrough } from '../fanCurve';
 import { supplyLossW } from './supplyLoss';
 
-const figure = (made: Fixture, id: 'power.idleWallW' | 'power.peakWallW' | 'power.start12A') => made.assess().figures[id]!;
+const figure = (made: Fixture, id: 'power.idleWallW' | 'power.peakWallW' | 'power.start12A') =>
+  made.assess().figures[id]!;
 const supplyOf = (made: Fixture) => ofKind(made.assess().units, 'supply')[0]!.part;
 
 test('a monotone cubic goes through its points, never turns between them, and goes on with its end slope', () => {
-  fc.assert(fc.property(fc.array(fc.tuple(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true })), { minLength: 2, maxLength: 7 }), (steps) => {
-    let x = 0;
-    let y = 1;
-    const points = steps.map(([dx, dy]): [number, number] => [(x += dx), (y += dy)]);
-    const curve = monotoneCubic(points);
-    for (const [px, py] of points) expect(curve(px)).toBeCloseTo(py, 9);
-    let before = -Infinity;
-    for (let i = 0; i <= 200; i++) {
-      const at = curve(points[0]![0] + ((x - points[0]![0]) * i) / 200);
-      expect(at).toBeGreaterThanOrEqual(before - 1e-9);
-      before = at;
-    }
-  }), { numRuns: 60, seed: 2 });
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true })), {
+        minLength: 2,
+        maxLength: 7,
+      }),
+      (steps) => {
+        let x = 0;
+        let y = 1;
+        const points = steps.map(([dx, dy]): [number, number] => [(x += dx), (y += dy)]);
+        const curve = monotoneCubic(points);
+        for (const [px, py] of points) expect(curve(px)).toBeCloseTo(py, 9);
+        let before = -Infinity;
+        for (let i = 0; i <= 200; i++) {
+          const at = curve(points[0]![0] + ((x - points[0]![0]) * i) / 200);
+          expect(at).toBeGreaterThanOrEqual(before - 1e-9);
+          before = at;
+        }
+      },
+    ),
+    { numRuns: 60, seed: 2 },
+  );
 });
 
 test('450 W gold at 20, 50 and 100 % load loses what its efficiency says; without load 1.1 % of 450 W', () => {
@@ -44,7 +54,20 @@ test('idle at the wall of the plain cube, by hand', () => {
   const share = 0.3 + ((0.4 - 0.2) / 0.3) * 0.28;
   const fan = (maxW: number) => (maxW - 0.2) * share ** 3 + 0.2;
   const parts = 8.5 + 6 + 2.4 + 1.5 + fan(2.2) + fan(1.2);
-  expect(fanRpmShare({ curve: [{ duty: 0, rpmShare: 0.2 }, { duty: 0.2, rpmShare: 0.3 }, { duty: 0.5, rpmShare: 0.58 }, { duty: 1, rpmShare: 1 }], startDuty: 0.1 }, 0.4)).toBeCloseTo(share, 9);
+  expect(
+    fanRpmShare(
+      {
+        curve: [
+          { duty: 0, rpmShare: 0.2 },
+          { duty: 0.2, rpmShare: 0.3 },
+          { duty: 0.5, rpmShare: 0.58 },
+          { duty: 1, rpmShare: 1 },
+        ],
+        startDuty: 0.1,
+      },
+      0.4,
+    ),
+  ).toBeCloseTo(share, 9);
   const supply = supplyOf(cube());
   expect(figure(cube(), 'power.idleWallW').value).toBeCloseTo(parts + supplyLossW(supply, parts), 6);
 });
@@ -78,7 +101,10 @@ test('eight disks starting together: 8 × 1.6 A and the rest of the machine on 1
 
 test('waves of two spread the start', () => {
   const together = cube().add('barge-8', 8);
-  const waves = together.edit({ type: 'set.policy', value: { spinUp: { kind: 'waves', drives: 2, everyS: 12 }, fans: { kind: 'fixed', duty: 0.4 } } });
+  const waves = together.edit({
+    type: 'set.policy',
+    value: { spinUp: { kind: 'waves', drives: 2, everyS: 12 }, fans: { kind: 'fixed', duty: 0.4 } },
+  });
   const turning = 6 * ((3.5 * 0.6) / 12);
   const rest = 8.5 * 0.6 + 4.5 / 0.75 + 2.4 + 2.2 + 1.2;
   expect(figure(waves, 'power.start12A').value).toBeCloseTo(2 * 1.6 + turning + rest / 12, 3);
@@ -93,19 +119,29 @@ test('at a fixed duty and policy, taking a consumer out never raises a figure of
   const before = full.assess().figures;
   for (const item of full.build.items.filter((one) => !['larder-8', 'ember-450s'].includes(one.sheet))) {
     const after = full.edit({ type: 'item.remove', item: item.id }).assess().figures;
-    for (const id of ['power.idleWallW', 'power.peakWallW', 'power.start12A'] as const) expect(after[id]?.value ?? 0).toBeLessThanOrEqual(before[id]!.value + 1e-9);
+    for (const id of ['power.idleWallW', 'power.peakWallW', 'power.start12A'] as const)
+      expect(after[id]?.value ?? 0).toBeLessThanOrEqual(before[id]!.value + 1e-9);
   }
 });
 
 test('a stated efficiency errs by 15 % of the loss, a typical one by 30 %', () => {
   const typical = figure(cube(), 'power.idleWallW');
-  const sheet = tweak('ember-450s', { efficiency: [{ load: 0.2, pct: 90 }, { load: 0.5, pct: 92 }, { load: 1, pct: 89 }] });
+  const sheet = tweak('ember-450s', {
+    efficiency: [
+      { load: 0.2, pct: 90 },
+      { load: 0.5, pct: 92 },
+      { load: 1, pct: 89 },
+    ],
+  });
   const stated = figure(cube(sheet), 'power.idleWallW');
   expect(stated.value).toBeCloseTo(typical.value, 9);
   expect(stated.hi - stated.lo).toBeLessThan(typical.hi - typical.lo);
 });
 
 test('between points a line is straight, outside it is level', () => {
-  const points = [[0, 1], [2, 3]] as const;
+  const points = [
+    [0, 1],
+    [2, 3],
+  ] as const;
   expect([-1, 0, 1, 2, 5].map((x) => straightThrough(points, x))).toEqual([1, 1, 2, 3, 3]);
 });

@@ -2,7 +2,14 @@ import { basisOf, type PartOf } from '../../parts/resolve';
 import { monotoneCubic } from '../monotoneCubic';
 
 /** Loss without load as a share of rated W, typical by efficiency class. */
-const NO_LOAD_SHARE = { plain: 0.025, bronze: 0.02, silver: 0.016, gold: 0.011, platinum: 0.009, titanium: 0.007 } as const;
+const NO_LOAD_SHARE = {
+  plain: 0.025,
+  bronze: 0.02,
+  silver: 0.016,
+  gold: 0.011,
+  platinum: 0.009,
+  titanium: 0.007,
+} as const;
 /** Half-width of a supply's loss: it is the loss that is uncertain, not the efficiency. */
 const LOSS_TOLERANCE = { stated: 0.15, measured: 0.05, typical: 0.3 } as const;
 
@@ -14,7 +21,12 @@ export function supplyLossW(supply: PartOf<'supply'>, loadW: number): number {
   if (!curve) {
     const perModule = supply.ratedW / supply.modules;
     const idle = (supply.noLoadLossW ?? NO_LOAD_SHARE[supply.efficiencyClass] * supply.ratedW) / supply.modules;
-    const points = [...supply.efficiency].sort((a, b) => a.load - b.load).map(({ load, pct }): [number, number] => [load * perModule, (load * perModule) / (pct / 100) - load * perModule]);
+    const points = [...supply.efficiency]
+      .sort((a, b) => a.load - b.load)
+      .map(({ load, pct }): [number, number] => [
+        load * perModule,
+        (load * perModule) / (pct / 100) - load * perModule,
+      ]);
     curve = monotoneCubic([[0, idle], ...points]);
     curves.set(supply, curve);
   }

@@ -6,7 +6,8 @@ import { lossTolerance, supplyLossW } from './supplyLoss';
 
 /** Fan duty of the policy; one that holds a temperature runs at the plain duty until air is computed. */
 export const PLAIN_DUTY = 0.4;
-export const fanDutyOf = (context: Pick<FigureContext, 'policy'>): number => (context.policy.fans.kind === 'fixed' ? context.policy.fans.duty : PLAIN_DUTY);
+export const fanDutyOf = (context: Pick<FigureContext, 'policy'>): number =>
+  context.policy.fans.kind === 'fixed' ? context.policy.fans.duty : PLAIN_DUTY;
 
 const STATE_WORDS: Record<PowerState, string> = { standby: 'standby', idle: 'idle', busy: 'busy', peak: 'peak' };
 
@@ -22,10 +23,29 @@ export function wallW(context: FigureContext, state: PowerState, ledger: Ledger)
   return perBox.length === 1 ? perBox[0]! : ledger.sum(`At the wall, ${STATE_WORDS[state]}`, 'W', perBox);
 }
 
-/** W at a box's supply outputs in a state, fans at the policy's duty or at full for the peak; null where the box draws nothing. */
-export function boxLoadW(context: FigureContext, box: PlannedUnit | null, state: PowerState, ledger: Ledger): Quantity | null {
-  const lines = groupByBox(draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger), ofKind(context.units, 'chassis')[0] ?? null).find(([own]) => own === box)?.[1] ?? [];
-  return lines.length ? ledger.sum('Parts together', 'W', lines.map((line) => line.watts), 'sum of the parts') : null;
+/**
+ * W at a box's supply outputs in a state, fans at the policy's duty or at full for the peak; null where the box draws
+ * nothing.
+ */
+export function boxLoadW(
+  context: FigureContext,
+  box: PlannedUnit | null,
+  state: PowerState,
+  ledger: Ledger,
+): Quantity | null {
+  const lines =
+    groupByBox(
+      draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger),
+      ofKind(context.units, 'chassis')[0] ?? null,
+    ).find(([own]) => own === box)?.[1] ?? [];
+  return lines.length
+    ? ledger.sum(
+        'Parts together',
+        'W',
+        lines.map((line) => line.watts),
+        'sum of the parts',
+      )
+    : null;
 }
 
 function groupByBox(lines: readonly DrawLine[], first: PlannedUnit | null): [PlannedUnit | null, DrawLine[]][] {
@@ -37,16 +57,36 @@ function groupByBox(lines: readonly DrawLine[], first: PlannedUnit | null): [Pla
   return [...groups];
 }
 
-function boxWallW(context: FigureContext, box: PlannedUnit | null, lines: readonly DrawLine[], state: PowerState, ledger: Ledger): Quantity {
-  const inside = ledger.sum('Parts together', 'W', lines.map((line) => line.watts), 'sum of the parts');
+function boxWallW(
+  context: FigureContext,
+  box: PlannedUnit | null,
+  lines: readonly DrawLine[],
+  state: PowerState,
+  ledger: Ledger,
+): Quantity {
+  const inside = ledger.sum(
+    'Parts together',
+    'W',
+    lines.map((line) => line.watts),
+    'sum of the parts',
+  );
   const supply = supplyOf(context, box);
-  if (!supply) return ledger.sum(`At the wall, ${STATE_WORDS[state]}, without a supply's loss`, 'W', [inside], 'no supply chosen: its loss is left out');
+  if (!supply)
+    return ledger.sum(
+      `At the wall, ${STATE_WORDS[state]}, without a supply's loss`,
+      'W',
+      [inside],
+      'no supply chosen: its loss is left out',
+    );
   const { part } = supply;
   const half = lossTolerance(part);
   const withLoss = (factor: number) => (watts: number) => watts + factor * supplyLossW(part, watts);
   return ledger.systematic(
-    `At the wall, ${STATE_WORDS[state]}, through ${part.name}`, 'W', inside,
-    `P + loss(P): ${inside.value.toFixed(1)} + ${supplyLossW(part, inside.value).toFixed(1)} W (loss ± ${half * 100} %)`,
+    `At the wall, ${STATE_WORDS[state]}, through ${part.name}`,
+    'W',
+    inside,
+    `P + loss(P): ${inside.value.toFixed(1)} + ${supplyLossW(part, inside.value).toFixed(1)} ` +
+      `W (loss ± ${half * 100} %)`,
     { low: withLoss(1 - half), likely: withLoss(1), high: withLoss(1 + half) },
     { id: `${part.id}.loss`, draw: (watts, at) => withLoss(1 + at * half)(watts) },
   );
@@ -55,5 +95,11 @@ function boxWallW(context: FigureContext, box: PlannedUnit | null, lines: readon
 /** The supply in a box, else one still on the table. */
 export function supplyOf(context: Pick<FigureContext, 'units' | 'layout'>, box: PlannedUnit | null) {
   const supplies = ofKind(context.units, 'supply');
-  return supplies.find((unit) => box && (context.layout.at[unit.id]?.spot.host === box.id || unit.builtIn?.spot.host === box.id)) ?? supplies.find((unit) => !context.layout.at[unit.id] && !unit.builtIn) ?? null;
+  return (
+    supplies.find(
+      (unit) => box && (context.layout.at[unit.id]?.spot.host === box.id || unit.builtIn?.spot.host === box.id),
+    ) ??
+    supplies.find((unit) => !context.layout.at[unit.id] && !unit.builtIn) ??
+    null
+  );
 }

@@ -10,11 +10,25 @@ import { Ledger, type Quantity } from '../quantity';
 import { PATH_DB, pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
 const DIRECTIVITY = { open: 2, wall: 4, corner: 8 } as const;
-const ROOM_M2 = { soft: { value: 45, lo: 30, hi: 80 }, ordinary: { value: 20, lo: 12, hi: 30 }, hard: { value: 8, lo: 4, hi: 12 }, outdoors: { value: 1e6, lo: 1e6, hi: 1e6 } } as const;
-const DOOR_DB = { none: { value: 0, lo: 0, hi: 0 }, slatted: { value: 3, lo: 2, hi: 4 }, ordinary: { value: 8, lo: 5, hi: 12 }, sealed: { value: 15, lo: 12, hi: 18 } } as const;
+const ROOM_M2 = {
+  soft: { value: 45, lo: 30, hi: 80 },
+  ordinary: { value: 20, lo: 12, hi: 30 },
+  hard: { value: 8, lo: 4, hi: 12 },
+  outdoors: { value: 1e6, lo: 1e6, hi: 1e6 },
+} as const;
+const DOOR_DB = {
+  none: { value: 0, lo: 0, hi: 0 },
+  slatted: { value: 3, lo: 2, hi: 4 },
+  ordinary: { value: 8, lo: 5, hi: 12 },
+  sealed: { value: 15, lo: 12, hi: 18 },
+} as const;
 const ROOM_FLOOR_DB = { bedroom: 22, living: 30, office: 36, none: 0 } as const;
 /** How a drive is fixed changes what it sends into the steel; most of it is hum. */
-const MOUNTING_DB = { hard: { value: 5, lo: 3, hi: 8 }, tray: { value: 0, lo: -1, hi: 2 }, soft: { value: -5, lo: -8, hi: -3 } } as const;
+const MOUNTING_DB = {
+  hard: { value: 5, lo: 3, hi: 8 },
+  tray: { value: 0, lo: -1, hi: 2 },
+  soft: { value: -5, lo: -8, hi: -3 },
+} as const;
 /** Level against speed: 50·log10 of the speed ratio (fan laws, aerodynamic noise). */
 const FAN_LAW = 50;
 
@@ -31,14 +45,40 @@ export function earIdleDb(context: FigureContext, ledger: Ledger): Quantity | nu
   const sources = soundSources(context, ledger);
   if (sources.length === 0) return null;
   const { site } = context;
-  const total = levelSum('Sound power of the machine', sources.map((source) => source.power), ledger);
-  const room = ledger.given(`Room, ${site.room}: absorption`, ROOM_M2[site.room].value, 'm²', site.room === 'outdoors' ? undefined : ROOM_M2[site.room]);
+  const total = levelSum(
+    'Sound power of the machine',
+    sources.map((source) => source.power),
+    ledger,
+  );
+  const room = ledger.given(
+    `Room, ${site.room}: absorption`,
+    ROOM_M2[site.room].value,
+    'm²',
+    site.room === 'outdoors' ? undefined : ROOM_M2[site.room],
+  );
   const q = DIRECTIVITY[site.standing];
   const r = site.earMm / 1000;
-  const door = ledger.given(`Door: ${site.door}`, DOOR_DB[site.door].value, 'dB', site.door === 'none' ? undefined : DOOR_DB[site.door]);
-  const pressure = ledger.map('Machine at the ear', 'dB(A)', [total, room, door], `Lw + 10·log₁₀(${q}/(4π·${r.toFixed(1)}²) + 4/R) − door`, (power, roomM2, doorDb) => pressureLevel(power, q, r, roomM2) - doorDb);
+  const door = ledger.given(
+    `Door: ${site.door}`,
+    DOOR_DB[site.door].value,
+    'dB',
+    site.door === 'none' ? undefined : DOOR_DB[site.door],
+  );
+  const pressure = ledger.map(
+    'Machine at the ear',
+    'dB(A)',
+    [total, room, door],
+    `Lw + 10·log₁₀(${q}/(4π·${r.toFixed(1)}²) + 4/R) − door`,
+    (power, roomM2, doorDb) => pressureLevel(power, q, r, roomM2) - doorDb,
+  );
   const floor = site.noiseFloorDb ?? ROOM_FLOOR_DB[site.listening];
-  return floor > 0 ? levelSum('At the ear with the room', [pressure, ledger.given(`Room floor: ${site.listening}`, floor, 'dB(A)')], ledger) : pressure;
+  return floor > 0
+    ? levelSum(
+        'At the ear with the room',
+        [pressure, ledger.given(`Room floor: ${site.listening}`, floor, 'dB(A)')],
+        ledger,
+      )
+    : pressure;
 }
 
 function levelSum(label: string, levels: readonly Quantity[], ledger: Ledger): Quantity {
@@ -49,11 +89,19 @@ function behind(label: string, level: Quantity, path: SoundPath, panelDb: number
   const cover = PATH_DB[path];
   if (path === 'open') return level;
   const panel = path === 'vented' ? 0 : panelDb;
-  return ledger.map(label, 'dB', [level, ledger.given(`Path: ${path}`, cover.value, 'dB', cover)], panel ? `L + path − ${panel}` : 'L + path', (db, pathDb) => db + pathDb - panel);
+  return ledger.map(
+    label,
+    'dB',
+    [level, ledger.given(`Path: ${path}`, cover.value, 'dB', cover)],
+    panel ? `L + path − ${panel}` : 'L + path',
+    (db, pathDb) => db + pathDb - panel,
+  );
 }
 
 const many = (label: string, level: Quantity, count: number, ledger: Ledger) =>
-  count === 1 ? level : ledger.map(`${count} × ${label}`, 'dB', [level], `L + 10·log₁₀ ${count}`, (db) => db + 10 * Math.log10(count));
+  count === 1
+    ? level
+    : ledger.map(`${count} × ${label}`, 'dB', [level], `L + 10·log₁₀ ${count}`, (db) => db + 10 * Math.log10(count));
 
 function fanSources(context: FigureContext, duty: number, ledger: Ledger): SoundSource[] {
   const groups = new Map<string, { part: PartOf<'fan'>; path: SoundPath; panelDb: number; units: PlannedUnit[] }>();
@@ -75,29 +123,73 @@ function fanSources(context: FigureContext, duty: number, ledger: Ledger): Sound
     const share = fanRpmShare(part, duty);
     if (share === 0) return [];
     const full = ledger.fact(part, 'soundDb');
-    const one = ledger.map(`${part.name} at ${Math.round(share * part.maxRpm)} rpm`, 'dB', [full], `max(${part.soundFloorDb}, L + ${FAN_LAW}·log₁₀ ${share.toFixed(2)}) + ${TO_POWER_DB[part.soundMeaning].toFixed(1)}`, (db) => Math.max(part.soundFloorDb, db + FAN_LAW * Math.log10(share)) + TO_POWER_DB[part.soundMeaning]);
-    return [{ label: part.name, units, power: many(part.name, behind(part.name, one, path, panelDb, ledger), units.length, ledger) }];
+    const one = ledger.map(
+      `${part.name} at ${Math.round(share * part.maxRpm)} rpm`,
+      'dB',
+      [full],
+      `max(${part.soundFloorDb}, L + ${FAN_LAW}·log₁₀ ${share.toFixed(2)}) + ` +
+        `${TO_POWER_DB[part.soundMeaning].toFixed(1)}`,
+      (db) => Math.max(part.soundFloorDb, db + FAN_LAW * Math.log10(share)) + TO_POWER_DB[part.soundMeaning],
+    );
+    return [
+      {
+        label: part.name,
+        units,
+        power: many(part.name, behind(part.name, one, path, panelDb, ledger), units.length, ledger),
+      },
+    ];
   });
 }
 
 function driveSources(context: FigureContext, ledger: Ledger): SoundSource[] {
   const seats = new Map(Object.entries(context.layout.at));
-  const groups = new Map<string, { part: PartOf<'drive'>; mounting: keyof typeof MOUNTING_DB; chassis: PartOf<'chassis'> | null; units: PlannedUnit[] }>();
+  const groups = new Map<
+    string,
+    {
+      part: PartOf<'drive'>;
+      mounting: keyof typeof MOUNTING_DB;
+      chassis: PartOf<'chassis'> | null;
+      units: PlannedUnit[];
+    }
+  >();
   for (const unit of ofKind(context.running, 'drive')) {
     if (unit.part.soundIdleDb === null) continue;
     const spot = context.layout.at[unit.id]?.spot;
     const host = spot && context.units.find((one) => one.id === spot.host)?.part;
-    const group = host && (host.kind === 'chassis' || host.kind === 'adapter') ? host.bayGroups.find((one) => one.key === spot.key) : undefined;
+    const group =
+      host && (host.kind === 'chassis' || host.kind === 'adapter')
+        ? host.bayGroups.find((one) => one.key === spot.key)
+        : undefined;
     const mounting = group?.mounting ?? 'tray';
     const key = `${unit.part.id}|${mounting}|${spot?.host ?? ''}`;
-    const one = groups.get(key) ?? { part: unit.part, mounting, chassis: spot ? chassisAround(spot.host, seats, context.units) : null, units: [] };
+    const one = groups.get(key) ?? {
+      part: unit.part,
+      mounting,
+      chassis: spot ? chassisAround(spot.host, seats, context.units) : null,
+      units: [],
+    };
     one.units.push(unit);
     groups.set(key, one);
   }
   return [...groups.values()].map(({ part, mounting, chassis, units }) => {
     const fixed = ledger.given(`Mounting: ${mounting}`, MOUNTING_DB[mounting].value, 'dB', MOUNTING_DB[mounting]);
-    const one = ledger.map(`${part.name} turning`, 'dB', [ledger.fact(part, 'soundIdleDb'), fixed], `L + mounting + ${TO_POWER_DB[part.soundMeaning].toFixed(1)}`, (db, extra) => db + extra + TO_POWER_DB[part.soundMeaning]);
-    return { label: part.name, units, power: many(part.name, behind(part.name, one, chassis?.drivePath ?? 'open', chassis?.panelDb ?? 0, ledger), units.length, ledger) };
+    const one = ledger.map(
+      `${part.name} turning`,
+      'dB',
+      [ledger.fact(part, 'soundIdleDb'), fixed],
+      `L + mounting + ${TO_POWER_DB[part.soundMeaning].toFixed(1)}`,
+      (db, extra) => db + extra + TO_POWER_DB[part.soundMeaning],
+    );
+    return {
+      label: part.name,
+      units,
+      power: many(
+        part.name,
+        behind(part.name, one, chassis?.drivePath ?? 'open', chassis?.panelDb ?? 0, ledger),
+        units.length,
+        ledger,
+      ),
+    };
   });
 }
 
@@ -108,12 +200,26 @@ function supplySources(context: FigureContext, ledger: Ledger): SoundSource[] {
   return ofKind(context.running, 'supply').flatMap((unit) => {
     const { part } = unit;
     const spot = context.layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
-    if (!spot || part.sound.length === 0 || supplyOf(context, context.units.find((one) => one.id === spot.host) ?? null)?.id !== unit.id) return [];
+    if (
+      !spot ||
+      part.sound.length === 0 ||
+      supplyOf(context, context.units.find((one) => one.id === spot.host) ?? null)?.id !== unit.id
+    )
+      return [];
     const load = watts / part.ratedW;
     if (part.fanStopsBelowLoad !== null && load < part.fanStopsBelowLoad) return [];
-    const at = straightThrough([...part.sound].sort((a, b) => a.load - b.load).map((point) => [point.load, point.db] as const), load);
+    const at = straightThrough(
+      [...part.sound].sort((a, b) => a.load - b.load).map((point) => [point.load, point.db] as const),
+      load,
+    );
     const level = ledger.fact(part, 'sound', at, 'soundDb');
-    const power = ledger.map(`${part.name} at ${Math.round(load * 100)} % load`, 'dB', [level], `L + ${TO_POWER_DB[part.soundMeaning].toFixed(1)}`, (db) => db + TO_POWER_DB[part.soundMeaning]);
+    const power = ledger.map(
+      `${part.name} at ${Math.round(load * 100)} % load`,
+      'dB',
+      [level],
+      `L + ${TO_POWER_DB[part.soundMeaning].toFixed(1)}`,
+      (db) => db + TO_POWER_DB[part.soundMeaning],
+    );
     return [{ label: part.name, units: [unit], power }];
   });
 }

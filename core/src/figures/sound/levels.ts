@@ -20,7 +20,8 @@ export const PATH_DB: Record<SoundPath, { value: number; lo: number; hi: number 
 };
 
 /** Sum of levels as energy. */
-export const sumLevels = (levels: readonly number[]): number => 10 * Math.log10(levels.reduce((sum, level) => sum + 10 ** (level / 10), 0));
+export const sumLevels = (levels: readonly number[]): number =>
+  10 * Math.log10(levels.reduce((sum, level) => sum + 10 ** (level / 10), 0));
 
 /** Sound pressure of a sound power in a room: direct and reverberant field (ISO 3744 notation; r in m, R in m²). */
 export const pressureLevel = (powerDb: number, directivity: number, distanceM: number, roomM2: number): number =>

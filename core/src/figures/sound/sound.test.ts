@@ -2,7 +2,8 @@ import { cube, fixture, type Fixture } from '../../testing/fixture';
 import { pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
 const ear = (made: Fixture) => made.assess().figures['sound.earIdleDb'];
-const quietSite = (made: Fixture, site: Partial<Fixture['build']['site']>) => made.set({ site: { ...made.build.site, listening: 'none', door: 'none', ...site } });
+const quietSite = (made: Fixture, site: Partial<Fixture['build']['site']>) =>
+  made.set({ site: { ...made.build.site, listening: 'none', door: 'none', ...site } });
 
 test('two equal sources are 3 dB more than one, ten are 10 dB', () => {
   expect(sumLevels([30, 30])).toBeCloseTo(33.0103, 3);
@@ -50,7 +51,10 @@ test('drives on steel are louder than in trays, on dampers quieter', () => {
     const made = quietSite(cube().add('barge-8', 4), {});
     const chassis = made.build.sheets['larder-8'] as { bayGroups?: unknown };
     const groups = (made.build.archetypes['cube-8'] as unknown as { bayGroups: { key: string }[] }).bayGroups;
-    const sheets = { ...made.build.sheets, 'larder-8': { ...chassis, bayGroups: groups.map((group) => ({ ...group, mounting })) } } as never;
+    const sheets = {
+      ...made.build.sheets,
+      'larder-8': { ...chassis, bayGroups: groups.map((group) => ({ ...group, mounting })) },
+    } as never;
     return ear(made.set({ sheets }))!.value;
   };
   expect(levelOf('hard')).toBeGreaterThan(levelOf('tray'));

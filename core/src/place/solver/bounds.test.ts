@@ -10,14 +10,45 @@ import { levelsOf } from './score';
 import { wishesOf } from './wishes';
 
 /** Nothing is known of what is left: nothing is cut. */
-const BLIND: Room = { nowhere: 0, homes: [], waiting: [{ ranked: [0, 0, 0], reach: 0 }], narrow: null, carry: null, board: null, whole: { wishes: [], apart: 0, mbPerS: 0 }, lost: 0, shared: [], straight: 0, breakouts: 0, owned: 0 };
-const blind = (dealing: Dealing): Dealing => ({ ...dealing, layers: dealing.layers.map((layer) => ({ ...layer, room: () => BLIND })) });
+const BLIND: Room = {
+  nowhere: 0,
+  homes: [],
+  waiting: [{ ranked: [0, 0, 0], reach: 0 }],
+  narrow: null,
+  carry: null,
+  board: null,
+  whole: { wishes: [], apart: 0, mbPerS: 0 },
+  lost: 0,
+  shared: [],
+  straight: 0,
+  breakouts: 0,
+  owned: 0,
+};
+const blind = (dealing: Dealing): Dealing => ({
+  ...dealing,
+  layers: dealing.layers.map((layer) => ({ ...layer, room: () => BLIND })),
+});
 
 function dealingOf(seed: number, drives: number): Dealing {
-  const { problem: { units, owned }, hint } = rack(seed, drives);
+  const {
+    problem: { units, owned },
+    hint,
+  } = rack(seed, drives);
   const { layout } = solve({ units, ...(owned ? { owned } : {}) }, hint);
   const groups = seatedBays(units, new Map(Object.entries(layout.at)));
-  return layersOf(layTable({ units, groups, covered: new Set(), seatOf: (unit: PlannedUnit) => seatSpot(layout, unit), modes: layout.modes, wishes: wishesOf(units, hint), wires: hint.wires, owned: owned ?? new Map() }).table, { left: Infinity });
+  return layersOf(
+    layTable({
+      units,
+      groups,
+      covered: new Set(),
+      seatOf: (unit: PlannedUnit) => seatSpot(layout, unit),
+      modes: layout.modes,
+      wishes: wishesOf(units, hint),
+      wires: hint.wires,
+      owned: owned ?? new Map(),
+    }).table,
+    { left: Infinity },
+  );
 }
 
 test('racks of 25 to 40 drives: cut by the bounds the dealing comes out as it does without any', () => {

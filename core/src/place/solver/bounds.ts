@@ -3,8 +3,18 @@ import type { Room } from './least';
 import { burdenOf } from './score';
 import { freePorts, STEP, type Cell, type PortClass, type State, type Table } from './table';
 
-/** How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders (by 50), drives a controller still takes. */
-export type Offsets = { readonly ports: number; readonly ends: number; readonly owned: number; readonly asked: number; readonly limits: number; readonly size: number };
+/**
+ * How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders
+ * (by 50), drives a controller still takes.
+ */
+export type Offsets = {
+  readonly ports: number;
+  readonly ends: number;
+  readonly owned: number;
+  readonly asked: number;
+  readonly limits: number;
+  readonly size: number;
+};
 /** What is left of a state, reckoned for a bound: nothing here may be more than what dealing on will cost. */
 export class Bounds {
   /** Whether anything at all could serve a class of drives. */
@@ -34,53 +44,100 @@ export class Bounds {
   private readonly bays: number[];
   private readonly lanes: number[];
 
-  constructor(private readonly table: Table, private readonly at: Offsets) {
-    this.boxes = new Map([...new Set([...table.cells.map((cell) => cell.box), ...table.ends.map((end) => end.box)])].map((box, i) => [box, i]));
-    this.boxOfPort = table.ports.map((port) => (port.ports[0]!.inside ? this.boxes.get(port.ports[0]!.box) ?? -1 : -1));
+  constructor(
+    private readonly table: Table,
+    private readonly at: Offsets,
+  ) {
+    this.boxes = new Map(
+      [...new Set([...table.cells.map((cell) => cell.box), ...table.ends.map((end) => end.box)])].map((box, i) => [
+        box,
+        i,
+      ]),
+    );
+    this.boxOfPort = table.ports.map((port) =>
+      port.ports[0]!.inside ? (this.boxes.get(port.ports[0]!.box) ?? -1) : -1,
+    );
     this.boxOfEnd = table.ends.map((end) => this.boxes.get(end.box)!);
     this.bays = [...this.boxes].map(() => 0);
     this.lanes = [...this.boxes].map(() => 0);
     this.housed = table.drives.map((_, i) => table.cells.some((cell) => cell.takes[i] !== 0 && cell.bays.length > 0));
     const like = new Map<string, Set<number>>([['', new Set(table.drives.keys())]]);
-    for (const i of table.drives.keys()) { const mark = table.cells.map((cell) => Number(cell.takes[i]! > 0)).join(''); like.set(mark, (like.get(mark) ?? new Set()).add(i)); }
+    for (const i of table.drives.keys()) {
+      const mark = table.cells.map((cell) => Number(cell.takes[i]! > 0)).join('');
+      like.set(mark, (like.get(mark) ?? new Set()).add(i));
+    }
     // Where all drives go the same ways the one kind says it all.
     this.kinds = like.size === 2 ? [like.get('')!] : [...like.values()];
-    this.suits = new Map(table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]));
+    this.suits = new Map(
+      table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]),
+    );
     this.kindsOf = table.drives.map((_, i) => this.kinds.flatMap((kind, k) => (kind.has(i) ? [k] : [])));
     const spoken = [...new Set(table.drives.map((drive) => drive.protocol))];
     this.protocols = [null, ...(spoken.length > 1 ? spoken : [])];
     // What a bridge speaks over its lead is not what its drives speak: there every port counts.
     const bridged = table.cells.some((cell) => cell.targets.some((target) => target.speaks !== null));
-    this.speaks = table.ports.map((port) => this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)));
-    this.outsideApart = table.cells.some((cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside));
+    this.speaks = table.ports.map((port) =>
+      this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)),
+    );
+    this.outsideApart = table.cells.some(
+      (cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside),
+    );
     this.byWish = [...table.drives.keys()].sort((a, b) => table.drives[a]!.wishMBps - table.drives[b]!.wishMBps);
     this.portMBps = table.ports.map((port, p) => mostOver(table, port, p));
-    this.hope = table.drives.map((drive, i) => table.cells.some((cell) => cell.takes[i] !== 0 && (cell.feeds.some((feed) => feed.serves[i]) || (cell.reverse !== null && drive.protocol === 'sata') || (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean)))));
-    this.boardApart = table.drives.every((drive) => drive.boot === (drive.rank === 1)) && table.ports.every((port, p) => !port.onBoard || (port.lanes === 1 && !table.cells.some((cell) => cell.kind === 'shared' && cell.feeds.some((feed) => feed.port === p))));
+    this.hope = table.drives.map((drive, i) =>
+      table.cells.some(
+        (cell) =>
+          cell.takes[i] !== 0 &&
+          (cell.feeds.some((feed) => feed.serves[i]) ||
+            (cell.reverse !== null && drive.protocol === 'sata') ||
+            (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean))),
+      ),
+    );
+    this.boardApart =
+      table.drives.every((drive) => drive.boot === (drive.rank === 1)) &&
+      table.ports.every(
+        (port, p) =>
+          !port.onBoard ||
+          (port.lanes === 1 &&
+            !table.cells.some((cell) => cell.kind === 'shared' && cell.feeds.some((feed) => feed.port === p))),
+      );
     this.mostWish = Math.max(0, ...table.drives.map((drive, i) => (this.hope[i] ? drive.wishMBps : 0)));
   }
 
   /** `open` is the first expander whose uplinks are still to be chosen: it may yet bring all its connectors. */
-  room(state: State, cells: readonly Cell[], order: readonly number[] | null, open = this.table.expanders.length): Room {
+  room(
+    state: State,
+    cells: readonly Cell[],
+    order: readonly number[] | null,
+    open = this.table.expanders.length,
+  ): Room {
     const { drives, ports, ends, owned } = this.table;
     const facts = this.factsOf(cells);
     const { narrow, feeding } = this.narrow(state, facts, open);
-    const waiting = this.protocols.map((_, k) => ({ ranked: [0, 0, 0] as [number, number, number], reach: this.reach(state, facts, order, open, k, feeding) }));
+    const waiting = this.protocols.map((_, k) => ({
+      ranked: [0, 0, 0] as [number, number, number],
+      reach: this.reach(state, facts, order, open, k, feeding),
+    }));
     const homes = facts.homeBays.map((bays) => ({ seeking: [0, 0, 0] as [number, number, number], bays }));
     let [lost, nowhere] = [0, 0];
     for (let i = 0; i < drives.length; i++) {
       const count = state[i]!;
       if (count === 0) continue;
       const { rank, out, loose } = drives[i]!;
-      if (!this.housed[i]) { nowhere += count * out; continue; }
+      if (!this.housed[i]) {
+        nowhere += count * out;
+        continue;
+      }
       for (const k of this.kindsOf[i]!) homes[k]!.seeking[rank] += count;
-      if (this.hope[i]) this.wait(waiting, i, count); else lost += count * loose;
+      if (this.hope[i]) this.wait(waiting, i, count);
+      else lost += count * loose;
     }
     for (let e = 0; e < ends.length; e++) {
       const count = state[this.at.ends + e]!;
       if (count === 0) continue;
       const i = ends[e]!.drive;
-      if (this.hope[i]) this.wait(waiting, i, count); else lost += count * drives[i]!.loose;
+      if (this.hope[i]) this.wait(waiting, i, count);
+      else lost += count * drives[i]!.loose;
     }
     let fours = 0;
     let ones = 0;
@@ -92,25 +149,61 @@ export class Bounds {
       if (ports[p]!.onBoard) onBoard += state[this.at.ports + p]!;
       if (!ports[p]!.ports[0]!.inside && !this.outsideApart) continue;
       const free = this.free(state, p, open);
-      if (ports[p]!.lanes < 4) { ones += free; continue; }
+      if (ports[p]!.lanes < 4) {
+        ones += free;
+        continue;
+      }
       fours += free;
       if (ports[p]!.behind < 0) own += free;
     }
     let inHand = 0;
     for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
     const straight = Math.min(facts.direct, fours);
-    const carry = open < this.table.expanders.length || facts.wide ? null : { own, expanderMBps: this.table.expanders.reduce((sum, expander, i) => sum + this.leftOf(state, expander.feeds.flatMap((feed) => feed.outlets).find((p) => state[this.at.ports + p]! > 0), i), 0), driveMBps: this.mostWish };
+    const carry =
+      open < this.table.expanders.length || facts.wide
+        ? null
+        : {
+            own,
+            expanderMBps: this.table.expanders.reduce(
+              (sum, expander, i) =>
+                sum +
+                this.leftOf(
+                  state,
+                  expander.feeds.flatMap((feed) => feed.outlets).find((p) => state[this.at.ports + p]! > 0),
+                  i,
+                ),
+              0,
+            ),
+            driveMBps: this.mostWish,
+          };
     const board = this.boardApart ? { boots: waiting[0]!.ranked[1], lanes: onBoard } : null;
-    return { nowhere, homes, waiting, narrow, carry, board, whole: this.whole(state, order, open), lost, shared: facts.shared, straight, breakouts: fours - straight + Math.min(facts.reverse, ones), owned: inHand };
+    return {
+      nowhere,
+      homes,
+      waiting,
+      narrow,
+      carry,
+      board,
+      whole: this.whole(state, order, open),
+      lost,
+      shared: facts.shared,
+      straight,
+      breakouts: fours - straight + Math.min(facts.reverse, ones),
+      owned: inHand,
+    };
   }
 
   /** So many of a class of drives wait: among all, and among those that speak as they do. */
   private wait(waiting: readonly { readonly ranked: [number, number, number] }[], i: number, count: number): void {
     const { protocol, rank } = this.table.drives[i]!;
-    for (let k = 0; k < waiting.length; k++) if (k === 0 || protocol === this.protocols[k]) waiting[k]!.ranked[rank] += count;
+    for (let k = 0; k < waiting.length; k++)
+      if (k === 0 || protocol === this.protocols[k]) waiting[k]!.ranked[rank] += count;
   }
 
-  /** What of a bound rests on which cells are still to be filled, and on nothing of a state: reckoned once for each layer. */
+  /**
+   * What of a bound rests on which cells are still to be filled, and on nothing of a state: reckoned once for each
+   * layer.
+   */
   private factsOf(cells: readonly Cell[]): CellFacts {
     const known = this.known.get(cells);
     if (known) return known;
@@ -121,7 +214,10 @@ export class Bounds {
     for (const cell of cells) {
       const bays = cell.bays.length;
       if (cell.kind === 'shared' || (cell.kind === 'direct' && bays > 4)) shared.push(bays);
-      else if (cell.kind === 'direct') { direct += Number(cell.feeds.length > 0); reverse += Number(cell.reverse !== null); }
+      else if (cell.kind === 'direct') {
+        direct += Number(cell.feeds.length > 0);
+        reverse += Number(cell.reverse !== null);
+      }
       if (cell.kind !== 'shared') {
         apart += bays;
         if (cell.targets[0]?.inside === false) outside += bays;
@@ -136,17 +232,32 @@ export class Bounds {
     }
     const down = (a: number, b: number) => b - a;
     const made: CellFacts = {
-      apart, most, outside, direct, reverse, boxBays, feeders: [...feeders], uplinked: uplinked.sort(down), shared: shared.sort(down), asked: this.askedOver(cells),
+      apart,
+      most,
+      outside,
+      direct,
+      reverse,
+      boxBays,
+      feeders: [...feeders],
+      uplinked: uplinked.sort(down),
+      shared: shared.sort(down),
+      asked: this.askedOver(cells),
       // A wide direct connector holds many as well, and none of them asks anything of an uplink.
       wide: cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4),
-      homeBays: this.kinds.map((_, k) => cells.reduce((sum, cell) => sum + (this.suits.get(cell)![k] ? cell.bays.length : 0), 0)),
+      homeBays: this.kinds.map((_, k) =>
+        cells.reduce((sum, cell) => sum + (this.suits.get(cell)![k] ? cell.bays.length : 0), 0),
+      ),
     };
     this.known.set(cells, made);
     return made;
   }
 
   /** Inside a box no more drives are served than it has bays for, and no more than its ports have lanes. */
-  private narrow(state: State, { apart, feeders, most, wide, asked }: CellFacts, open: number): { readonly narrow: Room['narrow']; readonly feeding: number } {
+  private narrow(
+    state: State,
+    { apart, feeders, most, wide, asked }: CellFacts,
+    open: number,
+  ): { readonly narrow: Room['narrow']; readonly feeding: number } {
     let [mbPerS, feeding] = [0, 0];
     for (let i = 0; i < feeders.length; i++) {
       const [port, carriesMBps] = feeders[i]!;
@@ -154,7 +265,18 @@ export class Bounds {
       mbPerS += carriesMBps * free;
       feeding += free;
     }
-    return { feeding, narrow: feeders.length === 0 ? null : { apart, mbPerS: Math.min(mbPerS, asked[Math.min(feeding, asked.length - 1)]!), most: wide ? 0 : most, wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]) } };
+    return {
+      feeding,
+      narrow:
+        feeders.length === 0
+          ? null
+          : {
+              apart,
+              mbPerS: Math.min(mbPerS, asked[Math.min(feeding, asked.length - 1)]!),
+              most: wide ? 0 : most,
+              wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]),
+            },
+    };
   }
 
   /** Ports left of a class; an expander card whose uplinks are still to be chosen may bring all it has. */
@@ -169,7 +291,10 @@ export class Bounds {
     return Math.max(0, this.table.ports[port]!.uplinkMBps - state[this.at.asked + behind]! * STEP);
   }
 
-  /** Every drive with a lead takes from a port what it gets; what hangs on an expander card, from the ports that feed it. */
+  /**
+   * Every drive with a lead takes from a port what it gets; what hangs on an expander card, from the ports that feed
+   * it.
+   */
   private whole(state: State, order: readonly number[] | null, open: number): Room['whole'] {
     const { ports, drives, ends } = this.table;
     let mbPerS = 0;
@@ -183,28 +308,49 @@ export class Bounds {
       else if (behind < open) mbPerS += this.leftOf(state, p, behind);
     }
     const counts = drives.map((_, i) => (this.hope[i] ? state[i]! : 0));
-    for (let e = 0; e < ends.length; e++) if (this.hope[ends[e]!.drive]) counts[ends[e]!.drive]! += state[this.at.ends + e]!;
+    for (let e = 0; e < ends.length; e++)
+      if (this.hope[ends[e]!.drive]) counts[ends[e]!.drive]! += state[this.at.ends + e]!;
     return { wishes: this.byWish.map((i) => [drives[i]!.wishMBps, counts[i]!]), apart: 0, mbPerS };
   }
 
-  /** What so many uplinks carry at most, by their number: no cell is asked more than its bays full of the drives that wish most. */
+  /**
+   * What so many uplinks carry at most, by their number: no cell is asked more than its bays full of the drives that
+   * wish most.
+   */
   private askedOver(cells: readonly Cell[]): readonly number[] {
     const wish = this.mostWish;
-    const each = cells.filter((cell) => cell.kind === 'shared').flatMap((cell) => {
-      const carries = Math.max(0, ...cell.feeds.map((feed) => feed.carriesMBps));
-      return cell.targets.slice(0, 2).map((_, i) => Math.max(0, Math.min(carries, cell.bays.length * wish - i * carries)));
-    }).sort((a, b) => b - a);
+    const each = cells
+      .filter((cell) => cell.kind === 'shared')
+      .flatMap((cell) => {
+        const carries = Math.max(0, ...cell.feeds.map((feed) => feed.carriesMBps));
+        return cell.targets
+          .slice(0, 2)
+          .map((_, i) => Math.max(0, Math.min(carries, cell.bays.length * wish - i * carries)));
+      })
+      .sort((a, b) => b - a);
     return each.reduce((all, one) => [...all, all.at(-1)! + one], [0]);
   }
 
   /** Drives of a protocol (the first is all) that find a bay and a lane in one box, at most. */
-  private reach(state: State, { uplinked, outside, boxBays }: CellFacts, order: readonly number[] | null, open: number, k: number, feeders: number): number {
+  private reach(
+    state: State,
+    { uplinked, outside, boxBays }: CellFacts,
+    order: readonly number[] | null,
+    open: number,
+    k: number,
+    feeders: number,
+  ): number {
     const { ports, ends, drives } = this.table;
     const { boxOfPort, boxOfEnd, bays, lanes } = this;
-    for (let box = 0; box < bays.length; box++) { bays[box] = boxBays[box]!; lanes[box] = 0; }
+    for (let box = 0; box < bays.length; box++) {
+      bays[box] = boxBays[box]!;
+      lanes[box] = 0;
+    }
     let reach = outside;
     for (let nth = 0; nth < uplinked.length && nth < feeders; nth++) reach += uplinked[nth]!;
-    for (let e = 0; e < ends.length; e++) if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k]) bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
+    for (let e = 0; e < ends.length; e++)
+      if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k])
+        bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
     const many = order ? order.length : ports.length;
     for (let nth = 0; nth < many; nth++) {
       const p = order ? order[nth]! : nth;
@@ -217,18 +363,44 @@ export class Bounds {
   }
 }
 
-/** Of cells still to be filled: bays apart from shared uplinks (`apart`, of them `outside`, the others by box), those behind uplinks and behind all that holds many, most first; who feeds them. */
+/**
+ * Of cells still to be filled: bays apart from shared uplinks (`apart`, of them `outside`, the others by box), those
+ * behind uplinks and behind all that holds many, most first; who feeds them.
+ */
 type CellFacts = {
-  readonly apart: number; readonly outside: number; readonly boxBays: readonly number[]; readonly uplinked: readonly number[]; readonly shared: readonly number[]; readonly homeBays: readonly number[];
-  readonly feeders: readonly (readonly [port: number, carriesMBps: number])[]; readonly most: number; readonly asked: readonly number[]; readonly wide: boolean; readonly direct: number; readonly reverse: number;
+  readonly apart: number;
+  readonly outside: number;
+  readonly boxBays: readonly number[];
+  readonly uplinked: readonly number[];
+  readonly shared: readonly number[];
+  readonly homeBays: readonly number[];
+  readonly feeders: readonly (readonly [port: number, carriesMBps: number])[];
+  readonly most: number;
+  readonly asked: readonly number[];
+  readonly wide: boolean;
+  readonly direct: number;
+  readonly reverse: number;
 };
 
 /** MB/s that drives of this machine get over one port of a class at most, by whatever lead. */
 function mostOver({ drives, cells, ends, expanders }: Table, port: PortClass, p: number): number {
   const gets = (i: number, lossMBps: number) => Math.max(0, drives[i]!.wishMBps - lossMBps);
-  const straight = cells.flatMap((cell) => cell.feeds.filter((feed) => feed.port === p).map((feed) => (cell.kind === 'shared' ? feed.carriesMBps : cell.bays.length * Math.max(0, ...drives.map((_, i) => (feed.serves[i] ? gets(i, feed.lossMBps[i]!) : 0))))));
-  const single = ends.map(({ drive, serves }) => (serves[p] ? gets(drive, serves[p].lossMBps) * (port.lanes >= 4 ? 4 : 1) : 0));
-  const reverse = port.kind === 'sata' && cells.some((cell) => cell.reverse !== null) ? drives.map((drive) => (drive.protocol === 'sata' ? drive.wishMBps : 0)) : [];
+  const straight = cells.flatMap((cell) =>
+    cell.feeds
+      .filter((feed) => feed.port === p)
+      .map((feed) =>
+        cell.kind === 'shared'
+          ? feed.carriesMBps
+          : cell.bays.length * Math.max(0, ...drives.map((_, i) => (feed.serves[i] ? gets(i, feed.lossMBps[i]!) : 0))),
+      ),
+  );
+  const single = ends.map(({ drive, serves }) =>
+    serves[p] ? gets(drive, serves[p].lossMBps) * (port.lanes >= 4 ? 4 : 1) : 0,
+  );
+  const reverse =
+    port.kind === 'sata' && cells.some((cell) => cell.reverse !== null)
+      ? drives.map((drive) => (drive.protocol === 'sata' ? drive.wishMBps : 0))
+      : [];
   const fed = expanders.flatMap(({ feeds }) => feeds.filter((feed) => feed.port === p).map((feed) => feed.carriesMBps));
   return Math.max(0, ...straight, ...single, ...reverse, ...fed);
 }

@@ -18,22 +18,57 @@ export type Layer = {
   /** What is left before this layer: drives waiting, and leads that could serve them, by how many each does at most. */
   readonly room: (state: State) => Room;
 };
-type Node = { readonly state: State; readonly a: number; readonly b: number; readonly c: number; readonly taste: number; readonly from: Node | null; readonly pick: unknown };
+type Node = {
+  readonly state: State;
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+  readonly taste: number;
+  readonly from: Node | null;
+  readonly pick: unknown;
+};
 /** `found` is null where no way is better than the limit; `whole` is false where the search was cut short. */
-export type Dealt = { readonly found: { readonly score: Score; readonly picks: readonly unknown[] } | null; readonly whole: boolean };
+export type Dealt = {
+  readonly found: { readonly score: Score; readonly picks: readonly unknown[] } | null;
+  readonly whole: boolean;
+};
 
-/** States kept a layer on the first way through, which only has to find a good answer fast, and on the second; what those leave open is looked for nearest first. */
+/**
+ * States kept a layer on the first way through, which only has to find a good answer fast, and on the second; what
+ * those leave open is looked for nearest first.
+ */
 const BEAM = 4;
 const WIDER = 30;
 /** `most` bounds each number of a state; `twins` are numbers whose order in a state does not matter. */
-export type Dealing = { /** What looking at one choice is reckoned at. */ readonly cost: number; readonly start: State; readonly most: readonly number[]; readonly twins: readonly (readonly number[])[]; readonly layers: readonly Layer[] };
+export type Dealing = {
+  /** What looking at one choice is reckoned at. */ readonly cost: number;
+  readonly start: State;
+  readonly most: readonly number[];
+  readonly twins: readonly (readonly number[])[];
+  readonly layers: readonly Layer[];
+};
 
-/** The cheapest way through all layers from a start; `limit` cuts ways that are no better than one known; `onlyOut` asks only how much stays out. */
-export function deal({ cost, start, most, twins, layers }: Dealing, limit: Score | null, work: Work, onlyOut = false): Dealt {
+/**
+ * The cheapest way through all layers from a start; `limit` cuts ways that are no better than one known; `onlyOut` asks
+ * only how much stays out.
+ */
+export function deal(
+  { cost, start, most, twins, layers }: Dealing,
+  limit: Score | null,
+  work: Work,
+  onlyOut = false,
+): Dealt {
   const search: Search = { cost, start, layers, work, onlyOut, keyOf: keysFor(most, twins) };
-  const answer = (best: Node | null, whole: boolean): Dealt => ({ found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) }, whole });
-  // Where an answer is known the cut by it is sharp enough; else a narrow way through finds one first, among those that leave out no more than must be where there are such.
-  if (limit) { const only = through(search, Infinity, limit, limit.a); return answer(only.best, !only.cut); }
+  const answer = (best: Node | null, whole: boolean): Dealt => ({
+    found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) },
+    whole,
+  });
+  // Where an answer is known the cut by it is sharp enough; else a narrow way through finds one first, among those that
+  // leave out no more than must be where there are such.
+  if (limit) {
+    const only = through(search, Infinity, limit, limit.a);
+    return answer(only.best, !only.cut);
+  }
   let first = through(search, BEAM, null, least(ZERO, layers[0]!.room(start)).a);
   if (!first.best) first = through(search, BEAM, null, Infinity);
   if (!first.cut && first.best) return answer(first.best, true);
@@ -47,19 +82,38 @@ export function deal({ cost, start, most, twins, layers }: Dealing, limit: Score
 
 /** Some way through, however little work is left: of a dealing whose layers tell only the first few ways on. */
 export function dealSomehow({ cost, start, most, twins, layers }: Dealing): Dealt {
-  const { best } = through({ cost, start, layers, work: { left: Infinity }, onlyOut: false, keyOf: keysFor(most, twins) }, BEAM, null, Infinity);
+  const { best } = through(
+    { cost, start, layers, work: { left: Infinity }, onlyOut: false, keyOf: keysFor(most, twins) },
+    BEAM,
+    null,
+    Infinity,
+  );
   return { found: best && { score: { a: best.a, b: best.b, c: best.c }, picks: picksOf(best) }, whole: false };
 }
 
-type Search = Pick<Dealing, 'cost' | 'start' | 'layers'> & { readonly work: Work; readonly onlyOut: boolean; readonly keyOf: (state: State) => string | number };
+type Search = Pick<Dealing, 'cost' | 'start' | 'layers'> & {
+  readonly work: Work;
+  readonly onlyOut: boolean;
+  readonly keyOf: (state: State) => string | number;
+};
 /** The best way found, and whether others were left unlooked at. */
 type Way = { readonly best: Node | null; readonly cut: boolean };
 
-type Open = { readonly node: Node; readonly at: number; readonly key: string | number; readonly least: Score; readonly nth: number };
+type Open = {
+  readonly node: Node;
+  readonly at: number;
+  readonly key: string | number;
+  readonly least: Score;
+  readonly nth: number;
+};
 /** Least bound first; of those the deepest, the best to taste, the latest. */
-const sooner = (one: Open, other: Open): number => compare(one.least, other.least) || other.at - one.at || one.node.taste - other.node.taste || other.nth - one.nth;
+const sooner = (one: Open, other: Open): number =>
+  compare(one.least, other.least) || other.at - one.at || one.node.taste - other.node.taste || other.nth - one.nth;
 
-/** The most hopeful way on is followed first, so the first that comes through is the best (A*): ways dearer than the best are never gone. Null where none is better than the limit. */
+/**
+ * The most hopeful way on is followed first, so the first that comes through is the best (A*): ways dearer than the
+ * best are never gone. Null where none is better than the limit.
+ */
 function nearestFirst(search: Search, limit: Score | null, mostA: number): Way {
   const { start, layers, work } = search;
   const queue = new TinyQueue<Open>([], sooner);
@@ -71,29 +125,52 @@ function nearestFirst(search: Search, limit: Score | null, mostA: number): Way {
     if (isSpent(work)) return { best: null, cut: true };
     if (at === layers.length) return { best: node, cut: false };
     if (at > 0 && kept[at - 1]!.get(next.key) !== node) continue;
-    onward(search, node, layers[at]!, kept[at]!, mostA, (sum, state) => {
-      const bound = least(sum, layers[at + 1]?.room(state));
-      return !limit || compare(bound, limit) < 0 ? bound : null;
-    }, (made, key, bound) => queue.push({ node: made, at: at + 1, key, least: bound, nth: ++nth }));
+    onward(
+      search,
+      node,
+      layers[at]!,
+      kept[at]!,
+      mostA,
+      (sum, state) => {
+        const bound = least(sum, layers[at + 1]?.room(state));
+        return !limit || compare(bound, limit) < 0 ? bound : null;
+      },
+      (made, key, bound) => queue.push({ node: made, at: at + 1, key, least: bound, nth: ++nth }),
+    );
   }
   return { best: null, cut: false };
 }
 
 /** Tells the ways on from a node that are better than those known to the same state and, by their `bound`, worth it. */
-function onward<B extends object>({ cost, work, onlyOut, keyOf }: Search, node: Node, layer: Layer, kept: Map<string | number, Node>, mostA: number, bound: (sum: Score, state: State) => B | null, tell?: (made: Node, key: string | number, bound: B) => void): void {
-  layer.expand(node.state, (next, a, b, c, taste, pick) => {
-    spend(work, cost);
-    const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
-    if (sum.a > mostA) return;
-    const key = keyOf(next);
-    const known = kept.get(key);
-    if (known) { const order = compare(sum, known); if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return; }
-    const worth = bound(sum, next);
-    if (!worth) return;
-    const made: Node = { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick };
-    kept.set(key, made);
-    tell?.(made, key, worth);
-  }, mostA - node.a);
+function onward<B extends object>(
+  { cost, work, onlyOut, keyOf }: Search,
+  node: Node,
+  layer: Layer,
+  kept: Map<string | number, Node>,
+  mostA: number,
+  bound: (sum: Score, state: State) => B | null,
+  tell?: (made: Node, key: string | number, bound: B) => void,
+): void {
+  layer.expand(
+    node.state,
+    (next, a, b, c, taste, pick) => {
+      spend(work, cost);
+      const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
+      if (sum.a > mostA) return;
+      const key = keyOf(next);
+      const known = kept.get(key);
+      if (known) {
+        const order = compare(sum, known);
+        if (order > 0 || (order === 0 && node.taste + taste >= known.taste)) return;
+      }
+      const worth = bound(sum, next);
+      if (!worth) return;
+      const made: Node = { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick };
+      kept.set(key, made);
+      tell?.(made, key, worth);
+    },
+    mostA - node.a,
+  );
 }
 
 /** Layer by layer, no more than `width` states kept of each, of those that might be better than the limit. */
@@ -106,35 +183,53 @@ function through(search: Search, width: number, limit: Score | null, mostA: numb
     const after = layers[at + 1];
     const kept = new Map<string | number, Node>();
     for (const node of nodes) {
-      if (isSpent(work)) { cut = true; break; }
-      onward(search, node, layer, kept, mostA, (sum, next) => (limit && noBetter(sum, () => after?.room(next), limit) ? null : sum));
+      if (isSpent(work)) {
+        cut = true;
+        break;
+      }
+      onward(search, node, layer, kept, mostA, (sum, next) =>
+        limit && noBetter(sum, () => after?.room(next), limit) ? null : sum,
+      );
     }
     nodes = [...kept.values()];
     // Layers stop telling ways on when the work is spent.
     if (isSpent(work)) cut = true;
     if (nodes.length > width) {
-      const ranked = nodes.map((node) => ({ node, least: least(node, after?.room(node.state)) })).sort((one, other) => compare(one.least, other.least) || one.node.taste - other.node.taste);
+      const ranked = nodes
+        .map((node) => ({ node, least: least(node, after?.room(node.state)) }))
+        .sort((one, other) => compare(one.least, other.least) || one.node.taste - other.node.taste);
       nodes = ranked.slice(0, width).map(({ node }) => node);
       cut = true;
     }
   }
   let best: Node | null = null;
-  for (const node of nodes) { const order = best ? compare(node, best) : -1; if (order < 0 || (order === 0 && node.taste < best!.taste)) best = node; }
+  for (const node of nodes) {
+    const order = best ? compare(node, best) : -1;
+    if (order < 0 || (order === 0 && node.taste < best!.taste)) best = node;
+  }
   return { best, cut };
 }
 
 /** A state as one number where its numbers are small enough for that, else as text. */
 function keysFor(most: readonly number[], twins: Dealing['twins']): (state: State) => string | number {
-  const plain = most.reduce((product, one) => product * (one + 1), 1) >= Number.MAX_SAFE_INTEGER ? (state: State) => String.fromCharCode(...state) : (state: State) => {
-    let key = 0;
-    for (let i = 0; i < most.length; i++) key = key * (most[i]! + 1) + state[i]!;
-    return key;
-  };
+  const plain =
+    most.reduce((product, one) => product * (one + 1), 1) >= Number.MAX_SAFE_INTEGER
+      ? (state: State) => String.fromCharCode(...state)
+      : (state: State) => {
+          let key = 0;
+          for (let i = 0; i < most.length; i++) key = key * (most[i]! + 1) + state[i]!;
+          return key;
+        };
   if (twins.length === 0) return plain;
   const ordered = new Uint16Array(most.length);
   return (state) => {
     ordered.set(state);
-    for (const like of twins) { const counts = like.map((i) => state[i]!).sort((a, b) => a - b); like.forEach((i, nth) => { ordered[i] = counts[nth]!; }); }
+    for (const like of twins) {
+      const counts = like.map((i) => state[i]!).sort((a, b) => a - b);
+      like.forEach((i, nth) => {
+        ordered[i] = counts[nth]!;
+      });
+    }
     return plain(ordered);
   };
 }
@@ -145,5 +240,5 @@ function picksOf(node: Node): unknown[] {
   return picks.reverse();
 }
 
-const noBetter = (sum: Score, room: () => Room | undefined, limit: Score) => compare(sum, limit) >= 0 || compare(least(sum, room(), limit), limit) >= 0;
-
+const noBetter = (sum: Score, room: () => Room | undefined, limit: Score) =>
+  compare(sum, limit) >= 0 || compare(least(sum, room(), limit), limit) >= 0;

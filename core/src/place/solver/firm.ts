@@ -19,7 +19,10 @@ export type Firm = {
 
 export const NOTHING_FIRM: Firm = { portOf: new Map(), only: new Map(), ports: new Set() };
 
-/** `live` are the ports that there are: a lead whose port is gone binds nothing. `shared` are connectors of what shares its uplinks. */
+/**
+ * `live` are the ports that there are: a lead whose port is gone binds nothing. `shared` are connectors of what shares
+ * its uplinks.
+ */
 export function firmLeads(wires: Layout['wires'], live: ReadonlySet<string>, shared: ReadonlySet<string>): Firm {
   const portOf = new Map<string, string | null>();
   const only = new Map<string, Set<string>>();
@@ -32,12 +35,15 @@ export function firmLeads(wires: Layout['wires'], live: ReadonlySet<string>, sha
     for (const end of ends) portOf.set(end, lead.shape === 'reverse' ? null : port);
     if (lead.shape === 'reverse' || ends.some((end) => shared.has(end))) continue;
     ports.add(port);
-    if (lead.shape === 'straight') only.set(port, new Set([...only.get(port) ?? [], ...ends]));
+    if (lead.shape === 'straight') only.set(port, new Set([...(only.get(port) ?? []), ...ends]));
   }
   return { portOf, only, ports };
 }
 
-/** Whether these ports may serve these ends: the one names of a class of ports, the other of one connector or of drives alike. */
+/**
+ * Whether these ports may serve these ends: the one names of a class of ports, the other of one connector or of drives
+ * alike.
+ */
 export function firmAllows(firm: Firm, ports: readonly string[], ends: readonly string[]): boolean {
   const bound = ends.find((end) => firm.portOf.has(end));
   if (bound !== undefined) return ports.includes(firm.portOf.get(bound) ?? '');
@@ -49,13 +55,21 @@ function kindAt(units: readonly PlannedUnit[], ref: SpotRef): ConnectorKind | un
   const unit = unitsById(units).get(ref.host);
   if (!unit) return undefined;
   if (isKind(unit, 'drive')) return ref.key === DRIVE_DATA_KEY ? driveConnector(unit.part) : undefined;
-  if (isKind(unit, 'board') || isKind(unit, 'controller') || isKind(unit, 'expander')) { const found = unit.part.connectors.find(({ key }) => key === ref.key); return found && (ref.n ?? 1) <= found.count ? found.kind : undefined; }
+  if (isKind(unit, 'board') || isKind(unit, 'controller') || isKind(unit, 'expander')) {
+    const found = unit.part.connectors.find(({ key }) => key === ref.key);
+    return found && (ref.n ?? 1) <= found.count ? found.kind : undefined;
+  }
   if (!isKind(unit, 'chassis') && !isKind(unit, 'adapter')) return undefined;
-  const own = unit.part.bayGroups.flatMap((group) => (group.backplane?.connectors ?? []).filter(({ key }) => `${group.key}-${key}` === ref.key))[0];
+  const own = unit.part.bayGroups.flatMap((group) =>
+    (group.backplane?.connectors ?? []).filter(({ key }) => `${group.key}-${key}` === ref.key),
+  )[0];
   return own && (ref.n ?? 1) <= own.count ? own.kind : undefined;
 }
 
-/** The leads of a layout with those put or held by hand that sleep, by their device end, where both ends are there again; tails of one port are one breakout. */
+/**
+ * The leads of a layout with those put or held by hand that sleep, by their device end, where both ends are there
+ * again; tails of one port are one breakout.
+ */
 export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly Wire[] {
   // A lead the solver laid meanwhile gives way; one put or held since does not, but takes its own tails back.
   const firm = hint.wires.filter(({ how }) => how !== 'solved');
@@ -67,28 +81,66 @@ export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly
     const [host, end] = device ? [kindAt(units, spot), kindAt(units, device)] : [undefined, undefined];
     const port = printSpot(spot);
     const there = woken.get(port) ?? onPort.get(port);
-    const lead = host && end ? leadBetween('straight', host, end) ?? leadBetween('forward', host, end) : undefined;
+    const lead = host && end ? (leadBetween('straight', host, end) ?? leadBetween('forward', host, end)) : undefined;
     if (!device || !lead || busyEnds.has(name)) continue;
-    if (!there) woken.set(port, { lead: lead.id, host: [spot], device: [device], ...(lead.shape === 'forward' ? { lanes: [1] } : {}), how });
+    if (!there)
+      woken.set(port, {
+        lead: lead.id,
+        host: [spot],
+        device: [device],
+        ...(lead.shape === 'forward' ? { lanes: [1] } : {}),
+        how,
+      });
     else if (leadById(there.lead)?.shape === 'forward' && lead.shape === 'forward' && there.device.length < 4) {
       const lane = [1, 2, 3, 4].find((one) => !there.lanes?.includes(one))!;
-      woken.set(port, { ...there, device: [...there.device, device], lanes: [...there.lanes ?? [], lane] });
+      woken.set(port, { ...there, device: [...there.device, device], lanes: [...(there.lanes ?? []), lane] });
     }
   }
-  return woken.size === 0 ? hint.wires : [...hint.wires.filter((wire) => !(wire.how !== 'solved' && wire.host.some((host) => woken.has(printSpot(host))))), ...woken.values()];
+  return woken.size === 0
+    ? hint.wires
+    : [
+        ...hint.wires.filter(
+          (wire) => !(wire.how !== 'solved' && wire.host.some((host) => woken.has(printSpot(host)))),
+        ),
+        ...woken.values(),
+      ];
 }
 
-/** Leads put or held by hand, tail by tail, that are not laid now sleep with their reason, as long as both units are in the build. Of a breakout in reverse the solver keeps that it is one. */
-export function sleepingLeads(units: readonly PlannedUnit[], hint: Layout, at: Layout['at'], wires: readonly Wire[]): Layout['dormant'] {
+/**
+ * Leads put or held by hand, tail by tail, that are not laid now sleep with their reason, as long as both units are in
+ * the build. Of a breakout in reverse the solver keeps that it is one.
+ */
+export function sleepingLeads(
+  units: readonly PlannedUnit[],
+  hint: Layout,
+  at: Layout['at'],
+  wires: readonly Wire[],
+): Layout['dormant'] {
   const byId = unitsById(units);
-  const laid = new Set(wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0]!)}|${printSpot(device)}`)));
-  const firm = hint.wires.filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape !== 'reverse').flatMap((wire) => wire.device.map((device) => [printSpot(device), { spot: wire.host[0]!, how: wire.how }] as const));
-  const asleep = Object.entries(hint.dormant).filter(([name]) => parseSpot(name)).map(([name, { spot, how }]) => [name, { spot, how }] as const);
-  return Object.fromEntries([...asleep, ...firm].flatMap(([name, { spot, how }]) => {
-    const device = parseSpot(name)!;
-    if (laid.has(`${printSpot(spot)}|${name}`) || !byId.has(spot.host) || !byId.has(device.host)) return [];
-    const host = byId.get(spot.host)!;
-    const reason = !kindAt(units, spot) ? 'that port is not there now' : !at[host.id] && !host.builtIn ? 'the card of that port has no place now' : !kindAt(units, device) ? 'that connector is not there now' : 'no drive is behind it, or another needed the port';
-    return [[name, { spot, how, reason }]];
-  }));
+  const laid = new Set(
+    wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0]!)}|${printSpot(device)}`)),
+  );
+  const firm = hint.wires
+    .filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape !== 'reverse')
+    .flatMap((wire) =>
+      wire.device.map((device) => [printSpot(device), { spot: wire.host[0]!, how: wire.how }] as const),
+    );
+  const asleep = Object.entries(hint.dormant)
+    .filter(([name]) => parseSpot(name))
+    .map(([name, { spot, how }]) => [name, { spot, how }] as const);
+  return Object.fromEntries(
+    [...asleep, ...firm].flatMap(([name, { spot, how }]) => {
+      const device = parseSpot(name)!;
+      if (laid.has(`${printSpot(spot)}|${name}`) || !byId.has(spot.host) || !byId.has(device.host)) return [];
+      const host = byId.get(spot.host)!;
+      const reason = !kindAt(units, spot)
+        ? 'that port is not there now'
+        : !at[host.id] && !host.builtIn
+          ? 'the card of that port has no place now'
+          : !kindAt(units, device)
+            ? 'that connector is not there now'
+            : 'no drive is behind it, or another needed the port';
+      return [[name, { spot, how, reason }]];
+    }),
+  );
 }

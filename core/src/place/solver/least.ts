@@ -5,20 +5,42 @@ import { BOOT_OFF_BOARD, LEAD_TO_BUY, MB_LOST, type Score } from './score';
  * What is left to deal with, for a bound. In `a` for certain: `nowhere` for drives no bay takes, `lost`
  * for drives no lead could serve. Of all drives, and of each kind that the same bays take, `seeking`
  * want one of `bays`; and of all and of each
- * protocol so many are `waiting` for a lead, `reach` of which find a bay and a lane in one box at most. Then leads that could serve
+ * protocol so many are `waiting` for a lead, `reach` of which find a bay and a lane in one box at most. Then leads that
+ * could serve
  * them, by how many each does.
  */
 export type Room = {
-  readonly nowhere: number; readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[]; readonly waiting: readonly { readonly ranked: Ranked; readonly reach: number }[]; readonly lost: number;
-  /** What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not take, over uplinks of `mbPerS` in all. */
-  readonly narrow: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number; /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number } | null;
+  readonly nowhere: number;
+  readonly homes: readonly { readonly seeking: Ranked; readonly bays: number }[];
+  readonly waiting: readonly { readonly ranked: Ranked; readonly reach: number }[];
+  readonly lost: number;
+  /**
+   * What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not
+   * take, over uplinks of `mbPerS` in all.
+   */
+  readonly narrow: {
+    readonly wishes: readonly (readonly [mbPerS: number, count: number])[];
+    readonly apart: number;
+    readonly mbPerS: number;
+    /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number;
+  } | null;
   /** What all that wait for a place or lead wish, over all the ports there are; `apart` is none. */
-  readonly whole: { readonly wishes: readonly (readonly [mbPerS: number, count: number])[]; readonly apart: number; readonly mbPerS: number };
-  /** What leads apart from shared uplinks carry: straight ones from so many `own` ports of cards four drives each, those from expander cards so many MB/s in all; null where not reckoned. */
+  readonly whole: {
+    readonly wishes: readonly (readonly [mbPerS: number, count: number])[];
+    readonly apart: number;
+    readonly mbPerS: number;
+  };
+  /**
+   * What leads apart from shared uplinks carry: straight ones from so many `own` ports of cards four drives each, those
+   * from expander cards so many MB/s in all; null where not reckoned.
+   */
   readonly carry: { readonly own: number; readonly expanderMBps: number; readonly driveMBps: number } | null;
   /** Boot drives waiting, and lanes of the board's own ports for them; null where those are not all of one lane. */
   readonly board: { readonly boots: number; readonly lanes: number } | null;
-  readonly shared: readonly number[]; readonly straight: number; readonly breakouts: number; readonly owned: number;
+  readonly shared: readonly number[];
+  readonly straight: number;
+  readonly breakouts: number;
+  readonly owned: number;
 };
 
 /** Numbers of data drives, boot drives and others. */
@@ -28,7 +50,11 @@ const total = (ranked: Ranked): number => ranked[0] + ranked[1] + ranked[2];
 /** What so many of these count at least: those of the lowest rank first. */
 function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
   let [sum, left] = [0, many];
-  for (let i = 2; i >= 0 && left > 0; i--) { const some = Math.min(left, ranked[i]!); sum += some * cost[i]!; left -= some; }
+  for (let i = 2; i >= 0 && left > 0; i--) {
+    const some = Math.min(left, ranked[i]!);
+    sum += some * cost[i]!;
+    left -= some;
+  }
   return sum;
 }
 
@@ -36,14 +62,27 @@ function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
 function askedWithout({ wishes, apart }: Room['whole'], out: number): number {
   let left = wishes.reduce((sum, [, count]) => sum + count, 0) - apart - out;
   let asked = 0;
-  for (const [wish, count] of wishes) { const some = Math.min(count, Math.max(0, left)); asked += some * wish; left -= some; }
+  for (const [wish, count] of wishes) {
+    const some = Math.min(count, Math.max(0, left));
+    asked += some * wish;
+    left -= some;
+  }
   return asked;
 }
 /** What of that passes the ports by. */
 const lostOver = (over: Room['whole'], out: number): number => Math.max(0, askedWithout(over, out) - over.mbPerS);
 
-/** What leads for so many drives burden at least, where `asked` MB/s are asked and no more than so many lost: for every number of drives that is behind shared uplinks. */
-function fewestLeads({ shared, straight, breakouts, narrow, carry }: Room, waiting: number, askedMBps: number, lostMBps: number, boots: number): number {
+/**
+ * What leads for so many drives burden at least, where `asked` MB/s are asked and no more than so many lost: for every
+ * number of drives that is behind shared uplinks.
+ */
+function fewestLeads(
+  { shared, straight, breakouts, narrow, carry }: Room,
+  waiting: number,
+  askedMBps: number,
+  lostMBps: number,
+  boots: number,
+): number {
   const cells = shared.filter((many) => many > 4);
   const plainly = straight + shared.length - cells.length;
   let fewest = Infinity;
@@ -59,21 +98,33 @@ function fewestLeads({ shared, straight, breakouts, narrow, carry }: Room, waiti
   let [wanted, held] = [cells.length, holds];
   for (let n = behind; n >= 0; n--) {
     while (wanted > 0 && held - cells[wanted - 1]! >= n) held -= cells[--wanted]!;
-    const uplinks = narrow && narrow.most > 0 ? Math.max(wanted, Math.ceil((asked(n) - lostMBps) / narrow.most)) : wanted;
+    const uplinks =
+      narrow && narrow.most > 0 ? Math.max(wanted, Math.ceil((asked(n) - lostMBps) / narrow.most)) : wanted;
     if (uplinks >= fewest) continue;
     const apart = waiting - n - onBoard;
-    const leads = carry && elsewhere > 0 ? carryingLeads(apart, elsewhere - onBoard * carry.driveMBps, plainly, breakouts, carry) : apartLeads(Math.max(0, apart), plainly, breakouts);
+    const leads =
+      carry && elsewhere > 0
+        ? carryingLeads(apart, elsewhere - onBoard * carry.driveMBps, plainly, breakouts, carry)
+        : apartLeads(Math.max(0, apart), plainly, breakouts);
     fewest = Math.min(fewest, uplinks + forBoots + leads);
   }
   return fewest;
 }
 
 /** Leads for so many drives and so many MB/s: straight ones first, for as long as more of them spare others. */
-function carryingLeads(drives: number, mbPerS: number, straight: number, breakouts: number, { own, expanderMBps, driveMBps }: NonNullable<Room['carry']>): number {
+function carryingLeads(
+  drives: number,
+  mbPerS: number,
+  straight: number,
+  breakouts: number,
+  { own, expanderMBps, driveMBps }: NonNullable<Room['carry']>,
+): number {
   let fewest = Infinity;
   for (let plain = 0; plain <= straight; plain++) {
-    const carried = 4 * driveMBps * Math.min(plain, own) + Math.min(expanderMBps, 4 * driveMBps * Math.max(0, plain - own));
-    const leads = plain + splitLeads(Math.max(0, drives - 4 * plain, Math.ceil((mbPerS - carried) / driveMBps)), breakouts);
+    const carried =
+      4 * driveMBps * Math.min(plain, own) + Math.min(expanderMBps, 4 * driveMBps * Math.max(0, plain - own));
+    const leads =
+      plain + splitLeads(Math.max(0, drives - 4 * plain, Math.ceil((mbPerS - carried) / driveMBps)), breakouts);
     if (leads > fewest) break;
     fewest = leads;
   }
@@ -83,7 +134,8 @@ function carryingLeads(drives: number, mbPerS: number, straight: number, breakou
 /** MB/s that so many of the seeking ask at least: those that wish least. */
 function askedBy(narrow: Room['narrow'], most: number): (n: number) => number {
   const sums = [0];
-  for (const [wish, count] of narrow?.wishes ?? []) for (let i = 0; i < count && sums.length <= most; i++) sums.push(sums.at(-1)! + wish);
+  for (const [wish, count] of narrow?.wishes ?? [])
+    for (let i = 0; i < count && sums.length <= most; i++) sums.push(sums.at(-1)! + wish);
   return (n) => sums[Math.min(n, sums.length - 1)]!;
 }
 
@@ -99,7 +151,10 @@ function splitLeads(drives: number, breakouts: number): number {
   return 2 * split + (split < breakouts ? Math.min(left, 2) : left);
 }
 
-/** No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first. Where `limit` is given, no more is reckoned than tells whether this is less. */
+/**
+ * No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first.
+ * Where `limit` is given, no more is reckoned than tells whether this is less.
+ */
 export function least(sum: Score, room: Room | undefined, limit?: Score): Score {
   if (!room) return sum;
   let [homeless, outside] = [0, 0];
@@ -125,7 +180,10 @@ export function least(sum: Score, room: Room | undefined, limit?: Score): Score 
   const asked = askedWithout(room.whole, homeless + out);
   const lostMBps = Math.max(room.narrow ? lostOver(room.narrow, homeless + out) : 0, asked - room.whole.mbPerS);
   const boots = room.board ? Math.max(0, room.board.boots - homeless - out) : 0;
-  const [a, b] = [certain + lost + loose, sum.b + lostMBps * MB_LOST + Math.max(0, boots - (room.board?.lanes ?? 0)) * BOOT_OFF_BOARD];
+  const [a, b] = [
+    certain + lost + loose,
+    sum.b + lostMBps * MB_LOST + Math.max(0, boots - (room.board?.lanes ?? 0)) * BOOT_OFF_BOARD,
+  ];
   if (limit && (a !== limit.a || b !== limit.b)) return { a, b, c: sum.c };
   // Whoever comes out at this bound loses no more than this, and has its boot drives on the board.
   const leads = fewestLeads(room, waiting, asked, lostMBps, Math.min(boots, room.board?.lanes ?? 0));

@@ -26,16 +26,44 @@ export const MOVE = 2 ** 11;
 export const PARTLY_USED = 1;
 
 export const ZERO: Score = { a: 0, b: 0, c: 0 };
-export const plus = (one: Score, other: Score): Score => ({ a: one.a + other.a, b: one.b + other.b, c: one.c + other.c });
+export const plus = (one: Score, other: Score): Score => ({
+  a: one.a + other.a,
+  b: one.b + other.b,
+  c: one.c + other.c,
+});
 /** Negative when `one` is the better. */
 export const compare = (one: Score, other: Score): number => one.a - other.a || one.b - other.b || one.c - other.c;
 
 /** The levels a score is packed from, in the order they are compared: what another solver is held against. */
-export const LEVELS = ['dataOut', 'bootOut', 'cardsOut', 'restOut', 'dataLoose', 'bootLoose', 'restLoose', 'putsBroken', 'misfits', 'mbLost', 'bootOffBoard', 'hotPairs', 'leadsToBuy', 'moves', 'partlyUsed'] as const;
+export const LEVELS = [
+  'dataOut',
+  'bootOut',
+  'cardsOut',
+  'restOut',
+  'dataLoose',
+  'bootLoose',
+  'restLoose',
+  'putsBroken',
+  'misfits',
+  'mbLost',
+  'bootOffBoard',
+  'hotPairs',
+  'leadsToBuy',
+  'moves',
+  'partlyUsed',
+] as const;
 export function levelsOf({ a, b, c }: Score): number[] {
-  const digits = (value: number, ...units: readonly number[]) => units.map((unit, i) => Math.floor((i === 0 ? value : value % units[i - 1]!) / unit));
-  return [...digits(a, DATA_OUT, BOOT_OUT, CARD_OUT, REST_OUT, DATA_LOOSE, BOOT_LOOSE, REST_LOOSE), ...digits(b, PUT_BROKEN, MISFIT, MB_LOST, BOOT_OFF_BOARD), ...digits(c, HOT_PAIR, LEAD_TO_BUY, MOVE, PARTLY_USED)];
+  const digits = (value: number, ...units: readonly number[]) =>
+    units.map((unit, i) => Math.floor((i === 0 ? value : value % units[i - 1]!) / unit));
+  return [
+    ...digits(a, DATA_OUT, BOOT_OUT, CARD_OUT, REST_OUT, DATA_LOOSE, BOOT_LOOSE, REST_LOOSE),
+    ...digits(b, PUT_BROKEN, MISFIT, MB_LOST, BOOT_OFF_BOARD),
+    ...digits(c, HOT_PAIR, LEAD_TO_BUY, MOVE, PARTLY_USED),
+  ];
 }
 
-/** What a lead to buy counts: a breakout as two, since it is dearer and its tails want routing. So a backplane is fed straight where it can be. */
+/**
+ * What a lead to buy counts: a breakout as two, since it is dearer and its tails want routing. So a backplane is fed
+ * straight where it can be.
+ */
 export const burdenOf = (lead: string): number => (lead.startsWith('straight') ? 1 : 2);

@@ -1,14 +1,24 @@
 import type { Table } from './table';
 
 /** Who is served by a breakout in reverse: a class of drives and a class of ports for each of its strands. */
-export type Strands = { readonly pairs: readonly (readonly [drive: number, port: number])[]; /** What stays loose, as it counts in `a`. */ readonly out: number; readonly lostMBps: number; readonly offBoard: number };
+export type Strands = {
+  readonly pairs: readonly (readonly [drive: number, port: number])[];
+  /** What stays loose, as it counts in `a`. */ readonly out: number;
+  readonly lostMBps: number;
+  readonly offBoard: number;
+};
 
 /**
  * The best use of single SATA ports joined on one connector: each serves one of the drives seated
  * there, by class. First fewest of rank without a lead, then MB/s, then boot drives on the board's own
  * ports. There are four strands at most, so every way is looked at.
  */
-export function strandsOf({ drives, ports }: Table, gbPerLane: number, seats: readonly number[], taken: readonly (readonly [port: number, count: number])[]): Strands {
+export function strandsOf(
+  { drives, ports }: Table,
+  gbPerLane: number,
+  seats: readonly number[],
+  taken: readonly (readonly [port: number, count: number])[],
+): Strands {
   const strands = taken.flatMap(([port, count]) => Array<number>(count).fill(port));
   const left = seats.map((count, i) => (drives[i]!.protocol === 'sata' ? count : 0));
   const all = seats.reduce((sum, count, i) => sum + count * drives[i]!.loose, 0);
@@ -25,7 +35,12 @@ export function strandsOf({ drives, ports }: Table, gbPerLane: number, seats: re
       left[i]!--;
       const drive = drives[i]!;
       const rate = Math.min(ports[port]!.ports[0]!.gbPerLane, gbPerLane) * 100;
-      go(nth + 1, { pairs: [...so.pairs, [i, port]], out: so.out - drive.loose, lostMBps: so.lostMBps + Math.max(0, drive.wishMBps - rate), offBoard: so.offBoard + Number(drive.boot && !ports[port]!.onBoard) });
+      go(nth + 1, {
+        pairs: [...so.pairs, [i, port]],
+        out: so.out - drive.loose,
+        lostMBps: so.lostMBps + Math.max(0, drive.wishMBps - rate),
+        offBoard: so.offBoard + Number(drive.boot && !ports[port]!.onBoard),
+      });
       left[i]!++;
     }
   };

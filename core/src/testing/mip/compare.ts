@@ -7,8 +7,14 @@ import { encode } from './encode';
 import type { Machine } from './machines';
 import { leastInTurn } from './program';
 
-/** What is wrong with the solver's answer to one machine, by the general solver and the checker: nothing where all levels are equal. */
-export function faultsOf(highs: Highs, { problem, hint }: Machine): { readonly faults: string[]; readonly whole: boolean } {
+/**
+ * What is wrong with the solver's answer to one machine, by the general solver and the checker: nothing where all
+ * levels are equal.
+ */
+export function faultsOf(
+  highs: Highs,
+  { problem, hint }: Machine,
+): { readonly faults: string[]; readonly whole: boolean } {
   const { layout, status } = solve(problem, hint);
   const score = scoreOf(problem, hint);
   const levels = levelsOf(score);

@@ -10,7 +10,11 @@ import { encodeSeats } from './seats';
  * docs/decisions/placement.md and from nothing of the solver; `base` says where chassis, boards and
  * what has its own kind of place sit. The sums are the levels in their order.
  */
-export function encode({ units, owned }: Problem, hint: Layout, base: Layout['at']): { readonly program: Program; readonly levels: readonly Sum[] } {
+export function encode(
+  { units, owned }: Problem,
+  hint: Layout,
+  base: Layout['at'],
+): { readonly program: Program; readonly levels: readonly Sum[] } {
   const program = new Program();
   const levels = new Levels();
   const seats = encodeSeats(program, levels, units, hint, base);

@@ -14,16 +14,42 @@ import type { Option, Seats } from './seats';
 
 type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
 /** `uses` are the leads that may be on it; at most one is. `there` says when it works at all. */
-type Port = { readonly name: string; readonly unit: PlannedUnit; readonly connector: Connector; readonly box: string | null; readonly expander: boolean; readonly uses: number[]; readonly blocks: readonly number[]; readonly straight: Map<string, number[]>; readonly forward: Map<string, number> };
+type Port = {
+  readonly name: string;
+  readonly unit: PlannedUnit;
+  readonly connector: Connector;
+  readonly box: string | null;
+  readonly expander: boolean;
+  readonly uses: number[];
+  readonly blocks: readonly number[];
+  readonly straight: Map<string, number[]>;
+  readonly forward: Map<string, number>;
+};
 /** A drive's chance to be reached: which port by, and how fast. */
 type Chance = { readonly drive: Drive; readonly yes: number; readonly port: Pick<Port, 'unit' | 'expander'> };
 type Bays = { readonly host: PlannedUnit; readonly group: BayGroup; readonly options: readonly Option[] };
 
-const speaks = (connector: Connector, lead: Lead, protocol: Protocol) => connector.carries.includes(protocol) && lead.carries.includes(protocol);
-const lossOf = (drive: Drive, gbPerLane: number, lanes: number) => Math.max(0, Math.round(wishMBps(drive.part) - laneMBps(protocolOf(drive.part), gbPerLane) * (drive.part.interface === 'nvme' ? Math.min(drive.part.lanes, lanes) : 1)));
+const speaks = (connector: Connector, lead: Lead, protocol: Protocol) =>
+  connector.carries.includes(protocol) && lead.carries.includes(protocol);
+const lossOf = (drive: Drive, gbPerLane: number, lanes: number) =>
+  Math.max(
+    0,
+    Math.round(
+      wishMBps(drive.part) -
+        laneMBps(protocolOf(drive.part), gbPerLane) *
+          (drive.part.interface === 'nvme' ? Math.min(drive.part.lanes, lanes) : 1),
+    ),
+  );
 
 /** Writes down ports, leads and who is reached by them, as docs/decisions/placement.md has it. */
-export function encodeLeads(program: Program, levels: Levels, units: readonly PlannedUnit[], owned: ReadonlyMap<string, number>, hint: Layout, seats: Seats): void {
+export function encodeLeads(
+  program: Program,
+  levels: Levels,
+  units: readonly PlannedUnit[],
+  owned: ReadonlyMap<string, number>,
+  hint: Layout,
+  seats: Seats,
+): void {
   new LeadWriter(program, levels, units, seats).write(owned, hint);
 }
 
@@ -39,9 +65,20 @@ class LeadWriter {
   /** What feeds each expander card. */
   private readonly uplinksOf = new Map<PlannedUnit, readonly { readonly port: Port; readonly yes: number }[]>();
 
-  constructor(private readonly program: Program, private readonly levels: Levels, private readonly units: readonly PlannedUnit[], private readonly seats: Seats) {
-    this.drives = ofKind(units, 'drive').filter((unit) => unit.part.size !== 'm2' && unit.part.size !== 'usb' && seats.options.has(unit.id));
-    this.ports = units.flatMap((unit) => (isKind(unit, 'board') || isKind(unit, 'controller') || isKind(unit, 'expander') ? unit.part.connectors.flatMap((connector) => this.portsOf(unit, connector)) : []));
+  constructor(
+    private readonly program: Program,
+    private readonly levels: Levels,
+    private readonly units: readonly PlannedUnit[],
+    private readonly seats: Seats,
+  ) {
+    this.drives = ofKind(units, 'drive').filter(
+      (unit) => unit.part.size !== 'm2' && unit.part.size !== 'usb' && seats.options.has(unit.id),
+    );
+    this.ports = units.flatMap((unit) =>
+      isKind(unit, 'board') || isKind(unit, 'controller') || isKind(unit, 'expander')
+        ? unit.part.connectors.flatMap((connector) => this.portsOf(unit, connector))
+        : [],
+    );
   }
 
   write(owned: ReadonlyMap<string, number>, hint: Layout): void {
@@ -69,16 +106,32 @@ class LeadWriter {
     const { options, boxOf, cuts, byId, fixedSpot } = this.seats;
     if (connector.role === 'device' || (!options.has(unit.id) && !fixedSpot(unit))) return [];
     return Array.from({ length: connector.count }, (_, i): Port[] => {
-      const ref: SpotRef = connector.count === 1 ? { host: unit.id, key: connector.key } : { host: unit.id, key: connector.key, n: i + 1 };
+      const ref: SpotRef =
+        connector.count === 1 ? { host: unit.id, key: connector.key } : { host: unit.id, key: connector.key, n: i + 1 };
       const blocks: number[] = [];
-      if (isKind(unit, 'board')) for (const { when, lanes } of cuts(unit, connector.key, i + 1, connector.lanes)) {
-        if (lanes === connector.lanes) continue;
-        if (lanes > 0) throw new Error(`${connector.key} keeps some of its lanes: not written down here`);
-        if (when.length === 0) return [];
-        blocks.push(...when);
-      }
-      if (isKind(unit, 'controller') && connector.side === 'outside') for (const option of options.get(unit.id) ?? []) if (wallBefore(option.ref, byId, fixedSpot)) blocks.push(option.yes);
-      return [{ name: printSpot(ref), unit, connector, box: boxOf(unit), expander: isKind(unit, 'expander'), uses: [], blocks, straight: new Map(), forward: new Map() }];
+      if (isKind(unit, 'board'))
+        for (const { when, lanes } of cuts(unit, connector.key, i + 1, connector.lanes)) {
+          if (lanes === connector.lanes) continue;
+          if (lanes > 0) throw new Error(`${connector.key} keeps some of its lanes: not written down here`);
+          if (when.length === 0) return [];
+          blocks.push(...when);
+        }
+      if (isKind(unit, 'controller') && connector.side === 'outside')
+        for (const option of options.get(unit.id) ?? [])
+          if (wallBefore(option.ref, byId, fixedSpot)) blocks.push(option.yes);
+      return [
+        {
+          name: printSpot(ref),
+          unit,
+          connector,
+          box: boxOf(unit),
+          expander: isKind(unit, 'expander'),
+          uses: [],
+          blocks,
+          straight: new Map(),
+          forward: new Map(),
+        },
+      ];
     }).flat();
   }
 
@@ -86,17 +139,24 @@ class LeadWriter {
     return port.connector.side === side && (side === 'outside' || port.box === box);
   }
 
-  private buy(lead: Lead, yes: number): void { this.bought.set(lead.id, [...this.bought.get(lead.id) ?? [], [yes, 1]]); }
+  private buy(lead: Lead, yes: number): void {
+    this.bought.set(lead.id, [...(this.bought.get(lead.id) ?? []), [yes, 1]]);
+  }
 
   private backplanes(): Bays[] {
     const found = new Map<string, Bays & { readonly options: Option[] }>();
-    for (const drive of this.drives) for (const option of this.seats.options.get(drive.id)!) {
-      if (option.group.type !== 'bay' || !option.group.group.backplane) continue;
-      const key = `${option.ref.host}/${option.ref.key}`;
-      const bays = found.get(key) ?? { host: this.seats.byId.get(option.ref.host)!, group: option.group.group, options: [] };
-      found.set(key, bays);
-      bays.options.push(option);
-    }
+    for (const drive of this.drives)
+      for (const option of this.seats.options.get(drive.id)!) {
+        if (option.group.type !== 'bay' || !option.group.group.backplane) continue;
+        const key = `${option.ref.host}/${option.ref.key}`;
+        const bays = found.get(key) ?? {
+          host: this.seats.byId.get(option.ref.host)!,
+          group: option.group.group,
+          options: [],
+        };
+        found.set(key, bays);
+        bays.options.push(option);
+      }
     return [...found.values()];
   }
 
@@ -106,10 +166,18 @@ class LeadWriter {
     for (const { group, ref, yes } of this.seats.options.get(drive.id)!) {
       if (group.type !== 'bay' || group.group.backplane) continue;
       const box = this.seats.boxOf(this.seats.byId.get(ref.host)!);
-      boxes.set(box, [...boxes.get(box) ?? [], yes]);
+      boxes.set(box, [...(boxes.get(box) ?? []), yes]);
     }
     const kind = driveConnector(drive.part);
-    for (const [box, seated] of boxes) this.end(drive, seated, box, 'inside', Infinity, (lead) => lead.device === kind || (lead.device === 'sff-8482' && kind === 'sata'));
+    for (const [box, seated] of boxes)
+      this.end(
+        drive,
+        seated,
+        box,
+        'inside',
+        Infinity,
+        (lead) => lead.device === kind || (lead.device === 'sff-8482' && kind === 'sata'),
+      );
   }
 
   /** A backplane with a connector for each bay. */
@@ -117,23 +185,44 @@ class LeadWriter {
     const connector = backplane.connectors[0]!;
     for (const drive of this.drives) {
       const mine = options.filter(({ unit }) => unit === drive).map(({ yes }) => yes);
-      if (mine.length > 0) this.end(drive, mine, this.seats.boxOf(host), connector.side, group.backplane!.gbPerLane, (lead) => lead.device === connector.kind);
+      if (mine.length > 0)
+        this.end(
+          drive,
+          mine,
+          this.seats.boxOf(host),
+          connector.side,
+          group.backplane!.gbPerLane,
+          (lead) => lead.device === connector.kind,
+        );
     }
   }
 
-  private end(drive: Drive, seated: readonly number[], box: string | null, side: Connector['side'], gbPerLane: number, plugs: (lead: Lead) => boolean): void {
+  private end(
+    drive: Drive,
+    seated: readonly number[],
+    box: string | null,
+    side: Connector['side'],
+    gbPerLane: number,
+    plugs: (lead: Lead) => boolean,
+  ): void {
     const chances: number[] = [];
     for (const lead of LEADS) {
       if (lead.shape === 'reverse' || !plugs(lead)) continue;
       for (const port of this.ports) {
         const { connector } = port;
-        if (connector.kind !== lead.host || !speaks(connector, lead, protocolOf(drive.part)) || !this.reaches(port, side, box) || (lead.shape === 'forward' && connector.lanes < 4)) continue;
+        if (
+          connector.kind !== lead.host ||
+          !speaks(connector, lead, protocolOf(drive.part)) ||
+          !this.reaches(port, side, box) ||
+          (lead.shape === 'forward' && connector.lanes < 4)
+        )
+          continue;
         const yes = this.program.yes();
         chances.push(yes);
         this.serve(drive, yes, port, lossOf(drive, Math.min(connector.gbPerLane, gbPerLane), connector.lanes));
         if (lead.shape === 'straight') {
           port.uses.push(yes);
-          port.straight.set(lead.id, [...port.straight.get(lead.id) ?? [], yes]);
+          port.straight.set(lead.id, [...(port.straight.get(lead.id) ?? []), yes]);
           this.buy(lead, yes);
         } else this.tail(port, lead, yes);
       }
@@ -164,55 +253,125 @@ class LeadWriter {
     const connector = backplane.connectors[0]!;
     const bayOf = ({ ref }: Option) => ref.n ?? 1;
     for (let nth = 1; nth <= connector.count; nth++) {
-      const behind = Array.from({ length: group.rows * group.columns }, (_, i) => i + 1).filter((n) => Math.min(Math.ceil(n / backplane.baysPerConnector), connector.count) === nth);
+      const behind = Array.from({ length: group.rows * group.columns }, (_, i) => i + 1).filter(
+        (n) => Math.min(Math.ceil(n / backplane.baysPerConnector), connector.count) === nth,
+      );
       const here = options.filter((option) => behind.includes(bayOf(option)));
-      const name = printSpot(connector.count === 1 ? { host: host.id, key: `${group.key}-${connector.key}` } : { host: host.id, key: `${group.key}-${connector.key}`, n: nth });
+      const name = printSpot(
+        connector.count === 1
+          ? { host: host.id, key: `${group.key}-${connector.key}` }
+          : { host: host.id, key: `${group.key}-${connector.key}`, n: nth },
+      );
       const box = this.seats.boxOf(host);
       const feeds: number[] = [];
       const served: number[] = [];
       const perDrive = new Map<Drive, number[]>();
       const reach = (drive: Drive, yes: number, port: Port) => {
         served.push(yes);
-        perDrive.set(drive, [...perDrive.get(drive) ?? [], yes]);
-        this.serve(drive, yes, port, lossOf(drive, Math.min(port.connector.gbPerLane, backplane.gbPerLane), connector.lanes));
+        perDrive.set(drive, [...(perDrive.get(drive) ?? []), yes]);
+        this.serve(
+          drive,
+          yes,
+          port,
+          lossOf(drive, Math.min(port.connector.gbPerLane, backplane.gbPerLane), connector.lanes),
+        );
       };
       for (const port of this.ports) {
-        const lead = LEADS.find((one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind);
+        const lead = LEADS.find(
+          (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind,
+        );
         if (!lead || port.connector.lanes < connector.lanes || !this.reaches(port, connector.side, box)) continue;
-        const mine = this.drives.filter((drive) => here.some(({ unit }) => unit === drive) && speaks(port.connector, lead, protocolOf(drive.part)));
+        const mine = this.drives.filter(
+          (drive) => here.some(({ unit }) => unit === drive) && speaks(port.connector, lead, protocolOf(drive.part)),
+        );
         if (mine.length === 0) continue;
         const feed = this.feed(name, lead, port);
         feeds.push(feed);
         const reached = mine.map((drive) => {
           const yes = this.program.yes();
-          this.program.atMost([[yes, 1], [feed, -1]], 0);
-          this.behind(yes, feed, here.filter(({ unit }) => unit === drive).map((one) => one.yes));
+          this.program.atMost(
+            [
+              [yes, 1],
+              [feed, -1],
+            ],
+            0,
+          );
+          this.behind(
+            yes,
+            feed,
+            here.filter(({ unit }) => unit === drive).map((one) => one.yes),
+          );
           reach(drive, yes, port);
           return yes;
         });
         this.program.atMost([[feed, 1], ...ones(reached, -1)], 0);
       }
-      this.joined(name, box, here.map((option) => ({ option, lane: ((bayOf(option) - 1) % backplane.baysPerConnector) + 1 })), connector.kind, feeds, reach);
-      for (const [drive, chances] of perDrive) this.program.atMost([...ones(chances), ...ones(here.filter(({ unit }) => unit === drive).map(({ yes }) => yes), -1)], 0);
+      this.joined(
+        name,
+        box,
+        here.map((option) => ({ option, lane: ((bayOf(option) - 1) % backplane.baysPerConnector) + 1 })),
+        connector.kind,
+        feeds,
+        reach,
+      );
+      for (const [drive, chances] of perDrive)
+        this.program.atMost(
+          [
+            ...ones(chances),
+            ...ones(
+              here.filter(({ unit }) => unit === drive).map(({ yes }) => yes),
+              -1,
+            ),
+          ],
+          0,
+        );
       if (feeds.length === 0) continue;
       this.program.atMost(ones(feeds), 1);
       // With fewer drives than bays that no adapter lies over, the lead is partly used.
       const partly = this.program.yes();
-      const covered = [...this.seats.options.values()].flat().filter(({ unit }) => isKind(unit, 'adapter')).flatMap((option) => behind.filter((n) => option.covers.includes(printSpot({ host: host.id, key: group.key, ...(group.rows * group.columns > 1 ? { n } : {}) }))).map(() => option.yes));
-      this.program.atLeast([[partly, behind.length], ...ones(served), ...ones(covered), ...ones(feeds, -behind.length)], 0);
+      const covered = [...this.seats.options.values()]
+        .flat()
+        .filter(({ unit }) => isKind(unit, 'adapter'))
+        .flatMap((option) =>
+          behind
+            .filter((n) =>
+              option.covers.includes(
+                printSpot({ host: host.id, key: group.key, ...(group.rows * group.columns > 1 ? { n } : {}) }),
+              ),
+            )
+            .map(() => option.yes),
+        );
+      this.program.atLeast(
+        [[partly, behind.length], ...ones(served), ...ones(covered), ...ones(feeds, -behind.length)],
+        0,
+      );
       this.levels.add('partlyUsed', [partly, 1]);
     }
   }
 
-  private joined(name: string, box: string | null, places: readonly { readonly option: Option; readonly lane: number }[], kind: ConnectorKind, feeds: number[], reach: (drive: Drive, yes: number, port: Port) => void): void {
+  private joined(
+    name: string,
+    box: string | null,
+    places: readonly { readonly option: Option; readonly lane: number }[],
+    kind: ConnectorKind,
+    feeds: number[],
+    reach: (drive: Drive, yes: number, port: Port) => void,
+  ): void {
     const lead = LEADS.find((one) => one.shape === 'reverse' && one.device === kind);
-    const ports = this.ports.filter(({ connector, box: mine }) => connector.kind === 'sata' && connector.lanes === 1 && connector.side === 'inside' && mine === box && connector.carries.includes('sata'));
+    const ports = this.ports.filter(
+      ({ connector, box: mine }) =>
+        connector.kind === 'sata' &&
+        connector.lanes === 1 &&
+        connector.side === 'inside' &&
+        mine === box &&
+        connector.carries.includes('sata'),
+    );
     const sata = places.filter(({ option: { unit } }) => isKind(unit, 'drive') && unit.part.interface === 'sata');
     if (!lead || ports.length === 0 || sata.length === 0) return;
     const whole = this.program.yes();
     feeds.push(whole);
     this.buy(lead, whole);
-    this.fed.set(name, [...this.fed.get(name) ?? [], { lead, port: null, yes: whole }]);
+    this.fed.set(name, [...(this.fed.get(name) ?? []), { lead, port: null, yes: whole }]);
     const strands: number[] = [];
     const perOption = new Map<Option, number[]>();
     for (const lane of new Set(sata.map((one) => one.lane))) {
@@ -222,8 +381,21 @@ class LeadWriter {
         strands.push(strand);
         strandsHere.push(strand);
         port.uses.push(strand);
-        this.program.atMost([[strand, 1], [whole, -1]], 0);
-        const reached = sata.filter((one) => one.lane === lane).map(({ option }) => { const yes = this.program.yes(); perOption.set(option, [...perOption.get(option) ?? [], yes]); reach(option.unit as Drive, yes, port); return yes; });
+        this.program.atMost(
+          [
+            [strand, 1],
+            [whole, -1],
+          ],
+          0,
+        );
+        const reached = sata
+          .filter((one) => one.lane === lane)
+          .map(({ option }) => {
+            const yes = this.program.yes();
+            perOption.set(option, [...(perOption.get(option) ?? []), yes]);
+            reach(option.unit as Drive, yes, port);
+            return yes;
+          });
         this.program.equal([[strand, 1], ...ones(reached, -1)], 0);
       }
       this.program.atMost(ones(strandsHere), 1);
@@ -242,7 +414,7 @@ class LeadWriter {
     const yes = this.program.yes();
     port.uses.push(yes);
     this.buy(lead, yes);
-    this.fed.set(name, [...this.fed.get(name) ?? [], { lead, port, yes }]);
+    this.fed.set(name, [...(this.fed.get(name) ?? []), { lead, port, yes }]);
     return yes;
   }
 
@@ -251,7 +423,14 @@ class LeadWriter {
     this.program.atMost(ones(uplinks.map(({ yes }) => yes)), most);
     const cards = [...new Set(uplinks.map(({ port }) => port.unit))].map((unit) => ({ unit, yes: this.program.yes() }));
     if (cards.length > 0) this.program.atMost(ones(cards.map(({ yes }) => yes)), 1);
-    for (const { port, yes } of uplinks) this.program.atMost([[yes, 1], [cards.find(({ unit }) => unit === port.unit)!.yes, -1]], 0);
+    for (const { port, yes } of uplinks)
+      this.program.atMost(
+        [
+          [yes, 1],
+          [cards.find(({ unit }) => unit === port.unit)!.yes, -1],
+        ],
+        0,
+      );
   }
 
   /** A backplane whose bays share its uplinks. */
@@ -259,12 +438,34 @@ class LeadWriter {
     const connector = backplane.connectors[0]!;
     const many = backplane.connectors.reduce((sum, one) => sum + one.count, 0);
     const language = backplane.type === 'bridge' ? connector.carries[0]! : null;
-    const name = printSpot({ host: host.id, key: `${group.key}-${connector.key}`, ...(connector.count > 1 ? { n: 1 } : {}) });
+    const name = printSpot({
+      host: host.id,
+      key: `${group.key}-${connector.key}`,
+      ...(connector.count > 1 ? { n: 1 } : {}),
+    });
     const up = this.ports.flatMap((port) => {
-      const lead = LEADS.find((one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind);
-      const takes = backplane.type !== 'expander' || (connector.lanes > 1 ? port.connector.carries.includes('sas') : isKind(port.unit, 'controller') && port.unit.part.portMultiplier);
-      const served = this.drives.filter((drive) => options.some(({ unit }) => unit === drive) && lead && speaks(port.connector, lead, language ?? protocolOf(drive.part)));
-      if (!lead || port.connector.lanes < connector.lanes || !takes || served.length === 0 || !this.reaches(port, connector.side, this.seats.boxOf(host))) return [];
+      const lead = LEADS.find(
+        (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind,
+      );
+      const takes =
+        backplane.type !== 'expander' ||
+        (connector.lanes > 1
+          ? port.connector.carries.includes('sas')
+          : isKind(port.unit, 'controller') && port.unit.part.portMultiplier);
+      const served = this.drives.filter(
+        (drive) =>
+          options.some(({ unit }) => unit === drive) &&
+          lead &&
+          speaks(port.connector, lead, language ?? protocolOf(drive.part)),
+      );
+      if (
+        !lead ||
+        port.connector.lanes < connector.lanes ||
+        !takes ||
+        served.length === 0 ||
+        !this.reaches(port, connector.side, this.seats.boxOf(host))
+      )
+        return [];
       return [{ port, served, yes: this.feed(name, lead, port) }];
     });
     if (up.length === 0) return;
@@ -274,20 +475,42 @@ class LeadWriter {
     const all: number[] = [];
     for (const drive of this.drives) {
       const seated = options.filter(({ unit }) => unit === drive).map(({ yes }) => yes);
-      const chances = [...new Set(up.filter(({ served }) => served.includes(drive)).map(({ port }) => port.unit))].map((unit) => {
-        const mine = up.filter(({ port }) => port.unit === unit);
-        const yes = this.program.yes();
-        this.program.atMost([[yes, 1], ...ones(mine.map((one) => one.yes), -1)], 0);
-        for (const one of mine) this.behind(yes, one.yes, seated);
-        this.serve(drive, yes, mine[0]!.port, Math.max(0, wishMBps(drive.part) - laneMBps(protocolOf(drive.part), backplane.gbPerLane)));
-        reached.push([yes, wishMBps(drive.part)]);
-        return yes;
-      });
+      const chances = [...new Set(up.filter(({ served }) => served.includes(drive)).map(({ port }) => port.unit))].map(
+        (unit) => {
+          const mine = up.filter(({ port }) => port.unit === unit);
+          const yes = this.program.yes();
+          this.program.atMost(
+            [
+              [yes, 1],
+              ...ones(
+                mine.map((one) => one.yes),
+                -1,
+              ),
+            ],
+            0,
+          );
+          for (const one of mine) this.behind(yes, one.yes, seated);
+          this.serve(
+            drive,
+            yes,
+            mine[0]!.port,
+            Math.max(0, wishMBps(drive.part) - laneMBps(protocolOf(drive.part), backplane.gbPerLane)),
+          );
+          reached.push([yes, wishMBps(drive.part)]);
+          return yes;
+        },
+      );
       all.push(...chances);
       if (chances.length > 0) this.program.atMost([...ones(chances), ...ones(seated, -1)], 0);
     }
     for (const { yes } of up) this.program.atMost([[yes, 1], ...ones(all, -1)], 0);
-    this.over(reached, up.map(({ port, yes }): Term => [yes, connector.lanes * laneMBps(language ?? 'sas', Math.min(port.connector.gbPerLane, connector.gbPerLane))]));
+    this.over(
+      reached,
+      up.map(({ port, yes }): Term => [
+        yes,
+        connector.lanes * laneMBps(language ?? 'sas', Math.min(port.connector.gbPerLane, connector.gbPerLane)),
+      ]),
+    );
   }
 
   /** What is asked past what uplinks carry is lost. */
@@ -298,24 +521,58 @@ class LeadWriter {
   }
 
   /** An expander card: a connector is fed, or a port while another is fed. */
-  private expander(unit: PlannedUnit & { readonly part: PartOf<'expander'> }): { readonly unit: PlannedUnit; readonly carries: readonly Term[] } {
+  private expander(unit: PlannedUnit & { readonly part: PartOf<'expander'> }): {
+    readonly unit: PlannedUnit;
+    readonly carries: readonly Term[];
+  } {
     const own = this.ports.filter((port) => port.unit === unit);
     const first = own[0]!.connector;
-    const up = own.flatMap((end) => this.ports.flatMap((port) => {
-      const lead = LEADS.find((one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === first.kind);
-      if (port.expander || !lead || port.connector.lanes < first.lanes || !port.connector.carries.includes('sas') || !this.reaches(port, first.side, end.box)) return [];
-      const yes = this.feed(end.name, lead, port);
-      end.uses.push(yes);
-      return [{ port, yes }];
-    }));
+    const up = own.flatMap((end) =>
+      this.ports.flatMap((port) => {
+        const lead = LEADS.find(
+          (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === first.kind,
+        );
+        if (
+          port.expander ||
+          !lead ||
+          port.connector.lanes < first.lanes ||
+          !port.connector.carries.includes('sas') ||
+          !this.reaches(port, first.side, end.box)
+        )
+          return [];
+        const yes = this.feed(end.name, lead, port);
+        end.uses.push(yes);
+        return [{ port, yes }];
+      }),
+    );
     this.uplinks(up, 2);
-    for (const end of own) for (const use of end.uses) if (!up.some(({ yes }) => yes === use)) this.program.atMost([[use, 1], ...ones(up.map(({ yes }) => yes), -1)], 0);
+    for (const end of own)
+      for (const use of end.uses)
+        if (!up.some(({ yes }) => yes === use))
+          this.program.atMost(
+            [
+              [use, 1],
+              ...ones(
+                up.map(({ yes }) => yes),
+                -1,
+              ),
+            ],
+            0,
+          );
     this.uplinksOf.set(unit, up);
-    return { unit, carries: up.map(({ port, yes }): Term => [yes, first.lanes * laneMBps('sas', Math.min(first.gbPerLane, port.connector.gbPerLane))]) };
+    return {
+      unit,
+      carries: up.map(({ port, yes }): Term => [
+        yes,
+        first.lanes * laneMBps('sas', Math.min(first.gbPerLane, port.connector.gbPerLane)),
+      ]),
+    };
   }
 
   private carried(unit: PlannedUnit, carries: readonly Term[]): void {
-    const asked = this.chances.filter(({ port }) => port.unit === unit).map(({ drive, yes }): Term => [yes, wishMBps(drive.part)]);
+    const asked = this.chances
+      .filter(({ port }) => port.unit === unit)
+      .map(({ drive, yes }): Term => [yes, wishMBps(drive.part)]);
     if (asked.length > 0) this.over(asked, carries);
   }
 
@@ -323,13 +580,30 @@ class LeadWriter {
     if (port.uses.length === 0) return;
     this.program.atMost(ones(port.uses), 1);
     const host = this.seats.options.get(port.unit.id);
-    if (host) this.program.atMost([...ones(port.uses), ...ones(host.map(({ yes }) => yes), -1)], 0);
+    if (host)
+      this.program.atMost(
+        [
+          ...ones(port.uses),
+          ...ones(
+            host.map(({ yes }) => yes),
+            -1,
+          ),
+        ],
+        0,
+      );
     for (const block of port.blocks) this.program.atMost([...ones(port.uses), [block, 1]], 1);
     for (const breakout of port.forward.values()) {
       const tails = this.tails.get(breakout)!;
       this.program.atMost([...ones(tails), [breakout, -4]], 0);
       this.program.atMost([[breakout, 1], ...ones(tails, -1)], 0);
-      for (const tail of tails) this.program.atMost([[tail, 1], [breakout, -1]], 0);
+      for (const tail of tails)
+        this.program.atMost(
+          [
+            [tail, 1],
+            [breakout, -1],
+          ],
+          0,
+        );
       const partly = this.program.yes();
       this.program.atLeast([[partly, 4], ...ones(tails), [breakout, -4]], 0);
       this.levels.add('partlyUsed', [partly, 1]);
@@ -351,10 +625,12 @@ class LeadWriter {
         const fed = up.filter(({ port }) => port.unit === card);
         if (theirs.length === 0 || fed.length === 0) return [];
         const many = this.program.amount();
-        for (const { yes } of fed) this.program.atLeast([[many, 1], ...ones(theirs, -1), [yes, -theirs.length]], -theirs.length);
+        for (const { yes } of fed)
+          this.program.atLeast([[many, 1], ...ones(theirs, -1), [yes, -theirs.length]], -theirs.length);
         return [{ many, most: theirs.length }];
       });
-      if (mine.length + behind.reduce((sum, one) => sum + one.most, 0) > card.part.mostDevices) this.program.atMost([...ones(mine), ...ones(behind.map(({ many }) => many))], card.part.mostDevices);
+      if (mine.length + behind.reduce((sum, one) => sum + one.most, 0) > card.part.mostDevices)
+        this.program.atMost([...ones(mine), ...ones(behind.map(({ many }) => many))], card.part.mostDevices);
     }
   }
 
@@ -362,8 +638,14 @@ class LeadWriter {
   private feedsAt(device: SpotRef) {
     const name = printSpot(device);
     const card = this.seats.byId.get(device.host);
-    if (card && isKind(card, 'expander')) return this.ports.filter((port) => port.unit === card).flatMap((port) => this.fed.get(port.name) ?? []);
-    return this.fed.get(name) ?? (device.n === undefined ? [] : this.fed.get(printSpot({ ...device, n: 1 })) ?? []).filter(({ lead }) => this.sharing.has(`${device.host}/${device.key}`) && lead.shape === 'straight');
+    if (card && isKind(card, 'expander'))
+      return this.ports.filter((port) => port.unit === card).flatMap((port) => this.fed.get(port.name) ?? []);
+    return (
+      this.fed.get(name) ??
+      (device.n === undefined ? [] : (this.fed.get(printSpot({ ...device, n: 1 })) ?? [])).filter(
+        ({ lead }) => this.sharing.has(`${device.host}/${device.key}`) && lead.shape === 'straight',
+      )
+    );
   }
 
   /** Moves of leads: what fed a connector that is now fed otherwise; what a port no longer carries. */
@@ -375,19 +657,39 @@ class LeadWriter {
       const host = this.seats.options.get(port.unit.id);
       const cost = this.program.amount();
       // Where the port is not there there is nothing to move.
-      this.program.atLeast([[cost, 1], ...changed.map(([one, factor]): Term => [one, -factor]), ...(host ? ones(host.map(({ yes }) => yes), -1) : []), ...ones(port.blocks)], constant - (host ? 1 : 0));
+      this.program.atLeast(
+        [
+          [cost, 1],
+          ...changed.map(([one, factor]): Term => [one, -factor]),
+          ...(host
+            ? ones(
+                host.map(({ yes }) => yes),
+                -1,
+              )
+            : []),
+          ...ones(port.blocks),
+        ],
+        constant - (host ? 1 : 0),
+      );
       this.levels.add('moves', [cost, 1]);
     };
     const feeds = this.feedsAt(was.device[0]!);
     const single = lead.shape === 'forward' || ['sata', 'sff-8482', 'sff-8639'].includes(lead.device);
     if (feeds.length > 0) {
-      const same = feeds.filter((feed) => (lead.shape === 'reverse' ? feed.lead.shape === 'reverse' : feed.port === port));
+      const same = feeds.filter((feed) =>
+        lead.shape === 'reverse' ? feed.lead.shape === 'reverse' : feed.port === port,
+      );
       // Two leads may feed a shared backplane: fed is counted once.
       const other = this.program.yes();
-      for (const feed of feeds) if (!same.includes(feed)) this.program.atLeast([[other, 1], [feed.yes, -1], ...ones(same.map(({ yes }) => yes))], 0);
+      for (const feed of feeds)
+        if (!same.includes(feed))
+          this.program.atLeast([[other, 1], [feed.yes, -1], ...ones(same.map(({ yes }) => yes))], 0);
       moved([[other, 1]], 0);
     } else if (single) {
-      const carries = lead.shape === 'forward' ? [port.forward.get(lead.id)].filter((one) => one !== undefined) : port.straight.get(lead.id) ?? [];
+      const carries =
+        lead.shape === 'forward'
+          ? [port.forward.get(lead.id)].filter((one) => one !== undefined)
+          : (port.straight.get(lead.id) ?? []);
       moved(ones(carries, -1), 1);
     }
   }

@@ -21,10 +21,19 @@ export default function Bench() {
   return (
     <BenchContext.Provider value={ui}>
       <div className="flex h-full min-h-[560px] flex-col">
-        <Masthead><BuildTitle onHelp={() => setHelp(true)} onNamed={ui.toDrawing} /></Masthead>
+        <Masthead>
+          <BuildTitle onHelp={() => setHelp(true)} onNamed={ui.toDrawing} />
+        </Masthead>
         <Tapes />
         <ChangeLine />
-        <main className="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto md:auto-rows-auto md:grid-rows-1 md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden lg:grid-cols-[214px_minmax(0,1fr)_330px]">
+        <main
+          className={
+            'grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
+            'md:auto-rows-auto ' +
+            'md:grid-rows-1 md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden ' +
+            'lg:grid-cols-[214px_minmax(0,1fr)_330px]'
+          }
+        >
           <Kit />
           <Drawing onHelp={() => setHelp(true)} />
           <SidePane />

@@ -2,24 +2,66 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['Arrows', 'to the nearest place in that direction'], ['Page up, Page down', 'to the next feature'], ['Enter', 'what goes there, or the sheet of what is there'],
-  ['/', 'search any part; it goes on the table'], ['S', 'snags'], ['T', 'tapes'], ['H', 'hold what is there, or release it'], ['Delete', 'take out what is there'],
-  ['V', 'next view'], ['Z', 'undo'], ['Y', 'redo'], ['Escape', 'one level up'], ['Ctrl or Cmd with Z', 'undo, anywhere on the page'],
+  ['Arrows', 'to the nearest place in that direction'],
+  ['Page up, Page down', 'to the next feature'],
+  ['Enter', 'what goes there, or the sheet of what is there'],
+  ['/', 'search any part; it goes on the table'],
+  ['S', 'snags'],
+  ['T', 'tapes'],
+  ['H', 'hold what is there, or release it'],
+  ['Delete', 'take out what is there'],
+  ['V', 'next view'],
+  ['Z', 'undo'],
+  ['Y', 'redo'],
+  ['Escape', 'one level up'],
+  ['Ctrl or Cmd with Z', 'undo, anywhere on the page'],
 ];
 const OFF = 'inch-tower.singleKeys';
 export const singleKeysOn = (): boolean => localStorage.getItem(OFF) !== 'off';
 
 /** The shortcut sheet. Single keys act only while the drawing has focus and can be switched off. */
-export function Shortcuts({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {
+export function Shortcuts({
+  open,
+  onOpenChange,
+}: {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+}) {
   const [on, setOn] = useState(singleKeysOn);
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 w-[440px] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 border-2 border-ink bg-sheet p-5">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className={
+            'fixed top-1/2 left-1/2 w-[440px] max-w-[92vw] -translate-x-1/2 ' +
+            '-translate-y-1/2 ' +
+            'border-2 border-ink bg-sheet p-5'
+          }
+        >
           <Dialog.Title className="text-lg font-semibold">Keys in the drawing</Dialog.Title>
-          <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">{KEYS.map(([key, words]) => <div key={key} className="contents"><dt><span className="key text-[12px]">{key}</span></dt><dd className="m-0">{words}</dd></div>)}</dl>
-          <label className="mt-4 flex min-h-6 items-center gap-2"><input type="checkbox" checked={on} onChange={(event) => { setOn(event.target.checked); localStorage.setItem(OFF, event.target.checked ? 'on' : 'off'); }} />Single letters act while the drawing has focus</label>
+          <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+            {KEYS.map(([key, words]) => (
+              <div key={key} className="contents">
+                <dt>
+                  <span className="key text-[12px]">{key}</span>
+                </dt>
+                <dd className="m-0">{words}</dd>
+              </div>
+            ))}
+          </dl>
+          <label className="mt-4 flex min-h-6 items-center gap-2">
+            <input
+              type="checkbox"
+              checked={on}
+              onChange={(event) => {
+                setOn(event.target.checked);
+                localStorage.setItem(OFF, event.target.checked ? 'on' : 'off');
+              }}
+            />
+            Single letters act while the drawing has focus
+          </label>
           <Dialog.Close className="press mt-4">Close</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>

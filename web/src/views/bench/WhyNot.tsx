@@ -14,14 +14,41 @@ export function WhyNot({ row }: { readonly row: RefusedRow }) {
   const [known, setKnown] = useState<WaysOut | 'asking' | null>(null);
   const spot = parseSpot(ui.selected ?? '');
   if (!spot) return null;
-  const ask = () => { setKnown('asking'); void benchWorker().whyNot(spot, row.sheet).then((ways) => setKnown(ways)); };
-  if (known === null) return <button type="button" data-why-not={row.sheet} className="plain min-h-6 underline decoration-dotted" onClick={ask}>What would let it in</button>;
+  const ask = () => {
+    setKnown('asking');
+    void benchWorker()
+      .whyNot(spot, row.sheet)
+      .then((ways) => setKnown(ways));
+  };
+  if (known === null)
+    return (
+      <button
+        type="button"
+        data-why-not={row.sheet}
+        className="plain min-h-6 underline decoration-dotted"
+        onClick={ask}
+      >
+        What would let it in
+      </button>
+    );
   if (known === 'asking') return <span className="block text-mid">Looking …</span>;
   return (
     <div className="mt-1" data-ways>
-      {known.rows.length === 0 && <p>{known.conflict.length > 0 ? 'No one change does.' : 'No one change of this machine would.'}</p>}
+      {known.rows.length === 0 && (
+        <p>{known.conflict.length > 0 ? 'No one change does.' : 'No one change of this machine would.'}</p>
+      )}
       {known.conflict.length > 0 && <Conflict lines={known.conflict} />}
-      <ul className="flex flex-col gap-1">{known.rows.map((way) => <WayRow key={way.title} row={way} onTake={() => dispatch(edit(way.edits, `${row.name}: ${way.title.charAt(0).toLowerCase()}${way.title.slice(1)}`))} />)}</ul>
+      <ul className="flex flex-col gap-1">
+        {known.rows.map((way) => (
+          <WayRow
+            key={way.title}
+            row={way}
+            onTake={() =>
+              dispatch(edit(way.edits, `${row.name}: ${way.title.charAt(0).toLowerCase()}${way.title.slice(1)}`))
+            }
+          />
+        ))}
+      </ul>
     </div>
   );
 }

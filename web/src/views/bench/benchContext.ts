@@ -4,7 +4,10 @@ import type { Focus } from '../../drawing/sheetLayout';
 import type { TrySource } from '../../worker/messages';
 
 export type Pane = 'snags' | 'try' | 'sheet';
-/** What is being looked at without being done: edits for the drawing, figures for the tapes, words where hands have nothing to do. */
+/**
+ * What is being looked at without being done: edits for the drawing, figures for the tapes, words where hands have
+ * nothing to do.
+ */
 export type Ghost = { readonly edits: readonly Edit[]; readonly figures: Figures | null; readonly words?: string };
 
 export type BenchUi = {
@@ -22,9 +25,16 @@ export type BenchUi = {
   /** The machine as it would be with the ghost's edits; null without a ghost. */
   readonly after: Build | null;
   /** Where the keyboard goes once the page has drawn what was asked for; `asked` counts such wishes. */
-  readonly focusNextRef: RefObject<{ readonly kind: 'pane'; readonly sel: string | null } | { readonly kind: 'drawing'; readonly stop: string | null } | null>;
+  readonly focusNextRef: RefObject<
+    | { readonly kind: 'pane'; readonly sel: string | null }
+    | { readonly kind: 'drawing'; readonly stop: string | null }
+    | null
+  >;
   readonly asked: number;
-  readonly select: (id: string | null, more?: { readonly pane?: Pane; readonly replace?: boolean; readonly focusPane?: boolean }) => void;
+  readonly select: (
+    id: string | null,
+    more?: { readonly pane?: Pane; readonly replace?: boolean; readonly focusPane?: boolean },
+  ) => void;
   readonly show: (pane: Pane) => void;
   readonly setFocus: (focus: Focus) => void;
   readonly setGhost: (ghost: Ghost | null) => void;

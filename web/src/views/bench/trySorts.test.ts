@@ -4,13 +4,39 @@ import { SORTS, sortRows, type SortName } from './trySorts';
 import { tableStops } from './TablePicture';
 
 const effect = (severity: Effect['severity']): Effect => ({ title: 't', what: 'w', severity });
-const row = (sheet: string, more: Partial<GoingRow>): GoingRow => ({ sheet, delta: {}, figures: {}, cures: [], eases: [], causes: [], worsens: [], blockersAfter: 0, ...more });
-const drive = (id: string, minor: number, capacityBytes: number) => ({ id, kind: 'drive', name: id, capacityBytes, price: { minor, currency: 'EUR' } });
-const catalogue = { archetypes: {}, sheets: { cheap: drive('cheap', 9000, 4e12), large: drive('large', 20_000, 16e12), quiet: drive('quiet', 15_000, 8e12) } } as unknown as Catalogue;
+const row = (sheet: string, more: Partial<GoingRow>): GoingRow => ({
+  sheet,
+  delta: {},
+  figures: {},
+  cures: [],
+  eases: [],
+  causes: [],
+  worsens: [],
+  blockersAfter: 0,
+  ...more,
+});
+const drive = (id: string, minor: number, capacityBytes: number) => ({
+  id,
+  kind: 'drive',
+  name: id,
+  capacityBytes,
+  price: { minor, currency: 'EUR' },
+});
+const catalogue = {
+  archetypes: {},
+  sheets: {
+    cheap: drive('cheap', 9000, 4e12),
+    large: drive('large', 20_000, 16e12),
+    quiet: drive('quiet', 15_000, 8e12),
+  },
+} as unknown as Catalogue;
 const rows = [
   row('large', { delta: { 'cost.now': 200, 'power.idleWallW': 6, 'sound.earIdleDb': 2 }, causes: [effect('caution')] }),
   row('cheap', { delta: { 'cost.now': 90, 'power.idleWallW': 4, 'sound.earIdleDb': 1 }, causes: [effect('blocker')] }),
-  row('quiet', { delta: { 'cost.now': 150, 'power.idleWallW': 5, 'sound.earIdleDb': 0.2 }, cures: [effect('caution')] }),
+  row('quiet', {
+    delta: { 'cost.now': 150, 'power.idleWallW': 5, 'sound.earIdleDb': 0.2 },
+    cures: [effect('caution')],
+  }),
 ];
 
 test.each<[SortName, string[]]>([
@@ -30,7 +56,11 @@ test('every way of sorting has its words, and leaves the rows it is given alone'
 });
 
 test('outlines on the table stay within their area and apart, each large enough for its label', () => {
-  const open = (['chassis', 'board', 'processor', 'cooler', 'memory', 'supply', 'drive'] as const).map((kind) => ({ kind, label: kind, spot: { host: 'table', key: kind } }));
+  const open = (['chassis', 'board', 'processor', 'cooler', 'memory', 'supply', 'drive'] as const).map((kind) => ({
+    kind,
+    label: kind,
+    spot: { host: 'table', key: kind },
+  }));
   const area = { x: 60, y: 66, width: 676, height: 546 };
   const stops = tableStops([], open, area, 1, true);
   expect(stops).toHaveLength(7);
@@ -39,7 +69,11 @@ test('outlines on the table stay within their area and apart, each large enough 
     expect(rect.x + rect.width).toBeLessThanOrEqual(area.x + area.width + 1e-9);
     expect(rect.y + rect.height).toBeLessThanOrEqual(area.y + area.height);
     for (const other of stops.slice(i + 1)) {
-      const apart = rect.x + rect.width <= other.rect.x || other.rect.x + other.rect.width <= rect.x || rect.y + rect.height <= other.rect.y || other.rect.y + other.rect.height <= rect.y;
+      const apart =
+        rect.x + rect.width <= other.rect.x ||
+        other.rect.x + other.rect.width <= rect.x ||
+        rect.y + rect.height <= other.rect.y ||
+        other.rect.y + other.rect.height <= rect.y;
       expect(apart).toBe(true);
     }
   });

@@ -28,32 +28,85 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
   const replacing = params.get('swap') === '1';
   const source = SOURCES.find((one) => one === params.get('from')) ?? 'all';
 
-  const select = useCallback<BenchUi['select']>((id, more = {}) => {
-    setGhost(null);
-    focusNextRef.current = more.focusPane ? { kind: 'pane', sel: id } : null;
-    setParams((now) => {
-      const next = new URLSearchParams(now);
-      next.delete('name');
-      if (id) next.set('sel', id);
-      else next.delete('sel');
-      if (more.pane) next.set('pane', more.pane);
-      if (more.replace) next.set('swap', '1');
-      else next.delete('swap');
-      return next;
-    });
-  }, [setParams]);
-  const set = useCallback((key: string, value: string) => {
-    setGhost(null);
-    setParams((now) => { const next = new URLSearchParams(now); next.set(key, value); next.delete('swap'); return next; });
-  }, [setParams]);
+  const select = useCallback<BenchUi['select']>(
+    (id, more = {}) => {
+      setGhost(null);
+      focusNextRef.current = more.focusPane ? { kind: 'pane', sel: id } : null;
+      setParams((now) => {
+        const next = new URLSearchParams(now);
+        next.delete('name');
+        if (id) next.set('sel', id);
+        else next.delete('sel');
+        if (more.pane) next.set('pane', more.pane);
+        if (more.replace) next.set('swap', '1');
+        else next.delete('swap');
+        return next;
+      });
+    },
+    [setParams],
+  );
+  const set = useCallback(
+    (key: string, value: string) => {
+      setGhost(null);
+      setParams((now) => {
+        const next = new URLSearchParams(now);
+        next.set(key, value);
+        next.delete('swap');
+        return next;
+      });
+    },
+    [setParams],
+  );
   const toDrawing = useCallback((spot?: string) => {
     focusNextRef.current = { kind: 'drawing', stop: spot ?? null };
     setAsked((n) => n + 1);
   }, []);
 
-  return useMemo(() => ({
-    catalogue, selected, pane, focus, replacing, source, moving, ghost, after, focusNextRef, asked, select, setGhost, setMoving, toDrawing,
-    show: (next: Pane) => set('pane', next), setFocus: (next: Focus) => set('view', next),
-    setSource: (next: TrySource) => setParams((now) => { const next_ = new URLSearchParams(now); if (next === 'all') next_.delete('from'); else next_.set('from', next); return next_; }, { replace: true }),
-  }), [catalogue, selected, pane, focus, replacing, source, moving, ghost, after, asked, select, toDrawing, set, setParams]);
+  return useMemo(
+    () => ({
+      catalogue,
+      selected,
+      pane,
+      focus,
+      replacing,
+      source,
+      moving,
+      ghost,
+      after,
+      focusNextRef,
+      asked,
+      select,
+      setGhost,
+      setMoving,
+      toDrawing,
+      show: (next: Pane) => set('pane', next),
+      setFocus: (next: Focus) => set('view', next),
+      setSource: (next: TrySource) =>
+        setParams(
+          (now) => {
+            const next_ = new URLSearchParams(now);
+            if (next === 'all') next_.delete('from');
+            else next_.set('from', next);
+            return next_;
+          },
+          { replace: true },
+        ),
+    }),
+    [
+      catalogue,
+      selected,
+      pane,
+      focus,
+      replacing,
+      source,
+      moving,
+      ghost,
+      after,
+      asked,
+      select,
+      toDrawing,
+      set,
+      setParams,
+    ],
+  );
 }

@@ -13,9 +13,20 @@ export function useMoveTargets(): ReadonlyMap<string, SpotRef> {
     const unit = units.find((one) => one.id === moving);
     if (!unit || !layout) return new Map();
     const sitting = sittersBySpot(units, layout);
-    return new Map(units.filter((one) => layout.at[one.id]).flatMap((one) => spotsOf(one.id, one.part)).filter((group) => group.type !== 'connector' && !mismatch(unit.part, group))
-      .flatMap((group) => Array.from({ length: group.count }, (_, i): SpotRef => ({ host: group.host, key: group.key, ...(group.count > 1 ? { n: i + 1 } : {}) })))
-      .filter((spot) => !sitting.get(printSpot(spot))?.item)
-      .map((spot) => [printSpot(spot), spot]));
+    return new Map(
+      units
+        .filter((one) => layout.at[one.id])
+        .flatMap((one) => spotsOf(one.id, one.part))
+        .filter((group) => group.type !== 'connector' && !mismatch(unit.part, group))
+        .flatMap((group) =>
+          Array.from({ length: group.count }, (_, i): SpotRef => ({
+            host: group.host,
+            key: group.key,
+            ...(group.count > 1 ? { n: i + 1 } : {}),
+          })),
+        )
+        .filter((spot) => !sitting.get(printSpot(spot))?.item)
+        .map((spot) => [printSpot(spot), spot]),
+    );
   }, [moving, units, layout]);
 }

@@ -19,20 +19,37 @@ export default function BriefPage() {
   const dispatch = useAppDispatch();
   const act = (one: Edit, words: string) => dispatch(edit([one], words));
   const { brief } = build;
-  const setBrief = (patch: Partial<Brief>, words: string) => act({ type: 'set.brief', value: pruned({ ...brief, ...patch }) }, words);
+  const setBrief = (patch: Partial<Brief>, words: string) =>
+    act({ type: 'set.brief', value: pruned({ ...brief, ...patch }) }, words);
   return (
     <div className="flex h-full min-h-[560px] flex-col">
-      <Masthead><BuildTitle /></Masthead>
+      <Masthead>
+        <BuildTitle />
+      </Masthead>
       <Tapes />
       <ChangeLine hint="Every answer is optional, and each becomes a mark at once." />
-      <main className="grid min-h-0 flex-1 grid-cols-1 overflow-auto md:grid-cols-[minmax(0,1fr)_360px] md:overflow-hidden">
+      <main
+        className={
+          'grid min-h-0 flex-1 grid-cols-1 overflow-auto ' +
+          'md:grid-cols-[minmax(0,1fr)_360px] ' +
+          'md:overflow-hidden'
+        }
+      >
         <div className="min-h-0 overflow-auto px-6 py-4" tabIndex={-1}>
           <h1 className="text-[19px] font-semibold">Brief</h1>
           <div className="mt-2 max-w-[720px]">
-            <TextField label="What it is for" help="In a sentence or two, for yourself and for whoever helps." value={brief.purpose ?? ''} most={2000} onAnswer={(text) => setBrief({ purpose: text || undefined }, 'Purpose')} />
+            <TextField
+              label="What it is for"
+              help="In a sentence or two, for yourself and for whoever helps."
+              value={brief.purpose ?? ''}
+              most={2000}
+              onAnswer={(text) => setBrief({ purpose: text || undefined }, 'Purpose')}
+            />
           </div>
           <div className="mt-4 columns-1 gap-10 xl:columns-2">
-            {groupsFor(build).map((group) => <GroupOf key={group.title} group={group} build={build} onEdit={act} />)}
+            {groupsFor(build).map((group) => (
+              <GroupOf key={group.title} group={group} build={build} onEdit={act} />
+            ))}
             <fieldset className="mb-6 break-inside-avoid">
               <legend className="text-[15px] font-semibold">Must have</legend>
               <p className="mb-1 text-[13px] text-mid">A part that lacks one of these is tagged.</p>
@@ -40,9 +57,25 @@ export default function BriefPage() {
                 const has = brief.mustHave?.includes(key) ?? false;
                 const next = has ? brief.mustHave!.filter((one) => one !== key) : [...(brief.mustHave ?? []), key];
                 return (
-                  <label key={key} className="flex min-h-7 items-start gap-2.5 border-t border-dotted border-line py-1.5">
-                    <input type="checkbox" className="mt-0.5 size-[18px] accent-[var(--ink)]" checked={has} onChange={() => setBrief({ mustHave: next.length ? next : undefined }, has ? `${label} no longer a must` : `Must have: ${label}`)} />
-                    <span><span className="font-medium">{label}</span><span className="block text-[12.5px] text-mid">{why}</span></span>
+                  <label
+                    key={key}
+                    className="flex min-h-7 items-start gap-2.5 border-t border-dotted border-line py-1.5"
+                  >
+                    <input
+                      type="checkbox"
+                      className="mt-0.5 size-[18px] accent-[var(--ink)]"
+                      checked={has}
+                      onChange={() =>
+                        setBrief(
+                          { mustHave: next.length ? next : undefined },
+                          has ? `${label} no longer a must` : `Must have: ${label}`,
+                        )
+                      }
+                    />
+                    <span>
+                      <span className="font-medium">{label}</span>
+                      <span className="block text-[12.5px] text-mid">{why}</span>
+                    </span>
                   </label>
                 );
               })}
@@ -59,31 +92,72 @@ export default function BriefPage() {
   );
 }
 
-function GroupOf({ group, build, onEdit }: { readonly group: Group; readonly build: Build; readonly onEdit: (edit: Edit, words: string) => void }) {
-  const answer = (question: NumberQuestion) => (text: string): string | null => {
-    const read = readAnswer(text, question);
-    if (!read.ok) return read.words;
-    const schema = (question.section === 'brief' ? briefSchema : siteSchema).shape[question.key as never] as { safeParse(value: unknown): { success: boolean; error?: { issues: readonly { message: string }[] } } };
-    const checked = schema.safeParse(read.value ?? undefined);
-    if (!checked.success) return `That cannot be: ${lower(checked.error?.issues[0]?.message ?? 'out of bounds')}; what was there is kept.`;
-    const now = build[question.section] as Readonly<Record<string, unknown>>;
-    if (now[question.key] === (read.value ?? undefined)) return null;
-    const value = pruned({ ...now, [question.key]: read.value ?? undefined });
-    const words = read.value === null ? `${question.label}: open` : `${question.label}: ${text.trim()} ${question.unit}`;
-    onEdit(question.section === 'brief' ? { type: 'set.brief', value: value as Brief } : { type: 'set.site', value: value as Site }, words);
-    return null;
-  };
+function GroupOf({
+  group,
+  build,
+  onEdit,
+}: {
+  readonly group: Group;
+  readonly build: Build;
+  readonly onEdit: (edit: Edit, words: string) => void;
+}) {
+  const answer =
+    (question: NumberQuestion) =>
+    (text: string): string | null => {
+      const read = readAnswer(text, question);
+      if (!read.ok) return read.words;
+      const schema = (question.section === 'brief' ? briefSchema : siteSchema).shape[question.key as never] as {
+        safeParse(value: unknown): { success: boolean; error?: { issues: readonly { message: string }[] } };
+      };
+      const checked = schema.safeParse(read.value ?? undefined);
+      if (!checked.success)
+        return (
+          `That cannot be: ${lower(checked.error?.issues[0]?.message ?? 'out of bounds')}; what ` + 'was there is kept.'
+        );
+      const now = build[question.section] as Readonly<Record<string, unknown>>;
+      if (now[question.key] === (read.value ?? undefined)) return null;
+      const value = pruned({ ...now, [question.key]: read.value ?? undefined });
+      const words =
+        read.value === null ? `${question.label}: open` : `${question.label}: ${text.trim()} ${question.unit}`;
+      onEdit(
+        question.section === 'brief'
+          ? { type: 'set.brief', value: value as Brief }
+          : { type: 'set.site', value: value as Site },
+        words,
+      );
+      return null;
+    };
   return (
     <section className="mb-6 break-inside-avoid" aria-label={group.title}>
       <h2 className="text-[15px] font-semibold">{group.title}</h2>
       <p className="mb-1 text-[13px] text-mid">{group.about}</p>
       {group.choices.map((question) => (
-        <ChoiceField key={question.key} label={question.label} help={question.help(build)} value={build.site[question.key] as string | number} options={question.options}
-          onChoose={(value) => onEdit({ type: 'set.site', value: { ...build.site, [question.key]: value } }, `${question.label} ${question.options.find(([one]) => one === value)?.[1] ?? value}`)} />
+        <ChoiceField
+          key={question.key}
+          label={question.label}
+          help={question.help(build)}
+          value={build.site[question.key] as string | number}
+          options={question.options}
+          onChoose={(value) =>
+            onEdit(
+              { type: 'set.site', value: { ...build.site, [question.key]: value } },
+              `${question.label} ${question.options.find(([one]) => one === value)?.[1] ?? value}`,
+            )
+          }
+        />
       ))}
       {group.numbers.map((question) => {
         const stored = (build[question.section] as Readonly<Record<string, number | undefined>>)[question.key];
-        return <NumberField key={question.key} label={question.label} unit={question.unit} help={question.help(build)} value={stored === undefined ? undefined : stored / question.times} onAnswer={answer(question)} />;
+        return (
+          <NumberField
+            key={question.key}
+            label={question.label}
+            unit={question.unit}
+            help={question.help(build)}
+            value={stored === undefined ? undefined : stored / question.times}
+            onAnswer={answer(question)}
+          />
+        );
       })}
     </section>
   );
@@ -91,4 +165,5 @@ function GroupOf({ group, build, onEdit }: { readonly group: Group; readonly bui
 
 const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 /** An open answer is left out of the document, not kept as an empty one. */
-const pruned = <T extends object>(value: T): T => Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as T;
+const pruned = <T extends object>(value: T): T =>
+  Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as T;

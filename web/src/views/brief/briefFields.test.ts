@@ -14,7 +14,10 @@ test('answers are read as people write them', () => {
 test('what cannot be read is said, and what was there is kept', () => {
   expect(readAnswer('quiet', wish)).toEqual({ ok: false, words: '“quiet” is not a number; what was there is kept.' });
   expect(readAnswer('2.5', { ...wish, whole: true })).toMatchObject({ ok: false });
-  expect(readAnswer('', { ...wish, optional: false })).toMatchObject({ ok: false, words: expect.stringContaining('cannot be left open') as string });
+  expect(readAnswer('', { ...wish, optional: false })).toMatchObject({
+    ok: false,
+    words: expect.stringContaining('cannot be left open') as string,
+  });
 });
 
 test('every question asks for a field there is, once, and says why', () => {
@@ -27,18 +30,31 @@ test('every question asks for a field there is, once, and says why', () => {
       seen.add(question.key);
       expect(question.help(build).length).toBeGreaterThan(10);
     }
-    for (const question of group.choices) for (const [value] of question.options) expect(siteSchema.safeParse({ ...build.site, [question.key]: value }).success).toBe(true);
+    for (const question of group.choices)
+      for (const [value] of question.options)
+        expect(siteSchema.safeParse({ ...build.site, [question.key]: value }).success).toBe(true);
   }
   for (const [key] of MUST_HAVES) expect(briefSchema.safeParse({ mustHave: [key] }).success).toBe(true);
 });
 
 test('a watt all year is told at the tariff of the build', () => {
-  const idle = (minorPerKwh: number) => { const priced = { ...build, tariff: { currency: 'EUR', bands: [{ fromHour: 0, minorPerKwh }] } }; return groupsFor(priced).flatMap((group) => group.numbers).find((one) => one.key === 'idleW')!.help(priced); };
+  const idle = (minorPerKwh: number) => {
+    const priced = { ...build, tariff: { currency: 'EUR', bands: [{ fromHour: 0, minorPerKwh }] } };
+    return groupsFor(priced)
+      .flatMap((group) => group.numbers)
+      .find((one) => one.key === 'idleW')!
+      .help(priced);
+  };
   // 8.76 kWh at 30 and at 50 cents
   expect([idle(30), idle(50)]).toEqual([expect.stringContaining('EUR 2.63'), expect.stringContaining('EUR 4.38')]);
 });
 
-test.each([[20, 18, 22, null], [23, 21, 26, 'may be over mark'], [25, 23, 27, 'probably over mark'], [30, 25, 35, 'over mark']] as const)('%d (%d to %d) against a mark of 24: %s', (value, lo, hi, words) => {
+test.each([
+  [20, 18, 22, null],
+  [23, 21, 26, 'may be over mark'],
+  [25, 23, 27, 'probably over mark'],
+  [30, 25, 35, 'over mark'],
+] as const)('%d (%d to %d) against a mark of 24: %s', (value, lo, hi, words) => {
   expect(markWords({ value, lo, hi }, 24, false)?.words ?? null).toBe(words);
 });
 

@@ -1,15 +1,60 @@
 import { minorPerMajor, type Brief, type Build, type Site } from '@inch-tower/core';
 
 /** One question of the worksheet: where its answer lives, in what unit it is asked, and why it is asked. */
-type Question<S, K extends keyof S> = { readonly key: K; readonly label: string; readonly help: (build: Build) => string };
-export type NumberQuestion = { readonly section: 'brief' | 'site'; readonly unit: string; /** The stored value is the typed one times this. */ readonly times: number; readonly whole?: boolean; readonly optional: boolean } & Question<Record<string, number>, string>;
-export type ChoiceQuestion = { readonly section: 'site'; readonly options: readonly (readonly [string | number, string])[] } & Question<Site, keyof Site>;
-export type Group = { readonly title: string; readonly about: string; readonly numbers: readonly NumberQuestion[]; readonly choices: readonly ChoiceQuestion[] };
+type Question<S, K extends keyof S> = {
+  readonly key: K;
+  readonly label: string;
+  readonly help: (build: Build) => string;
+};
+export type NumberQuestion = {
+  readonly section: 'brief' | 'site';
+  readonly unit: string;
+  /** The stored value is the typed one times this. */ readonly times: number;
+  readonly whole?: boolean;
+  readonly optional: boolean;
+} & Question<Record<string, number>, string>;
+export type ChoiceQuestion = {
+  readonly section: 'site';
+  readonly options: readonly (readonly [string | number, string])[];
+} & Question<Site, keyof Site>;
+export type Group = {
+  readonly title: string;
+  readonly about: string;
+  readonly numbers: readonly NumberQuestion[];
+  readonly choices: readonly ChoiceQuestion[];
+};
 
-const wish = (key: keyof Brief, label: string, unit: string, help: string | ((build: Build) => string), more: { times?: number; whole?: boolean } = {}): NumberQuestion =>
-  ({ section: 'brief', key, label, unit, times: more.times ?? 1, optional: true, help: typeof help === 'string' ? () => help : help, ...(more.whole ? { whole: true } : {}) });
-const room = (key: keyof Site, label: string, unit: string, help: string, times = 1, optional = false): NumberQuestion => ({ section: 'site', key, label, unit, times, optional, help: () => help });
-const choice = (key: keyof Site, label: string, options: ChoiceQuestion['options'], help: string): ChoiceQuestion => ({ section: 'site', key, label, options, help: () => help });
+const wish = (
+  key: keyof Brief,
+  label: string,
+  unit: string,
+  help: string | ((build: Build) => string),
+  more: { times?: number; whole?: boolean } = {},
+): NumberQuestion => ({
+  section: 'brief',
+  key,
+  label,
+  unit,
+  times: more.times ?? 1,
+  optional: true,
+  help: typeof help === 'string' ? () => help : help,
+  ...(more.whole ? { whole: true } : {}),
+});
+const room = (
+  key: keyof Site,
+  label: string,
+  unit: string,
+  help: string,
+  times = 1,
+  optional = false,
+): NumberQuestion => ({ section: 'site', key, label, unit, times, optional, help: () => help });
+const choice = (key: keyof Site, label: string, options: ChoiceQuestion['options'], help: string): ChoiceQuestion => ({
+  section: 'site',
+  key,
+  label,
+  options,
+  help: () => help,
+});
 
 const HOURS_A_YEAR = 8760;
 
@@ -19,29 +64,72 @@ function wattYearWords({ tariff, currency }: Build): string {
   return `${currency} ${((mean * HOURS_A_YEAR) / 1000 / minorPerMajor(currency)).toFixed(2)}`;
 }
 
-/** The worksheet in the order a builder thinks: what for, how much, what it may cost and draw, where it stands, who hears it. */
+/**
+ * The worksheet in the order a builder thinks: what for, how much, what it may cost and draw, where it stands, who
+ * hears it.
+ */
 export const groupsFor = (build: Build): readonly Group[] => [
   {
-    title: 'How much it holds', about: 'What the machine must keep, now and in some years. Marks appear on the tapes above as you type.', choices: [],
+    title: 'How much it holds',
+    about: 'What the machine must keep, now and in some years. Marks appear on the tapes above as you type.',
+    choices: [],
     numbers: [
       wish('usableTb', 'Room for data now', 'TB', 'What you have, and what comes in the first year.'),
-      wish('usableLaterTb', 'Room for data later', 'TB', 'In three to five years. It decides how many bays are worth having.'),
-      wish('drivesLater', 'Drives later, in all', 'drives', 'The machine is checked for that many bays and ports.', { whole: true }),
-      wish('failuresSurvived', 'Drives that may fail', 'at once', '0: a failed drive loses data. 1 is usual up to four drives, 2 above that.', { whole: true }),
+      wish(
+        'usableLaterTb',
+        'Room for data later',
+        'TB',
+        'In three to five years. It decides how many bays are worth having.',
+      ),
+      wish('drivesLater', 'Drives later, in all', 'drives', 'The machine is checked for that many bays and ports.', {
+        whole: true,
+      }),
+      wish(
+        'failuresSurvived',
+        'Drives that may fail',
+        'at once',
+        '0: a failed drive loses data. 1 is usual up to four drives, 2 above that.',
+        { whole: true },
+      ),
     ],
   },
   {
-    title: 'What it may cost and draw', about: 'Wishes, not gates: passing one is tagged, and never blocks.', choices: [],
+    title: 'What it may cost and draw',
+    about: 'Wishes, not gates: passing one is tagged, and never blocks.',
+    choices: [],
     numbers: [
-      wish('moneyMinor', 'Money to spend now', build.currency, 'Parts you own count as nothing.', { times: minorPerMajor(build.currency) }),
-      wish('idleW', 'Idle, at the wall', 'W', (one) => `Drives turning, nobody asking. 25–60 W is a small machine. One watt all year is about ${wattYearWords(one)}.`),
+      wish('moneyMinor', 'Money to spend now', build.currency, 'Parts you own count as nothing.', {
+        times: minorPerMajor(build.currency),
+      }),
+      wish(
+        'idleW',
+        'Idle, at the wall',
+        'W',
+        (one) =>
+          'Drives turning, nobody asking. 25–60 W is a small machine. One watt all year is about ' +
+          `${wattYearWords(one)}.`,
+      ),
       wish('peakW', 'Peak, at the wall', 'W', 'Everything at its most together: for the socket, the UPS or the boat.'),
       wish('networkGbPerS', 'Network', 'Gb/s', '1 carries about 118 MB/s, 2.5 about 290, 10 about 1,180.'),
     ],
   },
   {
-    title: 'Room it has to stand in', about: 'Outside sizes in millimetres. In a rack, depth, width and weight are hard limits.',
-    choices: [choice('place', 'It stands', [['shelf', 'on a shelf'], ['floor', 'on the floor'], ['rack', 'in a rack'], ['cupboard', 'in a cupboard'], ['outdoors', 'outdoors']], 'In a rack, size and weight become hard limits.')],
+    title: 'Room it has to stand in',
+    about: 'Outside sizes in millimetres. In a rack, depth, width and weight are hard limits.',
+    choices: [
+      choice(
+        'place',
+        'It stands',
+        [
+          ['shelf', 'on a shelf'],
+          ['floor', 'on the floor'],
+          ['rack', 'in a rack'],
+          ['cupboard', 'in a cupboard'],
+          ['outdoors', 'outdoors'],
+        ],
+        'In a rack, size and weight become hard limits.',
+      ),
+    ],
     numbers: [
       wish('maxDepthMm', 'Depth', 'mm', 'Leave 60–80 mm behind it for leads and plugs.'),
       wish('maxWidthMm', 'Width', 'mm', 'A rack with slide rails takes 430–440 mm of body.'),
@@ -51,41 +139,127 @@ export const groupsFor = (build: Build): readonly Group[] => [
     ],
   },
   {
-    title: 'Who hears it', about: 'The sound tape shows what arrives at this ear, the room’s own floor with it.',
+    title: 'Who hears it',
+    about: 'The sound tape shows what arrives at this ear, the room’s own floor with it.',
     choices: [
-      choice('listening', 'Room of the ear', [['bedroom', 'bedroom at night'], ['living', 'living room'], ['office', 'office'], ['none', 'nobody’s']], 'A bedroom at night has about 22 dB(A) by itself, a living room 30, an office 36.'),
-      choice('standing', 'Near it are', [['open', 'no walls'], ['wall', 'one wall'], ['corner', 'a corner']], 'Each wall throws sound back: about 3 dB.'),
-      choice('room', 'The room is', [['soft', 'soft: carpet, curtains, beds'], ['ordinary', 'ordinary'], ['hard', 'hard: tiles, bare walls'], ['outdoors', 'outdoors']], 'Soft rooms swallow sound, hard ones keep it.'),
-      choice('door', 'Between them', [['none', 'nothing'], ['slatted', 'a slatted door'], ['ordinary', 'an ordinary door'], ['sealed', 'a sealed door']], 'About 3, 8 and 15 dB less.'),
+      choice(
+        'listening',
+        'Room of the ear',
+        [
+          ['bedroom', 'bedroom at night'],
+          ['living', 'living room'],
+          ['office', 'office'],
+          ['none', 'nobody’s'],
+        ],
+        'A bedroom at night has about 22 dB(A) by itself, a living room 30, an office 36.',
+      ),
+      choice(
+        'standing',
+        'Near it are',
+        [
+          ['open', 'no walls'],
+          ['wall', 'one wall'],
+          ['corner', 'a corner'],
+        ],
+        'Each wall throws sound back: about 3 dB.',
+      ),
+      choice(
+        'room',
+        'The room is',
+        [
+          ['soft', 'soft: carpet, curtains, beds'],
+          ['ordinary', 'ordinary'],
+          ['hard', 'hard: tiles, bare walls'],
+          ['outdoors', 'outdoors'],
+        ],
+        'Soft rooms swallow sound, hard ones keep it.',
+      ),
+      choice(
+        'door',
+        'Between them',
+        [
+          ['none', 'nothing'],
+          ['slatted', 'a slatted door'],
+          ['ordinary', 'an ordinary door'],
+          ['sealed', 'a sealed door'],
+        ],
+        'About 3, 8 and 15 dB less.',
+      ),
     ],
     numbers: [
-      wish('earDb', 'At the ear, at most', 'dB(A)', 'Bedroom at night 20–25, quiet living room 28–32, office 35–40. Ten more sound about twice as loud.'),
+      wish(
+        'earDb',
+        'At the ear, at most',
+        'dB(A)',
+        'Bedroom at night 20–25, quiet living room 28–32, office 35–40. Ten more sound about twice as loud.',
+      ),
       room('earMm', 'From machine to ear', 'm', 'Half the way is about 6 dB more, near by.', 1000),
     ],
   },
   {
-    title: 'Air and mains', about: 'What the air brings in, and what comes out of the wall.',
+    title: 'Air and mains',
+    about: 'What the air brings in, and what comes out of the wall.',
     choices: [
-      choice('cupboard', 'Enclosed by', [['none', 'nothing'], ['vented', 'a vented cupboard'], ['closed', 'a closed cupboard']], 'A closed cupboard warms by about 1 K for every 6 W.'),
-      choice('mainsV', 'Mains', [[230, '230 V'], [115, '115 V']], 'Supplies lose a little less on 230 V.'),
+      choice(
+        'cupboard',
+        'Enclosed by',
+        [
+          ['none', 'nothing'],
+          ['vented', 'a vented cupboard'],
+          ['closed', 'a closed cupboard'],
+        ],
+        'A closed cupboard warms by about 1 K for every 6 W.',
+      ),
+      choice(
+        'mainsV',
+        'Mains',
+        [
+          [230, '230 V'],
+          [115, '115 V'],
+        ],
+        'Supplies lose a little less on 230 V.',
+      ),
     ],
     numbers: [
       room('ambientC', 'Usual air', '°C', 'On an ordinary day.'),
       room('hotDayC', 'Hot day', '°C', 'The warmest it gets where it stands.'),
-      room('noiseFloorDb', 'Measured floor', 'dB(A)', 'If you measured the silent room; otherwise the typical one stands in.', 1, true),
+      room(
+        'noiseFloorDb',
+        'Measured floor',
+        'dB(A)',
+        'If you measured the silent room; otherwise the typical one stands in.',
+        1,
+        true,
+      ),
     ],
   },
 ];
 
-export const MUST_HAVES = [['ecc', 'ECC memory', 'Single flipped bits are put right instead of written to disk.'], ['hotSwap', 'Hot swap', 'Drives change without opening it or stopping it.'], ['remoteManagement', 'Remote management', 'Install, start and repair it from another chair.'], ['allFlash', 'All flash', 'No moving parts among the data drives.']] as const;
+export const MUST_HAVES = [
+  ['ecc', 'ECC memory', 'Single flipped bits are put right instead of written to disk.'],
+  ['hotSwap', 'Hot swap', 'Drives change without opening it or stopping it.'],
+  ['remoteManagement', 'Remote management', 'Install, start and repair it from another chair.'],
+  ['allFlash', 'All flash', 'No moving parts among the data drives.'],
+] as const;
 
 /** The number typed, as it is stored; null for an empty answer, a sentence for one that cannot be. */
-export function readAnswer(text: string, question: Pick<NumberQuestion, 'times' | 'whole' | 'optional' | 'unit'>): { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly words: string } {
-  const plain = text.trim().replace(/[\s\u202f]/g, '').replace(',', '.');
-  if (plain === '') return question.optional ? { ok: true, value: null } : { ok: false, words: 'This one cannot be left open; what was there is kept.' };
+export function readAnswer(
+  text: string,
+  question: Pick<NumberQuestion, 'times' | 'whole' | 'optional' | 'unit'>,
+): { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly words: string } {
+  const plain = text
+    .trim()
+    .replace(/[\s\u202f]/g, '')
+    .replace(',', '.');
+  if (plain === '')
+    return question.optional
+      ? { ok: true, value: null }
+      : { ok: false, words: 'This one cannot be left open; what was there is kept.' };
   const number = Number(plain);
-  if (!Number.isFinite(number)) return { ok: false, words: `“${text.trim()}” is not a number; what was there is kept.` };
-  if (question.whole && !Number.isInteger(number)) return { ok: false, words: 'A whole number, please; what was there is kept.' };
+  if (!Number.isFinite(number))
+    return { ok: false, words: `“${text.trim()}” is not a number; what was there is kept.` };
+  if (question.whole && !Number.isInteger(number))
+    return { ok: false, words: 'A whole number, please; what was there is kept.' };
   const value = number * question.times;
   return { ok: true, value: question.times > 1 ? Math.round(value) : value };
 }

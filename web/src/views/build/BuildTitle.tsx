@@ -7,9 +7,19 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { GiveOut } from './GiveOut';
 import { STATUS_WORDS } from '../../words/status';
 
-const SAVE_WORDS: Record<SaveState, string> = { saved: 'Saved', saving: 'Saving …', kept: 'Saved in this browser only', unkept: 'Not saved: leave this page open', stale: 'Changed elsewhere', gone: 'Deleted elsewhere' };
+const SAVE_WORDS: Record<SaveState, string> = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  kept: 'Saved in this browser only',
+  unkept: 'Not saved: leave this page open',
+  stale: 'Changed elsewhere',
+  gone: 'Deleted elsewhere',
+};
 
-type Props = { /** Opens the sheet of keys, where a view has keys of its own. */ readonly onHelp?: () => void; /** Where the keyboard goes once the name is typed. */ readonly onNamed?: () => void };
+type Props = {
+  /** Opens the sheet of keys, where a view has keys of its own. */ readonly onHelp?: () => void;
+  /** Where the keyboard goes once the name is typed. */ readonly onNamed?: () => void;
+};
 
 /** The name with its status, the views of the machine, undo and redo, and the saved state in words. */
 export function BuildTitle({ onHelp, onNamed }: Props) {
@@ -22,21 +32,72 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
   return (
     <>
       <NameField onNamed={onNamed} />
-      <span aria-live="polite" className={`text-[13px] font-medium whitespace-nowrap ${unworked !== null ? 'bad' : status?.tone ?? 'text-mid'}`} data-testid="status">{unworked === null ? status?.word ?? '…' : 'Not worked out'}</span>
-      {build && <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]"><ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink><ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink><ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink></nav>}
-      <span className="ml-2 flex gap-1">
-        <button type="button" className="press" disabled={past.length === 0} onClick={() => dispatch(undo())} title={past.at(-1)?.words}>Undo</button>
-        <button type="button" className="press" disabled={future.length === 0} onClick={() => dispatch(redo())} title={future[0]?.words}>Redo</button>
+      <span
+        aria-live="polite"
+        className={
+          'text-[13px] font-medium whitespace-nowrap ' + `${unworked !== null ? 'bad' : (status?.tone ?? 'text-mid')}`
+        }
+        data-testid="status"
+      >
+        {unworked === null ? (status?.word ?? '…') : 'Not worked out'}
       </span>
-      <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">{SAVE_WORDS[save]}</span>
+      {build && (
+        <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]">
+          <ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink>
+          <ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink>
+          <ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink>
+        </nav>
+      )}
+      <span className="ml-2 flex gap-1">
+        <button
+          type="button"
+          className="press"
+          disabled={past.length === 0}
+          onClick={() => dispatch(undo())}
+          title={past.at(-1)?.words}
+        >
+          Undo
+        </button>
+        <button
+          type="button"
+          className="press"
+          disabled={future.length === 0}
+          onClick={() => dispatch(redo())}
+          title={future[0]?.words}
+        >
+          Redo
+        </button>
+      </span>
+      <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">
+        {SAVE_WORDS[save]}
+      </span>
       <GiveOut />
-      {onHelp && <button type="button" className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline" onClick={onHelp}>Keys <span className="key">?</span></button>}
+      {onHelp && (
+        <button
+          type="button"
+          className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline"
+          onClick={onHelp}
+        >
+          Keys <span className="key">?</span>
+        </button>
+      )}
     </>
   );
 }
 
 function ViewLink({ to, children }: { readonly to: string; readonly children: string }) {
-  return <NavLink end to={to} className={({ isActive }) => `flex min-h-7 items-center px-2 ${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`}>{children}</NavLink>;
+  return (
+    <NavLink
+      end
+      to={to}
+      className={({ isActive }) =>
+        'flex min-h-7 items-center px-2 ' +
+        `${isActive ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline'}`
+      }
+    >
+      {children}
+    </NavLink>
+  );
 }
 
 function NameField({ onNamed }: { readonly onNamed: (() => void) | undefined }) {
@@ -46,17 +107,36 @@ function NameField({ onNamed }: { readonly onNamed: (() => void) | undefined }) 
   const [typed, setTyped] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const fresh = params.get('name') === 'edit';
-  useEffect(() => { if (fresh) input.current?.select(); }, [fresh]);
+  useEffect(() => {
+    if (fresh) input.current?.select();
+  }, [fresh]);
   const leave = () => {
     if (typed !== null && typed.trim() !== name) dispatch(edit([{ type: 'set.name', value: typed.trim() }]));
     setTyped(null);
   };
   return (
     <input
-      ref={input} aria-label="Name of the machine" className="plain min-w-24 rounded-sm border-b border-dotted border-mid px-1 text-[15px] font-semibold" maxLength={LIMITS.nameCharacters}
-      style={{ width: `${Math.min(34, Math.max(8, (typed ?? name).length + 1))}ch` }} title={name} value={typed ?? name} placeholder="Unnamed" autoFocus={fresh}
-      onChange={(event) => setTyped(event.target.value)} onBlur={leave}
-      onKeyDown={(event) => { if (event.key === 'Enter') { leave(); onNamed?.(); } if (event.key === 'Escape') { setTyped(null); onNamed?.(); } }}
+      ref={input}
+      aria-label="Name of the machine"
+      className="plain min-w-24 rounded-sm border-b border-dotted border-mid px-1 text-[15px] font-semibold"
+      maxLength={LIMITS.nameCharacters}
+      style={{ width: `${Math.min(34, Math.max(8, (typed ?? name).length + 1))}ch` }}
+      title={name}
+      value={typed ?? name}
+      placeholder="Unnamed"
+      autoFocus={fresh}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={leave}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') {
+          leave();
+          onNamed?.();
+        }
+        if (event.key === 'Escape') {
+          setTyped(null);
+          onNamed?.();
+        }
+      }}
     />
   );
 }

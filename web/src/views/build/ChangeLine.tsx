@@ -6,21 +6,61 @@ import type { BenchView } from '../../worker/messages';
 import { SaveNotice, wantsNotice } from './SaveNotice';
 import { changeWords, countWords, unitWords } from '../../words/format';
 
-const SAID: readonly (readonly [FigureId, string])[] = [['power.idleWallW', 'idle'], ['power.peakWallW', 'peak'], ['sound.earIdleDb', ''], ['cost.now', 'money'], ['capacity.rawTb', 'raw'], ['ports.free', 'ports free']];
+const SAID: readonly (readonly [FigureId, string])[] = [
+  ['power.idleWallW', 'idle'],
+  ['power.peakWallW', 'peak'],
+  ['sound.earIdleDb', ''],
+  ['cost.now', 'money'],
+  ['capacity.rawTb', 'raw'],
+  ['ports.free', 'ports free'],
+];
 
-/** What the last edit changed, in one line, with undo beside it; before it what was refused, and what keeps edits from the server. */
-export function ChangeLine({ hint = 'Click a place in the drawing to see what goes there.' }: { readonly hint?: string }) {
+/**
+ * What the last edit changed, in one line, with undo beside it; before it what was refused, and what keeps edits from
+ * the server.
+ */
+export function ChangeLine({
+  hint = 'Click a place in the drawing to see what goes there.',
+}: {
+  readonly hint?: string;
+}) {
   const state = useAppSelector(({ bench: shown }) => shown);
   const { said, problem, view, before, past } = state;
   const dispatch = useAppDispatch();
-  if (problem) return (
-    <p role="alert" className="flex min-h-7 items-center gap-3 border-b border-line px-4 text-[13px]"><span className="bad">{problem}</span><button type="button" className="plain min-h-6 underline" onClick={() => dispatch(bench.problemSeen())}>Close</button></p>
-  );
+  if (problem)
+    return (
+      <p role="alert" className="flex min-h-7 items-center gap-3 border-b border-line px-4 text-[13px]">
+        <span className="bad">{problem}</span>
+        <button type="button" className="plain min-h-6 underline" onClick={() => dispatch(bench.problemSeen())}>
+          Close
+        </button>
+      </p>
+    );
   if (wantsNotice(state)) return <SaveNotice />;
   return (
-    <p aria-live="polite" data-testid="change-line" className="flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 text-[13px] whitespace-nowrap text-mid">
-      {said && view ? <><span className="max-w-[40%] truncate font-medium text-ink" title={said}>{said}</span><span className="min-w-0 truncate">{changes(before, view).join(', ')}</span></> : <span>{hint}</span>}
-      {said && past.length > 0 && !said.startsWith('Undone') && <button type="button" className="plain min-h-6 text-ink underline" onClick={() => dispatch(undo())}>Undo</button>}
+    <p
+      aria-live="polite"
+      data-testid="change-line"
+      className={
+        'flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 ' +
+        'text-[13px] whitespace-nowrap text-mid'
+      }
+    >
+      {said && view ? (
+        <>
+          <span className="max-w-[40%] truncate font-medium text-ink" title={said}>
+            {said}
+          </span>
+          <span className="min-w-0 truncate">{changes(before, view).join(', ')}</span>
+        </>
+      ) : (
+        <span>{hint}</span>
+      )}
+      {said && past.length > 0 && !said.startsWith('Undone') && (
+        <button type="button" className="plain min-h-6 text-ink underline" onClick={() => dispatch(undo())}>
+          Undo
+        </button>
+      )}
     </p>
   );
 }
@@ -37,5 +77,8 @@ function changes(before: BenchView | null, view: BenchView): string[] {
   });
   const blockers = (one: BenchView) => one.snags.filter((snag) => snag.severity === 'blocker').length;
   const more = blockers(view) - blockers(before);
-  return [...figures, ...(more > 0 ? [`${countWords(more, 'new blocker')}`] : more < 0 ? [`${countWords(-more, 'blocker')} fewer`] : [])];
+  return [
+    ...figures,
+    ...(more > 0 ? [`${countWords(more, 'new blocker')}`] : more < 0 ? [`${countWords(-more, 'blocker')} fewer`] : []),
+  ];
 }

@@ -16,7 +16,12 @@ const TAPES: readonly TapeOf[] = [
   { id: 'power.idleWallW', label: 'Idle at the wall', limit: (build) => build.brief.idleW },
   { id: 'power.peakWallW', label: 'Peak at the wall', limit: (build) => build.brief.peakW },
   { id: 'sound.earIdleDb', label: 'Sound at the ear', limit: (build) => build.brief.earDb },
-  { id: 'cost.now', label: 'Money now', limit: (build) => (build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency)) },
+  {
+    id: 'cost.now',
+    label: 'Money now',
+    limit: (build) =>
+      build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency),
+  },
   { id: 'capacity.rawTb', label: 'Raw capacity', limit: (build) => build.brief.usableTb },
 ];
 /** Figures where more is wanted: below the mark is short of it. */
@@ -29,36 +34,94 @@ export function Tapes() {
   const ghost = useContext(BenchContext)?.ghost;
   if (!build) return null;
   return (
-    <section aria-label="Tapes" id="tapes" tabIndex={-1} className={`grid shrink-0 grid-cols-2 border-b border-line sm:grid-cols-3 md:grid-cols-6 ${isOld ? 'of-earlier' : ''}`}>
-      {TAPES.map((tape) => <TapeCell key={tape.id} tape={tape} figure={figures?.[tape.id]} ghost={ghost?.figures?.[tape.id]} limit={tape.limit(build)} aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined} />)}
+    <section
+      aria-label="Tapes"
+      id="tapes"
+      tabIndex={-1}
+      className={
+        'grid shrink-0 grid-cols-2 border-b border-line sm:grid-cols-3 md:grid-cols-6 ' + `${isOld ? 'of-earlier' : ''}`
+      }
+    >
+      {TAPES.map((tape) => (
+        <TapeCell
+          key={tape.id}
+          tape={tape}
+          figure={figures?.[tape.id]}
+          ghost={ghost?.figures?.[tape.id]}
+          limit={tape.limit(build)}
+          aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined}
+        />
+      ))}
     </section>
   );
 }
 
-const aside = (bays: Figure | undefined, ports: Figure | undefined) => (bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined);
+const aside = (bays: Figure | undefined, ports: Figure | undefined) =>
+  bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined;
 
-type CellProps = { readonly tape: TapeOf; readonly figure: Figure | undefined; readonly ghost: Figure | undefined; readonly limit: number | undefined; readonly aside: string | undefined };
+type CellProps = {
+  readonly tape: TapeOf;
+  readonly figure: Figure | undefined;
+  readonly ghost: Figure | undefined;
+  readonly limit: number | undefined;
+  readonly aside: string | undefined;
+};
 
 function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
   const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
   const off = !!mark && mark.tone !== 'text-mid';
-  const open = async (opened: boolean) => { setExplained(opened ? await benchWorker().explain(tape.id) : null); };
-  const number = figure ? (tape.id === 'drives.room' ? `${figure.value} more` : figureNumber(tape.id, figure.value)) : '–';
+  const open = async (opened: boolean) => {
+    setExplained(opened ? await benchWorker().explain(tape.id) : null);
+  };
+  const number = figure
+    ? tape.id === 'drives.room'
+      ? `${figure.value} more`
+      : figureNumber(tape.id, figure.value)
+    : '–';
   return (
     <div className="min-w-0 border-r border-line px-3 pt-1.5 pb-1 last:border-r-0" data-figure={tape.id}>
-      <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid"><span className="truncate">{tape.label}</span>{mark && <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>}</div>
+      <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid">
+        <span className="truncate">{tape.label}</span>
+        {mark && <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>}
+      </div>
       <Popover.Root onOpenChange={(opened) => void open(opened)}>
-        <Popover.Trigger className="plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline" disabled={!figure} aria-label={`${tape.label}: ${number} ${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`}>
-          <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>{number}</span>
-          {figure && tape.id !== 'drives.room' && <span className="mono text-[11px] text-mid xl:text-[11.5px]">{unitWords(figure)} {rangeWords(tape.id, figure)}</span>}
-          {extra && <span className="truncate text-[12px] text-mid" title="free bays and free ports">{extra}</span>}
+        <Popover.Trigger
+          className="plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline"
+          disabled={!figure}
+          aria-label={
+            `${tape.label}: ${number} ` +
+            `${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`
+          }
+        >
+          <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>
+            {number}
+          </span>
+          {figure && tape.id !== 'drives.room' && (
+            <span className="mono text-[11px] text-mid xl:text-[11.5px]">
+              {unitWords(figure)} {rangeWords(tape.id, figure)}
+            </span>
+          )}
+          {extra && (
+            <span className="truncate text-[12px] text-mid" title="free bays and free ports">
+              {extra}
+            </span>
+          )}
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content aria-label={`Working of ${tape.label}`} sideOffset={6} collisionPadding={8} className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4">
+          <Popover.Content
+            aria-label={`Working of ${tape.label}`}
+            sideOffset={6}
+            collisionPadding={8}
+            className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4"
+          >
             <h2 className="text-[15px] font-semibold">{tape.label}</h2>
-            {explained ? <WorkingTree working={explained.working} id={tape.id} /> : <p className="text-mid">Working it out …</p>}
+            {explained ? (
+              <WorkingTree working={explained.working} id={tape.id} />
+            ) : (
+              <p className="text-mid">Working it out …</p>
+            )}
             <Popover.Close className="press mt-3">Close</Popover.Close>
           </Popover.Content>
         </Popover.Portal>

@@ -1,7 +1,11 @@
 import type { Figure } from '@inch-tower/core';
 
 /** A value beside its mark in words: a range that only touches the mark says "may be". */
-export function markWords(figure: Pick<Figure, 'value' | 'lo' | 'hi'>, limit: number, wantsMore: boolean): { readonly words: string; readonly tone: string } | null {
+export function markWords(
+  figure: Pick<Figure, 'value' | 'lo' | 'hi'>,
+  limit: number,
+  wantsMore: boolean,
+): { readonly words: string; readonly tone: string } | null {
   if (wantsMore) return figure.value < limit ? { words: 'short of mark', tone: 'warn' } : null;
   if (figure.lo > limit) return { words: 'over mark', tone: 'bad' };
   if (figure.value > limit) return { words: 'probably over mark', tone: 'bad' };

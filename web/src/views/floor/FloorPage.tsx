@@ -2,7 +2,14 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { newBuild, parseBuildText, LIMITS, type Build } from '@inch-tower/core';
 import { freshId } from '../../freshId';
-import { problemOf, useBuildsQuery, useCreateBuildMutation, useDeleteBuildMutation, useLazyWholeBuildQuery, type BuildCard } from '../../state/api';
+import {
+  problemOf,
+  useBuildsQuery,
+  useCreateBuildMutation,
+  useDeleteBuildMutation,
+  useLazyWholeBuildQuery,
+  type BuildCard,
+} from '../../state/api';
 import { desk } from '../../saving/here';
 import { forgetKeys, keptOf } from '../../saving/keptStore';
 import { Masthead } from '../Masthead';
@@ -15,7 +22,13 @@ const SEARCH_FROM = 13;
 const SEARCH_AFTER_MS = 200;
 const LOOK_AGAIN_MS = 1_500;
 
-type Leaving = { readonly card: BuildCard; /** Copies of it that closed tabs left, and how many edits of it are on no server. */ readonly keys: readonly string[]; readonly steps: number };
+type Leaving = {
+  readonly card: BuildCard;
+  /** Copies of it that closed tabs left. */
+  readonly keys: readonly string[];
+  /** How many edits of it are on no server. */
+  readonly steps: number;
+};
 
 /** The builds as elevations standing on one floor line, all to one scale. */
 export function FloorPage() {
@@ -37,34 +50,51 @@ export function FloorPage() {
   const [leaving, setLeaving] = useState<Leaving | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
-  useEffect(() => { document.title = 'Inch Tower'; }, []);
+  useEffect(() => {
+    document.title = 'Inch Tower';
+  }, []);
 
-  const create = useCallback(async (build: Build, query = '') => {
-    setProblem(null);
-    const made = await createBuild(build);
-    if (made.data) void navigate(`/b/${build.id}${query}`);
-    else setProblem(problemOf(made.error).detail);
-  }, [createBuild, navigate]);
-  const duplicate = useCallback(async ({ id, name }: BuildCard) => {
-    const read = await readBuild(id);
-    if (read.data) await create({ ...read.data, id: freshId(), name: `${name}, copy`.slice(0, LIMITS.nameCharacters) });
-    else setProblem(`“${name || 'Unnamed'}” was not duplicated. ${problemOf(read.error).detail}`);
-  }, [create, readBuild]);
+  const create = useCallback(
+    async (build: Build, query = '') => {
+      setProblem(null);
+      const made = await createBuild(build);
+      if (made.data) void navigate(`/b/${build.id}${query}`);
+      else setProblem(problemOf(made.error).detail);
+    },
+    [createBuild, navigate],
+  );
+  const duplicate = useCallback(
+    async ({ id, name }: BuildCard) => {
+      const read = await readBuild(id);
+      if (read.data)
+        await create({ ...read.data, id: freshId(), name: `${name}, copy`.slice(0, LIMITS.nameCharacters) });
+      else setProblem(`“${name || 'Unnamed'}” was not duplicated. ${problemOf(read.error).detail}`);
+    },
+    [create, readBuild],
+  );
   const askTakeDown = useCallback(async (card: BuildCard) => {
     const kept = await keptOf(card.id);
-    setLeaving({ card, keys: kept.map(({ key }) => key), steps: (desk.draft(card.id)?.unsaved.length ?? 0) + kept.reduce((sum, { edits }) => sum + edits.length, 0) });
+    setLeaving({
+      card,
+      keys: kept.map(({ key }) => key),
+      steps: (desk.draft(card.id)?.unsaved.length ?? 0) + kept.reduce((sum, { edits }) => sum + edits.length, 0),
+    });
   }, []);
   const takeDown = async ({ card: { id, etag, name }, keys }: Leaving) => {
     setLeaving(null);
     setProblem(null);
     const gone = await deleteBuild({ id, etag });
-    if (gone.error && problemOf(gone.error).code !== 'noBuild') return setProblem(`“${name || 'Unnamed'}” was not taken down. ${problemOf(gone.error).detail}`);
+    if (gone.error && problemOf(gone.error).code !== 'noBuild')
+      return setProblem(`“${name || 'Unnamed'}” was not taken down. ${problemOf(gone.error).detail}`);
     // What this browser kept of it was told of and goes with it.
     await desk.giveUp(id);
     await forgetKeys(keys);
   };
   const importFile = async (chosen: File) => {
-    if (chosen.size > LIMITS.bodyBytes) return setProblem(`${chosen.name} was not taken in: it is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB. Nothing was saved.`);
+    if (chosen.size > LIMITS.bodyBytes)
+      return setProblem(
+        `${chosen.name} was not taken in: it is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB. Nothing was saved.`,
+      );
     const parsed = parseBuildText(await chosen.text());
     if (!parsed.ok) return setProblem(`${chosen.name} was not taken in. ${parsed.words} Nothing was saved.`);
     await create({ ...parsed.build, id: freshId() });
@@ -75,29 +105,110 @@ export function FloorPage() {
 
   return (
     <div className="flex h-full flex-col">
-      <Masthead><span className="text-mid">The floor</span></Masthead>
+      <Masthead>
+        <span className="text-mid">The floor</span>
+      </Masthead>
       <main className="flex min-h-0 flex-1 flex-col overflow-auto">
         <div className="flex flex-wrap items-center gap-2 px-6 pt-5">
           <h1 className="mr-4 text-xl font-semibold">Machines</h1>
-          <button type="button" className="press strong" onClick={() => void create(newBuild(freshId(), 'New machine'), '?name=edit')}>New machine</button>
-          <button type="button" className="press" onClick={() => file.current?.click()}>Take in a build file</button>
-          <input ref={file} type="file" accept=".json,application/json" className="hidden" aria-label="Build file" tabIndex={-1} onChange={(event) => { const chosen = event.target.files?.[0]; event.target.value = ''; if (chosen) void importFile(chosen); }} />
-          {searches && <label className="ml-auto flex items-center gap-2 text-[13px]">Find by name<input type="search" className="field w-48" value={typed} maxLength={200} onChange={(event) => { setTyped(event.target.value); setLimit(PAGE); }} /></label>}
+          <button
+            type="button"
+            className="press strong"
+            onClick={() => void create(newBuild(freshId(), 'New machine'), '?name=edit')}
+          >
+            New machine
+          </button>
+          <button type="button" className="press" onClick={() => file.current?.click()}>
+            Take in a build file
+          </button>
+          <input
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            className="hidden"
+            aria-label="Build file"
+            tabIndex={-1}
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              event.target.value = '';
+              if (chosen) void importFile(chosen);
+            }}
+          />
+          {searches && (
+            <label className="ml-auto flex items-center gap-2 text-[13px]">
+              Find by name
+              <input
+                type="search"
+                className="field w-48"
+                value={typed}
+                maxLength={200}
+                onChange={(event) => {
+                  setTyped(event.target.value);
+                  setLimit(PAGE);
+                }}
+              />
+            </label>
+          )}
         </div>
-        {problem && <p role="alert" className="mx-6 mt-3 flex items-start gap-3 border-l-4 border-bad bg-sheet px-3 py-2"><span className="min-w-0 flex-1 break-words">{problem}</span><button type="button" className="plain min-h-6 underline" onClick={() => setProblem(null)}>Close</button></p>}
+        {problem && (
+          <p role="alert" className="mx-6 mt-3 flex items-start gap-3 border-l-4 border-bad bg-sheet px-3 py-2">
+            <span className="min-w-0 flex-1 break-words">{problem}</span>
+            <button type="button" className="plain min-h-6 underline" onClick={() => setProblem(null)}>
+              Close
+            </button>
+          </p>
+        )}
         {leaving && (
-          <p role="alertdialog" aria-label="Take down a machine" className="mx-6 mt-3 flex flex-wrap items-center gap-3 border-l-4 border-warn bg-sheet px-3 py-2">
-            <span>Take down “{leaving.card.name}” for good? Its file and all its revisions go with it{leaving.steps > 0 ? `, and ${leaving.steps === 1 ? '1 change' : `${leaving.steps} changes`} that never reached the server` : ''}.</span>
-            <button type="button" className="press" onClick={() => void takeDown(leaving)}>Take it down</button>
-            <button type="button" className="press" autoFocus onClick={() => setLeaving(null)}>Keep it</button>
+          <p
+            role="alertdialog"
+            aria-label="Take down a machine"
+            className="mx-6 mt-3 flex flex-wrap items-center gap-3 border-l-4 border-warn bg-sheet px-3 py-2"
+          >
+            <span>
+              Take down “{leaving.card.name}” for good? Its file and all its revisions go with it
+              {leaving.steps > 0
+                ? `, and ${leaving.steps === 1 ? '1 change' : `${leaving.steps} changes`} that never reached the server`
+                : ''}
+              .
+            </span>
+            <button type="button" className="press" onClick={() => void takeDown(leaving)}>
+              Take it down
+            </button>
+            <button type="button" className="press" autoFocus onClick={() => setLeaving(null)}>
+              Keep it
+            </button>
           </p>
         )}
         <KeptLine />
         {isLoading && <p className="px-6 py-8 text-mid">Looking at the floor …</p>}
-        {error && <p role="alert" className="mx-6 mt-6 bg-sheet px-3 py-2">{problemOf(error).detail} Nothing you did is lost. <button type="button" className="plain min-h-6 underline" onClick={() => void refetch()}>Try again</button></p>}
-        {data && total === 0 && <p className="px-6 py-8 text-mid">{search ? `No machine has “${search}” in its name.` : 'No machine stands here yet. Begin with “New machine”: no brief is asked for.'}</p>}
+        {error && (
+          <p role="alert" className="mx-6 mt-6 bg-sheet px-3 py-2">
+            {problemOf(error).detail} Nothing you did is lost.{' '}
+            <button type="button" className="plain min-h-6 underline" onClick={() => void refetch()}>
+              Try again
+            </button>
+          </p>
+        )}
+        {data && total === 0 && (
+          <p className="px-6 py-8 text-mid">
+            {search
+              ? `No machine has “${search}” in its name.`
+              : 'No machine stands here yet. Begin with “New machine”: no brief is asked for.'}
+          </p>
+        )}
         {shown.length > 0 && <FloorLine cards={shown} onDuplicate={duplicate} onTakeDown={askTakeDown} />}
-        {shown.length < total && <p className="px-6 pb-8 text-[13px] text-mid">{shown.length} of {total} machines. {limit < MOST ? <button type="button" className="press ml-2" onClick={() => setLimit(Math.min(MOST, limit + PAGE))}>Show more</button> : 'Find the others by name.'}</p>}
+        {shown.length < total && (
+          <p className="px-6 pb-8 text-[13px] text-mid">
+            {shown.length} of {total} machines.{' '}
+            {limit < MOST ? (
+              <button type="button" className="press ml-2" onClick={() => setLimit(Math.min(MOST, limit + PAGE))}>
+                Show more
+              </button>
+            ) : (
+              'Find the others by name.'
+            )}
+          </p>
+        )}
       </main>
     </div>
   );

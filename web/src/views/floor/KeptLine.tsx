@@ -13,11 +13,16 @@ export function KeptLine() {
     let shown = true;
     const look = () => {
       setHere(desk.waiting().map(({ id, draft }) => ({ id, name: draft.build.name, steps: draft.unsaved.length })));
-      void keptOfAll().then((all) => { if (shown) setLeft(all.map(({ id, kept }) => ({ id, name: kept.build.name, steps: kept.edits.length }))); });
+      void keptOfAll().then((all) => {
+        if (shown) setLeft(all.map(({ id, kept }) => ({ id, name: kept.build.name, steps: kept.edits.length })));
+      });
     };
     look();
     const end = onDraftChanged(look);
-    return () => { shown = false; end(); };
+    return () => {
+      shown = false;
+      end();
+    };
   }, []);
   const waiting = [...here, ...left.filter((one) => !here.some(({ id }) => id === one.id))];
   if (waiting.length === 0) return null;
@@ -25,7 +30,13 @@ export function KeptLine() {
     <div role="status" className="mx-6 mt-3 border-l-4 border-warn bg-sheet px-3 py-2">
       Not on the server yet:{' '}
       {waiting.map(({ id, name, steps }, i) => (
-        <span key={`${id} ${i}`}>{i > 0 && ', '}<Link className="underline" to={`/b/${id}`}>{name || 'Unnamed'}</Link> ({steps === 1 ? '1 change' : `${steps} changes`})</span>
+        <span key={`${id} ${i}`}>
+          {i > 0 && ', '}
+          <Link className="underline" to={`/b/${id}`}>
+            {name || 'Unnamed'}
+          </Link>{' '}
+          ({steps === 1 ? '1 change' : `${steps} changes`})
+        </span>
       ))}
       . Open a machine to go on from there.
     </div>

@@ -4,12 +4,30 @@ import { familiesOf, priceSpan, search, searchable, shelfOf } from './families';
 
 const read = (name: string) => JSON.parse(readFileSync(`demo/catalogue/${name}`, 'utf8')) as never[];
 const byId = <T extends { id: string }>(list: readonly T[]) => Object.fromEntries(list.map((one) => [one.id, one]));
-const catalogue: Catalogue = { archetypes: byId<Archetype>(read('archetypes.json')), sheets: byId<Sheet>(readdirSync('demo/catalogue').filter((name) => name !== 'archetypes.json').flatMap(read)) };
+const catalogue: Catalogue = {
+  archetypes: byId<Archetype>(read('archetypes.json')),
+  sheets: byId<Sheet>(
+    readdirSync('demo/catalogue')
+      .filter((name) => name !== 'archetypes.json')
+      .flatMap(read),
+  ),
+};
 const all = Object.values(catalogue.sheets);
 
 test('a series is one row with its members by capacity', () => {
   const barge = familiesOf(all, catalogue.archetypes).find((family) => family.name === 'Barge')!;
-  expect(barge.members.map((sheet) => sheet.name)).toEqual(['Barge 2 TB', 'Barge 4 TB', 'Barge 6 TB', 'Barge 8 TB', 'Barge 10 TB', 'Barge 12 TB', 'Barge 16 TB', 'Barge 18 TB', 'Barge 20 TB', 'Barge 24 TB']);
+  expect(barge.members.map((sheet) => sheet.name)).toEqual([
+    'Barge 2 TB',
+    'Barge 4 TB',
+    'Barge 6 TB',
+    'Barge 8 TB',
+    'Barge 10 TB',
+    'Barge 12 TB',
+    'Barge 16 TB',
+    'Barge 18 TB',
+    'Barge 20 TB',
+    'Barge 24 TB',
+  ]);
   expect(priceSpan(barge)).toEqual({ lo: 6200, hi: 44_900, currency: 'EUR' });
 });
 
@@ -34,5 +52,9 @@ test('own sheets and classes stand on shelves of their own', () => {
   expect(shelfOf(owned, 'own').map((sheet) => sheet.id)).toEqual(['coot-1']);
   expect(shelfOf(owned, 'catalogue')).toHaveLength(all.length - 1);
   expect(shelfOf(owned, 'classes')).toHaveLength(Object.keys(catalogue.archetypes).length);
-  expect(classSheet(catalogue.archetypes['disk-25']!)).toMatchObject({ id: 'class-disk-25', archetype: 'disk-25', kind: 'drive' });
+  expect(classSheet(catalogue.archetypes['disk-25']!)).toMatchObject({
+    id: 'class-disk-25',
+    archetype: 'disk-25',
+    kind: 'drive',
+  });
 });

@@ -9,8 +9,18 @@ export function Numbers({ part }: { readonly part: Part }) {
   return (
     <table className="mt-3 w-full border-t border-line text-[12.5px]">
       <caption className="sr-only">Numbers of the sheet</caption>
-      <thead className="sr-only"><tr><th>Field</th><th>Value</th><th>Source</th></tr></thead>
-      <tbody>{rows.map((field) => <Row key={field.name} part={part} field={field} value={values[field.name]} />)}</tbody>
+      <thead className="sr-only">
+        <tr>
+          <th>Field</th>
+          <th>Value</th>
+          <th>Source</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((field) => (
+          <Row key={field.name} part={part} field={field} value={values[field.name]} />
+        ))}
+      </tbody>
     </table>
   );
 }
@@ -22,7 +32,9 @@ function Row({ part, field, value }: { readonly part: Part; readonly field: Fiel
     <tr className="border-b border-dotted border-line align-top">
       <td className="py-0.5 pr-2">{field.label}</td>
       <td className="mono py-0.5 text-right whitespace-nowrap">{valueWords(part, field, value)}</td>
-      <td className="py-0.5 pl-2 text-right text-mid" title={source}>{BASIS_WORDS[basis]}</td>
+      <td className="py-0.5 pl-2 text-right text-mid" title={source}>
+        {BASIS_WORDS[basis]}
+      </td>
     </tr>
   );
 }
@@ -31,7 +43,15 @@ function valueWords(part: Part, field: Field, value: unknown) {
   if (value === null) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value !== 'number' || field.type === 'choice') return String(value);
-  if (field.per !== 1) return field.unit === 'GB' && value >= 1e12 ? `${Number((value / 1e12).toPrecision(4))} TB` : `${Number((value / field.per).toPrecision(4))} ${field.unit}`;
+  if (field.per !== 1)
+    return field.unit === 'GB' && value >= 1e12
+      ? `${Number((value / 1e12).toPrecision(4))} TB`
+      : `${Number((value / field.per).toPrecision(4))} ${field.unit}`;
   const { lo, hi } = rangeOf(field.name, value, basisOf(part, field.name));
-  return <>{Number(value.toPrecision(5))} {field.unit}{lo !== hi ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(2))}</span> : null}</>;
+  return (
+    <>
+      {Number(value.toPrecision(5))} {field.unit}
+      {lo !== hi ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(2))}</span> : null}
+    </>
+  );
 }

@@ -30,36 +30,111 @@ export default function WiringPage() {
   const { width, ref } = useWidth();
   const byId = useMemo(() => unitsById(units), [units]);
   const open = ui.chosen && keyOf(ui.chosen);
-  const picture = useMemo(() => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width)), open), [wired, width, open]);
+  const picture = useMemo(
+    () => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width)), open),
+    [wired, width, open],
+  );
   const rows = wired?.wiring.hosts.flatMap(({ leads }) => leads) ?? [];
-  const put = (made: OtherPort['edit'] | OtherEnd['edit'], to: string) => { ui.setPicking(null); dispatch(edit([made], `${ui.chosen?.label ?? 'Lead'} to ${to}`)); };
+  const put = (made: OtherPort['edit'] | OtherEnd['edit'], to: string) => {
+    ui.setPicking(null);
+    dispatch(edit([made], `${ui.chosen?.label ?? 'Lead'} to ${to}`));
+  };
   const scene = useAppSelector(selectScene);
   const [printing, setPrinting] = useState<'schedule' | 'bays'>('schedule');
   // What is to be printed is on the page before the browser takes its picture.
-  const print = (what: 'schedule' | 'bays') => { flushSync(() => setPrinting(what)); window.print(); };
+  const print = (what: 'schedule' | 'bays') => {
+    flushSync(() => setPrinting(what));
+    window.print();
+  };
   const { picking, setPicking, choose } = ui;
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => { if (event.key !== 'Escape') return; if (picking) setPicking(null); else choose(null); };
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape') return;
+      if (picking) setPicking(null);
+      else choose(null);
+    };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [picking, setPicking, choose]);
   return (
     <div className="print-page flex h-full min-h-[560px] flex-col">
-      <Masthead><BuildTitle /></Masthead>
-      <div className="no-print"><Tapes /><ChangeLine hint="Every ribbon is a lead, as wide as what it carries; the dark part is what its drives could give." /></div>
-      <main className="print-page grid min-h-0 flex-1 grid-cols-1 overflow-auto md:grid-cols-[minmax(0,1fr)_300px] md:overflow-hidden">
+      <Masthead>
+        <BuildTitle />
+      </Masthead>
+      <div className="no-print">
+        <Tapes />
+        <ChangeLine
+          hint={
+            'Every ribbon is a lead, as wide as what it carries; the dark part is what ' + 'its ' + 'drives could give.'
+          }
+        />
+      </div>
+      <main
+        className={
+          'print-page grid min-h-0 flex-1 grid-cols-1 overflow-auto ' +
+          'md:grid-cols-[minmax(0,1fr)_300px] md:overflow-hidden'
+        }
+      >
         <div ref={ref} className="print-page min-h-0 overflow-auto bg-sheet" tabIndex={-1}>
           <h1 className="sr-only">Wiring</h1>
-          <svg width="0" height="0" className="absolute" aria-hidden><defs><pattern id="ribbon-over" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--line)" /><rect width="2.4" height="6" fill="var(--warn)" /></pattern></defs></svg>
-          {picture && (rows.length > 0 || picture.blocks.length > 0
-            ? <div className="no-print overflow-x-auto"><Ribbons picture={picture} layout={build.layout} byId={byId} ui={ui} onPut={put} /></div>
-            : <p className="p-6 text-mid">Nothing to wire yet. With a board and drives in the machine every lead is drawn here.</p>)}
-          {wired && <div className="no-print"><LooseEnds loose={wired.wiring.loose} /></div>}
-          {wired && printing === 'bays' && scene && <div className="print-only"><BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} /></div>}
-          {wired && <div className={printing === 'bays' ? 'no-print' : ''}><ScheduleTable lines={wired.schedule} name={build.name} hasBays={(scene?.boxes.length ?? 0) > 0} chosen={ui.chosen?.label ?? null} onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)} onPrint={print} /></div>}
+          <svg width="0" height="0" className="absolute" aria-hidden>
+            <defs>
+              <pattern
+                id="ribbon-over"
+                width="6"
+                height="6"
+                patternUnits="userSpaceOnUse"
+                patternTransform="rotate(45)"
+              >
+                <rect width="6" height="6" fill="var(--line)" />
+                <rect width="2.4" height="6" fill="var(--warn)" />
+              </pattern>
+            </defs>
+          </svg>
+          {picture &&
+            (rows.length > 0 || picture.blocks.length > 0 ? (
+              <div className="no-print overflow-x-auto">
+                <Ribbons picture={picture} layout={build.layout} byId={byId} ui={ui} onPut={put} />
+              </div>
+            ) : (
+              <p className="p-6 text-mid">
+                Nothing to wire yet. With a board and drives in the machine every lead is drawn here.
+              </p>
+            ))}
+          {wired && (
+            <div className="no-print">
+              <LooseEnds loose={wired.wiring.loose} />
+            </div>
+          )}
+          {wired && printing === 'bays' && scene && (
+            <div className="print-only">
+              <BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} />
+            </div>
+          )}
+          {wired && (
+            <div className={printing === 'bays' ? 'no-print' : ''}>
+              <ScheduleTable
+                lines={wired.schedule}
+                name={build.name}
+                hasBays={(scene?.boxes.length ?? 0) > 0}
+                chosen={ui.chosen?.label ?? null}
+                onChoose={(label) => ui.choose(rows.find((row) => row.label === label) ?? null)}
+                onPrint={print}
+              />
+            </div>
+          )}
         </div>
         <aside aria-label="Lead" className="no-print min-h-0 overflow-auto border-line md:border-l">
-          <LeadPane key={ui.chosen ? keyOf(ui.chosen) : ''} row={ui.chosen} rows={rows} ui={ui} build={build} units={units} budgets={wired?.wiring.budgets ?? []} onPut={put} />
+          <LeadPane
+            key={ui.chosen ? keyOf(ui.chosen) : ''}
+            row={ui.chosen}
+            rows={rows}
+            ui={ui}
+            build={build}
+            units={units}
+            budgets={wired?.wiring.budgets ?? []}
+            onPut={put}
+          />
         </aside>
       </main>
     </div>

@@ -1,7 +1,16 @@
 import { printSpot, type Budget, type HostRow, type LeadRow, type ModuleRow, type Wiring } from '@inch-tower/core';
 
 /** Fixed columns, in px of a picture so wide. */
-export type Columns = { readonly width: number; readonly bays: number; /** Where ribbons begin. */ readonly from: number; readonly lead: number; readonly port: number; readonly host: number; readonly link: number; readonly source: number };
+export type Columns = {
+  readonly width: number;
+  readonly bays: number;
+  /** Where ribbons begin. */ readonly from: number;
+  readonly lead: number;
+  readonly port: number;
+  readonly host: number;
+  readonly link: number;
+  readonly source: number;
+};
 export const ROW_PX = 34;
 /** The widest lead and the widest link; a link past its own is torn, not to scale. */
 const WIDEST_LEAD_PX = 22;
@@ -16,14 +25,53 @@ const LINK_PX = 100;
 export const keyOf = (row: LeadRow): string => printSpot(row.wire.device[0]!);
 export const keyOfModule = (module: ModuleRow): string => `in:${module.unit}`;
 
-type Ribbon = { readonly key: string; readonly y: number; readonly heightPx: number; readonly widthPx: number; /** How much of it the drives could fill. */ readonly askPx: number; readonly short: boolean };
+type Ribbon = {
+  readonly key: string;
+  readonly y: number;
+  readonly heightPx: number;
+  readonly widthPx: number;
+  /** How much of it the drives could fill. */ readonly askPx: number;
+  readonly short: boolean;
+};
 /** `tails` are the middles of its drives' own lines where it is open. */
 export type RibbonRow = Ribbon & { readonly row: LeadRow; readonly tails: readonly number[] };
 export type ModuleRibbon = Ribbon & { readonly module: ModuleRow };
-export type HostBlock = { readonly host: HostRow; readonly y: number; readonly heightPx: number; readonly rows: readonly RibbonRow[]; readonly modules: readonly ModuleRibbon[]; readonly freeY: number | null };
-export type Link = { readonly host: string; readonly d: string; readonly widthPx: number; readonly torn: boolean; readonly source: 'processor' | 'chipset'; readonly labelY: number };
-export type SourceBlock = { readonly source: 'processor' | 'chipset'; readonly y: number; readonly heightPx: number; readonly budget: Budget | null };
-export type Picture = { readonly columns: Columns; readonly heightPx: number; readonly pxPerMBps: number; readonly blocks: readonly HostBlock[]; readonly links: readonly Link[]; readonly sources: readonly SourceBlock[]; /** From chipset to processor. */ readonly uplink: { readonly x: number; readonly from: number; readonly to: number; readonly widthPx: number } | null };
+export type HostBlock = {
+  readonly host: HostRow;
+  readonly y: number;
+  readonly heightPx: number;
+  readonly rows: readonly RibbonRow[];
+  readonly modules: readonly ModuleRibbon[];
+  readonly freeY: number | null;
+};
+export type Link = {
+  readonly host: string;
+  readonly d: string;
+  readonly widthPx: number;
+  readonly torn: boolean;
+  readonly source: 'processor' | 'chipset';
+  readonly labelY: number;
+};
+export type SourceBlock = {
+  readonly source: 'processor' | 'chipset';
+  readonly y: number;
+  readonly heightPx: number;
+  readonly budget: Budget | null;
+};
+export type Picture = {
+  readonly columns: Columns;
+  readonly heightPx: number;
+  readonly pxPerMBps: number;
+  readonly blocks: readonly HostBlock[];
+  readonly links: readonly Link[];
+  readonly sources: readonly SourceBlock[];
+  /** From chipset to processor. */ readonly uplink: {
+    readonly x: number;
+    readonly from: number;
+    readonly to: number;
+    readonly widthPx: number;
+  } | null;
+};
 
 export function columnsFor(width: number): Columns {
   const share = (of: number, least: number, most: number) => Math.round(Math.min(most, Math.max(least, width * of)));
@@ -37,29 +85,62 @@ export function columnsFor(width: number): Columns {
 
 const TAIL_PX = 17;
 
-/** Where everything stands: rows of a host under each other, the hosts in their order, links running into their source. The row `open` shows each of its drives. */
-export function pictureOf({ hosts, budgets }: Pick<Wiring, 'hosts' | 'budgets'>, columns: Columns, open: string | null = null): Picture {
-  const widest = Math.max(1, ...hosts.flatMap(({ leads, modules }) => [...leads, ...modules].map(({ carriesMBps }) => carriesMBps)));
+/**
+ * Where everything stands: rows of a host under each other, the hosts in their order, links running into their source.
+ * The row `open` shows each of its drives.
+ */
+export function pictureOf(
+  { hosts, budgets }: Pick<Wiring, 'hosts' | 'budgets'>,
+  columns: Columns,
+  open: string | null = null,
+): Picture {
+  const widest = Math.max(
+    1,
+    ...hosts.flatMap(({ leads, modules }) => [...leads, ...modules].map(({ carriesMBps }) => carriesMBps)),
+  );
   const pxPerMBps = WIDEST_LEAD_PX / widest;
   const ribbon = ({ carriesMBps, asksMBps }: LeadRow | ModuleRow) => {
     const widthPx = Math.max(1.5, carriesMBps * pxPerMBps);
-    return { widthPx, askPx: Math.min(1, carriesMBps === 0 ? 0 : asksMBps / carriesMBps) * widthPx, short: asksMBps > carriesMBps };
+    return {
+      widthPx,
+      askPx: Math.min(1, carriesMBps === 0 ? 0 : asksMBps / carriesMBps) * widthPx,
+      short: asksMBps > carriesMBps,
+    };
   };
   let y = 40;
   const blocks = hosts.map((host): HostBlock => {
     const from = y;
     let next = from;
-    const stand = (heightPx: number) => { const middle = next + heightPx / 2; next += heightPx; return { y: middle, heightPx }; };
+    const stand = (heightPx: number) => {
+      const middle = next + heightPx / 2;
+      next += heightPx;
+      return { y: middle, heightPx };
+    };
     const rows = host.leads.map((row): RibbonRow => {
       const key = keyOf(row);
       const many = key === open && row.drives.length > 1 ? row.drives.length : 0;
       const top = next;
       const place = stand(Math.max(ROW_PX, many * TAIL_PX + 8));
-      return { key, row, ...place, ...ribbon(row), tails: Array.from({ length: many }, (_, i) => top + 4 + (i + 0.5) * TAIL_PX) };
+      return {
+        key,
+        row,
+        ...place,
+        ...ribbon(row),
+        tails: Array.from({ length: many }, (_, i) => top + 4 + (i + 0.5) * TAIL_PX),
+      };
     });
-    const modules = host.modules.map((module): ModuleRibbon => ({ key: keyOfModule(module), module, ...stand(ROW_PX), ...ribbon(module) }));
+    const modules = host.modules.map((module): ModuleRibbon => ({
+      key: keyOfModule(module),
+      module,
+      ...stand(ROW_PX),
+      ...ribbon(module),
+    }));
     const freeY = host.free.length > 0 ? next + FREE_PX / 2 : null;
-    const heightPx = Math.max(ROW_PX + 12, next - from + (freeY === null ? 0 : FREE_PX), Math.min(WIDEST_LINK_PX, (host.link?.mbPerS ?? 0) * pxPerMBps) + 8);
+    const heightPx = Math.max(
+      ROW_PX + 12,
+      next - from + (freeY === null ? 0 : FREE_PX),
+      Math.min(WIDEST_LINK_PX, (host.link?.mbPerS ?? 0) * pxPerMBps) + 8,
+    );
     y += heightPx + GAP_PX;
     return { host, y: from, heightPx, rows, modules, freeY };
   });
@@ -67,7 +148,9 @@ export function pictureOf({ hosts, budgets }: Pick<Wiring, 'hosts' | 'budgets'>,
   // What hangs on the chipset is the board itself and cards in its slots.
   const sourceOf = ({ host }: HostBlock): 'processor' | 'chipset' => (host.link!.uplink ? 'chipset' : host.link!.owner);
   const px = ({ host }: HostBlock) => Math.min(WIDEST_LINK_PX, Math.max(2, host.link!.mbPerS * pxPerMBps));
-  const there = (['chipset', 'processor'] as const).filter((source) => linked.some((block) => sourceOf(block) === source) || budgets.some((one) => one.source === source));
+  const there = (['chipset', 'processor'] as const).filter(
+    (source) => linked.some((block) => sourceOf(block) === source) || budgets.some((one) => one.source === source),
+  );
   // Hosts of one source stand together, so a source reaches over all of them and every link runs straight into it.
   const sources: SourceBlock[] = [];
   let top = 40;
@@ -85,11 +168,27 @@ export function pictureOf({ hosts, budgets }: Pick<Wiring, 'hosts' | 'budgets'>,
     const widthPx = px(block);
     const to = Math.min(Math.max(from, source.y + widthPx / 2 + 2), source.y + source.heightPx - widthPx / 2 - 2);
     const fold = columns.source - 24;
-    return { host: block.host.unit, d: Math.abs(to - from) < 1 ? `M${columns.link} ${from}H${columns.source}` : `M${columns.link} ${from}H${fold}V${to}H${columns.source}`, widthPx, torn: block.host.link!.mbPerS * pxPerMBps > WIDEST_LINK_PX, source: source.source, labelY: from };
+    return {
+      host: block.host.unit,
+      d:
+        Math.abs(to - from) < 1
+          ? `M${columns.link} ${from}H${columns.source}`
+          : `M${columns.link} ${from}H${fold}V${to}H${columns.source}`,
+      widthPx,
+      torn: block.host.link!.mbPerS * pxPerMBps > WIDEST_LINK_PX,
+      source: source.source,
+      labelY: from,
+    };
   });
-  const [chipset, processor] = [sources.find(({ source }) => source === 'chipset'), sources.find(({ source }) => source === 'processor')];
+  const [chipset, processor] = [
+    sources.find(({ source }) => source === 'chipset'),
+    sources.find(({ source }) => source === 'processor'),
+  ];
   const board = linked.find(({ host }) => host.link!.uplink);
-  const uplink = chipset && processor && board ? { x: columns.source + SOURCE_PX / 2, from: chipset.y + chipset.heightPx, to: processor.y, widthPx: px(board) } : null;
+  const uplink =
+    chipset && processor && board
+      ? { x: columns.source + SOURCE_PX / 2, from: chipset.y + chipset.heightPx, to: processor.y, widthPx: px(board) }
+      : null;
   return { columns, heightPx: Math.max(y, top) + 8, pxPerMBps, blocks, links, sources, uplink };
 }
 

@@ -12,8 +12,14 @@ export function useWiring(): Wired | null {
   useEffect(() => {
     if (rev === undefined) return;
     let here = true;
-    void benchWorker().wiring().then((answer) => { if (here) setWired(answer); });
-    return () => { here = false; };
+    void benchWorker()
+      .wiring()
+      .then((answer) => {
+        if (here) setWired(answer);
+      });
+    return () => {
+      here = false;
+    };
   }, [rev]);
   return wired;
 }
