@@ -4,6 +4,51 @@ import ts from 'typescript-eslint';
 
 const noFrameworks = ['react', 'react-*', 'express', 'sequelize', 'node:*', '@reduxjs/*', '@inch-tower/*'];
 
+/** Rooms of the core in their order: each imports from those before it alone. */
+const ROOMS = [
+  ['parts'],
+  ['build'],
+  ['machine'],
+  ['geometry', 'links'],
+  ['solve'],
+  ['needs'],
+  ['wiring', 'figures'],
+  ['snags'],
+  ['assess', 'open', 'card'],
+  ['remedies', 'bill'],
+  ['stock'],
+];
+const coreRules = (rooms) => ({
+  'no-restricted-imports': [
+    'error',
+    {
+      patterns: [
+        { group: noFrameworks },
+        ...(rooms.length
+          ? [
+              {
+                group: rooms.flatMap((room) => [`../${room}`, `../${room}/*`, `../../${room}/*`]),
+                message: 'Rooms import from those before them (docs/architecture.md).',
+              },
+            ]
+          : []),
+      ],
+    },
+  ],
+});
+/** Rooms of one rank do not know each other, but for figures, which read the wiring. */
+const KNOWN = { figures: ['wiring'], remedies: ['bill'] };
+const roomRules = ROOMS.flatMap((rank, i) =>
+  rank.map((room) => ({
+    files: [`core/src/${room}/**/*.ts`],
+    ignores: ['**/*.test.ts'],
+    rules: coreRules([
+      ...rank.filter((other) => other !== room && !(KNOWN[room] ?? []).includes(other)),
+      ...ROOMS.slice(i + 1).flat(),
+    ]),
+  })),
+);
+
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**'] },
   js.configs.recommended,
@@ -40,6 +85,7 @@ export default ts.config(
       ],
     },
   },
+  ...roomRules,
   {
     files: ['server/src/**/*.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns: ['react', '@inch-tower/web', '*/web/*'] }] },

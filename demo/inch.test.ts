@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { buildJsonSchema, partsJsonSchema } from '@inch-tower/core';
 
 const inch = (args: readonly string[], input = '') => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/inch.ts', ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/run/inch.ts', ...args], {
     input,
     encoding: 'utf8',
   });

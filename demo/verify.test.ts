@@ -1,4 +1,4 @@
-import { mutateFiles } from '../scripts/mutating';
+import { mutateFiles } from '../scripts/test/mutating';
 
 test('three hundred mutated files: each is assessed or refused with a reason', () => {
   const { assessed, refused, faults } = mutateFiles(500, 7, 60_000);

@@ -4,7 +4,7 @@ import { assess, createAssessor } from './assess';
 import type { Build } from './build/build';
 import { parseBuild } from './build/parseBuild';
 import { addItemEdit } from './build/newItem';
-import { commit } from './place/settle';
+import { commit } from './solve/settle';
 import type { SheetId } from './parts/ids';
 
 const strip = ({ units: _units, ...rest }: ReturnType<typeof assess>) => rest;

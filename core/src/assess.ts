@@ -13,12 +13,12 @@ import { memoLast } from './memoLast';
 import { leadNeeds, type LeadNeeds } from './needs/leads';
 import { smallNeeds, type SmallNeed } from './needs/small';
 import { openThings, type OpenThing, type Status } from './open';
-import { checkLayout } from './place/checkLayout';
-import { memoAlike } from './place/likeness';
-import { boxedCables, problemOf, type Outcome, type Problem } from './place/problem';
-import { solve } from './place/solve';
-import { unconnectedDrives } from './place/unconnected';
-import { hasPlaces, type PlannedUnit } from './place/units';
+import { checkLayout } from './solve/checkLayout';
+import { memoAlike } from './solve/likeness';
+import { boxedCables, problemOf, type Outcome, type Problem } from './solve/problem';
+import { solve } from './solve/solve';
+import { unconnectedDrives } from './links/unconnected';
+import { hasPlaces, type PlannedUnit } from './machine/units';
 import { findSnags } from './snags/registry';
 import type { Snag } from './snags/snag';
 

@@ -1,6 +1,6 @@
 import { assess, type AssessOptions } from './assess';
 import type { Build } from './build/build';
-import { elevationOf, type Elevation } from './drawing/elevation';
+import { elevationOf, type Elevation } from './geometry/elevation';
 import type { Status } from './open';
 import { poolDrives } from './remedies/hosting';
 

@@ -30,16 +30,17 @@ export {
   type Site,
   type Unit,
 } from './build/build';
-export { LIMITS } from './build/limits';
+export { LIMITS } from './parts/limits';
 export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
-export { countPart, countText, countValue, type Passed } from './build/counted';
+export { countPart, countText, countValue, type Passed } from './parts/counted';
 export { issueWords, parseList, type Issue, type Pieces } from './build/piecewise';
 export { parseBuild, parseBuildText, type JudgedParts, type Parsed, type Refused } from './build/parseBuild';
 export { editSchema, type Edit, type EditOf } from './build/edits';
 export { differenceOf, type Difference } from './build/difference';
 export { applyEdit, type Refusal } from './build/applyEdit';
-export { addItemEdit, closureOf, type Catalogue } from './build/newItem';
+export { addItemEdit } from './build/newItem';
+export { closureOf, type Catalogue } from './parts/catalogue';
 export {
   freeOf,
   overclaims,
@@ -53,22 +54,23 @@ export type { Found } from './stock/found';
 export { readListings, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
 
-export { layOut, supplyBox, type Box, type ChassisPlan } from './place/layOut';
-export { sceneOf, bodyOf, sittersBySpot, type Scene, type SceneBox, type Solid } from './place/scene';
-export { checkLayout, type Violation } from './place/checkLayout';
-export { solve } from './place/solve';
-export { problemOf, type Outcome, type Problem } from './place/problem';
-export { commit, replay, settleEdit, type Step } from './place/settle';
-export { isCard, isKind, ofKind, plannedUnits, unitsById, type PlannedUnit } from './place/units';
-export { changeEffects, modsFor, type Mod } from './place/chassisChanges';
-export { coveredSlots, reaches, type Reach } from './place/reach';
-export { memoryRoom, type MemoryRoom } from './place/memoryRoom';
-export { plugsEnd } from './place/plugs';
-export { groupAt } from './place/spotAt';
-export { spotsOf, type SpotGroup, type SpotType } from './place/spots';
-export { mismatch, type Mismatch } from './place/mates';
-export { tracePath, wireOf } from './place/trace';
-export { leadById, LEADS, type Lead } from './place/leads';
+export { layOut, supplyBox, type Box, type ChassisPlan } from './geometry/chassisPlan';
+export { sittersBySpot } from './machine/sitters';
+export { sceneOf, bodyOf, type Scene, type SceneBox, type Solid } from './geometry/scene';
+export { checkLayout, type Violation } from './solve/checkLayout';
+export { solve } from './solve/solve';
+export { problemOf, type Outcome, type Problem } from './solve/problem';
+export { commit, replay, settleEdit, type Step } from './solve/settle';
+export { isCard, isKind, ofKind, plannedUnits, unitsById, type PlannedUnit } from './machine/units';
+export { changeEffects, modsFor, type Mod } from './machine/chassisChanges';
+export { coveredSlots, reaches, type Reach } from './geometry/reach';
+export { memoryRoom, type MemoryRoom } from './machine/memoryRoom';
+export { plugsEnd } from './geometry/plugRoom';
+export { groupAt } from './machine/spotAt';
+export { spotsOf, type SpotGroup, type SpotType } from './machine/spots';
+export { mismatch, type Mismatch } from './machine/accepts';
+export { tracePath, wireOf } from './links/trace';
+export { leadById, LEADS, type Lead } from './links/cableKinds';
 export { freeBays } from './figures/room';
 export type { LeadNeeds, Need } from './needs/leads';
 export { type SmallNeed } from './needs/small';
@@ -78,10 +80,10 @@ export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } 
 export { bayWords } from './wiring/leadWords';
 export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/moveLead';
 
-export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './drawing/project';
+export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './geometry/project';
 
-export { elevationOf, type Elevation } from './drawing/elevation';
-export { drawingSvg } from './drawing/svg';
+export { elevationOf, type Elevation } from './geometry/elevation';
+export { drawingSvg } from './geometry/svg';
 export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';

@@ -1,5 +1,5 @@
 import type { PartKind } from './parts/vocabulary';
-import type { PlannedUnit } from './place/units';
+import type { PlannedUnit } from './machine/units';
 import type { Layout } from './build/layout';
 
 export type Status = 'empty' | 'open' | 'blocked' | 'sound';

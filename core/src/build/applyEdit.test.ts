@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { catalogue, cube, fixture } from '../testing/fixture';
-import { commit, replay } from '../place/settle';
+import { commit, replay } from '../solve/settle';
 import type { SheetId, UnitId } from '../parts/ids';
 import { applyEdit } from './applyEdit';
 import type { Build } from './build';

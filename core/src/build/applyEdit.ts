@@ -1,7 +1,7 @@
 import type { Build, Item, Unit } from './build';
 import type { Edit, EditOf } from './edits';
 import { printSpot, type Layout, type Seat, type SpotRef } from './layout';
-import { LIMITS } from './limits';
+import { LIMITS } from '../parts/limits';
 
 export type Refusal = { readonly ok: false; readonly words: string };
 export type Applied = { readonly ok: true; readonly build: Build; readonly inverse: Edit; readonly words: string };

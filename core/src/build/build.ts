@@ -3,7 +3,7 @@ import { itemIdSchema, keySchema, sheetIdSchema, unitIdSchema } from '../parts/i
 import { archetypeSchema, moneySchema, sheetSchema } from '../parts/sheet';
 import { effectSchema } from '../parts/chassisValues';
 import { layoutSchema } from './layout';
-import { LIMITS } from './limits';
+import { LIMITS } from '../parts/limits';
 
 const text = z.string().max(LIMITS.nameCharacters);
 const positive = z.number().positive().max(1e9);

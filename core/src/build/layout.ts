@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LIMITS } from './limits';
+import { LIMITS } from '../parts/limits';
 import { keySchema, unitIdSchema } from '../parts/ids';
 
 const hostSchema = z.string().min(1).max(LIMITS.idCharacters);

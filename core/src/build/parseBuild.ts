@@ -2,8 +2,8 @@ import type { z } from 'zod';
 import { checkSheet } from '../parts/checkSheet';
 import { archetypeSchema, sheetSchema } from '../parts/sheet';
 import { buildSchema, itemSchema, type Build } from './build';
-import { countPart, countText, countValue } from './counted';
-import { LIMITS } from './limits';
+import { countPart, countText, countValue } from '../parts/counted';
+import { LIMITS } from '../parts/limits';
 import { issueWords, parseList, parseOne, parseRecord, type Issue, type Pieces } from './piecewise';
 
 export type Refused = {

@@ -2,9 +2,9 @@ import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import type { Need } from '../needs/leads';
 import type { SmallNeed } from '../needs/small';
-import { boxOf } from '../place/around';
-import { sittersBySpot } from '../place/scene';
-import type { PlannedUnit } from '../place/units';
+import { boxOf } from '../machine/hosts';
+import { sittersBySpot } from '../machine/sitters';
+import type { PlannedUnit } from '../machine/units';
 
 /** What figures are computed from. Every part of it keeps its identity while it does not change. */
 export type FigureContext = {

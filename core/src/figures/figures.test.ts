@@ -4,7 +4,7 @@ import { runningUnits } from './context';
 import { FIGURE_IDS, FIGURES, flat, roomStage, type FigureId } from './figures';
 import { isFact, Ledger, rangeOfQuantity, type Working } from './quantity';
 import { leadNeeds } from '../needs/leads';
-import { plannedUnits } from '../place/units';
+import { plannedUnits } from '../machine/units';
 
 const machines: readonly (readonly [string, Fixture])[] = [
   ['the cube with eight disks', cube().add('tern-8i').add('barge-8', 8)],

@@ -3,14 +3,14 @@ import { fewLast } from '../memoLast';
 import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
-import { portsIn } from '../place/ports';
-import { dealtAlike, layoutsAlike, partsAlike } from '../place/likeness';
-import { mismatch } from '../place/mates';
-import { sittersBySpot } from '../place/scene';
-import { drivesLeft } from '../place/solve';
-import { refsOf, spotsOf, type SpotGroup } from '../place/spots';
-import { unconnectedDrives } from '../place/unconnected';
-import { hasPlaces, ofKind, type PlannedUnit } from '../place/units';
+import { portsIn } from '../links/ports';
+import { dealtAlike, layoutsAlike, partsAlike } from '../solve/likeness';
+import { mismatch } from '../machine/accepts';
+import { sittersBySpot } from '../machine/sitters';
+import { drivesLeft } from '../solve/solve';
+import { refsOf, spotsOf, type SpotGroup } from '../machine/spots';
+import { unconnectedDrives } from '../links/unconnected';
+import { hasPlaces, ofKind, type PlannedUnit } from '../machine/units';
 
 /**
  * Room for more of the commonest drive: how many would get a bay and a port, what ends then, and what is free of each.

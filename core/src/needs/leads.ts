@@ -1,7 +1,7 @@
 import type { Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
-import { isLead, leadById, type Lead } from '../place/leads';
-import { ofKind, type PlannedUnit } from '../place/units';
+import { isLead, leadById, type Lead } from '../links/cableKinds';
+import { ofKind, type PlannedUnit } from '../machine/units';
 
 /** Leads of one kind a layout needs: how many are there already, and how many to buy. */
 export type Need = {

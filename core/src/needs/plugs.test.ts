@@ -1,5 +1,5 @@
-import { ofKind } from '../place/units';
-import { problemOf } from '../place/problem';
+import { ofKind } from '../machine/units';
+import { problemOf } from '../solve/problem';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { plugBalance } from './plugs';
 

@@ -1,9 +1,9 @@
 import type { Layout } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { PLUG_KINDS, type PlugKind } from '../parts/vocabulary';
-import { boxOf } from '../place/around';
-import { groupAt } from '../place/spotAt';
-import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import { boxOf } from '../machine/hosts';
+import { groupAt } from '../machine/spotAt';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 import { canBeSplit, isSplittable } from './splitters';
 
 /** Plugs of one kind in a box: wanted, there, and whether splitters could cure a shortage without harm. */

@@ -2,9 +2,9 @@ import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import type { ArchetypeId } from '../parts/ids';
 import { resolve, type PartOf } from '../parts/resolve';
-import { boxOf } from '../place/around';
-import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
+import { boxOf } from '../machine/hosts';
+import { groupAt } from '../machine/spotAt';
+import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 
 export type SmallUse = PartOf<'sundry'>['use'];
 /**

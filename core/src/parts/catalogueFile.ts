@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import { countPart, countText } from '../build/counted';
-import type { Catalogue } from '../build/newItem';
+import { countPart, countText } from './counted';
+import type { Catalogue } from './catalogue';
 import { checkSheet, containedIn } from './checkSheet';
 import { isClassSheet } from './classSheet';
 import { minorPerMajor } from './currency';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LIMITS } from '../build/limits';
+import { LIMITS } from './limits';
 
 /**
  * Ids are keys of records: one that every object already answers to, such as “constructor”, would be found everywhere.

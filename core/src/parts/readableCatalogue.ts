@@ -1,4 +1,4 @@
-import type { Catalogue } from '../build/newItem';
+import type { Catalogue } from './catalogue';
 import { containedIn } from './checkSheet';
 import { classSheet } from './classSheet';
 import { resolve } from './resolve';

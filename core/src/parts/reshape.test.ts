@@ -6,8 +6,8 @@ import { reshape, type ChassisDraft } from './reshape';
 import { resolve, type PartOf } from './resolve';
 import { sheetSchema } from './sheet';
 import type { SheetId } from './ids';
-import { layOut } from '../place/layOut';
-import { limitFor } from '../place/clearance';
+import { layOut } from '../geometry/chassisPlan';
+import { limitFor } from '../geometry/clearance';
 
 const chassisArchetypes = Object.values(catalogue.archetypes).filter((one) => one.kind === 'chassis');
 const partOf = (id: string) => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LIMITS } from '../build/limits';
+import { LIMITS } from './limits';
 import { boardValues, coolerValues, memoryValues, processorValues } from './boardValues';
 import { acceleratorValues, carrierValues, controllerValues, expanderValues, networkCardValues } from './cardValues';
 import { adapterValues, chassisValues } from './chassisValues';

@@ -1,11 +1,12 @@
 import type { Edit } from '../build/edits';
 import { printSpot } from '../build/layout';
-import { addItemEdit, type Catalogue } from '../build/newItem';
+import { addItemEdit } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import type { Part, PartOf } from '../parts/resolve';
-import { mismatch } from '../place/mates';
-import { linkMBps } from '../place/rates';
-import { spotsOf } from '../place/spots';
-import { isCard, ofKind, type PlannedUnit } from '../place/units';
+import { mismatch } from '../machine/accepts';
+import { linkMBps } from '../links/rates';
+import { spotsOf } from '../machine/spots';
+import { isCard, ofKind, type PlannedUnit } from '../machine/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
 import {

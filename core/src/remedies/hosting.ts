@@ -1,8 +1,9 @@
 import type { Assessor, AssessOptions } from '../assess';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
-import { addItemEdit, type Catalogue } from '../build/newItem';
-import { ofKind } from '../place/units';
+import { addItemEdit } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
+import { ofKind } from '../machine/units';
 import type { SheetId } from '../parts/ids';
 import type { Snag } from '../snags/snag';
 import { allRemedies } from './remedies';

@@ -1,16 +1,17 @@
 import type { EditOf } from '../build/edits';
 import { printSpot } from '../build/layout';
-import { addItemEdit, type Catalogue } from '../build/newItem';
+import { addItemEdit } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { fanRpmShare } from '../figures/fanCurve';
 import type { Part, PartOf } from '../parts/resolve';
-import { conflictOf } from '../place/conflict';
+import { conflictOf } from '../solve/conflict';
 import { plugInputs } from '../needs/plugs';
 import { adaptersHold } from '../needs/splitters';
-import { boxOf, seatsOf } from '../place/around';
-import { mismatch } from '../place/mates';
-import { sittersBySpot } from '../place/scene';
-import { refsOf, spotsOf } from '../place/spots';
-import { isCard, isKind, ofKind, plannedUnits, type PlannedUnit } from '../place/units';
+import { boxOf, seatsOf } from '../machine/hosts';
+import { mismatch } from '../machine/accepts';
+import { sittersBySpot } from '../machine/sitters';
+import { refsOf, spotsOf } from '../machine/spots';
+import { isCard, isKind, ofKind, plannedUnits, type PlannedUnit } from '../machine/units';
 import type { Proposal, Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
 import {

@@ -1,8 +1,8 @@
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { createAssessor } from '../assess';
-import type { Catalogue } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { parseSpot } from '../build/layout';
-import { commit } from '../place/settle';
+import { commit } from '../solve/settle';
 import { assess } from '../assess';
 import { allRemedies, conflictLines } from './remedies';
 import { mismatchWords, tryAt, type TryRow } from './tryAt';

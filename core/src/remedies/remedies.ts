@@ -1,7 +1,7 @@
 import type { Assessor, AssessOptions } from '../assess';
-import type { Catalogue } from '../build/newItem';
-import { conflictOf, factWords } from '../place/conflict';
-import { plannedUnits } from '../place/units';
+import type { Catalogue } from '../parts/catalogue';
+import { conflictOf, factWords } from '../solve/conflict';
+import { plannedUnits } from '../machine/units';
 import type { Proposal, Snag } from '../snags/snag';
 import { proposalsFor } from './proposals';
 import { weigh, type Base, type Weighed } from './weigh';

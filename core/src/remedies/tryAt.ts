@@ -2,16 +2,17 @@ import type { Assessor, AssessOptions } from '../assess';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
 import { printSpot, type SpotRef } from '../build/layout';
-import { addItemEdit, closureOf, type Catalogue } from '../build/newItem';
+import { addItemEdit } from '../build/newItem';
+import { closureOf, type Catalogue } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
 import type { Sheet } from '../parts/sheet';
 import { resolve, type Part } from '../parts/resolve';
 import { PART_KINDS } from '../parts/vocabulary';
-import { mismatch, type Mismatch } from '../place/mates';
-import { groupAt } from '../place/spotAt';
-import { refsOf, type SpotGroup } from '../place/spots';
-import { sittersBySpot } from '../place/scene';
-import { unitsById, type PlannedUnit } from '../place/units';
+import { mismatch, type Mismatch } from '../machine/accepts';
+import { groupAt } from '../machine/spotAt';
+import { refsOf, type SpotGroup } from '../machine/spots';
+import { sittersBySpot } from '../machine/sitters';
+import { unitsById, type PlannedUnit } from '../machine/units';
 import { weigh, type Base, type Owned, type Standing, type Weighed } from './weigh';
 
 export type TryRow =

@@ -3,7 +3,7 @@ import type { Refusal } from '../build/applyEdit';
 import type { Build, Item } from '../build/build';
 import type { Edit } from '../build/edits';
 import { FIGURE_IDS, type FigureId, type Figures } from '../figures/figures';
-import { commit } from '../place/settle';
+import { commit } from '../solve/settle';
 import type { Snag } from '../snags/snag';
 
 /**

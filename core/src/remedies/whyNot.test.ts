@@ -1,5 +1,5 @@
 import { createAssessor } from '../assess';
-import { commit } from '../place/settle';
+import { commit } from '../solve/settle';
 import { parseSpot } from '../build/layout';
 import type { SheetId } from '../parts/ids';
 import { AS_OF, catalogue, cube, fixture, type Fixture } from '../testing/fixture';

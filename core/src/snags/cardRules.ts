@@ -1,9 +1,9 @@
-import { genAt, lanesAt } from '../place/checkLayout';
-import { boardSlot } from '../place/around';
-import { needsRiser, openingAt } from '../place/clearance';
-import { linkMBps, PCI_MBPS } from '../place/rates';
-import { groupAt } from '../place/spotAt';
-import { isCard, isKind, ofKind, unitsById } from '../place/units';
+import { genAt, lanesAt } from '../solve/checkLayout';
+import { boardSlot } from '../machine/hosts';
+import { needsRiser, openingAt } from '../geometry/clearance';
+import { linkMBps, PCI_MBPS } from '../links/rates';
+import { groupAt } from '../machine/spotAt';
+import { isCard, isKind, ofKind, unitsById } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';

@@ -1,7 +1,7 @@
-import type { Lead } from '../place/leads';
-import { portsIn } from '../place/ports';
-import { spotsOf } from '../place/spots';
-import { isKind, ofKind, type PlannedUnit } from '../place/units';
+import type { Lead } from '../links/cableKinds';
+import { portsIn } from '../links/ports';
+import { spotsOf } from '../machine/spots';
+import { isKind, ofKind, type PlannedUnit } from '../machine/units';
 import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
 import type { PartOf } from '../parts/resolve';

@@ -1,5 +1,5 @@
 import { createAssessor } from '../assess';
-import type { Catalogue } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { proposalsFor } from '../remedies/proposals';
 import { allRemedies } from '../remedies/remedies';
 import { AS_OF, catalogue, fixture, tweak, type Fixture } from '../testing/fixture';

@@ -1,5 +1,5 @@
 import { sustainedW } from '../parts/sustained';
-import { isKind, ofKind, type PlannedUnit } from '../place/units';
+import { isKind, ofKind, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, isSeated, spotOf, unitById, type Situation } from './situation';
 import type { Finding } from './finding';

@@ -1,8 +1,8 @@
-import { limitFor, type Limit } from '../place/clearance';
-import { mismatch } from '../place/mates';
-import { spotsOf } from '../place/spots';
-import { boardSlot, coveredBy } from '../place/around';
-import { isCard, ofKind, unitsById, type PlannedUnit } from '../place/units';
+import { limitFor, type Limit } from '../geometry/clearance';
+import { mismatch } from '../machine/accepts';
+import { spotsOf } from '../machine/spots';
+import { boardSlot, coveredBy } from '../machine/hosts';
+import { isCard, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import {
   boardsOf,
   boxAround,

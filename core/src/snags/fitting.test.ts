@@ -3,7 +3,7 @@ import type { Build } from '../build/build';
 import { createAssessor } from '../assess';
 import { allRemedies } from '../remedies/remedies';
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
-import type { Catalogue } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { newBuild } from '../build/newBuild';
 import { SNAG_CODES, wordsOf, type SnagCode } from './words';
 

@@ -1,6 +1,6 @@
-import { limitFor } from '../place/clearance';
-import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
+import { limitFor } from '../geometry/clearance';
+import { groupAt } from '../machine/spotAt';
+import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import {
   boxAround,

@@ -1,9 +1,9 @@
 import { basisOf } from '../parts/resolve';
-import { demandsFor } from '../place/demands';
-import { laneMBps, wishMBps } from '../place/rates';
-import { portsIn } from '../place/ports';
-import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
+import { demandsFor } from '../links/demands';
+import { laneMBps, wishMBps } from '../links/rates';
+import { portsIn } from '../links/ports';
+import { groupAt } from '../machine/spotAt';
+import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import { printSpot } from '../build/layout';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';

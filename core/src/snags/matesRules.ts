@@ -1,7 +1,7 @@
-import { mismatch } from '../place/mates';
-import { memoryRoom } from '../place/memoryRoom';
-import { spotsOf } from '../place/spots';
-import { ofKind, type PlannedUnit } from '../place/units';
+import { mismatch } from '../machine/accepts';
+import { memoryRoom } from '../machine/memoryRoom';
+import { spotsOf } from '../machine/spots';
+import { ofKind, type PlannedUnit } from '../machine/units';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
 import type { Finding } from './finding';
 

@@ -1,7 +1,7 @@
 import { boxStart12A, boxesOf } from '../figures/power/start';
 import { boxLoadW, supplyOf } from '../figures/power/wall';
 import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
-import { ofKind, type PlannedUnit } from '../place/units';
+import { ofKind, type PlannedUnit } from '../machine/units';
 import { plugBalance } from '../needs/plugs';
 import { isSplittable } from '../needs/splitters';
 import type { Situation } from './situation';

@@ -1,7 +1,7 @@
 import type { Protocol } from '../parts/vocabulary';
-import { demandsFor } from '../place/demands';
-import { portsIn, protocolOf } from '../place/ports';
-import { isKind, type PlannedUnit } from '../place/units';
+import { demandsFor } from '../links/demands';
+import { portsIn, protocolOf } from '../links/ports';
+import { isKind, type PlannedUnit } from '../machine/units';
 import { behindMultiplier } from './linkRules';
 import { seatedBoard, unitById, type Situation } from './situation';
 import type { Finding } from './finding';

@@ -1,7 +1,7 @@
-import { lyingOver } from '../place/over';
-import { ANGLED_PLUG_MM, plugsEnd, STRAIGHT_PLUG_MM } from '../place/plugs';
-import { groupAt } from '../place/spotAt';
-import { isKind, ofKind, unitsById } from '../place/units';
+import { lyingOver } from '../geometry/liesOver';
+import { ANGLED_PLUG_MM, plugsEnd, STRAIGHT_PLUG_MM } from '../geometry/plugRoom';
+import { groupAt } from '../machine/spotAt';
+import { isKind, ofKind, unitsById } from '../machine/units';
 import { byPart, spotOf, type Situation } from './situation';
 import type { Finding } from './finding';
 

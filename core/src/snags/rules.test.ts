@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
-import type { Catalogue } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { RULES } from './registry';
 import { rulesPage } from './rulesPage';
 import { SNAG_CODES, WORDS, wordsOf, type SnagCode } from './words';

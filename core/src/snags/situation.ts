@@ -4,9 +4,9 @@ import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
 import type { LeadNeeds } from '../needs/leads';
 import type { SmallNeed } from '../needs/small';
-import type { Outcome } from '../place/problem';
-import { boxOf, seatsOf } from '../place/around';
-import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import type { Outcome } from '../solve/problem';
+import { boxOf, seatsOf } from '../machine/hosts';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 
 /** What rules read: the arranged units, where they sit, the figures and the brief. */

@@ -1,6 +1,6 @@
 import { newBuild } from '../build/newBuild';
 import type { Build } from '../build/build';
-import type { Catalogue } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { allRemedies } from '../remedies/remedies';
 import { createAssessor } from '../assess';
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';

@@ -3,7 +3,7 @@ import { minorPerMajor } from '../parts/currency';
 import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
 import { soundSources } from '../figures/sound/ear';
-import { ofKind } from '../place/units';
+import { ofKind } from '../machine/units';
 import { chassisOf, type Situation } from './situation';
 import type { Finding, Place } from './finding';
 

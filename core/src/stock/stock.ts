@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { itemSchema, type Build } from '../build/build';
-import { LIMITS } from '../build/limits';
+import { LIMITS } from '../parts/limits';
 import { sheetIdSchema } from '../parts/ids';
 import { moneySchema } from '../parts/sheet';
 

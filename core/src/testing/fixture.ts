@@ -5,10 +5,11 @@ import type { Build, Item } from '../build/build';
 import type { Edit } from '../build/edits';
 import { parseSpot, type SpotRef } from '../build/layout';
 import { newBuild } from '../build/newBuild';
-import { addItemEdit, type Catalogue } from '../build/newItem';
+import { addItemEdit } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
 import type { Archetype, Sheet } from '../parts/sheet';
-import { commit } from '../place/settle';
+import { commit } from '../solve/settle';
 
 const folder = join(process.cwd(), 'demo', 'catalogue');
 const read = (name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as never[];

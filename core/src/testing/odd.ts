@@ -1,4 +1,5 @@
-import { addItemEdit, type Catalogue } from '../build/newItem';
+import { addItemEdit } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
 import { newBuild } from '../build/newBuild';
 import { parseBuild } from '../build/parseBuild';
 import type { Build } from '../build/build';
@@ -7,7 +8,7 @@ import type { SheetId } from '../parts/ids';
 import { sheetSchema, type Sheet } from '../parts/sheet';
 import type { PartKind } from '../parts/vocabulary';
 import { checkSheet } from '../parts/checkSheet';
-import { commit } from '../place/settle';
+import { commit } from '../solve/settle';
 import { drawn } from './drawn';
 import { catalogue } from './fixture';
 

@@ -1,5 +1,5 @@
 import type { Layout } from '../build/layout';
-import { problemOf, type Problem } from '../place/problem';
+import { problemOf, type Problem } from '../solve/problem';
 import { drawn } from './drawn';
 import { fixture } from './fixture';
 

@@ -1,16 +1,16 @@
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
-import { lanesAt } from '../place/checkLayout';
-import { limitFor, needsRiser } from '../place/clearance';
-import { boxAmong } from '../place/around';
-import { demandsFor } from '../place/demands';
-import { leadById } from '../place/leads';
-import { mismatch } from '../place/mates';
-import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../place/ports';
-import type { Problem } from '../place/problem';
-import { laneMBps, PCIE_LANE_MBPS, wishMBps } from '../place/rates';
-import { groupAt } from '../place/spotAt';
-import { liveWires, wireServing, type LiveWire } from '../place/unconnected';
-import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../place/units';
+import { lanesAt } from '../solve/checkLayout';
+import { limitFor, needsRiser } from '../geometry/clearance';
+import { boxAmong } from '../machine/hosts';
+import { demandsFor } from '../links/demands';
+import { leadById } from '../links/cableKinds';
+import { mismatch } from '../machine/accepts';
+import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../links/ports';
+import type { Problem } from '../solve/problem';
+import { laneMBps, PCIE_LANE_MBPS, wishMBps } from '../links/rates';
+import { groupAt } from '../machine/spotAt';
+import { liveWires, wireServing, type LiveWire } from '../links/unconnected';
+import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 /**
  * The levels of docs/decisions/placement.md in their order, units without a place and drives without a lead by rank.

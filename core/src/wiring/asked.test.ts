@@ -1,5 +1,5 @@
 import { wordsOf } from '../snags/words';
-import { plannedUnits } from '../place/units';
+import { plannedUnits } from '../machine/units';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from './asked';
 import { drivesOn } from './drivesOn';

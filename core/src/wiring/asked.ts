@@ -1,7 +1,7 @@
-import { genAt, lanesAt } from '../place/checkLayout';
-import { linkMBps, wishMBps } from '../place/rates';
-import { groupAt } from '../place/spotAt';
-import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../place/units';
+import { genAt, lanesAt } from '../solve/checkLayout';
+import { linkMBps, wishMBps } from '../links/rates';
+import { groupAt } from '../machine/spotAt';
+import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../machine/units';
 import { drivesOn, type Laid } from './drivesOn';
 
 export type CardUnit = PlannedUnit & { readonly part: CardPart };

@@ -1,5 +1,5 @@
-import { linkMBps } from '../place/rates';
-import { ofKind, seatSpot } from '../place/units';
+import { linkMBps } from '../links/rates';
+import { ofKind, seatSpot } from '../machine/units';
 import { chipsetAsked, usedLanes } from './asked';
 import type { Laid } from './drivesOn';
 import type { Budget } from './rows';

@@ -1,8 +1,8 @@
 import { memoPair } from '../memoLast';
 import type { Layout } from '../build/layout';
-import { demandsFor } from '../place/demands';
-import { liveWires, wireServing } from '../place/unconnected';
-import { isKind, unitsById, type PlannedUnit } from '../place/units';
+import { demandsFor } from '../links/demands';
+import { liveWires, wireServing } from '../links/unconnected';
+import { isKind, unitsById, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 
 /** Units and where they are. */

@@ -1,5 +1,5 @@
 import { printSpot } from '../build/layout';
-import { plannedUnits, unitsById } from '../place/units';
+import { plannedUnits, unitsById } from '../machine/units';
 import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { hostOrder } from './hostOrder';
 import { bayWords, deviceWords, hostWords } from './leadWords';

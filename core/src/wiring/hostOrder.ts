@@ -1,7 +1,7 @@
 import type { Layout } from '../build/layout';
-import { groupAt } from '../place/spotAt';
-import { spotsOf } from '../place/spots';
-import { isCard, isKind, seatSpot, type PlannedUnit } from '../place/units';
+import { groupAt } from '../machine/spotAt';
+import { spotsOf } from '../machine/spots';
+import { isCard, isKind, seatSpot, type PlannedUnit } from '../machine/units';
 
 /**
  * The board, what else is on its chipset, what is on the processor, each by place; expander cards after the card that

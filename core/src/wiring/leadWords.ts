@@ -1,6 +1,6 @@
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
-import { groupAt } from '../place/spotAt';
-import { isKind, type PlannedUnit } from '../place/units';
+import { groupAt } from '../machine/spotAt';
+import { isKind, type PlannedUnit } from '../machine/units';
 import type { LeadRow } from './rows';
 
 export const nth = ({ n }: SpotRef) => (n === undefined ? '' : ` ${n}`);

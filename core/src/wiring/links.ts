@@ -1,8 +1,8 @@
 import type { Layout, SpotRef } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
-import { PCI_MBPS, laneMBps, linkMBps, wishMBps } from '../place/rates';
-import { groupAt } from '../place/spotAt';
-import { isCard, isKind, seatSpot, type PlannedUnit } from '../place/units';
+import { PCI_MBPS, laneMBps, linkMBps, wishMBps } from '../links/rates';
+import { groupAt } from '../machine/spotAt';
+import { isCard, isKind, seatSpot, type PlannedUnit } from '../machine/units';
 import type { HostLink, ModuleRow } from './rows';
 
 /** Lanes and generation that a slot or socket has as laid out. */

@@ -1,8 +1,8 @@
 import { parseSpot, type Layout } from '../build/layout';
 import type { LeadNeeds } from '../needs/leads';
-import type { HostPort } from '../place/ports';
-import { groupAt } from '../place/spotAt';
-import { isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../place/units';
+import type { HostPort } from '../links/ports';
+import { groupAt } from '../machine/spotAt';
+import { isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import { lower, nth } from './leadWords';
 import type { LooseEnd } from './rows';
 

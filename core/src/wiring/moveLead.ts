@@ -1,8 +1,8 @@
 import type { EditOf } from '../build/edits';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
-import { leadBetween, leadById } from '../place/leads';
-import { expanderPorts, hostPorts, type HostPort } from '../place/ports';
-import { seatSpot, type PlannedUnit } from '../place/units';
+import { leadBetween, leadById } from '../links/cableKinds';
+import { expanderPorts, hostPorts, type HostPort } from '../links/ports';
+import { seatSpot, type PlannedUnit } from '../machine/units';
 
 /** A port a lead could be moved to: what is on it now, and the edit that moves it there. */
 export type OtherPort = {

@@ -1,5 +1,5 @@
 import type { Wire } from '../build/layout';
-import type { Lead } from '../place/leads';
+import type { Lead } from '../links/cableKinds';
 
 /** One lead of the layout as a builder handles it. MB/s are what it carries at most and what its drives could give. */
 export type LeadRow = {

@@ -1,8 +1,8 @@
 import type { Layout, SpotRef, Wire } from '../build/layout';
 import { memoPair } from '../memoLast';
-import type { Box } from '../place/layOut';
-import { sceneOf } from '../place/scene';
-import type { PlannedUnit } from '../place/units';
+import type { Box } from '../geometry/chassisPlan';
+import { sceneOf } from '../geometry/scene';
+import type { PlannedUnit } from '../machine/units';
 
 /** A lead goes round what is in its way and bends at both ends. */
 const ROUND = 1.25;

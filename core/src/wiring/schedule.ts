@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { unitsById, type PlannedUnit } from '../place/units';
+import { unitsById, type PlannedUnit } from '../machine/units';
 import type { LeadRow, Wiring } from './rows';
 
 /** One line of the schedule of leads, in words. */

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 import { printSpot } from '../build/layout';
-import { closureOf } from '../build/newItem';
-import { checkLayout } from '../place/checkLayout';
-import { plannedUnits } from '../place/units';
+import { closureOf } from '../parts/catalogue';
+import { checkLayout } from '../solve/checkLayout';
+import { plannedUnits } from '../machine/units';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { otherEnds, otherPorts } from './moveLead';
 import { scheduleCsv, scheduleOf } from './schedule';

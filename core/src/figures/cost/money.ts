@@ -1,7 +1,7 @@
 import type { Item } from '../../build/build';
 import type { Need } from '../../needs/leads';
 import type { SmallNeed } from '../../needs/small';
-import type { PlannedUnit } from '../../place/units';
+import type { PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { minorPerMajor } from '../../parts/currency';

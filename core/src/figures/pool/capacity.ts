@@ -1,4 +1,4 @@
-import { ofKind } from '../../place/units';
+import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { classesOf } from '../context';

@@ -1,5 +1,5 @@
 import type { Part } from '../../parts/resolve';
-import { CARD_KINDS } from '../../place/units';
+import { CARD_KINDS } from '../../machine/units';
 import { classesOf, type FigureContext, type PartClass } from '../context';
 import { fanRpmShare } from '../fanCurve';
 import type { Ledger, Quantity } from '../quantity';

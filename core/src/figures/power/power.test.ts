@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { createAssessor } from '../../assess';
-import { ofKind } from '../../place/units';
+import { ofKind } from '../../machine/units';
 import { monotoneCubic } from '../monotoneCubic';
 import { fanRpmShare, straightThrough } from '../fanCurve';
 import { supplyLossW } from './supplyLoss';

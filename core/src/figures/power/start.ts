@@ -1,4 +1,4 @@
-import { ofKind, type PlannedUnit } from '../../place/units';
+import { ofKind, type PlannedUnit } from '../../machine/units';
 import { classesOf, type FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
 import { draw } from './draw';

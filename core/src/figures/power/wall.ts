@@ -1,4 +1,4 @@
-import { ofKind, type PlannedUnit } from '../../place/units';
+import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { draw, type DrawLine, type PowerState } from './draw';

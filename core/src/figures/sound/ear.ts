@@ -1,6 +1,6 @@
 import type { PartOf } from '../../parts/resolve';
-import { ofKind, type PlannedUnit } from '../../place/units';
-import { chassisAround } from '../../place/around';
+import { ofKind, type PlannedUnit } from '../../machine/units';
+import { chassisAround } from '../../machine/hosts';
 import type { SoundPath } from '../../parts/vocabulary';
 import { type FigureContext } from '../context';
 import { fanRpmShare, straightThrough } from '../fanCurve';

@@ -1,7 +1,7 @@
 import type { Highs } from 'highs';
-import { checkLayout } from '../../place/checkLayout';
-import { scoreOf, solve } from '../../place/solve';
-import { levelsOf } from '../../place/solver/score';
+import { checkLayout } from '../../solve/checkLayout';
+import { scoreOf, solve } from '../../solve/solve';
+import { levelsOf } from '../../solve/solver/score';
 import { reckon } from '../reckon';
 import { encode } from './encode';
 import type { Machine } from './machines';

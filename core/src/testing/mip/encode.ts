@@ -1,5 +1,5 @@
 import type { Layout } from '../../build/layout';
-import type { Problem } from '../../place/problem';
+import type { Problem } from '../../solve/problem';
 import { encodeLeads } from './leads';
 import { Levels } from './levels';
 import { Program, type Sum } from './program';

@@ -1,15 +1,15 @@
 import { printSpot, type Layout, type Seat } from '../../build/layout';
-import type { Catalogue } from '../../build/newItem';
+import type { Catalogue } from '../../parts/catalogue';
 import type { BayGroup } from '../../parts/chassisValues';
 import type { Slot } from '../../parts/boardValues';
 import { resolve } from '../../parts/resolve';
-import { checkLayout } from '../../place/checkLayout';
-import { problemOf, type Problem } from '../../place/problem';
-import { solve } from '../../place/solve';
-import { groupAt } from '../../place/spotAt';
-import { refsOf, spotsOf } from '../../place/spots';
-import { mismatch } from '../../place/mates';
-import { isCard, isKind, unitsById, type PlannedUnit } from '../../place/units';
+import { checkLayout } from '../../solve/checkLayout';
+import { problemOf, type Problem } from '../../solve/problem';
+import { solve } from '../../solve/solve';
+import { groupAt } from '../../machine/spotAt';
+import { refsOf, spotsOf } from '../../machine/spots';
+import { mismatch } from '../../machine/accepts';
+import { isCard, isKind, unitsById, type PlannedUnit } from '../../machine/units';
 import { drawn } from '../drawn';
 import { catalogue, fixture, tweak } from '../fixture';
 

@@ -1,11 +1,11 @@
 import { printSpot, type Layout, type SpotRef } from '../../build/layout';
-import { boxAmong } from '../../place/around';
-import { limitFor, needsRiser } from '../../place/clearance';
-import { mismatch } from '../../place/mates';
-import { protocolOf } from '../../place/ports';
-import { PCIE_LANE_MBPS, wishMBps } from '../../place/rates';
-import { refsOf, spotsOf, type SpotGroup } from '../../place/spots';
-import { hasPlaces, isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../../place/units';
+import { boxAmong } from '../../machine/hosts';
+import { limitFor, needsRiser } from '../../geometry/clearance';
+import { mismatch } from '../../machine/accepts';
+import { protocolOf } from '../../links/ports';
+import { PCIE_LANE_MBPS, wishMBps } from '../../links/rates';
+import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
+import { hasPlaces, isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import { rankOf, wishesIn } from '../reckon';
 import { ones, type Levels } from './levels';
 import type { Program } from './program';

@@ -6,12 +6,12 @@ import { ChangeLine } from '../build/ChangeLine';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
-import { BenchContext } from './benchContext';
-import { Drawing } from './Drawing';
-import { Kit } from './Kit';
+import { BenchContext } from './hooks/benchContext';
+import { Drawing } from './drawing/Drawing';
+import { Kit } from './panes/Kit';
 import { Shortcuts } from './Shortcuts';
-import { SidePane } from './SidePane';
-import { useBenchUi } from './useBenchUi';
+import { SidePane } from './panes/SidePane';
+import { useBenchUi } from './hooks/useBenchUi';
 
 export default function Bench() {
   const ui = useBenchUi(useOutletContext<Catalogue>());

@@ -4,7 +4,7 @@ import { minorPerMajor, type Build, type Explanation, type Figure, type FigureId
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
-import { BenchContext } from '../bench/benchContext';
+import { BenchContext } from '../bench/hooks/benchContext';
 import { markWords } from './markWords';
 import { Tape } from './Tape';
 import { WorkingTree } from './WorkingTree';

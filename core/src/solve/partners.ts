@@ -1,0 +1,136 @@
+import type { Build } from '../build/build';
+import type { Layout, Wire } from '../build/layout';
+import { demandsFor } from '../links/demands';
+import { partsAlike } from './likeness';
+import { DRIVE_DATA_KEY } from '../links/ports';
+import { liveWires, wireServing } from '../links/unconnected';
+import { isKind, unitsById, type PlannedUnit } from '../machine/units';
+
+/** Drives that mirror each other: a pair of a two-way mirror, three of a three-way one. */
+export function partnersOf({ sets }: Build['pool']): readonly (readonly string[])[] {
+  return sets.flatMap(({ layout, units }) => {
+    const ways = layout === 'mirror2' ? 2 : layout === 'mirror3' ? 3 : 0;
+    return ways === 0
+      ? []
+      : Array.from({ length: Math.floor(units.length / ways) }, (_, i) => units.slice(i * ways, (i + 1) * ways));
+  });
+}
+
+/**
+ * A second pass over a settled layout, leads fixed: mirror partners that hang on one card change bays
+ * with drives alike of another, as long as that leaves fewer pairs on one card. What is put or held,
+ * by its place or by a lead at its own end, stays. The same layout where nothing is gained.
+ */
+export function keepPartnersApart(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  partners: readonly (readonly string[])[],
+): Layout {
+  if (partners.length === 0) return layout;
+  const cardOf = cardsOf(units, layout);
+  const own = new Map(
+    partners.flatMap((group) => group.map((id) => [id, group.filter((other) => other !== id)] as const)),
+  );
+  const tied = new Set(
+    layout.wires.flatMap((wire) => (wire.how === 'solved' ? [] : wire.device.map(({ host }) => host as string))),
+  );
+  const movable = units.filter(
+    (unit) =>
+      isKind(unit, 'drive') && layout.at[unit.id]?.how === 'solved' && cardOf.has(unit.id) && !tied.has(unit.id),
+  );
+  /** Partners of a drive on the card it has, or would have. */
+  const together = (id: string, card = cardOf.get(id)) =>
+    (own.get(id) ?? []).filter((other) => cardOf.get(other) === card).length;
+  const standIn = new Map<string, string>();
+  const apart = (id: string): boolean => {
+    const unit = movable.find((one) => one.id === id);
+    if (!unit || together(id) === 0) return false;
+    const mine = cardOf.get(id)!;
+    const other = movable.find((one) => {
+      const theirs = cardOf.get(one.id)!;
+      if (
+        theirs === mine ||
+        one.role !== unit.role ||
+        !partsAlike(one.part, unit.part) ||
+        own.get(id)!.includes(one.id)
+      )
+        return false;
+      return together(id, theirs) + together(one.id, mine) < together(id) + together(one.id);
+    });
+    if (!other) return false;
+    const theirs = cardOf.get(other.id)!;
+    cardOf.set(id, theirs);
+    cardOf.set(other.id, mine);
+    const [placeOf, placeOfOther] = [standIn.get(id) ?? id, standIn.get(other.id) ?? other.id];
+    standIn.set(id, placeOfOther);
+    standIn.set(other.id, placeOf);
+    return true;
+  };
+  // Every exchange leaves fewer pairs on one card, so this ends.
+  while ([...own.keys()].filter(apart).length > 0);
+  if (standIn.size === 0) return layout;
+  // Who sits where another sat takes its bay, and the lead at its end.
+  const now = new Map([...standIn].map(([unit, before]) => [before, unit]));
+  const renamed = (wire: Wire): Wire =>
+    wire.device.some(({ host, key }) => key === DRIVE_DATA_KEY && now.has(host))
+      ? {
+          ...wire,
+          device: wire.device.map((end) =>
+            end.key === DRIVE_DATA_KEY && now.has(end.host)
+              ? { ...end, host: now.get(end.host) as typeof end.host }
+              : end,
+          ),
+        }
+      : wire;
+  return {
+    ...layout,
+    at: {
+      ...layout.at,
+      ...Object.fromEntries([...standIn].map(([unit, before]) => [unit, { ...layout.at[before]! }])),
+    },
+    wires: layout.wires.map(renamed),
+  };
+}
+
+/** The card or board each drive hangs on; behind an expander card the one that feeds it. */
+export function cardsOf(units: readonly PlannedUnit[], layout: Layout): Map<string, string> {
+  const byId = unitsById(units);
+  const live = liveWires(units, layout.wires);
+  const feeders = new Map(
+    layout.wires.flatMap((wire) =>
+      wire.device.flatMap(({ host }) => {
+        const unit = byId.get(host);
+        return unit && isKind(unit, 'expander') ? [[unit.id as string, wire.host[0]!.host as string] as const] : [];
+      }),
+    ),
+  );
+  return new Map(
+    demandsFor(units, layout).flatMap((demand) => {
+      const wire = wireServing(demand, live);
+      if (!wire) return [];
+      const at =
+        demand.kind === 'backplane' && wire.host.length > 1 ? Math.max(0, wire.lanes?.indexOf(demand.lane) ?? 0) : 0;
+      const host = wire.host[at]!.host as string;
+      return [[demand.unit.id as string, feeders.get(host) ?? host] as const];
+    }),
+  );
+}
+
+/** Pairs of partners on one card. */
+export function pairsTogether(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  partners: readonly (readonly string[])[],
+): number {
+  const cardOf = cardsOf(units, layout);
+  return partners.reduce(
+    (sum, group) =>
+      sum +
+      group.reduce(
+        (all, id, i) =>
+          all + group.slice(i + 1).filter((other) => cardOf.has(id) && cardOf.get(id) === cardOf.get(other)).length,
+        0,
+      ),
+    0,
+  );
+}

@@ -1,0 +1,143 @@
+/** Makes the pictures of docs/screenshots/ from the demo: `npm run screenshots`. */
+import { mkdirSync, readFileSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+import { CHROMIUM } from '../../e2e/playwright.config';
+import { withServer } from '../test/withServer';
+
+type Shot = {
+  readonly name: string;
+  readonly path: string;
+  readonly dark?: boolean;
+  readonly act?: (page: Page) => Promise<void>;
+};
+const ready = (page: Page) => page.getByTestId('status').filter({ hasNotText: '…' }).waitFor();
+const LISTINGS = ['block-devices.json', 'smart.json', 'dmi.txt', 'pci.txt'];
+const SHOTS: readonly Shot[] = [
+  {
+    name: 'floor',
+    path: '/',
+    act: async (page) => {
+      await page.getByText('Blocked, 3 snags').first().waitFor();
+      await page.getByText('Looking …').first().waitFor({ state: 'hidden' });
+    },
+  },
+  {
+    name: 'bench',
+    path: '/b/hall-cupboard',
+    act: async (page) => {
+      await ready(page);
+      await page.locator('[data-remedy]').first().waitFor();
+    },
+  },
+  {
+    name: 'bench-try',
+    path: '/b/hall-cupboard?sel=u2/cage.3&pane=try',
+    act: async (page) => {
+      await ready(page);
+      await page.getByRole('button', { name: 'All 8 free' }).click();
+      await page.locator('[data-try="barge-12"]', { hasText: '8 ×' }).hover();
+      await page.locator('.ghost').first().waitFor();
+    },
+  },
+  { name: 'bench-dark', path: '/b/boathouse-rack?sel=u2/front.6&pane=sheet', dark: true, act: ready },
+  { name: 'bench-front', path: '/b/boathouse-rack?view=front', act: ready },
+  {
+    name: 'working',
+    path: '/b/boathouse-rack',
+    act: async (page) => {
+      await ready(page);
+      await page.getByRole('button', { name: /Idle at the wall/ }).click();
+      await page.locator('[data-working]').waitFor();
+    },
+  },
+  { name: 'bench-empty', path: '/b/reading-room', act: ready },
+  {
+    name: 'bench-two-boxes',
+    path: '/b/school-shelf',
+    act: async (page) => {
+      await ready(page);
+      await page
+        .getByRole('group', { name: 'Views' })
+        .getByRole('button', { name: /Annex 4/ })
+        .click();
+      await page.locator('[data-view="front"] [data-stop$="/bay.1"]').click();
+    },
+  },
+  {
+    name: 'wiring',
+    path: '/b/boathouse-rack/wiring',
+    act: async (page) => {
+      await ready(page);
+      await page.locator('[data-lead="#2"]').click();
+      await page.getByRole('button', { name: 'Pick up its port end' }).click();
+      await page.locator('[data-port]').first().waitFor();
+    },
+  },
+  {
+    name: 'bench-changes',
+    path: '/b/sound-desk?sel=floor/chassis&pane=sheet&view=plan',
+    act: async (page) => {
+      await ready(page);
+      await page
+        .locator('li', { has: page.locator('[data-change]') })
+        .filter({ hasText: 'Take out the fan wall' })
+        .hover();
+      await page.locator('.gone').first().waitFor();
+    },
+  },
+  {
+    name: 'bench-remedy',
+    path: '/b/gauge-house',
+    act: async (page) => {
+      await ready(page);
+      await page.locator('[data-remedy]').first().hover();
+      await page.getByTestId('trying').filter({ hasText: 'Hoist 1U in' }).waitFor();
+    },
+  },
+  { name: 'bench-rear', path: '/b/sound-desk?view=rear', act: ready },
+  { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
+  {
+    name: 'parts',
+    path: '/parts?kind=drive&open=drive%7CBargeyard%7CBarge&part=barge-12',
+    act: async (page) => {
+      await page.getByRole('heading', { name: 'Barge 12 TB' }).waitFor();
+    },
+  },
+  {
+    name: 'own-chassis',
+    path: '/parts/own?from=rack-4u-24&class=1',
+    act: async (page) => {
+      await page.getByLabel('Name', { exact: true }).fill('The boatyard’s old case');
+      await page.getByLabel('Depth in mm').fill('520');
+      await page.getByLabel('Front bays: rows').fill('5');
+    },
+  },
+  {
+    name: 'old-machine',
+    path: '/parts/stock?old=1',
+    act: async (page) => {
+      await page
+        .getByLabel('Paste what it prints of itself')
+        .fill(LISTINGS.map((name) => readFileSync(`core/src/stock/samples/${name}`, 'utf8')).join('\n'));
+      await page.getByText('to take in').waitFor();
+    },
+  },
+];
+
+mkdirSync('docs/screenshots', { recursive: true });
+await withServer(async (serving) => {
+  const browser = await chromium.launch(CHROMIUM);
+  for (const shot of SHOTS) {
+    const page = await browser.newPage({
+      viewport: { width: 1280, height: 800 },
+      colorScheme: shot.dark ? 'dark' : 'light',
+    });
+    await page.goto(serving.url + shot.path);
+    await shot.act?.(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `docs/screenshots/${shot.name}.png` });
+    await page.close();
+  }
+  await browser.close();
+});
+process.exit(0);

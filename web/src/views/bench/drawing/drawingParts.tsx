@@ -1,0 +1,652 @@
+import { memo } from 'react';
+import {
+  printSpot,
+  projectBox,
+  viewSize,
+  type Brief,
+  type Build,
+  type FlatShape,
+  type SceneBox,
+  type Solid,
+} from '@inch-tower/core';
+import { BALLOON_R, type Balloon } from '../../../drawing/balloons';
+import type { Label } from '../../../drawing/labels';
+import { onSheet, RULER, type Focus, type PlacedView } from '../../../drawing/sheetLayout';
+import type { TaggedSnag } from '../../../worker/messages';
+import { capacityWords, countWords, mmWords } from '../../../words/format';
+
+const INCH_MM = 25.4;
+/** CSS defines 96 px to the inch. */
+const PX_PER_MM = 96 / INCH_MM;
+
+export function Hatches() {
+  return (
+    <defs>
+      <pattern id="hatch-bad" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="6" height="6" fill="var(--white)" />
+        <path d="M0 0v6" stroke="var(--bad)" strokeWidth="1.2" />
+      </pattern>
+      <pattern id="hatch-cut" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="5" height="5" fill="var(--white)" />
+        <path d="M0 0v5" stroke="var(--ink)" strokeWidth="0.5" opacity="0.35" />
+      </pattern>
+    </defs>
+  );
+}
+
+/** Inch rulers along the top and the left, zero at the first view's corner. */
+export function Rulers({
+  width,
+  height,
+  originX,
+  originY,
+  scale,
+}: {
+  readonly width: number;
+  readonly height: number;
+  readonly originX: number;
+  readonly originY: number;
+  readonly scale: number;
+}) {
+  const inch = INCH_MM * scale;
+  const every = inch < 16 ? 4 : inch < 22 ? 2 : 1;
+  const fine = inch / 4 >= 4;
+  const marks = (origin: number, end: number) => {
+    const list: number[] = [];
+    for (let i = 0; origin + (i * inch) / 4 < end; i++) if (fine || i % 4 === 0) list.push(i);
+    return list;
+  };
+  return (
+    <g aria-hidden>
+      <rect className="ruler" x={RULER} y={0} width={Math.max(0, width - RULER)} height={22} />
+      <rect className="ruler" x={0} y={0} width={RULER} height={height} />
+      {marks(originX, width - 2).map((i) => {
+        const x = originX + (i * inch) / 4;
+        return (
+          <g key={`x${i}`}>
+            <path className="ruler-tick" d={`M${x} 22v-${i % 4 ? (i % 2 ? 3 : 5) : 8}`} />
+            {i % (4 * every) === 0 && x < width - 16 && (
+              <text className="ruler-number" x={x + 2} y={11}>
+                {i / 4}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      {marks(originY, height - 2).map((i) => {
+        const y = originY + (i * inch) / 4;
+        return (
+          <g key={`y${i}`}>
+            <path className="ruler-tick" d={`M${RULER} ${y}h-${i % 4 ? (i % 2 ? 3 : 5) : 9}`} />
+            {i % (4 * every) === 0 && y < height - 14 && (
+              <text className="ruler-number" x={2} y={y + 11}>
+                {i / 4}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+type ViewProps = {
+  readonly view: PlacedView;
+  readonly labels: readonly Label[];
+  readonly title: string;
+  readonly current: string | null;
+  readonly selected: string | null;
+  readonly lit: { has(id: string): boolean } | null;
+  readonly unconnected: readonly string[];
+  /** Slots under a thick card. */ readonly covered: ReadonlySet<string>;
+  readonly ghosts: SceneBox | undefined;
+  readonly faded: boolean;
+  readonly onChoose: (id: string) => void;
+  readonly onEnlarge: (focus: Focus) => void;
+};
+
+/** One view: drawn again only when something in it, the selection or the ghost changes. */
+export const ViewPicture = memo(function ViewPicture({
+  view,
+  labels,
+  title,
+  current,
+  selected,
+  lit,
+  unconnected,
+  covered,
+  ghosts,
+  faded,
+  onChoose,
+  onEnlarge,
+}: ViewProps) {
+  const loose = new Set(unconnected);
+  return (
+    <g data-view={view.name} opacity={faded ? 0.6 : 1}>
+      <text className="title" x={view.x} y={view.y - 7}>
+        {title.toUpperCase()}
+      </text>
+      {view.shapes.map((shape) => (
+        <Shape
+          key={shape.solid.id}
+          shape={shape}
+          view={view}
+          current={current}
+          chosen={isChosen(shape, selected)}
+          lit={!!lit && shape.solid.spot !== null && lit.has(printSpot(shape.solid.spot))}
+          loose={!!shape.solid.unit && loose.has(shape.solid.unit.id)}
+          covered={shape.solid.what === 'slot' && covered.has(shape.solid.id)}
+          onChoose={onChoose}
+        />
+      ))}
+      {ghosts && <GhostShapes view={view} ghosts={ghosts} />}
+      {labels.map((label) =>
+        label.vertical ? (
+          <text
+            key={`${label.key}${label.text}`}
+            className={label.weight}
+            transform={`translate(${label.x + 11} ${label.y + label.height}) rotate(-90)`}
+          >
+            {label.text}
+          </text>
+        ) : (
+          <text key={`${label.key}${label.text}`} className={label.weight} x={label.x} y={label.y + 11}>
+            {label.text}
+          </text>
+        ),
+      )}
+      {!view.large && (
+        <rect
+          role="button"
+          tabIndex={0}
+          aria-label={`Enlarge the ${title.toLowerCase()} view`}
+          x={view.x - 4}
+          y={view.y - 18}
+          width={view.width + 8}
+          height={view.height + 22}
+          fill="transparent"
+          className="stop"
+          onClick={() => onEnlarge(view.name)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') onEnlarge(view.name);
+          }}
+        />
+      )}
+    </g>
+  );
+});
+
+const isChosen = (shape: FlatShape, selected: string | null) =>
+  selected !== null &&
+  ((shape.solid.spot !== null && printSpot(shape.solid.spot) === selected) ||
+    (shape.solid.unit?.id === selected && shape.solid.what !== 'shell'));
+
+type ShapeProps = {
+  readonly shape: FlatShape;
+  readonly view: PlacedView;
+  readonly current: string | null;
+  readonly chosen: boolean;
+  readonly lit: boolean;
+  readonly loose: boolean;
+  readonly covered: boolean;
+  readonly onChoose: (id: string) => void;
+};
+
+const Shape = memo(function Shape({ shape, view, current, chosen, lit, loose, covered, onChoose }: ShapeProps) {
+  const { solid } = shape;
+  const rect = onSheet(view, shape);
+  const empty = !solid.unit && solid.what !== 'backplane';
+  const classes = [
+    'solid',
+    solid.what,
+    covered ? 'covered' : '',
+    empty ? 'empty' : '',
+    shape.cut ? 'cut' : '',
+    solid.box.assumed && solid.unit ? 'assumed' : '',
+    loose ? 'loose' : '',
+  ].join(' ');
+  const picture = (
+    <>
+      <rect
+        className={classes}
+        x={rect.x}
+        y={rect.y}
+        width={Math.max(1, rect.width)}
+        height={Math.max(1, rect.height)}
+        style={solid.what === 'cooler' && solid.unit && !chosen ? { fill: 'url(#hatch-cut)' } : undefined}
+      />
+      {solid.what === 'fan' &&
+        view.large &&
+        Math.min(rect.width, rect.height) > 24 &&
+        Math.abs(rect.width - rect.height) < 3 && (
+          <FanBlades x={rect.x + rect.width / 2} y={rect.y + rect.height / 2} r={rect.width / 2 - 3} faint={empty} />
+        )}
+      {solid.plugs && view.name === 'plan' && <PlugOn rect={rect} end={solid.plugs} scale={view.scale} />}
+    </>
+  );
+  if (!solid.spot || !view.large) return picture;
+  const id = printSpot(solid.spot);
+  return (
+    <g
+      role="button"
+      className={`stop ${chosen ? 'chosen' : ''} ${lit ? 'lit' : ''}`}
+      data-stop={id}
+      tabIndex={id === current ? 0 : -1}
+      aria-pressed={chosen}
+      aria-label={describe(shape)}
+      onClick={() => onChoose(id)}
+    >
+      <title>{describe(shape)}</title>
+      {picture}
+    </g>
+  );
+}, samePicture);
+
+/** The plug on a drive (SFF-8482: 33 mm with the power), seen from above, front below. */
+const PLUG_MM = { width: 33, depth: 9 };
+function PlugOn({
+  rect,
+  end,
+  scale,
+}: {
+  readonly rect: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+  readonly end: 'rear' | 'front';
+  readonly scale: number;
+}) {
+  const width = Math.min(PLUG_MM.width * scale, rect.width * 0.7);
+  const depth = PLUG_MM.depth * scale;
+  if (rect.width < 12) return null;
+  return (
+    <rect
+      className="plug"
+      x={rect.x + (rect.width - width) / 2}
+      y={end === 'rear' ? rect.y - depth : rect.y + rect.height}
+      width={width}
+      height={depth}
+      aria-hidden
+    />
+  );
+}
+
+/** Two shapes that look alike need not be drawn again: an edit touches few of the hundreds there are. */
+function samePicture(a: ShapeProps, b: ShapeProps): boolean {
+  const id = a.shape.solid.id;
+  return (
+    a.chosen === b.chosen &&
+    a.lit === b.lit &&
+    a.loose === b.loose &&
+    a.covered === b.covered &&
+    a.onChoose === b.onChoose &&
+    (a.current === id) === (b.current === id) &&
+    a.view.x === b.view.x &&
+    a.view.y === b.view.y &&
+    a.view.scale === b.view.scale &&
+    a.view.large === b.view.large &&
+    a.shape.xMm === b.shape.xMm &&
+    a.shape.yMm === b.shape.yMm &&
+    a.shape.widthMm === b.shape.widthMm &&
+    a.shape.heightMm === b.shape.heightMm &&
+    a.shape.cut === b.shape.cut &&
+    a.shape.solid.what === b.shape.solid.what &&
+    a.shape.solid.unit?.id === b.shape.solid.unit?.id &&
+    a.shape.solid.plugs === b.shape.solid.plugs &&
+    a.shape.solid.unit?.part === b.shape.solid.unit?.part &&
+    a.shape.solid.box.assumed === b.shape.solid.box.assumed
+  );
+}
+
+/** What a place is and what is in it, for a reader and for a tooltip. */
+function describe({ solid }: FlatShape): string {
+  const place = `${solid.label}${solid.n && !/\d$/.test(solid.label) ? ` ${solid.n}` : ''}`;
+  if (!solid.unit) return `${place}, empty`;
+  const { part, mark, builtIn } = solid.unit;
+  return (
+    `${place}: ` +
+    `${part.name}${builtIn ? '' : ` (${mark})`}` +
+    `${part.kind === 'drive' ? `, ${capacityWords(part.capacityBytes)}` : ''}` +
+    `${solid.plugs === 'front' ? ', turned round' : ''}`
+  );
+}
+
+function FanBlades({
+  x,
+  y,
+  r,
+  faint,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly r: number;
+  readonly faint: boolean;
+}) {
+  const at = (angle: number, radius: number) =>
+    `${(x + radius * Math.cos(angle)).toFixed(1)} ${(y + radius * Math.sin(angle)).toFixed(1)}`;
+  return (
+    <g className="dimension" opacity={faint ? 0.4 : 0.75} aria-hidden>
+      <circle cx={x} cy={y} r={r} />
+      <circle cx={x} cy={y} r={r * 0.3} />
+      {Array.from({ length: 7 }, (_, i) => (
+        <path key={i} d={`M${at((i * 2 * Math.PI) / 7, r * 0.3)}L${at((i * 2 * Math.PI) / 7 + 0.5, r)}`} />
+      ))}
+    </g>
+  );
+}
+
+/** Units of the ghost scene that are not in the drawing yet, dashed on tape. */
+function GhostShapes({ view, ghosts }: { readonly view: PlacedView; readonly ghosts: SceneBox }) {
+  const here = new Map(view.shapes.map((shape) => [shape.solid.id, shape.solid.unit?.part.id]));
+  const size = viewSize(view.name, ghosts.size);
+  if (Math.abs(size.widthMm * view.scale - view.width) > 1) return null;
+  const fresh = projectBox(view.name, ghosts).filter(
+    (shape) =>
+      shape.solid.unit && shape.solid.what !== 'shell' && here.get(shape.solid.id) !== shape.solid.unit.part.id,
+  );
+  // Eight drives one behind the other are one rectangle to the eye.
+  const seen = new Set<string>();
+  const apart = fresh.filter((shape) => {
+    const place = [shape.xMm, shape.yMm, shape.widthMm, shape.heightMm].join();
+    return !seen.has(place) && !!seen.add(place);
+  });
+  const there = new Map(ghosts.solids.map((solid) => [solid.id, solid]));
+  const gone = view.shapes.filter(({ solid }) => isGone(solid, there.get(solid.id)));
+  return (
+    <g aria-hidden>
+      {gone.map((shape) => {
+        const rect = onSheet(view, shape);
+        return (
+          <rect
+            key={shape.solid.id}
+            className="gone"
+            x={rect.x}
+            y={rect.y}
+            width={Math.max(2, rect.width)}
+            height={Math.max(2, rect.height)}
+          />
+        );
+      })}
+      {apart.map((shape) => {
+        const rect = onSheet(view, shape);
+        return (
+          <rect
+            key={shape.solid.id}
+            className="ghost"
+            x={rect.x}
+            y={rect.y}
+            width={Math.max(2, rect.width)}
+            height={Math.max(2, rect.height)}
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+/**
+ * What would be gone: a cage or wall with what was in it, a part from its place, one of another size in the place of
+ * what comes.
+ */
+function isGone(now: Solid, then: Solid | undefined): boolean {
+  if (!then) return true;
+  if (!now.spot || !now.unit) return false;
+  if (!then.unit) return true;
+  const other = (['widthMm', 'heightMm', 'depthMm'] as const).some(
+    (side) => Math.abs(now.box[side] - then.box[side]) > 0.5,
+  );
+  return now.unit.part.id !== then.unit.part.id && other;
+}
+
+/** Outer dimensions; where the brief limits one, the room there is stands beside it, vermilion where it is passed. */
+export function Dimensions({
+  views,
+  brief,
+}: {
+  readonly views: readonly PlacedView[];
+  readonly brief: Brief | undefined;
+}) {
+  const lines = views
+    .filter((view) => view.large)
+    .flatMap((view) => {
+      const shell = view.shapes.find((shape) => shape.solid.what === 'shell');
+      if (!shell) return [];
+      const wide = view.name === 'plan' || view.name === 'rear';
+      return [
+        ...(wide || views.length > 3
+          ? [
+              {
+                key: `${view.name}-w`,
+                x1: view.x,
+                y1: view.y + view.height + 13,
+                x2: view.x + view.width,
+                y2: view.y + view.height + 13,
+                mm: shell.widthMm,
+                room: brief?.maxWidthMm,
+              },
+            ]
+          : []),
+        ...(view.name === 'plan' || view.name === 'front' || views.length > 3
+          ? [
+              {
+                key: `${view.name}-h`,
+                x1: view.x - 13,
+                y1: view.y,
+                x2: view.x - 13,
+                y2: view.y + view.height,
+                mm: shell.heightMm,
+                room: view.name === 'plan' ? brief?.maxDepthMm : brief?.maxHeightMm,
+              },
+            ]
+          : []),
+      ];
+    });
+  return (
+    <g aria-hidden>
+      {lines.map(({ key, ...line }) => (
+        <Dimension key={key} {...line} />
+      ))}
+    </g>
+  );
+}
+
+function Dimension({
+  x1,
+  y1,
+  x2,
+  y2,
+  mm,
+  room,
+}: {
+  readonly x1: number;
+  readonly y1: number;
+  readonly x2: number;
+  readonly y2: number;
+  readonly mm: number;
+  readonly room: number | undefined;
+}) {
+  const flat = y1 === y2;
+  const tick = (x: number, y: number) => `M${x - 3} ${y + 3}l6 -6`;
+  const over = room !== undefined && mm > room;
+  const text =
+    room === undefined
+      ? mmWords(mm)
+      : over
+        ? `${mmWords(mm)}, ${Math.round((mm - room) * 10) / 10} over`
+        : `${mmWords(mm)} of ${mmWords(room)}`;
+  const ink = over ? { fill: 'var(--bad)' } : {};
+  const half = text.length * 3.4;
+  return (
+    <>
+      <path
+        className="dimension"
+        style={over ? { stroke: 'var(--bad)' } : {}}
+        d={`M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`}
+      />
+      {flat ? (
+        <>
+          <rect x={(x1 + x2) / 2 - half - 3} y={y1 - 7} width={half * 2 + 6} height={14} fill="var(--sheet)" />
+          <text x={(x1 + x2) / 2} y={y1 + 4} textAnchor="middle" style={ink}>
+            {text}
+          </text>
+        </>
+      ) : (
+        <g transform={`translate(${x1} ${(y1 + y2) / 2}) rotate(-90)`}>
+          <rect x={-half - 3} y={-7} width={half * 2 + 6} height={14} fill="var(--sheet)" />
+          <text x={0} y={4} textAnchor="middle" style={ink}>
+            {text}
+          </text>
+        </g>
+      )}
+    </>
+  );
+}
+
+/** The title block (ISO 7200): name, size, scale, date of the sheet's data, snags. */
+export function TitleBlock({
+  x,
+  y,
+  width,
+  build,
+  box,
+  scale,
+  snags,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly build: Build;
+  readonly box: SceneBox;
+  readonly scale: number;
+  readonly snags: readonly TaggedSnag[];
+}) {
+  const blockers = snags.filter((snag) => snag.severity === 'blocker').length;
+  const room = Math.floor((width - 16) / 6.8);
+  const cut = (text: string, most = room) => (text.length > most ? `${text.slice(0, Math.max(1, most - 1))}…` : text);
+  const half = Math.floor(room / 2);
+  return (
+    <g aria-hidden>
+      <path
+        className="block"
+        d={
+          `M${x} ${y}h${width}v78h-${width}zM${x} ${y + 26}h${width}M${x} ` +
+          `${y + 52}h${width}M${x + width * 0.58} ${y + 26}v52`
+        }
+      />
+      <text x={x + 8} y={y + 17} style={{ fontWeight: 500 }}>
+        {cut(build.name || 'Unnamed')}
+      </text>
+      <text x={x + 8} y={y + 43}>
+        {cut(`${box.size.widthMm} × ${box.size.heightMm} × ${box.size.depthMm} mm`, Math.floor(half * 1.16))}
+      </text>
+      <text x={x + width * 0.58 + 8} y={y + 43}>
+        {cut(`scale 1 : ${(PX_PER_MM / scale).toFixed(1)}`, Math.floor(half * 0.84))}
+      </text>
+      <text x={x + 8} y={y + 69}>
+        {cut(box.unit.part.name, Math.floor(half * 1.16))}
+      </text>
+      <text x={x + width * 0.58 + 8} y={y + 69}>
+        {cut(
+          snags.length ? `${countWords(snags.length, 'snag')}, ${blockers} block` : 'no snags',
+          Math.floor(half * 0.84),
+        )}
+      </text>
+    </g>
+  );
+}
+
+/** The snags beside the drawing, keyed to the balloons, as they stand on a printed sheet. */
+export function SnagNotes({
+  x,
+  y,
+  width,
+  height,
+  snags,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly snags: readonly TaggedSnag[];
+}) {
+  const room = Math.floor((width - 26) / 6.8);
+  const most = Math.max(0, Math.floor((height - 7) / 22));
+  // The last line says how many there are beyond it.
+  const rows = snags.slice(0, snags.length > most ? most - 1 : most);
+  if (rows.length === 0 || room < 16) return null;
+  return (
+    <g aria-hidden>
+      <text className="title" x={x} y={y + 6}>
+        SNAGS
+      </text>
+      {rows.map((snag, i) => {
+        const tone = `tagged-${snag.severity}`;
+        const text = snag.title.length > room ? `${snag.title.slice(0, room - 1)}…` : snag.title;
+        return (
+          <g key={snag.key}>
+            <circle className={`balloon ${tone}`} cx={x + 9} cy={y + 24 + i * 22} r={8.5} />
+            <text className={tone} x={x + 9} y={y + 28 + i * 22} textAnchor="middle">
+              {i + 1}
+            </text>
+            <text x={x + 26} y={y + 28 + i * 22}>
+              {text}
+            </text>
+          </g>
+        );
+      })}
+      {rows.length < snags.length && (
+        <text className="faint" x={x + 26} y={y + 28 + rows.length * 22}>
+          and {snags.length - rows.length} more
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Numbered balloons with leader lines, keyed to the side pane. */
+export function Balloons({
+  balloons,
+  onChoose,
+}: {
+  readonly balloons: readonly Balloon[];
+  readonly onChoose: (key: string) => void;
+}) {
+  return (
+    <>
+      {balloons.map((balloon) => {
+        const reach = Math.hypot(balloon.tx - balloon.x, balloon.ty - balloon.y) || 1;
+        const fx = balloon.x + ((balloon.tx - balloon.x) / reach) * BALLOON_R;
+        const fy = balloon.y + ((balloon.ty - balloon.y) / reach) * BALLOON_R;
+        const tone = `tagged-${balloon.severity}`;
+        return (
+          <g
+            key={balloon.key}
+            role="button"
+            tabIndex={-1}
+            aria-label={`Snag ${balloon.n}, ${balloon.severity}`}
+            className="cursor-pointer"
+            onClick={() => onChoose(balloon.key)}
+          >
+            <path className={`leader ${tone}`} d={`M${fx} ${fy}L${balloon.tx} ${balloon.ty}`} />
+            <circle
+              className={tone}
+              cx={balloon.tx}
+              cy={balloon.ty}
+              r={2.4}
+              fill="currentColor"
+              style={{
+                color:
+                  balloon.severity === 'blocker'
+                    ? 'var(--bad)'
+                    : balloon.severity === 'caution'
+                      ? 'var(--warn)'
+                      : 'var(--mid)',
+              }}
+            />
+            <circle className={`balloon ${tone}`} cx={balloon.x} cy={balloon.y} r={BALLOON_R} />
+            <text className={tone} x={balloon.x} y={balloon.y + 4} textAnchor="middle" style={{ fontWeight: 500 }}>
+              {balloon.n}
+            </text>
+          </g>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,112 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { commit, VIEW_NAMES, type Catalogue } from '@inch-tower/core';
+import type { Focus } from '../../../drawing/sheetLayout';
+import { useAppSelector } from '../../../state/store';
+import type { TrySource } from '../../../worker/messages';
+import type { BenchUi, Ghost, Pane } from './benchContext';
+
+const PANES: readonly Pane[] = ['snags', 'try', 'sheet'];
+const SOURCES: readonly TrySource[] = ['all', 'own', 'stock', 'classes'];
+const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
+
+/** Selection, pane and view live in the address, so that back, forward and links work. */
+export function useBenchUi(catalogue: Catalogue): BenchUi {
+  const [params, setParams] = useSearchParams();
+  const [ghost, setGhost] = useState<Ghost | null>(null);
+  const focusNextRef = useRef<BenchUi['focusNextRef']['current']>(null);
+  const build = useAppSelector((state) => state.bench.build);
+  const after = useMemo(() => {
+    const step = ghost && build ? commit(build, ghost.edits) : null;
+    return step?.ok ? step.build : null;
+  }, [ghost, build]);
+  const [asked, setAsked] = useState(0);
+  const [moving, setMoving] = useState<string | null>(null);
+  const selected = params.get('sel');
+  const pane = PANES.find((one) => one === params.get('pane')) ?? 'snags';
+  const focus = FOCI.find((one) => one === params.get('view')) ?? 'sheet';
+  const replacing = params.get('swap') === '1';
+  const source = SOURCES.find((one) => one === params.get('from')) ?? 'all';
+
+  const select = useCallback<BenchUi['select']>(
+    (id, more = {}) => {
+      setGhost(null);
+      focusNextRef.current = more.focusPane ? { kind: 'pane', sel: id } : null;
+      setParams((now) => {
+        const next = new URLSearchParams(now);
+        next.delete('name');
+        if (id) next.set('sel', id);
+        else next.delete('sel');
+        if (more.pane) next.set('pane', more.pane);
+        if (more.replace) next.set('swap', '1');
+        else next.delete('swap');
+        return next;
+      });
+    },
+    [setParams],
+  );
+  const set = useCallback(
+    (key: string, value: string) => {
+      setGhost(null);
+      setParams((now) => {
+        const next = new URLSearchParams(now);
+        next.set(key, value);
+        next.delete('swap');
+        return next;
+      });
+    },
+    [setParams],
+  );
+  const toDrawing = useCallback((spot?: string) => {
+    focusNextRef.current = { kind: 'drawing', stop: spot ?? null };
+    setAsked((n) => n + 1);
+  }, []);
+
+  return useMemo(
+    () => ({
+      catalogue,
+      selected,
+      pane,
+      focus,
+      replacing,
+      source,
+      moving,
+      ghost,
+      after,
+      focusNextRef,
+      asked,
+      select,
+      setGhost,
+      setMoving,
+      toDrawing,
+      show: (next: Pane) => set('pane', next),
+      setFocus: (next: Focus) => set('view', next),
+      setSource: (next: TrySource) =>
+        setParams(
+          (now) => {
+            const next_ = new URLSearchParams(now);
+            if (next === 'all') next_.delete('from');
+            else next_.set('from', next);
+            return next_;
+          },
+          { replace: true },
+        ),
+    }),
+    [
+      catalogue,
+      selected,
+      pane,
+      focus,
+      replacing,
+      source,
+      moving,
+      ghost,
+      after,
+      asked,
+      select,
+      toDrawing,
+      set,
+      setParams,
+    ],
+  );
+}

@@ -1,0 +1,32 @@
+import { useMemo } from 'react';
+import { freeOf, type Owned } from '@inch-tower/core';
+import { useStockQuery } from '../../../state/api';
+
+/** Parts in stock that no other machine uses, by sheet; undefined while they are not asked for or not here yet. */
+export function useOwned(
+  buildId: string,
+  wanted: boolean,
+): {
+  readonly owned: Readonly<Record<string, Owned>> | undefined;
+  readonly away: boolean;
+  /** Whether it is known what is in stock, or that the server cannot be asked. */ readonly settled: boolean;
+} {
+  const { data, isError } = useStockQuery(undefined, { skip: !wanted, refetchOnMountOrArgChange: true });
+  const owned = useMemo(() => {
+    if (!wanted || !data) return undefined;
+    return Object.fromEntries(
+      data.stock
+        .filter(({ entry }) => freeOf(entry, data.claims, buildId) > 0)
+        .map(({ entry }): [string, Owned] => [
+          entry.sheet,
+          {
+            stockId: entry.id,
+            ...(entry.year === undefined ? {} : { year: entry.year }),
+            ...(entry.hours === undefined ? {} : { hours: entry.hours }),
+            ...(entry.condition ? { condition: entry.condition } : {}),
+          },
+        ]),
+    );
+  }, [wanted, data, buildId]);
+  return { owned, away: wanted && !data && isError, settled: !!data || isError };
+}

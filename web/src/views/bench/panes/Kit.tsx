@@ -1,0 +1,228 @@
+import { useMemo } from 'react';
+import { printSpot, type Build, type Item, type PartKind } from '@inch-tower/core';
+import { useAppSelector } from '../../../state/store';
+import { useStockQuery } from '../../../state/api';
+import { selectUnits } from '../../../state/selectors';
+import { moneyWords } from '../../../words/format';
+import { TABLE_ANY, useBench } from '../hooks/benchContext';
+import { HostDrives } from './HostDrives';
+
+const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
+  ['Chassis', ['chassis', 'enclosure', 'adapter']],
+  ['Board', ['board', 'processor', 'cooler', 'memory']],
+  ['Ports and cards', ['controller', 'expander', 'networkCard', 'accelerator', 'carrier', 'riser']],
+  ['Drives', ['drive']],
+  ['Power', ['supply', 'ups', 'powerAdapter']],
+  ['Air', ['fan']],
+];
+const PLACED = new Set(SECTIONS.flatMap(([, kinds]) => kinds));
+
+/** The kit in machine order: what there is, never what is not; small parts close it with their reason. */
+export function Kit() {
+  const build = useAppSelector((state) => state.bench.build);
+  const needs = useAppSelector((state) => state.bench.view?.needs);
+  const smallNeeds = useAppSelector((state) => state.bench.view?.small);
+  const ui = useBench();
+  const items = useMemo(() => build?.items.filter((item) => item.stage <= build.stage) ?? [], [build]);
+  if (!build) return null;
+  const small = items.filter((item) => !PLACED.has(build.sheets[item.sheet]!.kind));
+  return (
+    <section
+      aria-label="Kit"
+      className="min-h-0 overflow-auto border-line px-3 py-2 text-[13px] md:border-r"
+      tabIndex={-1}
+    >
+      {SECTIONS.map(([title, kinds]) => {
+        const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
+        return own.length ? (
+          <KitSection key={title} title={title}>
+            {own.map((item) => (
+              <KitRow key={item.id} build={build} item={item} />
+            ))}
+          </KitSection>
+        ) : null;
+      })}
+      {(small.length > 0 || (needs?.length ?? 0) > 0 || (smallNeeds?.length ?? 0) > 0) && (
+        <KitSection title="Small parts">
+          {small.map((item) => (
+            <KitRow key={item.id} build={build} item={item} />
+          ))}
+          <Needs
+            rows={[
+              ...(needs ?? []).map((need) => ({
+                ...need,
+                what: need.lead.name,
+                typicalMinor: need.lead.typicalMinor,
+                why: 'the wiring needs them',
+              })),
+              ...(smallNeeds ?? []),
+            ]}
+          />
+        </KitSection>
+      )}
+      {items.length === 0 && (
+        <p className="text-mid">
+          No part chosen yet. Click an outline in the drawing, or lay parts you have on the table.
+        </p>
+      )}
+      <button
+        type="button"
+        className="press mt-3 w-full text-left"
+        onClick={() => ui.select(printSpot(TABLE_ANY), { pane: 'try', focusPane: true })}
+      >
+        Any part, onto the table <span className="key float-right">/</span>
+      </button>
+      {items.length > 0 && <HostDrives />}
+    </section>
+  );
+}
+
+type NeedOf = {
+  readonly what: string;
+  readonly why: string;
+  readonly typicalMinor: number;
+  readonly count: number;
+  readonly fromKit: number;
+  readonly fromBoxes: number;
+  readonly toBuy: number;
+};
+
+/** What is still to buy; what is here already is folded under a count. */
+function Needs({ rows }: { readonly rows: readonly NeedOf[] }) {
+  const buy = rows.filter(({ toBuy }) => toBuy > 0);
+  const here = rows.filter(({ toBuy }) => toBuy === 0);
+  return (
+    <>
+      {buy.map((need) => (
+        <NeedRow key={need.what} need={need} />
+      ))}
+      {here.length > 0 && (
+        <li className="border-t border-dotted border-line px-1 py-1">
+          <details>
+            <summary className="min-h-6 cursor-pointer text-mid">
+              {buy.length > 0
+                ? `${here.length} more ${here.length === 1 ? 'is' : 'are'} here`
+                : `${here.length} wanted, all here`}
+            </summary>
+            <ul>
+              {here.map((need) => (
+                <NeedRow key={need.what} need={need} />
+              ))}
+            </ul>
+          </details>
+        </li>
+      )}
+    </>
+  );
+}
+
+function NeedRow({ need }: { readonly need: NeedOf }) {
+  const { what, typicalMinor, why } = need;
+  const where = [
+    need.fromKit && `${need.fromKit} in the kit`,
+    need.fromBoxes && `${need.fromBoxes} in the boxes`,
+    need.toBuy && `${need.toBuy} to buy`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  return (
+    <li className="border-t border-dotted border-line px-1 py-1">
+      <span className="flex justify-between gap-2">
+        <span>
+          {need.count} × {what}
+        </span>
+        <span className="mono shrink-0 text-[12px] text-mid">
+          {need.toBuy > 0 ? moneyWords(need.toBuy * typicalMinor, 'EUR') : 'here'}
+        </span>
+      </span>
+      <span className="block text-[12px] text-mid">
+        {where}: {why}
+      </span>
+    </li>
+  );
+}
+
+function KitSection({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+  return (
+    <div className="mb-2.5">
+      <h2 className="mb-0.5 text-[12.5px] font-semibold text-mid">{title}</h2>
+      <ul>{children}</ul>
+    </div>
+  );
+}
+
+function KitRow({ build, item }: { readonly build: Build; readonly item: Item }) {
+  const ui = useBench();
+  const units = useAppSelector(selectUnits);
+  const wanted = useOtherClaims(build, item);
+  const sheet = build.sheets[item.sheet]!;
+  const ids = item.units.map((unit) => {
+    const seat = build.layout.at[unit.id];
+    return seat ? printSpot(seat.spot) : unit.id;
+  });
+  const chosen =
+    ui.selected !== null && (ids.includes(ui.selected) || item.units.some((unit) => unit.id === ui.selected));
+  const loose = item.units.filter((unit) => !build.layout.at[unit.id]).length;
+  const placed = units.some((unit) => unit.item === item) && sheet.kind !== 'cable';
+  const price =
+    item.deal === 'owned'
+      ? 'owned'
+      : item.price
+        ? moneyWords(
+            item.price.per === 'unit' ? item.price.minor * (item.count ?? item.units.length) : item.price.minor,
+            item.price.currency,
+          )
+        : 'no price';
+  const first = item.units[0]!.mark;
+  const last = item.units.at(-1)!.mark;
+  return (
+    <li>
+      <button
+        type="button"
+        data-kit={item.sheet}
+        aria-pressed={chosen}
+        onClick={() => ui.select(ids[0]!, { pane: 'sheet' })}
+        className={
+          'plain flex min-h-6 w-full justify-between gap-2 border-t border-dotted border-line px-1 ' +
+          `py-1 text-left hover:bg-wash ${chosen ? 'bg-wash' : ''}`
+        }
+      >
+        <span className="min-w-0">
+          <span className="break-words">
+            {item.units.length > 1 ? `${item.units.length} × ` : ''}
+            {sheet.name}
+          </span>
+          {loose > 0 && placed && sheet.kind !== 'sundry' && (
+            <span className="block text-[12px] text-mid">
+              {loose === item.units.length ? 'on the table' : `${loose} on the table`}
+            </span>
+          )}
+          {wanted && <span className="warn block text-[12px]">{wanted}</span>}
+        </span>
+        <span className="mono shrink-0 text-right text-[12px] text-mid">
+          {price}
+          <span className="block text-[11px]">{item.units.length > 1 ? `${first}–${last}` : first}</span>
+        </span>
+      </button>
+    </li>
+  );
+}
+
+/** Which other machines want the same units of stock, where there are not enough for all; null where there are. */
+function useOtherClaims(build: Build, item: Item): string | null {
+  const stockId = item.deal === 'owned' ? item.stockId : undefined;
+  const { data } = useStockQuery(undefined, { skip: !stockId });
+  const entry = data?.stock.find((one) => one.entry.id === stockId)?.entry;
+  if (!stockId || !data || !entry) return null;
+  const mine =
+    build.items
+      .filter((one) => one.stockId === stockId && one.deal === 'owned')
+      .reduce((sum, one) => sum + (one.count ?? one.units.length), 0) * build.copies;
+  const others = data.claims.filter((claim) => claim.stock === stockId && claim.build !== build.id);
+  const claimed = mine + others.reduce((sum, claim) => sum + claim.units, 0);
+  if (claimed <= entry.count) return null;
+  return (
+    `${claimed} wanted, ${entry.count} ` +
+    `owned${others.length ? `: also in ${others.map((claim) => claim.name || 'Unnamed').join(', ')}` : ''}`
+  );
+}

@@ -1,0 +1,85 @@
+import type { Catalogue } from '@inch-tower/core';
+import type { Effect, GoingRow } from '../../../worker/messages';
+import { SORTS, sortRows, type SortName } from './trySorts';
+import { tableStops } from '../drawing/TablePicture';
+
+const effect = (severity: Effect['severity']): Effect => ({ title: 't', what: 'w', severity });
+const row = (sheet: string, more: Partial<GoingRow>): GoingRow => ({
+  sheet,
+  delta: {},
+  figures: {},
+  cures: [],
+  eases: [],
+  causes: [],
+  worsens: [],
+  blockersAfter: 0,
+  ...more,
+});
+const drive = (id: string, minor: number, capacityBytes: number) => ({
+  id,
+  kind: 'drive',
+  name: id,
+  capacityBytes,
+  price: { minor, currency: 'EUR' },
+});
+const catalogue = {
+  archetypes: {},
+  sheets: {
+    cheap: drive('cheap', 9000, 4e12),
+    large: drive('large', 20_000, 16e12),
+    quiet: drive('quiet', 15_000, 8e12),
+  },
+} as unknown as Catalogue;
+const rows = [
+  row('large', { delta: { 'cost.now': 200, 'power.idleWallW': 6, 'sound.earIdleDb': 2 }, causes: [effect('caution')] }),
+  row('cheap', { delta: { 'cost.now': 90, 'power.idleWallW': 4, 'sound.earIdleDb': 1 }, causes: [effect('blocker')] }),
+  row('quiet', {
+    delta: { 'cost.now': 150, 'power.idleWallW': 5, 'sound.earIdleDb': 0.2 },
+    cures: [effect('caution')],
+  }),
+];
+
+test.each<[SortName, string[]]>([
+  ['trouble', ['quiet', 'large', 'cheap']],
+  ['money', ['cheap', 'quiet', 'large']],
+  ['idle', ['cheap', 'quiet', 'large']],
+  ['sound', ['quiet', 'cheap', 'large']],
+  ['perTb', ['large', 'quiet', 'cheap']],
+])('by %s', (sort, order) => {
+  expect(sortRows(rows, sort, catalogue).map((one) => one.sheet)).toEqual(order);
+});
+
+test('every way of sorting has its words, and leaves the rows it is given alone', () => {
+  const before = [...rows];
+  for (const sort of Object.keys(SORTS) as SortName[]) sortRows(rows, sort, catalogue);
+  expect(rows).toEqual(before);
+});
+
+test('outlines on the table stay within their area and apart, each large enough for its label', () => {
+  const open = (['chassis', 'board', 'processor', 'cooler', 'memory', 'supply', 'drive'] as const).map((kind) => ({
+    kind,
+    label: kind,
+    spot: { host: 'table', key: kind },
+  }));
+  const area = { x: 60, y: 66, width: 676, height: 546 };
+  const stops = tableStops([], open, area, 1, true);
+  expect(stops).toHaveLength(7);
+  stops.forEach(({ rect }, i) => {
+    expect(rect.width).toBeGreaterThanOrEqual(92);
+    expect(rect.x + rect.width).toBeLessThanOrEqual(area.x + area.width + 1e-9);
+    expect(rect.y + rect.height).toBeLessThanOrEqual(area.y + area.height);
+    for (const other of stops.slice(i + 1)) {
+      const apart =
+        rect.x + rect.width <= other.rect.x ||
+        other.rect.x + other.rect.width <= rect.x ||
+        rect.y + rect.height <= other.rect.y ||
+        other.rect.y + other.rect.height <= rect.y;
+      expect(apart).toBe(true);
+    }
+  });
+});
+
+test('with no room on the table nothing is drawn over its edge', () => {
+  const open = [{ kind: 'drive' as const, label: 'Drive', spot: { host: 'table', key: 'drive' } }];
+  expect(tableStops([], open, { x: 0, y: 0, width: 300, height: 20 }, 1, false)).toEqual([]);
+});
