@@ -256,13 +256,13 @@ describe('the demo builds', () => {
     const { snags, status, figures, needs } = assessed('boathouse-rack');
     expect({ snags: snags.map(({ code, severity }) => `${severity} ${code}`), status }).toEqual({
       snags: ['caution fits.rackDepth', 'note reaches.m2Link', 'note complete.smallParts'],
-      status: 'sound',
+      status: 'clear',
     });
     expect(figures['capacity.rawTb']!.value).toBe(192);
     expect([figures['drives.room']!.value, figures['bays.free']!.value, figures['ports.free']!.value]).toEqual([
       8, 8, 16,
     ]);
-    expect(needs.needs.map((need) => [need.lead.id, need.count])).toEqual([['straight:sff-8643:sff-8643', 4]]);
+    expect(needs.needs.map((need) => [need.cable.id, need.count])).toEqual([['straight:sff-8643:sff-8643', 4]]);
     // 16 × 1.8 A and the rest of the rack with its fans at full: between 40 and 50 A.
     expect(figures['power.start12A']!.value).toBeGreaterThan(40);
     expect(figures['power.start12A']!.value).toBeLessThan(50);
@@ -270,7 +270,7 @@ describe('the demo builds', () => {
 
   test('old desktop: all owned, nothing to buy, seven of seven ports used', () => {
     const { status, snags, figures, needs } = assessed('old-desktop');
-    expect({ status, snags: snags.map((snag) => snag.code) }).toEqual({ status: 'sound', snags: ['mates.frontUsb'] });
+    expect({ status, snags: snags.map((snag) => snag.code) }).toEqual({ status: 'clear', snags: ['mates.frontUsb'] });
     expect(figures['cost.now']!.value).toBe(0);
     // Six laptop disks of 1 TB; the disk in the drawer is leaving and is not the pool's.
     expect(figures['capacity.rawTb']!.value).toBeCloseTo(6, 9);
@@ -282,14 +282,14 @@ describe('the demo builds', () => {
     expect(builds.get('old-desktop')!.items.every((item) => item.deal === 'owned')).toBe(true);
   });
 
-  test('school shelf: two boxes, two supplies, one lead between them', () => {
+  test('school shelf: two boxes, two supplies, one cable between them', () => {
     const { status, figures, needs, units } = assessed('school-shelf');
-    expect(status).toBe('sound');
+    expect(status).toBe('clear');
     expect([
       units.filter((unit) => unit.part.kind === 'chassis').length,
       units.filter((unit) => unit.part.kind === 'supply').length,
     ]).toEqual([2, 2]);
-    expect(needs.needs.map((need) => [need.lead.id, need.count, need.fromBoxes])).toEqual([
+    expect(needs.needs.map((need) => [need.cable.id, need.count, need.fromBoxes])).toEqual([
       ['straight:usb-c:usb-c', 1, 1],
     ]);
     expect(figures['capacity.rawTb']!.value).toBe(64);
@@ -303,14 +303,14 @@ describe('the demo builds', () => {
   test('field kit: twelve SSDs in two cages, eleven and a half TB, on a brick', () => {
     const { status, figures, snags, needs } = assessed('field-kit');
     expect({ status, blockers: snags.filter((snag) => snag.severity === 'blocker') }).toEqual({
-      status: 'sound',
+      status: 'clear',
       blockers: [],
     });
     expect(figures['capacity.rawTb']!.value).toBeCloseTo(11.52, 9);
     expect([figures['bays.free']!.value, figures['ports.free']!.value]).toEqual([0, 0]);
     expect(needs.needs).toMatchObject([{ count: 12, toBuy: 12 }]);
     expect(figures['sound.earIdleDb']).toBeUndefined();
-    // 72 + 148 + 52 + 72 + 49 + 2 × 64 + 31 + 12 × 69 + 12 leads at about 3
+    // 72 + 148 + 52 + 72 + 49 + 2 × 64 + 31 + 12 × 69 + 12 cables at about 3
     expect(figures['cost.now']!.value).toBeCloseTo(1416, 0);
   });
 
@@ -329,7 +329,7 @@ describe('the demo builds', () => {
       expect(first?.cure).toBe(true);
       build = first!.after;
     }
-    expect(assess(build, { asOf: '2026-11-01' }).status).toBe('sound');
+    expect(assess(build, { asOf: '2026-11-01' }).status).toBe('clear');
   });
 
   test('the files carry the sheets of the catalogue as they are now', () => {

@@ -34,7 +34,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /note mates\.powerDisable: 2 drives obey the power-disable pin, and nothing here cuts it/,
     /note fits\.fixedBays: 6 drives sit in bays that are not hot swap/,
     /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/,
-    /complete\.smallParts: To get besides: slide rails/,
+    /complete\.smallParts: Also needed: slide rails/,
   ],
   'sound-desk': [
     /blocker fits\.cardLength: Beacon 300 is 32 mm too long: 312 mm, room for 280 mm to the fan wall/,
@@ -58,17 +58,17 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /fits\.rackDepth: Plank 1U is 420 mm deep; with 35 mm of handles/,
     /mates\.spareCables: .*it is a forward breakout, the other way round\. Wanted: 1 × Reverse breakout/,
   ],
-  rescue: [/complete\.smallParts: To get besides: slide rails/],
+  rescue: [/complete\.smallParts: Also needed: slide rails/],
   weighbridge: [
     /fits\.coolerBase: The base of Crag Q6 is 44 mm; the heat spreader of Shire X12, used is 52 mm/,
     /reaches\.m2Link: Stickle 500 GB NVMe \(generation 4, x4\) is in M\.2 socket 1 at generation 3/,
-    /complete\.smallParts: To get besides: coin cell, I\/O shield/,
+    /complete\.smallParts: Also needed: coin cell, I\/O shield/,
     /mates\.frontUsb/,
   ],
   'four-nodes': [
     /note fits\.plugRoom: Pike 480 GB goes in turned round, plugs to the front: 48 mm are there, 12 mm behind; a plug and its bend want 30 mm\./,
     /complete\.uselessPorts: Sprig X4 node has 6 drive ports; Hurdle Half has 1 bay: 5 stay idle/,
-    /complete\.smallParts: To get besides: rack kit, brick tray/,
+    /complete\.smallParts: Also needed: rack kit, brick tray/,
   ],
   'eel-loft': [/mates\.frontUsb: Larder 8 has USB 3 in front; Wren X8 has no header for it/],
 };
@@ -210,7 +210,7 @@ describe('rescue: can another machine take every member', () => {
     const twelve = host(12);
     expect(twelve).toMatchObject({ placed: 12, connected: 8, all: false });
     expect(twelve.ways[0]!.title).toMatch(/^(Add|Take) Tern|Grebe/);
-    // Taken, the drives are in it with their leads, and cost nothing.
+    // Taken, the drives are in it with their cables, and cost nothing.
     expect(assess(twelve.ways[0]!.after).unconnected).toEqual([]);
     expect(twelve.ways[0]!.after.items.find(({ sheet }) => sheet === 'sluice-6')).toMatchObject({
       deal: 'owned',

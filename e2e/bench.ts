@@ -55,7 +55,7 @@ export class BenchPage {
   }
 }
 
-/** Where every part sits and every lead goes, as the server has it. */
+/** Where every part sits and every cable goes, as the server has it. */
 export async function storedBuild(request: APIRequestContext, id: string): Promise<Build> {
   return (await (await request.get(`/api/builds/${id}`)).json()) as Build;
 }

@@ -9,10 +9,10 @@ test.describe('the brief', () => {
     const id = await copyOf(request, 'hall-cupboard', 'brief');
     const bench = await new BenchPage(page).open(id, '/brief');
     const tape = page.locator('[data-figure="power.idleWallW"]');
-    await expect(tape.getByText('over mark')).toHaveCount(0);
+    await expect(tape.getByText('over the limit')).toHaveCount(0);
     await page.getByLabel('Idle, at the wall').fill('20');
     await page.keyboard.press('Enter');
-    await expect(tape.getByText('over mark')).toBeVisible();
+    await expect(tape.getByText('over the limit')).toBeVisible();
     await page.getByLabel('Depth').fill('300');
     await page.keyboard.press('Tab');
     await expect(page.getByRole('complementary', { name: 'Room it has' }).getByText('300 mm')).toBeVisible();

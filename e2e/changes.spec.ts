@@ -17,7 +17,7 @@ test('a change to the chassis is shown before it is made, cures the card, and is
   await expect(page.locator('[data-view="plan"] .gone')).toHaveCount(3);
   await wall.getByRole('checkbox').check();
   await expect(page.locator('[data-clearance]')).toHaveCount(0);
-  await expect(bench.status).toHaveText('Sound');
+  await expect(bench.status).toHaveText('Clear');
   await bench.settled();
   expect((await storedBuild(request, id)).changes).toHaveLength(1);
   await page.keyboard.press('Control+z');
@@ -28,7 +28,7 @@ test('for a part that does not go it is asked what would let it in', async ({ pa
   const bench = await new BenchPage(page).open(await copyOf(request, 'hall-cupboard', 'whynot'));
   await bench.place('front', 'u2/cage.1').click();
   await expect(page.getByTestId('try-count')).toContainText('go');
-  await page.locator('summary', { hasText: 'not go here' }).click();
+  await page.locator('summary', { hasText: 'not fit here' }).click();
   const row = page.locator('li', { hasText: 'Wels 1.92 TB U.2' }).first();
   await row.getByRole('button', { name: 'What would let it in' }).click();
   await expect(row.locator('[data-ways]')).toContainText(/instead of|Add|No one change/);

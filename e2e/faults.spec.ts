@@ -108,5 +108,5 @@ test('a view whose code does not arrive says so, keeps everything, and opens aga
   await expect(page.getByRole('alert')).toContainText('kept in this browser');
   await page.unroute('**/assets/WiringPage*');
   await page.getByRole('button', { name: 'Open it again' }).click();
-  await expect(page.getByText('Schedule of leads')).toBeVisible();
+  await expect(page.getByText('Cable list')).toBeVisible();
 });

@@ -45,18 +45,18 @@ test('a machine is duplicated, and taken down only after being asked', async ({ 
   await page.getByRole('button', { name: 'Duplicate Reading room, not begun' }).click();
   await expect(page.getByLabel('Name of the machine')).toHaveValue('Reading room, not begun, copy');
   await page.goto('/');
-  await page.getByRole('button', { name: 'Take down Reading room, not begun, copy' }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Delete Reading room, not begun, copy' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('link', { name: 'Open Reading room, not begun, copy' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take down Reading room, not begun, copy' }).click();
-  await page.getByRole('button', { name: 'Take it down' }).click();
+  await page.getByRole('button', { name: 'Delete Reading room, not begun, copy' }).click();
+  await page.getByRole('button', { name: 'Delete it' }).click();
   await expect(page.getByRole('link', { name: 'Open Reading room, not begun, copy' })).toHaveCount(0);
 });
 
-test('an address without a machine says so and leads back', async ({ page }) => {
+test('an address without a machine says so and cables back', async ({ page }) => {
   await page.goto('/b/nothing-here');
   await expect(page.getByRole('alert')).toContainText('There is no machine at this address');
-  await page.getByRole('link', { name: 'Back to the floor' }).click();
+  await page.getByRole('link', { name: 'Back to your machines' }).click();
   await expect(page.getByRole('heading', { name: 'Machines' })).toBeVisible();
 });
 
@@ -66,7 +66,7 @@ test('J5 given out and taken in again a build is deep-equal; the bill’s CSV su
 }) => {
   const bench = await new BenchPage(page).open('field-kit');
   const give = async (name: string) => {
-    await page.getByRole('button', { name: 'Give out' }).click();
+    await page.getByRole('button', { name: 'Export' }).click();
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name }).click()]);
     return { name: download.suggestedFilename(), buffer: readFileSync(await download.path()) };
   };

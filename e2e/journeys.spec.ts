@@ -63,7 +63,7 @@ test('J2 a blocker cured by a remedy, undone, redone', async ({ page, request })
   await bench.settled();
   // The other blocker too, and the machine is sound.
   await bench.snag('fits.coolerHeight').locator('[data-remedy]', { hasText: 'Take Fell 47' }).click();
-  await expect(bench.status).toHaveText('Sound');
+  await expect(bench.status).toHaveText('Clear');
 });
 
 test('J3 reload and a second browser show the same build and the same wiring', async ({ page, request, browser }) => {
@@ -79,14 +79,14 @@ test('J3 reload and a second browser show the same build and the same wiring', a
   expect(stored.layout.wires).toHaveLength(5);
 
   await page.reload();
-  await expect(bench.status).toHaveText('Sound');
+  await expect(bench.status).toHaveText('Clear');
   expect(await bench.tapes()).toEqual(tapes);
   const other = await browser.newContext();
   const second = await new BenchPage(await other.newPage()).open(id);
   expect(await second.tapes()).toEqual(tapes);
   await expect(second.place('front', 'u2/front.20')).toHaveAttribute('aria-label', /Barge 12 TB \(J17\)/);
   await second.place('front', 'u2/front.20').click();
-  await expect(second.page.getByText(/Lead from Tern (16i|8i) port \d/)).toBeVisible();
+  await expect(second.page.getByText(/Cable from Tern (16i|8i) port \d/)).toBeVisible();
   expect((await storedBuild(request, id)).layout).toEqual(stored.layout);
   await other.close();
 });
@@ -120,7 +120,7 @@ test('J4 a new build from nothing to no blockers, by keyboard only', async ({ pa
   await press('Enter');
   await expect.poll(focused).toBe('floor/chassis');
 
-  /** Walk to a place, open what goes there, search one, take it. */
+  /** Walk to a place, open what fits there, search one, take it. */
   const choose = async (spot: string, search: string, sheet: string, count = 1) => {
     for (let i = 0; i < 24 && (await focused()) !== spot; i++) {
       const step = await page.evaluate((wanted) => {
@@ -169,7 +169,7 @@ test('J4 a new build from nothing to no blockers, by keyboard only', async ({ pa
   await choose('u2/supply', 'ember 450', 'ember-450s');
   await choose('u4/m2a', 'stickle 500', 'stickle-500');
   await choose('u2/cage.1', 'barge 8', 'barge-8', 4);
-  await expect(bench.status).toHaveText('Sound');
+  await expect(bench.status).toHaveText('Clear');
   await expect(page.getByLabel('Name of the machine')).toHaveValue('Reed bed');
   await bench.settled();
 });
@@ -198,7 +198,7 @@ test('an edit made just before leaving the bench is on the server, and the floor
   await new BenchPage(page).open(id);
   await page.getByLabel('Name of the machine').fill('Left at once');
   await page.getByLabel('Name of the machine').press('Enter');
-  await page.getByRole('link', { name: 'Inch Tower, to the floor' }).click();
+  await page.getByRole('link', { name: 'Inch Tower, your machines' }).click();
   await expect(page.getByRole('link', { name: 'Open Left at once' })).toBeVisible();
   expect((await storedBuild(request, id)).name).toBe('Left at once');
 });

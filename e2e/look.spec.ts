@@ -80,13 +80,13 @@ for (const theme of THEMES)
 
     const pages: readonly (readonly [string, string, string])[] = [
       ['the brief', '/b/hall-cupboard/brief', 'Who hears it'],
-      ['the wiring', '/b/boathouse-rack/wiring?lead=u2%2Ffront-feed.2', 'Pick up its port end'],
+      ['the wiring', '/b/boathouse-rack/wiring?cable=u2%2Ffront-feed.2', 'Pick up its port end'],
       ['the parts', '/parts?part=larder-8&kind=drive&open=drive%7CBargeyard%7CBarge', 'Larder 8'],
       ['a sheet of one’s own', '/parts/own?from=rack-4u-24&class=1', 'Dimensions, in mm'],
       ['classes to choose from', '/parts/own', 'What is it most like?'],
       ['stock', '/parts/stock?add=coot-1', 'Hours run'],
       ['an old machine', '/parts/stock?old=1', 'Paste what it prints of itself'],
-      ['files', '/parts/files', 'Take in parts'],
+      ['files', '/parts/files', 'Import parts'],
     ];
     for (const [name, path, text] of pages)
       test(`${name}: axe finds nothing, and nothing is wider than the page, also at 1024 and on a phone`, async ({
@@ -128,7 +128,7 @@ for (const theme of THEMES)
       [
         'a working',
         async (_bench, page) => {
-          await page.getByRole('button', { name: /Sound at the ear/ }).click();
+          await page.getByRole('button', { name: /Noise at the ear/ }).click();
           await expect(page.locator('[data-working]')).toBeVisible();
         },
       ],

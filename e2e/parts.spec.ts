@@ -67,7 +67,7 @@ test('parts as CSV: bad rows are said line by line, good ones are taken in', asy
     );
   await expect(page.locator('[data-line="3"]')).toContainText('idle “900”');
   await expect(page.locator('[data-line="4"]')).toContainText('there is no archetype no-such-class');
-  await page.getByRole('button', { name: 'Take in 1 good row' }).click();
+  await page.getByRole('button', { name: 'Import 1 good row' }).click();
   await expect(row(page, `From a table ${stamp}`)).toBeVisible();
 });
 
@@ -89,14 +89,14 @@ test('parts given out as JSON and CSV can be read back', async ({ page }) => {
 
 test('an old machine in one paste becomes stock, and stock goes into a machine as owned', async ({ page, request }) => {
   await page.goto('/parts/stock');
-  await page.getByRole('button', { name: 'Take in an old machine' }).click();
+  await page.getByRole('button', { name: 'Import an old machine' }).click();
   await page
     .getByLabel('Paste what it prints of itself')
     .fill([sample('block-devices.json'), sample('smart.json'), sample('dmi.txt'), sample('pci.txt')].join('\n'));
   await expect(page.getByText('11 of 11 to take in')).toBeVisible();
   await expect(page.getByText('A dead one: its capacity is not in the listing')).toBeVisible();
   await page.getByRole('checkbox', { name: /Tollhatch Plain Lan/ }).uncheck();
-  await page.getByRole('button', { name: 'Take in 10' }).click();
+  await page.getByRole('button', { name: 'Import 10' }).click();
   const laptop = page.locator('[data-stock^="own-puddlewick-lx1000"]').last();
   await expect(laptop).toContainText('41 020');
   await expect(laptop).toContainText('reports that it is failing');
@@ -125,7 +125,7 @@ test('an old machine in one paste becomes stock, and stock goes into a machine a
   // In a third machine nothing of them is free.
   await new BenchPage(page).open('reading-room', '?sel=table/any&pane=try&from=stock');
   await page.getByLabel('Search parts').fill('puddlewick');
-  await expect(page.getByText('No part of that name goes here.')).toBeVisible();
+  await expect(page.getByText('No part of that name fits here.')).toBeVisible();
   for (const id of [one, two]) await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
 });
 
@@ -173,7 +173,7 @@ test('J8 a machine with nothing from the catalogue: classes and ten typed number
   await put(page.locator('[data-stop$="/memory.2"]').first(), 'class-memory-udimm');
   await put(page.locator('[data-stop$="/supply"]').first(), 'class-supply-atx');
   await put(page.locator('[data-view="front"] [data-stop$="/cage.1"]'), 'class-disk-35-air');
-  await expect(bench.status).toHaveText('Sound');
+  await expect(bench.status).toHaveText('Clear');
   await bench.settled();
   expect(actions).toBeLessThan(40);
   await expect(page.locator('[data-figure="power.idleWallW"] [data-value]')).not.toHaveText('–');

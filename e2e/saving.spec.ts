@@ -36,7 +36,7 @@ test('an edit made while a save is under way is saved though the bench is left b
   await rename(bench, 'Edit A');
   await sent;
   await add(bench, 'u2/cage.1', 'barge-8');
-  await page.getByRole('link', { name: /to the floor/ }).click();
+  await page.getByRole('link', { name: /your machines/ }).click();
   await expect
     .poll(async () => {
       const build = await storedBuild(request, id);
@@ -82,8 +82,8 @@ test('with storage blocked and saves failing the page says so, closing asks, and
   expect(dialog.type()).toBe('beforeunload');
   await dialog.dismiss();
   await page.getByRole('link', { name: 'Wiring' }).click();
-  await expect(page.getByText('Schedule of leads')).toBeVisible();
-  await page.getByRole('link', { name: /to the floor/ }).click();
+  await expect(page.getByText('Cable list')).toBeVisible();
+  await page.getByRole('link', { name: /your machines/ }).click();
   await expect(page.getByText('Not on the server yet')).toContainText('Only in this page');
   await page.getByRole('link', { name: 'Only in this page', exact: true }).click();
   await expect(page.getByLabel('Name of the machine')).toHaveValue('Only in this page');
@@ -146,8 +146,8 @@ test('a delete that fails is said, and a machine changed meanwhile is not delete
     data: { ...(await storedBuild(request, id)), notes: 'Changed meanwhile' },
     headers: { 'if-match': etag },
   });
-  await page.getByRole('button', { name: `Take down ${name}` }).click();
-  await page.getByRole('button', { name: 'Take it down' }).click();
+  await page.getByRole('button', { name: `Delete ${name}` }).click();
+  await page.getByRole('button', { name: 'Delete it' }).click();
   await expect(page.getByRole('alert')).toContainText('was not taken down');
   expect((await storedBuild(request, id)).notes).toBe('Changed meanwhile');
 });
@@ -182,7 +182,7 @@ test('a fault of the server is tried again by itself; one machine that cannot be
       },
     });
   });
-  await page.getByRole('link', { name: /to the floor/ }).click();
+  await page.getByRole('link', { name: /your machines/ }).click();
   await expect(page.getByText('Not worked out. A fault of ours.')).toHaveCount(1);
   await expect(page.getByText('W idle').first()).toBeVisible();
 });

@@ -2,41 +2,44 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { BenchPage, copyOf, storedBuild } from './bench';
 
-test('wiring by mouse and keyboard: a lead picked up, put on another card, held, undone', async ({ page, request }) => {
+test('wiring by mouse and keyboard: a cable picked up, put on another card, held, undone', async ({
+  page,
+  request,
+}) => {
   const id = await copyOf(request, 'boathouse-rack', 'wires');
   const bench = new BenchPage(page);
   await page.goto(`/b/${id}/wiring`);
-  const lead = (label: string) => page.locator(`[data-lead="${label}"]`);
-  await expect(page.locator('[data-lead]')).toHaveCount(4);
-  await lead('#2').click();
-  await expect(page.getByRole('complementary', { name: 'Lead' })).toContainText('front bays connector 2');
+  const cable = (label: string) => page.locator(`[data-cable="${label}"]`);
+  await expect(page.locator('[data-cable]')).toHaveCount(4);
+  await cable('#2').click();
+  await expect(page.getByRole('complementary', { name: 'Cable' })).toContainText('front bays connector 2');
   // Chosen it opens into its drives, each with its bay; the others stay shut.
-  await expect(lead('#2')).toContainText('front bays 5');
-  await expect(lead('#2')).toContainText('front bays 8');
-  await expect(lead('#1')).toContainText('4 drives');
+  await expect(cable('#2')).toContainText('front bays 5');
+  await expect(cable('#2')).toContainText('front bays 8');
+  await expect(cable('#1')).toContainText('4 drives');
   await page.getByRole('button', { name: 'Pick up its port end' }).click();
-  // Esc puts it back and keeps the lead chosen.
+  // Esc puts it back and keeps the cable chosen.
   await page.keyboard.press('Escape');
   await expect(page.locator('[data-picking]')).toHaveCount(0);
   await page.getByRole('button', { name: 'Pick up its port end' }).click();
   await page.locator('[data-port]').filter({ hasText: '1' }).last().click();
   await expect(bench.changeLine).toContainText('to Tern 8i');
-  await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(1);
+  await expect(page.locator('[data-cable]', { hasText: 'put' })).toHaveCount(1);
   await bench.settled();
   const put = (await storedBuild(request, id)).layout.wires.filter(({ how }) => how === 'put');
   expect(put).toHaveLength(1);
   expect(put[0]!.device[0]).toMatchObject({ key: 'front-feed', n: 2 });
 
   await page.keyboard.press('Control+z');
-  await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(0);
+  await expect(page.locator('[data-cable]', { hasText: 'put' })).toHaveCount(0);
   // By keyboard alone: to a ribbon, choose, hold.
-  await lead('#1').focus();
+  await cable('#1').focus();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Hold', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await expect(lead('#1')).toContainText('held');
+  await expect(cable('#1')).toContainText('held');
   await page.getByRole('button', { name: 'Release' }).press('Enter');
-  await expect(lead('#1')).not.toContainText('held');
+  await expect(cable('#1')).not.toContainText('held');
 
   // Its other end: what stood on the two ports changes places.
   const ports = async () =>
@@ -48,7 +51,7 @@ test('wiring by mouse and keyboard: a lead picked up, put on another card, held,
     .locator('[data-picking]')
     .getByRole('button', { name: /connector 3/ })
     .click();
-  await expect(page.locator('[data-lead]', { hasText: 'put' })).toHaveCount(1);
+  await expect(page.locator('[data-cable]', { hasText: 'put' })).toHaveCount(1);
   await bench.settled();
   expect(before).toEqual(['1-1', '2-2', '3-3', '4-4']);
   expect(await ports()).toEqual(['1-3', '2-2', '3-1', '4-4']);
@@ -73,7 +76,7 @@ test('what is chosen in the wiring is chosen on the bench; the schedule is saved
   await page.goto(`/b/${id}/wiring`);
   await expect(page.locator('[data-loose]')).toContainText('switched off by Reed 250 GB M.2 SATA');
   await expect(page.locator('[data-loose]')).toContainText('no port left for roof bays');
-  await page.locator('[data-lead="#1"]').click();
+  await page.locator('[data-cable="#1"]').click();
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page).toHaveURL(/sel=u2%2Froof/);
   await page.goBack();
@@ -82,6 +85,6 @@ test('what is chosen in the wiring is chosen on the bench; the schedule is saved
     page.getByRole('button', { name: 'Save as CSV' }).click(),
   ]);
   const text = readFileSync(await download.path(), 'utf8');
-  expect(text.split('\r\n')[0]).toBe('label,from,to,drives,lead,direction,length,source,how');
+  expect(text.split('\r\n')[0]).toBe('label,from,to,drives,cable,direction,length,source,how');
   expect(text).toContain('#1,');
 });

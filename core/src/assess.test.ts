@@ -68,7 +68,7 @@ test('300 mutated files: each is refused with words or assessed, none throws', (
         }
         taken++;
         const found = assess(parsed.build, AS_OF);
-        expect(['empty', 'open', 'blocked', 'sound']).toContain(found.status);
+        expect(['empty', 'partsMissing', 'blocked', 'clear']).toContain(found.status);
         for (const figure of Object.values(found.figures)) expect(Number.isFinite(figure.value)).toBe(true);
       },
     ),
@@ -90,11 +90,11 @@ test('any kit is assessed, with every figure finite and low ≤ likely ≤ high'
   );
 });
 
-test('status: empty, open, blocked, sound', () => {
+test('status: empty, parts missing, blocked, clear', () => {
   expect(fixture().assess().status).toBe('empty');
-  expect(cube().assess()).toMatchObject({ status: 'open', open: [{ kind: 'drive' }] });
+  expect(cube().assess()).toMatchObject({ status: 'partsMissing', open: [{ kind: 'drive' }] });
   expect(cube().add('barge-8', 5).assess().status).toBe('blocked');
-  expect(cube().add('barge-8', 4).assess()).toMatchObject({ status: 'sound', open: [] });
+  expect(cube().add('barge-8', 4).assess()).toMatchObject({ status: 'clear', open: [] });
 });
 
 test('a stored layout that stands is used as it is, one that does not is solved anew', () => {
@@ -112,7 +112,7 @@ test('a stored layout that stands is used as it is, one that does not is solved 
   };
   const found = assess(broken, AS_OF);
   expect(found.stored).toBe(false);
-  expect(found.status).toBe('sound');
+  expect(found.status).toBe('clear');
 });
 
 test('missing things point at the place where they go', () => {

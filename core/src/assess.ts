@@ -10,7 +10,7 @@ import {
   type Figures,
 } from './figures/figures';
 import { memoLast } from './memoLast';
-import { leadNeeds, type LeadNeeds } from './needs/leads';
+import { cableNeeds, type CableNeeds } from './needs/cables';
 import { smallNeeds, type SmallNeed } from './needs/small';
 import { openThings, type OpenThing, type Status } from './open';
 import { checkLayout } from './solve/checkLayout';
@@ -30,7 +30,7 @@ export type Assessment = {
   readonly stored: boolean;
   readonly unplaced: readonly PlannedUnit[];
   readonly unconnected: readonly PlannedUnit[];
-  readonly needs: LeadNeeds;
+  readonly needs: CableNeeds;
   readonly small: readonly SmallNeed[];
   readonly figures: Figures;
   readonly snags: readonly Snag[];
@@ -84,7 +84,7 @@ export function createAssessor(): Assessor {
   const room = memoLast(roomStage);
   const needsStage = memoLast(
     (units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) =>
-      leadNeeds(
+      cableNeeds(
         units,
         wires,
         boxedCables(units, sheets, archetypes).map(({ part }) => part),
@@ -107,13 +107,13 @@ export function createAssessor(): Assessor {
       site: Build['site'],
       policy: Build['policy'],
       currency: string,
-      needs: LeadNeeds,
+      needs: CableNeeds,
       small: readonly SmallNeed[],
     ): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs, small }),
   );
   const figureStage = createFigureStage();
   const ruleStage = memoLast(
-    (context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief'], leads: LeadNeeds) =>
+    (context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief'], cables: CableNeeds) =>
       findSnags({
         units: context.units,
         layout: context.layout,
@@ -121,7 +121,7 @@ export function createAssessor(): Assessor {
         context,
         figures,
         brief,
-        leads,
+        cables,
         small: context.small,
       }),
   );
@@ -175,5 +175,5 @@ export const assess = (build: Build, options: AssessOptions): Assessment => crea
 function statusOf(units: readonly PlannedUnit[], snags: readonly Snag[], open: readonly OpenThing[]): Status {
   if (units.length === 0) return 'empty';
   if (snags.some((snag) => snag.severity === 'blocker')) return 'blocked';
-  return open.length > 0 ? 'open' : 'sound';
+  return open.length > 0 ? 'partsMissing' : 'clear';
 }

@@ -35,6 +35,7 @@ export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
 export { countPart, countText, countValue, type Passed } from './parts/counted';
 export { issueWords, parseList, type Issue, type Pieces } from './build/piecewise';
+export { FORMAT, upgradeEdits } from './build/upgrades/upgrade';
 export { parseBuild, parseBuildText, type JudgedParts, type Parsed, type Refused } from './build/parseBuild';
 export { editSchema, type Edit, type EditOf } from './build/edits';
 export { differenceOf, type Difference } from './build/difference';
@@ -70,15 +71,15 @@ export { groupAt } from './machine/spotAt';
 export { spotsOf, type SpotGroup, type SpotType } from './machine/spots';
 export { mismatch, type Mismatch } from './machine/accepts';
 export { tracePath, wireOf } from './links/trace';
-export { leadById, LEADS, type Lead } from './links/cableKinds';
+export { cableKindById, CABLE_KINDS, type CableKind } from './links/cableKinds';
 export { freeBays } from './figures/room';
-export type { LeadNeeds, Need } from './needs/leads';
+export type { CableNeeds, Need } from './needs/cables';
 export { type SmallNeed } from './needs/small';
 export { wiringFor } from './wiring/wiring';
-export type { Budget, HostLink, HostRow, LeadRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
+export type { Budget, HostLink, HostRow, CableRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
-export { bayWords } from './wiring/leadWords';
-export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/moveLead';
+export { bayWords } from './wiring/cableWords';
+export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/moveCable';
 
 export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './geometry/project';
 

@@ -2,7 +2,7 @@ import type { PartKind } from './parts/vocabulary';
 import type { PlannedUnit } from './machine/units';
 import type { Layout } from './build/layout';
 
-export type Status = 'empty' | 'open' | 'blocked' | 'sound';
+export type Status = 'empty' | 'partsMissing' | 'blocked' | 'clear';
 
 /** What is not chosen yet: not a snag, an outline on the drawing. `key` is its place on the table. */
 export type OpenThing = {

@@ -216,10 +216,10 @@ async function longWiring(page: Page, url: string): Promise<void> {
   );
   await page.request.post(`${url}/api/builds`, { data: shelves });
   await page.goto(`${url}/b/speed-shelves/wiring`);
-  await page.locator('[data-lead]').first().waitFor();
+  await page.locator('[data-cable]').first().waitFor();
   say('SVG nodes of the wiring, 120 drives over shelves', String(await page.locator('svg *').count()), '6,000');
   const rows = await page
-    .locator('[data-lead]')
+    .locator('[data-cable]')
     .evaluateAll((nodes) => nodes.map((node) => node.getBoundingClientRect().y + 17).filter((y) => y < innerHeight));
   const pointed = await framesWhile(page, async () => {
     for (let turn = 0; turn < 4; turn++) for (const y of rows) await page.mouse.move(300, y, { steps: 4 });

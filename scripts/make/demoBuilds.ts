@@ -1,5 +1,6 @@
 /**
- * Writes demo/builds/ from the demo catalogue: `tsx scripts/make/demoBuilds.ts`. The files are the data; this is how they
+ * Writes demo/builds/ from the demo catalogue: `tsx scripts/make/demoBuilds.ts`. The files are the data; this is how
+ * they
  * were put together.
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
@@ -129,7 +130,7 @@ function oldDesktop(): Build {
   return { ...full, items: full.items.map((item) => ({ ...item, ...aged[item.sheet] })) };
 }
 
-/** Two boxes and two supplies: a mini computer and an enclosure on one USB lead. */
+/** Two boxes and two supplies: a mini computer and an enclosure on one USB cable. */
 function schoolShelf(): Build {
   const empty = start('school-shelf', 'School shelf');
   return empty

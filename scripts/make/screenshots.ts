@@ -68,7 +68,7 @@ const SHOTS: readonly Shot[] = [
     path: '/b/boathouse-rack/wiring',
     act: async (page) => {
       await ready(page);
-      await page.locator('[data-lead="#2"]').click();
+      await page.locator('[data-cable="#2"]').click();
       await page.getByRole('button', { name: 'Pick up its port end' }).click();
       await page.locator('[data-port]').first().waitFor();
     },

@@ -23,8 +23,8 @@ const USAGE = `Usage: ./inch assess FILE [--text] [--complete]   figures and sna
        ./inch bill FILE                          the bill as CSV
        ./inch drawing FILE                       the drawing as SVG
        ./inch keys                               keys of a server reached from beyond its machine
-FILE may be - for standard input. Exit code 0 sound or open, 1 blocked (with --complete also open), 2 unusable
-input, 70 a fault of ours.`;
+FILE may be - for standard input. Exit code 0 clear or parts missing, 1 blocked (with
+--complete also parts missing), 2 unusable input, 70 a fault of ours.`;
 
 const fail = (words: string): never => {
   process.stderr.write(`${words}\n`);
@@ -66,9 +66,9 @@ function report(build: Build, { status, figures, snags, open, needs }: Assessmen
     ...(needs.needs.length
       ? [
           '',
-          'Leads',
+          'Cables',
           ...needs.needs.map(
-            (need) => `  ${need.count} × ${need.lead.name}${need.toBuy ? `, ${need.toBuy} to buy` : ''}`,
+            (need) => `  ${need.count} × ${need.cable.name}${need.toBuy ? `, ${need.toBuy} to buy` : ''}`,
           ),
         ]
       : []),
@@ -116,7 +116,7 @@ const output =
             null,
             1,
           ) + `\n`;
-const notDone = assessment.status === 'open' || assessment.status === 'empty';
+const notDone = assessment.status === 'partsMissing' || assessment.status === 'empty';
 const code = assessment.status === 'blocked' || (flags.has('--complete') && notDone) ? BLOCKED : SOUND;
 // Written out whole before leaving, also into a pipe.
 process.stdout.write(output, () => process.exit(code));

@@ -17,7 +17,7 @@ afterAll(async () => {
   await server.drop();
 });
 
-test('the description is served, and every reference in it leads somewhere', async () => {
+test('the description is served, and every reference in it cables somewhere', async () => {
   const { body } = (await request(server.app).get('/api/openapi.json').expect(200)) as {
     body: { openapi: string; components: { schemas: object } };
   };

@@ -201,7 +201,7 @@ export const PATHS: Readonly<Record<string, Readonly<Record<string, Operation>>>
       ],
     },
     delete: {
-      words: 'Take down the version in If-Match, with its revisions; * is any',
+      words: 'Delete the version in If-Match, with its revisions; * is any',
       ifMatch: true,
       answers: [[204, 'Done'], missing, stale, [428, 'If-Match is wanted', ref('Problem')]],
     },

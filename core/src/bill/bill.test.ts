@@ -11,7 +11,7 @@ const rows = (csv: string) => Papa.parse<Record<string, string>>(csv.trim(), { h
 
 const machines: Record<string, () => Fixture> = {
   'a cube with owned drives': () => cube().add('barge-8', 4).add('pike-960', 2, { deal: 'owned' }),
-  'a rack with leads to buy': () =>
+  'a rack with cables to buy': () =>
     fixture().add('gable-24').add('gannet-e8').add('tern-16i').add('tern-8i').add('barge-12', 24),
   nothing: () => fixture(),
 };
@@ -25,7 +25,7 @@ test.each(Object.entries(machines))('the lines of the CSV sum to the money shown
   for (const row of table.slice(0, -1)) expect(Number(row.each) * Number(row.count)).toBeCloseTo(Number(row.total), 6);
 });
 
-test('owned parts cost nothing, leads come with their reason, those in a box are free', () => {
+test('owned parts cost nothing, cables come with their reason, those in a box are free', () => {
   const { bill } = made(cube().add('barge-8', 4).add('pike-960', 1, { deal: 'owned' }));
   expect(bill.lines.find((line) => line.what === 'Pike 960 GB')).toMatchObject({ deal: 'owned', total: 0 });
   expect(bill.lines.find((line) => line.what.startsWith('Reverse breakout'))).toMatchObject({

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Assessment } from '../assess';
 import type { Build } from '../build/build';
-import { itemCost, leadCost, moneyLines, smallCost } from '../figures/cost/money';
+import { itemCost, cableCost, moneyLines, smallCost } from '../figures/cost/money';
 import { minorPerMajor } from '../parts/currency';
 import { Ledger } from '../figures/quantity';
 
@@ -28,7 +28,8 @@ export type Bill = {
 };
 
 /**
- * Every item of the stage, every lead the wiring needs and every small part in no box, with what this stage buys of it.
+ * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of
+ * it.
  */
 export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs' | 'small'>): Bill {
   const ledger = new Ledger(false);
@@ -55,17 +56,17 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
         : '',
     };
   });
-  const leads = assessment.needs.needs.flatMap((need): BillLine[] => {
+  const cables = assessment.needs.needs.flatMap((need): BillLine[] => {
     const own = {
       mark: '',
-      what: need.lead.name,
+      what: need.cable.name,
       maker: '',
       kind: 'cable',
       basis: 'typical',
       note: 'the wiring needs it',
     } as const;
     const here = need.fromBoxes;
-    const cost = need.toBuy > 0 ? leadCost(need, currency, ledger) : null;
+    const cost = need.toBuy > 0 ? cableCost(need, currency, ledger) : null;
     return [
       ...(here > 0 ? [{ ...own, count: here, deal: 'here' as const, each: 0, total: 0, basis: 'in a box' }] : []),
       ...(need.toBuy > 0
@@ -98,7 +99,7 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
         note: need.why,
       };
     });
-  const lines = [...items, ...leads, ...small];
+  const lines = [...items, ...cables, ...small];
   return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
 }
 

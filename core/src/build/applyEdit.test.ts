@@ -153,7 +153,7 @@ test('past the limits an edit is refused with the limit', () => {
   expect(answer).toMatchObject({ ok: false, words: 'A build holds at most 500 drives; this would be 501.' });
 });
 
-test('taking a unit out takes its leads, its place in a set and the changes made to it', () => {
+test('taking a unit out takes its cables, its place in a set and the changes made to it', () => {
   const full = cube()
     .add('tern-8i')
     .add('barge-8', 2)

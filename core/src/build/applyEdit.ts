@@ -81,18 +81,18 @@ function stepOf(build: Build, edit: Edit): Step | Refusal {
       if (!now) return refuse('That part has no place to release.');
       return seat(build, edit.unit, { spot: now.spot, how: 'solved' }, 'Released');
     }
-    case 'lead.put':
-      return putLead(build, edit.wire);
-    case 'lead.how': {
+    case 'cable.put':
+      return putCable(build, edit.wire);
+    case 'cable.how': {
       const name = printSpot(edit.device);
       if (!build.layout.wires.some((wire) => wire.device.some((one) => printSpot(one) === name)))
-        return refuse('No lead ends there any more.');
+        return refuse('No cable ends there any more.');
       const wires = build.layout.wires.map((wire) =>
         wire.device.some((one) => printSpot(one) === name) ? { ...wire, how: edit.how } : wire,
       );
       return {
         sections: { layout: { ...build.layout, wires } },
-        words: edit.how === 'solved' ? 'Lead released' : 'Lead held',
+        words: edit.how === 'solved' ? 'Cable released' : 'Cable held',
       };
     }
     case 'change.add': {
@@ -234,7 +234,7 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
   return { sections: { items, layout, pool, changes }, words };
 }
 
-/** What is left of a breakout when some of its drives are gone; nothing of a lead with one end. */
+/** What is left of a breakout when some of its drives are gone; nothing of a cable with one end. */
 function otherTails(wire: Build['layout']['wires'][number], gone: ReadonlySet<string>): Build['layout']['wires'] {
   const left = wire.device.map((_, i) => i).filter((i) => !gone.has(wire.device[i]!.host));
   return left.length === 0
@@ -258,20 +258,21 @@ function patchItem(build: Build, id: string, change: (item: Item) => Item, verb:
 }
 
 /**
- * Lays one lead: what ended at its port takes the port this one had, where it had one of the same kind; other leads in
+ * Lays one cable: what ended at its port takes the port this one had, where it had one of the same kind; other cables
+ * in
  * its way are taken off.
  */
-function putLead(build: Build, wire: Build['layout']['wires'][number]): Step | Refusal {
+function putCable(build: Build, wire: Build['layout']['wires'][number]): Step | Refusal {
   const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
   if ([...wire.host, ...wire.device].some(({ host }) => !known.has(host.split('+')[0]!)))
-    return refuse('One end of that lead is no longer in the build; nothing was moved.');
+    return refuse('One end of that cable is no longer in the build; nothing was moved.');
   const ends = new Set(wire.device.map(printSpot));
   const ports = new Set(wire.host.map(printSpot));
   const before = build.layout.wires.find((one) => one.device.some((end) => ends.has(printSpot(end))));
   const wires = build.layout.wires.flatMap((one) => {
     if (one === before || one.device.some((end) => ends.has(printSpot(end)))) return [];
     if (!one.host.some((host) => ports.has(printSpot(host)))) return [one];
-    return before && before.lead === one.lead && one.host.length === before.host.length
+    return before && before.cable === one.cable && one.host.length === before.host.length
       ? [{ ...one, host: before.host }]
       : [];
   });
@@ -282,7 +283,7 @@ function putLead(build: Build, wire: Build['layout']['wires'][number]): Step | R
   );
   return {
     sections: { layout: { ...build.layout, dormant, wires: [...wires, wire] } },
-    words: wire.how === 'held' ? 'Lead held' : 'Lead moved',
+    words: wire.how === 'held' ? 'Cable held' : 'Cable moved',
   };
 }
 

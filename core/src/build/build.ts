@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { itemIdSchema, keySchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
 import { archetypeSchema, moneySchema, sheetSchema } from '../parts/sheet';
+import { HOUR_STATES, STATES } from './states';
+import { FORMAT } from './upgrades/upgrade';
 import { effectSchema } from '../parts/chassisValues';
 import { layoutSchema } from './layout';
 import { LIMITS } from '../parts/limits';
@@ -99,7 +101,7 @@ export const siteSchema = z.strictObject({
 });
 export type Site = z.infer<typeof siteSchema>;
 
-const day = z.array(z.enum(['standby', 'idle', 'typical', 'busy', 'off'])).length(24);
+const day = z.array(z.enum(HOUR_STATES)).length(24);
 export const profileSchema = z.strictObject({
   weekday: day,
   weekend: day,
@@ -152,16 +154,16 @@ export type Policy = z.infer<typeof policySchema>;
 export const readingSchema = z.strictObject({
   id: text,
   at: isoDate,
-  state: z.enum(['standby', 'idle', 'typical', 'busy', 'peak']),
+  state: z.enum(STATES),
   what: z.enum(['wallW', 'earDb', 'driveC']),
   value: z.number(),
   kit: text,
   note: text.optional(),
 });
 
-/** Format 1: one self-contained document with the sheets it uses, so that it opens anywhere. */
+/** The newest format: one self-contained document with the sheets it uses, so that it opens anywhere. */
 export const buildSchema = z.strictObject({
-  format: z.literal(1),
+  format: z.literal(FORMAT),
   id: z.string().regex(/^[\w-]{1,64}$/),
   name: z.string().max(LIMITS.nameCharacters),
   notes: z.string().max(LIMITS.notesCharacters),

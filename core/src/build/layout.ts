@@ -23,11 +23,11 @@ export const seatSchema = z.strictObject({
 export type Seat = z.infer<typeof seatSchema>;
 
 /**
- * One lead: its host ends towards the processor, its device ends towards the drives. `lead` names
- * the kind of lead wanted, `unit` the cable of the kit that is used.
+ * One cable: its host ends towards the processor, its device ends towards the drives. `cable` names
+ * the kind of cable wanted, `unit` the cable of the kit that is used.
  */
 export const wireSchema = z.strictObject({
-  lead: z.string().max(LIMITS.idCharacters),
+  cable: z.string().max(LIMITS.idCharacters),
   unit: unitIdSchema.optional(),
   host: z.array(spotRefSchema).min(1).max(8),
   device: z.array(spotRefSchema).min(1).max(8),
@@ -44,7 +44,7 @@ export const layoutSchema = z.strictObject({
   /** The mode a board with several is set to; the first of its sheet where none is named. */
   modes: z.record(z.string(), keySchema).optional(),
   /**
-   * Put and held places by unit, and leads by their device end (`u2/front-feed.2`), that cannot stand now, with the
+   * Put and held places by unit, and cables by their device end (`u2/front-feed.2`), that cannot stand now, with the
    * reason; they wake when they can.
    */
   dormant: z.record(z.string(), z.strictObject({ spot: spotRefSchema, how: howSchema, reason: z.string().max(300) })),

@@ -1,16 +1,17 @@
+import { FORMAT } from './upgrades/upgrade';
 import type { Build } from './build';
 import { EMPTY_LAYOUT } from './layout';
 
 const ALWAYS_ON = [
   ...Array<'idle'>(7).fill('idle'),
-  ...Array<'typical'>(15).fill('typical'),
+  ...Array<'working'>(15).fill('working'),
   ...Array<'idle'>(2).fill('idle'),
 ];
 
 /** An empty build with the settings of an ordinary room. */
 export function newBuild(id: string, name: string, currency = 'EUR'): Build {
   return {
-    format: 1,
+    format: FORMAT,
     id,
     name,
     notes: '',

@@ -24,9 +24,9 @@ test.each([null, 5, 'x', [], true])('JSON that is no object is no build: %j', (v
 });
 
 test('another format is refused by its number', () => {
-  expect(refusal({ ...file(), format: 2 })).toMatchObject({
+  expect(refusal({ ...file(), format: 3 })).toMatchObject({
     code: 'otherFormat',
-    words: expect.stringContaining('format 2') as string,
+    words: expect.stringContaining('format 3') as string,
   });
   expect(refusal({})).toMatchObject({ code: 'otherFormat' });
 });

@@ -3,6 +3,7 @@ import { checkSheet } from '../parts/checkSheet';
 import { archetypeSchema, sheetSchema } from '../parts/sheet';
 import { buildSchema, itemSchema, type Build } from './build';
 import { countPart, countText, countValue } from '../parts/counted';
+import { FORMAT, formatOf, upgradeBuild, type Raw } from './upgrades/upgrade';
 import { LIMITS } from '../parts/limits';
 import { issueWords, parseList, parseOne, parseRecord, type Issue, type Pieces } from './piecewise';
 
@@ -14,6 +15,14 @@ export type Refused = {
 };
 export type Parsed = { readonly ok: true; readonly build: Build } | Refused;
 
+function refuseFormat(said: unknown, format: number | null): Refused {
+  const reads = `Inch Tower reads formats 1 to ${FORMAT}.`;
+  if (said === undefined) return refuse('otherFormat', `This is not a build file: it says no format. ${reads}`);
+  if (format === null)
+    return refuse('otherFormat', `There is no format ${JSON.stringify(said)?.slice(0, 40)}. ${reads}`);
+  const later = `This file is of format ${format}, from a later Inch Tower.`;
+  return refuse('otherFormat', `${later} ${reads} Nothing was changed.`);
+}
 const refuse = (code: Refused['code'], words: string, at: readonly string[] = []): Refused => ({
   ok: false,
   code,
@@ -47,22 +56,18 @@ export type JudgedParts = Map<string, unknown>;
 const MOST_JUDGED = 5_000;
 
 /**
- * Checks a value against format 1, its limits and its inner references. Parts found in `judged` are not judged again.
+ * Brings a build of any earlier format to the newest and checks it, its limits and its inner references: the one door
+ * for files, the database, the browser's storage and the command line. Parts found in `judged` are not judged again.
  */
 export function parseBuild(value: unknown, judged: JudgedParts | null = null): Parsed {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return refuse('notABuild', 'This is not a build file: a build is one JSON object.');
-  const format = (value as { format?: unknown }).format;
-  if (format !== 1)
-    return refuse(
-      'otherFormat',
-      'This file is of format ' +
-        `${format === undefined ? 'unknown' : JSON.stringify(format)?.slice(0, 40)}; Inch Tower ` +
-        'reads format 1.',
-    );
   const over = limitPassed(value as Record<string, unknown>);
+  const format = formatOf(value as Raw);
+  if (format === null || format > FORMAT) return refuseFormat((value as Raw).format, format);
   if (over) return over;
-  const parsed = parsePieces(value as Record<string, unknown>, judged);
+  const newest = upgradeBuild(value as Raw, format);
+  const parsed = parsePieces(newest as Record<string, unknown>, judged);
   if (!parsed.ok)
     return refuse(
       'notABuild',

@@ -1,6 +1,6 @@
 import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
-import type { Need } from '../needs/leads';
+import type { Need } from '../needs/cables';
 import type { SmallNeed } from '../needs/small';
 import { boxOf } from '../machine/hosts';
 import { sittersBySpot } from '../machine/sitters';

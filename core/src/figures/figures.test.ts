@@ -3,7 +3,7 @@ import { assess, createAssessor } from '../assess';
 import { runningUnits } from './context';
 import { FIGURE_IDS, FIGURES, flat, roomStage, type FigureId } from './figures';
 import { isFact, Ledger, rangeOfQuantity, type Working } from './quantity';
-import { leadNeeds } from '../needs/leads';
+import { cableNeeds } from '../needs/cables';
 import { plannedUnits } from '../machine/units';
 
 const machines: readonly (readonly [string, Fixture])[] = [
@@ -127,7 +127,7 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
       site: made.build.site,
       policy: made.build.policy,
       currency: 'EUR',
-      needs: leadNeeds(units, layout.wires, []).needs,
+      needs: cableNeeds(units, layout.wires, []).needs,
       small: [],
       room: roomStage(units, layout),
     };
@@ -169,8 +169,8 @@ test('room for drives is what bays and ports together allow', () => {
   expect(room(cube().add('reed-250', 1, { role: 'boot' }))).toEqual([2, 8, 2]);
 });
 
-test('money now: bought at its price, owned for nothing, leads the wiring needs at their typical price', () => {
-  // 129 + 212 + 109 + 36 + 2 × 48 + 88, eight drives at 149, card 68, one lead at 16: the breakout in the board's box
+test('money now: bought at its price, owned for nothing, cables the wiring needs at their typical price', () => {
+  // 129 + 212 + 109 + 36 + 2 × 48 + 88, eight drives at 149, card 68, one cable at 16: the breakout in the board's box
   // serves the other four.
   const made = cube().add('tern-8i').add('barge-8', 8);
   expect(made.assess().figures['cost.now']).toMatchObject({ value: 670 + 8 * 149 + 68 + 16, unit: 'EUR' });
@@ -201,9 +201,9 @@ test('a part without a price takes its class price, known to a quarter', () => {
   });
 });
 
-test('leads come from the kit, then from the boxes, and only then are bought', () => {
+test('cables come from the kit, then from the boxes, and only then are bought', () => {
   const needs = (made: Fixture) =>
-    made.assess().needs.needs.map((need) => [need.lead.id, need.fromKit, need.fromBoxes, need.toBuy]);
+    made.assess().needs.needs.map((need) => [need.cable.id, need.fromKit, need.fromBoxes, need.toBuy]);
   expect(needs(cube().add('barge-8', 4))).toEqual([['reverse:sata:sff-8643', 0, 1, 0]]);
   expect(needs(cube().add('tern-8i').add('barge-8', 8))).toEqual([
     ['reverse:sata:sff-8643', 0, 1, 0],

@@ -30,11 +30,11 @@ const RUNS = ['running', 'units', 'layout', 'policy'] as const;
 /** Every figure by id, with the narrow inputs it is computed from. */
 export const FIGURES = {
   'drives.room': {
-    label: 'Room for drives',
+    label: 'Free drive places',
     uses: ['room'],
     compute: ({ room }, ledger) =>
       ledger.map(
-        'Room for more drives',
+        'Free drive places',
         'drives',
         [
           ledger.given('Free bays that take it', room.baysFree, 'bays'),
@@ -66,8 +66,8 @@ export const FIGURES = {
     compute: (context, ledger) => wallW(context, 'peak', ledger),
   },
   'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
-  'sound.earIdleDb': { label: 'Sound at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
-  'cost.now': { label: 'Money now', uses: ['units', 'needs', 'currency'], compute: costNow },
+  'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
+  'cost.now': { label: 'Price', uses: ['units', 'needs', 'currency'], compute: costNow },
 } as const satisfies Record<string, Definition>;
 
 export type FigureId = keyof typeof FIGURES;
@@ -95,10 +95,12 @@ export function createFigureStage(): (context: Context) => Figures {
   };
 }
 
+/** A quantity as a figure. A number that is none is a fault of ours and must not look like one: it throws. */
 export function flat(id: FigureId, quantity: Quantity | null): Figure | null {
-  return (
-    quantity && { id, value: quantity.value, ...rangeOfQuantity(quantity), unit: quantity.unit, basis: quantity.basis }
-  );
+  if (!quantity) return null;
+  const { lo, hi } = rangeOfQuantity(quantity);
+  if (![quantity.value, lo, hi].every(Number.isFinite)) throw new Error(`the figure ${id} is no finite number`);
+  return { id, value: quantity.value, lo, hi, unit: quantity.unit, basis: quantity.basis };
 }
 
 export type Explanation = { readonly figure: Figure; readonly working: Working };

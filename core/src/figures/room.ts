@@ -93,8 +93,8 @@ export function freeBays(units: readonly PlannedUnit[], layout: Layout): FreeBay
 }
 
 /**
- * Of so many more drives how many get a bay and a lead, whatever has to move for them. Beside drives
- * of another rank they count as spares, so that nothing gives up its place or lead for one of them.
+ * Of so many more drives how many get a bay and a cable, whatever has to move for them. Beside drives
+ * of another rank they count as spares, so that nothing gives up its place or cable for one of them.
  */
 function connectedOf(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>, asked: number): number {
   const alike = ofKind(units, 'drive').every(({ role }) => role === undefined || role === 'data');

@@ -55,7 +55,7 @@ export type Solid = {
   readonly box: Box;
   readonly label: string;
   readonly n?: number;
-  /** Of a drive with a lead of its own: the end its plugs are at. */
+  /** Of a drive with a cable of its own: the end its plugs are at. */
   readonly plugs?: 'rear' | 'front';
 };
 

@@ -1,8 +1,8 @@
 import type { PartOf } from '../parts/resolve';
 import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 
-/** A kind of lead between two connectors. `price` is a typical one in euro cents, for leads nobody has listed. */
-export type Lead = {
+/** A kind of cable between two connectors. `price` is a typical one in euro cents, for cables nobody has listed. */
+export type CableKind = {
   readonly id: string;
   readonly name: string;
   readonly shape: 'straight' | 'forward' | 'reverse';
@@ -23,14 +23,14 @@ const PLAIN: Readonly<Partial<Record<ConnectorKind, string>>> = {
 };
 const words = (kind: ConnectorKind) => PLAIN[kind] ?? kind.toUpperCase();
 
-const lead = (
-  shape: Lead['shape'],
+const cable = (
+  shape: CableKind['shape'],
   host: ConnectorKind,
   device: ConnectorKind,
   tails: number,
   carries: readonly Protocol[],
   typicalMinor: number,
-): Lead => {
+): CableKind => {
   const ends =
     shape === 'forward'
       ? `${words(host)} to ${tails} × ${words(device)}`
@@ -39,7 +39,7 @@ const lead = (
         : `${words(host)} to ${words(device)}`;
   return {
     id: `${shape}:${host}:${device}`,
-    name: `${shape === 'straight' ? 'Lead' : shape === 'forward' ? 'Forward breakout' : 'Reverse breakout'}, ${ends}`,
+    name: `${shape === 'straight' ? 'Cable' : shape === 'forward' ? 'Forward breakout' : 'Reverse breakout'}, ${ends}`,
     shape,
     host,
     device,
@@ -50,43 +50,46 @@ const lead = (
 };
 
 /**
- * The leads the trade makes (SATA 3.x; SFF-8087, 8643, 8654, 8088, 8644, 8482, 8639; USB-IF). A SATA port
+ * The cables the trade makes (SATA 3.x; SFF-8087, 8643, 8654, 8088, 8644, 8482, 8639; USB-IF). A SATA port
  * never drives a SAS device; a four-lane SAS end splits forward to drives, four SATA ports join in
  * reverse to one backplane connector.
  */
-export const LEADS: readonly Lead[] = [
-  lead('straight', 'sata', 'sata', 1, ['sata'], 300),
+export const CABLE_KINDS: readonly CableKind[] = [
+  cable('straight', 'sata', 'sata', 1, ['sata'], 300),
   ...MINI_SAS.flatMap((host) => [
-    lead('forward', host, 'sata', 4, ['sata'], 1400),
-    lead('forward', host, 'sff-8482', 4, ['sas', 'sata'], 1900),
-    lead('straight', host, 'sff-8639', 1, ['pcie'], 3200),
-    ...MINI_SAS.map((device) => lead('straight', host, device, 1, ['sas', 'sata', 'pcie'], 1600)),
+    cable('forward', host, 'sata', 4, ['sata'], 1400),
+    cable('forward', host, 'sff-8482', 4, ['sas', 'sata'], 1900),
+    cable('straight', host, 'sff-8639', 1, ['pcie'], 3200),
+    ...MINI_SAS.map((device) => cable('straight', host, device, 1, ['sas', 'sata', 'pcie'], 1600)),
   ]),
-  ...MINI_SAS.map((device) => lead('reverse', 'sata', device, 4, ['sata'], 1300)),
-  ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => lead('straight', host, device, 1, ['sas', 'sata'], 3500))),
-  lead('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
-  lead('straight', 'sff-8654-8i', 'sff-8654-8i', 1, ['sas', 'sata', 'pcie'], 3800),
-  lead('straight', 'esata', 'esata', 1, ['sata'], 700),
-  lead('straight', 'usb-a', 'usb-c', 1, ['usb'], 800),
-  lead('straight', 'usb-c', 'usb-c', 1, ['usb'], 1000),
+  ...MINI_SAS.map((device) => cable('reverse', 'sata', device, 4, ['sata'], 1300)),
+  ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => cable('straight', host, device, 1, ['sas', 'sata'], 3500))),
+  cable('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
+  cable('straight', 'sff-8654-8i', 'sff-8654-8i', 1, ['sas', 'sata', 'pcie'], 3800),
+  cable('straight', 'esata', 'esata', 1, ['sata'], 700),
+  cable('straight', 'usb-a', 'usb-c', 1, ['usb'], 800),
+  cable('straight', 'usb-c', 'usb-c', 1, ['usb'], 1000),
 ];
 
-const byId = new Map(LEADS.map((one) => [one.id, one]));
-export const leadById = (id: string): Lead | undefined => byId.get(id);
-export const leadBetween = (shape: Lead['shape'], host: ConnectorKind, device: ConnectorKind): Lead | undefined =>
-  byId.get(`${shape}:${host}:${device}`);
+const byId = new Map(CABLE_KINDS.map((one) => [one.id, one]));
+export const cableKindById = (id: string): CableKind | undefined => byId.get(id);
+export const cableKindBetween = (
+  shape: CableKind['shape'],
+  host: ConnectorKind,
+  device: ConnectorKind,
+): CableKind | undefined => byId.get(`${shape}:${host}:${device}`);
 
-/** Whether a cable's ends make that lead; an end whose role is open goes either way round. */
-export function isLead(cable: PartOf<'cable'>, lead: Lead): boolean {
-  const [hostTails, deviceTails] = lead.shape === 'reverse' ? [lead.tails, 1] : [1, lead.tails];
+/** Whether a cable's ends make that cable; an end whose role is open goes either way round. */
+export function isOfKind(cable: PartOf<'cable'>, kind: CableKind): boolean {
+  const [hostTails, deviceTails] = kind.shape === 'reverse' ? [kind.tails, 1] : [1, kind.tails];
   const ends = [
     [cable.ends[0], cable.ends[1]],
     [cable.ends[1], cable.ends[0]],
   ] as const;
   return ends.some(
     ([host, device]) =>
-      host.kind === lead.host &&
-      device.kind === lead.device &&
+      host.kind === kind.host &&
+      device.kind === kind.device &&
       host.tails === hostTails &&
       device.tails === deviceTails &&
       host.role !== 'device' &&

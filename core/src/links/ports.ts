@@ -11,7 +11,7 @@ import { isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units'
 
 /**
  * One host-side connector: `lanes` is what is left of it, `offBecause` who took the others (a module
- * by a board's rule; the chassis, where an outside connector finds no opening). Leads inside stay in
+ * by a board's rule; the chassis, where an outside connector finds no opening). Cables inside stay in
  * their `box`.
  */
 export type HostPort = {
@@ -31,7 +31,7 @@ export type HostPort = {
   readonly multiplier: boolean;
 };
 
-/** What a seated drive needs: a lead to its own connector, or a lane of its backplane's connector. */
+/** What a seated drive needs: a cable to its own connector, or a lane of its backplane's connector. */
 export type Demand =
   | { readonly kind: 'bare'; readonly unit: PlannedUnit; readonly drive: PartOf<'drive'> }
   | {
@@ -45,7 +45,7 @@ export type Demand =
 /**
  * A backplane connector that must be fed: one of a direct backplane, or the first uplink of a
  * `shared` one (expander, port multiplier, bridge), which serves all of its bays. `speaks` is what
- * its lead carries where that is not what the drives speak.
+ * its cable carries where that is not what the drives speak.
  */
 export type Target = {
   readonly ref: SpotRef;
@@ -196,7 +196,7 @@ export function demandOf(
 
 const targets = new WeakMap<BayGroup, Map<string, readonly Target[]>>();
 
-/** All connectors of a backplane that leads end at. */
+/** All connectors of a backplane that cables end at. */
 export function targetsOf(host: string, group: BayGroup, backplane: Backplane): readonly Target[] {
   const ofGroup = targets.get(group) ?? new Map<string, readonly Target[]>();
   targets.set(group, ofGroup);

@@ -12,7 +12,7 @@ test('from a drive behind the backplane to the card that feeds it', () => {
   expect(trace(made.unit('barge-8', 3))).toEqual([`u2/${made.seat('barge-8', 3)!}`, 'u4/pcie1'].sort());
 });
 
-test("a drive knows its own lead, not its neighbour's", () => {
+test("a drive knows its own cable, not its neighbour's", () => {
   const units = plannedUnits(made.build);
   const end = (n: number) => wireOf(units, made.build.layout, made.unit('barge-8', n))!.device[0]!;
   const feeds = [1, 2, 3, 4, 5, 6, 7, 8].map((n) => [Number(made.seat('barge-8', n)!.split('.')[1]), end(n).n]);

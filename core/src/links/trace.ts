@@ -3,7 +3,7 @@ import { demandsFor } from './demands';
 import { liveWires, wireServing } from './unconnected';
 import { isKind, unitsById, type PlannedUnit } from '../machine/units';
 
-/** The lead that serves a seated drive; null where none reaches it. */
+/** The cable that serves a seated drive; null where none reaches it. */
 export function wireOf(units: readonly PlannedUnit[], layout: Layout, drive: string): Wire | null {
   const demand = demandsFor(units, layout).find((one) => one.unit.id === drive);
   return demand ? wireServing(demand, liveWires(units, layout.wires)) : null;

@@ -1,7 +1,7 @@
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import { memoPair } from '../memoLast';
 import { demandsFor } from './demands';
-import { leadBetween, leadById } from './cableKinds';
+import { cableKindBetween, cableKindById } from './cableKinds';
 import type { Protocol } from '../parts/vocabulary';
 import { DRIVE_DATA_KEY, portsIn, protocolOf, type Demand, type HostPort } from './ports';
 import { isKind, unitsById, type PlannedUnit } from '../machine/units';
@@ -14,7 +14,7 @@ export type ConflictFact = {
   readonly units: readonly string[];
 };
 
-/** Seated drives that no lead of a layout reaches, with the shortage behind it; read off, not solved. */
+/** Seated drives that no cable of a layout reaches, with the shortage behind it; read off, not solved. */
 export function unconnectedDrives(
   units: readonly PlannedUnit[],
   layout: Layout,
@@ -28,11 +28,11 @@ export function unconnectedDrives(
   };
 }
 
-/** A lead that works, and what its port speaks over it. */
+/** A cable that works, and what its port speaks over it. */
 export type LiveWire = { readonly wire: Wire; readonly carries: readonly Protocol[] };
 
 /**
- * The lead that serves a drive, at its own end or its backplane connector: it speaks the drive's protocol, and a
+ * The cable that serves a drive, at its own end or its backplane connector: it speaks the drive's protocol, and a
  * breakout in reverse has a port on its lane.
  */
 export function wireServing(demand: Demand, live: ReadonlyMap<string, LiveWire>): Wire | null {
@@ -40,13 +40,13 @@ export function wireServing(demand: Demand, live: ReadonlyMap<string, LiveWire>)
   const speaks = demand.kind === 'backplane' && demand.target.speaks ? demand.target.speaks : protocolOf(demand.drive);
   if (!found?.carries.includes(speaks)) return null;
   return demand.kind === 'bare' ||
-    leadById(found.wire.lead)?.shape !== 'reverse' ||
+    cableKindById(found.wire.cable)?.shape !== 'reverse' ||
     found.wire.lanes?.includes(demand.lane)
     ? found.wire
     : null;
 }
 
-/** Leads by their device ends, less those from an expander that nothing feeds. */
+/** Cables by their device ends, less those from an expander that nothing feeds. */
 export const liveWires = memoPair(
   (units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, LiveWire> => {
     const byId = unitsById(units);
@@ -66,7 +66,7 @@ export const liveWires = memoPair(
             part && 'connectors' in part
               ? (part.connectors.find(({ key }) => key === wire.host[0]!.key)?.carries ?? [])
               : [];
-          const carries = spoken.filter((one) => leadById(wire.lead)?.carries.includes(one));
+          const carries = spoken.filter((one) => cableKindById(wire.cable)?.carries.includes(one));
           return wire.device.map((device) => [printSpot(device), { wire, carries }] as const);
         }),
     );
@@ -79,7 +79,9 @@ function portShortage(units: readonly PlannedUnit[], layout: Layout, demands: re
     demands.flatMap((demand) => (demand.kind === 'backplane' && !demand.target.inside ? [demand.target.kind] : [])),
   );
   const useful = (port: HostPort) =>
-    port.inside ? !port.carries.includes('usb') : [...outside].some((kind) => leadBetween('straight', port.kind, kind));
+    port.inside
+      ? !port.carries.includes('usb')
+      : [...outside].some((kind) => cableKindBetween('straight', port.kind, kind));
   const ports = portsIn(units, layout).filter(useful);
   const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
   const facts: ConflictFact[] = [

@@ -2,7 +2,7 @@ import { catalogue, cube, fixture, tweak } from '../testing/fixture';
 import type { Catalogue } from '../parts/catalogue';
 import { resolve } from '../parts/resolve';
 import { limitFor } from '../geometry/clearance';
-import { LEADS, leadBetween, leadById } from '../links/cableKinds';
+import { CABLE_KINDS, cableKindBetween, cableKindById } from '../links/cableKinds';
 import { mismatch } from './accepts';
 import { hostPorts } from '../links/ports';
 import { refsOf, spotName, spotsOf } from './spots';
@@ -74,12 +74,12 @@ test('the least clearance that applies is the limit', () => {
   expect(limitFor(chassis, 'board', { occupied: new Set() })).toBeNull();
 });
 
-test('leads: no SATA port drives a SAS end, breakouts go one way each, ids are their own', () => {
-  expect(LEADS.some((lead) => lead.host === 'sata' && lead.device === 'sff-8482')).toBe(false);
-  expect(leadBetween('forward', 'sff-8643', 'sata')).toMatchObject({ tails: 4 });
-  expect(leadBetween('reverse', 'sff-8643', 'sata')).toBeUndefined();
-  expect(new Set(LEADS.map((lead) => lead.id)).size).toBe(LEADS.length);
-  for (const lead of LEADS) expect(leadById(lead.id)).toBe(lead);
+test('cables: no SATA port drives a SAS end, breakouts go one way each, ids are their own', () => {
+  expect(CABLE_KINDS.some((cable) => cable.host === 'sata' && cable.device === 'sff-8482')).toBe(false);
+  expect(cableKindBetween('forward', 'sff-8643', 'sata')).toMatchObject({ tails: 4 });
+  expect(cableKindBetween('reverse', 'sff-8643', 'sata')).toBeUndefined();
+  expect(new Set(CABLE_KINDS.map((cable) => cable.id)).size).toBe(CABLE_KINDS.length);
+  for (const cable of CABLE_KINDS) expect(cableKindById(cable.id)).toBe(cable);
 });
 
 test('ports of a board, less what a module in use takes, with who took it', () => {

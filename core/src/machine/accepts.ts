@@ -111,7 +111,7 @@ function bayMismatch(part: Part, group: Extract<SpotGroup, { type: 'bay' }>['gro
   if (part.kind !== 'drive') return other(part, 'drive');
   const size = among('size', group.takes, part.size);
   if (size) return size;
-  // A bare bay takes any drive of its size: its lead goes to the drive's own connector.
+  // A bare bay takes any drive of its size: its cable goes to the drive's own connector.
   return group.backplane
     ? among('protocol', group.backplane.carries, part.interface === 'nvme' ? 'pcie' : part.interface)
     : null;

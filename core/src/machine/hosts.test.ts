@@ -31,7 +31,7 @@ test('the slot of a card, in the board or through a riser', () => {
   expect(boardSlot({ host: 'u2', key: 'front', n: 1 }, byId, seatOf)).toBeNull();
 });
 
-test('a riser in itself, as only a file can say it, leads nowhere', () => {
+test('a riser in itself, as only a file can say it, cables nowhere', () => {
   const made = low();
   const seat = { spot: { host: 'u6', key: 'riser1' }, how: 'put' as const };
   const { byId, seatOf, units } = at(made, {

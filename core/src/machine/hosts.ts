@@ -59,7 +59,7 @@ export function boardSlot(
 } | null {
   const host = spot && byId.get(spot.host);
   const riser = host && isKind(host, 'riser') ? host : null;
-  // One riser and no more: what a file says of risers in risers, or in themselves, leads nowhere.
+  // One riser and no more: what a file says of risers in risers, or in themselves, cables nowhere.
   const under = riser ? seatOf(riser) : spot;
   const board = under && byId.get(under.host);
   if (!board || !isKind(board, 'board')) return null;

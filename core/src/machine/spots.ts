@@ -79,7 +79,7 @@ function shapesOf(part: Part): Loose[] {
         (socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const,
       ),
       ...slotsOf(part.slots),
-      // Headers take the leads of the front panel, not a stick.
+      // Headers take the cables of the front panel, not a stick.
       ...part.usbInside
         .filter((usb) => usb.kind === 'usb-a')
         .map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),

@@ -14,7 +14,7 @@ const rack = () =>
   fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2).add('brazier-800');
 
 describe('what a machine wants, and where it comes from', () => {
-  test('a new board brings cell and shield, a cooler its paste, a supply its lead', () => {
+  test('a new board brings cell and shield, a cooler its paste, a supply its cable', () => {
     for (const use of ['coinCell', 'ioShield', 'paste', 'mainsLead'] as const)
       expect(counts(cube(), use)).toEqual([1, 0, 1, 0]);
   });
@@ -22,7 +22,7 @@ describe('what a machine wants, and where it comes from', () => {
     expect(counts(cube().add('paste'), 'paste')).toEqual([1, 1, 0, 0]);
     expect(counts(cube().add('cell').add('cell'), 'coinCell')).toEqual([1, 1, 0, 0]);
   });
-  test('a redundant supply wants a lead for each module', () => {
+  test('a redundant supply wants a cable for each module', () => {
     expect(need(rack(), 'mainsLead')!.count).toBe(2);
   });
   test('screws only where a drive is screwed in: by size a pack', () => {

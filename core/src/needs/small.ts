@@ -143,7 +143,7 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
     },
     {
       use: 'mainsLead',
-      what: 'Mains lead',
+      what: 'Mains cable',
       why: 'one for each supply',
       count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0),
       typicalMinor: 500,

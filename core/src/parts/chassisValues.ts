@@ -38,7 +38,7 @@ export const bayGroupSchema = z.strictObject({
   wall: z.enum(WALLS),
   /** Screw holes of its sides or tray: sets A and B of 3.5-inch drives, and those of 2.5-inch drives. */
   holes: z.array(z.enum(['A', 'B', '2.5'])).optional(),
-  /** What is free before the plugs of a drive, where leads go to each; and when it goes in turned end for end. */
+  /** What is free before the plugs of a drive, where cables go to each; and when it goes in turned end for end. */
   plugRoomMm: z.number().min(0).max(600).optional(),
   turnedPlugRoomMm: z.number().min(0).max(600).optional(),
   pitchXMm: lengthMm.optional(),

@@ -5,11 +5,12 @@ import { acceleratorValues, carrierValues, controllerValues, expanderValues, net
 import { adapterValues, chassisValues } from './chassisValues';
 import { driveValues } from './driveValues';
 import { archetypeIdSchema, keySchema, sheetIdSchema } from './ids';
+import { KIND_DEFAULTS } from './kindDefaults';
 import { enclosureValues, powerAdapterValues, riserValues, sundryValues, upsValues } from './smallValues';
 import { cableValues, fanValues, supplyValues } from './supplyValues';
 import { PART_KINDS, type PartKind } from './vocabulary';
 
-/** One schema of values per kind; a sheet gives some of them, an archetype all. */
+/** One schema of values per kind; a sheet gives some of them, an archetype all that was known when it was written. */
 export const VALUES = {
   chassis: chassisValues,
   adapter: adapterValues,
@@ -80,7 +81,7 @@ const archetypeOf = <K extends PartKind>(kind: K) =>
     id: archetypeIdSchema,
     kind: z.literal(kind),
     ...identity,
-    ...(VALUES[kind].shape as (typeof VALUES)[K]['shape']),
+    ...(VALUES[kind].partial().shape as ReturnType<(typeof VALUES)[K]['partial']>['shape']),
   });
 const sheetOf = <K extends PartKind>(kind: K) =>
   z.strictObject({
@@ -117,4 +118,14 @@ export type Sheet<K extends PartKind = PartKind> = K extends PartKind
   : never;
 
 export const sheetSchema = z.discriminatedUnion('kind', each(sheetOf)) as unknown as z.ZodType<Sheet>;
-export const archetypeSchema = z.discriminatedUnion('kind', each(archetypeOf)) as unknown as z.ZodType<Archetype>;
+/** An archetype of any age: what it lacks is filled with what is typical of its kind. */
+export const archetypeSchema = z
+  .discriminatedUnion('kind', each(archetypeOf))
+  .transform((raw) =>
+    filled(raw as Partial<Archetype> & { readonly kind: PartKind }),
+  ) as unknown as z.ZodType<Archetype>;
+
+function filled(raw: Partial<Archetype> & { readonly kind: PartKind }): Archetype {
+  const lacking = Object.entries(KIND_DEFAULTS[raw.kind]).filter(([field]) => !(field in raw));
+  return (lacking.length ? { ...raw, ...Object.fromEntries(lacking) } : raw) as Archetype;
+}

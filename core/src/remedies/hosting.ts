@@ -10,7 +10,7 @@ import { allRemedies } from './remedies';
 import { weigh, type Base, type Weighed } from './weigh';
 
 /**
- * Whether a machine takes drives of another: how many find a bay, how many of those a lead, how many more would still
+ * Whether a machine takes drives of another: how many find a bay, how many of those a cable, how many more would still
  * have room, what troubles come with them, and what would let all of them in. Every way brings the drives with it,
  * as owned parts; `alone` brings nothing but them, null where not one finds a bay.
  */

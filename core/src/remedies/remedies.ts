@@ -80,7 +80,7 @@ export function allRemedies(
   }
 }
 
-/** Snags about places and leads: behind these stands a conflict. */
+/** Snags about places and cables: behind these stands a conflict. */
 const OF_PLACING: ReadonlySet<Snag['code']> = new Set([
   'fits.cardSlot',
   'fits.driveInBay',

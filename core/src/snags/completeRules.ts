@@ -1,4 +1,4 @@
-import type { Lead } from '../links/cableKinds';
+import type { CableKind } from '../links/cableKinds';
 import { portsIn } from '../links/ports';
 import { spotsOf } from '../machine/spots';
 import { isKind, ofKind, type PlannedUnit } from '../machine/units';
@@ -36,24 +36,24 @@ export function frontUsb({ units, layout }: Situation): Finding[] {
   }));
 }
 
-/** Cables of the kit that no lead of the layout is made of: the wrong way round, or of the wrong ends. */
-export function spareCables({ leads, units }: Situation): Finding[] {
+/** Cables of the kit that no cable of the layout is made of: the wrong way round, or of the wrong ends. */
+export function spareCables({ cables, units }: Situation): Finding[] {
   if (units.every(({ part }) => part.kind !== 'drive')) return [];
-  const wanted = leads.needs.filter(({ toBuy }) => toBuy > 0);
-  return byPart(leads.spare).map((cables): Finding => {
-    const part = cables[0]!.part as PartOf<'cable'>;
+  const wanted = cables.needs.filter(({ toBuy }) => toBuy > 0);
+  return byPart(cables.spare).map((spare): Finding => {
+    const part = spare[0]!.part as PartOf<'cable'>;
     const kinds = part.ends.map(({ kind }) => kind);
-    const twin = leads.needs.find(({ lead }) => kinds.includes(lead.host) && kinds.includes(lead.device));
-    const turned = twin && twin.lead.shape !== 'straight' && part.ends.some(({ tails }) => tails > 1);
+    const twin = cables.needs.find(({ cable }) => kinds.includes(cable.host) && kinds.includes(cable.device));
+    const turned = twin && twin.cable.shape !== 'straight' && part.ends.some(({ tails }) => tails > 1);
     const right = twin ?? wanted[0];
     return {
       severity: turned || wanted.length > 0 ? 'caution' : 'note',
-      at: cables.map(({ id }) => ({ unit: id })),
+      at: spare.map(({ id }) => ({ unit: id })),
       facts: {
-        count: cables.length,
+        count: spare.length,
         cable: part.name,
-        turned: turned ? (twin.lead.shape === 'reverse' ? 'forward' : 'reverse') : '',
-        right: right ? `${right.count} × ${right.lead.name}` : '',
+        turned: turned ? (twin.cable.shape === 'reverse' ? 'forward' : 'reverse') : '',
+        right: right ? `${right.count} × ${right.cable.name}` : '',
       },
     };
   });
@@ -62,25 +62,25 @@ export function spareCables({ leads, units }: Situation): Finding[] {
 /** What is under by less than a tenth is pulled straighter. */
 const SPARE = 0.9;
 /** SATA 3.x: a metre in all, also behind a SAS port; eSATA two; SAS passive ten at 6 Gb/s and about six at 12. */
-const longestMm = (lead: Lead): number =>
-  lead.host === 'esata' ? 2000 : lead.carries.includes('usb') ? 3000 : lead.carries.includes('sas') ? 6000 : 1000;
+const longestMm = (cable: CableKind): number =>
+  cable.host === 'esata' ? 2000 : cable.carries.includes('usb') ? 3000 : cable.carries.includes('sas') ? 6000 : 1000;
 
 /** Cables of the kit too short for the way they are to go, or longer than what they carry allows. */
 export function cableLength(situation: Situation): Finding[] {
   const cables = ofKind(situation.units, 'cable');
   if (cables.length === 0) return [];
-  const spare = new Set(situation.leads.spare.map(({ id }) => id as string));
+  const spare = new Set(situation.cables.spare.map(({ id }) => id as string));
   return byPart(cables.filter(({ id }) => !spare.has(id))).flatMap((like): Finding[] => {
     const { part } = like[0]!;
-    const served = situation.leads.needs.find(({ lead, fromKit }) =>
-      fromKit > 0 && lead.host !== lead.device
-        ? part.ends.some(({ kind }) => kind === lead.host) && part.ends.some(({ kind }) => kind === lead.device)
-        : fromKit > 0 && part.ends.every(({ kind }) => kind === lead.host),
+    const served = situation.cables.needs.find(({ cable, fromKit }) =>
+      fromKit > 0 && cable.host !== cable.device
+        ? part.ends.some(({ kind }) => kind === cable.host) && part.ends.some(({ kind }) => kind === cable.device)
+        : fromKit > 0 && part.ends.every(({ kind }) => kind === cable.host),
     );
     if (!served) return [];
     // The shortest runs take the cables there are.
     const runs = situation.layout.wires
-      .filter((wire) => wire.lead === served.lead.id)
+      .filter((wire) => wire.cable === served.cable.id)
       .map((wire) => runMm(situation, wire))
       .filter((mm) => mm !== null)
       .sort((a, b) => a - b)
@@ -88,7 +88,7 @@ export function cableLength(situation: Situation): Finding[] {
     const short = runs.filter((mm) => mm * SPARE > part.lengthMm);
     const facts = { cable: part.name, count: short.length };
     const at = like.map(({ id }) => ({ unit: id }));
-    const most = Math.min(part.maxTotalMm ?? Infinity, longestMm(served.lead));
+    const most = Math.min(part.maxTotalMm ?? Infinity, longestMm(served.cable));
     if (part.lengthMm > most)
       return [
         {

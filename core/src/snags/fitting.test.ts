@@ -309,7 +309,7 @@ const PAIRS: readonly Pair[] = [
     'a shelf without a port for its uplink',
     'reaches.portsShort',
     () => rack().add('tern-24i').add('tern-4i4e').add('loft-16', 2).add('barge-8', 56),
-    /^blocker: 16 drives in Loft 16 [A-Z]+2 have no lead: no port is left that an uplink could go to\.$/,
+    /^blocker: 16 drives in Loft 16 [A-Z]+2 have no cable: no port is left that an uplink could go to\.$/,
     () => rack().add('tern-24i').add('tern-8e').add('loft-16', 2).add('barge-8', 56),
   ],
   [
@@ -449,7 +449,7 @@ const PAIRS: readonly Pair[] = [
       tower(tweak('lead-sata', { lengthMm: 150 }))
         .add('lead-sata', 2)
         .add('barge-8', 2),
-    /^caution: SATA lead, 50 cm is 150 mm; the way is about \d+ mm/,
+    /^caution: SATA cable, 50 cm is 150 mm; the way is about \d+ mm/,
     () =>
       tower(tweak('lead-sata', { lengthMm: 700 }))
         .add('lead-sata', 2)
@@ -472,7 +472,7 @@ const PAIRS: readonly Pair[] = [
     'a board without its coin cell',
     'complete.smallParts',
     () => cube(withCell()),
-    /^note: To get besides: coin cell\.$/,
+    /^note: Also needed: coin cell\.$/,
     () => cube(withCell({ sheet: 'cell', count: 1 })),
   ],
   [
@@ -725,7 +725,7 @@ test('what is bought used comes without what was in its box, and costs it', () =
   const plain = cube();
   const item = plain.build.items.find((one) => one.sheet === 'wren-c8')!;
   const used = plain.edit({ type: 'item.patch', item: item.id, patch: { condition: 'good' } });
-  expect(said(used, 'complete.smallParts')).toEqual(['note: To get besides: coin cell, I/O shield.']);
+  expect(said(used, 'complete.smallParts')).toEqual(['note: Also needed: coin cell, I/O shield.']);
   expect(used.assess().figures['cost.now']!.value - plain.assess().figures['cost.now']!.value).toBeCloseTo(9, 6);
   expect(
     find(used.edit({ type: 'item.patch', item: item.id, patch: { deal: 'owned' } }), 'complete.smallParts'),
@@ -733,7 +733,13 @@ test('what is bought used comes without what was in its box, and costs it', () =
 });
 
 test('every rule of fit, mates, reaches and completeness is spoken of in a test', () => {
-  const files = ['core/src/snags', 'core/src/place', 'core/src/remedies'].flatMap((folder) =>
+  const files = [
+    'core/src/snags',
+    'core/src/machine',
+    'core/src/geometry',
+    'core/src/solve',
+    'core/src/remedies',
+  ].flatMap((folder) =>
     readdirSync(folder)
       .filter((name) => name.endsWith('.test.ts'))
       .map((name) => readFileSync(`${folder}/${name}`, 'utf8')),

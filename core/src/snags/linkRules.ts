@@ -9,7 +9,7 @@ import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
 import type { Finding } from './finding';
 
-/** Bays that share uplinks: what their drives wish against what the leads to them carry. */
+/** Bays that share uplinks: what their drives wish against what the cables to them carry. */
 export function uplinkShare(situation: Situation): Finding[] {
   const { units, layout } = situation;
   const byId = unitsById(units);

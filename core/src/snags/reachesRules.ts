@@ -8,7 +8,7 @@ import type { Finding } from './finding';
 
 const PROTOCOL_WORDS: Readonly<Record<Protocol, string>> = { sata: 'SATA', sas: 'SAS', pcie: 'NVMe', usb: 'USB' };
 
-/** Drives without a lead, and what the machine's live ports speak: one fact for both rules. */
+/** Drives without a cable, and what the machine's live ports speak: one fact for both rules. */
 function unreached(situation: Situation): {
   readonly foreign: readonly PlannedUnit[];
   readonly short: readonly PlannedUnit[];
@@ -54,7 +54,7 @@ export function driveInterface(situation: Situation): Finding[] {
   });
 }
 
-/** Boxes and cages that a lead or two feed as a whole, by their names and marks. */
+/** Boxes and cages that a cable or two feed as a whole, by their names and marks. */
 function sharedHosts(situation: Situation, units: readonly PlannedUnit[]): PlannedUnit[] {
   const wanted = new Set(units.map(({ id }) => id as string));
   const hosts = demandsFor(situation.units, situation.layout).flatMap((demand) =>

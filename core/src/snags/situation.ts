@@ -2,7 +2,7 @@ import type { Build } from '../build/build';
 import type { Layout, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
-import type { LeadNeeds } from '../needs/leads';
+import type { CableNeeds } from '../needs/cables';
 import type { SmallNeed } from '../needs/small';
 import type { Outcome } from '../solve/problem';
 import { boxOf, seatsOf } from '../machine/hosts';
@@ -17,7 +17,7 @@ export type Situation = {
   readonly context: FigureContext;
   readonly figures: Figures;
   readonly brief: Build['brief'];
-  readonly leads: LeadNeeds;
+  readonly cables: CableNeeds;
   readonly small: readonly SmallNeed[];
 };
 

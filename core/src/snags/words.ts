@@ -124,7 +124,7 @@ export const WORDS = {
     what: (f) =>
       `${f.card} stands without its bracket; only the slot holds ` +
       `it.${Number(f.lost) ? ` ${n(Number(f.lost), 'outside port')} cannot be used.` : ''}`,
-    why: 'It tips when a cable is pulled: lay its leads loosely, and do not ship it so.',
+    why: 'It tips when a cable is pulled: lay its cables loosely, and do not ship it so.',
   },
   'fits.fixedBays': {
     title: 'Bays that need a power-down',
@@ -207,7 +207,7 @@ export const WORDS = {
     what: (f) =>
       f.shelves
         ? `${n(Number(f.without), 'drive')} in ${f.shelves} ` +
-          `${Number(f.without) === 1 ? 'has' : 'have'} no lead: no port is left that an uplink ` +
+          `${Number(f.without) === 1 ? 'has' : 'have'} no cable: no port is left that an uplink ` +
           'could go to.'
         : `${n(Number(f.drives), 'drive')} in bays, ${n(Number(f.ports), 'port')} that can reach ` +
           'them.' +
@@ -346,7 +346,7 @@ export const WORDS = {
     what: (f) =>
       `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'obeys' : 'obey'} the ` +
       'power-disable pin, and nothing here cuts it.',
-    why: 'On a plug that carries 3.3 V the drive stays off. A lead from a 4-pin plug, or tape over the pin, starts it.',
+    why: 'On a plug that carries 3.3 V it stays off. A cable from a 4-pin plug, or tape over the pin, starts it.',
   },
   'mates.memoryOrder': {
     title: 'Order of memory slots',
@@ -373,7 +373,7 @@ export const WORDS = {
     title: 'Cables that fit nowhere',
     what: (f) =>
       `${f.count} × ${f.cable}: ` +
-      `${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no lead here is made of it'}` +
+      `${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no cable here is made of it'}` +
       `.${f.right ? ` Wanted: ${f.right}.` : ''}`,
     why: 'Plugs look alike; breakouts work one way.',
   },
@@ -388,7 +388,7 @@ export const WORDS = {
   },
   'complete.smallParts': {
     title: 'Small parts in no box',
-    what: (f) => `To get besides: ${f.parts}.`,
+    what: (f) => `Also needed: ${f.parts}.`,
     why: 'Nobody lists them, and assembly stops without them.',
   },
   'complete.uselessPorts': {
@@ -442,7 +442,7 @@ export const WORDS = {
     why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
   },
   'within.money': {
-    title: 'Money against the brief',
+    title: 'Price against the brief',
     what: (f, s) => over(s, (v) => `${f.currency} ${Math.round(v)}`, 'budget of'),
     why: 'Owned and used parts bring it down first.',
   },
@@ -490,7 +490,7 @@ export const WORDS = {
     why: 'A near twin that lacks it is the usual wrong order.',
   },
   'within.sound': {
-    title: 'Sound against the brief',
+    title: 'Noise against the brief',
     what: (f, s) =>
       `${s.gap!.gap < 0 ? 'Probably over' : 'May be over'} the wished ${round(s.gap!.limit)} ` +
       `dB(A) at the ear: ${s.gap!.have.toFixed(1)}, could be ` +

@@ -71,9 +71,9 @@ test.each<[string, (copy: Layout) => void]>([
     },
   ],
   [
-    'lead',
+    'cable',
     (copy) => {
-      copy.wires[0]!.lead = 'string';
+      copy.wires[0]!.cable = 'string';
     },
   ],
   [
@@ -92,7 +92,7 @@ test.each<[string, (copy: Layout) => void]>([
   expect(codes(change)).toContain(code);
 });
 
-test('a lead on a port that an M.2 module has switched off is found out', () => {
+test('a cable on a port that an M.2 module has switched off is found out', () => {
   const off = cube()
     .add('reed-250', 1, { at: ['u4/m2b'] })
     .add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] });
@@ -107,7 +107,7 @@ test('a SAS drive on a SATA port is found out', () => {
     ...sas.build.layout,
     wires: [
       {
-        lead: 'reverse:sata:sff-8643',
+        cable: 'reverse:sata:sff-8643',
         host: [{ host: sas.unit('wren-c8'), key: 'sata', n: 1 }],
         device: [{ host: 'u2', key: 'cage-feed', n: 1 }],
         lanes: [1],

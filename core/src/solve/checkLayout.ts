@@ -1,7 +1,7 @@
 import { memoPair } from '../memoLast';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
-import { leadById } from '../links/cableKinds';
+import { cableKindById } from '../links/cableKinds';
 import { mismatch } from '../machine/accepts';
 import { boxAmong } from '../machine/hosts';
 import {
@@ -29,7 +29,7 @@ export type Violation = {
     | 'twice'
     | 'covered'
     | 'fixed'
-    | 'lead'
+    | 'cable'
     | 'portOff'
     | 'portTwice'
     | 'endTwice'
@@ -47,7 +47,7 @@ export type Violation = {
 
 /**
  * Checks a stored layout from the sheets alone, not from how the solver works: every seat exists,
- * takes the part and is used once; every lead has ends it fits, live ports and lanes used once.
+ * takes the part and is used once; every cable has ends it fits, live ports and lanes used once.
  * An empty list means the layout can be built. It does not ask whether everything has a place.
  */
 export function checkLayout(problem: Problem, layout: Layout): Violation[] {
@@ -183,7 +183,7 @@ export function genAt(list: readonly PlannedUnit[], layout: Pick<Layout, 'at'>):
 }
 
 /**
- * What feeds an expander, a bridge or a multiplier, card or backplane, comes from one card over two leads at most; no
+ * What feeds an expander, a bridge or a multiplier, card or backplane, comes from one card over two cables at most; no
  * card has more drives than it takes.
  */
 function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): Violation[] {
@@ -193,7 +193,7 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
   const count = (host: SpotRef, end: DeviceEnd | null) =>
     drives.set(host.host, (drives.get(host.host) ?? 0) + (end?.drives.length ?? 0));
   for (const wire of layout.wires) {
-    if (leadById(wire.lead)?.shape === 'reverse') {
+    if (cableKindById(wire.cable)?.shape === 'reverse') {
       wire.host.forEach((host, i) => count(host, deviceEnd(wire.device[0]!, ends, new Set([wire.lanes?.[i] ?? 1]))));
       continue;
     }
@@ -201,7 +201,7 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
     for (const ref of wire.device) {
       const end = deviceEnd(ref, ends, null);
       if (end?.shared) feeders.set(end.shared, [...(feeders.get(end.shared) ?? []), host.host]);
-      // Drives behind a shared connector are counted once, at its first lead.
+      // Drives behind a shared connector are counted once, at its first cable.
       if (!end?.shared || feeders.get(end.shared)!.length === 1) count(host, end);
     }
   }
@@ -272,12 +272,12 @@ function seatedDrives(units: ReadonlyMap<string, PlannedUnit>, layout: Layout): 
 
 function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends): Violation[] {
   const about = wire.host.map(printSpot).join('+');
-  const lead = leadById(wire.lead);
-  const [hosts, devices] = lead?.shape === 'reverse' ? [lead.tails, 1] : [1, lead?.tails ?? 0];
-  if (!lead || wire.host.length > hosts || wire.device.length > devices) return [{ code: 'lead', about }];
+  const cable = cableKindById(wire.cable);
+  const [hosts, devices] = cable?.shape === 'reverse' ? [cable.tails, 1] : [1, cable?.tails ?? 0];
+  if (!cable || wire.host.length > hosts || wire.device.length > devices) return [{ code: 'cable', about }];
   const lanes = wire.lanes ?? [1];
   if (
-    lead.shape !== 'straight' &&
+    cable.shape !== 'straight' &&
     (new Set(lanes).size !== lanes.length || lanes.length !== Math.max(wire.host.length, wire.device.length))
   )
     return [{ code: 'laneTwice', about }];
@@ -286,23 +286,24 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
   for (const port of live) {
     if (!port) faults.push({ code: 'noEnd', about });
     else if (port.lanes === 0) faults.push({ code: 'portOff', about: port.name });
-    else if (port.kind !== lead.host) faults.push({ code: 'lead', about: port.name });
+    else if (port.kind !== cable.host) faults.push({ code: 'cable', about: port.name });
   }
   for (const ref of wire.device) {
-    const end = deviceEnd(ref, ends, lead.shape === 'reverse' ? new Set(lanes) : null);
+    const end = deviceEnd(ref, ends, cable.shape === 'reverse' ? new Set(lanes) : null);
     if (!end) {
       faults.push({ code: 'noEnd', about: printSpot(ref) });
       continue;
     }
     // A SAS receptacle on a tail takes a SATA drive too.
-    const plugs = end.kind === lead.device || (lead.device === 'sff-8482' && end.kind === 'sata');
-    if (!plugs) faults.push({ code: 'lead', about: printSpot(ref) });
-    // A drive behind a backplane that this port does not speak to goes without; a lead that speaks to none is wrong.
+    const plugs = end.kind === cable.device || (cable.device === 'sff-8482' && end.kind === 'sata');
+    if (!plugs) faults.push({ code: 'cable', about: printSpot(ref) });
+    // A drive behind a backplane that this port does not speak to goes without; a cable that speaks to none is wrong.
     const wanted = end.speaks ? [end.speaks] : end.drives.map(protocolOf);
     if (
       wanted.length > 0 &&
       wanted.every(
-        (protocol) => !lead.carries.includes(protocol) || live.some((port) => port && !port.carries.includes(protocol)),
+        (protocol) =>
+          !cable.carries.includes(protocol) || live.some((port) => port && !port.carries.includes(protocol)),
       )
     )
       faults.push({ code: 'protocol', about: printSpot(ref) });
@@ -332,7 +333,7 @@ type DeviceEnd = {
 };
 
 /**
- * The connector at a lead's device end and the drives it serves there: of a breakout in reverse, those on its lanes.
+ * The connector at a cable's device end and the drives it serves there: of a breakout in reverse, those on its lanes.
  */
 function deviceEnd(
   ref: SpotRef,

@@ -13,7 +13,7 @@ import { isCard, isKind, ofKind, type PlannedUnit } from '../machine/units';
 
 /**
  * One of the facts that together cannot be. `wants` is a class of units that want their places and
- * leads, `held` one that may not move, `has` how many places or ports there are for them.
+ * cables, `held` one that may not move, `has` how many places or ports there are for them.
  */
 export type Fact = {
   readonly kind: 'wants' | 'held' | 'has';
@@ -46,7 +46,7 @@ export type Supply = (typeof SUPPLIES)[number];
 type Without = ReadonlySet<Fact>;
 
 /**
- * Why not everything has a place and a lead: facts of classes that cannot be together, and without any one of
+ * Why not everything has a place and a cable: facts of classes that cannot be together, and without any one of
  * which the others can. Null where all goes, or where only boards, supplies and the like have no place.
  *
  * By deletion (Chinneck, Feasibility and Infeasibility in Optimization, 2008): one fact after the other is
@@ -76,7 +76,7 @@ export const conflictOf = memoPair((units: readonly PlannedUnit[], hint: Layout)
   );
 });
 
-/** Whether all but what is given up has its place and lead, whatever else moves. */
+/** Whether all but what is given up has its place and cable, whatever else moves. */
 export function goes(units: readonly PlannedUnit[], hint: Layout, without: Without): boolean {
   const away = new Set<string>();
   const free = new Set<Supply>();

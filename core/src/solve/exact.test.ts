@@ -6,7 +6,7 @@ import { drawn } from '../testing/drawn';
 import { catalogue, fixture, tweak, type Fixture } from '../testing/fixture';
 import { checkLayout } from './checkLayout';
 import { demandsFor } from '../links/demands';
-import { LEADS } from '../links/cableKinds';
+import { CABLE_KINDS } from '../links/cableKinds';
 import { mismatch } from '../machine/accepts';
 import { DRIVE_DATA_KEY, driveConnector, hostPorts, type HostPort } from '../links/ports';
 import { problemOf, type Problem } from './problem';
@@ -18,7 +18,7 @@ const EMPTY: Layout = { at: {}, wires: [], plugs: [], dormant: {} };
 
 /**
  * Every valid layout of a small machine with all but its drives where the solver put it: each drive in each bay, each
- * lead on each port.
+ * cable on each port.
  */
 function* everyLayout(problem: Problem, base: Layout): Generator<Layout> {
   const { units } = problem;
@@ -52,7 +52,7 @@ function* everyLayout(problem: Problem, base: Layout): Generator<Layout> {
 type End = { readonly ref: SpotRef; readonly kind: string; readonly lanes: readonly number[] };
 
 /**
- * Leads for the ends there are: each goes without, straight on a port, on a tail of a breakout, or joins ports in
+ * Cables for the ends there are: each goes without, straight on a port, on a tail of a breakout, or joins ports in
  * reverse. Whether a way is valid the checker says.
  */
 function* everyWiring(units: readonly PlannedUnit[], at: Layout['at'], ports: readonly HostPort[]): Generator<Wire[]> {
@@ -76,17 +76,17 @@ function* everyWiring(units: readonly PlannedUnit[], at: Layout['at'], ports: re
     const end = list[i]!;
     yield* go(i + 1, wires);
     const busy = new Set(wires.flatMap((wire) => wire.host.map(printSpot)));
-    for (const lead of LEADS) {
-      if (lead.shape === 'reverse') {
-        if (lead.device === end.kind)
+    for (const cable of CABLE_KINDS) {
+      if (cable.shape === 'reverse') {
+        if (cable.device === end.kind)
           for (const joined of someOnPorts(
             end.lanes,
-            ports.filter((port) => port.kind === lead.host && !busy.has(port.name)),
+            ports.filter((port) => port.kind === cable.host && !busy.has(port.name)),
           ))
             yield* go(i + 1, [
               ...wires,
               {
-                lead: lead.id,
+                cable: cable.id,
                 host: joined.map(({ port }) => port.ref),
                 device: [end.ref],
                 lanes: joined.map(({ lane }) => lane),
@@ -95,24 +95,24 @@ function* everyWiring(units: readonly PlannedUnit[], at: Layout['at'], ports: re
             ]);
         continue;
       }
-      if (lead.device !== end.kind && !(lead.device === 'sff-8482' && end.kind === 'sata')) continue;
+      if (cable.device !== end.kind && !(cable.device === 'sff-8482' && end.kind === 'sata')) continue;
       for (const port of ports) {
-        if (port.kind !== lead.host) continue;
+        if (port.kind !== cable.host) continue;
         if (!busy.has(port.name))
           yield* go(i + 1, [
             ...wires,
             {
-              lead: lead.id,
+              cable: cable.id,
               host: [port.ref],
               device: [end.ref],
-              ...(lead.shape === 'forward' ? { lanes: [1] } : {}),
+              ...(cable.shape === 'forward' ? { lanes: [1] } : {}),
               how: 'solved',
             },
           ]);
         const begun =
-          lead.shape === 'forward'
+          cable.shape === 'forward'
             ? wires.find(
-                (wire) => wire.lead === lead.id && printSpot(wire.host[0]!) === port.name && wire.device.length < 4,
+                (wire) => wire.cable === cable.id && printSpot(wire.host[0]!) === port.name && wire.device.length < 4,
               )
             : undefined;
         if (begun)

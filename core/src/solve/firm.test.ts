@@ -2,7 +2,7 @@ import { printSpot, type Layout, type Wire } from '../build/layout';
 import { drawn } from '../testing/drawn';
 import { machine } from '../testing/mip/machines';
 import { checkLayout } from './checkLayout';
-import { leadById } from '../links/cableKinds';
+import { cableKindById } from '../links/cableKinds';
 import { expanderPorts, portsIn } from '../links/ports';
 import { scoreOf, solve } from './solve';
 import { LEVELS, levelsOf } from './solver/score';
@@ -16,14 +16,14 @@ const count = (levels: readonly number[], ...names: LevelName[]) =>
   names.reduce((sum, name) => sum + levels[LEVELS.indexOf(name)]!, 0);
 const LOST: readonly LevelName[] = ['dataOut', 'bootOut', 'cardsOut', 'restOut', 'dataLoose', 'bootLoose', 'restLoose'];
 
-/** A drawn machine as it was laid out, one of its leads put or held by hand; null where it has none that is. */
+/** A drawn machine as it was laid out, one of its cables put or held by hand; null where it has none that is. */
 function withFirm(
   seed: number,
   how: 'put' | 'held',
 ): { problem: ReturnType<typeof machine>['problem']; hint: Layout; firm: Wire } | null {
   const { problem, hint } = machine(seed);
   const { layout } = solve(problem, hint);
-  const movable = layout.wires.filter((wire) => leadById(wire.lead)!.shape !== 'reverse');
+  const movable = layout.wires.filter((wire) => cableKindById(wire.cable)!.shape !== 'reverse');
   const firm = movable.length > 0 ? movable[drawn(seed)(movable.length)]! : undefined;
   return firm
     ? {
@@ -34,11 +34,11 @@ function withFirm(
     : null;
 }
 
-test('most drawn machines have a lead that can be put or held', () => {
+test('most drawn machines have a cable that can be put or held', () => {
   expect(SEEDS.filter((seed) => withFirm(seed, 'held')).length).toBeGreaterThan(SEEDS.length / 2);
 });
 
-test.each(SEEDS)('drawn machine %i: a lead held where it lies changes nothing', (seed) => {
+test.each(SEEDS)('drawn machine %i: a cable held where it lies changes nothing', (seed) => {
   const made = withFirm(seed, 'held');
   if (!made) return;
   const { layout } = solve(made.problem, made.hint);
@@ -47,7 +47,7 @@ test.each(SEEDS)('drawn machine %i: a lead held where it lies changes nothing', 
 });
 
 test.each(SEEDS)(
-  'drawn machine %i: with other drives in it a held lead keeps its port or sleeps, and what is laid is valid',
+  'drawn machine %i: with other drives in it a held cable keeps its port or sleeps, and what is laid is valid',
   (seed) => {
     const made = withFirm(seed, 'held');
     if (!made) return;
@@ -87,7 +87,7 @@ test.each(SEEDS)(
 );
 
 test.each(SEEDS)(
-  'drawn machine %i: a lead put by hand leaves no drive without a lead that had one, a held one leaves none better',
+  'drawn machine %i: a cable put by hand leaves no drive without a cable that had one, a held one leaves none better',
   (seed) => {
     const made = withFirm(seed, 'put');
     if (!made) return;

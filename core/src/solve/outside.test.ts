@@ -3,27 +3,27 @@ import { fixture, tweak, type Fixture } from '../testing/fixture';
 import { checkLayout } from './checkLayout';
 import { problemOf } from './problem';
 
-const leads = (made: Fixture) =>
-  made.build.layout.wires.map((wire) => `${wire.lead} ${wire.device.map(printSpot).join()}`);
+const cables = (made: Fixture) =>
+  made.build.layout.wires.map((wire) => `${wire.cable} ${wire.device.map(printSpot).join()}`);
 const shelfPair = () => fixture().add('satchel-1').add('clew-s16').add('annex-4').add('barge-16', 4);
 
-test('four drives behind a bridge hang on one USB lead', () => {
+test('four drives behind a bridge hang on one USB cable', () => {
   const made = shelfPair();
   expect(made.assess().unconnected).toEqual([]);
-  expect(leads(made)).toEqual(['straight:usb-c:usb-c u6/bay-link']);
+  expect(cables(made)).toEqual(['straight:usb-c:usb-c u6/bay-link']);
   expect(checkLayout(problemOf(made.build), made.build.layout)).toEqual([]);
   expect(made.assess().needs.needs).toMatchObject([{ count: 1, fromBoxes: 1, toBuy: 0 }]);
 });
 
-test('a board without a USB-C port uses an A port and another lead', () => {
+test('a board without a USB-C port uses an A port and another cable', () => {
   const made = fixture().add('husk-1').add('sprig-s1').add('annex-4').add('barge-16', 2);
-  expect(leads(made)).toEqual([expect.stringContaining('straight:usb-a:usb-c')]);
+  expect(cables(made)).toEqual([expect.stringContaining('straight:usb-a:usb-c')]);
 });
 
-test('without any USB port the drives are named, and the lead is not made up', () => {
+test('without any USB port the drives are named, and the cable is not made up', () => {
   const none = tweak('satchel-1', { builtIn: [] });
   const made = fixture(none).add('satchel-1').add('creel-2').add('annex-4').add('barge-16', 2);
-  expect(leads(made)).toEqual([]);
+  expect(cables(made)).toEqual([]);
   expect(made.assess().unconnected).toHaveLength(2);
 });
 
@@ -41,11 +41,11 @@ test('a drive shelf needs an outside port: an HBA with inside ports does not rea
     return made.add('creel-2w').add('wren-c8').add(card);
   };
   expect(shelfOnly('tern-8e').assess().unconnected).toEqual([]);
-  expect(leads(shelfOnly('tern-8e'))).toEqual([expect.stringMatching(/^straight:sff-8644:sff-8644 .*front-link\.1$/)]);
+  expect(cables(shelfOnly('tern-8e'))).toEqual([expect.stringMatching(/^straight:sff-8644:sff-8644 .*front-link\.1$/)]);
   expect(shelfOnly('tern-8i').assess().unconnected).toHaveLength(6);
 });
 
-test('the checker refuses a lead that goes through a wall', () => {
+test('the checker refuses a cable that goes through a wall', () => {
   const made = shelfPair();
   const inside = fixture(
     tweak('sprig-n4', {

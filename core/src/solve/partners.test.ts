@@ -18,7 +18,7 @@ const drivesOf = (build: ReturnType<typeof rack>) => build.items.at(-1)!.units.m
 const inPairs = (ids: readonly string[]) =>
   Array.from({ length: ids.length >> 1 }, (_, i) => ids.slice(2 * i, 2 * i + 2));
 
-test('partners on one card change bays with drives of another; leads stay, and all but moves is as good', () => {
+test('partners on one card change bays with drives of another; cables stay, and all but moves is as good', () => {
   const build = rack(2, 16);
   const problem = problemOf(build);
   const partners = inPairs(drivesOf(build));

@@ -17,9 +17,9 @@ export function partnersOf({ sets }: Build['pool']): readonly (readonly string[]
 }
 
 /**
- * A second pass over a settled layout, leads fixed: mirror partners that hang on one card change bays
+ * A second pass over a settled layout, cables fixed: mirror partners that hang on one card change bays
  * with drives alike of another, as long as that leaves fewer pairs on one card. What is put or held,
- * by its place or by a lead at its own end, stays. The same layout where nothing is gained.
+ * by its place or by a cable at its own end, stays. The same layout where nothing is gained.
  */
 export function keepPartnersApart(
   units: readonly PlannedUnit[],
@@ -69,7 +69,7 @@ export function keepPartnersApart(
   // Every exchange leaves fewer pairs on one card, so this ends.
   while ([...own.keys()].filter(apart).length > 0);
   if (standIn.size === 0) return layout;
-  // Who sits where another sat takes its bay, and the lead at its end.
+  // Who sits where another sat takes its bay, and the cable at its end.
   const now = new Map([...standIn].map(([unit, before]) => [before, unit]));
   const renamed = (wire: Wire): Wire =>
     wire.device.some(({ host, key }) => key === DRIVE_DATA_KEY && now.has(host))

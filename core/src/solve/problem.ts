@@ -3,12 +3,12 @@ import type { Layout } from '../build/layout';
 import { memoLast } from '../memoLast';
 import type { ArchetypeId } from '../parts/ids';
 import { resolve, type PartOf } from '../parts/resolve';
-import { isLead, LEADS } from '../links/cableKinds';
+import { isOfKind, CABLE_KINDS } from '../links/cableKinds';
 import type { ConflictFact } from '../links/unconnected';
 import { ofKind, plannedUnits, type PlannedUnit, type UnitSections } from '../machine/units';
 
 /**
- * What the solver is asked: the units of the stage, and the leads in the kit and in the boxes of its parts. Where the
+ * What the solver is asked: the units of the stage, and the cables in the kit and in the boxes of its parts. Where the
  * units were is the hint.
  */
 export type Problem = { readonly units: readonly PlannedUnit[]; readonly owned?: ReadonlyMap<string, number> };
@@ -18,7 +18,7 @@ export type Outcome = {
   readonly layout: Layout;
   /** Units without a place, in the order of the kit. */
   readonly unplaced: readonly PlannedUnit[];
-  /** Seated drives no lead reaches. */
+  /** Seated drives no cable reaches. */
   readonly unconnected: readonly PlannedUnit[];
   /** Put units that had to give way: said to the builder. */
   readonly moved: readonly PlannedUnit[];
@@ -27,7 +27,7 @@ export type Outcome = {
 
 export const problemOf = (build: UnitSections): Problem => {
   const units = plannedUnits(build);
-  return { units, owned: ownedLeads(units, build.sheets, build.archetypes) };
+  return { units, owned: ownedCables(units, build.sheets, build.archetypes) };
 };
 
 /** A cable that lies in the box of a part, by that part's name. */
@@ -49,8 +49,8 @@ export function boxedCables(
   );
 }
 
-/** How many leads of each kind are there already; a cable that makes two kinds counts as either. */
-const ownedLeads = memoLast(
+/** How many cables of each kind are there already; a cable that makes two kinds counts as either. */
+const ownedCables = memoLast(
   (
     units: readonly PlannedUnit[],
     sheets: Build['sheets'],
@@ -61,7 +61,7 @@ const ownedLeads = memoLast(
       ...ofKind(units, 'cable').map((unit) => unit.part),
       ...boxedCables(units, sheets, archetypes).map(({ part }) => part),
     ]) {
-      for (const lead of LEADS) if (isLead(cable, lead)) owned.set(lead.id, (owned.get(lead.id) ?? 0) + 1);
+      for (const kind of CABLE_KINDS) if (isOfKind(cable, kind)) owned.set(kind.id, (owned.get(kind.id) ?? 0) + 1);
     }
     return owned;
   },

@@ -25,7 +25,7 @@ test('an expander card makes ports of its connectors: two ports of an HBA reach 
   expect(lit.size).toBeGreaterThan(16);
 });
 
-test('a lead from an expander that nothing feeds is found out, and its drives count as not reached', () => {
+test('a cable from an expander that nothing feeds is found out, and its drives count as not reached', () => {
   const made = rack();
   const weir = made.unit('weir-24');
   const layout = {

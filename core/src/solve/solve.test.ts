@@ -7,7 +7,7 @@ import { solve } from './solve';
 import { settleEdit } from './settle';
 
 const solved = (made: Fixture) => solve(problemOf(made.build), made.build.layout);
-const leads = (made: Fixture) => made.build.layout.wires.map((wire) => `${wire.lead} ×${wire.device.length}`);
+const cables = (made: Fixture) => made.build.layout.wires.map((wire) => `${wire.cable} ×${wire.device.length}`);
 
 test('every part finds its place in a plain machine', () => {
   const outcome = solved(cube().add('barge-8', 4));
@@ -15,11 +15,11 @@ test('every part finds its place in a plain machine', () => {
 });
 
 test('four SATA ports reach four bays of one backplane connector in reverse', () => {
-  expect(leads(cube().add('barge-8', 4))).toEqual(['reverse:sata:sff-8643 ×1']);
+  expect(cables(cube().add('barge-8', 4))).toEqual(['reverse:sata:sff-8643 ×1']);
 });
 
 test('an HBA feeds both backplane connectors straight and leaves the SATA ports to bare bays', () => {
-  expect(leads(cube().add('tern-8i').add('barge-8', 8).add('pike-960', 2)).sort()).toEqual([
+  expect(cables(cube().add('tern-8i').add('barge-8', 8).add('pike-960', 2)).sort()).toEqual([
     'straight:sata:sata ×1',
     'straight:sata:sata ×1',
     'straight:sff-8643:sff-8643 ×1',
@@ -30,8 +30,8 @@ test('an HBA feeds both backplane connectors straight and leaves the SATA ports 
 test('bare bays on a four-lane port take a forward breakout', () => {
   const tower = fixture().add('steading-t9').add('plover-a6').add('tern-8i').add('sluice-8', 3).add('barge-8', 3);
   expect(solved(tower).unconnected).toEqual([]);
-  // A SATA drive takes the fourth tail: a lead less to buy.
-  expect(leads(tower)).toContain('forward:sff-8643:sff-8482 ×4');
+  // A SATA drive takes the fourth tail: a cable less to buy.
+  expect(cables(tower)).toContain('forward:sff-8643:sff-8482 ×4');
 });
 
 test('a SAS drive never hangs on a SATA port', () => {
@@ -86,7 +86,7 @@ test('a held module stays though drives go without, and the shortage names it', 
   );
 });
 
-test('a held drive stays where it is held, though earlier bays would take it and spare a lead', () => {
+test('a held drive stays where it is held, though earlier bays would take it and spare a cable', () => {
   const rack = fixture().add('gable-24').add('gannet-e8').add('tern-16i').add('barge-8', 16);
   const unit = rack.unit('barge-8', 1);
   const held = rack.edit({ type: 'place.hold', unit, spot: { host: rack.unit('gable-24'), key: 'front', n: 24 } });

@@ -9,7 +9,7 @@ import { cardPlans, type CardPlan } from './solver/cardPlans';
 import { least } from './solver/least';
 import { deal, dealSomehow } from './solver/search';
 import { expand } from './solver/expand';
-import { sleepingLeads, withWoken } from './solver/boundCables';
+import { sleepingCables, withWoken } from './solver/boundCables';
 import { layTable } from './solver/buildTable';
 import { layersOf, type Pick as Picked } from './solver/layers';
 import { fixedPlaces, seatRest } from './solver/seatFirst';
@@ -47,7 +47,8 @@ const solved = fewLast<Asked, Outcome>(
 );
 
 const ownedAlike = (one: Problem['owned'], other: Problem['owned']): boolean =>
-  one === other || (one?.size === other?.size && [...(one ?? [])].every(([lead, count]) => other?.get(lead) === count));
+  one === other ||
+  (one?.size === other?.size && [...(one ?? [])].every(([cable, count]) => other?.get(cable) === count));
 
 function solveAfresh(problem: Problem, before: Layout): Outcome {
   const { units } = problem;
@@ -61,7 +62,7 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
     ...hint,
     at,
     wires: [...wires],
-    dormant: { ...sleepers(units, hint, at), ...sleepingLeads(units, before, at, wires) },
+    dormant: { ...sleepers(units, hint, at), ...sleepingCables(units, before, at, wires) },
     ...(found.plan.modes ? { modes: found.plan.modes } : {}),
   });
   const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !at[unit.id]);
@@ -76,7 +77,7 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
   };
 }
 
-/** Leads held by hand bind; those put bind as long as no drive goes without one for them. */
+/** Cables held by hand bind; those put bind as long as no drive goes without one for them. */
 function bestBound(problem: Problem, hint: Layout, wishes: Wishes): Found {
   const work: Work = { left: MOST_WORK };
   const found = bestOf(problem, hint, wishes, work);
@@ -107,7 +108,7 @@ type Found = {
 };
 
 /**
- * Cards and adapters are seated in every way that matters, drives and leads dealt for each. What the
+ * Cards and adapters are seated in every way that matters, drives and cables dealt for each. What the
  * two cost adds up, so a way of seating is passed by as soon as its own cost and the least the
  * dealing can cost are no better than the best found.
  */
@@ -186,7 +187,8 @@ const FLOOR_COST = 3;
 const TABLE_COST = 12;
 
 /**
- * What dealing costs at least, wherever cards and adapters sit: by the drives that want a lead, the ports there are and
+ * What dealing costs at least, wherever cards and adapters sit: by the drives that want a cable, the ports there are
+ * and
  * every bay there could be.
  */
 function leastFor(
@@ -218,7 +220,7 @@ function leastFor(
     if (group.backplane.type !== 'direct') shared.push(count);
     else if (group.backplane.connectors[0]!.lanes > 1) direct += Math.ceil(count / group.backplane.baysPerConnector);
   }
-  for (const [lead, count] of owned ?? []) inHand += count * burdenOf(lead);
+  for (const [cable, count] of owned ?? []) inHand += count * burdenOf(cable);
   const wide = ports.filter((port) => port.lanes >= 4).length;
   const ones = ports.length - wide;
   const straight = Math.min(direct, wide);
@@ -242,14 +244,15 @@ function leastFor(
 export const scoreOf = (problem: Problem, hint: Layout): Score =>
   bestOf(problem, hint, wishesOf(problem.units, hint), { left: MOST_WORK }).score;
 
-/** Whether every card, module, adapter and drive gets a place and a lead, whatever moves for it but what is held. */
+/** Whether every card, module, adapter and drive gets a place and a cable, whatever moves for it but what is held. */
 export function goesWhole(units: readonly PlannedUnit[], hint: Layout): boolean {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
   return bestOf({ units }, { ...hint, wires: [] }, held, { left: MOST_WORK / 2 }, true).score.a === 0;
 }
 
 /**
- * How many drives (and other units of the least rank) a machine leaves without a place or lead at best, whatever moves:
+ * How many drives (and other units of the least rank) a machine leaves without a place or cable at best, whatever
+ * moves:
  * only what is held is where it is.
  */
 export function drivesLeft(units: readonly PlannedUnit[], hint: Layout): number {

@@ -131,8 +131,8 @@ export function oddMachine(seed: number, onStep: (before: Build, step: OddStep) 
       build = onStep(build, { words: `put ${unit}`, edits: [{ type: 'place.put', unit, spot: one(seated)[1].spot }] });
     else if (roll === 3 && build.layout.wires.length)
       build = onStep(build, {
-        words: 'hold a lead',
-        edits: [{ type: 'lead.how', device: one(build.layout.wires).device[0]!, how: 'held' }],
+        words: 'hold a cable',
+        edits: [{ type: 'cable.how', device: one(build.layout.wires).device[0]!, how: 'held' }],
       });
     else some(one(KINDS_INSIDE), 3);
   }

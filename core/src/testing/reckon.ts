@@ -3,7 +3,7 @@ import { lanesAt } from '../solve/checkLayout';
 import { limitFor, needsRiser } from '../geometry/clearance';
 import { boxAmong } from '../machine/hosts';
 import { demandsFor } from '../links/demands';
-import { leadById } from '../links/cableKinds';
+import { cableKindById } from '../links/cableKinds';
 import { mismatch } from '../machine/accepts';
 import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../links/ports';
 import type { Problem } from '../solve/problem';
@@ -13,7 +13,7 @@ import { liveWires, wireServing, type LiveWire } from '../links/unconnected';
 import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 /**
- * The levels of docs/decisions/placement.md in their order, units without a place and drives without a lead by rank.
+ * The levels of docs/decisions/placement.md in their order, units without a place and drives without a cable by rank.
  */
 export const RECKONED = [
   'dataOut',
@@ -28,7 +28,7 @@ export const RECKONED = [
   'mbLost',
   'bootOffBoard',
   'hotPairs',
-  'leadsToBuy',
+  'cablesToBuy',
   'moves',
   'partlyUsed',
 ] as const;
@@ -53,7 +53,7 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
     mbLost: 0,
     bootOffBoard: 0,
     hotPairs: 0,
-    leadsToBuy: 0,
+    cablesToBuy: 0,
     moves: 0,
     partlyUsed: 0,
   };
@@ -83,7 +83,9 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
     }
     served.push({ demand, wire });
     const at =
-      demand.kind === 'backplane' && leadById(wire.lead)!.shape === 'reverse' ? wire.lanes!.indexOf(demand.lane) : 0;
+      demand.kind === 'backplane' && cableKindById(wire.cable)!.shape === 'reverse'
+        ? wire.lanes!.indexOf(demand.lane)
+        : 0;
     const port = ports.get(printSpot(wire.host[at]!))!;
     const group = groupAt(byId, layout.at[demand.unit.id]!.spot)!;
     const behind = group.type === 'bay' ? (group.group.backplane?.gbPerLane ?? Infinity) : Infinity;
@@ -118,15 +120,15 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
     if (wish.how === 'put') sum.putsBroken++;
   }
   const used = new Map<string, number>();
-  for (const wire of layout.wires) used.set(wire.lead, (used.get(wire.lead) ?? 0) + 1);
-  for (const [lead, count] of used)
-    sum.leadsToBuy +=
-      Math.max(0, count - (problem.owned?.get(lead) ?? 0)) * (leadById(lead)!.shape === 'straight' ? 1 : 2);
+  for (const wire of layout.wires) used.set(wire.cable, (used.get(wire.cable) ?? 0) + 1);
+  for (const [cable, count] of used)
+    sum.cablesToBuy +=
+      Math.max(0, count - (problem.owned?.get(cable) ?? 0)) * (cableKindById(cable)!.shape === 'straight' ? 1 : 2);
 
   for (const was of hint.wires)
-    sum.moves += Number((ports.get(printSpot(was.host[0]!))?.lanes ?? 0) > 0 && movedLead(was, layout, live, byId));
+    sum.moves += Number((ports.get(printSpot(was.host[0]!))?.lanes ?? 0) > 0 && movedCable(was, layout, live, byId));
   for (const wire of layout.wires) {
-    const { shape } = leadById(wire.lead)!;
+    const { shape } = cableKindById(wire.cable)!;
     if (shape === 'forward') {
       sum.partlyUsed += Number(wire.device.length < 4);
       continue;
@@ -301,17 +303,17 @@ function pastUplinks(
   return lost;
 }
 
-/** Whether what a settled lead fed is fed otherwise now, or its port carries no lead of its kind any more. */
-function movedLead(
+/** Whether what a settled cable fed is fed otherwise now, or its port carries no cable of its kind any more. */
+function movedCable(
   was: Wire,
   layout: Layout,
   live: ReadonlyMap<string, LiveWire>,
   byId: ReadonlyMap<string, PlannedUnit>,
 ): boolean {
-  const { shape, device } = leadById(was.lead)!;
+  const { shape, device } = cableKindById(was.cable)!;
   const [from, to] = [printSpot(was.host[0]!), was.device[0]!];
   const host = byId.get(to.host);
-  const same = (wire: Wire) => wire.lead === was.lead && printSpot(wire.host[0]!) === from;
+  const same = (wire: Wire) => wire.cable === was.cable && printSpot(wire.host[0]!) === from;
   const group =
     host && (isKind(host, 'chassis') || isKind(host, 'adapter'))
       ? host.part.bayGroups.find((one) => to.key.startsWith(`${one.key}-`))
@@ -328,7 +330,7 @@ function movedLead(
     !['sata', 'sff-8482', ...(host && isKind(host, 'drive') ? ['sff-8639'] : [])].includes(device)
   ) {
     const now = live.get(printSpot(to))?.wire;
-    return !!now && (shape === 'reverse' ? leadById(now.lead)!.shape !== 'reverse' : !same(now));
+    return !!now && (shape === 'reverse' ? cableKindById(now.cable)!.shape !== 'reverse' : !same(now));
   }
   return !layout.wires.some(same);
 }

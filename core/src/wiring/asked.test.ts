@@ -11,7 +11,7 @@ const rack = () => fixture().add('gable-24').add('gannet-e8').add('shire-16').ad
 const tower = (from = catalogue) =>
   fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
 
-test('drives count for the card their lead starts at, those behind an expander card for the card that feeds it', () => {
+test('drives count for the card their cable starts at, those behind an expander card for the card that feeds it', () => {
   const made = rack().add('tern-8i').add('barge-8', 6);
   expect(drivesOn(laid(made), made.unit('tern-8i'))).toHaveLength(6);
   expect(wishesOn(laid(made), made.unit('tern-8i'))).toBe(6 * 300);

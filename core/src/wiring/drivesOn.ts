@@ -9,7 +9,7 @@ import type { PartOf } from '../parts/resolve';
 export type Laid = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
 export type DriveUnit = PlannedUnit & { readonly part: PartOf<'drive'> };
 
-/** Drives by the board or card their lead starts at; those behind an expander card by the card that feeds it. */
+/** Drives by the board or card their cable starts at; those behind an expander card by the card that feeds it. */
 const byHost = memoPair((units: readonly PlannedUnit[], layout: Layout): ReadonlyMap<string, readonly DriveUnit[]> => {
   const byId = unitsById(units);
   const live = liveWires(units, layout.wires);

@@ -2,7 +2,7 @@ import { printSpot } from '../build/layout';
 import { plannedUnits, unitsById } from '../machine/units';
 import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { hostOrder } from './hostOrder';
-import { bayWords, deviceWords, hostWords } from './leadWords';
+import { bayWords, deviceWords, hostWords } from './cableWords';
 import { wiringFor } from './wiring';
 
 const rack = () => fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
@@ -46,7 +46,7 @@ test('cards and modules that have no place are not in it', () => {
   expect(order(made).filter((name) => /^(Tern|Skein)/.test(name))).toHaveLength(1);
 });
 
-describe('words of a lead', () => {
+describe('words of a cable', () => {
   const words = (made: Fixture) => {
     const units = plannedUnits(made.build);
     const byId = unitsById(units);

@@ -1,13 +1,13 @@
 import { parseSpot, type Layout } from '../build/layout';
-import type { LeadNeeds } from '../needs/leads';
+import type { CableNeeds } from '../needs/cables';
 import type { HostPort } from '../links/ports';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
-import { lower, nth } from './leadWords';
+import { lower, nth } from './cableWords';
 import type { LooseEnd } from './rows';
 
 /**
- * What nothing is plugged into, with its reason: drives, cards, ports switched off, leads that sleep, cables that fit
+ * What nothing is plugged into, with its reason: drives, cards, ports switched off, cables that sleep, cables that fit
  * nowhere.
  */
 export function looseEnds(
@@ -15,7 +15,7 @@ export function looseEnds(
   layout: Layout,
   ports: readonly HostPort[],
   unconnected: readonly PlannedUnit[],
-  needs: Pick<LeadNeeds, 'spare'>,
+  needs: Pick<CableNeeds, 'spare'>,
 ): LooseEnd[] {
   const byId = unitsById(units);
   const end = (unit: PlannedUnit, words: string, why: string): LooseEnd => ({
@@ -57,7 +57,7 @@ export function looseEnds(
       ? [
           end(
             host,
-            `Lead from ${host.part.name}, port${nth(spot)} to ` +
+            `Cable from ${host.part.name}, port${nth(spot)} to ` +
               `${byId.get(device.host)?.part.name ?? device.host}${nth(device)}, ` +
               `${how === 'held' ? 'held' : 'put by hand'}`,
             `sleeps: ${reason}`,

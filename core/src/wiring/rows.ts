@@ -1,11 +1,11 @@
 import type { Wire } from '../build/layout';
-import type { Lead } from '../links/cableKinds';
+import type { CableKind } from '../links/cableKinds';
 
-/** One lead of the layout as a builder handles it. MB/s are what it carries at most and what its drives could give. */
-export type LeadRow = {
+/** One cable of the layout as a builder handles it. MB/s are what it carries at most and what its drives could give. */
+export type CableRow = {
   readonly label: string;
   readonly wire: Wire;
-  readonly lead: Lead;
+  readonly cable: CableKind;
   readonly from: { readonly host: string; readonly words: string };
   readonly to: {
     readonly host: string;
@@ -18,10 +18,10 @@ export type LeadRow = {
   readonly asksMBps: number;
   /** About how long it has to be; null where it leaves its box. */
   readonly runMm: number | null;
-  readonly source: LeadSource;
+  readonly source: CableSource;
 };
-/** Where a lead comes from: a cable of the kit, the box of a part, or a shop. */
-export type LeadSource =
+/** Where a cable comes from: a cable of the kit, the box of a part, or a shop. */
+export type CableSource =
   | { readonly kind: 'kit'; readonly name: string; readonly lengthMm: number }
   | { readonly kind: 'box'; readonly of: string; readonly lengthMm: number }
   | { readonly kind: 'buy' };
@@ -34,7 +34,7 @@ export type HostRow = {
   readonly unit: string;
   readonly name: string;
   readonly mark: string;
-  readonly leads: readonly LeadRow[];
+  readonly cables: readonly CableRow[];
   readonly modules: readonly ModuleRow[];
   /** Ports that nothing is on, by kind. */
   readonly free: readonly { readonly kind: string; readonly count: number }[];
@@ -43,7 +43,7 @@ export type HostRow = {
   readonly behind: string | null;
 };
 
-/** A drive plugged straight into a socket: no lead, its link is the socket's. */
+/** A drive plugged straight into a socket: no cable, its link is the socket's. */
 export type ModuleRow = {
   readonly unit: string;
   readonly mark: string;

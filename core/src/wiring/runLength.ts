@@ -4,14 +4,14 @@ import type { Box } from '../geometry/chassisPlan';
 import { sceneOf } from '../geometry/scene';
 import type { PlannedUnit } from '../machine/units';
 
-/** A lead goes round what is in its way and bends at both ends. */
+/** A cable goes round what is in its way and bends at both ends. */
 const ROUND = 1.25;
 const BENDS_MM = 140;
 
 const boxesOf = memoPair((units: readonly PlannedUnit[], layout: Layout) => sceneOf(units, layout).boxes);
 
 /**
- * How long a lead has to be, about: from the card or board to the farthest of its ends; null where one of them is not
+ * How long a cable has to be, about: from the card or board to the farthest of its ends; null where one of them is not
  * inside the same box.
  */
 export function runMm(

@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 import { unitsById, type PlannedUnit } from '../machine/units';
-import type { LeadRow, Wiring } from './rows';
+import type { CableRow, Wiring } from './rows';
 
-/** One line of the schedule of leads, in words. */
+/** One line of the cable list, in words. */
 export type ScheduleLine = {
   readonly label: string;
   readonly from: string;
@@ -22,35 +22,35 @@ const DIRECTION = {
 } as const;
 const HOW = { solved: '', put: 'put by hand', held: 'held' } as const;
 
-/** Lengths leads are sold in, mm. */
+/** Lengths cables are sold in, mm. */
 const SOLD_MM = [300, 500, 750, 1000, 1500, 2000, 3000];
 
 /** What to buy or which one to take: a cable of the kit, one from a box, or the shortest sold that is long enough. */
-export function lengthWords({ source, runMm }: Pick<LeadRow, 'source' | 'runMm'>): string {
+export function lengthWords({ source, runMm }: Pick<CableRow, 'source' | 'runMm'>): string {
   if (source.kind !== 'buy') return `${source.lengthMm} mm`;
   if (runMm === null) return 'as far as the boxes stand apart';
   return `${SOLD_MM.find((mm) => mm >= runMm) ?? Math.ceil(runMm / 500) * 500} mm (the way is about ${runMm})`;
 }
 
-export const sourceWords = ({ source }: Pick<LeadRow, 'source'>): string =>
+export const sourceWords = ({ source }: Pick<CableRow, 'source'>): string =>
   source.kind === 'kit'
     ? `in the kit: ${source.name}`
     : source.kind === 'box'
       ? `in the box of ${source.of}`
       : 'to buy';
 
-/** The schedule of leads: one line each, both ends labelled alike. */
+/** The cable list: one line each, both ends labelled alike. */
 export function scheduleOf(wiring: Wiring, units: readonly PlannedUnit[]): ScheduleLine[] {
   const byId = unitsById(units);
   return wiring.hosts
-    .flatMap(({ leads }) => leads)
+    .flatMap(({ cables }) => cables)
     .map((row) => ({
       label: row.label,
       from: row.from.words,
       to: row.to.words,
       drives: row.drives.map((id) => byId.get(id)?.mark ?? id).join(' '),
-      kind: row.lead.name,
-      direction: DIRECTION[row.lead.shape],
+      kind: row.cable.name,
+      direction: DIRECTION[row.cable.shape],
       length: lengthWords(row),
       source: sourceWords(row),
       how: HOW[row.wire.how],
@@ -62,7 +62,7 @@ export function scheduleCsv(lines: readonly ScheduleLine[]): string {
   return (
     Papa.unparse(
       {
-        fields: ['label', 'from', 'to', 'drives', 'lead', 'direction', 'length', 'source', 'how'],
+        fields: ['label', 'from', 'to', 'drives', 'cable', 'direction', 'length', 'source', 'how'],
         data: lines.map((line) => [
           line.label,
           line.from,

@@ -4,7 +4,7 @@ import { closureOf } from '../parts/catalogue';
 import { checkLayout } from '../solve/checkLayout';
 import { plannedUnits } from '../machine/units';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
-import { otherEnds, otherPorts } from './moveLead';
+import { otherEnds, otherPorts } from './moveCable';
 import { scheduleCsv, scheduleOf } from './schedule';
 import { wiringFor } from './wiring';
 
@@ -26,19 +26,19 @@ const schedule = (made: Fixture) => scheduleOf(wiring(made), plannedUnits(made.b
 test('every wire of a layout is one row, labelled in the order of hosts and ports', () => {
   const made = rack();
   const { hosts, loose } = wiring(made);
-  const rows = hosts.flatMap(({ leads }) => leads);
+  const rows = hosts.flatMap(({ cables }) => cables);
   expect(rows.map(({ label }) => label)).toEqual(rows.map((_, i) => `#${i + 1}`));
   expect(new Set(rows.map(({ wire }) => wire))).toEqual(new Set(made.build.layout.wires));
   expect(rows.reduce((sum, row) => sum + row.drives.length, 0)).toBe(16);
   expect(loose).toEqual([]);
 });
 
-test('a lead carries its lanes at the slower end, and asks what its drives could give', () => {
+test('a cable carries its lanes at the slower end, and asks what its drives could give', () => {
   const [row] = wiring(rack())
-    .hosts.flatMap(({ leads }) => leads)
+    .hosts.flatMap(({ cables }) => cables)
     .filter(({ drives }) => drives.length === 4);
   expect([row!.carriesMBps, row!.asksMBps]).toEqual([4 * 600, 4 * 300]);
-  const bare = wiring(tower().add('barge-8', 2)).hosts[0]!.leads;
+  const bare = wiring(tower().add('barge-8', 2)).hosts[0]!.cables;
   expect(bare.map(({ carriesMBps }) => carriesMBps)).toEqual([600, 600]);
 });
 
@@ -63,7 +63,7 @@ test('a module in a socket of the board is a row of its own, on what owns the so
   const hosts = wiring(cube().add('stickle-500', 1, { at: ['u4/m2b'] })).hosts;
   const module = hosts.find(({ modules }) => modules.some(({ name }) => name.startsWith('Stickle')))!;
   expect(module).toMatchObject({
-    leads: [],
+    cables: [],
     link: { rate: 'x4 gen 3', mbPerS: 3428, uplink: false },
     modules: [{ carriesMBps: 3428, asksMBps: 6852 }],
   });
@@ -98,7 +98,7 @@ test('loose ends say why: a drive without a port, a card without a slot, ports s
   ]);
 });
 
-test('the schedule says where a lead comes from: the kit, a box, or the shop at a length that is sold', () => {
+test('the schedule says where a cable comes from: the kit, a box, or the shop at a length that is sold', () => {
   const lines = schedule(cube().add('barge-8', 4));
   expect(lines).toHaveLength(1);
   expect(lines[0]).toMatchObject({
@@ -110,7 +110,7 @@ test('the schedule says where a lead comes from: the kit, a box, or the shop at 
   });
   const bought = schedule(tower().add('lead-sata').add('barge-8', 4));
   expect(bought.map(({ source }) => source)).toEqual([
-    'in the kit: SATA lead, 50 cm',
+    'in the kit: SATA cable, 50 cm',
     'in the box of Plover A6',
     'in the box of Plover A6',
     'to buy',
@@ -118,18 +118,18 @@ test('the schedule says where a lead comes from: the kit, a box, or the shop at 
   expect(bought[3]!.length).toMatch(/^(300|500|750|1000) mm \(the way is about \d+\)$/);
 });
 
-test('the schedule as CSV has a header and a line for each lead', () => {
+test('the schedule as CSV has a header and a line for each cable', () => {
   const lines = schedule(rack());
   const { data } = Papa.parse<Record<string, string>>(scheduleCsv(lines).trim(), { header: true });
   expect(data).toHaveLength(lines.length);
   expect(data[0]).toMatchObject({ label: '#1', from: lines[0]!.from });
 });
 
-describe('leads by hand', () => {
-  const leadTo = (made: Fixture, device: string) =>
+describe('cables by hand', () => {
+  const cableTo = (made: Fixture, device: string) =>
     made.build.layout.wires.find((wire) => wire.device.some((end) => printSpot(end) === device))!;
-  const hostOf = (made: Fixture, device: string) => printSpot(leadTo(made, device).host[0]!);
-  const firstWire = (made: Fixture) => made.build.layout.wires.find(({ lead }) => lead.startsWith('straight:sff'))!;
+  const hostOf = (made: Fixture, device: string) => printSpot(cableTo(made, device).host[0]!);
+  const firstWire = (made: Fixture) => made.build.layout.wires.find(({ cable }) => cable.startsWith('straight:sff'))!;
 
   test('moved to a port of another card it stays there, and says so', () => {
     const made = rack();
@@ -140,14 +140,14 @@ describe('leads by hand', () => {
     )!;
     const moved = made.edit(other.edit);
     expect(hostOf(moved, device)).toBe(other.name);
-    expect(leadTo(moved, device).how).toBe('put');
+    expect(cableTo(moved, device).how).toBe('put');
     expect(checkLayout({ units: plannedUnits(moved.build) }, moved.build.layout)).toEqual([]);
     // More drives settle around it.
     expect(hostOf(moved.add('barge-8', 8), device)).toBe(other.name);
     expect(moved.add('barge-8', 8).assess().unconnected).toEqual([]);
   });
 
-  test('moved to a taken port the two leads change places', () => {
+  test('moved to a taken port the two cables change places', () => {
     const made = rack();
     const wire = firstWire(made);
     const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ takenBy }) => takenBy)!;
@@ -156,7 +156,7 @@ describe('leads by hand', () => {
     expect(hostOf(moved, printSpot(other.takenBy!.device[0]!))).toBe(printSpot(wire.host[0]!));
   });
 
-  test('picked up at its bay end a lead changes places with one that could stand on its port', () => {
+  test('picked up at its bay end a cable changes places with one that could stand on its port', () => {
     const made = rack();
     const [wire] = made.build.layout.wires;
     const ends = otherEnds(plannedUnits(made.build), made.build.layout, structuredClone(wire!));
@@ -169,7 +169,7 @@ describe('leads by hand', () => {
     expect(hostOf(moved, printSpot(wire!.device[0]!))).toBe(printSpot(other.wire.host[0]!));
   });
 
-  test('a put lead gives way where a drive would go without, a held one does not', () => {
+  test('a put cable gives way where a drive would go without, a held one does not', () => {
     const front = {
       ...(catalogue.archetypes['rack-4u-24'] as unknown as { bayGroups: { backplane: object }[] }).bayGroups[0]!,
       takes: ['3.5', '2.5', 'u.2'],
@@ -190,7 +190,7 @@ describe('leads by hand', () => {
       tweak('gannet-e8', { connectors: [] }, chassis),
     );
     const loose = fixture(card).add('gable-24').add('gannet-e8').add('tern-8i').add('barge-8', 4);
-    // The disks stay: else they change bays with the new ones, and the lead may stay as well.
+    // The disks stay: else they change bays with the new ones, and the cable may stay as well.
     const made = loose.edit(
       ...[1, 2, 3, 4].map((n) => ({
         type: 'place.hold' as const,
@@ -202,7 +202,7 @@ describe('leads by hand', () => {
     const moved = (how: 'put' | 'held') => {
       const now =
         wire.host[0]!.key === 'three'
-          ? made.edit({ type: 'lead.put', wire: { ...wire, how } })
+          ? made.edit({ type: 'cable.put', wire: { ...wire, how } })
           : (() => {
               const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(
                 ({ ref }) => ref.key === 'three',
@@ -224,14 +224,16 @@ describe('leads by hand', () => {
     const held = made.edit({ ...other.edit, wire: { ...other.edit.wire, how: 'held' } });
     const device = printSpot(wire!.device[0]!);
     expect(hostOf(held.add('barge-8', 2), device)).toBe(other.name);
-    expect(leadTo(held.edit({ type: 'lead.how', device: wire!.device[0]!, how: 'solved' }), device).how).toBe('solved');
+    expect(cableTo(held.edit({ type: 'cable.how', device: wire!.device[0]!, how: 'solved' }), device).how).toBe(
+      'solved',
+    );
   });
 
   test('a breakout in reverse is not moved; a port of another box is none', () => {
     const made = cube().add('barge-8', 4);
     expect(otherPorts(plannedUnits(made.build), made.build.layout, made.build.layout.wires[0]!)).toEqual([]);
     const far = rack().add('tern-8e').add('loft-16').add('barge-8', 10);
-    const outside = far.build.layout.wires.find(({ lead }) => lead.includes('sff-8644'));
+    const outside = far.build.layout.wires.find(({ cable }) => cable.includes('sff-8644'));
     if (outside)
       expect(
         otherPorts(plannedUnits(far.build), far.build.layout, outside).every(
@@ -240,7 +242,7 @@ describe('leads by hand', () => {
       ).toBe(true);
   });
 
-  test('of bays with a connector each the lead of one is moved, and keeps its port when the drive is another', () => {
+  test('of bays with a connector each the cable of one is moved, and keeps its port when the drive is another', () => {
     const group = (
       catalogue.archetypes['cube-8'] as unknown as { bayGroups: { backplane: { connectors: object[] } }[] }
     ).bayGroups[0]!;
@@ -264,7 +266,7 @@ describe('leads by hand', () => {
       },
     };
     const made = cube(tweak('larder-8', { bayGroups: [single] })).add('barge-8', 3);
-    const wire = leadTo(made, `${made.unit('larder-8')}/cage-feed.2`);
+    const wire = cableTo(made, `${made.unit('larder-8')}/cage-feed.2`);
     const free = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ takenBy }) => !takenBy)!;
     const moved = made.edit(free.edit);
     expect(hostOf(moved, `${made.unit('larder-8')}/cage-feed.2`)).toBe(free.name);
@@ -282,10 +284,10 @@ describe('leads by hand', () => {
       .add('tern-8e', 2)
       .add('loft-16')
       .add('pike-960', 16, { at: Array.from({ length: 16 }, (_, i) => `u9/front.${i + 1}`) });
-    const ups = (now: Fixture) => now.build.layout.wires.filter(({ lead }) => lead.includes('sff-8644'));
+    const ups = (now: Fixture) => now.build.layout.wires.filter(({ cable }) => cable.includes('sff-8644'));
     expect(ups(made)).toHaveLength(2);
     const [first] = ups(made);
-    const held = made.edit({ type: 'lead.how', device: first!.device[0]!, how: 'held' }).add('barge-8', 2);
+    const held = made.edit({ type: 'cable.how', device: first!.device[0]!, how: 'held' }).add('barge-8', 2);
     expect(ups(held)).toHaveLength(2);
     expect(ups(held).filter(({ how }) => how === 'held')).toHaveLength(1);
     const other = otherPorts(plannedUnits(made.build), made.build.layout, first!).find(
@@ -295,7 +297,7 @@ describe('leads by hand', () => {
     expect(moved.map(({ host }) => host[0]!.host)).toEqual([other.host, other.host]);
   });
 
-  test('a held lead sleeps while no drive is behind it, says so, and is held again when there is one', () => {
+  test('a held cable sleeps while no drive is behind it, says so, and is held again when there is one', () => {
     const made = rack();
     const wire = made.build.layout.wires.find(({ device }) => device[0]!.key === 'front-feed' && device[0]!.n === 4)!;
     const name = printSpot(wire.device[0]!);
@@ -306,7 +308,7 @@ describe('leads by hand', () => {
         return n > 12 && n <= 16;
       })
       .map(({ id }) => id);
-    const held = made.edit({ type: 'lead.how', device: wire.device[0]!, how: 'held' });
+    const held = made.edit({ type: 'cable.how', device: wire.device[0]!, how: 'held' });
     const without = held.edit({ type: 'units.remove', units: behind });
     expect(without.build.layout.dormant[name]).toMatchObject({
       spot: wire.host[0],
@@ -317,19 +319,19 @@ describe('leads by hand', () => {
     const again = without.add('barge-12', 4, {
       at: [13, 14, 15, 16].map((n) => `${made.unit('gable-24')}/front.${n}`),
     });
-    expect(leadTo(again, name)).toMatchObject({ host: wire.host, how: 'held' });
+    expect(cableTo(again, name)).toMatchObject({ host: wire.host, how: 'held' });
     expect(again.build.layout.dormant[name]).toBeUndefined();
     // Taken out for good with its card.
     const card = wire.host[0]!.host as never;
     expect(without.edit({ type: 'units.remove', units: [card] }).build.layout.dormant).toEqual({});
   });
 
-  test('a held lead whose port another card does not have sleeps until one has it again', () => {
+  test('a held cable whose port another card does not have sleeps until one has it again', () => {
     const made = fixture().add('gable-24').add('gannet-e8').add('shire-16').add('tern-16i').add('barge-8', 16);
     const wire = made.build.layout.wires.find(
       ({ host }) => host[0]!.host === made.unit('tern-16i') && host[0]!.n === 4,
     );
-    const held = wire ? made.edit({ type: 'lead.how', device: wire.device[0]!, how: 'held' }) : made;
+    const held = wire ? made.edit({ type: 'cable.how', device: wire.device[0]!, how: 'held' }) : made;
     expect(wire).toBeDefined();
     const item = made.build.items.find(({ sheet }) => sheet === 'tern-16i')!.id;
     const swap = (now: Fixture, sheet: string) =>
@@ -342,7 +344,7 @@ describe('leads by hand', () => {
       });
     const smaller = swap(held, 'tern-8i');
     expect(smaller.build.layout.dormant[printSpot(wire!.device[0]!)]!.reason).toBe('that port is not there now');
-    expect(leadTo(swap(smaller, 'tern-16i'), printSpot(wire!.device[0]!)).how).toBe('held');
+    expect(cableTo(swap(smaller, 'tern-16i'), printSpot(wire!.device[0]!)).how).toBe('held');
   });
 
   describe('a breakout', () => {
@@ -407,21 +409,21 @@ describe('leads by hand', () => {
         .add('tern-16i')
         .add('barge-8', 2);
       const [wire] = few.build.layout.wires;
-      const made = few.edit({ type: 'lead.how', device: wire!.device[0]!, how: 'held' }).add('barge-8', 2);
+      const made = few.edit({ type: 'cable.how', device: wire!.device[0]!, how: 'held' }).add('barge-8', 2);
       expect(made.assess().unconnected).toHaveLength(2);
       const lowered = new Set(made.build.layout.wires.flatMap(({ device }) => device.map(({ host }) => host)));
       expect([...lowered].sort()).toEqual([few.unit('barge-8', 1), few.unit('barge-8', 2)].sort());
     });
   });
 
-  test('a lead whose end is gone is refused in words', () => {
+  test('a cable whose end is gone is refused in words', () => {
     const made = rack();
     const wire = firstWire(made);
     expect(() =>
-      made.edit({ type: 'lead.put', wire: { ...wire, host: [{ host: 'u999', key: 'port', n: 1 }] } }),
-    ).toThrow('One end of that lead is no longer in the build');
-    expect(() => made.edit({ type: 'lead.how', device: { host: 'u999', key: 'data' }, how: 'held' })).toThrow(
-      'No lead ends there',
+      made.edit({ type: 'cable.put', wire: { ...wire, host: [{ host: 'u999', key: 'port', n: 1 }] } }),
+    ).toThrow('One end of that cable is no longer in the build');
+    expect(() => made.edit({ type: 'cable.how', device: { host: 'u999', key: 'data' }, how: 'held' })).toThrow(
+      'No cable ends there',
     );
   });
 });

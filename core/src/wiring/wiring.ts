@@ -1,7 +1,7 @@
 import type { Build } from '../build/build';
 import { printSpot, type Layout, type Wire } from '../build/layout';
-import type { LeadNeeds } from '../needs/leads';
-import { isLead, leadById, type Lead } from '../links/cableKinds';
+import type { CableNeeds } from '../needs/cables';
+import { isOfKind, cableKindById, type CableKind } from '../links/cableKinds';
 import { demandsFor } from '../links/demands';
 import { expanderPorts, hostPorts, protocolOf, type HostPort } from '../links/ports';
 import { laneMBps, wishMBps } from '../links/rates';
@@ -13,23 +13,23 @@ import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machin
 import type { PartOf } from '../parts/resolve';
 import { budgetsOf } from './budgets';
 import { hostOrder } from './hostOrder';
-import { deviceWords, hostWords } from './leadWords';
+import { deviceWords, hostWords } from './cableWords';
 import { linkOf, moduleRow, socketLink } from './links';
 import { looseEnds } from './looseEnds';
-import type { HostRow, LeadRow, LeadSource, Wiring } from './rows';
+import type { HostRow, CableRow, CableSource, Wiring } from './rows';
 import { runMm } from './runLength';
 
 /** No SATA link is faster (SATA 3.x), also behind a port of 12 Gb/s. */
 const SATA_GB = 6;
 
 /**
- * The data wiring of a machine by the board or card every lead starts at, in the order of their
- * places; leads are labelled #1, #2, … in that order: with a letter they would read like a drive's mark.
+ * The data wiring of a machine by the board or card every cable starts at, in the order of their
+ * places; cables are labelled #1, #2, … in that order: with a letter they would read like a drive's mark.
  */
 export function wiringOf(
   units: readonly PlannedUnit[],
   layout: Layout,
-  needs: Pick<LeadNeeds, 'spare'>,
+  needs: Pick<CableNeeds, 'spare'>,
   boxed: readonly BoxedCable[],
   unconnected: readonly PlannedUnit[],
 ): Wiring {
@@ -55,9 +55,9 @@ export function wiringOf(
     const mine = layout.wires
       .filter((wire) => wire.host[0]!.host === unit.id)
       .sort((a, b) => own.indexOf(printSpot(a.host[0]!)) - own.indexOf(printSpot(b.host[0]!)));
-    const leads = mine.flatMap((wire): LeadRow[] => {
-      const lead = leadById(wire.lead);
-      if (!lead) return [];
+    const cables = mine.flatMap((wire): CableRow[] => {
+      const cable = cableKindById(wire.cable);
+      if (!cable) return [];
       const first = portByName.get(printSpot(wire.host[0]!));
       const drives = served.get(wire) ?? [];
       const toExpander = wire.device.map(({ host }) => byId.get(host)).find((one) => one && isKind(one, 'expander'));
@@ -65,16 +65,16 @@ export function wiringOf(
         {
           label: `#${++label}`,
           wire,
-          lead,
+          cable,
           from: { host: unit.id, words: hostWords(unit, wire, byId) },
           to: deviceWords(wire, byId, layout),
           drives: drives.map(({ id }) => id),
-          carriesMBps: carries(wire, lead, first, byId, drives),
+          carriesMBps: carries(wire, cable, first, byId, drives),
           asksMBps: toExpander
             ? asksBehind(toExpander, layout, served)
             : drives.reduce((sum, { part }) => sum + wishMBps(part), 0),
           runMm: runMm({ units, layout }, wire),
-          source: supply(lead),
+          source: supply(cable),
         },
       ];
     });
@@ -87,7 +87,7 @@ export function wiringOf(
         unit: unit.id,
         name: groupAt(byId, seatOf(unit)!)!.label,
         mark: byId.get(seatOf(unit)!.host)!.mark,
-        leads,
+        cables,
         modules: [moduleRow(unit, seatOf(unit)!, byId, links)],
         free: [],
         link: socketLink(unit, seatOf(unit)!, byId, links),
@@ -101,7 +101,7 @@ export function wiringOf(
       unit: unit.id,
       name: unit.part.name,
       mark: unit.mark,
-      leads,
+      cables,
       modules,
       free: [...free].map(([kind, count]) => ({ kind, count })),
       link: linkOf(unit, layout, byId, links),
@@ -122,7 +122,7 @@ export const wiringFor = (
   }: {
     readonly units: readonly PlannedUnit[];
     readonly layout: Layout;
-    readonly needs: LeadNeeds;
+    readonly needs: CableNeeds;
     readonly unconnected: readonly PlannedUnit[];
   },
 ): Wiring => wiringOf(units, layout, needs, boxedCables(units, build.sheets, build.archetypes), unconnected);
@@ -151,7 +151,7 @@ function servedBy(
 
 function carries(
   wire: Wire,
-  lead: Lead,
+  cable: CableKind,
   port: HostPort | undefined,
   byId: ReadonlyMap<string, PlannedUnit>,
   drives: readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[],
@@ -171,20 +171,20 @@ function carries(
         ? group.backplane.connectors[0]!.carries[0]!
         : null;
   const protocol =
-    shared && lead.carries.includes(shared)
+    shared && cable.carries.includes(shared)
       ? shared
-      : own && lead.carries.includes(own)
+      : own && cable.carries.includes(own)
         ? own
-        : (port.carries.find((one) => lead.carries.includes(one)) ?? lead.carries[0]!);
+        : (port.carries.find((one) => cable.carries.includes(one)) ?? cable.carries[0]!);
   const gb = Math.min(
     port.gbPerLane,
     group?.backplane?.connectors[0]?.gbPerLane ?? Infinity,
     protocol === 'sata' ? SATA_GB : Infinity,
   );
   const many =
-    lead.shape === 'straight'
+    cable.shape === 'straight'
       ? Math.min(port.lanes, group?.backplane?.connectors[0]?.lanes ?? (drives[0] ? drives[0].part.lanes : port.lanes))
-      : lead.shape === 'reverse'
+      : cable.shape === 'reverse'
         ? wire.host.length
         : wire.device.length;
   return Math.round(many * laneMBps(protocol, gb));
@@ -202,19 +202,19 @@ const asksBehind = (
 /** Cables that are here already, dealt out in the order they are asked for: the kit before the boxes. */
 function stockOf(
   units: readonly PlannedUnit[],
-  needs: Pick<LeadNeeds, 'spare'>,
+  needs: Pick<CableNeeds, 'spare'>,
   boxed: readonly BoxedCable[],
-): (lead: Lead) => LeadSource {
+): (cable: CableKind) => CableSource {
   const spare = new Set(needs.spare.map(({ id }) => id as string));
   const kit = ofKind(units, 'cable').filter(({ id }) => !spare.has(id));
   const boxes = [...boxed];
-  return (lead) => {
-    const mine = kit.findIndex(({ part }) => isLead(part, lead));
+  return (cable) => {
+    const mine = kit.findIndex(({ part }) => isOfKind(part, cable));
     if (mine >= 0) {
       const [one] = kit.splice(mine, 1);
       return { kind: 'kit', name: one!.part.name, lengthMm: one!.part.lengthMm };
     }
-    const box = boxes.findLastIndex(({ part }) => isLead(part, lead));
+    const box = boxes.findLastIndex(({ part }) => isOfKind(part, cable));
     if (box >= 0) {
       const [one] = boxes.splice(box, 1);
       return { kind: 'box', of: one!.of, lengthMm: one!.part.lengthMm };

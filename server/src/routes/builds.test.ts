@@ -1,4 +1,5 @@
-import { newBuild } from '@inch-tower/core';
+import { FORMAT, newBuild, type Build } from '@inch-tower/core';
+import { readdirSync, readFileSync } from 'node:fs';
 import request from 'supertest';
 import { migrate } from '../database/migrations';
 import { testServer, type TestServer } from '../testing/database';
@@ -245,3 +246,22 @@ test('an unknown address of the API is a problem, not a page', async () => {
   const answer = await api().get('/api/nothing').expect(404);
   expect(answer.headers['content-type']).toContain('application/problem+json');
 });
+
+test('rows of format 1 are worked out as they lie, and saved they are of the newest format', async () => {
+  const folder = 'core/src/testing/formats/1';
+  for (const name of readdirSync(folder).filter((one) => one !== 'kept-copy.json')) {
+    const doc = readFileSync(`${folder}/${name}`, 'utf8');
+    const { id, name: called } = JSON.parse(doc) as { id: string; name: string };
+    await server.database.query("INSERT INTO builds (id, name, etag, doc, updated) VALUES (?, ?, 'old', ?, NOW(3))", {
+      replacements: [id, called, doc],
+    });
+    const bill = await request(server.app).get(`/api/builds/${id}/bill`);
+    expect([name, bill.status]).toEqual([name, 200]);
+    const saved = await request(server.app)
+      .put(`/api/builds/${id}`)
+      .set('if-match', '"old"')
+      .set('content-type', 'application/json')
+      .send(doc);
+    expect([name, saved.status, (saved.body as Build).format]).toEqual([name, 200, FORMAT]);
+  }
+}, 60_000);

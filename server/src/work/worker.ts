@@ -1,9 +1,20 @@
-import { billCsv, billOf, cardOf, createAssessor, drawingSvg, sceneOf, wordsOf, type Build } from '@inch-tower/core';
+import {
+  billCsv,
+  billOf,
+  cardOf,
+  createAssessor,
+  drawingSvg,
+  sceneOf,
+  wordsOf,
+  parseBuildText,
+} from '@inch-tower/core';
 import type { Job } from './jobs';
 
 /** What is computed of a build away from the thread that answers requests; every answer is text. */
 export default function work({ what, doc, asOf }: Job): string {
-  const build = JSON.parse(doc) as Build;
+  const parsed = parseBuildText(doc);
+  if (!parsed.ok) throw new Error(parsed.words);
+  const { build } = parsed;
   if (what === 'card') return JSON.stringify(cardOf(build, { asOf }));
   const assessment = createAssessor().assess(build, { asOf });
   const { units, layout } = assessment;

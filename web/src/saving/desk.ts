@@ -21,7 +21,7 @@ import { joinOnto } from './join';
 export type Ports = {
   readonly save: (build: Build, etag: string) => Promise<Answer>;
   readonly create: (build: Build) => Promise<Answer>;
-  readonly read: (id: string) => Promise<Versioned | 'gone' | 'away'>;
+  readonly read: (id: string) => Promise<Versioned | 'gone' | 'away' | 'unreadable'>;
   /** Copies of a machine whose tabs are closed. */
   readonly keptOf: (id: string) => Promise<readonly Kept[]>;
   /** True when it is really kept. */
@@ -35,7 +35,7 @@ export type Ports = {
   readonly later: (ms: number, work: () => void) => () => void;
   readonly changed: (id: string) => void;
 };
-export type Opened = 'ready' | 'missing' | 'failed';
+export type Opened = 'ready' | 'missing' | 'failed' | 'unreadable';
 
 const SAVE_AFTER_MS = 500;
 const FIRST_PAUSE_MS = 3_000;
@@ -209,7 +209,7 @@ export function createDesk(ports: Ports) {
         );
       void ports.forgetKeys(answered.map((copy) => copy.key));
       const [first, ...strays] = open;
-      if (!first && !onServer) return there === 'gone' ? 'missing' : 'failed';
+      if (!first && !onServer) return there === 'gone' ? 'missing' : there === 'unreadable' ? 'unreadable' : 'failed';
       if (!first) {
         sit(id, draftOf(onServer!));
         ports.changed(id);

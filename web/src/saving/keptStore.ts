@@ -1,6 +1,6 @@
 import { createStore, delMany, entries, set } from 'idb-keyval';
-import { parseBuild } from '@inch-tower/core';
 import type { Kept, KeptCopy } from './draft';
+import { readKeptCopy } from './keptCopy';
 
 /** This page among the tabs of the browser; new at every load, so that a tab that was doubled is another. */
 const TAB = [...crypto.getRandomValues(new Uint8Array(8))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
@@ -47,10 +47,8 @@ async function leftBehind(
     return all.flatMap(([key, copy]) => {
       const [id = '', tab = ''] = String(key).split(BETWEEN);
       if (!goes(id) || (tab && tabs.has(tab))) return [];
-      const parsed = parseBuild(copy.build);
-      return parsed.ok && typeof copy.etag === 'string' && Array.isArray(copy.edits)
-        ? [{ id, kept: { ...copy, build: parsed.build, key } }]
-        : [];
+      const kept = readKeptCopy(copy);
+      return kept ? [{ id, kept: { ...kept, key } }] : [];
     });
   } catch {
     return [];

@@ -1,4 +1,4 @@
-import type { Build } from '@inch-tower/core';
+import { parseBuild, type Build } from '@inch-tower/core';
 import type { Answer, Versioned } from './draft';
 
 const TIMEOUT_MS = 15_000;
@@ -39,6 +39,15 @@ const askAt =
 const isBuild = (value: unknown, id: string): value is Build =>
   typeof value === 'object' && value !== null && (value as Build).id === id && Array.isArray((value as Build).items);
 
+/** The other version, in the newest format whatever it was saved in. */
+function staleOf(theirs: unknown, etag: string, id: string): Answer {
+  if (!isBuild(theirs, id)) return AWAY;
+  const parsed = parseBuild(theirs);
+  return parsed.ok
+    ? { kind: 'stale', theirs: { build: parsed.build, etag } }
+    : { kind: 'fault', words: `It was changed elsewhere, and that version cannot be read here. ${parsed.words}` };
+}
+
 /** An answer that lacks the new version or its body has saved nothing that could be relied on: it counts as none. */
 function answerOf(asked: Asked, id: string): Answer {
   if (!asked) return AWAY;
@@ -48,9 +57,7 @@ function answerOf(asked: Asked, id: string): Answer {
   if (typeof problem?.code !== 'string' || typeof problem.detail !== 'string')
     return { kind: 'fault', words: `The server answered ${response.status} without a reason.` };
   if (problem.code === 'stale')
-    return problem.theirs && isBuild(problem.theirs.build, id) && problem.theirs.etag
-      ? { kind: 'stale', theirs: problem.theirs }
-      : AWAY;
+    return problem.theirs?.etag ? staleOf(problem.theirs.build, problem.theirs.etag, id) : AWAY;
   if (problem.code === 'noBuild') return { kind: 'gone' };
   if (problem.code === 'databaseAway' || response.status === 503 || response.status === 429)
     return { kind: 'away', words: problem.detail };
@@ -72,11 +79,13 @@ export function serverAt(base: string, onKeyWanted: () => void = () => undefined
     create: async (build: Build): Promise<Answer> => answerOf(told(await ask('/api/builds', 'POST', build)), build.id),
 
     /** The machine as the server has it. */
-    async read(id: string): Promise<Versioned | 'gone' | 'away'> {
+    async read(id: string): Promise<Versioned | 'gone' | 'away' | 'unreadable'> {
       const asked = told(await ask(addressOf(id), 'GET'));
       if (!asked) return 'away';
-      if (asked.response.ok && isBuild(asked.value, id) && etagIn(asked.response))
-        return { build: asked.value, etag: etagIn(asked.response) };
+      if (asked.response.ok && isBuild(asked.value, id) && etagIn(asked.response)) {
+        const parsed = parseBuild(asked.value);
+        return parsed.ok ? { build: parsed.build, etag: etagIn(asked.response) } : 'unreadable';
+      }
       return (asked.value as Partial<Problem> | null)?.code === 'noBuild' ? 'gone' : 'away';
     },
   };

@@ -22,7 +22,7 @@ export type BenchState = SaveFacts & {
   readonly unworked: string | null;
   readonly said: string | null;
   readonly problem: string | null;
-  readonly opening: 'idle' | 'loading' | 'ready' | 'missing' | 'failed';
+  readonly opening: 'idle' | 'loading' | 'ready' | 'missing' | 'failed' | 'unreadable';
 };
 
 const initialState: BenchState = {
@@ -49,7 +49,10 @@ export const benchSlice = createSlice({
   initialState,
   reducers: {
     opening: () => ({ ...initialState, opening: 'loading' as const }),
-    notOpened: (state, { payload }: PayloadAction<'missing' | 'failed'>) => ({ ...state, opening: payload }),
+    notOpened: (state, { payload }: PayloadAction<'missing' | 'failed' | 'unreadable'>) => ({
+      ...state,
+      opening: payload,
+    }),
     opened: (state, { payload }: PayloadAction<{ build: Build; facts: SaveFacts }>) => ({
       ...initialState,
       ...payload.facts,

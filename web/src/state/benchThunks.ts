@@ -58,7 +58,9 @@ export const edit =
     // Nothing is shown as done that nobody would bring to the server.
     if (!desk.draft(build.id)) {
       dispatch(
-        bench.refused('This machine is no longer open here. Nothing was changed; go to the floor and open it again.'),
+        bench.refused(
+          'This machine is no longer open here. Nothing was changed; go to your machines and open it again.',
+        ),
       );
       return false;
     }

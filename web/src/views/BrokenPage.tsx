@@ -16,7 +16,7 @@ export function BrokenPage() {
         {risk.length === 0 ? (
           <p className="mt-2">
             The page failed, not your machine. Every edit is saved as it is made; what had not reached the server is
-            kept in this browser and goes on from there.
+            saved in this browser and goes on from there.
           </p>
         ) : (
           <p className="mt-2">
@@ -36,7 +36,7 @@ export function BrokenPage() {
             Open it again
           </button>
           <a className="press" href="/">
-            To the floor
+            To your machines
           </a>
         </p>
         <p className="mono mt-4 text-[12px] break-words text-mid">{said}</p>

@@ -16,7 +16,7 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
       <Link
         to="/"
         className="flex items-center gap-2 text-base font-semibold tracking-wide"
-        aria-label="Inch Tower, to the floor"
+        aria-label="Inch Tower, your machines"
       >
         <svg width="18" height="22" viewBox="4 0 14 26" aria-hidden>
           <rect x="4.5" y="1" width="13" height="24" fill="var(--tape)" stroke="var(--ink)" />
@@ -42,7 +42,7 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
           setTheme(other);
         }}
       >
-        {other === 'dark' ? 'Dark paper' : 'Light paper'}
+        {other === 'dark' ? 'Dark theme' : 'Light theme'}
       </button>
     </header>
   );

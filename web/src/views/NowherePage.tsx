@@ -7,7 +7,7 @@ export function NowherePage() {
       <p className="mt-2 text-mid">
         There is no page at this address.{' '}
         <Link className="underline" to="/">
-          Back to the floor
+          Back to your machines
         </Link>
       </p>
     </main>

@@ -64,7 +64,7 @@ export type Viewed = { readonly ok: true; readonly view: BenchView } | { readonl
 let asked = 0;
 
 /**
- * The view of a build: by the edits that lead to it where the worker has the build before them, else from the whole. A
+ * The view of a build: by the edits that cable to it where the worker has the build before them, else from the whole. A
  * worker that dies of it or is silent is started again and given the whole once more; after that the machine is said
  * not to be worked out.
  */

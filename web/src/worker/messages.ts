@@ -108,7 +108,7 @@ export type BenchWorker = {
   /** What would let a part in that does not go there; null when something newer was asked. */
   whyNot(spot: SpotRef, sheet: string): WaysOut | null;
   stop(): void;
-  /** The wiring of the build that is open, and its schedule of leads; null while none is. */
+  /** The wiring of the build that is open, and its cable list; null while none is. */
   wiring(): { readonly wiring: Wiring; readonly schedule: readonly ScheduleLine[] } | null;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): string | null;

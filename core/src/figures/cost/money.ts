@@ -1,5 +1,5 @@
 import type { Item } from '../../build/build';
-import type { Need } from '../../needs/leads';
+import type { Need } from '../../needs/cables';
 import type { SmallNeed } from '../../needs/small';
 import type { PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
@@ -48,15 +48,15 @@ export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Qua
 }
 
 /**
- * What the leads to buy of one kind cost, typically; null where there are none, or the currency is not that of their
+ * What the cables to buy of one kind cost, typically; null where there are none, or the currency is not that of their
  * prices.
  */
-export function leadCost(need: Need, currency: string, ledger: Ledger): Quantity | null {
+export function cableCost(need: Need, currency: string, ledger: Ledger): Quantity | null {
   if (need.toBuy === 0 || currency !== 'EUR') return null;
-  const each = need.lead.typicalMinor / 100;
+  const each = need.cable.typicalMinor / 100;
   return ledger.times(
-    `${need.toBuy} × ${need.lead.name}`,
-    ledger.given(`${need.lead.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }),
+    `${need.toBuy} × ${need.cable.name}`,
+    ledger.given(`${need.cable.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }),
     need.toBuy,
   );
 }
@@ -74,16 +74,16 @@ export function smallCost({ what, toBuy, typicalMinor }: SmallNeed, currency: st
   );
 }
 
-/** Money to spend at this stage, in the build's currency: what is bought, and the leads and small parts it needs. */
+/** Money to spend at this stage, in the build's currency: what is bought, and the cables and small parts it needs. */
 export function costNow(context: FigureContext, ledger: Ledger): Quantity | null {
   const items = moneyLines(context.units).flatMap((line) => itemCost(line, context.currency, ledger) ?? []);
-  const leads = context.needs.flatMap((need) => leadCost(need, context.currency, ledger) ?? []);
+  const cables = context.needs.flatMap((need) => cableCost(need, context.currency, ledger) ?? []);
   const small = context.small.flatMap((need) => smallCost(need, context.currency, ledger) ?? []);
   if (moneyLines(context.units).length === 0) return null;
   return ledger.sum(
-    'Money now',
+    'Price',
     context.currency,
-    [...items, ...leads, ...small],
+    [...items, ...cables, ...small],
     'what this stage buys; owned parts are 0',
   );
 }

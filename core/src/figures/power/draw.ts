@@ -4,7 +4,7 @@ import { classesOf, type FigureContext, type PartClass } from '../context';
 import { fanRpmShare } from '../fanCurve';
 import type { Ledger, Quantity } from '../quantity';
 
-export type PowerState = 'standby' | 'idle' | 'busy' | 'peak';
+export type PowerState = 'asleep' | 'idle' | 'busy' | 'peak';
 export type DrawLine = {
   readonly of: PartClass;
   readonly watts: Quantity;
@@ -17,10 +17,10 @@ const KEPT_AWAKE_W = { value: 4, lo: 2, hi: 10 };
 /** A fan's electronics draw this at any speed; the rest goes with the cube of its speed (fan affinity laws). */
 const FAN_BASE_W = 0.2;
 /** A processor's converters on the board lose this share of the 12 V they are fed. */
-const PACKAGE_SHARE = { standby: 0.75, idle: 0.75, busy: 0.88, peak: 0.88 } as const;
+const PACKAGE_SHARE = { asleep: 0.75, idle: 0.75, busy: 0.88, peak: 0.88 } as const;
 
 const FIELD: Record<PowerState, 'idleW' | 'busyW' | 'peakW'> = {
-  standby: 'idleW',
+  asleep: 'idleW',
   idle: 'idleW',
   busy: 'busyW',
   peak: 'peakW',
@@ -71,7 +71,7 @@ function drawAfresh(context: FigureContext, state: PowerState, fanDuty: number, 
 function unitWatts(part: Part, state: PowerState, fanDuty: number, ledger: Ledger): Quantity | null {
   switch (part.kind) {
     case 'drive':
-      return ledger.fact(part, state === 'standby' ? 'standbyW' : FIELD[state]);
+      return ledger.fact(part, state === 'asleep' ? 'standbyW' : FIELD[state]);
     case 'processor': {
       const share = PACKAGE_SHARE[state];
       return ledger.map(

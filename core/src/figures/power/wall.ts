@@ -9,7 +9,7 @@ export const PLAIN_DUTY = 0.4;
 export const fanDutyOf = (context: Pick<FigureContext, 'policy'>): number =>
   context.policy.fans.kind === 'fixed' ? context.policy.fans.duty : PLAIN_DUTY;
 
-const STATE_WORDS: Record<PowerState, string> = { standby: 'standby', idle: 'idle', busy: 'busy', peak: 'peak' };
+const STATE_WORDS: Record<PowerState, string> = { asleep: 'asleep', idle: 'idle', busy: 'busy', peak: 'peak' };
 
 /**
  * W at the wall: per box the sum of its parts and the loss of its own supply. Parts on the table

@@ -58,7 +58,7 @@ export function eachBayPlan(
   const fed = new Map(
     wires.flatMap((wire) =>
       wire.device.map(
-        (device) => [printSpot(device), `${wire.lead}<${wire.host.map((host) => host.host).join()}`] as const,
+        (device) => [printSpot(device), `${wire.cable}<${wire.host.map((host) => host.host).join()}`] as const,
       ),
     ),
   );
@@ -185,12 +185,12 @@ function connectorStates(
  */
 const contentsOf = (group: BayGroupHere, whose: (name: string) => string, fed: ReadonlyMap<string, string>): string => {
   const { backplane } = group.group;
-  const leads = backplane
+  const cables = backplane
     ? refsOf(group).map((ref) => fed.get(targetOf(ref, group.group, backplane).target.name) ?? '')
     : [];
   return `${refsOf(group)
     .map((ref) => whose(printSpot(ref)))
-    .join()}<${leads.join()}`;
+    .join()}<${cables.join()}`;
 };
 
 type Choice = {

@@ -1,11 +1,11 @@
 import { parseSpot, printSpot, type Layout, type SpotRef, type Wire } from '../../build/layout';
 import type { ConnectorKind } from '../../parts/vocabulary';
-import { leadBetween, leadById } from '../../links/cableKinds';
+import { cableKindBetween, cableKindById } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, driveConnector } from '../../links/ports';
 import { isKind, unitsById, type PlannedUnit } from '../../machine/units';
 
 /**
- * Leads put or held by hand, by the ends they join. Where one is, its device end takes no other port;
+ * Cables put or held by hand, by the ends they join. Where one is, its device end takes no other port;
  * the port of a straight one takes no other end. A breakout's other tails stay free, and of a breakout
  * in reverse only that it is one is kept. What shares its uplinks is bound to the card, so that both may go there.
  */
@@ -20,22 +20,22 @@ export type Firm = {
 export const NOTHING_FIRM: Firm = { portOf: new Map(), only: new Map(), ports: new Set() };
 
 /**
- * `live` are the ports that there are: a lead whose port is gone binds nothing. `shared` are connectors of what shares
+ * `live` are the ports that there are: a cable whose port is gone binds nothing. `shared` are connectors of what shares
  * its uplinks.
  */
-export function firmLeads(wires: Layout['wires'], live: ReadonlySet<string>, shared: ReadonlySet<string>): Firm {
+export function firmCables(wires: Layout['wires'], live: ReadonlySet<string>, shared: ReadonlySet<string>): Firm {
   const portOf = new Map<string, string | null>();
   const only = new Map<string, Set<string>>();
   const ports = new Set<string>();
   for (const wire of wires) {
-    const lead = wire.how === 'solved' ? undefined : leadById(wire.lead);
-    if (!lead || !wire.host.every((host) => live.has(printSpot(host)))) continue;
+    const cable = wire.how === 'solved' ? undefined : cableKindById(wire.cable);
+    if (!cable || !wire.host.every((host) => live.has(printSpot(host)))) continue;
     const port = printSpot(wire.host[0]!);
     const ends = wire.device.map(printSpot);
-    for (const end of ends) portOf.set(end, lead.shape === 'reverse' ? null : port);
-    if (lead.shape === 'reverse' || ends.some((end) => shared.has(end))) continue;
+    for (const end of ends) portOf.set(end, cable.shape === 'reverse' ? null : port);
+    if (cable.shape === 'reverse' || ends.some((end) => shared.has(end))) continue;
     ports.add(port);
-    if (lead.shape === 'straight') only.set(port, new Set([...(only.get(port) ?? []), ...ends]));
+    if (cable.shape === 'straight') only.set(port, new Set([...(only.get(port) ?? []), ...ends]));
   }
   return { portOf, only, ports };
 }
@@ -67,11 +67,11 @@ function kindAt(units: readonly PlannedUnit[], ref: SpotRef): ConnectorKind | un
 }
 
 /**
- * The leads of a layout with those put or held by hand that sleep, by their device end, where both ends are there
+ * The cables of a layout with those put or held by hand that sleep, by their device end, where both ends are there
  * again; tails of one port are one breakout.
  */
 export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly Wire[] {
-  // A lead the solver laid meanwhile gives way; one put or held since does not, but takes its own tails back.
+  // A cable the solver laid meanwhile gives way; one put or held since does not, but takes its own tails back.
   const firm = hint.wires.filter(({ how }) => how !== 'solved');
   const busyEnds = new Set(firm.flatMap((wire) => wire.device.map(printSpot)));
   const onPort = new Map(firm.flatMap((wire) => wire.host.map((host) => [printSpot(host), wire] as const)));
@@ -81,17 +81,18 @@ export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly
     const [host, end] = device ? [kindAt(units, spot), kindAt(units, device)] : [undefined, undefined];
     const port = printSpot(spot);
     const there = woken.get(port) ?? onPort.get(port);
-    const lead = host && end ? (leadBetween('straight', host, end) ?? leadBetween('forward', host, end)) : undefined;
-    if (!device || !lead || busyEnds.has(name)) continue;
+    const cable =
+      host && end ? (cableKindBetween('straight', host, end) ?? cableKindBetween('forward', host, end)) : undefined;
+    if (!device || !cable || busyEnds.has(name)) continue;
     if (!there)
       woken.set(port, {
-        lead: lead.id,
+        cable: cable.id,
         host: [spot],
         device: [device],
-        ...(lead.shape === 'forward' ? { lanes: [1] } : {}),
+        ...(cable.shape === 'forward' ? { lanes: [1] } : {}),
         how,
       });
-    else if (leadById(there.lead)?.shape === 'forward' && lead.shape === 'forward' && there.device.length < 4) {
+    else if (cableKindById(there.cable)?.shape === 'forward' && cable.shape === 'forward' && there.device.length < 4) {
       const lane = [1, 2, 3, 4].find((one) => !there.lanes?.includes(one))!;
       woken.set(port, { ...there, device: [...there.device, device], lanes: [...(there.lanes ?? []), lane] });
     }
@@ -107,10 +108,10 @@ export function withWoken(units: readonly PlannedUnit[], hint: Layout): readonly
 }
 
 /**
- * Leads put or held by hand, tail by tail, that are not laid now sleep with their reason, as long as both units are in
+ * Cables put or held by hand, tail by tail, that are not laid now sleep with their reason, as long as both units are in
  * the build. Of a breakout in reverse the solver keeps that it is one.
  */
-export function sleepingLeads(
+export function sleepingCables(
   units: readonly PlannedUnit[],
   hint: Layout,
   at: Layout['at'],
@@ -121,7 +122,7 @@ export function sleepingLeads(
     wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0]!)}|${printSpot(device)}`)),
   );
   const firm = hint.wires
-    .filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape !== 'reverse')
+    .filter((wire) => wire.how !== 'solved' && cableKindById(wire.cable)?.shape !== 'reverse')
     .flatMap((wire) =>
       wire.device.map((device) => [printSpot(device), { spot: wire.host[0]!, how: wire.how }] as const),
     );

@@ -4,7 +4,7 @@ import { burdenOf } from './score';
 import { freePorts, STEP, type Cell, type PortClass, type State, type Table } from './table';
 
 /**
- * How a state's numbers lie: drives waiting by class, ports free, ends waiting, leads in hand, MB/s asked of expanders
+ * How a state's numbers lie: drives waiting by class, ports free, ends waiting, cables in hand, MB/s asked of expanders
  * (by 50), drives a controller still takes.
  */
 export type Offsets = {
@@ -74,7 +74,7 @@ export class Bounds {
     this.kindsOf = table.drives.map((_, i) => this.kinds.flatMap((kind, k) => (kind.has(i) ? [k] : [])));
     const spoken = [...new Set(table.drives.map((drive) => drive.protocol))];
     this.protocols = [null, ...(spoken.length > 1 ? spoken : [])];
-    // What a bridge speaks over its lead is not what its drives speak: there every port counts.
+    // What a bridge speaks over its cable is not what its drives speak: there every port counts.
     const bridged = table.cells.some((cell) => cell.targets.some((target) => target.speaks !== null));
     this.speaks = table.ports.map((port) =>
       this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)),
@@ -157,7 +157,7 @@ export class Bounds {
       if (ports[p]!.behind < 0) own += free;
     }
     let inHand = 0;
-    for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.lead);
+    for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.cable);
     const straight = Math.min(facts.direct, fours);
     const carry =
       open < this.table.expanders.length || facts.wide
@@ -292,7 +292,7 @@ export class Bounds {
   }
 
   /**
-   * Every drive with a lead takes from a port what it gets; what hangs on an expander card, from the ports that feed
+   * Every drive with a cable takes from a port what it gets; what hangs on an expander card, from the ports that feed
    * it.
    */
   private whole(state: State, order: readonly number[] | null, open: number): Room['whole'] {
@@ -382,7 +382,7 @@ type CellFacts = {
   readonly reverse: number;
 };
 
-/** MB/s that drives of this machine get over one port of a class at most, by whatever lead. */
+/** MB/s that drives of this machine get over one port of a class at most, by whatever cable. */
 function mostOver({ drives, cells, ends, expanders }: Table, port: PortClass, p: number): number {
   const gets = (i: number, lossMBps: number) => Math.max(0, drives[i]!.wishMBps - lossMBps);
   const straight = cells.flatMap((cell) =>

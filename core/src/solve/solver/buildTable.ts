@@ -1,6 +1,6 @@
 import { printSpot, type Layout } from '../../build/layout';
 import { boxAmong } from '../../machine/hosts';
-import { leadBetween, leadById } from '../../links/cableKinds';
+import { cableKindBetween, cableKindById } from '../../links/cableKinds';
 import { mismatch } from '../../machine/accepts';
 import {
   DRIVE_DATA_KEY,
@@ -18,7 +18,7 @@ import type { PartOf } from '../../parts/resolve';
 import { refsOf } from '../../machine/spots';
 import { isKind, unitsById, type PlannedUnit } from '../../machine/units';
 import type { BayGroupHere } from './bayPlans';
-import { firmAllows, firmLeads, NOTHING_FIRM, type Firm } from './boundCables';
+import { firmAllows, firmCables, NOTHING_FIRM, type Firm } from './boundCables';
 import { looseOf, outOf, rankOf } from './roles';
 import { MOVE, PUT_BROKEN, type Score } from './score';
 import type {
@@ -27,7 +27,7 @@ import type {
   DriveClass,
   DriveUnit,
   EndClass,
-  EndLead,
+  EndCable,
   ExpanderCell,
   Feed,
   PortClass,
@@ -64,7 +64,7 @@ export function layTable(given: Given): Laid {
   const sharing = expanders.length > 0 || plain.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
   const firm = given.wires.every(({ how }) => how === 'solved')
     ? NOTHING_FIRM
-    : firmLeads(
+    : firmCables(
         given.wires,
         new Set(
           [
@@ -96,13 +96,13 @@ export function layTable(given: Given): Laid {
     sharing,
     firm,
   );
-  const owned = [...given.owned].map(([lead, count]) => ({ lead, count }));
-  const ownedAt = (lead: string) => owned.findIndex((one) => one.lead === lead);
+  const owned = [...given.owned].map(([cable, count]) => ({ cable, count }));
+  const ownedAt = (cable: string) => owned.findIndex((one) => one.cable === cable);
   const joined = new Set([
     ...shapes.flatMap((shape) => (shape.kind === 'loose' ? [] : shape.targets.map((target) => target.name))),
     ...ports.flatMap((one) => (one.behind >= 0 ? one.ports.map((port) => port.name) : [])),
   ]);
-  const settled = settledLeads(given.wires, ports, joined);
+  const settled = settledCables(given.wires, ports, joined);
   const ends: EndClass[] = [];
   const endAt = new Map<string, number>();
   const cells = shapes.map((shape): Cell => {
@@ -124,9 +124,9 @@ export function layTable(given: Given): Laid {
           );
     const reverse =
       shape.kind === 'direct' && shape.targets.every(({ name }) => (firm.portOf.get(name) ?? null) === null)
-        ? leadBetween('reverse', 'sata', shape.targets[0]!.kind)
+        ? cableKindBetween('reverse', 'sata', shape.targets[0]!.kind)
         : undefined;
-    const leads = shape.targets.flatMap((target) => settled.toTarget.get(target.name) ?? []);
+    const cables = shape.targets.flatMap((target) => settled.toTarget.get(target.name) ?? []);
     return {
       kind: shape.kind,
       group: shape.group,
@@ -140,11 +140,11 @@ export function layTable(given: Given): Laid {
       home: count(),
       put: count('put'),
       held: count('held'),
-      fedFrom: leads.filter((one) => !one.reverse).map((one) => one.port),
+      fedFrom: cables.filter((one) => !one.reverse).map((one) => one.port),
       feeds,
       reverse: reverse?.id ?? null,
-      wasReverse: leads.some((one) => one.reverse),
-      joinedFrom: leads.flatMap((one) => (one.reverse ? one.ports : [])),
+      wasReverse: cables.some((one) => one.reverse),
+      joinedFrom: cables.flatMap((one) => (one.reverse ? one.ports : [])),
       ends:
         shape.kind !== 'loose'
           ? []
@@ -153,7 +153,7 @@ export function layTable(given: Given): Laid {
               const bare = !shape.group.group.backplane;
               const kind = bare ? driveConnector(one.units[0]!.part) : shape.targets[0]!.kind;
               const inside = bare || shape.targets[0]!.inside;
-              // Ends that a lead may be tied to: a drive's own, or the connector of the one bay of a cell.
+              // Ends that a cable may be tied to: a drive's own, or the connector of the one bay of a cell.
               const own = bare ? [endName(one.units[0]!)] : shape.tied ? [shape.tied] : [];
               const key = `${i}|${kind}|${bare}|${inside}|${shape.box}|${shape.gb}|${shape.tied ?? ''}`;
               let at = endAt.get(key);
@@ -174,7 +174,7 @@ export function layTable(given: Given): Laid {
                       port.ports.map(({ name }) => name),
                       own,
                     )
-                      ? endLead(one, kind, bare, inside, shape, port)
+                      ? endCable(one, kind, bare, inside, shape, port)
                       : null,
                   ),
                 });
@@ -206,7 +206,7 @@ export function layTable(given: Given): Laid {
   };
 }
 
-/** Bays with a connector each: those whose lead was put or held are cells of their own. */
+/** Bays with a connector each: those whose cable was put or held are cells of their own. */
 function tiedApart(shape: Shape, firm: Firm): Shape[] {
   if (shape.kind !== 'loose' || shape.targets.length === 0) return [shape];
   const targetOf = (bay: Bay) => shape.targets[Math.min(bay.n - 1, shape.targets.length - 1)]!;
@@ -219,7 +219,7 @@ function tiedApart(shape: Shape, firm: Firm): Shape[] {
 }
 
 type Shape = {
-  /** The connector that a lead put or held ends at, where it makes a cell of its own. */
+  /** The connector that a cable put or held ends at, where it makes a cell of its own. */
   readonly tied?: string;
   readonly kind: Cell['kind'];
   readonly group: BayGroupHere;
@@ -371,7 +371,7 @@ function feedsExpander(one: PortClass, outlets: readonly HostPort[], firm: Firm)
   const [port, first] = [one.ports[0]!, outlets[0]!];
   return (
     one.behind < 0 &&
-    !!leadBetween('straight', one.kind, first.kind) &&
+    !!cableKindBetween('straight', one.kind, first.kind) &&
     one.lanes >= first.fullLanes &&
     port.carries.includes('sas') &&
     reaches(port, first.inside, first.box) &&
@@ -390,19 +390,19 @@ type Settled = {
   >;
 };
 
-/** Settled leads by what they feed; those of one lane and breakouts are noted on their class of ports. */
-function settledLeads(wires: Layout['wires'], ports: readonly PortClass[], joined: ReadonlySet<string>): Settled {
+/** Settled cables by what they feed; those of one lane and breakouts are noted on their class of ports. */
+function settledCables(wires: Layout['wires'], ports: readonly PortClass[], joined: ReadonlySet<string>): Settled {
   const classOf = new Map(
     ports.flatMap((one, i) => (one.first === i ? one.ports.map((port) => [port.name, i] as const) : [])),
   );
   const toTarget = new Map<string, { port: number; ports: number[]; reverse: boolean }[]>();
   for (const wire of wires) {
-    const lead = leadById(wire.lead);
+    const cable = cableKindById(wire.cable);
     const port = classOf.get(printSpot(wire.host[0]!));
-    if (!lead || port === undefined) continue;
+    if (!cable || port === undefined) continue;
     const single = ports[port]!.single as Map<string, number>;
     if (!wire.device.some((device) => joined.has(printSpot(device))))
-      single.set(wire.lead, (single.get(wire.lead) ?? 0) + 1);
+      single.set(wire.cable, (single.get(wire.cable) ?? 0) + 1);
     else
       for (const device of wire.device)
         toTarget.set(printSpot(device), [
@@ -410,7 +410,7 @@ function settledLeads(wires: Layout['wires'], ports: readonly PortClass[], joine
           {
             port,
             ports: wire.host.flatMap((host) => classOf.get(printSpot(host)) ?? []),
-            reverse: lead.shape === 'reverse',
+            reverse: cable.shape === 'reverse',
           },
         ]);
   }
@@ -422,12 +422,12 @@ function feedsOf(
   shape: Shape,
   classes: readonly DriveClass[],
   ports: readonly PortClass[],
-  ownedAt: (lead: string) => number,
+  ownedAt: (cable: string) => number,
 ): Feed[] {
   return ports.flatMap((one, port): Feed[] => {
     const first = one.ports[0]!;
-    const lead = leadBetween('straight', one.kind, target.kind);
-    if (!lead || one.lanes < target.lanes || !reaches(first, target.inside, shape.box)) return [];
+    const cable = cableKindBetween('straight', one.kind, target.kind);
+    if (!cable || one.lanes < target.lanes || !reaches(first, target.inside, shape.box)) return [];
     const { backplane } = shape.group.group;
     if (backplane?.type === 'expander' && !(target.lanes > 1 ? first.carries.includes('sas') : first.multiplier))
       return [];
@@ -436,7 +436,7 @@ function feedsOf(
       (drive, i) =>
         shape.takes(classes[i]!.units[0]!) > 0 &&
         first.carries.includes(speaks(drive.protocol)) &&
-        lead.carries.includes(speaks(drive.protocol)),
+        cable.carries.includes(speaks(drive.protocol)),
     );
     if (!serves.some(Boolean)) return [];
     const gb = Math.min(first.gbPerLane, shape.gb);
@@ -454,8 +454,8 @@ function feedsOf(
     return [
       {
         port,
-        lead: lead.id,
-        owned: ownedAt(lead.id),
+        cable: cable.id,
+        owned: ownedAt(cable.id),
         serves,
         lossMBps:
           shape.kind === 'shared'
@@ -467,7 +467,7 @@ function feedsOf(
   });
 }
 
-/** A lead inside stays in its box; one outside goes from box to box. */
+/** A cable inside stays in its box; one outside goes from box to box. */
 const reaches = (port: HostPort, inside: boolean, box: string | null) =>
   port.inside === inside && (!inside || port.box === box);
 
@@ -475,7 +475,7 @@ function expanderCell(
   unit: PlannedUnit,
   ports: readonly PortClass[],
   settled: Settled,
-  ownedAt: (lead: string) => number,
+  ownedAt: (cable: string) => number,
   firm: Firm,
 ): ExpanderCell {
   const outlets = ports.find((one) => one.behind >= 0 && one.ports[0]!.unit === unit)!.ports;
@@ -485,12 +485,12 @@ function expanderCell(
     );
   const feeds = ports.flatMap((one, port) => {
     if (!feedsExpander(one, outlets, firm)) return [];
-    const lead = leadBetween('straight', one.kind, outlets[0]!.kind)!;
+    const cable = cableKindBetween('straight', one.kind, outlets[0]!.kind)!;
     return [
       {
         port,
-        lead: lead.id,
-        owned: ownedAt(lead.id),
+        cable: cable.id,
+        owned: ownedAt(cable.id),
         serves: [],
         lossMBps: [],
         carriesMBps: uplinkOf(one, outlets[0]!),
@@ -506,18 +506,18 @@ function expanderCell(
   };
 }
 
-function endLead(
+function endCable(
   drive: DriveClass,
   kind: EndClass['kind'],
   bare: boolean,
   inside: boolean,
   shape: Shape,
   one: PortClass,
-): EndLead | null {
+): EndCable | null {
   const first = one.ports[0]!;
   if (!first.carries.includes(drive.protocol) || !reaches(first, inside, shape.box)) return null;
   const wide = one.lanes >= 4 && drive.protocol !== 'pcie';
-  const lead = leadBetween(wide ? 'forward' : 'straight', one.kind, kind);
+  const cable = cableKindBetween(wide ? 'forward' : 'straight', one.kind, kind);
   const lossMBps = Math.max(
     0,
     Math.round(
@@ -526,11 +526,11 @@ function endLead(
           (drive.protocol === 'pcie' ? Math.min(drive.units[0]!.part.lanes, one.lanes) : 1),
     ),
   );
-  if (!lead) return null;
+  if (!cable) return null;
   return {
-    lead: lead.id,
+    cable: cable.id,
     lossMBps,
-    also: wide && bare && kind === 'sata' ? (leadBetween('forward', one.kind, 'sff-8482')?.id ?? null) : null,
+    also: wide && bare && kind === 'sata' ? (cableKindBetween('forward', one.kind, 'sff-8482')?.id ?? null) : null,
   };
 }
 

@@ -118,7 +118,7 @@ class CardSearch {
     private readonly wishes: Wishes,
     private readonly taken: ReadonlySet<string>,
     private readonly work: Work,
-    /** Cards with settled leads: which of them has a place matters. */ private readonly wired: ReadonlySet<string>,
+    /** Cards with settled cables: which of them has a place matters. */ private readonly wired: ReadonlySet<string>,
   ) {
     this.byId = unitsById(units);
     this.share = { left: work.left * SHARE };

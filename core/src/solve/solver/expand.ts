@@ -1,5 +1,5 @@
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
-import { leadById } from '../../links/cableKinds';
+import { cableKindById } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, type HostPort } from '../../links/ports';
 import type { CellPick, ExpanderPick, Pick, PortPick } from './layers';
 import type { Bay, Cell, DriveUnit, Table } from './table';
@@ -19,7 +19,7 @@ export type Expanded = {
 export function expand(table: Table, picks: readonly Pick[], wishes: Wishes, hint: Layout['wires']): Expanded {
   const cells = picks.filter((pick): pick is CellPick => pick.what === 'cell');
   const seated = seatDrives(table, cells, wishes);
-  const { wires, reached } = new Leads(table, picks, seated, hint).run();
+  const { wires, reached } = new Cables(table, picks, seated, hint).run();
   const seats = new Map(
     [...seated.at].map(([unit, place]): [string, Seat] => [unit.id, seatOf(unit, place.bay, wishes)]),
   );
@@ -38,7 +38,7 @@ const seatOf = (unit: DriveUnit, bay: Bay, wishes: Wishes): Seat => {
 type Place = { readonly cell: number; readonly bay: Bay };
 type Seated = {
   readonly at: ReadonlyMap<DriveUnit, Place>;
-  /** Drives of a cell by class, of those only that were dealt a lead. */ readonly of: (
+  /** Drives of a cell by class, of those only that were dealt a cable. */ readonly of: (
     cell: number,
     drive: number,
   ) => readonly DriveUnit[];
@@ -76,7 +76,7 @@ function seatDrives(table: Table, picks: readonly CellPick[], wishes: Wishes): S
         here.push(unit);
       }
     });
-  // Who got no lead still gets a bay where one is free: the builder sees it in its place, without a lead.
+  // Who got no cable still gets a bay where one is free: the builder sees it in its place, without a cable.
   table.drives.forEach((one, drive) => {
     for (const unit of [...loose[drive]!]) {
       const cell = table.cells
@@ -96,10 +96,10 @@ function seatDrives(table: Table, picks: readonly CellPick[], wishes: Wishes): S
 }
 
 type End = { readonly unit: DriveUnit; readonly ref: SpotRef; readonly name: string };
-type Lane = { readonly port: HostPort; readonly lane: number; readonly lead: string };
+type Lane = { readonly port: HostPort; readonly lane: number; readonly cable: string };
 
 /** Ports and lanes for what was counted. */
-class Leads {
+class Cables {
   private readonly wires: Wire[] = [];
   private readonly reached = new Set<string>();
   private readonly used = new Set<string>();
@@ -125,17 +125,17 @@ class Leads {
     );
     const singles = this.picks.filter((pick): pick is PortPick => pick.what === 'ports' && pick.ends.length > 0);
     // Ports that keep what is on them are spoken for before any are given out.
-    for (const pick of expanders) this.keep(pick.feed!.port, this.uplinkTargets(pick), pick.uplinks, pick.feed!.lead);
+    for (const pick of expanders) this.keep(pick.feed!.port, this.uplinkTargets(pick), pick.uplinks, pick.feed!.cable);
     for (const pick of cells)
       if (pick.feed)
         this.keep(
           pick.feed.port,
           this.table.cells[pick.cell]!.targets.map((target) => ({ name: target.name, ref: target.ref })),
           pick.uplinks,
-          pick.feed.lead,
+          pick.feed.cable,
         );
     const lanes = singles.map((pick) => this.keepSingles(pick));
-    for (const pick of expanders) this.feed(pick.feed!.port, this.uplinkTargets(pick), pick.uplinks, pick.feed!.lead);
+    for (const pick of expanders) this.feed(pick.feed!.port, this.uplinkTargets(pick), pick.uplinks, pick.feed!.cable);
     for (const pick of cells) {
       const cell = this.table.cells[pick.cell]!;
       if (pick.feed) {
@@ -143,7 +143,7 @@ class Leads {
           pick.feed.port,
           cell.targets.map((target) => ({ name: target.name, ref: target.ref })),
           pick.uplinks,
-          pick.feed.lead,
+          pick.feed.cable,
         );
         this.reach(pick, (drive) => pick.feed!.serves[drive]!);
       } else this.reverse(pick, cell);
@@ -164,34 +164,34 @@ class Leads {
 
   private readonly fed = new Map<string, HostPort>();
 
-  /** Settled leads from this class of ports to these connectors stay, up to as many as were dealt. */
-  private keep(port: number, targets: readonly { name: string; ref: SpotRef }[], most: number, lead: string): void {
+  /** Settled cables from this class of ports to these connectors stay, up to as many as were dealt. */
+  private keep(port: number, targets: readonly { name: string; ref: SpotRef }[], most: number, cable: string): void {
     let kept = 0;
     for (const target of targets) {
       const was = this.old.get(target.name);
       const from =
-        was && was.wire.lead === lead
+        was && was.wire.cable === cable
           ? this.table.ports[port]!.ports.find((one) => one.name === printSpot(was.wire.host[0]!))
           : undefined;
       if (!from || kept === most || this.used.has(from.name)) continue;
       kept++;
-      this.spend(from, target, lead);
+      this.spend(from, target, cable);
     }
   }
 
-  private spend(from: HostPort, target: { name: string; ref: SpotRef }, lead: string): void {
+  private spend(from: HostPort, target: { name: string; ref: SpotRef }, cable: string): void {
     this.used.add(from.name);
     this.used.add(target.name);
     this.fed.set(target.name, from);
-    this.wires.push({ lead, host: [from.ref], device: [target.ref], how: 'solved' });
+    this.wires.push({ cable, host: [from.ref], device: [target.ref], how: 'solved' });
   }
 
-  private feed(port: number, targets: readonly { name: string; ref: SpotRef }[], most: number, lead: string): void {
+  private feed(port: number, targets: readonly { name: string; ref: SpotRef }[], most: number, cable: string): void {
     let left = most - targets.filter((target) => this.fed.has(target.name)).length;
     for (const target of targets) {
       if (left <= 0) return;
       if (this.fed.has(target.name) || this.used.has(target.name)) continue;
-      this.spend(this.free(port)!, target, lead);
+      this.spend(this.free(port)!, target, cable);
       left--;
     }
   }
@@ -201,11 +201,14 @@ class Leads {
   }
 
   private reverse(pick: CellPick, cell: Cell): void {
-    const lead = cell.reverse!;
+    const cable = cell.reverse!;
     const target = cell.targets[0]!;
     const was = this.old.get(target.name);
     const before = new Map(
-      (was?.wire.lead === lead ? was.wire.host : []).map((host, i) => [was!.wire.lanes?.[i] ?? i + 1, printSpot(host)]),
+      (was?.wire.cable === cable ? was.wire.host : []).map((host, i) => [
+        was!.wire.lanes?.[i] ?? i + 1,
+        printSpot(host),
+      ]),
     );
     // By class of drives: who had a strand keeps it where its port is still joined for that class.
     const wanted = new Map<number, number[]>();
@@ -229,7 +232,7 @@ class Leads {
     for (const { unit } of ends) this.reached.add(unit.id);
     this.used.add(target.name);
     this.wires.push({
-      lead,
+      cable,
       host: ends.map(({ host }) => host.ref),
       device: [target.ref],
       lanes: ends.map(({ lane }) => lane),
@@ -249,32 +252,32 @@ class Leads {
     return ((this.seated.at.get(unit)!.bay.n - 1) % cell.group.group.backplane!.baysPerConnector) + 1;
   }
 
-  /** The ports of a class that go on carrying the lead they carried, with every lane that makes. */
+  /** The ports of a class that go on carrying the cable they carried, with every lane that makes. */
   private keepSingles(pick: PortPick): Lane[] {
-    const wide = (lead: string) => leadById(lead)!.shape === 'forward';
-    return [...pick.leads].flatMap(([lead, count]) =>
+    const wide = (cable: string) => cableKindById(cable)!.shape === 'forward';
+    return [...pick.cables].flatMap(([cable, count]) =>
       this.table.ports[pick.port]!.ports.filter(
-        (one) => !this.used.has(one.name) && this.oldAtPort.get(one.name)?.lead === lead,
+        (one) => !this.used.has(one.name) && this.oldAtPort.get(one.name)?.cable === cable,
       )
         .slice(0, count)
         .flatMap((port): Lane[] => {
           this.used.add(port.name);
-          return wide(lead) ? [1, 2, 3, 4].map((lane) => ({ port, lane, lead })) : [{ port, lane: 1, lead }];
+          return wide(cable) ? [1, 2, 3, 4].map((lane) => ({ port, lane, cable })) : [{ port, lane: 1, cable }];
         }),
     );
   }
 
-  /** Ends of drives with a lead each: their old lane where it is there, then the first that serves them. */
+  /** Ends of drives with a cable each: their old lane where it is there, then the first that serves them. */
   private dealEnds(picks: readonly PortPick[], kept: readonly Lane[][]): void {
     const lanes = picks.map((pick, i) => {
       const all = [...kept[i]!];
-      for (const [lead, count] of pick.leads) {
-        const forward = leadById(lead)!.shape === 'forward';
-        const have = new Set(all.filter((lane) => lane.lead === lead).map((lane) => lane.port.name)).size;
+      for (const [cable, count] of pick.cables) {
+        const forward = cableKindById(cable)!.shape === 'forward';
+        const have = new Set(all.filter((lane) => lane.cable === cable).map((lane) => lane.port.name)).size;
         for (let more = have; more < count; more++) {
           const port = this.free(pick.port)!;
           this.used.add(port.name);
-          all.push(...(forward ? [1, 2, 3, 4] : [1]).map((lane) => ({ port, lane, lead })));
+          all.push(...(forward ? [1, 2, 3, 4] : [1]).map((lane) => ({ port, lane, cable })));
         }
       }
       return all;
@@ -297,14 +300,14 @@ class Leads {
       if (borrowed) lent[i]!--;
       this.reached.add(end.unit.id);
     };
-    // Whether an end may go on a lane: by its own lead, or on loan by a breakout with SAS tails.
+    // Whether an end may go on a lane: by its own cable, or on loan by a breakout with SAS tails.
     const suits = (i: number, e: number, lane: Lane): 'own' | 'lent' | null => {
       const serves = this.table.ends[e]!.serves[picks[i]!.port]!;
       return (quota[i]!.get(e) ?? 0) <= 0
         ? null
-        : lane.lead === serves.lead
+        : lane.cable === serves.cable
           ? 'own'
-          : lane.lead === serves.also && lent[i]! > 0
+          : lane.cable === serves.also && lent[i]! > 0
             ? 'lent'
             : null;
     };
@@ -343,14 +346,14 @@ class Leads {
     const forward = new Map<string, { lane: Lane; end: End }[]>();
     for (const [name, lane] of got) {
       const end = ends.get(name)!;
-      if (leadById(lane.lead)!.shape === 'forward')
+      if (cableKindById(lane.cable)!.shape === 'forward')
         forward.set(lane.port.name, [...(forward.get(lane.port.name) ?? []), { lane, end }]);
-      else this.wires.push({ lead: lane.lead, host: [lane.port.ref], device: [end.ref], how: 'solved' });
+      else this.wires.push({ cable: lane.cable, host: [lane.port.ref], device: [end.ref], how: 'solved' });
     }
     for (const tails of forward.values()) {
       tails.sort((a, b) => a.lane.lane - b.lane.lane);
       this.wires.push({
-        lead: tails[0]!.lane.lead,
+        cable: tails[0]!.lane.cable,
         host: [tails[0]!.lane.port.ref],
         device: tails.map(({ end }) => end.ref),
         lanes: tails.map(({ lane }) => lane.lane),
@@ -359,16 +362,16 @@ class Leads {
     }
   }
 
-  /** A lead that is the same as before keeps how it came about, and the list its order. */
+  /** A cable that is the same as before keeps how it came about, and the list its order. */
   private sorted(): Wire[] {
     const nameOf = (wire: Wire) =>
-      `${wire.lead}|${wire.host.map(printSpot).join()}|` +
+      `${wire.cable}|${wire.host.map(printSpot).join()}|` +
       `${wire.device.map(printSpot).join()}|${wire.lanes?.join() ?? ''}`;
     const old = new Map(this.hint.map((wire) => [nameOf(wire), wire]));
-    // A breakout with more or fewer tails than it had is the same lead.
-    const firm = this.hint.filter((wire) => wire.how !== 'solved' && leadById(wire.lead)?.shape === 'forward');
+    // A breakout with more or fewer tails than it had is the same cable.
+    const firm = this.hint.filter((wire) => wire.how !== 'solved' && cableKindById(wire.cable)?.shape === 'forward');
     const howOf = (wire: Wire) =>
-      (leadById(wire.lead)?.shape === 'forward'
+      (cableKindById(wire.cable)?.shape === 'forward'
         ? firm.find(
             (one) =>
               printSpot(one.host[0]!) === printSpot(wire.host[0]!) &&

@@ -1,5 +1,5 @@
 import type { Dealing, Layer, Emit } from './search';
-import { BOOT_OFF_BOARD, burdenOf, LEAD_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
+import { BOOT_OFF_BOARD, burdenOf, CABLE_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { Bounds, type Offsets } from './bounds';
 import { isSpent, spend, type Work } from './work';
 import { strandsOf, type Strands } from './reverseBreakout';
@@ -30,14 +30,14 @@ export type ExpanderPick = {
   readonly uplinks: number;
 };
 /**
- * Of a class of ports: how many ends of each class it serves, how many leads of each kind, how many ends a breakout
+ * Of a class of ports: how many ends of each class it serves, how many cables of each kind, how many ends a breakout
  * with SAS tails serves besides its own.
  */
 export type PortPick = {
   readonly what: 'ports';
   readonly port: number;
   readonly ends: readonly (readonly [end: number, count: number])[];
-  readonly leads: ReadonlyMap<string, number>;
+  readonly cables: ReadonlyMap<string, number>;
   readonly lent: number;
 };
 export type Pick = CellPick | ExpanderPick | PortPick | { readonly what: 'rest' };
@@ -173,11 +173,11 @@ class Layers {
     for (let i = 0; i < state.length; i++) this.next[i] = state[i]!;
   }
 
-  /** Takes `count` leads, those in hand first, and returns what buying the others counts. */
-  private buy(lead: string, owned: number, count: number): number {
+  /** Takes `count` cables, those in hand first, and returns what buying the others counts. */
+  private buy(cable: string, owned: number, count: number): number {
     const have = owned < 0 ? 0 : Math.min(this.next[this.at.owned + owned]!, count);
     if (have > 0) this.next[this.at.owned + owned]! -= have;
-    return (count - have) * burdenOf(lead) * LEAD_TO_BUY;
+    return (count - have) * burdenOf(cable) * CABLE_TO_BUY;
   }
 
   /** Asks more of an expander; returns the MB/s that then pass its uplinks by. */
@@ -221,7 +221,7 @@ class Layers {
             this.copy(state);
             next[at.ports + feed.port]! -= uplinks;
             next[at.ports + feed.outlets[uplinks - 1]!] = expander.connectors - uplinks + 1;
-            const buy = this.buy(feed.lead, feed.owned, uplinks);
+            const buy = this.buy(feed.cable, feed.owned, uplinks);
             const kept = Math.min(uplinks, expander.fedFrom.filter((port) => port === feed.port).length);
             emit(next, 0, 0, buy + (expander.fedFrom.length - kept) * MOVE, 0, {
               what: 'expander',
@@ -313,7 +313,7 @@ class Layers {
     return Math.max(0, seeking - this.baysAfter.get(cell)! - outside);
   }
 
-  /** What seating so many costs, lead aside: not fitting, puts and places left. */
+  /** What seating so many costs, cable aside: not fitting, puts and places left. */
   private seating(
     cell: Cell,
     seats: readonly number[],
@@ -374,7 +374,7 @@ class Layers {
             next,
             cost.a,
             cost.b,
-            cost.c + this.buy(feed.lead, feed.owned, uplinks) + moved * MOVE + partly,
+            cost.c + this.buy(feed.cable, feed.owned, uplinks) + moved * MOVE + partly,
             cost.taste,
             { what: 'cell', cell: index, seats, feed, uplinks, strands: null } satisfies Pick,
           );
@@ -402,7 +402,7 @@ class Layers {
   /** Single SATA ports joined on one connector; each serves one bay. */
   private inReverse(
     cell: Cell,
-    lead: string,
+    cable: string,
     index: number,
     state: State,
     ways: readonly (readonly number[])[],
@@ -422,21 +422,21 @@ class Layers {
         : [],
     );
     if (singles.length === 0) return;
-    const mine = owned.findIndex((one) => one.lead === lead);
+    const mine = owned.findIndex((one) => one.cable === cable);
     for (const seats of ways) {
       const waiting = seats.reduce(
         (sum, count, i) => sum + (drives[i]!.protocol === 'sata' && cell.takes[i] !== 0 ? count : 0),
         0,
       );
       for (let many = Math.min(waiting, 4); many >= 1 && !this.enough(0); many--)
-        this.joined(cell, lead, mine, index, state, seats, many, singles, emit);
+        this.joined(cell, cable, mine, index, state, seats, many, singles, emit);
     }
   }
 
   /** How many ports of each class join for so many drives. */
   private joined(
     cell: Cell,
-    lead: string,
+    cable: string,
     mine: number,
     index: number,
     state: State,
@@ -464,7 +464,7 @@ class Layers {
         const strands = this.strands(cell, seats, taken);
         const b = cost.b + strands.lostMBps * MB_LOST + strands.offBoard * BOOT_OFF_BOARD;
         const c =
-          cost.c + this.buy(lead, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0);
+          cost.c + this.buy(cable, mine, 1) + cell.fedFrom.length * MOVE + (many < cell.bays.length ? PARTLY_USED : 0);
         // Of ways as good the strands stay in the ports they were in.
         const kept = taken.reduce(
           (sum, [p, count]) => sum + Math.min(count, cell.joinedFrom.filter((one) => one === p).length),
@@ -550,7 +550,7 @@ class Layers {
           counts[nth] = 0;
         };
         go(0, lanes);
-        // The first few may all want more leads than there are ports for; none at all goes always.
+        // The first few may all want more cables than there are ports for; none at all goes always.
         if (this.few)
           this.onPorts(
             p,
@@ -584,27 +584,27 @@ class Layers {
     } = this;
     const port = ports[p]!;
     const wasOn = this.countsSettled(state, p);
-    const perLead = new Map<string, number>();
+    const perCable = new Map<string, number>();
     let [b, asked, total, either] = [0, 0, 0, 0];
     let lender: string | null = null;
     let borrower: string | null = null;
     counts.forEach((count, nth) => {
       const end = ends[served[nth]!]!;
-      const { lead, lossMBps, also } = end.serves[p]!;
+      const { cable, lossMBps, also } = end.serves[p]!;
       const drive = drives[end.drive]!;
       total += count;
       asked += count * drive.wishMBps;
       b += count * lossMBps * MB_LOST + (drive.boot && !port.onBoard ? count * BOOT_OFF_BOARD : 0);
       if (count === 0) return;
-      perLead.set(lead, (perLead.get(lead) ?? 0) + count);
+      perCable.set(cable, (perCable.get(cable) ?? 0) + count);
       if (also) {
         either += count;
         lender = also;
-        borrower = lead;
+        borrower = cable;
       }
     });
-    const emitLeads = (leads: ReadonlyMap<string, number>, partly: number, lent: number) => {
-      const used = [...leads.values()].reduce((sum, one) => sum + one, 0);
+    const emitCables = (cables: ReadonlyMap<string, number>, partly: number, lent: number) => {
+      const used = [...cables.values()].reduce((sum, one) => sum + one, 0);
       if (used > this.free(state, p)) return;
       this.copy(state);
       // Ports of a class that was looked at are not looked at again: what is left of them is no part of a state.
@@ -614,32 +614,32 @@ class Layers {
       });
       if (!this.limit(port, total)) return;
       let buy = 0;
-      for (const [lead, count] of leads)
+      for (const [cable, count] of cables)
         buy += this.buy(
-          lead,
-          this.table.owned.findIndex((one) => one.lead === lead),
+          cable,
+          this.table.owned.findIndex((one) => one.cable === cable),
           count,
         );
       let moved = 0;
       if (wasOn)
-        for (const [lead, count] of ports[port.first]!.single) moved += Math.max(0, count - (leads.get(lead) ?? 0));
+        for (const [cable, count] of ports[port.first]!.single) moved += Math.max(0, count - (cables.get(cable) ?? 0));
       emit(next, 0, b + this.ask(port, asked) * MB_LOST, buy + moved * MOVE + partly * PARTLY_USED, 0, {
         what: 'ports',
         port: p,
         ends: served.map((end, nth) => [end, counts[nth]!] as const).filter(([, count]) => count > 0),
-        leads,
+        cables,
         lent,
       } satisfies Pick);
     };
     const wide = port.lanes >= 4;
-    const forward = [...perLead].filter(([lead]) => wide && lead.startsWith('forward'));
-    const straight = [...perLead].filter(([lead]) => !wide || !lead.startsWith('forward'));
+    const forward = [...perCable].filter(([cable]) => wide && cable.startsWith('forward'));
+    const straight = [...perCable].filter(([cable]) => !wide || !cable.startsWith('forward'));
     const base = new Map(straight);
     if (forward.length === 0) {
-      emitLeads(base, 0, 0);
+      emitCables(base, 0, 0);
       return;
     }
-    // SATA drives may take tails of a breakout for SAS drives: every number lent is tried, and leads more than needed
+    // SATA drives may take tails of a breakout for SAS drives: every number lent is tried, and cables more than needed
     // where more were settled.
     for (let lent = 0; lent <= (lender ? either : 0); lent++) {
       const lanes = new Map(forward);
@@ -648,31 +648,31 @@ class Layers {
         lanes.set(lender, (lanes.get(lender) ?? 0) + lent);
       }
       const need = [...lanes].filter(([, count]) => count > 0);
-      this.breakouts(port, need, (leads, partly) => emitLeads(new Map([...base, ...leads]), partly, lent));
+      this.breakouts(port, need, (cables, partly) => emitCables(new Map([...base, ...cables]), partly, lent));
     }
   }
 
-  /** Breakouts for lanes by lead: as few as serve them, or up to as many as were there. */
+  /** Breakouts for lanes by cable: as few as serve them, or up to as many as were there. */
   private breakouts(
     port: PortClass,
     need: readonly (readonly [string, number])[],
-    each: (leads: readonly (readonly [string, number])[], partly: number) => void,
+    each: (cables: readonly (readonly [string, number])[], partly: number) => void,
   ): void {
-    const go = (nth: number, leads: readonly (readonly [string, number])[], partly: number) => {
+    const go = (nth: number, cables: readonly (readonly [string, number])[], partly: number) => {
       if (nth === need.length) {
-        each(leads, partly);
+        each(cables, partly);
         return;
       }
-      const [lead, lanes] = need[nth]!;
+      const [cable, lanes] = need[nth]!;
       const fewest = Math.ceil(lanes / 4);
       for (
         let count = fewest;
-        count <= Math.min(lanes, Math.max(fewest, this.table.ports[port.first]!.single.get(lead) ?? 0));
+        count <= Math.min(lanes, Math.max(fewest, this.table.ports[port.first]!.single.get(cable) ?? 0));
         count++
       )
         go(
           nth + 1,
-          [...leads, [lead, count]],
+          [...cables, [cable, count]],
           partly +
             count -
             Math.floor(count === fewest ? lanes / 4 : Math.min(lanes / 4, Math.floor((lanes - count) / 3))),

@@ -1,11 +1,12 @@
 import { LOOSE, OUT } from './roles';
-import { BOOT_OFF_BOARD, LEAD_TO_BUY, MB_LOST, type Score } from './score';
+import { BOOT_OFF_BOARD, CABLE_TO_BUY, MB_LOST, type Score } from './score';
 
 /**
  * What is left to deal with, for a bound. In `a` for certain: `nowhere` for drives no bay takes, `lost`
- * for drives no lead could serve. Of all drives, and of each kind that the same bays take, `seeking`
+ * for drives no cable could serve. Of all drives, and of each kind that the same bays take, `seeking`
  * want one of `bays`; and of all and of each
- * protocol so many are `waiting` for a lead, `reach` of which find a bay and a lane in one box at most. Then leads that
+ * protocol so many are `waiting` for a cable, `reach` of which find a bay and a lane in one box at most. Then cables
+ * that
  * could serve
  * them, by how many each does.
  */
@@ -24,15 +25,15 @@ export type Room = {
     readonly mbPerS: number;
     /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number;
   } | null;
-  /** What all that wait for a place or lead wish, over all the ports there are; `apart` is none. */
+  /** What all that wait for a place or cable wish, over all the ports there are; `apart` is none. */
   readonly whole: {
     readonly wishes: readonly (readonly [mbPerS: number, count: number])[];
     readonly apart: number;
     readonly mbPerS: number;
   };
   /**
-   * What leads apart from shared uplinks carry: straight ones from so many `own` ports of cards four drives each, those
-   * from expander cards so many MB/s in all; null where not reckoned.
+   * What cables apart from shared uplinks carry: straight ones from so many `own` ports of cards four drives each,
+   * those from expander cards so many MB/s in all; null where not reckoned.
    */
   readonly carry: { readonly own: number; readonly expanderMBps: number; readonly driveMBps: number } | null;
   /** Boot drives waiting, and lanes of the board's own ports for them; null where those are not all of one lane. */
@@ -73,10 +74,10 @@ function askedWithout({ wishes, apart }: Room['whole'], out: number): number {
 const lostOver = (over: Room['whole'], out: number): number => Math.max(0, askedWithout(over, out) - over.mbPerS);
 
 /**
- * What leads for so many drives burden at least, where `asked` MB/s are asked and no more than so many lost: for every
+ * What cables for so many drives burden at least, where `asked` MB/s are asked and no more than so many lost: for every
  * number of drives that is behind shared uplinks.
  */
-function fewestLeads(
+function fewestCables(
   { shared, straight, breakouts, narrow, carry }: Room,
   waiting: number,
   askedMBps: number,
@@ -89,11 +90,11 @@ function fewestLeads(
   const holds = cells.reduce((sum, many) => sum + many, 0);
   const behind = Math.min(waiting, holds);
   const asked = askedBy(narrow, behind);
-  // What shared uplinks do not carry goes over other leads.
+  // What shared uplinks do not carry goes over other cables.
   const elsewhere = carry ? askedMBps - lostMBps - (narrow?.mbPerS ?? 0) : 0;
-  // Leads from single ports for the boot drives serve others too.
+  // Cables from single ports for the boot drives serve others too.
   const onBoard = 4 * Math.ceil(boots / 4);
-  const forBoots = splitLeads(boots, breakouts);
+  const forBoots = splitCables(boots, breakouts);
   // The largest cells hold the drives; one less is wanted whenever the others hold them all.
   let [wanted, held] = [cells.length, holds];
   for (let n = behind; n >= 0; n--) {
@@ -102,17 +103,17 @@ function fewestLeads(
       narrow && narrow.most > 0 ? Math.max(wanted, Math.ceil((asked(n) - lostMBps) / narrow.most)) : wanted;
     if (uplinks >= fewest) continue;
     const apart = waiting - n - onBoard;
-    const leads =
+    const cables =
       carry && elsewhere > 0
-        ? carryingLeads(apart, elsewhere - onBoard * carry.driveMBps, plainly, breakouts, carry)
-        : apartLeads(Math.max(0, apart), plainly, breakouts);
-    fewest = Math.min(fewest, uplinks + forBoots + leads);
+        ? carryingCables(apart, elsewhere - onBoard * carry.driveMBps, plainly, breakouts, carry)
+        : apartCables(Math.max(0, apart), plainly, breakouts);
+    fewest = Math.min(fewest, uplinks + forBoots + cables);
   }
   return fewest;
 }
 
-/** Leads for so many drives and so many MB/s: straight ones first, for as long as more of them spare others. */
-function carryingLeads(
+/** Cables for so many drives and so many MB/s: straight ones first, for as long as more of them spare others. */
+function carryingCables(
   drives: number,
   mbPerS: number,
   straight: number,
@@ -123,10 +124,10 @@ function carryingLeads(
   for (let plain = 0; plain <= straight; plain++) {
     const carried =
       4 * driveMBps * Math.min(plain, own) + Math.min(expanderMBps, 4 * driveMBps * Math.max(0, plain - own));
-    const leads =
-      plain + splitLeads(Math.max(0, drives - 4 * plain, Math.ceil((mbPerS - carried) / driveMBps)), breakouts);
-    if (leads > fewest) break;
-    fewest = leads;
+    const cables =
+      plain + splitCables(Math.max(0, drives - 4 * plain, Math.ceil((mbPerS - carried) / driveMBps)), breakouts);
+    if (cables > fewest) break;
+    fewest = cables;
   }
   return fewest;
 }
@@ -139,20 +140,20 @@ function askedBy(narrow: Room['narrow'], most: number): (n: number) => number {
   return (n) => sums[Math.min(n, sums.length - 1)]!;
 }
 
-function apartLeads(drives: number, straight: number, breakouts: number): number {
+function apartCables(drives: number, straight: number, breakouts: number): number {
   const plain = Math.min(Math.ceil(drives / 4), straight);
-  return plain + splitLeads(Math.max(0, drives - 4 * plain), breakouts);
+  return plain + splitCables(Math.max(0, drives - 4 * plain), breakouts);
 }
 
-/** A breakout burdens as two and serves four; for one or two drives single leads do as well. */
-function splitLeads(drives: number, breakouts: number): number {
+/** A breakout burdens as two and serves four; for one or two drives single cables do as well. */
+function splitCables(drives: number, breakouts: number): number {
   const split = Math.min(Math.floor(drives / 4), breakouts);
   const left = drives - 4 * split;
   return 2 * split + (split < breakouts ? Math.min(left, 2) : left);
 }
 
 /**
- * No way on from here costs less: drives past every lane there is stay out, and the leads that serve most serve first.
+ * No way on from here costs less: drives past every lane there is stay out, and the cables that serve most serve first.
  * Where `limit` is given, no more is reckoned than tells whether this is less.
  */
 export function least(sum: Score, room: Room | undefined, limit?: Score): Score {
@@ -166,7 +167,7 @@ export function least(sum: Score, room: Room | undefined, limit?: Score): Score 
   }
   const certain = sum.a + room.nowhere + outside;
   const lost = homeless > 0 ? 0 : room.lost;
-  // Who has no bay wants no lead: those lost may be among the homeless.
+  // Who has no bay wants no cable: those lost may be among the homeless.
   let waiting = total(room.waiting[0]!.ranked) - homeless;
   if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c };
   let [out, loose] = [0, 0];
@@ -186,6 +187,6 @@ export function least(sum: Score, room: Room | undefined, limit?: Score): Score 
   ];
   if (limit && (a !== limit.a || b !== limit.b)) return { a, b, c: sum.c };
   // Whoever comes out at this bound loses no more than this, and has its boot drives on the board.
-  const leads = fewestLeads(room, waiting, asked, lostMBps, Math.min(boots, room.board?.lanes ?? 0));
-  return { a, b, c: sum.c + Math.max(0, leads - room.owned) * LEAD_TO_BUY };
+  const cables = fewestCables(room, waiting, asked, lostMBps, Math.min(boots, room.board?.lanes ?? 0));
+  return { a, b, c: sum.c + Math.max(0, cables - room.owned) * CABLE_TO_BUY };
 }

@@ -10,7 +10,7 @@ export type Strands = {
 
 /**
  * The best use of single SATA ports joined on one connector: each serves one of the drives seated
- * there, by class. First fewest of rank without a lead, then MB/s, then boot drives on the board's own
+ * there, by class. First fewest of rank without a cable, then MB/s, then boot drives on the board's own
  * ports. There are four strands at most, so every way is looked at.
  */
 export function strandsOf(

@@ -1,8 +1,8 @@
 /**
  * How good a layout is, smallest first, packed into three whole numbers that are compared in turn.
  * `a` counts units without a place (data drives, boot drives, cards, others), then drives without a
- * lead (data, boot, others). `b` holds puts broken, units that mate but do not fit, MB/s lost and boot
- * drives off the board; `c` hot neighbours, leads to buy, moves and leads partly used. Scores of
+ * cable (data, boot, others). `b` holds puts broken, units that mate but do not fit, MB/s lost and boot
+ * drives off the board; `c` hot neighbours, cables to buy, moves and cables partly used. Scores of
  * independent choices add up.
  */
 export type Score = { readonly a: number; readonly b: number; readonly c: number };
@@ -21,7 +21,7 @@ export const MB_LOST = 2 ** 9;
 export const BOOT_OFF_BOARD = 1;
 
 export const HOT_PAIR = 2 ** 34;
-export const LEAD_TO_BUY = 2 ** 23;
+export const CABLE_TO_BUY = 2 ** 23;
 export const MOVE = 2 ** 11;
 export const PARTLY_USED = 1;
 
@@ -48,7 +48,7 @@ export const LEVELS = [
   'mbLost',
   'bootOffBoard',
   'hotPairs',
-  'leadsToBuy',
+  'cablesToBuy',
   'moves',
   'partlyUsed',
 ] as const;
@@ -58,12 +58,12 @@ export function levelsOf({ a, b, c }: Score): number[] {
   return [
     ...digits(a, DATA_OUT, BOOT_OUT, CARD_OUT, REST_OUT, DATA_LOOSE, BOOT_LOOSE, REST_LOOSE),
     ...digits(b, PUT_BROKEN, MISFIT, MB_LOST, BOOT_OFF_BOARD),
-    ...digits(c, HOT_PAIR, LEAD_TO_BUY, MOVE, PARTLY_USED),
+    ...digits(c, HOT_PAIR, CABLE_TO_BUY, MOVE, PARTLY_USED),
   ];
 }
 
 /**
- * What a lead to buy counts: a breakout as two, since it is dearer and its tails want routing. So a backplane is fed
+ * What a cable to buy counts: a breakout as two, since it is dearer and its tails want routing. So a backplane is fed
  * straight where it can be.
  */
-export const burdenOf = (lead: string): number => (lead.startsWith('straight') ? 1 : 2);
+export const burdenOf = (cable: string): number => (cable.startsWith('straight') ? 1 : 2);

@@ -6,7 +6,7 @@ import type { State } from './table';
 
 /**
  * Dealing as a chain of small choices. A state is what is left after some of them (drives of every
- * class, ports of every class, drives waiting for a lane, leads in hand); each layer makes one more
+ * class, ports of every class, drives waiting for a lane, cables in hand); each layer makes one more
  * choice and adds its cost. Two ways to one state differ in nothing later, so only the better is
  * kept: the best way through all layers is the best there is (Bellman's principle of optimality).
  * `taste` breaks ties that no level decides: own size first, data in hot-swap bays.
@@ -15,7 +15,9 @@ export type Emit = (next: State, a: number, b: number, c: number, taste: number,
 export type Layer = {
   /** `aLeft` is what may still be added to `a`: ways that add more need not be told. */
   readonly expand: (state: State, emit: Emit, aLeft: number) => void;
-  /** What is left before this layer: drives waiting, and leads that could serve them, by how many each does at most. */
+  /**
+   * What is left before this layer: drives waiting, and cables that could serve them, by how many each does at most.
+   */
   readonly room: (state: State) => Room;
 };
 type Node = {

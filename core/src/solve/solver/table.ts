@@ -5,7 +5,7 @@ import type { BayGroupHere } from './bayPlans';
 
 /**
  * The dealing's own view of a machine: counts of classes, no names. Built by `lay.ts`, read by `layers.ts`, turned into
- * seats and leads by `expand.ts`.
+ * seats and cables by `expand.ts`.
  */
 export type Table = {
   readonly drives: readonly DriveClass[];
@@ -13,8 +13,8 @@ export type Table = {
   readonly ports: readonly PortClass[];
   readonly ends: readonly EndClass[];
   readonly expanders: readonly ExpanderCell[];
-  /** Leads in hand, by lead. */
-  readonly owned: readonly { readonly lead: string; readonly count: number }[];
+  /** Cables in hand, by cable. */
+  readonly owned: readonly { readonly cable: string; readonly count: number }[];
   /** Controllers that might be given more drives than they take. */
   readonly limits: readonly { readonly unit: string; readonly most: number }[];
 };
@@ -39,7 +39,7 @@ export type Bay = {
 
 /**
  * Bays that a drive sees as one: those behind one connector (`direct`), behind an expander, bridge
- * or multiplier (`shared`), or those of a group where every bay has a lead of its own (`loose`).
+ * or multiplier (`shared`), or those of a group where every bay has a cable of its own (`loose`).
  * By class of drive: `takes` 0 not, 1 well, 2 without fitting; `home` had a place here and `held`, `put` of them.
  */
 export type Cell = {
@@ -57,7 +57,7 @@ export type Cell = {
   /** Lanes of a feeding connector, and what each carries towards the drives, Gb/s. */
   readonly lanes: number;
   readonly laneGb: number;
-  /** The port class of each settled lead to its targets. */
+  /** The port class of each settled cable to its targets. */
   readonly fedFrom: readonly number[];
   /** Whether ports of several single-lane sockets may join in reverse; the settled layout does so. */
   readonly reverse: string | null;
@@ -69,10 +69,10 @@ export type Cell = {
   readonly ends: readonly number[];
 };
 
-/** A straight lead from a class of ports: which drives it serves and what each loses on it. */
+/** A straight cable from a class of ports: which drives it serves and what each loses on it. */
 export type Feed = {
   readonly port: number;
-  readonly lead: string;
+  readonly cable: string;
   readonly owned: number;
   readonly serves: readonly boolean[];
   readonly lossMBps: readonly number[];
@@ -104,25 +104,25 @@ export type PortClass = {
   readonly behind: number;
   readonly first: number;
   readonly uplinkMBps: number;
-  /** Whether a lead was put or held here by hand. */
+  /** Whether a cable was put or held here by hand. */
   readonly firm: boolean;
-  /** Settled uses: single leads and breakouts by lead. */
+  /** Settled uses: single cables and breakouts by cable. */
   readonly single: ReadonlyMap<string, number>;
 };
 
 /** Single ends that wait for a lane: what can serve them, and what a drive loses there, by class of ports. */
 export type EndClass = {
-  /** The class of ports a lead put or held by hand ties it to, -1 where none. */ readonly tied: number;
+  /** The class of ports a cable put or held by hand ties it to, -1 where none. */ readonly tied: number;
   readonly drive: number;
   readonly box: string | null;
   readonly kind: ConnectorKind;
   readonly bare: boolean;
-  readonly serves: readonly (EndLead | null)[];
+  readonly serves: readonly (EndCable | null)[];
 };
-export type EndLead = {
-  readonly lead: string;
+export type EndCable = {
+  readonly cable: string;
   readonly lossMBps: number;
-  /** A breakout's other lead that serves it too, for SAS tails on SATA drives. */ readonly also: string | null;
+  /** A breakout's other cable that serves it too, for SAS tails on SATA drives. */ readonly also: string | null;
 };
 
 /** What is left while dealing, as counts; `Offsets` of `bounds.ts` says where each stands. */

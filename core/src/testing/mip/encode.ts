@@ -1,6 +1,6 @@
 import type { Layout } from '../../build/layout';
 import type { Problem } from '../../solve/problem';
-import { encodeLeads } from './leads';
+import { encodeCables } from './cables';
 import { Levels } from './levels';
 import { Program, type Sum } from './program';
 import { encodeSeats } from './seats';
@@ -18,6 +18,6 @@ export function encode(
   const program = new Program();
   const levels = new Levels();
   const seats = encodeSeats(program, levels, units, hint, base);
-  encodeLeads(program, levels, units, owned ?? new Map(), hint, seats);
+  encodeCables(program, levels, units, owned ?? new Map(), hint, seats);
   return { program, levels: levels.inTurn() };
 }

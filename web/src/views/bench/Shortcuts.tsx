@@ -4,8 +4,8 @@ import { useState } from 'react';
 const KEYS: readonly (readonly [string, string])[] = [
   ['Arrows', 'to the nearest place in that direction'],
   ['Page up, Page down', 'to the next feature'],
-  ['Enter', 'what goes there, or the sheet of what is there'],
-  ['/', 'search any part; it goes on the table'],
+  ['Enter', 'what fits there, or the sheet of what is there'],
+  ['/', 'add any part; it goes on the table'],
   ['S', 'snags'],
   ['T', 'tapes'],
   ['H', 'hold what is there, or release it'],

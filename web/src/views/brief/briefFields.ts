@@ -131,7 +131,7 @@ export const groupsFor = (build: Build): readonly Group[] => [
       ),
     ],
     numbers: [
-      wish('maxDepthMm', 'Depth', 'mm', 'Leave 60–80 mm behind it for leads and plugs.'),
+      wish('maxDepthMm', 'Depth', 'mm', 'Leave 60–80 mm behind it for cables and plugs.'),
       wish('maxWidthMm', 'Width', 'mm', 'A rack with slide rails takes 430–440 mm of body.'),
       wish('maxHeightMm', 'Height', 'mm', 'Leave a hand above it if covers lift off upwards.'),
       wish('rackUnits', 'Free rack units', 'U', 'One unit is 44.45 mm.', { whole: true }),

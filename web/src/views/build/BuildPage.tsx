@@ -68,9 +68,11 @@ export default function BuildPage() {
       ? 'There is no machine at this address. It may have been taken down.'
       : opening === 'failed'
         ? 'The server does not answer, and this browser keeps no copy of the machine.'
-        : error
-          ? problemOf(error).detail
-          : null;
+        : opening === 'unreadable'
+          ? 'This machine was saved by a later Inch Tower. Load this page anew to get that one; nothing was changed.'
+          : error
+            ? problemOf(error).detail
+            : null;
   return (
     <div>
       <Masthead />
@@ -79,7 +81,7 @@ export default function BuildPage() {
           <p role="alert">
             {words}{' '}
             <Link className="underline" to="/">
-              Back to the floor
+              Back to your machines
             </Link>
           </p>
         ) : (

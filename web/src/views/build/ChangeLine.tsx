@@ -10,7 +10,7 @@ const SAID: readonly (readonly [FigureId, string])[] = [
   ['power.idleWallW', 'idle'],
   ['power.peakWallW', 'peak'],
   ['sound.earIdleDb', ''],
-  ['cost.now', 'money'],
+  ['cost.now', 'price'],
   ['capacity.rawTb', 'raw'],
   ['ports.free', 'ports free'],
 ];
@@ -20,7 +20,7 @@ const SAID: readonly (readonly [FigureId, string])[] = [
  * the server.
  */
 export function ChangeLine({
-  hint = 'Click a place in the drawing to see what goes there.',
+  hint = 'Click a place in the drawing to see what fits there.',
 }: {
   readonly hint?: string;
 }) {

@@ -16,7 +16,7 @@ export function GiveOut() {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline">
-        Give out
+        Export
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={4} className="z-10 border border-ink bg-sheet text-[13.5px]">

@@ -168,7 +168,7 @@ function NotTaken({
     <Notice
       words={
         `${changes(mine)} not on the server: ${words} ` +
-        `${kept ? 'Kept in this browser' : 'Not kept in this browser either: leave this page open'}` +
+        `${kept ? 'Saved in this browser' : 'Not saved in this browser either: leave this page open'}` +
         `${again ? '; tried again by itself.' : '.'}`
       }
     >

@@ -12,13 +12,13 @@ import { WorkingTree } from './WorkingTree';
 type TapeOf = { readonly id: FigureId; readonly label: string; readonly limit: (build: Build) => number | undefined };
 /** Six tapes in fixed order; the limit is the brief's mark. */
 const TAPES: readonly TapeOf[] = [
-  { id: 'drives.room', label: 'Room for drives', limit: (build) => build.brief.drivesLater },
+  { id: 'drives.room', label: 'Free drive places', limit: (build) => build.brief.drivesLater },
   { id: 'power.idleWallW', label: 'Idle at the wall', limit: (build) => build.brief.idleW },
   { id: 'power.peakWallW', label: 'Peak at the wall', limit: (build) => build.brief.peakW },
-  { id: 'sound.earIdleDb', label: 'Sound at the ear', limit: (build) => build.brief.earDb },
+  { id: 'sound.earIdleDb', label: 'Noise at the ear', limit: (build) => build.brief.earDb },
   {
     id: 'cost.now',
-    label: 'Money now',
+    label: 'Price',
     limit: (build) =>
       build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency),
   },

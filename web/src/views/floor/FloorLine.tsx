@@ -72,7 +72,7 @@ const Machine = memo(function Machine({
           File<span className="sr-only"> of {name}</span>
         </a>
         <button type="button" className="plain min-h-6 hover:underline" onClick={() => onTakeDown(card)}>
-          Take down<span className="sr-only"> {name}</span>
+          Delete<span className="sr-only"> {name}</span>
         </button>
       </span>
     </li>

@@ -119,7 +119,7 @@ export function FloorPage() {
             New machine
           </button>
           <button type="button" className="press" onClick={() => file.current?.click()}>
-            Take in a build file
+            Import a build file
           </button>
           <input
             ref={file}
@@ -161,26 +161,26 @@ export function FloorPage() {
         {leaving && (
           <p
             role="alertdialog"
-            aria-label="Take down a machine"
+            aria-label="Delete a machine"
             className="mx-6 mt-3 flex flex-wrap items-center gap-3 border-l-4 border-warn bg-sheet px-3 py-2"
           >
             <span>
-              Take down “{leaving.card.name}” for good? Its file and all its revisions go with it
+              Delete “{leaving.card.name}” for good? Its file and all its revisions go with it
               {leaving.steps > 0
                 ? `, and ${leaving.steps === 1 ? '1 change' : `${leaving.steps} changes`} that never reached the server`
                 : ''}
               .
             </span>
             <button type="button" className="press" onClick={() => void takeDown(leaving)}>
-              Take it down
+              Delete it
             </button>
             <button type="button" className="press" autoFocus onClick={() => setLeaving(null)}>
-              Keep it
+              Cancel
             </button>
           </p>
         )}
         <KeptLine />
-        {isLoading && <p className="px-6 py-8 text-mid">Looking at the floor …</p>}
+        {isLoading && <p className="px-6 py-8 text-mid">Looking for your machines …</p>}
         {error && (
           <p role="alert" className="mx-6 mt-6 bg-sheet px-3 py-2">
             {problemOf(error).detail} Nothing you did is lost.{' '}

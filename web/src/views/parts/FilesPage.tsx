@@ -52,7 +52,7 @@ export default function FilesPage() {
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 gap-8 overflow-auto px-6 py-4 md:grid-cols-[minmax(0,1fr)_300px]">
       <section aria-label="In">
-        <h1 className="text-[19px] font-semibold">Take in parts</h1>
+        <h1 className="text-[19px] font-semibold">Import parts</h1>
         <p className="mt-1 max-w-[620px] text-mid">
           A file of sheets, JSON or CSV. Every row is looked at first: good ones can be taken in, what is wrong with the
           others is said line by line.
@@ -145,7 +145,7 @@ export default function FilesPage() {
               disabled={good.length === 0 || isLoading}
               onClick={() => void take()}
             >
-              Take in {countWords(good.length, 'good row')}
+              Import {countWords(good.length, 'good row')}
             </button>
           </>
         )}
@@ -156,7 +156,7 @@ export default function FilesPage() {
         )}
       </section>
       <section aria-label="Out">
-        <h2 className="text-[19px] font-semibold">Give out parts</h2>
+        <h2 className="text-[19px] font-semibold">Export parts</h2>
         <div className="mt-2 flex flex-col items-start gap-2 text-[13px]">
           <label>
             Which{' '}

@@ -122,10 +122,10 @@ export function OldMachine({ catalogue, onDone }: { readonly catalogue: OwnedCat
             disabled={taken.length === 0 || isLoading}
             onClick={() => void take()}
           >
-            Take in {taken.length}
+            Import {taken.length}
           </button>
           <button type="button" className="press" onClick={onDone}>
-            Leave it
+            Cancel
           </button>
         </div>
       </div>

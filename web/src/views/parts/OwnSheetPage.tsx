@@ -258,7 +258,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
             {saving ? 'Saving …' : 'Save the sheet'}
           </button>
           <button type="button" className="press" onClick={() => void navigate(-1)}>
-            Leave it
+            Cancel
           </button>
           {(problem ?? (draft.name && !made.ok ? made.words : null)) && (
             <p role="alert" className="bad min-w-0 flex-1 text-[13px]">

@@ -57,7 +57,7 @@ export default function StockPage() {
           aria-expanded={params.get('old') === '1'}
           onClick={() => setParams(params.get('old') === '1' ? {} : { old: '1' })}
         >
-          Take in an old machine
+          Import an old machine
         </button>
       </div>
       <p className="mt-1 max-w-[680px] text-mid">
@@ -276,7 +276,7 @@ function EntryForm({ catalogue, sheet: given, edited, onClose }: FormProps) {
           Save
         </button>
         <button type="button" className="press" onClick={onClose}>
-          Leave it
+          Cancel
         </button>
         {edited && (
           <button type="button" className="press ml-auto" onClick={() => void takeOut(edited)}>

@@ -26,7 +26,7 @@ export const KIND_WORDS: Readonly<Record<PartKind, string>> = {
   accelerator: 'Accelerators',
   carrier: 'Carrier cards',
   riser: 'Risers',
-  cable: 'Data leads',
+  cable: 'Data cables',
   powerAdapter: 'Power adapters',
   enclosure: 'Bridges',
   ups: 'UPS',

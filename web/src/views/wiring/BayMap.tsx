@@ -4,7 +4,7 @@ import { capacityWords } from '../../words/format';
 const WIDEST_PX = 660;
 const HIGHEST_PX = 420;
 
-/** The card to hang on the door: which drive is in which bay and on which lead, seen as the bays are reached. */
+/** The card to hang on the door: which drive is in which bay and on which cable, seen as the bays are reached. */
 export function BayMap({
   boxes,
   wiring,
@@ -14,21 +14,23 @@ export function BayMap({
   readonly wiring: Wiring;
   readonly name: string;
 }) {
-  const leadOf = new Map(
-    wiring.hosts.flatMap(({ leads }) => leads.flatMap((row) => row.drives.map((drive) => [drive, row.label] as const))),
+  const cableOf = new Map(
+    wiring.hosts.flatMap(({ cables }) =>
+      cables.flatMap((row) => row.drives.map((drive) => [drive, row.label] as const)),
+    ),
   );
   return (
     <section aria-label="Bay map">
       <h2 className="text-[17px] font-semibold">Bay map, {name || 'unnamed'}</h2>
-      <p className="text-[13px]">Mark, size and lead of every drive; the numbers are those of the bays.</p>
+      <p className="text-[13px]">Mark, size and cable of every drive; the numbers are those of the bays.</p>
       {boxes.map((box) => (
-        <BoxMap key={box.unit.id} box={box} leadOf={leadOf} />
+        <BoxMap key={box.unit.id} box={box} cableOf={cableOf} />
       ))}
     </section>
   );
 }
 
-function BoxMap({ box, leadOf }: { readonly box: SceneBox; readonly leadOf: ReadonlyMap<string, string> }) {
+function BoxMap({ box, cableOf }: { readonly box: SceneBox; readonly cableOf: ReadonlyMap<string, string> }) {
   const bays = (view: ViewName) =>
     projectBox(view, box).filter(({ solid }) => solid.what === 'bay' || solid.what === 'drive');
   // Bays that do not open to the front are reached from above.
@@ -52,7 +54,7 @@ function BoxMap({ box, leadOf }: { readonly box: SceneBox; readonly leadOf: Read
             ? [
                 drive.mark,
                 capacityWords((drive.part as { capacityBytes: number }).capacityBytes),
-                leadOf.get(drive.id) ?? 'no lead',
+                cableOf.get(drive.id) ?? 'no cable',
                 ...(solid.plugs === 'front' ? ['turned round'] : []),
               ]
             : [];

@@ -1,10 +1,10 @@
-import { Chip, fit, LeadRibbon, SocketRibbon, type RibbonProps } from './LeadRibbon';
+import { Chip, fit, CableRibbon, SocketRibbon, type RibbonProps } from './CableRibbon';
 import { SOURCE_WIDTH_PX, type HostBlock } from './ribbonLayout';
 
 /** Px from the edge of a card to where a torn link is torn. */
 const TEAR_PX = 84;
 
-/** The data paths as flat ribbons in fixed columns: drives, lead, port, card, link, source. */
+/** The data paths as flat ribbons in fixed columns: drives, cable, port, card, link, source. */
 export function Ribbons(props: RibbonProps) {
   const { picture, ui } = props;
   const { columns, heightPx, blocks, links, sources, uplink } = picture;
@@ -15,13 +15,13 @@ export function Ribbons(props: RibbonProps) {
       width={columns.width}
       height={heightPx}
       role="group"
-      aria-label="Wiring: every lead from its drives to the processor"
+      aria-label="Wiring: every cable from its drives to the processor"
       onMouseLeave={() => ui.point(null)}
     >
       {(
         [
           ['bays', 'DRIVES AND BAYS'],
-          ['lead', 'LEAD'],
+          ['cable', 'CABLE'],
           ['port', 'PORT'],
           ['host', 'CARD'],
           ['link', 'SLOT'],
@@ -110,7 +110,7 @@ function Host({ block, faded, ...props }: RibbonProps & { readonly block: HostBl
         </text>
         <text className="faint" x={columns.host + 8} y={middle + 13}>
           {host.mark}
-          {rows.length ? ` · ${rows.length} ${rows.length === 1 ? 'lead' : 'leads'}` : ''}
+          {rows.length ? ` · ${rows.length} ${rows.length === 1 ? 'cable' : 'cables'}` : ''}
         </text>
         {host.link && (
           <>
@@ -134,7 +134,7 @@ function Host({ block, faded, ...props }: RibbonProps & { readonly block: HostBl
         </text>
       )}
       {rows.map((one) => (
-        <LeadRibbon key={one.key} {...props} one={one} />
+        <CableRibbon key={one.key} {...props} one={one} />
       ))}
       {modules.map((one) => (
         <SocketRibbon key={one.key} {...props} one={one} />

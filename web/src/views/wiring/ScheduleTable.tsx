@@ -1,9 +1,9 @@
 import { scheduleCsv, type ScheduleLine } from '@inch-tower/core';
 import { saveFile } from '../saveFile';
 
-const TITLES = ['Label', 'From', 'To', 'Drives', 'Lead', 'Direction', 'Length', 'Where it is'] as const;
+const TITLES = ['Label', 'From', 'To', 'Drives', 'Cable', 'Direction', 'Length', 'Where it is'] as const;
 
-/** The schedule of leads: what is plugged where, with which lead; the same label at both ends. */
+/** The cable list: what is plugged where, with which cable; the same label at both ends. */
 export function ScheduleTable({
   lines,
   name,
@@ -20,16 +20,16 @@ export function ScheduleTable({
   readonly onPrint: (what: 'schedule' | 'bays') => void;
 }) {
   return (
-    <section aria-label="Schedule of leads" className="mt-3 border-t border-line px-2 pt-2 pb-6">
+    <section aria-label="Cable list" className="mt-3 border-t border-line px-2 pt-2 pb-6">
       <div className="flex items-center gap-2">
-        <h2 className="text-[15px] font-semibold">Schedule of leads</h2>
+        <h2 className="text-[15px] font-semibold">Cable list</h2>
         <span className="print-only text-[13px]">{name}</span>
         <span className="no-print ml-auto flex gap-1.5">
           <button
             type="button"
             className="press"
             disabled={lines.length === 0}
-            onClick={() => saveFile(`${name || 'machine'}-leads.csv`, scheduleCsv(lines), 'text/csv')}
+            onClick={() => saveFile(`${name || 'machine'}-cables.csv`, scheduleCsv(lines), 'text/csv')}
           >
             Save as CSV
           </button>
@@ -41,9 +41,9 @@ export function ScheduleTable({
           </button>
         </span>
       </div>
-      <p className="text-[13px] text-mid">Label both ends of a lead alike before it goes in.</p>
+      <p className="text-[13px] text-mid">Label both ends of a cable alike before it goes in.</p>
       {lines.length === 0 ? (
-        <p className="mt-2 text-[13px]">No lead is wanted yet.</p>
+        <p className="mt-2 text-[13px]">No cable is wanted yet.</p>
       ) : (
         <table className="mt-2 w-full border-collapse text-[12.5px]">
           <thead>

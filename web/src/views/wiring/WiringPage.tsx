@@ -10,7 +10,7 @@ import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
 import { BayMap } from './BayMap';
-import { LeadPane, LooseEnds } from './LeadPane';
+import { CablePane, LooseEnds } from './CablePane';
 import { columnsFor, keyOf, pictureOf } from './ribbonLayout';
 import { Ribbons } from './Ribbons';
 import { ScheduleTable } from './ScheduleTable';
@@ -19,7 +19,7 @@ import { useWiring } from './useWiring';
 
 const NARROWEST_PX = 700;
 
-/** How everything is plugged together: ribbons above, the schedule of leads below, the chosen lead beside them. */
+/** How everything is plugged together: ribbons above, the cable list below, the chosen cable beside them. */
 export default function WiringPage() {
   useUndoKeys();
   const build = useAppSelector((state) => state.bench.build)!;
@@ -34,10 +34,10 @@ export default function WiringPage() {
     () => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width)), open),
     [wired, width, open],
   );
-  const rows = wired?.wiring.hosts.flatMap(({ leads }) => leads) ?? [];
+  const rows = wired?.wiring.hosts.flatMap(({ cables }) => cables) ?? [];
   const put = (made: OtherPort['edit'] | OtherEnd['edit'], to: string) => {
     ui.setPicking(null);
-    dispatch(edit([made], `${ui.chosen?.label ?? 'Lead'} to ${to}`));
+    dispatch(edit([made], `${ui.chosen?.label ?? 'Cable'} to ${to}`));
   };
   const scene = useAppSelector(selectScene);
   const [printing, setPrinting] = useState<'schedule' | 'bays'>('schedule');
@@ -65,7 +65,9 @@ export default function WiringPage() {
         <Tapes />
         <ChangeLine
           hint={
-            'Every ribbon is a lead, as wide as what it carries; the dark part is what ' + 'its ' + 'drives could give.'
+            'Every ribbon is a cable, as wide as what it carries; the dark part is what ' +
+            'its ' +
+            'drives could give.'
           }
         />
       </div>
@@ -98,7 +100,7 @@ export default function WiringPage() {
               </div>
             ) : (
               <p className="p-6 text-mid">
-                Nothing to wire yet. With a board and drives in the machine every lead is drawn here.
+                Nothing to wire yet. With a board and drives in the machine every cable is drawn here.
               </p>
             ))}
           {wired && (
@@ -124,8 +126,8 @@ export default function WiringPage() {
             </div>
           )}
         </div>
-        <aside aria-label="Lead" className="no-print min-h-0 overflow-auto border-line md:border-l">
-          <LeadPane
+        <aside aria-label="Cable" className="no-print min-h-0 overflow-auto border-line md:border-l">
+          <CablePane
             key={ui.chosen ? keyOf(ui.chosen) : ''}
             row={ui.chosen}
             rows={rows}

@@ -55,7 +55,7 @@ test.each([700, 980, 1600])('columns of a picture %i px wide leave room for thei
   const at = columnsFor(width);
   expect(at.from - at.bays).toBeGreaterThan(120);
   expect(
-    [at.lead - at.from, at.port - at.lead, at.host - at.port, at.link - at.host, at.source - at.link].map(
+    [at.cable - at.from, at.port - at.cable, at.host - at.port, at.link - at.host, at.source - at.link].map(
       (px, i) => px >= [26, 88, 78, 116, 100][i]!,
     ),
   ).toEqual(Array(5).fill(true));

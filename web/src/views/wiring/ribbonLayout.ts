@@ -1,19 +1,19 @@
-import { printSpot, type Budget, type HostRow, type LeadRow, type ModuleRow, type Wiring } from '@inch-tower/core';
+import { printSpot, type Budget, type HostRow, type CableRow, type ModuleRow, type Wiring } from '@inch-tower/core';
 
 /** Fixed columns, in px of a picture so wide. */
 export type Columns = {
   readonly width: number;
   readonly bays: number;
   /** Where ribbons begin. */ readonly from: number;
-  readonly lead: number;
+  readonly cable: number;
   readonly port: number;
   readonly host: number;
   readonly link: number;
   readonly source: number;
 };
 export const ROW_PX = 34;
-/** The widest lead and the widest link; a link past its own is torn, not to scale. */
-const WIDEST_LEAD_PX = 22;
+/** The widest cable and the widest link; a link past its own is torn, not to scale. */
+const WIDEST_CABLE_PX = 22;
 export const WIDEST_LINK_PX = 34;
 const GAP_PX = 14;
 const FREE_PX = 18;
@@ -21,8 +21,8 @@ const SOURCE_PX = 116;
 /** Room for a link and its words. */
 const LINK_PX = 100;
 
-/** What a ribbon is known by: a lead by its first device end, a drive in a socket by itself. */
-export const keyOf = (row: LeadRow): string => printSpot(row.wire.device[0]!);
+/** What a ribbon is known by: a cable by its first device end, a drive in a socket by itself. */
+export const keyOf = (row: CableRow): string => printSpot(row.wire.device[0]!);
 export const keyOfModule = (module: ModuleRow): string => `in:${module.unit}`;
 
 type Ribbon = {
@@ -34,7 +34,7 @@ type Ribbon = {
   readonly short: boolean;
 };
 /** `tails` are the middles of its drives' own lines where it is open. */
-export type RibbonRow = Ribbon & { readonly row: LeadRow; readonly tails: readonly number[] };
+export type RibbonRow = Ribbon & { readonly row: CableRow; readonly tails: readonly number[] };
 export type ModuleRibbon = Ribbon & { readonly module: ModuleRow };
 export type HostBlock = {
   readonly host: HostRow;
@@ -79,8 +79,8 @@ export function columnsFor(width: number): Columns {
   const link = source - LINK_PX;
   const host = link - share(0.16, 116, 180);
   const port = host - share(0.09, 78, 100);
-  const lead = port - share(0.15, 88, 160);
-  return { width, bays: 8, from: lead - share(0.06, 26, 74), lead, port, host, link, source };
+  const cable = port - share(0.15, 88, 160);
+  return { width, bays: 8, from: cable - share(0.06, 26, 74), cable, port, host, link, source };
 }
 
 const TAIL_PX = 17;
@@ -96,10 +96,10 @@ export function pictureOf(
 ): Picture {
   const widest = Math.max(
     1,
-    ...hosts.flatMap(({ leads, modules }) => [...leads, ...modules].map(({ carriesMBps }) => carriesMBps)),
+    ...hosts.flatMap(({ cables, modules }) => [...cables, ...modules].map(({ carriesMBps }) => carriesMBps)),
   );
-  const pxPerMBps = WIDEST_LEAD_PX / widest;
-  const ribbon = ({ carriesMBps, asksMBps }: LeadRow | ModuleRow) => {
+  const pxPerMBps = WIDEST_CABLE_PX / widest;
+  const ribbon = ({ carriesMBps, asksMBps }: CableRow | ModuleRow) => {
     const widthPx = Math.max(1.5, carriesMBps * pxPerMBps);
     return {
       widthPx,
@@ -116,7 +116,7 @@ export function pictureOf(
       next += heightPx;
       return { y: middle, heightPx };
     };
-    const rows = host.leads.map((row): RibbonRow => {
+    const rows = host.cables.map((row): RibbonRow => {
       const key = keyOf(row);
       const many = key === open && row.drives.length > 1 ? row.drives.length : 0;
       const top = next;

@@ -5,7 +5,7 @@ import {
   printSpot,
   sittersBySpot,
   type Build,
-  type LeadRow,
+  type CableRow,
   type ModuleRow,
   type OtherEnd,
   type OtherPort,
@@ -14,16 +14,16 @@ import {
 } from '@inch-tower/core';
 import { keyOf, keyOfModule } from './ribbonLayout';
 
-/** The end of a lead that was picked up, with the places it may go to. */
+/** The end of a cable that was picked up, with the places it may go to. */
 export type Picking =
   | { readonly end: 'port'; readonly ports: readonly OtherPort[] }
   | { readonly end: 'bay'; readonly ends: readonly OtherEnd[] };
 
 export type WiringUi = {
-  /** The lead that is chosen, by its first device end. */
-  readonly chosen: LeadRow | null;
-  readonly choose: (row: LeadRow | null) => void;
-  /** Leads on the path of what is selected here or in another view, or pointed at; null where nothing is. */
+  /** The cable that is chosen, by its first device end. */
+  readonly chosen: CableRow | null;
+  readonly choose: (row: CableRow | null) => void;
+  /** Cables on the path of what is selected here or in another view, or pointed at; null where nothing is. */
   readonly lit: ReadonlySet<string> | null;
   readonly point: (keys: readonly string[] | null) => void;
   readonly chooseModule: (module: ModuleRow) => void;
@@ -32,21 +32,21 @@ export type WiringUi = {
 };
 
 /**
- * Selection lives in the address (`sel`, as in every view of a machine; `lead` for one lead); pointing and picking up
+ * Selection lives in the address (`sel`, as in every view of a machine; `cable` for one cable); pointing and picking up
  * are of the moment.
  */
 export function useWiringUi(build: Build, units: readonly PlannedUnit[], wiring: Wiring | null): WiringUi {
   const [params, setParams] = useSearchParams();
   const [pointed, setPointed] = useState<readonly string[] | null>(null);
   const [picking, setPicking] = useState<Picking | null>(null);
-  const rows = useMemo(() => wiring?.hosts.flatMap(({ leads }) => leads) ?? [], [wiring]);
+  const rows = useMemo(() => wiring?.hosts.flatMap(({ cables }) => cables) ?? [], [wiring]);
   const modules = useMemo(
     () => wiring?.hosts.flatMap(({ unit, modules: here }) => here.map((module) => ({ module, host: unit }))) ?? [],
     [wiring],
   );
-  const lead = params.get('lead');
+  const cable = params.get('cable');
   const sel = params.get('sel');
-  const chosen = rows.find((row) => keyOf(row) === lead) ?? null;
+  const chosen = rows.find((row) => keyOf(row) === cable) ?? null;
   const selected = useMemo(() => {
     if (!sel) return null;
     const spot = parseSpot(sel);
@@ -64,17 +64,17 @@ export function useWiringUi(build: Build, units: readonly PlannedUnit[], wiring:
     return keys && keys.length > 0 ? new Set(keys) : null;
   }, [pointed, chosen, selected]);
   const choose = useCallback(
-    (row: LeadRow | null) => {
+    (row: CableRow | null) => {
       setPicking(null);
       setParams(
         (now) => {
           const next = new URLSearchParams(now);
           if (!row) {
-            next.delete('lead');
+            next.delete('cable');
             next.delete('sel');
             return next;
           }
-          next.set('lead', keyOf(row));
+          next.set('cable', keyOf(row));
           // The same thing is chosen in the other views: the first drive's place, or the card.
           const seat = build.layout.at[row.drives[0] ?? row.from.host];
           if (seat) next.set('sel', printSpot(seat.spot));
@@ -93,7 +93,7 @@ export function useWiringUi(build: Build, units: readonly PlannedUnit[], wiring:
           const next = new URLSearchParams(now);
           const at = printSpot(build.layout.at[module.unit]!.spot);
           const taken = next.get('sel') === at;
-          next.delete('lead');
+          next.delete('cable');
           if (taken) next.delete('sel');
           else next.set('sel', at);
           return next;

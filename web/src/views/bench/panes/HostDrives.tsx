@@ -39,9 +39,7 @@ export function HostDrives() {
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
       <summary className="min-h-6 cursor-pointer text-mid">Could it take another machine’s drives?</summary>
-      {others.length === 0 && (
-        <p className="text-mid">{data ? 'No other machine on the floor has a pool.' : 'Looking …'}</p>
-      )}
+      {others.length === 0 && <p className="text-mid">{data ? 'No other machine has a pool.' : 'Looking …'}</p>}
       <ul>
         {others.map(({ id: other, name }) => (
           <li key={other}>

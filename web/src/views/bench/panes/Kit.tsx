@@ -51,8 +51,8 @@ export function Kit() {
             rows={[
               ...(needs ?? []).map((need) => ({
                 ...need,
-                what: need.lead.name,
-                typicalMinor: need.lead.typicalMinor,
+                what: need.cable.name,
+                typicalMinor: need.cable.typicalMinor,
                 why: 'the wiring needs them',
               })),
               ...(smallNeeds ?? []),
@@ -70,7 +70,7 @@ export function Kit() {
         className="press mt-3 w-full text-left"
         onClick={() => ui.select(printSpot(TABLE_ANY), { pane: 'try', focusPane: true })}
       >
-        Any part, onto the table <span className="key float-right">/</span>
+        Add any part, onto the table <span className="key float-right">/</span>
       </button>
       {items.length > 0 && <HostDrives />}
     </section>

@@ -38,7 +38,7 @@ export function SheetPane() {
     return (
       <p className="p-4 text-mid" data-pane-start tabIndex={-1}>
         {spot
-          ? 'This place is empty. “Try” shows what goes there.'
+          ? 'This place is empty. “Try” shows what fits there.'
           : 'Choose a part in the drawing or the kit to see its sheet.'}
       </p>
     );
@@ -59,7 +59,7 @@ export function SheetPane() {
         {turned && ' Turned round, plugs to the front.'}
         {wire && (
           <span className="block text-mid">
-            Lead from{' '}
+            Cable from{' '}
             {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}
           </span>
         )}
@@ -175,7 +175,7 @@ const markOf = (units: readonly PlannedUnit[], id: string) => {
 
 function placeWords(unit: PlannedUnit, how: keyof typeof HOW_WORDS | undefined, where: string | undefined): string {
   if (unit.builtIn) return 'Built in.';
-  if (!how || !where) return unit.part.kind === 'cable' ? 'A lead of the kit.' : 'On the table: no place yet.';
+  if (!how || !where) return unit.part.kind === 'cable' ? 'A cable of the kit.' : 'On the table: no place yet.';
   return `${where.split('/')[1]!.replace('.', ' ')}, ${HOW_WORDS[how]}.`;
 }
 
@@ -186,7 +186,7 @@ function Places({ unit, units }: { readonly unit: PlannedUnit; readonly units: r
   const groups = spotsOf(unit.id, unit.part).filter((group) => group.type !== 'opening');
   if (groups.length === 0 || (!layout.at[unit.id] && !unit.builtIn)) return null;
   const sitting = sittersBySpot(units, layout);
-  const leads = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device]).map(printSpot));
+  const cables = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device]).map(printSpot));
   return (
     <div className="mt-3 border-t border-line pt-2">
       <h3 className="text-[12.5px] font-semibold text-mid">Places on it</h3>
@@ -198,7 +198,7 @@ function Places({ unit, units }: { readonly unit: PlannedUnit; readonly units: r
             ...(group.count > 1 ? { n: i + 1 } : {}),
           }));
           const free = spots.filter((spot) =>
-            group.type === 'connector' ? !leads.has(printSpot(spot)) : !sitting.get(printSpot(spot)),
+            group.type === 'connector' ? !cables.has(printSpot(spot)) : !sitting.get(printSpot(spot)),
           );
           const first = free[0] ?? spots[0]!;
           return (

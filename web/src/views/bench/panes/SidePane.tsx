@@ -67,7 +67,7 @@ export function SidePane() {
             <p className="p-4 text-mid">
               {occupied
                 ? 'This place is taken. Its sheet has “Replace”.'
-                : 'Choose an empty place in the drawing: what goes there is tried here, one part after another.'}
+                : 'Choose an empty place in the drawing: what fits there is tried here, one part after another.'}
             </p>
           )}
         </Tabs.Content>

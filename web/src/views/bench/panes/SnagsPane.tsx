@@ -28,7 +28,7 @@ export function SnagsPane() {
   if (view.snags.length === 0)
     return (
       <p className="p-4 text-mid" data-pane-start tabIndex={-1}>
-        {view.status === 'sound' ? 'No snags: everything goes together.' : 'No snags in what is chosen so far.'}
+        {view.status === 'clear' ? 'No snags: everything fits together.' : 'No snags in what is chosen so far.'}
         {view.open.length > 0 && ` Still open: ${view.open.map((one) => one.label.toLowerCase()).join(', ')}.`}
       </p>
     );
@@ -120,9 +120,7 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
         </p>
       )}
       {rows.length > 0 && (
-        <p className="text-[12.5px] text-mid">
-          {rows[0]!.cure ? 'What cures it' : 'Nothing cures it alone; what helps'}
-        </p>
+        <p className="text-[12.5px] text-mid">{rows[0]!.cure ? 'Fixes' : 'No fix alone; what helps'}</p>
       )}
       <ul className="mt-1 flex flex-col gap-1">
         {rows.map((row) => (

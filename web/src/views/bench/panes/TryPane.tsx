@@ -37,10 +37,10 @@ const SOURCES: readonly (readonly [TrySource, string])[] = [
   ['classes', 'classes, typical'],
 ];
 const NOTHING: Readonly<Record<TrySource, string>> = {
-  all: 'Nothing in the catalogue goes here.',
-  own: 'None of your own sheets goes here.',
-  stock: 'Nothing you own, and no other machine uses, goes here.',
-  classes: 'No class of part goes here.',
+  all: 'Nothing in the catalogue fits here.',
+  own: 'None of your own sheets fits here.',
+  stock: 'Nothing you own, and no other machine uses, fits here.',
+  classes: 'No class of part fits here.',
 };
 /** The kind of part a place is for, where the place itself says it. */
 const KIND_OF: Readonly<Partial<Record<SpotType, PartKind>>> = {
@@ -131,8 +131,8 @@ export function TryPane() {
             {' '}
             ·{' '}
             {done
-              ? `${rows.length} go${rows.length === 1 ? 'es' : ''}, ${refused.length} ` +
-                `${refused.length === 1 ? 'does' : 'do'} not`
+              ? `${rows.length} fit${rows.length === 1 ? 's' : ''}, ${refused.length} ` +
+                `${refused.length === 1 ? 'does' : 'do'} not fit`
               : away
                 ? ''
                 : 'trying …'}
@@ -249,7 +249,7 @@ export function TryPane() {
           </p>
         )}
         {done && !failed && rows.length === 0 && (
-          <p className="p-3 text-mid">{search ? 'No part of that name goes here.' : NOTHING[ui.source]}</p>
+          <p className="p-3 text-mid">{search ? 'No part of that name fits here.' : NOTHING[ui.source]}</p>
         )}
         {refused.length > 0 && <Refused rows={refused} />}
         {away && (
@@ -274,7 +274,7 @@ function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
   return (
     <details className="border-b border-line px-3 py-2 text-[13px]">
       <summary className="min-h-6 cursor-pointer text-mid">
-        {rows.length} {rows.length === 1 ? 'does' : 'do'} not go here
+        {rows.length} {rows.length === 1 ? 'does' : 'do'} not fit here
       </summary>
       <ul>
         {rows.map((row) => (

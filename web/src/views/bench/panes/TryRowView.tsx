@@ -35,7 +35,7 @@ export function TryRowView({ row, part, count, onShow, onPut }: Props) {
       tone: effect.severity === 'blocker' ? 'bad' : 'warn',
       words: `Worsens: ${effect.title.toLowerCase()}`,
     })),
-    ...row.cures.map((effect) => ({ ...effect, tone: 'good', words: `Cures: ${effect.title.toLowerCase()}` })),
+    ...row.cures.map((effect) => ({ ...effect, tone: 'good', words: `Fixes: ${effect.title.toLowerCase()}` })),
     ...row.eases.map((effect) => ({ ...effect, tone: 'good', words: `Eases: ${effect.title.toLowerCase()}` })),
   ].sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]);
   return (

@@ -42,7 +42,7 @@ export function WayRow({ row, onTake }: { readonly row: RemedyRow; readonly onTa
 export function Conflict({ lines }: { readonly lines: readonly string[] }) {
   return (
     <div className="mb-2" data-conflict>
-      <p className="text-[12.5px] text-mid">These do not go together; without any one of them the others do</p>
+      <p className="text-[12.5px] text-mid">These do not fit together; without any one of them the others do</p>
       <ul className="mt-0.5 text-[13px]">
         {lines.map((line, i) => (
           <li key={i} className="flex gap-2">

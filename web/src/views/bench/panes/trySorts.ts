@@ -2,11 +2,11 @@ import type { Catalogue, Sheet } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 
 export const SORTS = {
-  trouble: 'least trouble',
-  money: 'money',
+  trouble: 'fewest snags',
+  money: 'price',
   idle: 'idle W',
   sound: 'quietest',
-  perTb: 'money per TB',
+  perTb: 'price per TB',
 } as const;
 export type SortName = keyof typeof SORTS;
 

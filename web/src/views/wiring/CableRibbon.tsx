@@ -1,4 +1,4 @@
-import { bayWords, printSpot, type Layout, type LeadRow, type OtherPort, type PlannedUnit } from '@inch-tower/core';
+import { bayWords, printSpot, type Layout, type CableRow, type OtherPort, type PlannedUnit } from '@inch-tower/core';
 import { capacityWords } from '../../words/format';
 import { markRanges } from './markRanges';
 import type { ModuleRibbon, Picture, RibbonRow } from './ribbonLayout';
@@ -14,7 +14,7 @@ export type RibbonProps = {
 
 const SHAPE = { straight: 'straight', forward: 'forward breakout', reverse: 'reverse breakout' } as const;
 const SHORT = { straight: 'straight', forward: 'forward', reverse: 'reverse' } as const;
-/** Px the longest words of a lead take. */
+/** Px the longest words of a cable take. */
 const WHOLE_LABEL_PX = 140;
 export const mbps = (value: number): string => `${Math.round(value).toLocaleString('en-GB')} MB/s`;
 export const fit = (words: string, px: number): string => {
@@ -28,8 +28,8 @@ const onEnter = (act: () => void) => (event: { readonly key: string; preventDefa
   }
 };
 
-/** One lead from its drives to its port; chosen it opens into a line for each drive. */
-export function LeadRibbon({
+/** One cable from its drives to its port; chosen it opens into a line for each drive. */
+export function CableRibbon({
   one,
   picture: { columns },
   layout,
@@ -53,11 +53,11 @@ export function LeadRibbon({
         role="button"
         tabIndex={0}
         aria-pressed={chosen}
-        data-lead={row.label}
-        className={`lead${chosen ? ' chosen' : ''}`}
+        data-cable={row.label}
+        className={`cable${chosen ? ' chosen' : ''}`}
         opacity={faded ? 0.35 : 1}
         aria-label={
-          `${row.label}: ${row.lead.name}, from ${row.from.words} to ${row.to.words}, ` +
+          `${row.label}: ${row.cable.name}, from ${row.from.words} to ${row.to.words}, ` +
           `${mbps(row.carriesMBps)}${row.wire.how === 'solved' ? '' : `, ${row.wire.how}`}`
         }
         onMouseEnter={() => ui.point([key])}
@@ -74,9 +74,9 @@ export function LeadRibbon({
         )}
         <Band from={from} to={columns.host} {...one} />
         <Label
-          x={columns.lead}
+          x={columns.cable}
           y={y}
-          words={`${row.label} ${(columns.port - columns.lead < WHOLE_LABEL_PX ? SHORT : SHAPE)[row.lead.shape]}`}
+          words={`${row.label} ${(columns.port - columns.cable < WHOLE_LABEL_PX ? SHORT : SHAPE)[row.cable.shape]}`}
           strong={chosen}
         />
         <Label x={columns.port} y={y} words={portWords(row)} strong={chosen} />
@@ -91,7 +91,7 @@ export function LeadRibbon({
           name={port.name}
           x={columns.port}
           y={y}
-          title={`${port.words}, in use: the two leads change places`}
+          title={`${port.words}, in use: the two cables change places`}
           onPut={() => onPut(port.edit, port.words)}
           words={portWords(row)}
         />
@@ -101,7 +101,7 @@ export function LeadRibbon({
           name={key}
           x={from + 6}
           y={y}
-          title={`${row.to.words}: the two leads change places`}
+          title={`${row.to.words}: the two cables change places`}
           onPut={() => onPut(end.edit, row.to.words)}
           words="here"
         />
@@ -110,7 +110,7 @@ export function LeadRibbon({
   );
 }
 
-/** A drive in a socket: no lead and no port, straight to the socket. */
+/** A drive in a socket: no cable and no port, straight to the socket. */
 export function SocketRibbon({ one, picture: { columns }, byId, ui }: RibbonProps & { readonly one: ModuleRibbon }) {
   const { module, key, y, heightPx } = one;
   const faded = ui.lit !== null && !ui.lit.has(key);
@@ -121,7 +121,7 @@ export function SocketRibbon({ one, picture: { columns }, byId, ui }: RibbonProp
       role="button"
       tabIndex={0}
       data-module={module.unit}
-      className="lead"
+      className="cable"
       opacity={faded ? 0.35 : 1}
       aria-label={`${module.mark}, ${module.name}, in ${module.socket}, ${mbps(module.carriesMBps)}`}
       onMouseEnter={() => ui.point([key])}
@@ -139,7 +139,7 @@ export function SocketRibbon({ one, picture: { columns }, byId, ui }: RibbonProp
         {fit(module.name, from - columns.bays - 12)}
       </text>
       <Band from={from} to={columns.host} {...one} />
-      <Label x={columns.lead} y={y} words="in its socket" strong={false} />
+      <Label x={columns.cable} y={y} words="in its socket" strong={false} />
     </g>
   );
 }
@@ -151,7 +151,7 @@ function DriveWords({
   widthPx,
   byId,
 }: {
-  readonly row: LeadRow;
+  readonly row: CableRow;
   readonly x: number;
   readonly y: number;
   readonly widthPx: number;
@@ -179,7 +179,7 @@ function DriveWords({
   );
 }
 
-/** Each drive of an open ribbon with its bay, folded at right angles into the lead. */
+/** Each drive of an open ribbon with its bay, folded at right angles into the cable. */
 function Tails({
   one: { row, y, tails, widthPx },
   from,
@@ -262,7 +262,7 @@ function Band({
   );
 }
 
-const portWords = (row: LeadRow): string =>
+const portWords = (row: CableRow): string =>
   row.wire.host.length > 1
     ? `ports ${markRanges(row.wire.host.map(({ n }) => String(n ?? 1)))}`
     : `port ${row.wire.host[0]!.n ?? 1}`;

@@ -1,28 +1,28 @@
 import type { EditOf } from '../build/edits';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
-import { leadBetween, leadById } from '../links/cableKinds';
+import { cableKindBetween, cableKindById } from '../links/cableKinds';
 import { expanderPorts, hostPorts, type HostPort } from '../links/ports';
 import { seatSpot, type PlannedUnit } from '../machine/units';
 
-/** A port a lead could be moved to: what is on it now, and the edit that moves it there. */
+/** A port a cable could be moved to: what is on it now, and the edit that moves it there. */
 export type OtherPort = {
   readonly ref: SpotRef;
   readonly name: string;
   readonly host: string;
   readonly words: string;
   readonly takenBy: Wire | null;
-  readonly edit: EditOf<'lead.put'>;
+  readonly edit: EditOf<'cable.put'>;
 };
 
 /**
- * Every other port one end of a lead could be plugged into: the same box and side, a lead is made
+ * Every other port one end of a cable could be plugged into: the same box and side, a cable is made
  * between the kinds, it speaks the same protocols and has the lanes. A breakout in reverse is joined
  * from several ports and stays as it is.
  */
 export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherPort[] {
-  const lead = leadById(wire.lead);
+  const cable = cableKindById(wire.cable);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
-  if (!lead || lead.shape === 'reverse') return [];
+  if (!cable || cable.shape === 'reverse') return [];
   const all = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
   const now = all.find((port) => port.name === printSpot(wire.host[0]!));
   if (!now) return [];
@@ -30,17 +30,17 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
   const fed = new Set(layout.wires.flatMap((one) => one.device.map(printSpot)));
   const goes = (port: HostPort) =>
     port.name !== now.name &&
-    port.lanes >= Math.min(now.lanes, lead.shape === 'forward' ? 4 : now.lanes) &&
+    port.lanes >= Math.min(now.lanes, cable.shape === 'forward' ? 4 : now.lanes) &&
     port.inside === now.inside &&
     (!port.inside || port.box === now.box) &&
-    lead.carries.some((one) => port.carries.includes(one) && now.carries.includes(one)) &&
+    cable.carries.some((one) => port.carries.includes(one) && now.carries.includes(one)) &&
     !fed.has(port.name) &&
     !wire.device.some(({ host }) => host === port.unit.id);
   return all.filter(goes).flatMap((port): OtherPort[] => {
-    const kind = leadBetween(lead.shape, port.kind, lead.device);
+    const kind = cableKindBetween(cable.shape, port.kind, cable.device);
     if (!kind) return [];
     const takenBy = on.get(port.name) ?? null;
-    if (takenBy && leadById(takenBy.lead)?.shape === 'reverse') return [];
+    if (takenBy && cableKindById(takenBy.cable)?.shape === 'reverse') return [];
     return [
       {
         ref: port.ref,
@@ -48,17 +48,17 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
         host: port.unit.id,
         words: `${port.unit.part.name} ${port.unit.mark}, port${port.ref.n ? ` ${port.ref.n}` : ''}`,
         takenBy,
-        edit: { type: 'lead.put', wire: { ...wire, lead: kind.id, host: [port.ref], how: 'put' } },
+        edit: { type: 'cable.put', wire: { ...wire, cable: kind.id, host: [port.ref], how: 'put' } },
       },
     ];
   });
 }
 
-/** The end of another lead that this one could take, the two changing places. */
-export type OtherEnd = { readonly wire: Wire; readonly edit: EditOf<'lead.put'> };
+/** The end of another cable that this one could take, the two changing places. */
+export type OtherEnd = { readonly wire: Wire; readonly edit: EditOf<'cable.put'> };
 
 /**
- * Ends at bays or cards that the other end of a lead could be plugged into: of those leads that could stand on its
+ * Ends at bays or cards that the other end of a cable could be plugged into: of those cables that could stand on its
  * port.
  */
 export function otherEnds(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherEnd[] {

@@ -6,7 +6,7 @@ import {
   sourceWords,
   type Budget,
   type Build,
-  type LeadRow,
+  type CableRow,
   type LooseEnd,
   type OtherPort,
   type PlannedUnit,
@@ -14,7 +14,7 @@ import {
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
 import { markRanges } from './markRanges';
-import { mbps } from './LeadRibbon';
+import { mbps } from './CableRibbon';
 import { keyOf } from './ribbonLayout';
 import type { WiringUi } from './useWiringUi';
 
@@ -25,8 +25,8 @@ const DIRECTION = {
   reverse: 'Reverse: the tails go to the ports, the single end to the bays.',
 } as const;
 
-/** The chosen lead with what can be done to it, else what the sources still have. */
-export function LeadPane({
+/** The chosen cable with what can be done to it, else what the sources still have. */
+export function CablePane({
   row,
   rows,
   ui,
@@ -35,8 +35,8 @@ export function LeadPane({
   budgets,
   onPut,
 }: {
-  readonly row: LeadRow | null;
-  readonly rows: readonly LeadRow[];
+  readonly row: CableRow | null;
+  readonly rows: readonly CableRow[];
   readonly ui: WiringUi;
   readonly build: Build;
   readonly units: readonly PlannedUnit[];
@@ -47,7 +47,7 @@ export function LeadPane({
   if (!row)
     return (
       <div className="p-3">
-        <p className="text-mid">Choose a ribbon to see its lead, hold it, or move it to another port.</p>
+        <p className="text-mid">Choose a ribbon to see its cable, hold it, or move it to another port.</p>
         <Budgets budgets={budgets} />
       </div>
     );
@@ -68,17 +68,17 @@ export function LeadPane({
   const how = (to: 'held' | 'solved') =>
     dispatch(
       edit(
-        [{ type: 'lead.how', device: row.wire.device[0]!, how: to }],
+        [{ type: 'cable.how', device: row.wire.device[0]!, how: to }],
         to === 'held' ? `Held ${row.label}` : `Released ${row.label}`,
       ),
     );
   return (
     <div className="p-3">
       <h2 className="text-[16px] leading-tight font-semibold">
-        {row.lead.name}
+        {row.cable.name}
         <span className="mono ml-2 text-[13px] font-normal text-mid">{row.label}</span>
       </h2>
-      <p className="mt-1 text-[13px] text-mid">{DIRECTION[row.lead.shape]}</p>
+      <p className="mt-1 text-[13px] text-mid">{DIRECTION[row.cable.shape]}</p>
       <dl className="mt-2 grid grid-cols-[84px_minmax(0,1fr)] gap-x-2 gap-y-1 text-[13px]">
         <dt className="text-mid">From</dt>
         <dd>{row.from.words}</dd>
@@ -138,7 +138,7 @@ export function LeadPane({
       {ports.length === 0 && (
         <p className="mt-2 text-[13px] text-mid">
           No other port takes this end:{' '}
-          {row.lead.shape === 'reverse'
+          {row.cable.shape === 'reverse'
             ? 'a breakout in reverse stands on several ports.'
             : 'none of its kind is free or could change places.'}
         </p>
@@ -166,8 +166,8 @@ export function LeadPane({
 function Budgets({ budgets }: { readonly budgets: readonly Budget[] }) {
   if (budgets.length === 0) return null;
   return (
-    <section className="mt-4 border-t border-line pt-2" aria-label="What the sources have">
-      <h3 className="text-[13.5px] font-semibold">What the sources have</h3>
+    <section className="mt-4 border-t border-line pt-2" aria-label="Lanes and bandwidth">
+      <h3 className="text-[13.5px] font-semibold">Lanes and bandwidth</h3>
       {budgets.map((one) => {
         const share = Math.min(1, one.used / one.has);
         const over = one.used > one.has;
@@ -199,8 +199,8 @@ export function LooseEnds({ loose }: { readonly loose: readonly LooseEnd[] }) {
     groups.set(key, [...(groups.get(key) ?? []), one]);
   }
   return (
-    <section aria-label="Loose ends" className="mt-2 border-t border-line px-2 pt-2">
-      <h2 className="text-[13.5px] font-semibold">Loose ends</h2>
+    <section aria-label="Not connected" className="mt-2 border-t border-line px-2 pt-2">
+      <h2 className="text-[13.5px] font-semibold">Not connected</h2>
       <ul className="mt-1 text-[13px]" data-loose>
         {[...groups.values()].map((many) => (
           <li key={many[0]!.unit} className="flex items-center gap-2 py-0.5">

@@ -2,7 +2,7 @@ import { printSpot, type Layout, type SpotRef } from '../../build/layout';
 import type { Backplane, BayGroup } from '../../parts/chassisValues';
 import type { Connector } from '../../parts/connector';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
-import { leadById, LEADS, type Lead } from '../../links/cableKinds';
+import { cableKindById, CABLE_KINDS, type CableKind } from '../../links/cableKinds';
 import { driveConnector, protocolOf, wallBefore } from '../../links/ports';
 import { laneMBps, wishMBps } from '../../links/rates';
 import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
@@ -13,7 +13,7 @@ import type { Program, Term } from './program';
 import type { Option, Seats } from './seats';
 
 type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
-/** `uses` are the leads that may be on it; at most one is. `there` says when it works at all. */
+/** `uses` are the cables that may be on it; at most one is. `there` says when it works at all. */
 type Port = {
   readonly name: string;
   readonly unit: PlannedUnit;
@@ -29,8 +29,8 @@ type Port = {
 type Chance = { readonly drive: Drive; readonly yes: number; readonly port: Pick<Port, 'unit' | 'expander'> };
 type Bays = { readonly host: PlannedUnit; readonly group: BayGroup; readonly options: readonly Option[] };
 
-const speaks = (connector: Connector, lead: Lead, protocol: Protocol) =>
-  connector.carries.includes(protocol) && lead.carries.includes(protocol);
+const speaks = (connector: Connector, cable: CableKind, protocol: Protocol) =>
+  connector.carries.includes(protocol) && cable.carries.includes(protocol);
 const lossOf = (drive: Drive, gbPerLane: number, lanes: number) =>
   Math.max(
     0,
@@ -41,8 +41,8 @@ const lossOf = (drive: Drive, gbPerLane: number, lanes: number) =>
     ),
   );
 
-/** Writes down ports, leads and who is reached by them, as docs/decisions/placement.md has it. */
-export function encodeLeads(
+/** Writes down ports, cables and who is reached by them, as docs/decisions/placement.md has it. */
+export function encodeCables(
   program: Program,
   levels: Levels,
   units: readonly PlannedUnit[],
@@ -50,15 +50,18 @@ export function encodeLeads(
   hint: Layout,
   seats: Seats,
 ): void {
-  new LeadWriter(program, levels, units, seats).write(owned, hint);
+  new CableWriter(program, levels, units, seats).write(owned, hint);
 }
 
-class LeadWriter {
+class CableWriter {
   private readonly ports: Port[];
   private readonly chances: Chance[] = [];
   private readonly bought = new Map<string, Term[]>();
-  /** What feeds a connector of a backplane or card: the lead's variable by port. */
-  private readonly fed = new Map<string, { readonly lead: Lead; readonly port: Port | null; readonly yes: number }[]>();
+  /** What feeds a connector of a backplane or card: the cable's variable by port. */
+  private readonly fed = new Map<
+    string,
+    { readonly cable: CableKind; readonly port: Port | null; readonly yes: number }[]
+  >();
   /** Connectors of backplanes that share their uplinks. */
   private readonly sharing = new Set<string>();
   private readonly drives: readonly Drive[];
@@ -93,10 +96,10 @@ class LeadWriter {
     for (const port of this.ports) this.onePort(port);
     this.reached();
     for (const uplinks of expanders) this.carried(uplinks.unit, uplinks.carries);
-    for (const [lead, count] of this.bought) {
+    for (const [cable, count] of this.bought) {
       const buy = this.program.amount();
-      this.program.atLeast([[buy, 1], ...count.map(([one, factor]): Term => [one, -factor])], -(owned.get(lead) ?? 0));
-      this.levels.add('leadsToBuy', [buy, leadById(lead)!.shape === 'straight' ? 1 : 2]);
+      this.program.atLeast([[buy, 1], ...count.map(([one, factor]): Term => [one, -factor])], -(owned.get(cable) ?? 0));
+      this.levels.add('cablesToBuy', [buy, cableKindById(cable)!.shape === 'straight' ? 1 : 2]);
     }
     for (const wire of hint.wires) this.settled(wire);
   }
@@ -139,8 +142,8 @@ class LeadWriter {
     return port.connector.side === side && (side === 'outside' || port.box === box);
   }
 
-  private buy(lead: Lead, yes: number): void {
-    this.bought.set(lead.id, [...(this.bought.get(lead.id) ?? []), [yes, 1]]);
+  private buy(cable: CableKind, yes: number): void {
+    this.bought.set(cable.id, [...(this.bought.get(cable.id) ?? []), [yes, 1]]);
   }
 
   private backplanes(): Bays[] {
@@ -160,7 +163,7 @@ class LeadWriter {
     return [...found.values()];
   }
 
-  /** Leads to a drive's own end, wherever it is bare. */
+  /** Cables to a drive's own end, wherever it is bare. */
   private bareEnds(drive: Drive): void {
     const boxes = new Map<string | null, number[]>();
     for (const { group, ref, yes } of this.seats.options.get(drive.id)!) {
@@ -176,7 +179,7 @@ class LeadWriter {
         box,
         'inside',
         Infinity,
-        (lead) => lead.device === kind || (lead.device === 'sff-8482' && kind === 'sata'),
+        (cable) => cable.device === kind || (cable.device === 'sff-8482' && kind === 'sata'),
       );
   }
 
@@ -192,7 +195,7 @@ class LeadWriter {
           this.seats.boxOf(host),
           connector.side,
           group.backplane!.gbPerLane,
-          (lead) => lead.device === connector.kind,
+          (cable) => cable.device === connector.kind,
         );
     }
   }
@@ -203,40 +206,40 @@ class LeadWriter {
     box: string | null,
     side: Connector['side'],
     gbPerLane: number,
-    plugs: (lead: Lead) => boolean,
+    plugs: (cable: CableKind) => boolean,
   ): void {
     const chances: number[] = [];
-    for (const lead of LEADS) {
-      if (lead.shape === 'reverse' || !plugs(lead)) continue;
+    for (const cable of CABLE_KINDS) {
+      if (cable.shape === 'reverse' || !plugs(cable)) continue;
       for (const port of this.ports) {
         const { connector } = port;
         if (
-          connector.kind !== lead.host ||
-          !speaks(connector, lead, protocolOf(drive.part)) ||
+          connector.kind !== cable.host ||
+          !speaks(connector, cable, protocolOf(drive.part)) ||
           !this.reaches(port, side, box) ||
-          (lead.shape === 'forward' && connector.lanes < 4)
+          (cable.shape === 'forward' && connector.lanes < 4)
         )
           continue;
         const yes = this.program.yes();
         chances.push(yes);
         this.serve(drive, yes, port, lossOf(drive, Math.min(connector.gbPerLane, gbPerLane), connector.lanes));
-        if (lead.shape === 'straight') {
+        if (cable.shape === 'straight') {
           port.uses.push(yes);
-          port.straight.set(lead.id, [...(port.straight.get(lead.id) ?? []), yes]);
-          this.buy(lead, yes);
-        } else this.tail(port, lead, yes);
+          port.straight.set(cable.id, [...(port.straight.get(cable.id) ?? []), yes]);
+          this.buy(cable, yes);
+        } else this.tail(port, cable, yes);
       }
     }
     if (chances.length > 0) this.program.atMost([...ones(chances), ...ones(seated, -1)], 0);
   }
 
   private readonly tails = new Map<number, number[]>();
-  private tail(port: Port, lead: Lead, yes: number): void {
-    let breakout = port.forward.get(lead.id);
+  private tail(port: Port, cable: CableKind, yes: number): void {
+    let breakout = port.forward.get(cable.id);
     if (breakout === undefined) {
-      port.forward.set(lead.id, (breakout = this.program.yes()));
+      port.forward.set(cable.id, (breakout = this.program.yes()));
       port.uses.push(breakout);
-      this.buy(lead, breakout);
+      this.buy(cable, breakout);
       this.tails.set(breakout, []);
     }
     this.tails.get(breakout)!.push(yes);
@@ -277,15 +280,15 @@ class LeadWriter {
         );
       };
       for (const port of this.ports) {
-        const lead = LEADS.find(
+        const cable = CABLE_KINDS.find(
           (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind,
         );
-        if (!lead || port.connector.lanes < connector.lanes || !this.reaches(port, connector.side, box)) continue;
+        if (!cable || port.connector.lanes < connector.lanes || !this.reaches(port, connector.side, box)) continue;
         const mine = this.drives.filter(
-          (drive) => here.some(({ unit }) => unit === drive) && speaks(port.connector, lead, protocolOf(drive.part)),
+          (drive) => here.some(({ unit }) => unit === drive) && speaks(port.connector, cable, protocolOf(drive.part)),
         );
         if (mine.length === 0) continue;
-        const feed = this.feed(name, lead, port);
+        const feed = this.feed(name, cable, port);
         feeds.push(feed);
         const reached = mine.map((drive) => {
           const yes = this.program.yes();
@@ -327,7 +330,7 @@ class LeadWriter {
         );
       if (feeds.length === 0) continue;
       this.program.atMost(ones(feeds), 1);
-      // With fewer drives than bays that no adapter lies over, the lead is partly used.
+      // With fewer drives than bays that no adapter lies over, the cable is partly used.
       const partly = this.program.yes();
       const covered = [...this.seats.options.values()]
         .flat()
@@ -357,7 +360,7 @@ class LeadWriter {
     feeds: number[],
     reach: (drive: Drive, yes: number, port: Port) => void,
   ): void {
-    const lead = LEADS.find((one) => one.shape === 'reverse' && one.device === kind);
+    const cable = CABLE_KINDS.find((one) => one.shape === 'reverse' && one.device === kind);
     const ports = this.ports.filter(
       ({ connector, box: mine }) =>
         connector.kind === 'sata' &&
@@ -367,11 +370,11 @@ class LeadWriter {
         connector.carries.includes('sata'),
     );
     const sata = places.filter(({ option: { unit } }) => isKind(unit, 'drive') && unit.part.interface === 'sata');
-    if (!lead || ports.length === 0 || sata.length === 0) return;
+    if (!cable || ports.length === 0 || sata.length === 0) return;
     const whole = this.program.yes();
     feeds.push(whole);
-    this.buy(lead, whole);
-    this.fed.set(name, [...(this.fed.get(name) ?? []), { lead, port: null, yes: whole }]);
+    this.buy(cable, whole);
+    this.fed.set(name, [...(this.fed.get(name) ?? []), { cable, port: null, yes: whole }]);
     const strands: number[] = [];
     const perOption = new Map<Option, number[]>();
     for (const lane of new Set(sata.map((one) => one.lane))) {
@@ -401,7 +404,7 @@ class LeadWriter {
       this.program.atMost(ones(strandsHere), 1);
     }
     for (const [option, chances] of perOption) this.program.atMost([...ones(chances), [option.yes, -1]], 0);
-    this.program.atMost(ones(strands), lead.tails);
+    this.program.atMost(ones(strands), cable.tails);
     this.program.atMost([[whole, 1], ...ones(strands, -1)], 0);
   }
 
@@ -410,11 +413,11 @@ class LeadWriter {
     this.program.atLeast([[yes, 1], [feed, -1], ...ones(seated, -1)], -1);
   }
 
-  private feed(name: string, lead: Lead, port: Port): number {
+  private feed(name: string, cable: CableKind, port: Port): number {
     const yes = this.program.yes();
     port.uses.push(yes);
-    this.buy(lead, yes);
-    this.fed.set(name, [...(this.fed.get(name) ?? []), { lead, port, yes }]);
+    this.buy(cable, yes);
+    this.fed.set(name, [...(this.fed.get(name) ?? []), { cable, port, yes }]);
     return yes;
   }
 
@@ -444,7 +447,7 @@ class LeadWriter {
       ...(connector.count > 1 ? { n: 1 } : {}),
     });
     const up = this.ports.flatMap((port) => {
-      const lead = LEADS.find(
+      const cable = CABLE_KINDS.find(
         (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind,
       );
       const takes =
@@ -455,18 +458,18 @@ class LeadWriter {
       const served = this.drives.filter(
         (drive) =>
           options.some(({ unit }) => unit === drive) &&
-          lead &&
-          speaks(port.connector, lead, language ?? protocolOf(drive.part)),
+          cable &&
+          speaks(port.connector, cable, language ?? protocolOf(drive.part)),
       );
       if (
-        !lead ||
+        !cable ||
         port.connector.lanes < connector.lanes ||
         !takes ||
         served.length === 0 ||
         !this.reaches(port, connector.side, this.seats.boxOf(host))
       )
         return [];
-      return [{ port, served, yes: this.feed(name, lead, port) }];
+      return [{ port, served, yes: this.feed(name, cable, port) }];
     });
     if (up.length === 0) return;
     this.sharing.add(`${host.id}/${group.key}-${connector.key}`);
@@ -529,18 +532,18 @@ class LeadWriter {
     const first = own[0]!.connector;
     const up = own.flatMap((end) =>
       this.ports.flatMap((port) => {
-        const lead = LEADS.find(
+        const cable = CABLE_KINDS.find(
           (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === first.kind,
         );
         if (
           port.expander ||
-          !lead ||
+          !cable ||
           port.connector.lanes < first.lanes ||
           !port.connector.carries.includes('sas') ||
           !this.reaches(port, first.side, end.box)
         )
           return [];
-        const yes = this.feed(end.name, lead, port);
+        const yes = this.feed(end.name, cable, port);
         end.uses.push(yes);
         return [{ port, yes }];
       }),
@@ -610,7 +613,7 @@ class LeadWriter {
     }
   }
 
-  /** Drives with a bay and no lead; drives on one card are no more than it takes. */
+  /** Drives with a bay and no cable; drives on one card are no more than it takes. */
   private reached(): void {
     for (const drive of this.drives) {
       const seated = this.seats.options.get(drive.id)!.map(({ yes }) => yes);
@@ -643,16 +646,16 @@ class LeadWriter {
     return (
       this.fed.get(name) ??
       (device.n === undefined ? [] : (this.fed.get(printSpot({ ...device, n: 1 })) ?? [])).filter(
-        ({ lead }) => this.sharing.has(`${device.host}/${device.key}`) && lead.shape === 'straight',
+        ({ cable }) => this.sharing.has(`${device.host}/${device.key}`) && cable.shape === 'straight',
       )
     );
   }
 
-  /** Moves of leads: what fed a connector that is now fed otherwise; what a port no longer carries. */
+  /** Moves of cables: what fed a connector that is now fed otherwise; what a port no longer carries. */
   private settled(was: Layout['wires'][number]): void {
     const port = this.ports.find(({ name }) => name === printSpot(was.host[0]!));
-    const lead = leadById(was.lead);
-    if (!port || !lead) return;
+    const cable = cableKindById(was.cable);
+    if (!port || !cable) return;
     const moved = (changed: readonly Term[], constant: number) => {
       const host = this.seats.options.get(port.unit.id);
       const cost = this.program.amount();
@@ -674,12 +677,12 @@ class LeadWriter {
       this.levels.add('moves', [cost, 1]);
     };
     const feeds = this.feedsAt(was.device[0]!);
-    const single = lead.shape === 'forward' || ['sata', 'sff-8482', 'sff-8639'].includes(lead.device);
+    const single = cable.shape === 'forward' || ['sata', 'sff-8482', 'sff-8639'].includes(cable.device);
     if (feeds.length > 0) {
       const same = feeds.filter((feed) =>
-        lead.shape === 'reverse' ? feed.lead.shape === 'reverse' : feed.port === port,
+        cable.shape === 'reverse' ? feed.cable.shape === 'reverse' : feed.port === port,
       );
-      // Two leads may feed a shared backplane: fed is counted once.
+      // Two cables may feed a shared backplane: fed is counted once.
       const other = this.program.yes();
       for (const feed of feeds)
         if (!same.includes(feed))
@@ -687,9 +690,9 @@ class LeadWriter {
       moved([[other, 1]], 0);
     } else if (single) {
       const carries =
-        lead.shape === 'forward'
-          ? [port.forward.get(lead.id)].filter((one) => one !== undefined)
-          : (port.straight.get(lead.id) ?? []);
+        cable.shape === 'forward'
+          ? [port.forward.get(cable.id)].filter((one) => one !== undefined)
+          : (port.straight.get(cable.id) ?? []);
       moved(ones(carries, -1), 1);
     }
   }

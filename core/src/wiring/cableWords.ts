@@ -1,7 +1,7 @@
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { groupAt } from '../machine/spotAt';
 import { isKind, type PlannedUnit } from '../machine/units';
-import type { LeadRow } from './rows';
+import type { CableRow } from './rows';
 
 export const nth = ({ n }: SpotRef) => (n === undefined ? '' : ` ${n}`);
 export function hostWords(unit: PlannedUnit, wire: Wire, byId: ReadonlyMap<string, PlannedUnit>): string {
@@ -30,7 +30,7 @@ export function bayWords(
   return spot && group ? `${lower(group.label)}${nth(spot)}${ofAdapter(byId.get(spot.host))}` : '';
 }
 
-export function deviceWords(wire: Wire, byId: ReadonlyMap<string, PlannedUnit>, layout: Layout): LeadRow['to'] {
+export function deviceWords(wire: Wire, byId: ReadonlyMap<string, PlannedUnit>, layout: Layout): CableRow['to'] {
   const [ref] = wire.device;
   const unit = byId.get(ref!.host);
   if (!unit) return { host: ref!.host, words: printSpot(ref!), brief: printSpot(ref!) };
