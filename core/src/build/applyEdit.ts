@@ -37,7 +37,7 @@ function stepOf(build: Build, edit: Edit): Step | Refusal {
         : noItem(edit.item);
     }
     case 'item.patch':
-      return patchItem(build, edit.item, (item) => ({ ...item, ...edit.patch }), 'Changed');
+      return patchItem(build, edit.item, (item) => ({ ...item, ...(edit.patch as Partial<Item>) }), 'Changed');
     case 'item.replace': {
       const carried = carry(build, edit);
       const lacks = lacking(carried, edit.sheet);

@@ -30,8 +30,12 @@ export const bayGroupSize = (group: BayGroup) => {
   };
 };
 
+type Containing = {
+  readonly builtIn?: Sheet['builtIn'] | undefined;
+  readonly inTheBox?: Sheet['inTheBox'] | undefined;
+};
 /** The sheets a sheet itself says are built into it or in its box. */
-export const containedIn = (sheet: Pick<Sheet, 'builtIn' | 'inTheBox'>): string[] =>
+export const containedIn = (sheet: Containing): string[] =>
   [...(sheet.builtIn ?? []), ...(sheet.inTheBox ?? [])].map((inner) => inner.sheet);
 
 /** Faults no single field shows: features larger than their shell, keys that repeat. */

@@ -1,4 +1,5 @@
-import { boxStart12A, boxesOf } from '../figures/power/start';
+import { boxesOf } from '../figures/boxes';
+import { boxStart12A } from '../figures/power/start';
 import { boxLoadW, supplyOf } from '../figures/power/wall';
 import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
 import { ofKind, type PlannedUnit } from '../machine/units';

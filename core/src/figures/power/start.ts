@@ -1,4 +1,5 @@
 import { ofKind, type PlannedUnit } from '../../machine/units';
+import { boxesOf, countsWith } from '../boxes';
 import { classesOf, type FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
 import { draw } from './draw';
@@ -20,21 +21,15 @@ export function start12A(context: FigureContext, ledger: Ledger): Quantity | nul
   return most.amps < 0 ? null : boxStart12A(context, most.box, ledger);
 }
 
-/** Boxes with a supply's worth of parts; null stands for the table where there is no box yet. */
-export function boxesOf(context: Pick<FigureContext, 'units'>): readonly (PlannedUnit | null)[] {
-  const boxes = ofKind(context.units, 'chassis');
-  return boxes.length > 0 ? boxes : [null];
-}
-
 /**
  * The same for one box: each drive's step profile by the start policy, on top of the box at idle
- * with its fans at full. What lies on the table counts with the first box. A paced start is
+ * with its fans at full.  A paced start is
  * counted as together until what it needs is checked.
  */
 export function boxStart12A(context: FigureContext, box: PlannedUnit | null, ledger: Ledger): Quantity | null {
   const own = new Set(
     classesOf(context.running, context.units, context.layout)
-      .filter((one) => (one.box ?? boxesOf(context)[0]) === box)
+      .filter((one) => countsWith(context, one.box) === box)
       .flatMap((one) => one.units),
   );
   const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
@@ -86,7 +81,7 @@ function waveShiftS(context: Pick<FigureContext, 'policy'>, index: number): numb
 
 function restOf12A(context: FigureContext, box: PlannedUnit | null, ledger: Ledger): Quantity {
   const lines = draw(context, 'idle', 1, ledger).filter(
-    (line) => (line.of.box ?? boxesOf(context)[0]) === box && line.of.part.kind !== 'drive' && line.share12 > 0,
+    (line) => countsWith(context, line.of.box) === box && line.of.part.kind !== 'drive' && line.share12 > 0,
   );
   const watts = ledger.sum(
     'The rest on 12 V',

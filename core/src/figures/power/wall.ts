@@ -1,4 +1,5 @@
 import { ofKind, type PlannedUnit } from '../../machine/units';
+import { countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { draw, type DrawLine, type PowerState } from './draw';
@@ -18,8 +19,7 @@ const STATE_WORDS: Record<PowerState, string> = { asleep: 'asleep', idle: 'idle'
 export function wallW(context: FigureContext, state: PowerState, ledger: Ledger): Quantity | null {
   const lines = draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger);
   if (lines.length === 0) return null;
-  const boxes = ofKind(context.units, 'chassis');
-  const perBox = groupByBox(lines, boxes[0] ?? null).map(([box, own]) => boxWallW(context, box, own, state, ledger));
+  const perBox = groupByBox(context, lines).map(([box, own]) => boxWallW(context, box, own, state, ledger));
   return perBox.length === 1 ? perBox[0]! : ledger.sum(`At the wall, ${STATE_WORDS[state]}`, 'W', perBox);
 }
 
@@ -33,11 +33,8 @@ export function boxLoadW(
   state: PowerState,
   ledger: Ledger,
 ): Quantity | null {
-  const lines =
-    groupByBox(
-      draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger),
-      ofKind(context.units, 'chassis')[0] ?? null,
-    ).find(([own]) => own === box)?.[1] ?? [];
+  const all = draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger);
+  const lines = groupByBox(context, all).find(([own]) => own === box)?.[1] ?? [];
   return lines.length
     ? ledger.sum(
         'Parts together',
@@ -48,10 +45,10 @@ export function boxLoadW(
     : null;
 }
 
-function groupByBox(lines: readonly DrawLine[], first: PlannedUnit | null): [PlannedUnit | null, DrawLine[]][] {
-  const groups = new Map<PlannedUnit | null, DrawLine[]>();
+function groupByBox(context: FigureContext, lines: readonly DrawLine[]): [Box, DrawLine[]][] {
+  const groups = new Map<Box, DrawLine[]>();
   for (const line of lines) {
-    const box = line.of.box ?? first;
+    const box = countsWith(context, line.of.box);
     groups.set(box, [...(groups.get(box) ?? []), line]);
   }
   return [...groups];

@@ -4,8 +4,7 @@ import { chassisAround } from '../../machine/hosts';
 import type { SoundPath } from '../../parts/vocabulary';
 import { type FigureContext } from '../context';
 import { fanRpmShare, straightThrough } from '../fanCurve';
-import { draw } from '../power/draw';
-import { fanDutyOf, supplyOf } from '../power/wall';
+import { boxLoadW, fanDutyOf, supplyOf } from '../power/wall';
 import { Ledger, type Quantity } from '../quantity';
 import { PATH_DB, pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
@@ -193,19 +192,14 @@ function driveSources(context: FigureContext, ledger: Ledger): SoundSource[] {
   });
 }
 
+/** Each supply at the load of its own box; the load only chooses the point, so its working is no part of this one. */
 function supplySources(context: FigureContext, ledger: Ledger): SoundSource[] {
-  // The load only chooses the operating point, so its own working is not part of this one.
-  const lines = draw(context, 'idle', fanDutyOf(context), new Ledger(false));
-  const watts = lines.reduce((sum, line) => sum + line.watts.value, 0);
   return ofKind(context.running, 'supply').flatMap((unit) => {
     const { part } = unit;
     const spot = context.layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
-    if (
-      !spot ||
-      part.sound.length === 0 ||
-      supplyOf(context, context.units.find((one) => one.id === spot.host) ?? null)?.id !== unit.id
-    )
-      return [];
+    const box = context.units.find((one) => one.id === spot?.host) ?? null;
+    if (!spot || part.sound.length === 0 || supplyOf(context, box)?.id !== unit.id) return [];
+    const watts = boxLoadW(context, box, 'idle', new Ledger(false))?.value ?? 0;
     const load = watts / part.ratedW;
     if (part.fanStopsBelowLoad !== null && load < part.fanStopsBelowLoad) return [];
     const at = straightThrough(

@@ -1,4 +1,5 @@
-import { cube, fixture, type Fixture } from '../../testing/fixture';
+import { createAssessor } from '../../assess';
+import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
 const ear = (made: Fixture) => made.assess().figures['sound.earIdleDb'];
@@ -63,4 +64,20 @@ test('drives on steel are louder than in trays, on dampers quieter', () => {
 
 test('nothing that sounds, no figure', () => {
   expect(ear(fixture().add('wren-c8'))).toBeUndefined();
+});
+
+test('a supply is as loud as the load of its own box makes it: a shelf beside it adds nothing', () => {
+  const loud = tweak('ember-450s', {
+    fanStopsBelowLoad: null,
+    sound: [
+      { load: 0, db: 10 },
+      { load: 1, db: 60 },
+    ],
+  });
+  const workingOf = (made: Fixture) =>
+    JSON.stringify(createAssessor().explain(made.build, 'sound.earIdleDb')).match(/Ember 450 SFX at (\d+) % load/)?.[1];
+  const cubeAlone = cube(loud).add('tern-8e').add('barge-8', 4);
+  const withShelf = cubeAlone.add('loft-16').add('barge-8', 12);
+  expect(workingOf(cubeAlone)).toMatch(/^\d+$/);
+  expect(workingOf(withShelf)).toBe(workingOf(cubeAlone));
 });

@@ -1,3 +1,4 @@
+import type { SpotRef } from '../../build/layout';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import type { HostPort, Target } from '../../links/ports';
 import type { PlannedUnit } from '../../machine/units';
@@ -34,7 +35,7 @@ export type DriveUnit = PlannedUnit & { readonly part: Extract<PlannedUnit['part
 export type Bay = {
   readonly name: string;
   readonly n: number;
-  readonly spot: { readonly host: string; readonly key: string; readonly n?: number };
+  readonly spot: SpotRef;
 };
 
 /**

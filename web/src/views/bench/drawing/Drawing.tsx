@@ -5,6 +5,7 @@ import {
   printSpot,
   sceneOf,
   VIEW_NAMES,
+  type Place,
   type Scene,
   type SceneBox,
 } from '@inch-tower/core';
@@ -440,7 +441,7 @@ function snagPlace(
   snags:
     | readonly {
         key: string;
-        at: readonly ({ unit: string } | { spot: { host: string; key: string; n?: number } })[];
+        at: readonly Place[];
       }[]
     | undefined,
   key: string,
