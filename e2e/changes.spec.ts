@@ -27,7 +27,7 @@ test('a change to the chassis is shown before it is made, cures the card, and is
 test('for a part that does not go it is asked what would let it in', async ({ page, request }) => {
   const bench = await new BenchPage(page).open(await copyOf(request, 'hall-cupboard', 'whynot'));
   await bench.place('front', 'u2/cage.1').click();
-  await expect(page.getByTestId('try-count')).toContainText('go');
+  await expect(page.getByTestId('try-count')).toContainText('fit');
   await page.locator('summary', { hasText: 'not fit here' }).click();
   const row = page.locator('li', { hasText: 'Wels 1.92 TB U.2' }).first();
   await row.getByRole('button', { name: 'What would let it in' }).click();

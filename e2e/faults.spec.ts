@@ -105,7 +105,7 @@ test('a view whose code does not arrive says so, keeps everything, and opens aga
   await page.route('**/assets/WiringPage*', (route) => route.abort());
   await page.goto(`/b/${id}/wiring`);
   await expect(page.getByRole('alert')).toContainText('This view stopped');
-  await expect(page.getByRole('alert')).toContainText('kept in this browser');
+  await expect(page.getByRole('alert')).toContainText('saved in this browser');
   await page.unroute('**/assets/WiringPage*');
   await page.getByRole('button', { name: 'Open it again' }).click();
   await expect(page.getByText('Cable list')).toBeVisible();

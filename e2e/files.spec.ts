@@ -9,8 +9,12 @@ test('a file that is no build is refused in words, and nothing is saved', async 
   const before = ((await (await request.get('/api/builds')).json()) as { builds: unknown[] }).builds.length;
   const build = await storedBuild(request, 'hall-cupboard');
   const wrong: readonly (readonly [string, string, RegExp])[] = [
-    ['notes.txt', 'just some notes', /notes\.txt was not taken in\. .*not JSON/],
-    ['later.json', JSON.stringify({ ...build, format: 7 }), /format 7; Inch Tower reads format 1/],
+    ['notes.txt', 'just some notes', /notes\.txt was not imported\. .*not JSON/],
+    [
+      'later.json',
+      JSON.stringify({ ...build, format: 7 }),
+      /format 7, from a later Inch Tower\. Inch Tower reads formats 1 to 2/,
+    ],
     ['long.json', JSON.stringify({ ...build, name: 'n'.repeat(400) }), /400 characters; at most 200/],
     ['half.json', JSON.stringify(build).slice(0, 4000), /not JSON/],
     ['odd.json', JSON.stringify({ ...build, copies: 'many' }), /copies/],

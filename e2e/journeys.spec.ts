@@ -14,12 +14,12 @@ test('J1 floor → hall cupboard → bay → try → put eight → figures chang
   expect(before).toMatchObject({ 'drives.room': '0 more', 'capacity.rawTb': '3.8' });
 
   await bench.place('front', 'u2/cage.3').click();
-  await expect(page.getByTestId('try-count')).toContainText('go');
+  await expect(page.getByTestId('try-count')).toContainText('fit');
   await bench.tryRow('barge-8').hover();
   await expect(page.locator('[data-view="front"] .ghost')).toHaveCount(1);
   await expect(page.getByTestId('trying')).toHaveText('Barge 8 TB in');
   await page.getByRole('button', { name: 'All 8 free' }).click();
-  await expect(page.getByTestId('try-count')).toContainText('go');
+  await expect(page.getByTestId('try-count')).toContainText('fit');
   await expect(bench.tryRow('barge-8')).toContainText('8 × Barge 8 TB');
   await bench.tryRow('barge-8').click();
 
@@ -70,7 +70,7 @@ test('J3 reload and a second browser show the same build and the same wiring', a
   const id = await copyOf(request, 'boathouse-rack', 'j3');
   const bench = await new BenchPage(page).open(id);
   await bench.place('front', 'u2/front.20').click();
-  await expect(page.getByTestId('try-count')).toContainText('go');
+  await expect(page.getByTestId('try-count')).toContainText('fit');
   await bench.tryRow('barge-12').click();
   await expect(bench.kit('barge-12')).toContainText('17 × Barge 12 TB');
   await bench.settled();

@@ -115,7 +115,7 @@ for (const theme of THEMES)
         'trying',
         async (bench, page) => {
           await bench.place('front', 'u2/cage.1').click();
-          await expect(page.getByTestId('try-count')).toContainText('go');
+          await expect(page.getByTestId('try-count')).toContainText('fit');
         },
       ],
       [
@@ -186,7 +186,7 @@ test('nothing on the page throws or complains while a machine is looked at', asy
   });
   const bench = await new BenchPage(page).open('hall-cupboard');
   await bench.place('front', 'u2/cage.1').click();
-  await expect(page.getByTestId('try-count')).toContainText('go');
+  await expect(page.getByTestId('try-count')).toContainText('fit');
   await page.goto('/');
   await expect(page.getByText(/^Sound/).first()).toBeVisible();
   await expect(page.getByText('Looking …')).toHaveCount(0);

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 
 export type Count = { readonly passed: number; readonly failed: number };
 
@@ -12,10 +12,12 @@ export function run(command: string, args: readonly string[], env: NodeJS.Proces
   });
 }
 
+const reportOf = (projects: readonly string[]): string => join('test-results', `jest-${projects.join('-')}.json`);
+
 /** Runs Jest projects and counts their tests; a run that reports nothing counts as one failure. */
 export async function runJest(projects: readonly string[], env: NodeJS.ProcessEnv = {}): Promise<Count> {
   mkdirSync('test-results', { recursive: true });
-  const file = join('test-results', `jest-${projects.join('-')}.json`);
+  const file = reportOf(projects);
   rmSync(file, { force: true });
   await run(
     'node',
@@ -40,5 +42,23 @@ export async function runJest(projects: readonly string[], env: NodeJS.ProcessEn
     return { passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites };
   } catch {
     return { passed: 0, failed: 1 };
+  }
+}
+
+type FileReport = { readonly name: string; readonly startTime: number; readonly endTime: number };
+
+/** The files of the last run that took longest, each with its seconds. */
+export function slowestFiles(projects: readonly string[], most: number): readonly string[] {
+  try {
+    const { testResults } = JSON.parse(readFileSync(reportOf(projects), 'utf8')) as {
+      readonly testResults: readonly FileReport[];
+    };
+    return testResults
+      .map(({ name, startTime, endTime }) => ({ name: relative('.', name), seconds: (endTime - startTime) / 1000 }))
+      .sort((a, b) => b.seconds - a.seconds)
+      .slice(0, most)
+      .map(({ name, seconds }) => `${name} ${seconds.toFixed(0)} s`);
+  } catch {
+    return [];
   }
 }

@@ -1,42 +1,55 @@
-/** Every check and test, one after another; ends with one line that counts them. */
+/** Every check and test, one after another; ends with what took how long and one line that counts them. */
 import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
-import { run, runJest, type Count } from './runJest';
+import { run, runJest, slowestFiles, type Count } from './runJest';
 import { runBrowser } from './runBrowser';
 import { startFaults } from './startFaults';
 import { withDatabase } from './withServer';
 
-const check = async (name: string, command: string, args: readonly string[]): Promise<Count> => {
-  const code = await run(command, args);
-  console.log(`${name}: ${code === 0 ? 'clean' : 'FAILED'}`);
-  return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
-};
-const counts: Count[] = [];
-for (const part of ['core', 'server', 'web', 'scripts', 'e2e'])
-  counts.push(await check(`Types of ${part}`, 'node', ['node_modules/typescript/bin/tsc', '-p', part]));
-counts.push(await check('Lint', 'node', ['node_modules/eslint/bin/eslint.js', '.']));
-counts.push(
-  await check('Format', 'node', ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']),
-);
-counts.push(await runJest(['core', 'demo', 'web']));
-counts.push(await withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
-counts.push(await startFaults());
-const { kills, edits, acknowledged, lost } = await killDuringSaves(20, Date.now() % 2 ** 31);
-console.log(
-  `${kills} kills during saves, ${acknowledged} saves acknowledged, ${edits} edits of a ` +
-    `page, ${lost.length} lost${lost.map((line) => `\n  ${line}`).join('')}`,
-);
-counts.push({ passed: lost.length ? 0 : 1, failed: lost.length ? 1 : 0 });
-const { held, broken } = await attack((line) => console.log(line));
-counts.push({ passed: held, failed: broken.length });
-for (const line of broken) console.log(`  ${line}`);
-const fuzzed = await fuzzRequests(500, Date.now() % 2 ** 31, () => undefined);
-console.log(
-  `${fuzzed.sent} odd requests, ${fuzzed.faults.length} faults${fuzzed.faults.map((line) => `\n  ${line}`).join('')}`,
-);
-counts.push({ passed: fuzzed.faults.length ? 0 : 1, failed: fuzzed.faults.length ? 1 : 0 });
-counts.push(await runBrowser());
+const ONE_PASSED: Count = { passed: 1, failed: 0 };
+const ONE_FAILED: Count = { passed: 0, failed: 1 };
 
-const sum = (key: keyof Count) => counts.reduce((total, count) => total + count[key], 0);
+const steps: { readonly name: string; readonly count: Count; readonly seconds: number }[] = [];
+async function step(name: string, work: () => Promise<Count>): Promise<void> {
+  const began = Date.now();
+  const count = await work();
+  steps.push({ name, count, seconds: (Date.now() - began) / 1000 });
+  if (count.failed) console.log(`${name}: FAILED`);
+}
+const check =
+  (command: string, ...args: readonly string[]) =>
+  async (): Promise<Count> =>
+    (await run('node', [command, ...args])) === 0 ? ONE_PASSED : ONE_FAILED;
+
+for (const part of ['core', 'server', 'web', 'scripts', 'e2e'])
+  await step(`types of ${part}`, check('node_modules/typescript/bin/tsc', '-p', part));
+await step('lint', check('node_modules/eslint/bin/eslint.js', '.'));
+await step('format', check('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'));
+await step('core, demo and web', () => runJest(['core', 'demo', 'web']));
+await step('server', () => withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
+await step('starts', startFaults);
+await step('kills during saves', async () => {
+  const { kills, edits, acknowledged, lost } = await killDuringSaves(20, Date.now() % 2 ** 31);
+  console.log(`${kills} kills, ${acknowledged} saves acknowledged, ${edits} edits of a page, ${lost.length} lost`);
+  for (const line of lost) console.log(`  ${line}`);
+  return lost.length ? ONE_FAILED : ONE_PASSED;
+});
+await step('attacks', async () => {
+  const { held, broken } = await attack((line) => console.log(line));
+  for (const line of broken) console.log(`  ${line}`);
+  return { passed: held, failed: broken.length };
+});
+await step('odd requests', async () => {
+  const { sent, faults } = await fuzzRequests(500, Date.now() % 2 ** 31, () => undefined);
+  console.log(`${sent} odd requests, ${faults.length} faults`);
+  for (const line of faults) console.log(`  ${line}`);
+  return faults.length ? ONE_FAILED : ONE_PASSED;
+});
+await step('browser', () => runBrowser());
+
+for (const { name, count, seconds } of steps)
+  console.log(`${seconds.toFixed(0).padStart(5)} s  ${name}${count.failed ? `, ${count.failed} failed` : ''}`);
+console.log(`slowest: ${slowestFiles(['core', 'demo', 'web'], 6).join(', ')}`);
+const sum = (key: keyof Count) => steps.reduce((total, { count }) => total + count[key], 0);
 console.log(`${sum('passed')} passed, ${sum('failed')} failed`);
 process.exit(sum('failed') ? 1 : 0);

@@ -20,8 +20,7 @@ function refuseFormat(said: unknown, format: number | null): Refused {
   if (said === undefined) return refuse('otherFormat', `This is not a build file: it says no format. ${reads}`);
   if (format === null)
     return refuse('otherFormat', `There is no format ${JSON.stringify(said)?.slice(0, 40)}. ${reads}`);
-  const later = `This file is of format ${format}, from a later Inch Tower.`;
-  return refuse('otherFormat', `${later} ${reads} Nothing was changed.`);
+  return refuse('otherFormat', `This file is of format ${format}, from a later Inch Tower. ${reads}`);
 }
 const refuse = (code: Refused['code'], words: string, at: readonly string[] = []): Refused => ({
   ok: false,

@@ -93,10 +93,10 @@ export function FloorPage() {
   const importFile = async (chosen: File) => {
     if (chosen.size > LIMITS.bodyBytes)
       return setProblem(
-        `${chosen.name} was not taken in: it is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB. Nothing was saved.`,
+        `${chosen.name} was not imported: it is larger than ${LIMITS.bodyBytes / 1024 / 1024} MB. Nothing was saved.`,
       );
     const parsed = parseBuildText(await chosen.text());
-    if (!parsed.ok) return setProblem(`${chosen.name} was not taken in. ${parsed.words} Nothing was saved.`);
+    if (!parsed.ok) return setProblem(`${chosen.name} was not imported. ${parsed.words} Nothing was saved.`);
     await create({ ...parsed.build, id: freshId() });
   };
   const shown = data?.builds ?? [];
@@ -105,9 +105,7 @@ export function FloorPage() {
 
   return (
     <div className="flex h-full flex-col">
-      <Masthead>
-        <span className="text-mid">The floor</span>
-      </Masthead>
+      <Masthead />
       <main className="flex min-h-0 flex-1 flex-col overflow-auto">
         <div className="flex flex-wrap items-center gap-2 px-6 pt-5">
           <h1 className="mr-4 text-xl font-semibold">Machines</h1>

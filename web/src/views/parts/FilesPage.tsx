@@ -37,7 +37,7 @@ export default function FilesPage() {
   const open = async (file: File) => {
     setProblem(null);
     if (file.size > LARGEST_BYTES)
-      return setProblem(`${file.name} is larger than ${LARGEST_BYTES / 1024 / 1024} MB. Nothing was taken in.`);
+      return setProblem(`${file.name} is larger than ${LARGEST_BYTES / 1024 / 1024} MB. Nothing was imported.`);
     setFileName(file.name);
     setText(await file.text());
   };
@@ -54,7 +54,7 @@ export default function FilesPage() {
       <section aria-label="In">
         <h1 className="text-[19px] font-semibold">Import parts</h1>
         <p className="mt-1 max-w-[620px] text-mid">
-          A file of sheets, JSON or CSV. Every row is looked at first: good ones can be taken in, what is wrong with the
+          A file of sheets, JSON or CSV. Every row is looked at first: good ones can be imported, what is wrong with the
           others is said line by line.
         </p>
         <div className="mt-3 flex flex-wrap items-center gap-3">
@@ -106,7 +106,7 @@ export default function FilesPage() {
         )}
         {read && !read.ok && (
           <p role="alert" className="bad mt-2">
-            {read.words} Nothing was taken in.
+            {read.words} Nothing was imported.
           </p>
         )}
         {read?.ok && (

@@ -74,7 +74,7 @@ export function OldMachine({ catalogue, onDone }: { readonly catalogue: OwnedCat
             ? 'What is found appears here'
             : found.length === 0
               ? 'Nothing in it was understood'
-              : `${taken.length} of ${found.length} to take in, from ${read.recognised.join(', ')}`}
+              : `${taken.length} of ${found.length} to import, from ${read.recognised.join(', ')}`}
         </p>
         <ul className="mt-1">
           {found.map((one, i) => (
