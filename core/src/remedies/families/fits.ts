@@ -1,0 +1,350 @@
+import type { EditOf } from '../../build/edits';
+import { addItemEdit } from '../../build/newItem';
+import { isCard, ofKind, type PlannedUnit } from '../../machine/units';
+import type { Catalogue } from '../../parts/catalogue';
+import type { PartOf } from '../../parts/resolve';
+import type { Proposal, Snag } from '../../snags/snag';
+import type { SnagCode } from '../../snags/words';
+import {
+  about,
+  addControllers,
+  adds,
+  lanes,
+  listed,
+  lower,
+  MOST_OF_A_KIND,
+  mountable,
+  moveToFreeBays,
+  options,
+  otherSlots,
+  swaps,
+  takeOut,
+} from '../guesses';
+import { replaceEdit } from '../tryAt';
+import type { Base } from '../weigh';
+import { releases, supply, addPart, none, addSundry, otherCards, moveCards, type Propose } from './shared';
+
+const cardLength: Propose = (base, snag, catalogue) =>
+  about(base, snag).flatMap((unit) => {
+    const { part } = unit;
+    if (!isCard(part)) return [];
+    const limit = snag.gap?.limit ?? 0;
+    const together = part.kind === 'controller' ? severalShorter(base, catalogue, unit, part, limit) : [];
+    const shorter =
+      part.kind === 'controller'
+        ? swaps(base, catalogue, unit, 'controller', (other) => other.lengthMm <= limit && lanes(other) >= lanes(part))
+        : swaps(base, catalogue, unit, part.kind, (other) => 'lengthMm' in other && other.lengthMm <= limit);
+    return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
+  });
+
+/** Two or three shorter controllers of one sheet that have as many ports together. */
+function severalShorter(
+  base: Base,
+  catalogue: Catalogue,
+  unit: PlannedUnit,
+  now: PartOf<'controller'>,
+  limitMm: number,
+): Proposal[] {
+  return listed(catalogue, 'controller')
+    .filter((part) => part.lengthMm <= limitMm && lanes(part) < lanes(now) && lanes(part) * MOST_TOGETHER >= lanes(now))
+    .slice(0, MOST_OF_A_KIND)
+    .flatMap((part) => {
+      const count = Math.ceil(lanes(now) / lanes(part));
+      const replace = replaceEdit(base.build, catalogue, unit.id, part.id);
+      return replace
+        ? [
+            {
+              edits: [replace, addItemEdit(base.build, catalogue, part.id, count - 1)],
+              words: `Take ${count} × ${part.name} instead of ${now.name}`,
+            },
+          ]
+        : [];
+    });
+}
+
+const MOST_TOGETHER = 3;
+
+const coolerHeight: Propose = (base, snag, catalogue) =>
+  about(base, snag).flatMap((unit) => {
+    const under = Object.entries(base.assessment.layout.at)
+      .filter(([, seat]) => seat.spot.host === snag.facts.host && seat.spot.key === snag.facts.culprit)
+      .map(([id]) => id);
+    const above = base.assessment.units.filter((one) => under.includes(one.id));
+    const { part } = unit;
+    if (part.kind !== 'cooler') return [];
+    const lowerOnes = swaps(
+      base,
+      catalogue,
+      unit,
+      'cooler',
+      (other) =>
+        other.heightMm <= (snag.gap?.limit ?? 0) && other.sockets.some((socket) => part.sockets.includes(socket)),
+    );
+    return [...options(base, snag, 'cooler'), ...lowerOnes, ...moveToFreeBays(base, above), ...takeOut(above)];
+  });
+
+/** For one or two drives nobody sets up another box. */
+const FEW_DRIVES = 2;
+
+/** Boxes of bays beside the machine, as many as the drives want, with a card that reaches it where none does. */
+function shelves(base: Base, catalogue: Catalogue, missing: number): Proposal[] {
+  const boxes = listed(catalogue, 'chassis')
+    .filter((part) => part.boardHoles.length === 0 && part.bayGroups.length > 0)
+    .slice(0, 4);
+  const cards = addControllers(base, catalogue, (part) => part.connectors.some(({ side }) => side === 'outside')).slice(
+    0,
+    2,
+  );
+  return boxes.flatMap((part) => {
+    const alone = addPart(
+      base,
+      catalogue,
+      part,
+      Math.min(4, Math.ceil(missing / part.bayGroups.reduce((sum, one) => sum + one.rows * one.columns, 0))),
+    );
+    return [
+      alone,
+      ...cards.map((card): Proposal => {
+        const first = alone.edits[0] as EditOf<'item.add'>;
+        const next = {
+          next: base.build.counter.next + 1 + first.item.units.length,
+          letter: base.build.counter.letter + 1,
+        };
+        const then = card.edits.map((edit) =>
+          edit.type === 'item.add'
+            ? addItemEdit({ ...base.build, counter: next }, catalogue, edit.item.sheet, edit.item.units.length)
+            : edit,
+        );
+        return { edits: [first, ...then], words: `${alone.words}, and ${lower(card.words)}`, madeOf: [alone.words] };
+      }),
+    ];
+  });
+}
+
+const driveInBay: Propose = (base, snag, catalogue) => {
+  const drives = about(base, snag);
+  const adapters = adds(
+    base,
+    catalogue,
+    listed(catalogue, 'adapter').filter((part) => mountable(base, part)),
+  );
+  return [
+    ...releases(base),
+    ...adapters,
+    ...(drives.length > FEW_DRIVES ? shelves(base, catalogue, drives.length) : []),
+    ...takeOut(drives),
+  ];
+};
+
+/** A riser in the card's slot and the card on it. */
+const onRisers = (base: Base, snag: Snag, catalogue: Catalogue): Proposal[] =>
+  about(base, snag).flatMap((unit) => {
+    const spot = base.assessment.layout.at[unit.id]?.spot;
+    return !spot
+      ? []
+      : listed(catalogue, 'riser').flatMap((part): Proposal[] => {
+          const add = addItemEdit(base.build, catalogue, part.id, 1, { spots: [spot] });
+          return [
+            {
+              edits: [
+                add,
+                { type: 'place.put', unit: unit.id, spot: { host: add.item.units[0]!.id, key: part.slots[0]!.key } },
+              ],
+              words: `Add ${part.name} and lay ${unit.part.name} on it`,
+            },
+          ];
+        });
+  });
+
+/** A card without its bracket goes behind a wall that has no opening for it. */
+const bracketsOff = (base: Base, snag: Snag): Proposal[] =>
+  about(base, snag)
+    .filter((unit) => isCard(unit.part))
+    .map((unit) => ({
+      edits: [
+        {
+          type: 'change.add',
+          change: {
+            id: `${unit.id}:bracketOff`,
+            kind: 'mod',
+            host: unit.id,
+            title: `Bracket off ${unit.part.name}`,
+            effects: [{ do: 'bracketOff' }],
+          },
+        },
+      ],
+      words: `Leave the bracket off ${unit.part.name}`,
+    }));
+
+const otherChassis = (
+  base: Base,
+  snag: Snag,
+  catalogue: Catalogue,
+  goes: (part: PartOf<'chassis'>) => boolean,
+): Proposal[] => {
+  const holes = ofKind(base.assessment.units, 'board').map(({ part }) => part.holes);
+  return about(base, snag).flatMap((unit) =>
+    swaps(
+      base,
+      catalogue,
+      unit,
+      'chassis',
+      (part) => part.rackUnits !== null && holes.every((one) => part.boardHoles.includes(one)) && goes(part),
+    ),
+  );
+};
+
+/** Guesses for the snags of this family. */
+export const FITS = {
+  'fits.cardCovers': (base, snag, catalogue) =>
+    snag.severity === 'note'
+      ? []
+      : about(base, snag).flatMap((unit) => [
+          ...otherSlots(base, unit),
+          ...(isCard(unit.part)
+            ? swaps(
+                base,
+                catalogue,
+                unit,
+                unit.part.kind,
+                (other) => 'thickSlots' in other && other.thickSlots < (unit.part as { thickSlots: number }).thickSlots,
+              )
+            : []),
+          ...takeOut([unit]),
+        ]),
+  'fits.fanMount': (base, snag, catalogue) => {
+    const loose = about(base, snag);
+    return [
+      ...loose.slice(0, 1).flatMap((unit) => swaps(base, catalogue, unit, 'fan', (part) => mountable(base, part))),
+      ...takeOut(loose),
+    ];
+  },
+  'fits.boardInChassis': (base, snag, catalogue) =>
+    about(base, snag).flatMap((unit) => {
+      const chassis = ofKind(base.assessment.units, 'chassis')[0];
+      return [
+        ...(chassis
+          ? swaps(
+              base,
+              catalogue,
+              chassis,
+              'chassis',
+              (part) => unit.part.kind === 'board' && part.boardHoles.includes(unit.part.holes),
+            )
+          : []),
+        ...options(base, snag, 'board'),
+        ...swaps(base, catalogue, unit, 'board', (part) => mountable(base, part)),
+      ];
+    }),
+  'fits.supplyForm': supply((base, other, now) => mountable(base, other) && other.ratedW >= now.ratedW * 0.7),
+  'fits.supplyLength': (base, snag, catalogue) => [
+    ...options(base, snag, 'supply'),
+    ...supply(
+      (on, other, now, one) =>
+        other.lengthMm <= (one.gap?.limit ?? 0) && mountable(on, other) && other.ratedW >= now.ratedW * 0.7,
+    )(base, snag, catalogue),
+  ],
+  'fits.coolerHeight': coolerHeight,
+  'fits.cardLength': cardLength,
+  'fits.cardSlot': (base, snag, catalogue) => [
+    ...releases(base),
+    ...ofKind(base.assessment.units, 'board').flatMap((unit) =>
+      swaps(
+        base,
+        catalogue,
+        unit,
+        'board',
+        (part) =>
+          part.slots.length > unit.part.slots.length && part.socket === unit.part.socket && mountable(base, part),
+      ),
+    ),
+    ...takeOut(about(base, snag)),
+  ],
+  'fits.driveInBay': driveInBay,
+  'fits.bracket': (base, snag, catalogue) => [
+    ...(snag.gap ? [] : addSundry('bracket')(base, snag, catalogue)),
+    ...(snag.gap ? [] : bracketsOff(base, snag)),
+    ...otherCards(
+      base,
+      snag,
+      catalogue,
+      (part) =>
+        isCard(part) &&
+        part.height === 'low' &&
+        part.brackets.includes(snag.facts.opening === 'low-profile' ? 'low' : 'full'),
+    ),
+    ...takeOut(about(base, snag)),
+  ],
+  'fits.cardHeight': (base, snag, catalogue) => [...onRisers(base, snag, catalogue), ...takeOut(about(base, snag))],
+  'fits.fixedBays': none,
+  'fits.opening': (base, snag, catalogue) => [
+    ...moveCards(base, snag, catalogue),
+    ...bracketsOff(base, snag),
+    ...takeOut(about(base, snag)),
+  ],
+  'fits.bracketOff': none,
+  'fits.holes': (base, snag, catalogue) => [
+    ...moveToFreeBays(base, about(base, snag)),
+    ...adds(
+      base,
+      catalogue,
+      listed(catalogue, 'adapter').filter(
+        (part) => mountable(base, part) && part.bayGroups.some(({ holes }) => holes?.includes(snag.facts.have as 'A')),
+      ),
+    ),
+  ],
+  'fits.supplyScrews': (base, snag, catalogue) =>
+    about(base, snag).flatMap((unit) =>
+      swaps(
+        base,
+        catalogue,
+        unit,
+        'supply',
+        (part) => mountable(base, part) && part.ratedW >= (unit.part as PartOf<'supply'>).ratedW * 0.7,
+      ),
+    ),
+  'fits.coolerBase': (base, snag, catalogue) =>
+    about(base, snag).flatMap((unit) =>
+      swaps(
+        base,
+        catalogue,
+        unit,
+        'cooler',
+        (part) =>
+          part.baseMm >= (snag.gap?.limit ?? 0) &&
+          part.sockets.some((socket) => (unit.part as PartOf<'cooler'>).sockets.includes(socket)),
+      ),
+    ),
+  'fits.stick': (base, snag, catalogue) => [
+    ...addSundry('usbAngle')(base, snag, catalogue),
+    ...about(base, snag).flatMap((unit) =>
+      swaps(
+        base,
+        catalogue,
+        unit,
+        'drive',
+        (part) => part.size === 'usb' && part.lengthMm < (unit.part as PartOf<'drive'>).lengthMm,
+      ),
+    ),
+  ],
+  'fits.plugRoom': (base, snag, catalogue) =>
+    snag.severity === 'note'
+      ? []
+      : [
+          ...(snag.severity === 'caution'
+            ? addSundry('plugAngle', about(base, snag).length)(base, snag, catalogue)
+            : []),
+          ...moveToFreeBays(base, about(base, snag)),
+          ...takeOut(about(base, snag)),
+        ],
+  'fits.goesFirst': none,
+  'fits.rackBody': (base, snag, catalogue) =>
+    otherChassis(base, snag, catalogue, (part) => part.widthMm <= (snag.gap?.limit ?? 0)),
+  'fits.rackDepth': (base, snag, catalogue) =>
+    otherChassis(
+      base,
+      snag,
+      catalogue,
+      (part) => part.depthMm + (part.handlesMm ?? 0) + Number(snag.facts.cables) <= (snag.gap?.limit ?? 0),
+    ),
+} as const satisfies Partial<Record<SnagCode, Propose>>;

@@ -1,0 +1,159 @@
+import { addItemEdit } from '../../build/newItem';
+import { fanRpmShare } from '../../figures/fanCurve';
+import { mismatch } from '../../machine/accepts';
+import { spotsOf } from '../../machine/spots';
+import { ofKind } from '../../machine/units';
+import type { PartOf } from '../../parts/resolve';
+import type { Proposal } from '../../snags/snag';
+import type { SnagCode } from '../../snags/words';
+import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from '../guesses';
+import { addPart, type Propose } from './shared';
+
+/**
+ * A quieter fan that moves less air, or moves it against less, at any duty pays in degrees: it is no remedy as long as
+ * those are not computed.
+ */
+const DUTIES = [0.3, 0.5, 1];
+
+const AS_MUCH = 0.97;
+
+const movesAsMuch = (part: PartOf<'fan'>, now: PartOf<'fan'>): boolean =>
+  DUTIES.every((duty) => {
+    const [share, had] = [fanRpmShare(part, duty), fanRpmShare(now, duty)];
+    return (
+      part.flowM3h * share >= AS_MUCH * now.flowM3h * had &&
+      part.pressurePa * share ** 2 >= AS_MUCH * now.pressurePa * had ** 2
+    );
+  });
+
+const sound: Propose = (base, snag, catalogue) => {
+  const fans = about(base, snag).filter((unit) => unit.part.kind === 'fan');
+  const quieter = listed(catalogue, 'fan').flatMap((part): Proposal[] => {
+    const spots = fans.flatMap((unit) => {
+      const spot = unit.builtIn && !unit.builtIn.fixed ? unit.builtIn.spot : undefined;
+      const host = base.assessment.units.find((one) => one.id === spot?.host);
+      const group = spot && host && spotsOf(host.id, host.part).find((one) => one.key === spot.key);
+      return spot && group && !mismatch(part, group) && movesAsMuch(part, unit.part as PartOf<'fan'>)
+        ? [{ host: spot.host, key: spot.key, ...(group.count > 1 ? { n: spot.n ?? 1 } : {}) }]
+        : [];
+    });
+    const edit =
+      spots.length === fans.length && fans.length > 0
+        ? addItemEdit(base.build, catalogue, part.id, spots.length, { spots })
+        : null;
+    return edit
+      ? [{ edits: [edit], words: `Fit ${spots.length} × ${part.name} in place of ${fans[0]!.part.name}` }]
+      : [];
+  });
+  const swapped = fans
+    .filter((unit) => !unit.builtIn)
+    .slice(0, 1)
+    .flatMap((unit) =>
+      swaps(
+        base,
+        catalogue,
+        unit,
+        'fan',
+        (part) => part.sizeMm === (unit.part as PartOf<'fan'>).sizeMm && movesAsMuch(part, unit.part as PartOf<'fan'>),
+      ),
+    );
+  const supplies = ofKind(base.assessment.units, 'supply')
+    .filter((unit) => about(base, snag).includes(unit))
+    .flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part)));
+  return [...quieter, ...swapped, ...supplies];
+};
+
+const smallerChassis: Propose = (base, _snag, catalogue) => {
+  const { brief } = base.build;
+  const chassis = ofKind(base.assessment.units, 'chassis')[0];
+  const holes = ofKind(base.assessment.units, 'board').map((unit) => unit.part.holes);
+  const within = (have: number, limit: number | undefined) => limit === undefined || have <= limit;
+  return chassis
+    ? swaps(
+        base,
+        catalogue,
+        chassis,
+        'chassis',
+        (part) =>
+          part.style !== 'external' &&
+          holes.every((one) => part.boardHoles.includes(one)) &&
+          within(part.depthMm, brief.maxDepthMm) &&
+          within(part.widthMm, brief.maxWidthMm) &&
+          within(part.heightMm, brief.maxHeightMm) &&
+          within(part.massG, brief.maxMassG) &&
+          (base.build.site.place !== 'rack' || part.rackUnits !== null) &&
+          within(part.rackUnits ?? 0, brief.rackUnits),
+      )
+    : [];
+};
+
+/**
+ * A near twin that has what is wished: memory with ECC, a board with remote management; those of the same class first.
+ */
+const twins: Propose = (base, snag, catalogue) =>
+  about(base, snag)
+    .slice(0, 1)
+    .flatMap((unit) => {
+      const { part } = unit;
+      if (snag.facts.wish === 'remote management' && part.kind === 'board') {
+        const like = swaps(
+          base,
+          catalogue,
+          unit,
+          'board',
+          (other) =>
+            other.remoteManagement &&
+            other.socket === part.socket &&
+            mountable(base, other) &&
+            other.archetype === part.archetype,
+        );
+        return [
+          ...like,
+          ...swaps(
+            base,
+            catalogue,
+            unit,
+            'board',
+            (other) =>
+              other.remoteManagement &&
+              other.socket === part.socket &&
+              mountable(base, other) &&
+              other.archetype !== part.archetype,
+          ),
+        ];
+      }
+      if (snag.facts.wish !== 'ECC memory') return [];
+      if (part.kind !== 'memory') return [];
+      return swaps(
+        base,
+        catalogue,
+        unit,
+        'memory',
+        (other) =>
+          other.ecc &&
+          other.form === part.form &&
+          other.type === part.type &&
+          other.registered === part.registered &&
+          other.capacityBytes >= part.capacityBytes,
+      );
+    });
+
+/** Guesses for the snags of this family. */
+export const WITHIN = {
+  'within.money': () => [],
+  'within.idle': (base, _snag, catalogue) =>
+    ofKind(base.assessment.units, 'supply')
+      .filter((unit) => !unit.builtIn)
+      .flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part))),
+  'within.peak': () => [],
+  'within.size': smallerChassis,
+  'within.rackUnits': smallerChassis,
+  'within.growth': (base, _snag, catalogue) => addControllers(base, catalogue),
+  'within.network': (base, snag, catalogue) =>
+    listed(catalogue, 'networkCard')
+      .filter((part) => part.networkPorts.some((port) => port.gbPerS >= (snag.gap?.limit ?? 0)))
+      .slice(0, MOST_OF_A_KIND)
+      .map((part) => addPart(base, catalogue, part)),
+  'within.mustHave': twins,
+  'within.sound': sound,
+} as const satisfies Partial<Record<SnagCode, Propose>>;
