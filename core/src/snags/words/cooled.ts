@@ -1,0 +1,18 @@
+import { round, type Words } from './wording';
+
+export const COOLED_WORDS = {
+  'cooled.cooler': {
+    title: 'Heat the cooler carries',
+    what: (f, s) =>
+      `${f.processor} draws ${f.basis === 'typical' ? 'about ' : ''}${round(s.gap!.have)} W ` +
+      `for minutes on end; ${f.cooler} carries ${round(s.gap!.limit)} W.`,
+    why: 'Under load it slows itself down, or switches off.',
+  },
+  'cooled.passive': {
+    title: 'Cooler without a fan',
+    what: (f) =>
+      `${f.cooler} has no fan, and none turns in a wall of ${f.chassis}: ${f.processor} draws ` +
+      `about ${f.watts} W under load.`,
+    why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
+  },
+} as const satisfies Record<string, Words>;

@@ -1,0 +1,91 @@
+import { mm, round, n, type Words } from './wording';
+
+export const MATES_WORDS = {
+  'mates.memory': {
+    title: 'Memory form and type',
+    what: (f) => `${f.memory} is ${f.have}; ${f.board} takes ${f.want}.`,
+    why: 'The notch and the voltage differ; it does not go in.',
+  },
+  'mates.memorySlots': {
+    title: 'A slot for every module',
+    what: (f) => `${n(Number(f.count), 'module')} without a slot: ${f.board} has ${f.slots}.`,
+    why: 'They stay on the table.',
+  },
+  'mates.memoryRegistered': {
+    title: 'Registered memory',
+    what: (f) => `${f.memory} is in ${f.board}, which needs ${f.want} modules.`,
+    why: 'It goes in, but the machine will not start.',
+  },
+  'mates.socket': {
+    title: 'Socket of processor and cooler',
+    what: (f) =>
+      f.want
+        ? `${f.part} is for socket ${f.have}; ${f.board} has ${f.want}.`
+        : `${f.part} finds no socket: the processor of ${f.board} is soldered.`,
+    why: 'It does not go in, or the cooler cannot be screwed down.',
+  },
+  'mates.memoryMax': {
+    title: 'Most memory a board takes',
+    what: (f, s) => `${round(s.gap!.have)} GB ${f.what}; ${f.board} takes ${round(s.gap!.limit)} GB.`,
+    why: 'The machine does not start, or does not see the rest.',
+  },
+  'mates.display': {
+    title: 'Something to see the setup on',
+    what: (f) =>
+      `${f.processor} ${f.graphics} graphics, and ${f.board} brings ` +
+      `${f.graphics === 'has' ? 'no display output' : 'no remote management'}.`,
+    why: 'The system cannot be installed without a borrowed graphics card.',
+  },
+  'mates.sectors': {
+    title: 'Sector format',
+    what: (f) =>
+      `${n(Number(f.count), 'drive')} with 520-byte sectors: ` +
+      `${f.drive}.${f.sas ? '' : ' No SAS controller here could change that.'}`,
+    why: 'Nothing but a storage array reads them. Reformatted to 512 bytes, over some hours, they work.',
+  },
+  'mates.powerDisable': {
+    title: 'The 3.3 V pin',
+    what: (f) =>
+      `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'obeys' : 'obey'} the ` +
+      'power-disable pin, and nothing here cuts it.',
+    why: 'On a plug that carries 3.3 V it stays off. A cable from a 4-pin plug, or tape over the pin, starts it.',
+  },
+  'mates.memoryOrder': {
+    title: 'Order of memory slots',
+    what: (f) =>
+      `${n(Number(f.count), 'module')} in ${Number(f.count) === 1 ? 'slot' : 'slots'} ` +
+      `${f.now}; ${f.board} wants ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.first} ` +
+      'filled first.',
+    why: 'In the wrong slots it runs on one channel, or does not start.',
+  },
+  'mates.memoryPath': {
+    title: 'Way to more memory',
+    what: (f, s) =>
+      `${round(s.gap!.have)} of ${round(s.gap!.limit)} GB, and all ${f.slots} slots of ` +
+      `${f.board} are in use: the rest means ${f.add} × ${f.of} GB, and ` +
+      `${n(Number(f.giveUp), 'module')} given up.`,
+    why: 'Fewer and larger modules keep slots free for later.',
+  },
+  'mates.frontUsb': {
+    title: 'Header of the front sockets',
+    what: (f) => `${f.chassis} has ${f.kind} in front; ${f.board} has no header for it.`,
+    why: 'The front sockets stay dead, or run slower over an adapter.',
+  },
+  'mates.spareCables': {
+    title: 'Cables that fit nowhere',
+    what: (f) =>
+      `${f.count} × ${f.cable}: ` +
+      `${f.turned ? `it is a ${f.turned} breakout, the other way round` : 'no cable here is made of it'}` +
+      `.${f.right ? ` Wanted: ${f.right}.` : ''}`,
+    why: 'Plugs look alike; breakouts work one way.',
+  },
+  'mates.cableLength': {
+    title: 'Length of a cable',
+    what: (f, s) =>
+      f.long
+        ? `${f.cable} is ${mm(s.gap!.have)} long; it may be ${mm(s.gap!.limit)}.`
+        : `${f.cable} is ${mm(s.gap!.have)}; the way is about ` +
+          `${mm(s.gap!.limit)}${Number(f.count) > 1 ? ` for ${f.count} of them` : ''}.`,
+    why: 'Too short it pulls at its plugs; too long the link loses speed or drops.',
+  },
+} as const satisfies Record<string, Words>;

@@ -1,0 +1,60 @@
+import { mm, round, over, type Words } from './wording';
+
+export const WITHIN_WORDS = {
+  'within.money': {
+    title: 'Price against the brief',
+    what: (f, s) => over(s, (v) => `${f.currency} ${Math.round(v)}`, 'budget of'),
+    why: 'Owned and used parts bring it down first.',
+  },
+  'within.idle': {
+    title: 'Idle watts against the brief',
+    what: (_f, s) => over(s, (v) => `${Math.round(v)} W`, 'wished idle of'),
+    why: 'A server idles most of the year; that is what the bill is made of.',
+  },
+  'within.peak': {
+    title: 'Peak watts against the brief',
+    what: (_f, s) => over(s, (v) => `${Math.round(v)} W`, 'wished peak of'),
+    why: 'The socket, the UPS or the circuit may not carry more.',
+  },
+  'within.size': {
+    title: 'Size and weight against the room there is',
+    what: (f, s) =>
+      s.gap!.unit === 'kg'
+        ? `${f.chassis} weighs ${round(s.gap!.have)} kg empty; at most ${round(s.gap!.limit)} kg.`
+        : `${f.chassis} is ${mm(-s.gap!.gap)} too ${f.side}: ${mm(s.gap!.have)}, room for ${mm(s.gap!.limit)}.`,
+    why: 'It does not go where it is to stand.',
+  },
+  'within.rackUnits': {
+    title: 'Rack units',
+    what: (f, s) =>
+      s.gap
+        ? `${s.gap.have} U of machines; ${s.gap.limit} U are free.`
+        : `${f.chassis} is not made for a rack: it wants a shelf there.`,
+    why: 'A rack takes what is made for its posts, in whole units.',
+  },
+  'within.growth': {
+    title: 'Room for the drives to come',
+    what: (f, s) =>
+      `${s.gap!.limit} drives are wanted later; ${f.now} are here and there is room for ` +
+      `${f.more} more (${f.bays} bays, ${f.ports} ports free).`,
+    why: 'What has no bay or port later means another machine.',
+  },
+  'within.network': {
+    title: 'Network against the brief',
+    what: (_f, s) => `${round(s.gap!.limit)} Gb/s are wished; the fastest port here is ${round(s.gap!.have)} Gb/s.`,
+    why: 'Everything the drives give goes through that port.',
+  },
+  'within.mustHave': {
+    title: 'Must-haves',
+    what: (f) => `The brief asks for ${f.wish}; without it: ${f.parts}.`,
+    why: 'A near twin that lacks it is the usual wrong order.',
+  },
+  'within.sound': {
+    title: 'Noise against the brief',
+    what: (f, s) =>
+      `${s.gap!.gap < 0 ? 'Probably over' : 'May be over'} the wished ${round(s.gap!.limit)} ` +
+      `dB(A) at the ear: ${s.gap!.have.toFixed(1)}, could be ` +
+      `${(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!).toFixed(0)}. Most of it: ${f.loudest}.`,
+    why: 'Ten decibels more sound about twice as loud.',
+  },
+} as const satisfies Record<string, Words>;

@@ -1,0 +1,33 @@
+import type { Finding } from '../finding';
+
+export const mm = (value: number) => `${round(value)} mm`;
+export const round = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
+export const n = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
+export const HOLES = { A: 'hole set A', B: 'hole set B', '2.5': 'the holes of 2.5-inch drives' } as const;
+export const mbps = (value: number) => `${Math.round(value).toLocaleString('en-GB')} MB/s`;
+export const PLUG_WORDS: Readonly<Record<string, string>> = {
+  'sata-power': 'SATA power plugs',
+  peripheral: '4-pin peripheral plugs',
+  '6-pin-card': '6-pin card plugs',
+  '8-pin-card': '8-pin card plugs',
+  '24-pin': '24-pin plugs',
+  '8-pin-cpu': '8-pin processor plugs',
+  '4-pin-cpu': '4-pin processor plugs',
+  'dc-jack': 'DC jacks',
+};
+export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
+/** A value over a wish in words, with its range: beside a limit a bare number says too much. */
+export const over = (s: Finding, of: (value: number) => string, wish: string) =>
+  `${s.gap!.gap < 0 ? ((s.gap!.lo ?? s.gap!.have) > s.gap!.limit ? 'Over' : 'Probably over') : 'May be over'} ` +
+  `the ${wish} ${of(s.gap!.limit)}: ` +
+  `${of(s.gap!.have)}` +
+  ((s.gap!.lo ?? s.gap!.have) === (s.gap!.hi ?? s.gap!.have)
+    ? ''
+    : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`) +
+  '.';
+export type Facts = Finding['facts'];
+export type Words = {
+  readonly title: string;
+  readonly what: (facts: Facts, snag: Finding) => string;
+  readonly why: string;
+};
