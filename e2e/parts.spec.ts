@@ -93,7 +93,7 @@ test('an old machine in one paste becomes stock, and stock goes into a machine a
   await page
     .getByLabel('Paste what it prints of itself')
     .fill([sample('block-devices.json'), sample('smart.json'), sample('dmi.txt'), sample('pci.txt')].join('\n'));
-  await expect(page.getByText('11 of 11 to take in')).toBeVisible();
+  await expect(page.getByText('11 of 11 to import')).toBeVisible();
   await expect(page.getByText('A dead one: its capacity is not in the listing')).toBeVisible();
   await page.getByRole('checkbox', { name: /Tollhatch Plain Lan/ }).uncheck();
   await page.getByRole('button', { name: 'Import 10' }).click();

@@ -25,6 +25,7 @@ for (const part of ['core', 'server', 'web', 'scripts', 'e2e'])
   await step(`types of ${part}`, check('node_modules/typescript/bin/tsc', '-p', part));
 await step('lint', check('node_modules/eslint/bin/eslint.js', '.'));
 await step('format', check('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'));
+await step('unused exports', check('node_modules/knip/bin/knip.js', '--no-progress'));
 await step('core, demo and web', () => runJest(['core', 'demo', 'web']));
 await step('server', () => withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
 await step('starts', startFaults);

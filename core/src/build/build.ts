@@ -12,7 +12,7 @@ const positive = z.number().positive().max(1e9);
 const isoDate = z.iso.date();
 const share = z.number().min(0).max(1);
 
-export const priceSchema = z.strictObject({
+const priceSchema = z.strictObject({
   ...moneySchema.shape,
   per: z.enum(['unit', 'item']),
   shippingMinor: z.int().min(0).optional(),
@@ -102,20 +102,20 @@ export const siteSchema = z.strictObject({
 export type Site = z.infer<typeof siteSchema>;
 
 const day = z.array(z.enum(HOUR_STATES)).length(24);
-export const profileSchema = z.strictObject({
+const profileSchema = z.strictObject({
   weekday: day,
   weekend: day,
   drivesAwake: z.int().min(0).max(LIMITS.drives).optional(),
   scrubsPerYear: z.number().min(0).max(366),
 });
-export const tariffSchema = z.strictObject({
+const tariffSchema = z.strictObject({
   currency: moneySchema.shape.currency,
   bands: z
     .array(z.strictObject({ fromHour: z.int().min(0).max(23), minorPerKwh: z.number().min(0).max(100_000) }))
     .min(1)
     .max(24),
 });
-export const poolSchema = z.strictObject({
+const poolSchema = z.strictObject({
   sets: z
     .array(
       z.strictObject({
@@ -138,7 +138,7 @@ export const poolSchema = z.strictObject({
     )
     .max(200),
 });
-export const policySchema = z.strictObject({
+const policySchema = z.strictObject({
   spinUp: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('together') }),
     z.strictObject({ kind: z.literal('waves'), drives: z.int().min(1).max(LIMITS.drives), everyS: positive }),
@@ -149,9 +149,8 @@ export const policySchema = z.strictObject({
     z.strictObject({ kind: z.literal('hold'), hottestDriveC: z.number().min(20).max(70) }),
   ]),
 });
-export type Policy = z.infer<typeof policySchema>;
 
-export const readingSchema = z.strictObject({
+const readingSchema = z.strictObject({
   id: text,
   at: isoDate,
   state: z.enum(STATES),

@@ -2,7 +2,7 @@ import type { Build, Change } from './build';
 import { printSpot } from './layout';
 
 /** Parts of one sheet that come in or go out. */
-export type Counted = { readonly name: string; readonly count: number };
+type Counted = { readonly name: string; readonly count: number };
 /** What differs between two states of a machine, as far as hands have to do with it: parts by name, units by mark. */
 export type Difference = {
   readonly added: readonly Counted[];

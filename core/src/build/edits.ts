@@ -9,7 +9,7 @@ const carried = { sheets: z.array(sheetSchema), archetypes: z.array(archetypeSch
 const section = buildSchema.shape;
 
 /** Sections an edit may set whole; the rest change through edits of their own. */
-export const SETTABLE = {
+const SETTABLE = {
   name: section.name,
   notes: section.notes,
   brief: section.brief,
@@ -26,7 +26,7 @@ export const SETTABLE = {
   copies: section.copies,
   copiesElsewhere: section.copiesElsewhere,
 } as const;
-export type SettableSection = keyof typeof SETTABLE;
+type SettableSection = keyof typeof SETTABLE;
 
 const setEdits = Object.entries(SETTABLE).map(([name, value]) =>
   z.strictObject({ type: z.literal(`set.${name}`), value }),

@@ -13,9 +13,8 @@ export const spotRefSchema = z.strictObject({
 export type SpotRef = z.infer<typeof spotRefSchema>;
 
 export const howSchema = z.enum(['solved', 'put', 'held']);
-export type How = z.infer<typeof howSchema>;
 
-export const seatSchema = z.strictObject({
+const seatSchema = z.strictObject({
   spot: spotRefSchema,
   span: z.int().min(1).max(8).optional(),
   how: howSchema,

@@ -18,7 +18,7 @@ function issuesOf(path: readonly PropertyKey[], error: z.ZodError): Issue[] {
  * Entries of a list or record one by one, up to the first few that are wrong: a million wrong ones cost as much as a
  * few.
  */
-export function parseEntries<T>(
+function parseEntries<T>(
   schema: z.ZodType<T>,
   entries: readonly (readonly [PropertyKey, unknown])[],
   path: readonly PropertyKey[],

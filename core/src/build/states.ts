@@ -5,6 +5,5 @@
  * drives spin up, over time.
  */
 export const STATES = ['off', 'asleep', 'idle', 'working', 'busy', 'peak', 'start'] as const;
-export type State = (typeof STATES)[number];
 /** What an hour of a day can be. */
 export const HOUR_STATES = ['off', 'asleep', 'idle', 'working', 'busy'] as const;

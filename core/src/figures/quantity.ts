@@ -2,7 +2,7 @@ import { factOf, type Fact, type Part } from '../parts/resolve';
 import type { Basis } from '../parts/sheet';
 
 /** What each fact does to a value when the fact stands at its low and at its high end. */
-export type Spread = ReadonlyMap<string, readonly [atLo: number, atHi: number]>;
+type Spread = ReadonlyMap<string, readonly [atLo: number, atHi: number]>;
 export type Op = 'sum' | 'times' | 'map' | 'choice' | 'given';
 
 /** One line of a working: a number and what it is made of, down to facts of part sheets. */

@@ -249,7 +249,7 @@ function layFans(
 }
 
 /** Moves a box inside the shell; one larger than the shell is cut to it. */
-export function clamp(shell: Pick<Size, 'widthMm' | 'heightMm' | 'depthMm'>, box: Point & Size, assumed: boolean): Box {
+function clamp(shell: Pick<Size, 'widthMm' | 'heightMm' | 'depthMm'>, box: Point & Size, assumed: boolean): Box {
   const axis = (at: number, size: number, room: number) => {
     const kept = Math.min(size, room);
     return { at: Math.min(Math.max(0, at), room - kept), size: kept };

@@ -7,7 +7,7 @@ import { projectBox } from './project';
  * One rectangle of a front view: its kind of solid, 1 where something stands there, and its place and size in mm from
  * the top left of its box. A list, since a page sends hundreds.
  */
-export type ElevationShape = readonly [
+type ElevationShape = readonly [
   what: string,
   filled: 0 | 1,
   xMm: number,

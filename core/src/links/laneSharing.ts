@@ -34,5 +34,5 @@ export function lanesLeft(
 }
 
 /** The mode a board runs in: the one named, else the first of its sheet; undefined for a board without modes. */
-export const modeOf = (board: PartOf<'board'>, mode: string | undefined) =>
+const modeOf = (board: PartOf<'board'>, mode: string | undefined) =>
   board.modes.find((one) => one.key === mode) ?? board.modes[0];

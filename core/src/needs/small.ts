@@ -36,7 +36,7 @@ type Want = {
  * Of what is bought used nothing is taken to be in the box: small parts are what goes missing first. What is owned has
  * been seen.
  */
-export const boxIsWhole = ({ item }: PlannedUnit): boolean =>
+const boxIsWhole = ({ item }: PlannedUnit): boolean =>
   item?.deal === 'owned' || item?.condition === undefined || item.condition === 'new';
 
 /** Everything small that a machine needs and nobody lists, against what the kit and the boxes bring. */

@@ -8,7 +8,7 @@ const watts = z.number().min(0).max(1500);
 const share = z.number().min(0).max(1);
 const onBoard = z.strictObject({ uMm: z.number().min(0).max(600), vMm: z.number().min(0).max(600) });
 
-export const MEMORY_FORMS = ['dimm', 'so-dimm'] as const;
+const MEMORY_FORMS = ['dimm', 'so-dimm'] as const;
 export const MEMORY_TYPES = ['ddr3', 'ddr4', 'ddr5'] as const;
 
 export const m2SocketSchema = z.strictObject({
@@ -47,7 +47,7 @@ export const networkPortSchema = z.strictObject({
 });
 
 /** A board trade-off: while the socket in `when` is used (as that protocol), these are off or narrower. */
-export const boardRuleSchema = z.strictObject({
+const boardRuleSchema = z.strictObject({
   when: z.strictObject({ key: keySchema, as: z.enum(['sata', 'pcie', 'any']) }),
   then: z
     .array(
@@ -55,7 +55,6 @@ export const boardRuleSchema = z.strictObject({
     )
     .min(1),
 });
-export type BoardRule = z.infer<typeof boardRuleSchema>;
 
 export const boardValues = z.strictObject({
   holes: z.enum(BOARD_FORMS),

@@ -5,7 +5,7 @@ import { connectorSchema, powerInputSchema } from './connector';
 const watts = z.number().min(0).max(1500);
 
 /** The shape every card shares; thickness is in slot pitches (PCI-SIG CEM). */
-export const cardShape = {
+const cardShape = {
   bus: z.enum(['pcie', 'pci']),
   lanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]),
   gen: z.int().min(1).max(6),

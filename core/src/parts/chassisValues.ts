@@ -12,7 +12,7 @@ const WALLS = ['front', 'middle', 'rear', 'top', 'side', 'bottom'] as const;
  * What stands between a bay and its port. The connectors of an expander are its uplinks; a bridge
  * speaks another protocol (USB) on its uplink than to its drives.
  */
-export const backplaneSchema = z.strictObject({
+const backplaneSchema = z.strictObject({
   type: z.enum(['direct', 'expander', 'bridge']),
   carries: z.array(z.enum(PROTOCOLS)).min(1),
   gbPerLane: z.number().positive().max(64),
@@ -25,7 +25,7 @@ export const backplaneSchema = z.strictObject({
 export type Backplane = z.infer<typeof backplaneSchema>;
 
 /** Rows × columns of like bays. `takes` lists drive sizes a bay holds without an adapter. */
-export const bayGroupSchema = z.strictObject({
+const bayGroupSchema = z.strictObject({
   key: keySchema,
   label,
   rows: z.int().min(1).max(32),
@@ -49,7 +49,7 @@ export const bayGroupSchema = z.strictObject({
 export type BayGroup = z.infer<typeof bayGroupSchema>;
 
 /** A limit with its culprit: the least that applies counts, and its `because` is what a snag names. */
-export const clearanceSchema = z.strictObject({
+const clearanceSchema = z.strictObject({
   /** A stick is a USB drive in a socket of the board. */
   for: z.enum(['card', 'cooler', 'supply', 'board', 'stick']),
   slots: z.array(z.int().min(0).max(15)).optional(),
@@ -60,7 +60,7 @@ export const clearanceSchema = z.strictObject({
 });
 export type Clearance = z.infer<typeof clearanceSchema>;
 
-export const fanMountSchema = z.strictObject({
+const fanMountSchema = z.strictObject({
   key: keySchema,
   label,
   wall: z.enum(WALLS),
@@ -71,7 +71,7 @@ export const fanMountSchema = z.strictObject({
 });
 export type FanMount = z.infer<typeof fanMountSchema>;
 
-export const supplyBaySchema = z.strictObject({
+const supplyBaySchema = z.strictObject({
   key: keySchema,
   label,
   forms: z.array(z.enum(SUPPLY_FORMS)).min(1),
@@ -85,7 +85,7 @@ export const supplyBaySchema = z.strictObject({
 });
 export type SupplyBay = z.infer<typeof supplyBaySchema>;
 
-export const openingsSchema = z.strictObject({
+const openingsSchema = z.strictObject({
   key: keySchema,
   label,
   count: z.int().min(1).max(16),
@@ -109,7 +109,7 @@ export const effectSchema = z.discriminatedUnion('do', [
 ]);
 export type Effect = z.infer<typeof effectSchema>;
 
-export const optionSchema = z.strictObject({ key: keySchema, label, effects: z.array(effectSchema).min(1) });
+const optionSchema = z.strictObject({ key: keySchema, label, effects: z.array(effectSchema).min(1) });
 
 export const chassisValues = z.strictObject({
   style: z.enum(['tower', 'cube', 'rack', 'openFrame', 'external']),

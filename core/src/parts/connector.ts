@@ -27,7 +27,6 @@ export const cableEndSchema = z.strictObject({
   lanesPerTail: z.int().min(1).max(8),
   role: z.enum(['host', 'device', 'either']),
 });
-export type CableEnd = z.infer<typeof cableEndSchema>;
 
 /** Power inputs of a board, backplane or card, by plug and count. */
 export const powerInputSchema = z.strictObject({ plug: z.enum(PLUG_KINDS), count: z.int().min(1).max(16) });

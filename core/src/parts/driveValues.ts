@@ -5,7 +5,7 @@ const watts = z.number().min(0).max(60);
 const amps = z.number().min(0).max(10);
 
 /** One step of a start: from `atS`, for `forS` seconds, the current on each rail. */
-export const spinUpStepSchema = z.strictObject({
+const spinUpStepSchema = z.strictObject({
   atS: z.number().min(0).max(120),
   forS: z.number().positive().max(120),
   a12: amps,

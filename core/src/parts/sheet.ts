@@ -43,24 +43,24 @@ export const moneySchema = z.strictObject({
 export type Money = z.infer<typeof moneySchema>;
 
 /** Where a value came from; `lo` and `hi` replace the tolerance of its basis. */
-export const sourceSchema = z.strictObject({
+const sourceSchema = z.strictObject({
   basis: z.enum(['stated', 'measured', 'typical']),
   ref: z.string().max(300).optional(),
   lo: z.number().optional(),
   hi: z.number().optional(),
 });
 export type Basis = z.infer<typeof sourceSchema>['basis'];
-export type Source = z.infer<typeof sourceSchema>;
+type Source = z.infer<typeof sourceSchema>;
 
 /** A part inside a part: a soldered processor, a chassis fan. `fixed` ones cannot be swapped. */
-export const builtInSchema = z.strictObject({
+const builtInSchema = z.strictObject({
   key: keySchema,
   sheet: sheetIdSchema,
   count: z.int().min(1).max(16),
   spot: keySchema,
   fixed: z.boolean(),
 });
-export type BuiltIn = z.infer<typeof builtInSchema>;
+type BuiltIn = z.infer<typeof builtInSchema>;
 
 const identity = {
   rev: z.int().min(1),

@@ -42,7 +42,7 @@ export const upsValues = z.strictObject({
   outlets: z.int().min(1).max(40),
 });
 
-export const SUNDRY_USES = [
+const SUNDRY_USES = [
   'coinCell',
   'paste',
   'ioShield',

@@ -64,19 +64,15 @@ export type PlugKind = (typeof PLUG_KINDS)[number];
 
 /** Hole patterns; `own` is a maker's own, which only that maker's chassis has. */
 export const BOARD_FORMS = ['mini-itx', 'micro-atx', 'atx', 'ssi-ceb', 'ssi-eeb', 'own'] as const;
-export type BoardForm = (typeof BOARD_FORMS)[number];
 
 export const SUPPLY_FORMS = ['atx', 'sfx', 'sfx-l', 'tfx', 'flex-atx', 'redundant', 'brick'] as const;
-export type SupplyForm = (typeof SUPPLY_FORMS)[number];
 
 export const DRIVE_SIZES = ['3.5', '2.5', 'u.2', 'm2', 'slot', 'usb'] as const;
-export type DriveSize = (typeof DRIVE_SIZES)[number];
 
 export const BAY_SIZES = ['5.25', '3.5', '2.5', 'u.2'] as const;
 export type BaySize = (typeof BAY_SIZES)[number];
 
 export const EFFICIENCY_CLASSES = ['plain', 'bronze', 'silver', 'gold', 'platinum', 'titanium'] as const;
-export type EfficiencyClass = (typeof EFFICIENCY_CLASSES)[number];
 
 /** What a sound figure on a sheet states; reading one as another is up to 8 dB wrong (ISO 7779, ISO 9296). */
 export const SOUND_MEANINGS = ['powerMean', 'powerDeclared', 'pressureOverFloor1m', 'pressureFreeField1m'] as const;

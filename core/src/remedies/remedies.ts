@@ -10,7 +10,7 @@ import { weigh, type Base, type Weighed } from './weigh';
 export type Remedy = Weighed & { readonly title: string; readonly cure: boolean };
 
 /** At most so many are shown. */
-export const MOST_REMEDIES = 5;
+const MOST_REMEDIES = 5;
 
 /**
  * Ways out of a snag, weighed: those that cure it without a new blocker, by blockers left, then

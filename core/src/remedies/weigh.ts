@@ -62,7 +62,7 @@ const RANK = { note: 0, caution: 1, blocker: 2 } as const;
 const badness = (snag: Snag) => RANK[snag.severity] * 1e6 - (snag.gap?.gap ?? 0);
 
 /** Snags of one code are one trouble: more places or a larger gap make it worse, not another. */
-export function compareSnags(
+function compareSnags(
   before: readonly Snag[],
   after: readonly Snag[],
 ): Pick<Weighed, 'cures' | 'eases' | 'causes' | 'worsens'> {

@@ -8,8 +8,6 @@ import { COOLED_WORDS } from './words/cooled';
 import { WITHIN_WORDS } from './words/within';
 import type { Words } from './words/wording';
 
-export { plugWords } from './words/wording';
-
 /** One entry per code, with its family: the rule's title, its sentence with the numbers in it, and why it matters. */
 export const WORDS = {
   ...FITS_WORDS,

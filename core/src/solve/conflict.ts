@@ -39,8 +39,8 @@ export function factWords({ kind, what, count, label }: Fact): string {
       : `${count} ${one.replace(/^(M\.2 )?(\w+) that (\w+?)s /, '$1$2s that $3 ')}`;
 }
 
-export const SUPPLIES = ['ports', 'bays', 'sockets', 'slots'] as const;
-export type Supply = (typeof SUPPLIES)[number];
+const SUPPLIES = ['ports', 'bays', 'sockets', 'slots'] as const;
+type Supply = (typeof SUPPLIES)[number];
 
 /** Facts given up: what is asked is whether the rest goes together. */
 type Without = ReadonlySet<Fact>;

@@ -26,7 +26,7 @@ const SATA_GB = 6;
  * The data wiring of a machine by the board or card every cable starts at, in the order of their
  * places; cables are labelled #1, #2, … in that order: with a letter they would read like a drive's mark.
  */
-export function wiringOf(
+function wiringOf(
   units: readonly PlannedUnit[],
   layout: Layout,
   needs: Pick<CableNeeds, 'spare'>,

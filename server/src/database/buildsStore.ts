@@ -8,7 +8,7 @@ import { inTransaction, untilOutOfTheWay } from './transaction';
 
 /** A build as it is kept: its document as text, which most answers pass on as it is. */
 export type Stored = { readonly doc: string; readonly etag: string; readonly updated: Date };
-export type Stale = { readonly ok: false; readonly why: 'stale'; readonly theirs: Stored };
+type Stale = { readonly ok: false; readonly why: 'stale'; readonly theirs: Stored };
 export type Saved =
   | { readonly ok: true; readonly stored: Stored }
   | Stale

@@ -1,7 +1,7 @@
 import { QueryTypes, type QueryInterface, type Sequelize } from 'sequelize';
 
 /** Equal only when every character is: no folding of case and accents, no ignoring of blanks at the end. */
-export const EXACT = 'CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin';
+const EXACT = 'CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin';
 
 const ID_COLUMNS = [
   ['builds', 'id', 120],

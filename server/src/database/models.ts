@@ -9,7 +9,7 @@ import {
 } from 'sequelize';
 
 /** A build: the document is the truth, name and etag stand beside it for lists and conditional saves. */
-export interface BuildRow extends Model<InferAttributes<BuildRow>, InferCreationAttributes<BuildRow>> {
+interface BuildRow extends Model<InferAttributes<BuildRow>, InferCreationAttributes<BuildRow>> {
   id: string;
   name: string;
   etag: string;
@@ -21,7 +21,7 @@ export interface BuildRow extends Model<InferAttributes<BuildRow>, InferCreation
   /** What it claims of stock, as JSON; null where that is nothing. */
   claims: CreationOptional<string | null>;
 }
-export interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCreationAttributes<RevisionRow>> {
+interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCreationAttributes<RevisionRow>> {
   id: CreationOptional<number>;
   buildId: string;
   etag: string;

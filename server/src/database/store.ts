@@ -4,7 +4,7 @@ import { defineTables, type Tables } from './models';
 import { createPartsStore } from './partsStore';
 import { createStockStore } from './stockStore';
 
-export type { CardRow, Removed, Revision, Saved, Stored } from './buildsStore';
+export type { CardRow, Removed, Saved, Stored } from './buildsStore';
 
 /** Reads and writes of the database. */
 export function createStore(database: Sequelize) {

@@ -3,7 +3,7 @@ import { sendProblem } from '../problem';
 import { nameIn } from './ownNames';
 
 /** Sent by the page with every request. A page elsewhere cannot send it unasked, and is not let when it asks. */
-export const SIGN = 'x-inch-tower';
+const SIGN = 'x-inch-tower';
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const reads = (request: Request): boolean => READS.has(request.method);
 

@@ -8,7 +8,7 @@ export type Job = {
   /** ISO date that ages and prices are read at. */ readonly asOf: string;
 };
 /** A job's answer, or why there is none: too many wait already, or it took longer than a job may. */
-export type Done =
+type Done =
   | { readonly ok: true; readonly text: string }
   | { readonly ok: false; readonly why: 'full' | 'tooLong' | 'fault'; readonly words: string };
 export type Jobs = { run(job: Job): Promise<Done>; stop(): Promise<void> };

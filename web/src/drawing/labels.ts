@@ -18,7 +18,7 @@ const textWidth = (text: string) => text.length * LABEL_PX * CHARACTER;
 type Line = { readonly text: string; readonly weight: Label['weight'] };
 
 /** What stands on a solid, in order of worth; what has no room is left out. */
-export function linesOf(solid: Solid): readonly (readonly Line[])[] {
+function linesOf(solid: Solid): readonly (readonly Line[])[] {
   const { unit, what } = solid;
   if (what === 'shell' || what === 'backplane') return [];
   if (what === 'opening') return unit ? [[{ text: unit.mark, weight: 'mark' }]] : [];

@@ -2,9 +2,6 @@ import { createSelector } from '@reduxjs/toolkit';
 import { plannedUnits, sceneOf, type PlannedUnit } from '@inch-tower/core';
 import type { RootState } from './store';
 
-export const selectBuild = (state: RootState) => state.bench.build;
-export const selectView = (state: RootState) => state.bench.view;
-
 const NO_UNITS: readonly PlannedUnit[] = [];
 const section =
   <K extends keyof NonNullable<RootState['bench']['build']>>(key: K) =>

@@ -46,7 +46,7 @@ export type BenchView = {
 };
 
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
-export type Deltas = Readonly<Partial<Record<FigureId, number>>>;
+type Deltas = Readonly<Partial<Record<FigureId, number>>>;
 export type GoingRow = {
   readonly sheet: string;
   readonly delta: Deltas;

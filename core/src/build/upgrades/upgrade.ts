@@ -37,5 +37,4 @@ export const upgradeEdits = (edits: readonly unknown[], from: number): readonly 
     edits,
   );
 
-export const isRecord = (value: unknown): value is Raw =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -6,7 +6,7 @@ import { draw, type DrawLine, type PowerState } from './draw';
 import { lossTolerance, supplyLossW } from './supplyLoss';
 
 /** Fan duty of the policy; one that holds a temperature runs at the plain duty until air is computed. */
-export const PLAIN_DUTY = 0.4;
+const PLAIN_DUTY = 0.4;
 export const fanDutyOf = (context: Pick<FigureContext, 'policy'>): number =>
   context.policy.fans.kind === 'fixed' ? context.policy.fans.duty : PLAIN_DUTY;
 

@@ -5,7 +5,7 @@ export const round = (value: number) => (Number.isInteger(value) ? String(value)
 export const n = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 export const HOLES = { A: 'hole set A', B: 'hole set B', '2.5': 'the holes of 2.5-inch drives' } as const;
 export const mbps = (value: number) => `${Math.round(value).toLocaleString('en-GB')} MB/s`;
-export const PLUG_WORDS: Readonly<Record<string, string>> = {
+const PLUG_WORDS: Readonly<Record<string, string>> = {
   'sata-power': 'SATA power plugs',
   peripheral: '4-pin peripheral plugs',
   '6-pin-card': '6-pin card plugs',
@@ -25,7 +25,7 @@ export const over = (s: Finding, of: (value: number) => string, wish: string) =>
     ? ''
     : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`) +
   '.';
-export type Facts = Finding['facts'];
+type Facts = Finding['facts'];
 export type Words = {
   readonly title: string;
   readonly what: (facts: Facts, snag: Finding) => string;

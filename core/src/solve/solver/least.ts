@@ -45,7 +45,7 @@ export type Room = {
 };
 
 /** Numbers of data drives, boot drives and others. */
-export type Ranked = readonly [data: number, boot: number, rest: number];
+type Ranked = readonly [data: number, boot: number, rest: number];
 
 const total = (ranked: Ranked): number => ranked[0] + ranked[1] + ranked[2];
 /** What so many of these count at least: those of the lowest rank first. */

@@ -4,7 +4,7 @@ import { groupAt } from '../../machine/spotAt';
 import { unitsById, type PlannedUnit } from '../../machine/units';
 
 /** The place a unit had or sleeps for. */
-export type Wish = { readonly seat: Seat; readonly name: string };
+type Wish = { readonly seat: Seat; readonly name: string };
 export type Wishes = ReadonlyMap<string, Wish>;
 
 const RANK = { held: 0, put: 1, solved: 2 } as const;

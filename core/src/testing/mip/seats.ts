@@ -290,7 +290,7 @@ function encodeFit(
 }
 
 /** Where a card in a slot stands at the rear wall: on a riser that depends on the riser's slot. */
-export function rearPlaces(
+function rearPlaces(
   { group, ref }: Option,
   options: Options,
   byId: ReadonlyMap<string, PlannedUnit>,

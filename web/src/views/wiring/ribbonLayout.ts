@@ -44,7 +44,7 @@ export type HostBlock = {
   readonly modules: readonly ModuleRibbon[];
   readonly freeY: number | null;
 };
-export type Link = {
+type Link = {
   readonly host: string;
   readonly d: string;
   readonly widthPx: number;
@@ -52,7 +52,7 @@ export type Link = {
   readonly source: 'processor' | 'chipset';
   readonly labelY: number;
 };
-export type SourceBlock = {
+type SourceBlock = {
   readonly source: 'processor' | 'chipset';
   readonly y: number;
   readonly heightPx: number;

@@ -15,7 +15,7 @@ import {
 import { keyOf, keyOfModule } from './ribbonLayout';
 
 /** The end of a cable that was picked up, with the places it may go to. */
-export type Picking =
+type Picking =
   | { readonly end: 'port'; readonly ports: readonly OtherPort[] }
   | { readonly end: 'bay'; readonly ends: readonly OtherEnd[] };
 
