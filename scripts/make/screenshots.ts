@@ -119,7 +119,7 @@ const SHOTS: readonly Shot[] = [
       await page
         .getByLabel('Paste what it prints of itself')
         .fill(LISTINGS.map((name) => readFileSync(`core/src/stock/samples/${name}`, 'utf8')).join('\n'));
-      await page.getByText('to take in').waitFor();
+      await page.getByText('to import').waitFor();
     },
   },
 ];

@@ -60,7 +60,7 @@ export function mutateFiles(count: number, seed: number, longestMs: number): Mut
       } else {
         const { status } = createAssessor().assess(parsed.build, { asOf: '2026-11-01' });
         assessed++;
-        if (!['empty', 'open', 'blocked', 'sound'].includes(status))
+        if (!['empty', 'partsMissing', 'blocked', 'clear'].includes(status))
           faults.push(`file ${file}: status ${String(status)}`);
       }
     } catch (error) {

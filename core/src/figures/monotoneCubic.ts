@@ -1,34 +1,18 @@
 /**
- * A monotone cubic through points of rising x (Fritsch and Carlson, SIAM J. Numer. Anal. 17, 1980),
- * going on with the end slopes outside them.
+ * A monotone cubic through points of rising x with the slopes of PCHIP: within, the harmonic mean of the neighbouring
+ * slopes weighted by their lengths (Fritsch and Butland, SIAM J. Sci. Stat. Comput. 5, 1984); at an end the one-sided
+ * three-point slope, held to its shape. It goes on with the end slopes outside its points.
  */
 export function monotoneCubic(points: readonly (readonly [x: number, y: number])[]): (x: number) => number {
   const n = points.length;
   if (n === 1) return () => points[0]![1];
   const h = points.slice(1).map(([x], i) => x - points[i]![0]);
   const slope = points.slice(1).map(([, y], i) => (y - points[i]![1]) / h[i]!);
-  const tangent = points.map((_, i) =>
-    i === 0
-      ? slope[0]!
-      : i === n - 1
-        ? slope[n - 2]!
-        : slope[i - 1]! * slope[i]! <= 0
-          ? 0
-          : (slope[i - 1]! + slope[i]!) / 2,
-  );
-  for (let i = 0; i < n - 1; i++) {
-    if (slope[i] === 0) {
-      tangent[i] = tangent[i + 1] = 0;
-      continue;
-    }
-    const a = tangent[i]! / slope[i]!;
-    const b = tangent[i + 1]! / slope[i]!;
-    const length = a * a + b * b;
-    if (length > 9) {
-      tangent[i] = (3 / Math.sqrt(length)) * a * slope[i]!;
-      tangent[i + 1] = (3 / Math.sqrt(length)) * b * slope[i]!;
-    }
-  }
+  const tangent = points.map((_, i) => {
+    if (i === 0) return endSlope(h[0]!, h[1], slope[0]!, slope[1]);
+    if (i === n - 1) return endSlope(h[n - 2]!, h[n - 3], slope[n - 2]!, slope[n - 3]);
+    return innerSlope(h[i - 1]!, h[i]!, slope[i - 1]!, slope[i]!);
+  });
   return (x) => {
     if (x <= points[0]![0]) return points[0]![1] + (x - points[0]![0]) * tangent[0]!;
     if (x >= points[n - 1]![0]) return points[n - 1]![1] + (x - points[n - 1]![0]) * tangent[n - 1]!;
@@ -44,4 +28,18 @@ export function monotoneCubic(points: readonly (readonly [x: number, y: number])
       (t3 - t2) * h[i]! * tangent[i + 1]!
     );
   };
+}
+
+function innerSlope(before: number, after: number, left: number, right: number): number {
+  if (left * right <= 0) return 0;
+  const [w1, w2] = [2 * after + before, after + 2 * before];
+  return (w1 + w2) / (w1 / left + w2 / right);
+}
+
+/** Of the end's own interval and the one next to it; a single interval is straight. */
+function endSlope(own: number, next: number | undefined, slope: number, nextSlope: number | undefined): number {
+  if (next === undefined || nextSlope === undefined) return slope;
+  const three = ((2 * own + next) * slope - own * nextSlope) / (own + next);
+  if (three * slope <= 0) return 0;
+  return slope * nextSlope <= 0 && Math.abs(three) > 3 * Math.abs(slope) ? 3 * slope : three;
 }

@@ -35,6 +35,29 @@ test('a monotone cubic goes through its points, never turns between them, and go
   );
 });
 
+test('slopes of the cubic are those of PCHIP: 7/6, 9/13 and 1/6 through (0, 0), (1, 1), (3, 2)', () => {
+  const curve = monotoneCubic([
+    [0, 0],
+    [1, 1],
+    [3, 2],
+  ]);
+  const slopeAt = (x: number) => (curve(x + 1e-6) - curve(x - 1e-6)) / 2e-6;
+  expect([slopeAt(-1), slopeAt(1), slopeAt(4)].map((one) => Number(one.toFixed(4)))).toEqual([1.1667, 0.6923, 0.1667]);
+});
+
+test('a load stated twice counts with the lower efficiency, and stays a number', () => {
+  const { efficiency } = supplyOf(cube());
+  const twice = {
+    ...supplyOf(cube()),
+    efficiency: [...efficiency, { ...efficiency[0]!, pct: efficiency[0]!.pct - 5 }],
+  };
+  const lower = {
+    ...supplyOf(cube()),
+    efficiency: [{ ...efficiency[0]!, pct: efficiency[0]!.pct - 5 }, ...efficiency.slice(1)],
+  };
+  expect(supplyLossW(twice, 60)).toBeCloseTo(supplyLossW(lower, 60), 9);
+});
+
 test('450 W gold at 20, 50 and 100 % load loses what its efficiency says; without load 1.1 % of 450 W', () => {
   const supply = supplyOf(cube());
   expect(supplyLossW(supply, 90)).toBeCloseTo(90 / 0.9 - 90, 9);

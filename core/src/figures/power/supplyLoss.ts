@@ -21,12 +21,11 @@ export function supplyLossW(supply: PartOf<'supply'>, loadW: number): number {
   if (!curve) {
     const perModule = supply.ratedW / supply.modules;
     const idle = (supply.noLoadLossW ?? NO_LOAD_SHARE[supply.efficiencyClass] * supply.ratedW) / supply.modules;
-    const points = [...supply.efficiency]
-      .sort((a, b) => a.load - b.load)
-      .map(({ load, pct }): [number, number] => [
-        load * perModule,
-        (load * perModule) / (pct / 100) - load * perModule,
-      ]);
+    // A load that is stated twice counts with the lower efficiency.
+    const byLoad = new Map([...supply.efficiency].sort((a, b) => b.pct - a.pct).map(({ load, pct }) => [load, pct]));
+    const points = [...byLoad]
+      .sort(([a], [b]) => a - b)
+      .map(([load, pct]): [number, number] => [load * perModule, (load * perModule) / (pct / 100) - load * perModule]);
     curve = monotoneCubic([[0, idle], ...points]);
     curves.set(supply, curve);
   }
