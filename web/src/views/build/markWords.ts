@@ -6,8 +6,8 @@ export function markWords(
   limit: number,
   wantsMore: boolean,
 ): { readonly words: string; readonly tone: string } | null {
-  if (wantsMore) return figure.value < limit ? { words: 'short of the mark', tone: 'warn' } : null;
+  if (wantsMore) return figure.value < limit ? { words: 'short of it', tone: 'warn' } : null;
   if (figure.lo > limit) return { words: 'over the limit', tone: 'bad' };
-  if (figure.value > limit) return { words: 'probably over the limit', tone: 'bad' };
-  return figure.hi > limit ? { words: 'may be over the limit', tone: 'text-mid' } : null;
+  if (figure.value > limit) return { words: 'probably over it', tone: 'bad' };
+  return figure.hi > limit ? { words: 'may be over it', tone: 'text-mid' } : null;
 }
