@@ -182,11 +182,16 @@ export class Ledger {
             : likely + at * (f.high(input.value) - likely);
     const down = likely - f.low(lo);
     const up = f.high(hi) - likely;
+    // What errs to one side only widens that side; the factor itself stands in on a side on which no fact errs.
+    const [errsDown, errsUp] = [input.value > lo, hi > input.value];
+    const widened = (effect: number): number => {
+      if (effect < 0) return errsDown ? effect * (down / (input.value - lo)) : 0;
+      return errsUp ? effect * (up / (hi - input.value)) : 0;
+    };
     const spread = new Map<string, readonly [number, number]>();
-    if (input.value > lo)
-      for (const [id, [low, high]] of input.spread)
-        spread.set(id, [low * (down / (input.value - lo)), high * (up / (hi - input.value))]);
-    else if (down > 0 || up > 0) spread.set(factor.id, [-down, up]);
+    for (const [id, [low, high]] of input.spread) spread.set(id, [widened(low), widened(high)]);
+    const own = [errsDown ? 0 : -down, errsUp ? 0 : up] as const;
+    if (own.some((one) => one !== 0)) spread.set(factor.id, own);
     return this.note({ value, unit, spread, basis: input.basis }, label, 'map', [input], formula);
   }
 
