@@ -4,6 +4,8 @@ import { createAssessor } from '../../assess';
 import { ofKind } from '../../machine/units';
 import { monotoneCubic } from '../monotoneCubic';
 import { fanRpmShare, straightThrough } from '../fanCurve';
+import type { FigureContext } from '../context';
+import { currents, together } from './currents';
 import { supplyLossW } from './supplyLoss';
 
 const figure = (made: Fixture, id: 'power.idleWallW' | 'power.peakWallW' | 'power.start12A') =>
@@ -167,4 +169,24 @@ test('between points a line is straight, outside it is level', () => {
     [2, 3],
   ] as const;
   expect([-1, 0, 1, 2, 5].map((x) => straightThrough(points, x))).toEqual([1, 1, 2, 3, 3]);
+});
+
+test('currents of a start in waves, by hand: the second wave starts while the first turns', () => {
+  const made = cube()
+    .add('tern-8i')
+    .add('barge-8', 4)
+    .set({ policy: { ...cube().build.policy, spinUp: { kind: 'waves', drives: 2, everyS: 12 } } });
+  const { units, layout } = made.assess();
+  const context = { units, layout, running: units, policy: made.build.policy } as unknown as FigureContext;
+  const box = ofKind(units, 'chassis')[0]!;
+  const { momentsS, at } = currents(context, box, '12 V');
+  const { spinUp, idle12A } = ofKind(units, 'drive')[0]!.part;
+  const { a12, forS } = spinUp[0]!;
+  expect(momentsS).toEqual([0, forS, 12, 12 + forS]);
+  expect(together(at(0))).toBeCloseTo(2 * a12, 9);
+  expect(together(at(forS))).toBeCloseTo(2 * idle12A, 9);
+  expect(together(at(12))).toBeCloseTo(2 * idle12A + 2 * a12, 9);
+  expect(together(at(100))).toBeCloseTo(4 * idle12A, 9);
+  expect(together(currents(context, box, '5 V').at(0))).toBeCloseTo(2 * spinUp[0]!.a5, 9);
+  expect(currents(context, box, '3.3 V').momentsS).toEqual([]);
 });

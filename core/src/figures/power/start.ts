@@ -1,11 +1,8 @@
-import { ofKind, type PlannedUnit } from '../../machine/units';
-import { boxesOf, countsWith } from '../boxes';
-import { classesOf, type FigureContext } from '../context';
+import { boxesOf, countsWith, type Box } from '../boxes';
+import type { FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
+import { currents, together, type DriveCurrent } from './currents';
 import { draw } from './draw';
-
-/** Moments at which the current can change: the step edges of every drive, shifted by its wave. */
-type Start = { readonly atS: number; readonly forS: number; readonly index: number };
 
 /**
  * Peak current on the 12 V rail of the box that draws most while the drives start, in A. Null
@@ -21,39 +18,19 @@ export function start12A(context: FigureContext, ledger: Ledger): Quantity | nul
   return most.amps < 0 ? null : boxStart12A(context, most.box, ledger);
 }
 
-/**
- * The same for one box: each drive's step profile by the start policy, on top of the box at idle
- * with its fans at full.  A paced start is
- * counted as together until what it needs is checked.
- */
-export function boxStart12A(context: FigureContext, box: PlannedUnit | null, ledger: Ledger): Quantity | null {
-  const own = new Set(
-    classesOf(context.running, context.units, context.layout)
-      .filter((one) => countsWith(context, one.box) === box)
-      .flatMap((one) => one.units),
+/** The same for one box: its drives by the start policy, on top of the box at idle with its fans at full. */
+export function boxStart12A(context: FigureContext, box: Box, ledger: Ledger): Quantity | null {
+  const { momentsS, at: currentsAt } = currents(context, box, '12 V');
+  if (momentsS.length === 0) return null;
+  const worst = momentsS.reduce((best, second) =>
+    together(currentsAt(second)) > together(currentsAt(best)) ? second : best,
   );
-  const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
-  const starts = drives.flatMap((drive, index): Start[] =>
-    drive.part.spinUp
-      .filter((step) => step.a12 > 0)
-      .map((step) => ({ atS: step.atS + waveShiftS(context, index), forS: step.forS, index })),
-  );
-  if (starts.length === 0) return null;
-  const currentAt = (second: number) =>
-    drives.map((drive, index) => {
-      const since = second - waveShiftS(context, index);
-      const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS);
-      return { drive, amps: step ? step.a12 : since > 0 ? drive.part.idle12A : 0, starting: !!step };
-    });
-  const worst = [...new Set(starts.map((one) => one.atS))].reduce((best, second) =>
-    total(currentAt(second)) > total(currentAt(best)) ? second : best,
-  );
-  const at = currentAt(worst);
-  const classes = new Map<string, { count: number; amps: number; starting: boolean; drive: (typeof drives)[number] }>();
+  const at = currentsAt(worst);
+  const classes = new Map<string, { count: number; amps: number; starting: boolean; drive: DriveCurrent['drive'] }>();
   for (const one of at) {
-    const key = `${one.drive.part.id}|${one.amps}|${one.starting}`;
+    const key = `${one.drive.part.id}|${one.amps}|${one.isStarting}`;
     const had = classes.get(key);
-    classes.set(key, { count: (had?.count ?? 0) + 1, amps: one.amps, starting: one.starting, drive: one.drive });
+    classes.set(key, { count: (had?.count ?? 0) + 1, amps: one.amps, starting: one.isStarting, drive: one.drive });
   }
   const lines = [...classes.values()]
     .filter((one) => one.amps > 0)
@@ -72,14 +49,7 @@ export function boxStart12A(context: FigureContext, box: PlannedUnit | null, led
   );
 }
 
-const total = (list: readonly { readonly amps: number }[]) => list.reduce((sum, one) => sum + one.amps, 0);
-
-function waveShiftS(context: Pick<FigureContext, 'policy'>, index: number): number {
-  const policy = context.policy.spinUp;
-  return policy.kind === 'waves' ? Math.floor(index / policy.drives) * policy.everyS : 0;
-}
-
-function restOf12A(context: FigureContext, box: PlannedUnit | null, ledger: Ledger): Quantity {
+function restOf12A(context: FigureContext, box: Box, ledger: Ledger): Quantity {
   const lines = draw(context, 'idle', 1, ledger).filter(
     (line) => countsWith(context, line.of.box) === box && line.of.part.kind !== 'drive' && line.share12 > 0,
   );

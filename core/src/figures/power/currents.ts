@@ -1,0 +1,56 @@
+import type { PartOf } from '../../parts/resolve';
+import { ofKind, type PlannedUnit } from '../../machine/units';
+import { countsWith, type Box } from '../boxes';
+import { classesOf, type FigureContext } from '../context';
+
+/** A rail of a supply, by its volts. */
+export type Rail = '12 V' | '5 V' | '3.3 V';
+const STEP = { '12 V': 'a12', '5 V': 'a5', '3.3 V': 'a33' } as const;
+const TURNING = { '12 V': 'idle12A', '5 V': 'idle5A', '3.3 V': null } as const;
+
+type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+/** What one drive takes on a rail at a moment, A: of a step of its start, or turning; nothing before its turn. */
+export type DriveCurrent = { readonly drive: Drive; readonly amps: number; readonly isStarting: boolean };
+export type Currents = {
+  /** Seconds at which a step begins or ends, rising: between two of them nothing changes. */
+  readonly momentsS: readonly number[];
+  readonly at: (second: number) => readonly DriveCurrent[];
+};
+
+/**
+ * What the drives of a box take on a rail while they start, over time, exact from their step profiles and the start
+ * policy. A paced start is counted as together until what it needs is checked.
+ */
+export function currents(context: FigureContext, box: Box, rail: Rail): Currents {
+  const own = new Set(
+    classesOf(context.running, context.units, context.layout)
+      .filter((one) => countsWith(context, one.box) === box)
+      .flatMap((one) => one.units),
+  );
+  const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
+  const turnS = (index: number) => waveShiftS(context, index);
+  const moments = drives.flatMap((drive, index) =>
+    drive.part.spinUp
+      .filter((step) => step[STEP[rail]] > 0)
+      .flatMap(({ atS, forS }) => [atS + turnS(index), atS + forS + turnS(index)]),
+  );
+  const turning = TURNING[rail];
+  return {
+    momentsS: [...new Set(moments)].sort((a, b) => a - b),
+    at: (second) =>
+      drives.map((drive, index): DriveCurrent => {
+        const since = second - turnS(index);
+        const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS);
+        if (step) return { drive, amps: step[STEP[rail]], isStarting: true };
+        return { drive, amps: since > 0 && turning ? drive.part[turning] : 0, isStarting: false };
+      }),
+  };
+}
+
+/** All drives of a moment together, A. */
+export const together = (all: readonly DriveCurrent[]): number => all.reduce((sum, { amps }) => sum + amps, 0);
+
+function waveShiftS(context: Pick<FigureContext, 'policy'>, index: number): number {
+  const policy = context.policy.spinUp;
+  return policy.kind === 'waves' ? Math.floor(index / policy.drives) * policy.everyS : 0;
+}
