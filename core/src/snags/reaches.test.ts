@@ -1,0 +1,276 @@
+import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
+import type { Catalogue } from '../parts/catalogue';
+import { wordsOf, type SnagCode } from './words';
+import { allRemedies } from '../remedies/remedies';
+import { createAssessor } from '../assess';
+
+const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
+const sentence = (made: Fixture, code: SnagCode) =>
+  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
+const tower = (from: Catalogue = catalogue) =>
+  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
+const firstRemedy = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
+  const assessment = made.assess();
+  const snag = assessment.snags.find((one) => one.code === code)!;
+  return allRemedies({ build: made.build, assessment }, snag, from, createAssessor(), AS_OF).map((one) => one.title);
+};
+const said = (made: Fixture, code: SnagCode) =>
+  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
+const rack = (from: Catalogue = catalogue) =>
+  fixture(from).add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
+const archetype = (id: string) =>
+  catalogue.archetypes[id] as unknown as {
+    slots: object[];
+    m2Sockets: object[];
+    bayGroups: object[];
+    supplyBays: object[];
+    openings: object[];
+    clearances: object[];
+  };
+const bifurcated = (ways?: string[]) =>
+  tweak('gannet-e8', {
+    slots: archetype('board-server').slots.map((slot) => ({ ...slot, ...(ways ? { bifurcates: ways } : {}) })),
+  });
+const gen4 = () =>
+  tweak('gannet-e8', {
+    slots: archetype('board-server').slots.map((slot) => ({ ...slot, gen: 4, bifurcates: ['x4x4x4x4'] })),
+  });
+const onCarrier = (from: Catalogue) => {
+  const made = rack(from).add('punt-4');
+  return made.add('stickle-500', 1, { at: [`${made.unit('punt-4')}/m2a`] });
+};
+const lanesOf = (lanes: number) => tower(tweak('drover-4', { lanes })).add('beacon-120').add('stickle-500');
+function multiplied() {
+  const group = archetype('adapter-525').bayGroups[0] as unknown as Record<string, unknown>;
+  return [
+    {
+      ...group,
+      backplane: {
+        type: 'expander',
+        carries: ['sata'],
+        gbPerLane: 6,
+        connectors: [
+          {
+            key: 'feed',
+            count: 1,
+            kind: 'sata',
+            lanes: 1,
+            carries: ['sata'],
+            gbPerLane: 6,
+            role: 'device',
+            side: 'inside',
+          },
+        ],
+        baysPerConnector: 5,
+        powerInputs: [],
+        cutsPin3: true,
+        idleW: 1,
+      },
+    },
+  ];
+}
+/** SSDs in a shelf behind the one outside port of a card. */
+function shelf(drives: number): Fixture {
+  const made = rack().add('tern-4i4e').add('loft-16');
+  return made.add('pike-960', drives, {
+    at: Array.from({ length: drives }, (_, i) => `${made.unit('loft-16')}/front.${i + 1}`),
+  });
+}
+/** Four drives in a cage behind a multiplier. */
+function behindOnePort(more: (made: Fixture) => Fixture = (made) => made): Fixture {
+  const made = more(tower(tweak('crib-5', { bayGroups: multiplied() })).add('crib-5'));
+  const full = made.add('barge-8', 4);
+  return full.edit(
+    ...[1, 2, 3, 4].map((n) => ({
+      type: 'place.hold' as const,
+      unit: full.unit('barge-8', n),
+      spot: { host: made.unit('crib-5'), key: 'cage', n },
+    })),
+  );
+}
+
+/** A rule with a build it speaks of, and its nearest neighbour it says nothing of. */
+type Pair = readonly [what: string, code: SnagCode, there: () => Fixture, sentence: RegExp, not: () => Fixture];
+const PAIRS: readonly Pair[] = [
+  [
+    'a cage behind a multiplier on plain ports',
+    'reaches.multiplier',
+    () => behindOnePort(),
+    /^blocker: Crib 5 in 3 hangs 4 drives on one SATA port; no port here drives a multiplier\.$/,
+    () => behindOnePort((made) => made.add('stilt-10')),
+  ],
+  [
+    'a controller with as many drives as it takes while others wait',
+    'reaches.mostDevices',
+    () =>
+      rack(tweak('tern-8e', { mostDevices: 10 }))
+        .add('tern-8e')
+        .add('loft-16')
+        .add('barge-8', 20),
+    /^caution: Tern 8e takes 10 drives; 2 more wait for a port\.$/,
+    () =>
+      rack(tweak('tern-8e', { mostDevices: 12 }))
+        .add('tern-8e')
+        .add('loft-16')
+        .add('barge-8', 20),
+  ],
+  [
+    'a drive larger than its controller sees',
+    'reaches.largestDrive',
+    () =>
+      rack(tweak('tern-8i', { largestDriveBytes: 2.2e12 }))
+        .add('tern-8i')
+        .add('barge-8', 24),
+    /^blocker: 8 drives of 8 TB on Tern 8i, which sees 2\.2 TB of a drive\.$/,
+    () =>
+      rack(tweak('tern-8i', { largestDriveBytes: 8e12 }))
+        .add('tern-8i')
+        .add('barge-8', 24),
+  ],
+  [
+    'an x8 controller of eight SSDs on four lanes',
+    'reaches.slotLink',
+    () =>
+      rack()
+        .add('tern-8i', 1, { at: ['u4/pcie6'] })
+        .add('pike-960', 8),
+    /^caution: Tern 8i \(x8, generation 3\) is on x4 .*: 3,428 MB\/s of 4,800 MB\/s asked\.$/,
+    () =>
+      rack()
+        .add('tern-8i', 1, { at: ['u4/pcie1'] })
+        .add('pike-960', 8),
+  ],
+  [
+    'an x16 card in a slot wired x8 is a note',
+    'reaches.slotLink',
+    () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie4'] }),
+    /^note: Beacon 120 \(x16, generation 3\) is on x8/,
+    () => rack(tweak('beacon-120', { thickSlots: 1 })).add('beacon-120', 1, { at: ['u4/pcie2'] }),
+  ],
+  [
+    'a shelf without a port for its uplink',
+    'reaches.portsShort',
+    () => rack().add('tern-24i').add('tern-4i4e').add('loft-16', 2).add('barge-8', 56),
+    /^blocker: 16 drives in Loft 16 [A-Z]+2 have no cable: no port is left that an uplink could go to\.$/,
+    () => rack().add('tern-24i').add('tern-8e').add('loft-16', 2).add('barge-8', 56),
+  ],
+  [
+    'more SSDs on a card than it carries',
+    'reaches.cardUplink',
+    () => rack().add('tern-16i').add('pike-960', 11),
+    /^note: 11 drives on Tern 16i could give 6,600 MB\/s; its chip carries 6,400 MB\/s\.$/,
+    () => rack().add('tern-16i').add('pike-960', 10),
+  ],
+  [
+    'more SSDs on a card than its link carries',
+    'reaches.cardUplink',
+    () =>
+      rack(tweak('tern-16i', { throughputMBps: 9600 }))
+        .add('tern-16i')
+        .add('pike-960', 12),
+    /its link \(x8, generation 3\) carries 6,856 MB\/s\.$/,
+    () =>
+      rack(tweak('tern-16i', { throughputMBps: 9600 }))
+        .add('tern-16i')
+        .add('pike-960', 11),
+  ],
+  [
+    'a generation 4 module in a socket of generation 3',
+    'reaches.m2Link',
+    () => cube().add('stickle-500', 1, { at: ['u4/m2b'] }),
+    /^caution: Stickle 500 GB NVMe \(generation 4, x4\) is in .* at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$|^note: /,
+    () => cube().add('stickle-500', 1, { at: ['u4/m2a'] }),
+  ],
+  [
+    'a generation 4 module on a carrier in a slot of generation 3',
+    'reaches.m2Link',
+    () => onCarrier(bifurcated(['x4x4x4x4'])),
+    /is in M\.2 on the card, 1 at generation 3, x4: 3,428 MB\/s of 6,852 MB\/s\.$/,
+    () => onCarrier(gen4()),
+  ],
+  [
+    'a carrier of four in a slot that does not part',
+    'reaches.bifurcation',
+    () => rack(bifurcated()).add('punt-4').add('stickle-500', 4),
+    /^blocker: Punt 4 has 4 sockets; .* does not part, so 1 works\.$/,
+    () =>
+      rack(bifurcated(['x4x4x4x4']))
+        .add('punt-4')
+        .add('stickle-500', 4),
+  ],
+  [
+    'a lane too few in the processor',
+    'reaches.laneBudget',
+    () => lanesOf(19),
+    /^caution: Cards and modules take 20 lanes of Drover 4, which has 19\.$/,
+    () => lanesOf(20),
+  ],
+  [
+    'more on the chipset than its uplink carries',
+    'reaches.chipsetUplink',
+    () =>
+      tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 }))
+        .add('pike-960', 0 + 1)
+        .add('pike-960', 2)
+        .add('cradle-2', 2),
+    /^(note|caution): What hangs on the chipset of Plover A6 asks 1,800 MB\/s; its uplink \(x2, generation 3\) carries 1,714 MB\/s\.$/,
+    () => tower().add('pike-960', 3).add('cradle-2', 2),
+  ],
+  [
+    'more SSDs than an expander’s uplink carries',
+    'reaches.uplink',
+    () => shelf(9),
+    /^note: 9 drives in .* share an expander: 4,800 MB\/s for the 5,400 MB\/s they could give, 533 MB\/s each\.$/,
+    () => shelf(8),
+  ],
+  [
+    'a RAID card without pass-through',
+    'reaches.raid',
+    () => rack().add('grebe-8r').add('barge-8', 24),
+    /^caution: Grebe 8R puts its own RAID before \d+ drives; it has no pass-through\.$/,
+    () =>
+      rack(tweak('grebe-8r', { passThrough: true }))
+        .add('grebe-8r')
+        .add('barge-8', 24),
+  ],
+];
+
+test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {
+  expect(said(there(), code)[0]).toMatch(sentence);
+  expect(said(there(), code)[0]!.split(/\s+/).length).toBeLessThanOrEqual(36);
+  expect(said(not(), code).filter((one) => sentence.test(one))).toEqual([]);
+});
+
+describe('ports', () => {
+  test('five drives, four ports', () => {
+    expect(sentence(cube().add('barge-8', 5), 'reaches.portsShort')).toEqual([
+      'blocker: 5 drives in bays, 4 ports that can reach them.',
+    ]);
+    expect(find(cube().add('barge-8', 4), 'reaches.portsShort')).toEqual([]);
+  });
+  test('the M.2 that switches ports off is named with how many', () => {
+    expect(sentence(cube().add('reed-250', 1, { role: 'boot' }).add('barge-8', 4), 'reaches.portsShort')).toEqual([
+      'blocker: 4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.',
+    ]);
+  });
+  test('enough ports, but of the wrong kind', () => {
+    expect(
+      sentence(fixture().add('byre-15').add('plover-a6').add('tern-8i').add('sluice-8', 9), 'reaches.portsShort')[0],
+    ).toContain('SAS drives find none of their kind left.');
+  });
+});
+
+describe('interface', () => {
+  test('SAS drives on a board with SATA ports only; an HBA cures it', () => {
+    const sas = tower().add('sluice-8', 2);
+    expect(sentence(sas, 'reaches.interface')).toEqual([
+      'blocker: 2 SAS drives, and no port here speaks SAS: the ports are SATA.',
+    ]);
+    expect(find(sas, 'reaches.portsShort')).toEqual([]);
+    expect(find(sas.add('tern-8i'), 'reaches.interface')).toEqual([]);
+    expect(firstRemedy(sas, 'reaches.interface')[0]).toMatch(/^Add Tern/);
+  });
+  test('SATA drives short of ports are short of ports, not of another interface', () => {
+    expect(find(tower().add('barge-8', 8), 'reaches.interface')).toEqual([]);
+  });
+});

@@ -1,0 +1,45 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { catalogue, cube, fixture } from '../testing/fixture';
+import type { Catalogue } from '../parts/catalogue';
+import { RULES } from './registry';
+import { rulesPage } from './rulesPage';
+import { SNAG_CODES, WORDS, wordsOf } from './words';
+
+const tower550 = (from: Catalogue = catalogue) =>
+  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-550');
+
+test('every code has words and a rule, and none blocks a plain machine', () => {
+  expect(Object.keys(RULES).sort()).toEqual([...SNAG_CODES].sort());
+  for (const code of SNAG_CODES) expect(WORDS[code].why.length).toBeGreaterThan(10);
+  expect(cube().add('barge-8', 4).snags()).toEqual([]);
+  expect(tower550().add('barge-8', 4).snags()).toEqual([]);
+});
+
+test('docs/rules.md is what the registry says', () => {
+  expect(readFileSync('docs/rules.md', 'utf8')).toBe(rulesPage());
+});
+
+test('a snag keeps its key while the trouble is the same, and every sentence is short', () => {
+  const made = cube().add('barge-8', 5);
+  expect(made.assess().snags[0]!.key).toBe(made.set({ name: 'Other' }).assess().snags[0]!.key);
+  for (const snag of cube().add('reed-250').add('barge-8', 9).add('clew-s16').assess().snags)
+    expect(wordsOf(snag).what.split(/\s+/).length).toBeLessThanOrEqual(35);
+});
+
+test('every rule of fit, mates, reaches and completeness is spoken of in a test', () => {
+  const files = [
+    'core/src/snags',
+    'core/src/machine',
+    'core/src/geometry',
+    'core/src/solve',
+    'core/src/remedies',
+  ].flatMap((folder) =>
+    readdirSync(folder)
+      .filter((name) => name.endsWith('.test.ts'))
+      .map((name) => readFileSync(`${folder}/${name}`, 'utf8')),
+  );
+  const silent = SNAG_CODES.filter(
+    (code) => /^(fits|mates|reaches|complete)\./.test(code) && !files.some((text) => text.includes(code)),
+  );
+  expect(silent).toEqual([]);
+});

@@ -1,0 +1,115 @@
+import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
+import type { Catalogue } from '../parts/catalogue';
+import { wordsOf, type SnagCode } from './words';
+import { newBuild } from '../build/newBuild';
+import type { Build } from '../build/build';
+import { allRemedies } from '../remedies/remedies';
+import { createAssessor } from '../assess';
+
+const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
+const sentence = (made: Fixture, code: SnagCode) =>
+  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
+const tower = (from: Catalogue = catalogue) =>
+  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
+const wishing = (made: Fixture, brief: Build['brief'], site: Partial<Build['site']> = {}) =>
+  made.set({ brief, site: { ...newBuild('x', 'x').site, ...site } });
+const firstRemedy = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
+  const assessment = made.assess();
+  const snag = assessment.snags.find((one) => one.code === code)!;
+  return allRemedies({ build: made.build, assessment }, snag, from, createAssessor(), AS_OF).map((one) => one.title);
+};
+
+describe('sound against the brief', () => {
+  const wish = (earDb: number) => cube().set({ brief: { earDb } });
+  const now = cube().assess().figures['sound.earIdleDb']!;
+  test('over the wish it cautions and names the loudest, with the range beside it', () => {
+    expect(sentence(wish(now.value - 0.5), 'within.sound')[0]).toMatch(
+      /^caution: Probably over the wished [\d.]+ dB\(A\) at the ear: [\d.]+, could be \d+\. Most of it: Stock 120\.$/,
+    );
+    expect(find(wish(now.hi + 1), 'within.sound')).toEqual([]);
+    expect(find(cube(), 'within.sound')).toEqual([]);
+  });
+});
+
+describe('within the brief', () => {
+  test('money: what is bought, not what is owned', () => {
+    // 129 + 212 + 109 + 36 + 96 + 88 = 670
+    expect(sentence(wishing(cube(), { moneyMinor: 66_900 }), 'within.money')).toEqual([
+      'caution: Over the budget of EUR 669: EUR 670.',
+    ]);
+    expect(find(wishing(cube(), { moneyMinor: 67_000 }), 'within.money')).toEqual([]);
+    expect(find(wishing(cube().add('barge-20', 8, { deal: 'owned' }), { moneyMinor: 67_000 }), 'within.money')).toEqual(
+      [],
+    );
+  });
+  test('idle and peak watts: the likely value cautions, the bad end alone is a note, far below is quiet', () => {
+    const { value, lo, hi } = cube().assess().figures['power.idleWallW']!;
+    const at = (idleW: number) => find(wishing(cube(), { idleW }), 'within.idle').map((snag) => snag.severity);
+    expect(at(lo - 1)).toEqual(['caution']);
+    expect(at(value + 0.01)).toEqual(['note']);
+    expect(at(hi + 0.01)).toEqual([]);
+    expect(sentence(wishing(cube(), { idleW: lo - 1 }), 'within.idle')[0]).toMatch(
+      /^caution: Over the wished idle of \d+ W: \d+ W, could be \d+ W\.$/,
+    );
+    expect(find(wishing(cube(), { peakW: 50 }), 'within.peak')).toHaveLength(1);
+    expect(find(wishing(cube(), { peakW: 500 }), 'within.peak')).toEqual([]);
+  });
+  test.each([
+    ['maxDepthMm', 329, 330],
+    ['maxWidthMm', 225, 226],
+    ['maxHeightMm', 239, 240],
+    ['maxMassG', 4549, 4550],
+  ] as const)('%s: %d is too little, %d is enough', (field, less, enough) => {
+    expect(find(wishing(cube(), { [field]: less }), 'within.size').map((snag) => snag.severity)).toEqual(['caution']);
+    expect(find(wishing(cube(), { [field]: enough }), 'within.size')).toEqual([]);
+  });
+  test('in a rack the depth blocks, the height does not', () => {
+    const rack = (brief: Build['brief']) =>
+      find(wishing(fixture().add('gable-24'), brief, { place: 'rack' }), 'within.size').map((snag) => snag.severity);
+    expect(rack({ maxDepthMm: 600 })).toEqual(['blocker']);
+    expect(rack({ maxHeightMm: 100 })).toEqual(['caution']);
+  });
+  test('too deep and too wide are two snags with two keys', () => {
+    const both = find(wishing(cube(), { maxDepthMm: 100, maxWidthMm: 100 }), 'within.size');
+    expect(new Set(both.map((snag) => snag.key)).size).toBe(2);
+  });
+  test('rack units, and a tower in a rack', () => {
+    expect(
+      sentence(wishing(fixture().add('gable-24'), { rackUnits: 3 }, { place: 'rack' }), 'within.rackUnits'),
+    ).toEqual(['caution: 4 U of machines; 3 U are free.']);
+    expect(find(wishing(fixture().add('gable-24'), { rackUnits: 4 }, { place: 'rack' }), 'within.rackUnits')).toEqual(
+      [],
+    );
+    expect(sentence(wishing(tower(), {}, { place: 'rack' }), 'within.rackUnits')).toEqual([
+      'note: Steading T9 is not made for a rack: it wants a shelf there.',
+    ]);
+  });
+  test('drives to come', () => {
+    // Four ports on the board: four drives in all.
+    expect(sentence(wishing(cube().add('barge-8', 2), { drivesLater: 5 }), 'within.growth')).toEqual([
+      'caution: 5 drives are wanted later; 2 are here and there is room for 2 more (6 bays, 2 ports free).',
+    ]);
+    expect(find(wishing(cube().add('barge-8', 2), { drivesLater: 4 }), 'within.growth')).toEqual([]);
+    expect(firstRemedy(wishing(cube().add('barge-8', 2), { drivesLater: 5 }), 'within.growth')[0]).toMatch(/^Add /);
+  });
+  test('network', () => {
+    expect(sentence(wishing(cube(), { networkGbPerS: 10 }), 'within.network')).toEqual([
+      'caution: 10 Gb/s are wished; the fastest port here is 2.5 Gb/s.',
+    ]);
+    expect(find(wishing(cube().add('skein-10'), { networkGbPerS: 10 }), 'within.network')).toEqual([]);
+  });
+  test('of a near twin without remote management the one that has it is offered', () => {
+    expect(firstRemedy(wishing(cube(), { mustHave: ['remoteManagement'] }), 'within.mustHave')[0]).toBe(
+      'Take Wren C8 M instead of Wren C8',
+    );
+  });
+  test.each([
+    ['ecc', cube(), cube(tweak('clew-16e', { ecc: false })), 'Clew 16 GB ECC'],
+    ['hotSwap', cube().add('barge-8'), cube().add('pike-960', 1, { at: ['u2/roof.1'] }), 'Pike 960 GB'],
+    ['remoteManagement', fixture().add('gannet-e8'), cube(), 'Wren C8'],
+    ['allFlash', cube().add('pike-960'), cube().add('barge-8'), 'Barge 8 TB'],
+  ] as const)('must have %s', (wish, with_, without, names) => {
+    expect(find(wishing(with_, { mustHave: [wish] }), 'within.mustHave')).toEqual([]);
+    expect(sentence(wishing(without, { mustHave: [wish] }), 'within.mustHave')[0]).toContain(`without it: ${names}`);
+  });
+});
