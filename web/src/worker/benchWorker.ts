@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import {
+  commit,
   billCsv,
   billOf,
   conflictLines,
@@ -42,9 +43,12 @@ let catalogue = NOTHING;
 let candidates: Readonly<Record<TrySource, readonly Sheet[]>> = { all: [], own: [], stock: [], classes: [] };
 let build: Build | null = null;
 let assessment: Assessment | null = null;
+/** The revision that is open. */
+let openRev = -1;
 let asking = 0;
 
 function assessNow(rev: number): BenchView {
+  openRev = rev;
   assessment = assessor.assess(build!, today());
   return {
     rev,
@@ -122,6 +126,11 @@ const worker: BenchWorker = {
     if (!next || 'ok' in next) return null;
     build = next;
     return assessNow(rev);
+  },
+
+  settled(edits, rev) {
+    const step = build && rev === openRev ? commit(build, edits) : null;
+    return step?.ok ? step.edits : null;
   },
 
   explain: (id) => (build ? assessor.explain(build, id) : null),

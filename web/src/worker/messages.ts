@@ -103,6 +103,8 @@ export type BenchWorker = {
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
   /** Whether the open build could take the pool's drives of another; null while none is open. */
   hosts(other: Build): Hosted | null;
+  /** Edits with the layout they lead to on that revision; null where it is not open here or they cannot be made. */
+  settled(edits: readonly Edit[], rev: number): readonly Edit[] | null;
   /** Figures as they would be with some edits; null where those cannot be made. */
   weighed(edits: readonly Edit[]): Figures | null;
   /** What would let a part in that does not go there; null when something newer was asked. */

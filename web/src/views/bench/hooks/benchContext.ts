@@ -22,7 +22,7 @@ export type BenchUi = {
   readonly setSource: (source: TrySource) => void;
   readonly moving: string | null;
   readonly ghost: Ghost | null;
-  /** The machine as it would be with the ghost's edits; null without a ghost. */
+  /** The machine as it would be with the ghost's edits; null without a ghost, and until the worker has settled them. */
   readonly after: Build | null;
   /** Where the keyboard goes once the page has drawn what was asked for; `asked` counts such wishes. */
   readonly focusNextRef: RefObject<
@@ -38,6 +38,8 @@ export type BenchUi = {
   readonly show: (pane: Pane) => void;
   readonly setFocus: (focus: Focus) => void;
   readonly setGhost: (ghost: Ghost | null) => void;
+  /** Edits as they were settled when they were last looked at, so that they need not be again; else as they are. */
+  readonly settledAs: (edits: readonly Edit[]) => readonly Edit[];
   readonly setMoving: (unit: string | null) => void;
   /** Brings the keyboard back to the drawing, to a spot when named. */
   readonly toDrawing: (spot?: string) => void;

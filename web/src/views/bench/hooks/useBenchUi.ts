@@ -1,14 +1,39 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { commit, VIEW_NAMES, type Catalogue } from '@inch-tower/core';
+import { replay, VIEW_NAMES, type Catalogue, type Edit } from '@inch-tower/core';
 import type { Focus } from '../../../drawing/sheetLayout';
 import { useAppSelector } from '../../../state/store';
 import type { TrySource } from '../../../worker/messages';
+import { benchWorker } from '../../../worker/client';
 import type { BenchUi, Ghost, Pane } from './benchContext';
 
 const PANES: readonly Pane[] = ['snags', 'try', 'sheet'];
 const SOURCES: readonly TrySource[] = ['all', 'own', 'stock', 'classes'];
 const FOCI: readonly Focus[] = ['sheet', ...VIEW_NAMES];
+
+type Settled = { readonly of: readonly Edit[]; readonly rev: number; readonly edits: readonly Edit[] };
+
+/** Edits that are looked at, settled by the worker: nothing is solved while pointing. Keeps the last until the next. */
+function useSettled(edits: readonly Edit[] | null, rev: number): Settled | null {
+  const [settled, setSettled] = useState<Settled | null>(null);
+  useEffect(() => {
+    if (!edits) return;
+    let isWanted = true;
+    benchWorker()
+      .settled(edits, rev)
+      .then(
+        (whole) => {
+          if (isWanted && whole) setSettled({ of: edits, rev, edits: whole });
+        },
+        // A worker that died is started again by whoever waits for figures; a ghost is not worth it.
+        () => undefined,
+      );
+    return () => {
+      isWanted = false;
+    };
+  }, [edits, rev]);
+  return settled;
+}
 
 /** Selection, pane and view live in the address, so that back, forward and links work. */
 export function useBenchUi(catalogue: Catalogue): BenchUi {
@@ -16,10 +41,17 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const focusNextRef = useRef<BenchUi['focusNextRef']['current']>(null);
   const build = useAppSelector((state) => state.bench.build);
+  const rev = useAppSelector((state) => state.bench.rev);
+  const settled = useSettled(ghost?.edits ?? null, rev);
   const after = useMemo(() => {
-    const step = ghost && build ? commit(build, ghost.edits) : null;
-    return step?.ok ? step.build : null;
-  }, [ghost, build]);
+    if (!build || !ghost || settled?.of !== ghost.edits || settled.rev !== rev) return null;
+    const next = replay(build, settled.edits);
+    return 'ok' in next ? null : next;
+  }, [ghost, build, settled, rev]);
+  const settledAs = useCallback(
+    (edits: readonly Edit[]) => (settled?.of === edits && settled.rev === rev ? settled.edits : edits),
+    [settled, rev],
+  );
   const [asked, setAsked] = useState(0);
   const [moving, setMoving] = useState<string | null>(null);
   const selected = params.get('sel');
@@ -77,6 +109,7 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
       asked,
       select,
       setGhost,
+      settledAs,
       setMoving,
       toDrawing,
       show: (next: Pane) => set('pane', next),
@@ -104,6 +137,7 @@ export function useBenchUi(catalogue: Catalogue): BenchUi {
       after,
       asked,
       select,
+      settledAs,
       toDrawing,
       set,
       setParams,

@@ -102,7 +102,7 @@ function Answer({ from, hosted }: { readonly from: string; readonly hosted: Host
       ))}
       <ul className="mt-1 flex flex-col gap-1">
         {rows.map((row) => (
-          <WayRow key={row.title} row={row} onTake={() => dispatch(edit(row.edits, `${row.title}: ${from}`))} />
+          <WayRow key={row.title} row={row} onTake={(edits) => dispatch(edit(edits, `${row.title}: ${from}`))} />
         ))}
       </ul>
     </div>

@@ -124,7 +124,7 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
       )}
       <ul className="mt-1 flex flex-col gap-1">
         {rows.map((row) => (
-          <WayRow key={row.title} row={row} onTake={() => dispatch(edit(row.edits, row.title))} />
+          <WayRow key={row.title} row={row} onTake={(edits) => dispatch(edit(edits, row.title))} />
         ))}
       </ul>
     </div>

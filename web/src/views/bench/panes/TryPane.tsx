@@ -1,3 +1,4 @@
+import same from 'fast-deep-equal';
 import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import {
   freeAlike,
@@ -89,6 +90,8 @@ export function TryPane() {
   const sorted = useMemo(() => sortRows(rows, sort, ui.catalogue), [rows, sort, ui.catalogue]);
   const list = useRef<HTMLUListElement>(null);
   const kept = useFocusKept(list, 'data-try');
+  /** What is ghosted: put, it is not settled twice. */
+  const looked = useRef<readonly Edit[] | null>(null);
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(wait.current), []);
   if (!spot || !group) return <p className="p-4 text-mid">This place is not there any more.</p>;
@@ -100,12 +103,19 @@ export function TryPane() {
   };
   const show = (row: GoingRow) => {
     clearTimeout(wait.current);
-    wait.current = setTimeout(() => ui.setGhost({ edits: editsFor(row.sheet), figures: row.figures }), GHOST_AFTER_MS);
+    wait.current = setTimeout(() => {
+      const edits = editsFor(row.sheet);
+      looked.current = edits;
+      ui.setGhost({ edits, figures: row.figures });
+    }, GHOST_AFTER_MS);
   };
   const put = (row: GoingRow) => {
     clearTimeout(wait.current);
     ui.setGhost(null);
-    if (!dispatch(edit(editsFor(row.sheet)))) return;
+    // Looked at for another count or place they are other edits, and are settled anew.
+    const edits = editsFor(row.sheet);
+    const isSeen = looked.current !== null && same(looked.current, edits);
+    if (!dispatch(edit(isSeen ? ui.settledAs(looked.current!) : edits))) return;
     const seated = group.type === 'floor' || group.type === 'table' ? null : printSpot(spot);
     ui.select(seated, { pane: seated ? 'sheet' : 'snags' });
     ui.toDrawing(seated ?? undefined);

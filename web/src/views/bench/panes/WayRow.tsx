@@ -1,10 +1,17 @@
 import { useEffect, useRef } from 'react';
 import { changeWords, unitWords } from '../../../words/format';
+import type { Edit } from '@inch-tower/core';
 import type { RemedyRow } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
 
 /** A weighed change: ghosted while pointed at or focused, taken on Enter or a click. */
-export function WayRow({ row, onTake }: { readonly row: RemedyRow; readonly onTake: () => void }) {
+export function WayRow({
+  row,
+  onTake,
+}: {
+  readonly row: RemedyRow;
+  readonly onTake: (edits: readonly Edit[]) => void;
+}) {
   const ui = useBench();
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(wait.current), []);
@@ -28,7 +35,7 @@ export function WayRow({ row, onTake }: { readonly row: RemedyRow; readonly onTa
         onMouseLeave={hide}
         onClick={() => {
           hide();
-          onTake();
+          onTake(ui.settledAs(row.edits));
         }}
       >
         <span className="block font-medium">{row.title}</span>

@@ -43,8 +43,8 @@ export function WhyNot({ row }: { readonly row: RefusedRow }) {
           <WayRow
             key={way.title}
             row={way}
-            onTake={() =>
-              dispatch(edit(way.edits, `${row.name}: ${way.title.charAt(0).toLowerCase()}${way.title.slice(1)}`))
+            onTake={(edits) =>
+              dispatch(edit(edits, `${row.name}: ${way.title.charAt(0).toLowerCase()}${way.title.slice(1)}`))
             }
           />
         ))}
