@@ -5,7 +5,7 @@ import { allRemedies } from '../remedies/remedies';
 import { AS_OF, catalogue, fixture, tweak, type Fixture } from '../testing/fixture';
 import { wordsOf } from '../snags/words';
 import { adaptersHold } from './splitters';
-import type { PlugInput } from './plugs';
+import type { PlugInput } from './plugInputs';
 
 /** A supply of the given chains, in plugs: SATA or 4-pin. */
 const chains = (sata: readonly number[], peripheral: readonly number[] = [], gaugeAwg = 18): Catalogue =>

@@ -1,6 +1,6 @@
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
-import type { PlugInput } from './plugs';
+import type { PlugInput } from './plugInputs';
 
 /** Splitters are made for these alone; a board's or a card's own input wants a plug of its own. */
 const SPLITTABLE: ReadonlySet<PlugKind> = new Set(['sata-power', 'peripheral']);

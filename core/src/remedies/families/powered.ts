@@ -1,6 +1,6 @@
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { isKind, ofKind } from '../../machine/units';
-import { plugInputs } from '../../needs/plugs';
+import { plugInputs } from '../../needs/plugInputs';
 import { adaptersHold } from '../../needs/splitters';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';

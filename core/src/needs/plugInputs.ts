@@ -1,0 +1,98 @@
+import type { Layout } from '../build/layout';
+import type { PartOf } from '../parts/resolve';
+import type { PlugKind } from '../parts/vocabulary';
+import { groupAt } from '../machine/spotAt';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+
+type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+/**
+ * Like inputs of one part that want a plug each. All inputs of a `group` share what is fed through it: drives, and the
+ * processors or the
+ * card (`feeds`) that draw there at their peak.
+ */
+export type PlugInput = {
+  readonly plug: PlugKind;
+  readonly count: number;
+  readonly by: PlannedUnit;
+  readonly group: string;
+  readonly drives: readonly Drive[];
+  readonly feeds: readonly PlannedUnit[];
+};
+
+const CPU_PLUGS: ReadonlySet<PlugKind> = new Set(['8-pin-cpu', '4-pin-cpu']);
+
+/** Everything in a box that wants a plug: boards, cards, bare drives, and backplanes once for all of their bays. */
+export function plugInputs(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  within: (unit: PlannedUnit) => boolean,
+): readonly PlugInput[] {
+  const processors = ofKind(units, 'processor');
+  const ofBoards = ofKind(units, 'board')
+    .filter(within)
+    .flatMap((by) =>
+      by.part.powerInputs.map(({ plug, count }): PlugInput => {
+        const isCpu = CPU_PLUGS.has(plug);
+        return {
+          plug,
+          count,
+          by,
+          group: `${by.id}/${isCpu ? 'cpu' : plug}`,
+          drives: [],
+          feeds: isCpu ? processors.filter((unit) => seatSpot(layout, unit)?.host === by.id) : [],
+        };
+      }),
+    );
+  const ofCards = ofKind(units, 'accelerator')
+    .filter(within)
+    .flatMap((by) =>
+      by.part.powerInputs.map(({ plug, count }): PlugInput => ({
+        plug,
+        count,
+        by,
+        group: by.id,
+        drives: [],
+        feeds: [by],
+      })),
+    );
+  return [...ofBoards, ...ofCards, ...driveInputs(units, layout, within)];
+}
+
+/** A backplane is fed once for all of its bays; a bare drive takes a plug of its own. */
+function driveInputs(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  within: (unit: PlannedUnit) => boolean,
+): readonly PlugInput[] {
+  const byId = unitsById(units);
+  const backplanes = new Map<
+    string,
+    {
+      readonly host: PlannedUnit;
+      readonly inputs: readonly { readonly plug: PlugKind; readonly count: number }[];
+      readonly drives: Drive[];
+    }
+  >();
+  const bare: PlugInput[] = [];
+  for (const unit of ofKind(units, 'drive').filter(within)) {
+    const spot = seatSpot(layout, unit);
+    const group = spot && groupAt(byId, spot);
+    if (!spot || group?.type !== 'bay') continue;
+    const { backplane } = group.group;
+    if (!backplane) {
+      bare.push({ plug: 'sata-power', count: 1, by: unit, group: unit.id, drives: [unit], feeds: [] });
+      continue;
+    }
+    const name = `${spot.host}/${group.key}`;
+    const host = byId.get(spot.host);
+    const known = backplanes.get(name);
+    if (known) known.drives.push(unit);
+    else if (host) backplanes.set(name, { host, inputs: backplane.powerInputs, drives: [unit] });
+  }
+  return [
+    ...bare,
+    ...[...backplanes].flatMap(([group, { host, inputs, drives }]) =>
+      inputs.map(({ plug, count }): PlugInput => ({ plug, count, by: host, group, drives, feeds: [] })),
+    ),
+  ];
+}
