@@ -3,6 +3,8 @@ import { BenchPage, copyOf, storedBuild } from './bench';
 
 const add = async (bench: BenchPage, place: string, sheet: string) => {
   await bench.place('front', place).click();
+  // Rows find their order while they come in: one that moves under the pointer takes no click.
+  await expect(bench.page.getByTestId('try-count')).toContainText('fit');
   await bench.tryRow(sheet).click();
   await expect(bench.kit(sheet)).toBeVisible();
 };
