@@ -16,6 +16,7 @@ async function twoTabs(browser: Browser, id: string) {
   await rename(first, 'From the first tab');
   await first.settled();
   await second.place('front', 'u2/cage.1').click();
+  await expect(second.page.getByTestId('try-count')).toContainText('fit');
   await second.tryRow('barge-8').click();
   await expect(second.saved).toHaveText('Changed elsewhere');
   return {
@@ -79,6 +80,7 @@ test('J7 the database stopped for 20 s during edits, the page closed and opened 
   try {
     await rename(bench, 'While it was away');
     await bench.place('front', 'u2/cage.1').click();
+    await expect(bench.page.getByTestId('try-count')).toContainText('fit');
     await bench.tryRow('barge-8').click();
     await expect(bench.kit('barge-8')).toBeVisible();
     await expect(bench.saved).toHaveText('Saved in this browser only');
