@@ -99,6 +99,14 @@ test('an adapter holds up to its rated A and not past it, its drives at their hi
   expect(adaptersHold(bare('barge-8', 3), supply(chains([1])), [four])).toBe(false);
 });
 
+test('flash by splitters is held to the wire too: twelve on one cable are past its 8 A, four are not', () => {
+  // At most 0.7 A on 5 V each: 2.8 A a splitter, three of them 8.4 A.
+  const four = part<'powerAdapter'>('yoke-4');
+  expect(adaptersHold(bare('pike-960', 4), supply(chains([3])), [four])).toBe(true);
+  expect(adaptersHold(bare('pike-960', 12), supply(chains([3])), [four, four, four])).toBe(false);
+  expect(adaptersHold(bare('pike-960', 12), supply(chains([1, 1, 1])), [four, four, four])).toBe(true);
+});
+
 test('two splitters share what hangs on them; on one cable they stop at four disks', () => {
   const two = part<'powerAdapter'>('yoke-2');
   expect(adaptersHold(bare('barge-8', 3), supply(chains([], [2])), [two, two])).toBe(true);

@@ -23,7 +23,7 @@ type PlugLoad = {
   readonly disks: number;
   readonly a12: number;
   readonly a5: number;
-  /** A splitter with disks on it. */ readonly isSplit: boolean;
+  /** What hangs by a splitter: its cable has to keep its limits. */ readonly isSplit: boolean;
 };
 type Chain = {
   readonly free: Map<PlugKind, number>;
@@ -52,7 +52,7 @@ export function canBeSplit(inputs: readonly PlugInput[], supply: PartOf<'supply'
     const on = leastLoaded(direct.filter((chain) => holds(chain, load, AT_START))) ?? leastLoaded(direct);
     if (on) return hang(on, load, true);
     const split = leastLoaded(chains.filter((chain) => reachable(load, chain) && holds(chain, load, AT_START)));
-    return split ? hang(split, { ...load, isSplit: load.disks > 0 }, false) : load.plug !== plug;
+    return split ? hang(split, { ...load, isSplit: true }, false) : load.plug !== plug;
   });
 }
 
@@ -73,7 +73,7 @@ export function adaptersHold(
     disks: total(hung[i]!, 'disks'),
     a12: total(hung[i]!, 'a12'),
     a5: total(hung[i]!, 'a5'),
-    isSplit: total(hung[i]!, 'disks') > 0,
+    isSplit: hung[i]!.length > 0,
   }));
   if (
     splits.some((load, i) => Math.max(load.a12, load.a5) > Math.min(adapters[i]!.ratedA, PLUG_A[load.plug] ?? Infinity))

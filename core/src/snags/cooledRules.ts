@@ -1,7 +1,7 @@
 import { sustainedW } from '../parts/sustained';
-import { isKind, ofKind, type PlannedUnit } from '../machine/units';
+import { ofKind, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
-import { boxAround, isSeated, spotOf, unitById, type Situation } from './situation';
+import { boxAround, isSeated, spotOf, type Situation } from './situation';
 import type { Finding } from './finding';
 
 type Cooler = PlannedUnit & { readonly part: PartOf<'cooler'> };
@@ -54,10 +54,9 @@ export function passiveCooler(situation: Situation): Finding[] {
       ofKind(situation.units, 'fan').some((fan) => spotOf(situation, fan)?.host === cooler.id)
     )
       return [];
-    const board = unitById(situation, spotOf(situation, cooler)?.host ?? '');
     const box = boxAround(situation, cooler);
     const processor = cooledBy(situation, cooler)[0];
-    if (!board || !isKind(board, 'board') || !box || !processor || hasFanInWall(situation, box)) return [];
+    if (!box || !processor || hasFanInWall(situation, box)) return [];
     return [
       {
         severity: 'caution',
