@@ -1,13 +1,6 @@
-import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
-import { wordsOf, type SnagCode } from './words';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const said = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
+import { find, said, type Pair } from '../testing/rules';
+import { cube, fixture, tweak } from '../testing/fixture';
 const withCell = (...extra: object[]) => tweak('wren-c8', { inTheBox: [{ sheet: 'shield-atx', count: 1 }, ...extra] });
-
-/** A rule with a build it speaks of, and its nearest neighbour it says nothing of. */
-type Pair = readonly [what: string, code: SnagCode, there: () => Fixture, sentence: RegExp, not: () => Fixture];
 const PAIRS: readonly Pair[] = [
   [
     'a board without its coin cell',

@@ -1,13 +1,10 @@
+import { find, said } from '../testing/rules';
 import { createAssessor } from '../assess';
 import type { Catalogue } from '../parts/catalogue';
 import { proposalsFor } from '../remedies/proposals';
 import { allRemedies } from '../remedies/remedies';
 import { AS_OF, catalogue, fixture, tweak, type Fixture } from '../testing/fixture';
-import { wordsOf, type SnagCode } from './words';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const sentence = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
+import { type SnagCode } from './words';
 const ways = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
   const assessment = made.assess();
   return allRemedies(
@@ -23,14 +20,14 @@ const tower = (processor: string, cooler: string, from: Catalogue = catalogue) =
 
 describe('heat the cooler carries', () => {
   test('88 W as a typical value on 70 W: its low end passes, so a caution; on 140 W nothing', () => {
-    expect(sentence(tower('drover-12', 'fell-74'), 'cooled.cooler')).toEqual([
+    expect(said(tower('drover-12', 'fell-74'), 'cooled.cooler')).toEqual([
       'caution: Drover 12 draws about 88 W for minutes on end; Fell 74 carries 70 W.',
     ]);
     expect(find(tower('drover-12', 'tarn-155'), 'cooled.cooler')).toEqual([]);
   });
   test('a stated figure of its own counts, and past the limit with its low end it blocks', () => {
     const from = tweak('drover-12', { sustainedW: 125 });
-    expect(sentence(tower('drover-12', 'fell-74', from), 'cooled.cooler')).toEqual([
+    expect(said(tower('drover-12', 'fell-74', from), 'cooled.cooler')).toEqual([
       'blocker: Drover 12 draws 125 W for minutes on end; Fell 74 carries 70 W.',
     ]);
     expect(find(tower('drover-12', 'fell-74', tweak('drover-12', { sustainedW: 65 })), 'cooled.cooler')).toEqual([]);
@@ -46,7 +43,7 @@ describe('a cooler without a fan', () => {
   const still = tweak('steading-t9', { builtIn: [] });
   test('with a fan in a wall of the chassis nothing is said; without one it is a caution', () => {
     expect(find(tower('drover-4', 'crag-1u'), 'cooled.passive')).toEqual([]);
-    expect(sentence(tower('drover-4', 'crag-1u', still), 'cooled.passive')).toEqual([
+    expect(said(tower('drover-4', 'crag-1u', still), 'cooled.passive')).toEqual([
       'caution: Crag 1U has no fan, and none turns in a wall of Steading T9: Drover 4 draws about 40 W under load.',
     ]);
     expect(find(tower('drover-4', 'fell-74', still), 'cooled.passive')).toEqual([]);

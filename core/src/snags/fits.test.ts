@@ -1,20 +1,21 @@
+import {
+  find,
+  said,
+  tower550,
+  tower,
+  rack,
+  sheet,
+  archetype,
+  fourSlots,
+  behindOnePort,
+  type Pair,
+} from '../testing/rules';
 import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
-import type { Catalogue } from '../parts/catalogue';
-import { wordsOf, type SnagCode } from './words';
+import { type SnagCode } from './words';
 import { newBuild } from '../build/newBuild';
 import type { Build } from '../build/build';
 import { allRemedies } from '../remedies/remedies';
 import { createAssessor } from '../assess';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const sentence = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const tower550 = (from: Catalogue = catalogue) =>
-  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-550');
-const tower = (from: Catalogue = catalogue) =>
-  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
-const said = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
 const remedies = (made: Fixture, code: SnagCode) => {
   const assessment = made.assess();
   return allRemedies(
@@ -25,21 +26,9 @@ const remedies = (made: Fixture, code: SnagCode) => {
     AS_OF,
   );
 };
-const rack = (from: Catalogue = catalogue) =>
-  fixture(from).add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
 const low = () => fixture().add('plank-1u').add('knot-m8').add('drover-4');
 const inRack = (made: Fixture, brief: Build['brief'] = {}) =>
   made.set({ brief, site: { ...newBuild('x', 'x').site, place: 'rack' } });
-const sheet = (id: string) => catalogue.sheets[id] as unknown as Record<string, never>;
-const archetype = (id: string) =>
-  catalogue.archetypes[id] as unknown as {
-    slots: object[];
-    m2Sockets: object[];
-    bayGroups: object[];
-    supplyBays: object[];
-    openings: object[];
-    clearances: object[];
-  };
 const cage = archetype('cube-8').bayGroups[0]!;
 const roofWith = (holes: string[]) =>
   tweak('larder-8', { bayGroups: [cage, { ...archetype('cube-8').bayGroups[1]!, holes }] });
@@ -98,57 +87,6 @@ const onRiser = (openings: object[]) =>
     .add('knot-m8')
     .add('hoist-1u')
     .add('tern-8i', 1, { at: ['u6/riser1'] });
-const fourSlots = () =>
-  tweak('gannet-e8', {
-    memorySlots: 4,
-    memoryFillOrder: [1, 2, 3, 4],
-    memoryMaxModuleBytes: 64 * 1024 ** 3,
-    memoryMaxBytes: 256 * 1024 ** 3,
-  });
-function multiplied() {
-  const group = archetype('adapter-525').bayGroups[0] as unknown as Record<string, unknown>;
-  return [
-    {
-      ...group,
-      backplane: {
-        type: 'expander',
-        carries: ['sata'],
-        gbPerLane: 6,
-        connectors: [
-          {
-            key: 'feed',
-            count: 1,
-            kind: 'sata',
-            lanes: 1,
-            carries: ['sata'],
-            gbPerLane: 6,
-            role: 'device',
-            side: 'inside',
-          },
-        ],
-        baysPerConnector: 5,
-        powerInputs: [],
-        cutsPin3: true,
-        idleW: 1,
-      },
-    },
-  ];
-}
-/** Four drives in a cage behind a multiplier. */
-function behindOnePort(more: (made: Fixture) => Fixture = (made) => made): Fixture {
-  const made = more(tower(tweak('crib-5', { bayGroups: multiplied() })).add('crib-5'));
-  const full = made.add('barge-8', 4);
-  return full.edit(
-    ...[1, 2, 3, 4].map((n) => ({
-      type: 'place.hold' as const,
-      unit: full.unit('barge-8', n),
-      spot: { host: made.unit('crib-5'), key: 'cage', n },
-    })),
-  );
-}
-
-/** A rule with a build it speaks of, and its nearest neighbour it says nothing of. */
-type Pair = readonly [what: string, code: SnagCode, there: () => Fixture, sentence: RegExp, not: () => Fixture];
 const PAIRS: readonly Pair[] = [
   [
     'a full-height card behind low openings',
@@ -332,12 +270,12 @@ test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {
 
 describe('board in chassis', () => {
   test('an ATX board does not go into a cube for Mini-ITX', () => {
-    expect(sentence(fixture().add('larder-8').add('plover-a6'), 'fits.boardInChassis')).toEqual([
+    expect(said(fixture().add('larder-8').add('plover-a6'), 'fits.boardInChassis')).toEqual([
       'blocker: Plover A6 has atx holes; Larder 8 takes mini-itx.',
     ]);
   });
   test('a board 1 mm deeper than its room blocks, one as deep as it does not', () => {
-    expect(sentence(cube(tweak('wren-c8', { depthMm: 173 })), 'fits.boardInChassis')).toEqual([
+    expect(said(cube(tweak('wren-c8', { depthMm: 173 })), 'fits.boardInChassis')).toEqual([
       'blocker: Wren C8 is 1 mm too deep for Larder 8: 173 mm, room for 172 mm.',
     ]);
     expect(find(cube(tweak('wren-c8', { depthMm: 172 })), 'fits.boardInChassis')).toEqual([]);
@@ -346,7 +284,7 @@ describe('board in chassis', () => {
 
 describe('supply', () => {
   test('an ATX supply does not go where SFX goes', () => {
-    expect(sentence(fixture().add('larder-8').add('ember-550'), 'fits.supplyForm')).toEqual([
+    expect(said(fixture().add('larder-8').add('ember-550'), 'fits.supplyForm')).toEqual([
       'blocker: Ember 550 ATX is atx; Larder 8 takes sfx or sfx-l.',
     ]);
     expect(find(cube(), 'fits.supplyForm')).toEqual([]);
@@ -365,7 +303,7 @@ describe('supply', () => {
     const narrow = tweak('steading-t9', {
       clearances: [{ for: 'supply', maxMm: 138, because: 'cage', label: 'the drive cage', while: 'present' }],
     });
-    expect(sentence(tower550(narrow), 'fits.supplyLength')).toEqual([
+    expect(said(tower550(narrow), 'fits.supplyLength')).toEqual([
       'blocker: Ember 550 ATX is 2 mm too long: 140 mm, room for 138 mm to the drive cage.',
     ]);
   });
@@ -374,24 +312,22 @@ describe('supply', () => {
 describe('cooler height', () => {
   const withRoof = (heightMm: number) => cube(tweak('fell-47', { heightMm })).add('pike-960', 1, { at: ['u2/roof.1'] });
   test('under occupied roof bays there is less room', () => {
-    expect(sentence(withRoof(74), 'fits.coolerHeight')).toEqual([
+    expect(said(withRoof(74), 'fits.coolerHeight')).toEqual([
       'blocker: Fell 47 is 4 mm too high: 74 mm, room for 70 mm under the roof drives.',
     ]);
     expect(find(withRoof(67), 'fits.coolerHeight')).toEqual([]);
-    expect(sentence(withRoof(69), 'fits.coolerHeight')).toEqual([
-      'caution: Fell 47 leaves 1 mm under the roof drives.',
-    ]);
+    expect(said(withRoof(69), 'fits.coolerHeight')).toEqual(['caution: Fell 47 leaves 1 mm under the roof drives.']);
   });
   test('with the roof bays empty the cover is the limit', () => {
     expect(find(cube(tweak('fell-47', { heightMm: 74 })), 'fits.coolerHeight')).toEqual([]);
-    expect(sentence(cube(tweak('fell-47', { heightMm: 99 })), 'fits.coolerHeight')[0]).toContain('under the cover');
+    expect(said(cube(tweak('fell-47', { heightMm: 99 })), 'fits.coolerHeight')[0]).toContain('under the cover');
   });
 });
 
 describe('cards', () => {
   test('a card 1 mm too long names what it runs into, and fits when that is taken out', () => {
     const long = tower550(tweak('tern-8i', { lengthMm: 291 })).add('tern-8i');
-    expect(sentence(long, 'fits.cardLength')).toEqual([
+    expect(said(long, 'fits.cardLength')).toEqual([
       'blocker: Tern 8i is 1 mm too long: 291 mm, room for 290 mm to the drive cage.',
     ]);
     const out = long.edit({
@@ -408,7 +344,7 @@ describe('cards', () => {
     expect(find(tower550(only).add('tern-8i', 1, { at: ['u4/pcie3'] }), 'fits.cardLength')).toEqual([]);
   });
   test('two cards and one slot', () => {
-    expect(sentence(cube().add('tern-8i').add('skein-10'), 'fits.cardSlot')).toEqual([
+    expect(said(cube().add('tern-8i').add('skein-10'), 'fits.cardSlot')).toEqual([
       'blocker: Skein 10: no slot is left that takes it. The only one is in use.',
     ]);
     expect(find(cube().add('tern-8i'), 'fits.cardSlot')).toEqual([]);
@@ -429,7 +365,7 @@ describe('cards', () => {
         },
       ],
     });
-    expect(sentence(fixture(closed).add('larder-8').add('wren-d6').add('tern-8i'), 'fits.cardSlot')[0]).toContain(
+    expect(said(fixture(closed).add('larder-8').add('wren-d6').add('tern-8i'), 'fits.cardSlot')[0]).toContain(
       'It is x8; the slots are x4.',
     );
     expect(find(fixture().add('larder-8').add('wren-d6').add('tern-8i'), 'fits.cardSlot')).toEqual([]);
@@ -438,7 +374,7 @@ describe('cards', () => {
 
 describe('drive in bay', () => {
   test('nine disks and eight bays', () => {
-    expect(sentence(cube().add('tern-8i').add('barge-8', 9), 'fits.driveInBay')).toEqual([
+    expect(said(cube().add('tern-8i').add('barge-8', 9), 'fits.driveInBay')).toEqual([
       'blocker: 1 drive without a place: 1 × Barge 8 TB. All 8 3.5-inch places are taken.',
     ]);
     expect(find(cube().add('tern-8i').add('barge-8', 8), 'fits.driveInBay')).toEqual([]);
@@ -448,7 +384,7 @@ describe('drive in bay', () => {
     expect(find(tower550().add('cradle-2').add('pike-960', 2), 'fits.driveInBay')).toEqual([]);
   });
   test('a 15 mm drive in a 9.5 mm bay is too high', () => {
-    expect(sentence(tower550().add('cradle-2').add('coot-4'), 'fits.driveInBay')).toEqual([
+    expect(said(tower550().add('cradle-2').add('coot-4'), 'fits.driveInBay')).toEqual([
       'blocker: Coot 4 TB is 5.5 mm too high for its bay: 15 mm, room for 9.5 mm.',
     ]);
   });
@@ -459,7 +395,7 @@ describe('drive in bay', () => {
 
 describe('thick cards', () => {
   test('a three-slot card covers the slot beside it', () => {
-    expect(sentence(tower().add('beacon-300', 1, { at: ['u4/pcie1'] }), 'fits.cardCovers')).toEqual([
+    expect(said(tower().add('beacon-300', 1, { at: ['u4/pcie1'] }), 'fits.cardCovers')).toEqual([
       'note: Beacon 300 is 3 slots thick and covers Slot 2, x1.',
     ]);
     expect(find(tower().add('skein-10'), 'fits.cardCovers')).toEqual([]);
@@ -468,7 +404,7 @@ describe('thick cards', () => {
     const low = tweak('steading-t9', {
       openings: [{ key: 'opening', label: 'Slot opening', count: 5, height: 'full' }],
     });
-    expect(sentence(tower(low).add('beacon-300', 1, { at: ['u4/pcie3'] }), 'fits.cardCovers')).toEqual([
+    expect(said(tower(low).add('beacon-300', 1, { at: ['u4/pcie3'] }), 'fits.cardCovers')).toEqual([
       'blocker: Beacon 300 takes 3 openings and would need number 6; the chassis has 5.',
     ]);
     expect(
@@ -479,10 +415,10 @@ describe('thick cards', () => {
 
 describe('fans', () => {
   test('one of another size, and one too many', () => {
-    expect(sentence(cube().add('hush-92'), 'fits.fanMount')).toEqual([
+    expect(said(cube().add('hush-92'), 'fits.fanMount')).toEqual([
       'blocker: 1 fan without a mount: Hush 92. The mounts take 120 mm.',
     ]);
-    expect(sentence(cube().add('hush-120', 2), 'fits.fanMount')).toEqual([
+    expect(said(cube().add('hush-120', 2), 'fits.fanMount')).toEqual([
       'blocker: 1 fan without a mount: Hush 120. All 1 mounts of its size are taken.',
     ]);
     expect(find(cube().add('hush-120'), 'fits.fanMount')).toEqual([]);

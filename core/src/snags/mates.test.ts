@@ -1,33 +1,5 @@
-import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
-import type { Catalogue } from '../parts/catalogue';
-import { wordsOf, type SnagCode } from './words';
-import { allRemedies } from '../remedies/remedies';
-import { createAssessor } from '../assess';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const sentence = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const tower = (from: Catalogue = catalogue) =>
-  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
-const firstRemedy = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
-  const assessment = made.assess();
-  const snag = assessment.snags.find((one) => one.code === code)!;
-  return allRemedies({ build: made.build, assessment }, snag, from, createAssessor(), AS_OF).map((one) => one.title);
-};
-const said = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const rack = (from: Catalogue = catalogue) =>
-  fixture(from).add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
-const fourSlots = () =>
-  tweak('gannet-e8', {
-    memorySlots: 4,
-    memoryFillOrder: [1, 2, 3, 4],
-    memoryMaxModuleBytes: 64 * 1024 ** 3,
-    memoryMaxBytes: 256 * 1024 ** 3,
-  });
-
-/** A rule with a build it speaks of, and its nearest neighbour it says nothing of. */
-type Pair = readonly [what: string, code: SnagCode, there: () => Fixture, sentence: RegExp, not: () => Fixture];
+import { find, said, tower, firstRemedy, rack, fourSlots, type Pair } from '../testing/rules';
+import { cube, fixture, tweak } from '../testing/fixture';
 const PAIRS: readonly Pair[] = [
   [
     'four small modules where two would do',
@@ -124,26 +96,26 @@ test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {
 describe('memory', () => {
   test('DDR5 in a DDR4 board, SO-DIMM in DIMM slots', () => {
     const bare = fixture().add('larder-8').add('wren-c8');
-    expect(sentence(bare.add('clew-5-16'), 'mates.memory')).toEqual([
+    expect(said(bare.add('clew-5-16'), 'mates.memory')).toEqual([
       'blocker: Clew 16 GB DDR5 is DDR5 DIMM; Wren C8 takes DDR4 DIMM.',
     ]);
-    expect(sentence(bare.add('clew-s16'), 'mates.memory')).toEqual([
+    expect(said(bare.add('clew-s16'), 'mates.memory')).toEqual([
       'blocker: Clew 16 GB SO-DIMM is DDR4 SO-DIMM; Wren C8 takes DDR4 DIMM.',
     ]);
     expect(find(bare.add('clew-16e'), 'mates.memory')).toEqual([]);
   });
   test('registered where unbuffered is needed, and the other way round', () => {
     const bare = fixture().add('larder-8').add('wren-c8');
-    expect(sentence(bare.add('clew-r32'), 'mates.memoryRegistered')).toEqual([
+    expect(said(bare.add('clew-r32'), 'mates.memoryRegistered')).toEqual([
       'blocker: Clew 32 GB registered is in Wren C8, which needs unbuffered modules.',
     ]);
-    expect(sentence(fixture().add('gable-24').add('gannet-e8').add('clew-16e'), 'mates.memoryRegistered')[0]).toContain(
+    expect(said(fixture().add('gable-24').add('gannet-e8').add('clew-16e'), 'mates.memoryRegistered')[0]).toContain(
       'needs registered modules',
     );
     expect(find(fixture().add('gable-24').add('gannet-e8').add('clew-r32'), 'mates.memoryRegistered')).toEqual([]);
   });
   test('three modules, two slots', () => {
-    expect(sentence(fixture().add('larder-8').add('wren-c8').add('clew-16e', 3), 'mates.memorySlots')).toEqual([
+    expect(said(fixture().add('larder-8').add('wren-c8').add('clew-16e', 3), 'mates.memorySlots')).toEqual([
       'blocker: 1 module without a slot: Wren C8 has 2.',
     ]);
     expect(find(cube(), 'mates.memorySlots')).toEqual([]);
@@ -153,17 +125,17 @@ describe('memory', () => {
 describe('socket', () => {
   test('a processor of another socket stays on the table, and its own socket does not', () => {
     const wrong = fixture().add('larder-8').add('wren-c8').add('drover-m8');
-    expect(sentence(wrong, 'mates.socket')).toEqual(['blocker: Drover M8 is for socket Q5; Wren C8 has Q4.']);
+    expect(said(wrong, 'mates.socket')).toEqual(['blocker: Drover M8 is for socket Q5; Wren C8 has Q4.']);
     expect(find(cube(), 'mates.socket')).toEqual([]);
     expect(firstRemedy(wrong, 'mates.socket')[0]).toMatch(/instead of Drover M8/);
   });
   test('a cooler of another socket', () => {
-    expect(sentence(fixture().add('larder-8').add('wren-c8').add('drover-4').add('crag-q8'), 'mates.socket')).toEqual([
+    expect(said(fixture().add('larder-8').add('wren-c8').add('drover-4').add('crag-q8'), 'mates.socket')).toEqual([
       'blocker: Crag Q8 is for socket Q8; Wren C8 has Q4.',
     ]);
   });
   test('a second processor for a board with a soldered one', () => {
-    expect(sentence(fixture().add('larder-8').add('sprig-i6').add('drover-4'), 'mates.socket')).toEqual([
+    expect(said(fixture().add('larder-8').add('sprig-i6').add('drover-4'), 'mates.socket')).toEqual([
       'blocker: Drover 4 finds no socket: the processor of Sprig I6 is soldered.',
     ]);
   });
@@ -178,11 +150,11 @@ describe('memory', () => {
         .add('wren-c8')
         .add('clew-32e', 2);
     expect(find(full(64), 'mates.memoryMax')).toEqual([]);
-    expect(sentence(full(48), 'mates.memoryMax')).toEqual(['blocker: 64 GB in all; Wren C8 takes 48 GB.']);
+    expect(said(full(48), 'mates.memoryMax')).toEqual(['blocker: 64 GB in all; Wren C8 takes 48 GB.']);
   });
   test('a module larger than the board takes', () => {
     expect(
-      sentence(
+      said(
         fixture(tweak('wren-c8', { memoryMaxModuleBytes: 16 * GB }))
           .add('larder-8')
           .add('wren-c8')
@@ -192,7 +164,7 @@ describe('memory', () => {
     ).toEqual(['blocker: 32 GB a module; Wren C8 takes 16 GB.']);
   });
   test('a third module on two slots', () => {
-    expect(sentence(cube().add('clew-16e'), 'mates.memorySlots')).toEqual([
+    expect(said(cube().add('clew-16e'), 'mates.memorySlots')).toEqual([
       'blocker: 1 module without a slot: Wren C8 has 2.',
     ]);
   });
@@ -202,7 +174,7 @@ describe('a picture to install with', () => {
   const headless = () =>
     fixture().add('larder-8').add('wren-c8').add('drover-6h').add('fell-47').add('clew-16e').add('ember-450s');
   test('no graphics and no remote management is said, and cured by another processor or a card', () => {
-    expect(sentence(headless(), 'mates.display')).toEqual([
+    expect(said(headless(), 'mates.display')).toEqual([
       'caution: Drover 6 headless has no graphics, and Wren C8 brings no remote management.',
     ]);
     expect(find(headless().add('lamp-30'), 'mates.display')).toEqual([]);

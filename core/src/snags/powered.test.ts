@@ -1,27 +1,13 @@
-import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
-import type { Catalogue } from '../parts/catalogue';
-import { wordsOf, type SnagCode } from './words';
-import { allRemedies } from '../remedies/remedies';
-import { createAssessor } from '../assess';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const sentence = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const tower = (from: Catalogue = catalogue) =>
-  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
-const firstRemedy = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
-  const assessment = made.assess();
-  const snag = assessment.snags.find((one) => one.code === code)!;
-  return allRemedies({ build: made.build, assessment }, snag, from, createAssessor(), AS_OF).map((one) => one.title);
-};
+import { find, said, tower, firstRemedy } from '../testing/rules';
+import { cube, tweak } from '../testing/fixture';
 
 describe('12 V at the start', () => {
   const rail = (rail12A: number) => cube(tweak('ember-450s', { rail12A })).add('tern-8i').add('barge-12', 8);
   test('past the rail it blocks, near it it may, well within it says nothing', () => {
-    expect(sentence(rail(14), 'powered.start12V')[0]).toMatch(
+    expect(said(rail(14), 'powered.start12V')[0]).toMatch(
       /^blocker: Starting 8 drives together takes 1\d\.\d A on 12 V; Ember 450 SFX gives 14 A\.$/,
     );
-    expect(sentence(rail(18), 'powered.start12V')[0]).toMatch(/^caution: Starting 8 drives together may take/);
+    expect(said(rail(18), 'powered.start12V')[0]).toMatch(/^caution: Starting 8 drives together may take/);
     expect(find(rail(37.5), 'powered.start12V')).toEqual([]);
   });
 });
@@ -57,7 +43,7 @@ describe('plugs', () => {
       ],
     });
   test('four bare drives, three plugs: one splitter; four plugs: none', () => {
-    expect(sentence(tower(cables(3, 1)).add('barge-8', 4), 'powered.plugs')).toEqual([
+    expect(said(tower(cables(3, 1)).add('barge-8', 4), 'powered.plugs')).toEqual([
       'caution: SATA power plugs: 4 wanted, Ember 650 ATX has 3. Splitters are needed.',
     ]);
     expect(find(tower(cables(4, 1)).add('barge-8', 4), 'powered.plugs')).toEqual([]);
@@ -71,7 +57,7 @@ describe('plugs', () => {
     expect(find(tower(cables(3, 0)).add('barge-8', 4).add('yoke-4'), 'powered.plugs')).toEqual([]);
   });
   test('a card without its plug blocks', () => {
-    expect(sentence(tower(cables(4, 1)).add('beacon-120'), 'powered.plugs')).toEqual([
+    expect(said(tower(cables(4, 1)).add('beacon-120'), 'powered.plugs')).toEqual([
       'blocker: 8-pin card plugs: 1 wanted, Ember 650 ATX has 0.',
     ]);
     expect(find(tower().add('beacon-120'), 'powered.plugs')).toEqual([]);

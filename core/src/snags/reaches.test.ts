@@ -1,32 +1,6 @@
-import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
+import { find, said, tower, firstRemedy, rack, archetype, behindOnePort, type Pair } from '../testing/rules';
+import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { Catalogue } from '../parts/catalogue';
-import { wordsOf, type SnagCode } from './words';
-import { allRemedies } from '../remedies/remedies';
-import { createAssessor } from '../assess';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const sentence = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const tower = (from: Catalogue = catalogue) =>
-  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
-const firstRemedy = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
-  const assessment = made.assess();
-  const snag = assessment.snags.find((one) => one.code === code)!;
-  return allRemedies({ build: made.build, assessment }, snag, from, createAssessor(), AS_OF).map((one) => one.title);
-};
-const said = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const rack = (from: Catalogue = catalogue) =>
-  fixture(from).add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 2);
-const archetype = (id: string) =>
-  catalogue.archetypes[id] as unknown as {
-    slots: object[];
-    m2Sockets: object[];
-    bayGroups: object[];
-    supplyBays: object[];
-    openings: object[];
-    clearances: object[];
-  };
 const bifurcated = (ways?: string[]) =>
   tweak('gannet-e8', {
     slots: archetype('board-server').slots.map((slot) => ({ ...slot, ...(ways ? { bifurcates: ways } : {}) })),
@@ -40,35 +14,6 @@ const onCarrier = (from: Catalogue) => {
   return made.add('stickle-500', 1, { at: [`${made.unit('punt-4')}/m2a`] });
 };
 const lanesOf = (lanes: number) => tower(tweak('drover-4', { lanes })).add('beacon-120').add('stickle-500');
-function multiplied() {
-  const group = archetype('adapter-525').bayGroups[0] as unknown as Record<string, unknown>;
-  return [
-    {
-      ...group,
-      backplane: {
-        type: 'expander',
-        carries: ['sata'],
-        gbPerLane: 6,
-        connectors: [
-          {
-            key: 'feed',
-            count: 1,
-            kind: 'sata',
-            lanes: 1,
-            carries: ['sata'],
-            gbPerLane: 6,
-            role: 'device',
-            side: 'inside',
-          },
-        ],
-        baysPerConnector: 5,
-        powerInputs: [],
-        cutsPin3: true,
-        idleW: 1,
-      },
-    },
-  ];
-}
 /** SSDs in a shelf behind the one outside port of a card. */
 function shelf(drives: number): Fixture {
   const made = rack().add('tern-4i4e').add('loft-16');
@@ -76,21 +21,6 @@ function shelf(drives: number): Fixture {
     at: Array.from({ length: drives }, (_, i) => `${made.unit('loft-16')}/front.${i + 1}`),
   });
 }
-/** Four drives in a cage behind a multiplier. */
-function behindOnePort(more: (made: Fixture) => Fixture = (made) => made): Fixture {
-  const made = more(tower(tweak('crib-5', { bayGroups: multiplied() })).add('crib-5'));
-  const full = made.add('barge-8', 4);
-  return full.edit(
-    ...[1, 2, 3, 4].map((n) => ({
-      type: 'place.hold' as const,
-      unit: full.unit('barge-8', n),
-      spot: { host: made.unit('crib-5'), key: 'cage', n },
-    })),
-  );
-}
-
-/** A rule with a build it speaks of, and its nearest neighbour it says nothing of. */
-type Pair = readonly [what: string, code: SnagCode, there: () => Fixture, sentence: RegExp, not: () => Fixture];
 const PAIRS: readonly Pair[] = [
   [
     'a cage behind a multiplier on plain ports',
@@ -243,19 +173,19 @@ test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {
 
 describe('ports', () => {
   test('five drives, four ports', () => {
-    expect(sentence(cube().add('barge-8', 5), 'reaches.portsShort')).toEqual([
+    expect(said(cube().add('barge-8', 5), 'reaches.portsShort')).toEqual([
       'blocker: 5 drives in bays, 4 ports that can reach them.',
     ]);
     expect(find(cube().add('barge-8', 4), 'reaches.portsShort')).toEqual([]);
   });
   test('the M.2 that switches ports off is named with how many', () => {
-    expect(sentence(cube().add('reed-250', 1, { role: 'boot' }).add('barge-8', 4), 'reaches.portsShort')).toEqual([
+    expect(said(cube().add('reed-250', 1, { role: 'boot' }).add('barge-8', 4), 'reaches.portsShort')).toEqual([
       'blocker: 4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.',
     ]);
   });
   test('enough ports, but of the wrong kind', () => {
     expect(
-      sentence(fixture().add('byre-15').add('plover-a6').add('tern-8i').add('sluice-8', 9), 'reaches.portsShort')[0],
+      said(fixture().add('byre-15').add('plover-a6').add('tern-8i').add('sluice-8', 9), 'reaches.portsShort')[0],
     ).toContain('SAS drives find none of their kind left.');
   });
 });
@@ -263,7 +193,7 @@ describe('ports', () => {
 describe('interface', () => {
   test('SAS drives on a board with SATA ports only; an HBA cures it', () => {
     const sas = tower().add('sluice-8', 2);
-    expect(sentence(sas, 'reaches.interface')).toEqual([
+    expect(said(sas, 'reaches.interface')).toEqual([
       'blocker: 2 SAS drives, and no port here speaks SAS: the ports are SATA.',
     ]);
     expect(find(sas, 'reaches.portsShort')).toEqual([]);

@@ -1,29 +1,15 @@
-import { catalogue, cube, fixture, tweak, type Fixture, AS_OF } from '../testing/fixture';
-import type { Catalogue } from '../parts/catalogue';
-import { wordsOf, type SnagCode } from './words';
+import { find, said, tower, firstRemedy } from '../testing/rules';
+import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { newBuild } from '../build/newBuild';
 import type { Build } from '../build/build';
-import { allRemedies } from '../remedies/remedies';
-import { createAssessor } from '../assess';
-
-const find = (made: Fixture, code: SnagCode) => made.assess().snags.filter((snag) => snag.code === code);
-const sentence = (made: Fixture, code: SnagCode) =>
-  find(made, code).map((snag) => `${snag.severity}: ${wordsOf(snag).what}`);
-const tower = (from: Catalogue = catalogue) =>
-  fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
 const wishing = (made: Fixture, brief: Build['brief'], site: Partial<Build['site']> = {}) =>
   made.set({ brief, site: { ...newBuild('x', 'x').site, ...site } });
-const firstRemedy = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
-  const assessment = made.assess();
-  const snag = assessment.snags.find((one) => one.code === code)!;
-  return allRemedies({ build: made.build, assessment }, snag, from, createAssessor(), AS_OF).map((one) => one.title);
-};
 
 describe('sound against the brief', () => {
   const wish = (earDb: number) => cube().set({ brief: { earDb } });
   const now = cube().assess().figures['sound.earIdleDb']!;
   test('over the wish it cautions and names the loudest, with the range beside it', () => {
-    expect(sentence(wish(now.value - 0.5), 'within.sound')[0]).toMatch(
+    expect(said(wish(now.value - 0.5), 'within.sound')[0]).toMatch(
       /^caution: Probably over the wished [\d.]+ dB\(A\) at the ear: [\d.]+, could be \d+\. Most of it: Stock 120\.$/,
     );
     expect(find(wish(now.hi + 1), 'within.sound')).toEqual([]);
@@ -34,7 +20,7 @@ describe('sound against the brief', () => {
 describe('within the brief', () => {
   test('money: what is bought, not what is owned', () => {
     // 129 + 212 + 109 + 36 + 96 + 88 = 670
-    expect(sentence(wishing(cube(), { moneyMinor: 66_900 }), 'within.money')).toEqual([
+    expect(said(wishing(cube(), { moneyMinor: 66_900 }), 'within.money')).toEqual([
       'caution: Over the budget of EUR 669: EUR 670.',
     ]);
     expect(find(wishing(cube(), { moneyMinor: 67_000 }), 'within.money')).toEqual([]);
@@ -48,7 +34,7 @@ describe('within the brief', () => {
     expect(at(lo - 1)).toEqual(['caution']);
     expect(at(value + 0.01)).toEqual(['note']);
     expect(at(hi + 0.01)).toEqual([]);
-    expect(sentence(wishing(cube(), { idleW: lo - 1 }), 'within.idle')[0]).toMatch(
+    expect(said(wishing(cube(), { idleW: lo - 1 }), 'within.idle')[0]).toMatch(
       /^caution: Over the wished idle of \d+ W: \d+ W, could be \d+ W\.$/,
     );
     expect(find(wishing(cube(), { peakW: 50 }), 'within.peak')).toHaveLength(1);
@@ -74,26 +60,26 @@ describe('within the brief', () => {
     expect(new Set(both.map((snag) => snag.key)).size).toBe(2);
   });
   test('rack units, and a tower in a rack', () => {
-    expect(
-      sentence(wishing(fixture().add('gable-24'), { rackUnits: 3 }, { place: 'rack' }), 'within.rackUnits'),
-    ).toEqual(['caution: 4 U of machines; 3 U are free.']);
+    expect(said(wishing(fixture().add('gable-24'), { rackUnits: 3 }, { place: 'rack' }), 'within.rackUnits')).toEqual([
+      'caution: 4 U of machines; 3 U are free.',
+    ]);
     expect(find(wishing(fixture().add('gable-24'), { rackUnits: 4 }, { place: 'rack' }), 'within.rackUnits')).toEqual(
       [],
     );
-    expect(sentence(wishing(tower(), {}, { place: 'rack' }), 'within.rackUnits')).toEqual([
+    expect(said(wishing(tower(), {}, { place: 'rack' }), 'within.rackUnits')).toEqual([
       'note: Steading T9 is not made for a rack: it wants a shelf there.',
     ]);
   });
   test('drives to come', () => {
     // Four ports on the board: four drives in all.
-    expect(sentence(wishing(cube().add('barge-8', 2), { drivesLater: 5 }), 'within.growth')).toEqual([
+    expect(said(wishing(cube().add('barge-8', 2), { drivesLater: 5 }), 'within.growth')).toEqual([
       'caution: 5 drives are wanted later; 2 are here and there is room for 2 more (6 bays, 2 ports free).',
     ]);
     expect(find(wishing(cube().add('barge-8', 2), { drivesLater: 4 }), 'within.growth')).toEqual([]);
     expect(firstRemedy(wishing(cube().add('barge-8', 2), { drivesLater: 5 }), 'within.growth')[0]).toMatch(/^Add /);
   });
   test('network', () => {
-    expect(sentence(wishing(cube(), { networkGbPerS: 10 }), 'within.network')).toEqual([
+    expect(said(wishing(cube(), { networkGbPerS: 10 }), 'within.network')).toEqual([
       'caution: 10 Gb/s are wished; the fastest port here is 2.5 Gb/s.',
     ]);
     expect(find(wishing(cube().add('skein-10'), { networkGbPerS: 10 }), 'within.network')).toEqual([]);
@@ -110,6 +96,6 @@ describe('within the brief', () => {
     ['allFlash', cube().add('pike-960'), cube().add('barge-8'), 'Barge 8 TB'],
   ] as const)('must have %s', (wish, with_, without, names) => {
     expect(find(wishing(with_, { mustHave: [wish] }), 'within.mustHave')).toEqual([]);
-    expect(sentence(wishing(without, { mustHave: [wish] }), 'within.mustHave')[0]).toContain(`without it: ${names}`);
+    expect(said(wishing(without, { mustHave: [wish] }), 'within.mustHave')[0]).toContain(`without it: ${names}`);
   });
 });
