@@ -48,9 +48,10 @@ export function swaps<K extends PartKind>(
     .slice(0, MOST_OF_A_KIND)
     .flatMap((part) => {
       const edit = replaceEdit(base.build, catalogue, unit.id, part.id);
-      return edit
-        ? [{ edits: [edit], words: `${givesUp(part, unit.part)}ake ${part.name} instead of ${unit.part.name}` }]
-        : [];
+      if (!edit) return [];
+      const loss = givesUp(part, unit.part);
+      const words = `Take ${part.name} instead of ${unit.part.name}`;
+      return [{ edits: [edit], words: loss ? `${loss}: ${lower(words)}` : words }];
     });
 }
 
@@ -61,11 +62,11 @@ const keepsCool = (base: Base, part: Part, now: Part): boolean =>
   ((now.passive || !part.passive) &&
     ofKind(base.assessment.units, 'processor').every((unit) => sustainedW(unit.part).value <= part.carriesW));
 
-/** What an exchange gives up is said first. */
-const givesUp = (part: Part, now: Part): string =>
+/** What an exchange gives up, to be said first; null for nothing that is known. */
+const givesUp = (part: Part, now: Part): string | null =>
   part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules
-    ? 'Give up the spare supply module: t'
-    : 'T';
+    ? 'Give up the spare supply module'
+    : null;
 
 /** Drives and modules of one series differ in capacity only: the first that does stands for the others. */
 const onePerSeries = <P extends Part>(parts: readonly P[]): P[] => {

@@ -1,5 +1,6 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { tellKeyWanted } from './keyWanted';
+import { parseBuild } from '@inch-tower/core';
 import type {
   Archetype,
   Build,
@@ -44,6 +45,14 @@ const versioned = (build: Build, meta: { response?: Response } | undefined): Ver
   build,
   etag: unquoted(meta?.response?.headers.get('etag')),
 });
+
+/** A machine as the server keeps it, of whatever format, in the newest; what cannot be read is said. */
+export function newest(raw: unknown): { readonly data: Build } | { readonly error: FetchBaseQueryError } {
+  const parsed = parseBuild(raw);
+  if (parsed.ok) return { data: parsed.build };
+  const problem: ProblemBody = { code: parsed.code, title: 'Cannot be read', detail: parsed.words };
+  return { error: { status: 'CUSTOM_ERROR', error: parsed.words, data: problem } };
+}
 
 /** The server, over JSON. Answers are not kept as truth: a build that is open lives in the bench. */
 export const api = createApi({
@@ -111,7 +120,10 @@ export const api = createApi({
       keepUnusedDataFor: 0,
     }),
     wholeBuild: endpoint.query<Build, string>({
-      query: (id) => `/builds/${encodeURIComponent(id)}`,
+      queryFn: async (id, _api, _options, ask) => {
+        const read = await ask(`/builds/${encodeURIComponent(id)}`);
+        return read.error ? { error: read.error } : newest(read.data);
+      },
       keepUnusedDataFor: 0,
     }),
     createBuild: endpoint.mutation<Versioned, Build>({
