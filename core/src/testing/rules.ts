@@ -41,7 +41,7 @@ export const fourSlots = () =>
     memoryMaxBytes: 256 * 1024 ** 3,
   });
 
-export function multiplied() {
+function multiplied() {
   const group = archetype('adapter-525').bayGroups[0] as unknown as Record<string, unknown>;
   return [
     {
