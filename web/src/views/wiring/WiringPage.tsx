@@ -65,7 +65,7 @@ export default function WiringPage() {
         <Tapes />
         <ChangeLine
           hint={
-            'Every ribbon is a cable, as wide as what it carries; the dark part is what ' +
+            'Every ribbon is a cable, as wide as what it carries; the inner part is what ' +
             'its ' +
             'drives could give.'
           }
