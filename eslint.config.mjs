@@ -28,7 +28,7 @@ const coreRules = (rooms) => ({
           ? [
               {
                 group: rooms.flatMap((room) => [`../${room}`, `../${room}/*`, `../../${room}/*`]),
-                message: 'Rooms import from those before them (docs/architecture.md).',
+                message: 'Rooms import from those before them (core/README.md).',
               },
             ]
           : []),
