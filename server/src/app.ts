@@ -63,7 +63,6 @@ export function createApp({
           scriptSrc: ["'self'"],
           workerSrc: ["'self'"],
           styleSrc: ["'self'"],
-          styleSrcAttr: ["'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],

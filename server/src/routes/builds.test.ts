@@ -169,7 +169,7 @@ test('a script in a name is kept as text and sent as JSON', async () => {
     .expect('Content-Type', /application\/json/);
   expect((read.body as { name: string }).name).toBe('<script>alert(1)</script>');
   expect(read.headers['content-security-policy']).toContain("script-src 'self'");
-  expect(read.headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe-inline/);
+  expect(read.headers['content-security-policy']).not.toContain('unsafe-inline');
 });
 
 test('an id in use is refused, a build taken down is gone with its revisions', async () => {
