@@ -231,7 +231,7 @@ function leastFor(
     narrow: null,
     carry: null,
     board: null,
-    whole: { wishes: [], apart: 0, mbPerS: 0 },
+    whole: { wishMBps: [], counts: [], apart: 0, mbPerS: 0 },
     lost,
     shared: shared.sort((a, b) => b - a),
     straight,

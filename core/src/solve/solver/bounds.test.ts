@@ -17,7 +17,7 @@ const BLIND: Room = {
   narrow: null,
   carry: null,
   board: null,
-  whole: { wishes: [], apart: 0, mbPerS: 0 },
+  whole: { wishMBps: [], counts: [], apart: 0, mbPerS: 0 },
   lost: 0,
   shared: [],
   straight: 0,

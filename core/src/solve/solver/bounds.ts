@@ -34,6 +34,12 @@ export class Bounds {
   /** What one port of a class carries. */
   private readonly portMBps: readonly number[];
   private readonly byWish: readonly number[];
+  /** What is told of one state, written over for the next: a bound is read at once and never kept. */
+  private readonly waiting: { readonly ranked: [number, number, number]; reach: number }[];
+  private readonly homes: { readonly seeking: [number, number, number]; bays: number }[];
+  private readonly asking: number[];
+  private readonly wishMBps: readonly number[];
+  private readonly nthByWish: readonly number[];
   /** Whether all ports of the board itself have one lane, and feed nothing shared. */
   private readonly boardApart: boolean;
   private readonly mostWish: number;
@@ -83,6 +89,11 @@ export class Bounds {
       (cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside),
     );
     this.byWish = [...table.drives.keys()].sort((a, b) => table.drives[a]!.wishMBps - table.drives[b]!.wishMBps);
+    this.waiting = this.protocols.map(() => ({ ranked: [0, 0, 0], reach: 0 }));
+    this.homes = this.kinds.map(() => ({ seeking: [0, 0, 0], bays: 0 }));
+    this.asking = this.byWish.map(() => 0);
+    this.wishMBps = this.byWish.map((i) => table.drives[i]!.wishMBps);
+    this.nthByWish = [...table.drives.keys()].map((i) => this.byWish.indexOf(i));
     this.portMBps = table.ports.map((port, p) => mostOver(table, port, p));
     this.hope = table.drives.map((drive, i) =>
       table.cells.some(
@@ -114,11 +125,15 @@ export class Bounds {
     const { drives, ports, ends, owned } = this.table;
     const facts = this.factsOf(cells);
     const { narrow, feeding } = this.narrow(state, facts, open);
-    const waiting = this.protocols.map((_, k) => ({
-      ranked: [0, 0, 0] as [number, number, number],
-      reach: this.reach(state, facts, order, open, k, feeding),
-    }));
-    const homes = facts.homeBays.map((bays) => ({ seeking: [0, 0, 0] as [number, number, number], bays }));
+    const { waiting, homes } = this;
+    for (let k = 0; k < waiting.length; k++) {
+      waiting[k]!.ranked.fill(0);
+      waiting[k]!.reach = this.reach(state, facts, order, open, k, feeding);
+    }
+    for (let k = 0; k < homes.length; k++) {
+      homes[k]!.seeking.fill(0);
+      homes[k]!.bays = facts.homeBays[k]!;
+    }
     let [lost, nowhere] = [0, 0];
     for (let i = 0; i < drives.length; i++) {
       const count = state[i]!;
@@ -129,14 +144,14 @@ export class Bounds {
         continue;
       }
       for (const k of this.kindsOf[i]!) homes[k]!.seeking[rank] += count;
-      if (this.hope[i]) this.wait(waiting, i, count);
+      if (this.hope[i]) this.wait(i, count);
       else lost += count * loose;
     }
     for (let e = 0; e < ends.length; e++) {
       const count = state[this.at.ends + e]!;
       if (count === 0) continue;
       const i = ends[e]!.drive;
-      if (this.hope[i]) this.wait(waiting, i, count);
+      if (this.hope[i]) this.wait(i, count);
       else lost += count * drives[i]!.loose;
     }
     let fours = 0;
@@ -194,7 +209,8 @@ export class Bounds {
   }
 
   /** So many of a class of drives wait: among all, and among those that speak as they do. */
-  private wait(waiting: readonly { readonly ranked: [number, number, number] }[], i: number, count: number): void {
+  private wait(i: number, count: number): void {
+    const { waiting } = this;
     const { protocol, rank } = this.table.drives[i]!;
     for (let k = 0; k < waiting.length; k++)
       if (k === 0 || protocol === this.protocols[k]) waiting[k]!.ranked[rank] += count;
@@ -274,7 +290,8 @@ export class Bounds {
               apart,
               mbPerS: Math.min(mbPerS, asked[Math.min(feeding, asked.length - 1)]!),
               most: wide ? 0 : most,
-              wishes: this.byWish.map((i) => [this.table.drives[i]!.wishMBps, this.hope[i] ? state[i]! : 0]),
+              wishMBps: this.wishMBps,
+              counts: this.byWish.map((i) => (this.hope[i] ? state[i]! : 0)),
             },
     };
   }
@@ -296,7 +313,7 @@ export class Bounds {
    * it.
    */
   private whole(state: State, order: readonly number[] | null, open: number): Room['whole'] {
-    const { ports, drives, ends } = this.table;
+    const { ports, ends } = this.table;
     let mbPerS = 0;
     const many = order ? order.length : ports.length;
     for (let nth = 0; nth < many; nth++) {
@@ -307,10 +324,16 @@ export class Bounds {
       if (behind < 0) mbPerS += free * this.portMBps[p]!;
       else if (behind < open) mbPerS += this.leftOf(state, p, behind);
     }
-    const counts = drives.map((_, i) => (this.hope[i] ? state[i]! : 0));
-    for (let e = 0; e < ends.length; e++)
-      if (this.hope[ends[e]!.drive]) counts[ends[e]!.drive]! += state[this.at.ends + e]!;
-    return { wishes: this.byWish.map((i) => [drives[i]!.wishMBps, counts[i]!]), apart: 0, mbPerS };
+    const counts = this.asking;
+    for (let nth = 0; nth < counts.length; nth++) {
+      const i = this.byWish[nth]!;
+      counts[nth] = this.hope[i] ? state[i]! : 0;
+    }
+    for (let e = 0; e < ends.length; e++) {
+      const i = ends[e]!.drive;
+      if (this.hope[i]) counts[this.nthByWish[i]!]! += state[this.at.ends + e]!;
+    }
+    return { wishMBps: this.wishMBps, counts, apart: 0, mbPerS };
   }
 
   /**

@@ -55,7 +55,7 @@ export function layersOf(table: Table, work: Work, few = false): Dealing {
     limits: drives.length + ports.length + ends.length + owned.length + expanders.length,
     size: drives.length + ports.length + ends.length + owned.length + expanders.length + limits.length,
   };
-  const start = new Uint16Array(at.size);
+  const start = Array<number>(at.size).fill(0);
   drives.forEach((one, i) => {
     start[i] = one.units.length;
   });
@@ -144,6 +144,8 @@ function twinPorts({ ports, cells, expanders }: Table): number[][] {
   return [...like.values()].filter((group) => group.length > 1);
 }
 
+/** Fillings of a cell's bays that are kept, by what there is to fill them with. */
+const FILLINGS = 2_000;
 const NO_CELLS: readonly Cell[] = [];
 const NO_PORTS: readonly number[] = [];
 
@@ -153,6 +155,7 @@ class Layers {
   /** Drives that cells after one hold: nothing before may take them. */
   private readonly kept = new Map<Cell, readonly number[]>();
   private readonly bounds: Bounds;
+  private readonly filled = new Map<Cell, Map<string, readonly (readonly number[])[]>>();
   private readonly baysAfter = new Map<Cell, number>();
   /** Twins of a class of ports that come before it. */
   private readonly before: ReadonlyMap<number, readonly number[]>;
@@ -164,7 +167,7 @@ class Layers {
     private readonly few: boolean,
   ) {
     this.before = new Map(twins.flatMap((like) => like.map((p, i) => [p, like.slice(0, i)] as const)));
-    this.next = new Uint16Array(at.size);
+    this.next = Array<number>(at.size).fill(0);
     this.bounds = new Bounds(table, at);
   }
 
@@ -246,6 +249,7 @@ class Layers {
       cell,
       this.table.drives.map((_, i) => from.slice(1).reduce((sum, later) => sum + later.held[i]!, 0)),
     );
+    this.filled.set(cell, new Map());
     return {
       room: (state) => this.bounds.room(state, from, null),
       expand:
@@ -257,12 +261,22 @@ class Layers {
 
   /**
    * Every way of filling the bays: by class, at least those held, most first; `aLeft` is what may still stay out, as it
-   * counts in `a`.
+   * counts in `a`. States that differ in ports and cables alone have them in common.
    */
   private ways(cell: Cell, state: State, aLeft: number): readonly (readonly number[])[] {
+    const fewest = this.fewest(cell, state, aLeft);
+    const known = this.filled.get(cell)!;
+    const key = String.fromCharCode(fewest, ...state.slice(0, this.table.drives.length));
+    const before = known.get(key);
+    if (before) return before;
+    const made = this.fillings(cell, state, fewest);
+    if (!this.enough(made.length) && known.size < FILLINGS) known.set(key, made);
+    return made;
+  }
+
+  private fillings(cell: Cell, state: State, fewest: number): readonly (readonly number[])[] {
     const many = this.table.drives.length;
     const later = this.kept.get(cell)!;
-    const fewest = this.fewest(cell, state, aLeft);
     const seats = Array<number>(many).fill(0);
     // Of each class at most so many, and of those after it.
     const most = Array<number>(many);

@@ -19,18 +19,10 @@ export type Room = {
    * What bays behind shared uplinks must carry: wishes of the seeking, least first, that other bays (`apart`) do not
    * take, over uplinks of `mbPerS` in all.
    */
-  readonly narrow: {
-    readonly wishes: readonly (readonly [mbPerS: number, count: number])[];
-    readonly apart: number;
-    readonly mbPerS: number;
-    /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number;
-  } | null;
+  readonly narrow:
+    (Asking & { /** The most that one uplink carries; 0 where nothing is known. */ readonly most: number }) | null;
   /** What all that wait for a place or cable wish, over all the ports there are; `apart` is none. */
-  readonly whole: {
-    readonly wishes: readonly (readonly [mbPerS: number, count: number])[];
-    readonly apart: number;
-    readonly mbPerS: number;
-  };
+  readonly whole: Asking;
   /**
    * What cables apart from shared uplinks carry: straight ones from so many `own` ports of cards four drives each,
    * those from expander cards so many MB/s in all; null where not reckoned.
@@ -42,6 +34,14 @@ export type Room = {
   readonly straight: number;
   readonly breakouts: number;
   readonly owned: number;
+};
+
+/** So many drives (`counts`) wish so many MB/s each (`wishMBps`, least first), less `apart` of them, over `mbPerS`. */
+export type Asking = {
+  readonly wishMBps: readonly number[];
+  readonly counts: readonly number[];
+  readonly apart: number;
+  readonly mbPerS: number;
 };
 
 /** Numbers of data drives, boot drives and others. */
@@ -60,18 +60,19 @@ function leastOf(ranked: Ranked, many: number, cost: Ranked): number {
 }
 
 /** MB/s that all but so many ask at least, however drives are dealt. */
-function askedWithout({ wishes, apart }: Room['whole'], out: number): number {
-  let left = wishes.reduce((sum, [, count]) => sum + count, 0) - apart - out;
+function askedWithout({ wishMBps, counts, apart }: Asking, out: number): number {
+  let left = -apart - out;
+  for (let i = 0; i < counts.length; i++) left += counts[i]!;
   let asked = 0;
-  for (const [wish, count] of wishes) {
-    const some = Math.min(count, Math.max(0, left));
-    asked += some * wish;
+  for (let i = 0; i < counts.length && left > 0; i++) {
+    const some = Math.min(counts[i]!, left);
+    asked += some * wishMBps[i]!;
     left -= some;
   }
   return asked;
 }
 /** What of that passes the ports by. */
-const lostOver = (over: Room['whole'], out: number): number => Math.max(0, askedWithout(over, out) - over.mbPerS);
+const lostOver = (over: Asking, out: number): number => Math.max(0, askedWithout(over, out) - over.mbPerS);
 
 /**
  * What cables for so many drives burden at least, where `asked` MB/s are asked and no more than so many lost: for every
@@ -135,8 +136,9 @@ function carryingCables(
 /** MB/s that so many of the seeking ask at least: those that wish least. */
 function askedBy(narrow: Room['narrow'], most: number): (n: number) => number {
   const sums = [0];
-  for (const [wish, count] of narrow?.wishes ?? [])
-    for (let i = 0; i < count && sums.length <= most; i++) sums.push(sums.at(-1)! + wish);
+  narrow?.counts.forEach((count, nth) => {
+    for (let i = 0; i < count && sums.length <= most; i++) sums.push(sums.at(-1)! + narrow.wishMBps[nth]!);
+  });
   return (n) => sums[Math.min(n, sums.length - 1)]!;
 }
 

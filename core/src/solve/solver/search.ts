@@ -157,8 +157,8 @@ function onward<B extends object>(
     node.state,
     (next, a, b, c, taste, pick) => {
       spend(work, cost);
+      if (node.a + a > mostA) return;
       const sum = onlyOut ? { a: node.a + a, b: 0, c: 0 } : { a: node.a + a, b: node.b + b, c: node.c + c };
-      if (sum.a > mostA) return;
       const key = keyOf(next);
       const known = kept.get(key);
       if (known) {
@@ -167,7 +167,16 @@ function onward<B extends object>(
       }
       const worth = bound(sum, next);
       if (!worth) return;
-      const made: Node = { state: next.slice(), ...sum, taste: node.taste + taste, from: node, pick };
+      const { a: sumA, b: sumB, c: sumC } = sum;
+      const made: Node = {
+        state: next.slice(),
+        a: sumA,
+        b: sumB,
+        c: sumC,
+        taste: node.taste + taste,
+        from: node,
+        pick,
+      };
       kept.set(key, made);
       tell?.(made, key, worth);
     },
@@ -223,9 +232,9 @@ function keysFor(most: readonly number[], twins: Dealing['twins']): (state: Stat
           return key;
         };
   if (twins.length === 0) return plain;
-  const ordered = new Uint16Array(most.length);
+  const ordered: State = Array<number>(most.length).fill(0);
   return (state) => {
-    ordered.set(state);
+    for (let i = 0; i < ordered.length; i++) ordered[i] = state[i]!;
     for (const like of twins) {
       const counts = like.map((i) => state[i]!).sort((a, b) => a - b);
       like.forEach((i, nth) => {

@@ -127,7 +127,7 @@ export type EndCable = {
 };
 
 /** What is left while dealing, as counts; `Offsets` of `bounds.ts` says where each stands. */
-export type State = Uint16Array;
+export type State = number[];
 /**
  * Ports left of a class. Of an expander card one more is written down than there are while it is fed in that way, so
  * that this is known when all are taken.
