@@ -49,6 +49,8 @@ const roomRules = ROOMS.flatMap((rank, i) =>
   })),
 );
 
+const notTheServer = ['express', 'sequelize', '@inch-tower/server', '*/server/*'];
+
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**'] },
   js.configs.recommended,
@@ -95,7 +97,39 @@ export default ts.config(
     plugins: { 'react-hooks': hooks },
     rules: {
       ...hooks.configs.recommended.rules,
-      'no-restricted-imports': ['error', { patterns: ['express', 'sequelize', '@inch-tower/server', '*/server/*'] }],
+      'no-restricted-imports': ['error', { patterns: notTheServer }],
+    },
+  },
+  {
+    // Only the worker solves and assesses.
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['web/src/worker/benchWorker.ts', 'web/src/**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: notTheServer.map((group) => ({ group: [group] })),
+          paths: [
+            {
+              name: '@inch-tower/core',
+              importNames: [
+                'assess',
+                'commit',
+                'createAssessor',
+                'hostDrives',
+                'problemOf',
+                'remediesFor',
+                'settleEdit',
+                'solve',
+                'tryAt',
+                'weigh',
+                'whyNot',
+              ],
+              message: 'Only the worker solves: ask it through worker/client.ts.',
+            },
+          ],
+        },
+      ],
     },
   },
 );

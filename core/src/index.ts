@@ -61,7 +61,8 @@ export { sceneOf, bodyOf, type Scene, type SceneBox, type Solid } from './geomet
 export { checkLayout, type Violation } from './solve/checkLayout';
 export { solve } from './solve/solve';
 export { problemOf, type Outcome, type Problem } from './solve/problem';
-export { commit, replay, settleEdit, type Step } from './solve/settle';
+export { makeStep, replay, wantsSettling, type Step } from './build/step';
+export { commit, settleEdit } from './solve/settle';
 export { isCard, isKind, ofKind, plannedUnits, unitsById, type PlannedUnit } from './machine/units';
 export { changeEffects, modsFor, type Mod } from './machine/chassisChanges';
 export { coveredSlots, reaches, type Reach } from './geometry/reach';

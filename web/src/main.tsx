@@ -4,7 +4,7 @@ import { Provider } from 'react-redux';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import './app.css';
 import { api } from './state/api';
-import { showSaving } from './state/benchThunks';
+import { flushEdits, settleFor, showSaving } from './state/benchThunks';
 import { desk, onDraftChanged } from './saving/here';
 import { store } from './state/store';
 import { benchWorker } from './worker/client';
@@ -29,7 +29,10 @@ const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 applyTheme(readTheme());
 onDraftChanged((id) => store.dispatch(showSaving(id)));
 // What this page alone has is not closed away without asking.
+settleFor(store);
+addEventListener('pagehide', flushEdits);
 addEventListener('beforeunload', (event) => {
+  flushEdits();
   if (desk.mustAsk()) event.preventDefault();
 });
 // The worker and, for a link to a bench, its code and catalogue start loading before React does.

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { catalogue, cube, fixture } from '../testing/fixture';
-import { commit, replay } from '../solve/settle';
+import { commit } from '../solve/settle';
+import { replay } from './step';
 import type { SheetId, UnitId } from '../parts/ids';
 import { applyEdit } from './applyEdit';
 import type { Build } from './build';

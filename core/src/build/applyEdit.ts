@@ -5,7 +5,7 @@ import { LIMITS } from '../parts/limits';
 
 export type Refusal = { readonly ok: false; readonly words: string };
 export type Applied = { readonly ok: true; readonly build: Build; readonly inverse: Edit; readonly words: string };
-type Step = { readonly sections: Partial<Build>; readonly words: string };
+type SectionsSet = { readonly sections: Partial<Build>; readonly words: string };
 
 const refuse = (words: string): Refusal => ({ ok: false, words });
 
@@ -26,7 +26,7 @@ export function applyEdit(build: Build, edit: Edit): Applied | Refusal {
   };
 }
 
-function stepOf(build: Build, edit: Edit): Step | Refusal {
+function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
   switch (edit.type) {
     case 'item.add':
       return addItem(build, edit);
@@ -126,7 +126,7 @@ function stepOf(build: Build, edit: Edit): Step | Refusal {
   }
 }
 
-function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>): Step | Refusal {
+function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>): SectionsSet | Refusal {
   const name = edit.type.slice('set.'.length);
   if (edit.type === 'set.stage' && edit.value >= build.stages.length)
     return refuse(`There are ${build.stages.length} stages; stage ${edit.value + 1} is not one of them.`);
@@ -136,7 +136,7 @@ function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>
   };
 }
 
-function addItem(build: Build, edit: EditOf<'item.add'>): Step | Refusal {
+function addItem(build: Build, edit: EditOf<'item.add'>): SectionsSet | Refusal {
   const { item } = edit;
   const carried = carry(build, edit);
   const lacks = lacking(carried, item.sheet);
@@ -162,7 +162,7 @@ function addItem(build: Build, edit: EditOf<'item.add'>): Step | Refusal {
   };
 }
 
-function addUnits(build: Build, edit: EditOf<'units.add'>): Step | Refusal {
+function addUnits(build: Build, edit: EditOf<'units.add'>): SectionsSet | Refusal {
   const item = build.items.find((one) => one.id === edit.item);
   if (!item) return noItem(edit.item);
   const over = pastLimit(build, edit.units.length, build.sheets[item.sheet]!.kind);
@@ -204,7 +204,7 @@ function pastLimit(build: Build, more: number, kind: string): Refusal | null {
   return null;
 }
 
-function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): Step {
+function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): SectionsSet {
   const items = build.items
     .map((item) =>
       item.units.some((unit) => gone.has(unit.id))
@@ -248,7 +248,7 @@ function otherTails(wire: Build['layout']['wires'][number], gone: ReadonlySet<st
       ];
 }
 
-function patchItem(build: Build, id: string, change: (item: Item) => Item, verb: string): Step | Refusal {
+function patchItem(build: Build, id: string, change: (item: Item) => Item, verb: string): SectionsSet | Refusal {
   const item = build.items.find((one) => one.id === id);
   if (!item) return noItem(id);
   return {
@@ -262,7 +262,7 @@ function patchItem(build: Build, id: string, change: (item: Item) => Item, verb:
  * in
  * its way are taken off.
  */
-function putCable(build: Build, wire: Build['layout']['wires'][number]): Step | Refusal {
+function putCable(build: Build, wire: Build['layout']['wires'][number]): SectionsSet | Refusal {
   const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
   if ([...wire.host, ...wire.device].some(({ host }) => !known.has(host.split('+')[0]!)))
     return refuse('One end of that cable is no longer in the build; nothing was moved.');
@@ -287,7 +287,7 @@ function putCable(build: Build, wire: Build['layout']['wires'][number]): Step | 
   };
 }
 
-function seat(build: Build, unit: string, to: Seat, verb: string): Step | Refusal {
+function seat(build: Build, unit: string, to: Seat, verb: string): SectionsSet | Refusal {
   const item = itemOf(build, unit);
   if (!item) return noUnit(unit);
   const { [unit]: _woken, ...dormant } = build.layout.dormant;

@@ -118,6 +118,7 @@ class World {
           if (!this.blocked) for (const key of keys) this.kept.delete(key);
           return true;
         }).then(() => undefined),
+      settle: (build, edits) => Promise.resolve(commit(build, edits)),
       now: () => ++this.counter,
       later: (_ms, work) => {
         const timer = () => {

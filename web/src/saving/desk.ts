@@ -15,7 +15,7 @@ import {
   type KeptCopy,
   type Versioned,
 } from './draft';
-import { joinOnto } from './join';
+import { joinOnto, type Joined, type Settle } from './join';
 
 /** The server, the browser's storage and the clock, as the desk needs them; none of them throws. */
 export type Ports = {
@@ -30,6 +30,7 @@ export type Ports = {
   readonly forget: (id: string) => Promise<void>;
   /** Forgets copies of closed tabs. */
   readonly forgetKeys: (keys: readonly string[]) => Promise<void>;
+  readonly settle: Settle;
   readonly now: () => number;
   /** Runs work later; gives what calls it off. */
   readonly later: (ms: number, work: () => void) => () => void;
@@ -174,6 +175,35 @@ export function createDesk(ports: Ports) {
     ports.changed(id);
   };
 
+  /**
+   * All that is unsaved on another version, also what is edited while it is joined; where some of it cannot be made
+   * there, all of it is kept as a copy first. Gives words where it was not done.
+   */
+  const joinNow = async (
+    id: string,
+    copyId: string,
+    onto: Build,
+  ): Promise<(Joined & { readonly of: number }) | { readonly words: string | null }> => {
+    let copied: Build | null = null;
+    for (let nth = 1; ; nth++) {
+      const draft = places.get(id)?.draft;
+      if (!draft) return { words: null };
+      const { build, unsaved } = draft;
+      const joined = await joinOnto(onto, unsaved, ports.settle);
+      if (joined.left && copied !== build) {
+        const failed = await makeCopy(copyNamed(build, nth > 1 ? `${copyId}-${nth}` : copyId));
+        if (failed)
+          return {
+            words:
+              `${joined.left} of your ${unsaved.length} changes cannot be made on theirs, and a copy of ` +
+              `yours could not be kept: ${failed}`,
+          };
+        copied = build;
+      }
+      if (places.get(id)?.draft.unsaved === unsaved) return { ...joined, of: unsaved.length };
+    }
+  };
+
   const forgetStray = async (id: string, key: string): Promise<void> => {
     const place = places.get(id);
     if (place) set(id, { ...place.draft, strays: without(place.draft.strays, key) });
@@ -266,29 +296,15 @@ export function createDesk(ports: Ports) {
       const draft = places.get(id)?.draft;
       if (draft?.trouble?.kind !== 'stale') return { words: null };
       const { theirs } = draft.trouble;
-      const { build, edits, left } = joinOnto(theirs.build, draft.unsaved);
-      if (left) {
-        const failed = await makeCopy(copyNamed(draft.build, copyId));
-        if (failed)
-          return {
-            words:
-              `${left} of your ${draft.unsaved.length} changes cannot be made on theirs, and a copy of ` +
-              `yours could not be kept: ${failed}`,
-          };
-      }
-      // Edits made while the copy was on its way are joined as well.
-      const now = places.get(id)?.draft;
-      const late =
-        now && now.unsaved.length > draft.unsaved.length
-          ? joinOnto(build, now.unsaved.slice(draft.unsaved.length))
-          : null;
+      const joined = await joinNow(id, copyId, theirs.build);
+      if ('words' in joined) return joined;
       await standOn(id, {
-        ...draftOf({ build: late?.build ?? build, etag: theirs.etag }, [...edits, ...(late?.edits ?? [])]),
+        ...draftOf({ build: joined.build, etag: theirs.etag }, joined.edits),
         strays: draft.strays,
       });
       return {
-        words: left
-          ? `${left} of your ${draft.unsaved.length} changes could not be made on the newer version; ` +
+        words: joined.left
+          ? `${joined.left} of your ${joined.of} changes could not be made on the newer version; ` +
             'yours is kept whole as a copy beside it.'
           : null,
       };
@@ -330,17 +346,27 @@ export function createDesk(ports: Ports) {
       const place = places.get(id);
       const stray = place?.draft.strays.find((one) => one.key === key);
       if (!place || !stray) return { words: null };
-      const { left } = joinOnto(place.draft.build, stray.edits);
-      const failed = left ? await makeCopy(copyNamed(stray.build, copyId)) : null;
-      if (failed) return { words: failed };
-      // Joined to what stands here now: something may have been edited while the copy was on its way.
-      const { draft } = place;
-      // Put on meanwhile by another click: once is enough.
-      if (!draft.strays.includes(stray)) return { words: null };
-      const { build, edits } = joinOnto(draft.build, stray.edits);
-      place.adopted = [...place.adopted, key];
-      await standOn(id, { ...draft, build, unsaved: [...draft.unsaved, ...edits], strays: without(draft.strays, key) });
-      return { words: left ? 'Some of them could not be made here; that version is kept whole as a copy.' : null };
+      let isCopied = false;
+      for (;;) {
+        // Joined to what stands here now: something may be edited while it is joined, or the copy on its way.
+        const ground = place.draft.build;
+        const { build, edits, left } = await joinOnto(ground, stray.edits, ports.settle);
+        if (left && !isCopied) {
+          const failed = await makeCopy(copyNamed(stray.build, copyId));
+          if (failed) return { words: failed };
+          isCopied = true;
+        }
+        const { draft } = place;
+        // Put on meanwhile by another click: once is enough.
+        if (places.get(id) !== place || !draft.strays.includes(stray)) return { words: null };
+        if (draft.build !== ground) continue;
+        place.adopted = [...place.adopted, key];
+        const unsaved = [...draft.unsaved, ...edits];
+        await standOn(id, { ...draft, build, unsaved, strays: without(draft.strays, key) });
+        return {
+          words: isCopied ? 'Some of them could not be made here; that version is kept whole as a copy.' : null,
+        };
+      }
     },
 
     /** Keeps what another tab left as a machine of its own. */

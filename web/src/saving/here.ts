@@ -1,6 +1,7 @@
 import { createDesk } from './desk';
 import { forget, forgetKeys, keep, keptOf } from './keptStore';
 import { tellKeyWanted } from '../state/keyWanted';
+import { settleIn } from '../worker/client';
 import { serverAt } from './server';
 
 const listeners = new Set<(id: string) => void>();
@@ -17,6 +18,7 @@ export const desk = createDesk({
   keep,
   forget,
   forgetKeys,
+  settle: settleIn,
   now: () => Date.now(),
   later: (ms, work) => {
     const timer = setTimeout(work, ms);

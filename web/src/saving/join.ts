@@ -1,6 +1,8 @@
-import { commit, type Build, type Edit } from '@inch-tower/core';
+import type { Build, Edit, Refusal, Step } from '@inch-tower/core';
 import type { Steps } from './draft';
 
+/** Makes edits and settles them; null where nobody answered. */
+export type Settle = (build: Build, edits: readonly Edit[]) => Promise<Step | Refusal | null>;
 export type Joined = {
   readonly build: Build;
   readonly edits: Steps;
@@ -11,13 +13,13 @@ export type Joined = {
  * Makes steps on another version, settling each anew. What only restores or places is of its own version and stays
  * behind.
  */
-export function joinOnto(onto: Build, steps: Steps): Joined {
+export async function joinOnto(onto: Build, steps: Steps, settle: Settle): Promise<Joined> {
   let build = onto;
   const edits: (readonly Edit[])[] = [];
   let left = 0;
   for (const step of steps) {
     const own = step.filter((edit) => edit.type !== 'layout.set');
-    const made = own.length > 0 && own.every((edit) => edit.type !== 'restore') ? commit(build, own) : null;
+    const made = own.length > 0 && own.every((edit) => edit.type !== 'restore') ? await settle(build, own) : null;
     if (!made?.ok) {
       left++;
       continue;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { FORMAT } from '@inch-tower/core';
+import { commit } from '@inch-tower/core';
 import { joinOnto } from './join';
 import { readKeptCopy } from './keptCopy';
 
@@ -21,9 +22,9 @@ test('what a browser kept in format 1 is read: its machine and its edits are of 
   expect(copy.etag).toBe('e1');
 });
 
-test('its edits can be put on another version, but for what only that version could take back', () => {
+test('its edits can be put on another version, but for what only that version could take back', async () => {
   const copy = readKeptCopy(old())!;
-  const joined = joinOnto(copy.build, copy.edits);
+  const joined = await joinOnto(copy.build, copy.edits, (build, edits) => Promise.resolve(commit(build, edits)));
   expect(joined.left).toBe(1);
   expect(joined.build.profile).toEqual(copy.build.profile);
 });

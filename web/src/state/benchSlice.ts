@@ -38,6 +38,8 @@ const initialState: BenchState = {
   problem: null,
   opening: 'idle',
 };
+/** A machine as it is to be drawn, under a revision no other has. */
+type Shown = { readonly build: Build; readonly rev: number };
 const LONGEST_HISTORY = 500;
 
 /**
@@ -53,29 +55,30 @@ export const benchSlice = createSlice({
       ...state,
       opening: payload,
     }),
-    opened: (state, { payload }: PayloadAction<{ build: Build; facts: SaveFacts }>) => ({
+    opened: (_, { payload }: PayloadAction<Shown & { facts: SaveFacts }>) => ({
       ...initialState,
       ...payload.facts,
-      rev: state.rev + 1,
+      rev: payload.rev,
       build: payload.build,
       opening: 'ready' as const,
     }),
-    edited: (state, { payload }: PayloadAction<{ build: Build; step: HistoryStep }>) => ({
+    /** Edits as they were made, while it is worked out where things go: what is new lies on the table. */
+    ahead: (state, { payload }: PayloadAction<Shown>) => ({ ...state, ...payload, save: 'saving' as const }),
+    edited: (state, { payload }: PayloadAction<Shown & { step: HistoryStep }>) => ({
       ...state,
       build: payload.build,
-      rev: state.rev + 1,
+      rev: payload.rev,
       past: [...state.past, payload.step].slice(-LONGEST_HISTORY),
       future: [],
       before: state.view,
       said: payload.step.words,
       problem: null,
     }),
-    undone: (state, { payload }: PayloadAction<Build>) => {
+    undone: (state, { payload }: PayloadAction<Shown>) => {
       const step = state.past.at(-1)!;
       return {
         ...state,
-        build: payload,
-        rev: state.rev + 1,
+        ...payload,
         past: state.past.slice(0, -1),
         future: [step, ...state.future],
         before: state.view,
@@ -83,12 +86,11 @@ export const benchSlice = createSlice({
         problem: null,
       };
     },
-    redone: (state, { payload }: PayloadAction<Build>) => {
+    redone: (state, { payload }: PayloadAction<Shown>) => {
       const [step, ...future] = state.future;
       return {
         ...state,
-        build: payload,
-        rev: state.rev + 1,
+        ...payload,
         past: [...state.past, step!],
         future,
         before: state.view,

@@ -23,9 +23,12 @@ import {
   type Base,
   type Build,
   type Catalogue,
+  type Edit,
+  type Refusal,
   type Sheet,
   type SheetId,
   type Snag,
+  type Step,
   type TryRow,
   type Weighed,
 } from '@inch-tower/core';
@@ -46,6 +49,16 @@ let assessment: Assessment | null = null;
 /** The revision that is open. */
 let openRev = -1;
 let asking = 0;
+
+/** Opens what some edits make of a machine, not yet assessed. */
+function commitOn(from: Build, edits: readonly Edit[], rev: number): Step | Refusal {
+  asking++;
+  const step = commit(from, edits);
+  build = step.ok ? step.build : from;
+  assessment = null;
+  if (step.ok) openRev = rev;
+  return step;
+}
 
 function assessNow(rev: number): BenchView {
   openRev = rev;
@@ -70,7 +83,11 @@ function assessNow(rev: number): BenchView {
   };
 }
 
-const base = (): Base | null => (build && assessment ? { build, assessment } : null);
+/** What is open with its assessment; worked out now where it was only committed. */
+function base(): Base | null {
+  if (build && !assessment) assessNow(openRev);
+  return build && assessment ? { build, assessment } : null;
+}
 const effects = (snags: readonly Snag[]): Effect[] =>
   snags.map((snag) => {
     const { title, what } = wordsOf(snag);
@@ -101,7 +118,7 @@ const breathe = () =>
     channel.port1.onmessage = () => resolve();
     channel.port2.postMessage(null);
   });
-const SLICE_MS = 24;
+const SLICE_MS = 12;
 
 const worker: BenchWorker = {
   setCatalogue(fresh, own) {
@@ -120,13 +137,18 @@ const worker: BenchWorker = {
     return assessNow(rev);
   },
 
-  apply(edits, rev) {
+  apply(edits, from, rev) {
     asking++;
-    const next = build && replay(build, edits);
+    const next = build && from === openRev ? replay(build, edits) : null;
     if (!next || 'ok' in next) return null;
     build = next;
     return assessNow(rev);
   },
+
+  commit: (edits, from, rev) => (build && from === openRev ? commitOn(build, edits, rev) : null),
+  commitOn,
+  view: (rev) => (build && rev === openRev ? assessNow(rev) : null),
+  settle: commit,
 
   settled(edits, rev) {
     const step = build && rev === openRev ? commit(build, edits) : null;

@@ -1,34 +1,76 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Build, Edit } from '@inch-tower/core';
+import type { Build, Edit, Refusal, Step } from '@inch-tower/core';
 import type { OwnedCatalogue } from '../state/api';
 import type { AskFrom, BenchView, BenchWorker, TryBatch } from './messages';
 
 /** How long the worker may be silent on what was done to a machine before it is ended and started again. */
-const SILENT_MS = 5_000;
+const SILENT_MS = 3_000;
 
-let running: { readonly worker: Worker; readonly remote: Remote<BenchWorker> } | null = null;
+type Running = { readonly worker: Worker; readonly remote: Remote<BenchWorker> };
+let running: Running | null = null;
+/** The second worker, for what may take long, and the machine it has. */
+let searching: (Running & { has: Build | null }) | null = null;
 let catalogue: OwnedCatalogue | null = null;
 
-function start(): NonNullable<typeof running> {
-  const worker = new Worker(new URL('./benchWorker.ts', import.meta.url), { type: 'module', name: 'assess' });
-  running = { worker, remote: wrap<BenchWorker>(worker) };
-  if (catalogue) void running.remote.setCatalogue(catalogue, catalogue.own);
-  return running;
+function started(name: string): Running {
+  const worker = new Worker(new URL('./benchWorker.ts', import.meta.url), { type: 'module', name });
+  const remote = wrap<BenchWorker>(worker);
+  if (catalogue) void remote.setCatalogue(catalogue, catalogue.own);
+  return { worker, remote };
 }
+const start = (): Running => (running = started('assess'));
 
-/** The one worker of the page, started when first asked for. */
+/** The worker that has the open machine, started when first asked for. */
 export const benchWorker = (): Remote<BenchWorker> => (running ?? start()).remote;
 
-/** The catalogue the worker tries parts from; one that is started again gets it too. */
+/** The catalogue the workers try parts from; one that is started again gets it too. */
 export function giveCatalogue(fresh: OwnedCatalogue): void {
   catalogue = fresh;
   void benchWorker().setCatalogue(fresh, fresh.own);
+  void searching?.remote.setCatalogue(fresh, fresh.own);
 }
 
 /** Ends the worker, whatever it is at: what was asked of it is never answered. */
 function endWorker(): void {
   running?.worker.terminate();
   running = null;
+}
+
+/** How long a search may take before the worker that is at it is ended. */
+const SEARCH_MS = 30_000;
+export type Searcher = Remote<BenchWorker>;
+/** What a search found; null where something newer was asked, `late` where it took too long or failed. */
+export type Searched<T> = T | null | 'late';
+
+/** Asks the second worker about a machine, so that edits of it never wait for what may take long. */
+export async function searchIn<T>(
+  build: Build,
+  rev: number,
+  ask: (searcher: Searcher) => Promise<T | null>,
+): Promise<Searched<T>> {
+  const mine = (searching ??= { ...started('search'), has: null });
+  void mine.remote.stop();
+  if (mine.has !== build) {
+    mine.has = build;
+    void mine.remote.open(build, rev);
+  }
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<'late'>((resolve) => {
+    const end = (): void => {
+      mine.worker.terminate();
+      if (searching === mine) searching = null;
+      resolve('late');
+    };
+    timer = setTimeout(end, SEARCH_MS);
+    mine.worker.addEventListener('error', end, { once: true });
+  });
+  try {
+    return await Promise.race([ask(mine.remote), late]);
+  } catch {
+    return 'late';
+  } finally {
+    clearTimeout(timer);
+  }
 }
 
 /** What was asked, or why there is no answer: the worker died of it, or was silent too long. */
@@ -63,14 +105,20 @@ export type Viewed = { readonly ok: true; readonly view: BenchView } | { readonl
 /** Only who asked last may end a worker: an earlier question is of a state nobody looks at any more. */
 let asked = 0;
 
+/** Edits that lead from a revision the worker may have to this one; `null` where they were committed there. */
+export type Since = { readonly from: number; readonly edits: readonly Edit[] } | 'committed' | null;
+
 /**
- * The view of a build: by the edits that cable to it where the worker has the build before them, else from the whole. A
- * worker that dies of it or is silent is started again and given the whole once more; after that the machine is said
- * not to be worked out.
+ * The view of a build: by the edits since what the worker has, else from the whole. A worker that dies of it or is
+ * silent is started again and given the whole once more; after that the machine is said not to be worked out.
  */
-export async function viewOf(build: Build, rev: number, edits: readonly Edit[] | null): Promise<Viewed> {
+export async function viewOf(build: Build, rev: number, since: Since): Promise<Viewed> {
   const mine = ++asked;
-  const first = await within(edits ? benchWorker().apply(edits, rev) : benchWorker().open(build, rev));
+  const ask = (): Promise<BenchView | null> => {
+    if (since === 'committed') return benchWorker().view(rev);
+    return since ? benchWorker().apply(since.edits, since.from, rev) : benchWorker().open(build, rev);
+  };
+  const first = await within(ask());
   if (first.ok && first.value) return { ok: true, view: first.value };
   if (mine !== asked) return { ok: false, words: 'Something newer was asked.' };
   if (!first.ok) endWorker();
@@ -78,6 +126,30 @@ export async function viewOf(build: Build, rev: number, edits: readonly Edit[] |
   if (second.ok) return { ok: true, view: second.value };
   if (mine === asked) endWorker();
   return { ok: false, words: second.words };
+}
+
+/** Settles edits in the worker and leaves their result open there; null where it failed or was silent, twice. */
+export async function commitIn(
+  from: { readonly build: Build; readonly rev: number },
+  edits: readonly Edit[],
+  rev: number,
+): Promise<Step | Refusal | null> {
+  asked++;
+  const first = await within((async () => benchWorker().commit(edits, from.rev, rev))());
+  if (first.ok && first.value) return first.value;
+  if (!first.ok) endWorker();
+  const second = await within((async () => benchWorker().commitOn(from.build, edits, rev))());
+  if (second.ok) return second.value;
+  endWorker();
+  return null;
+}
+
+/** Settles edits of a machine that need not be the open one; null where that failed. */
+export async function settleIn(build: Build, edits: readonly Edit[]): Promise<Step | Refusal | null> {
+  const answer = await within((async () => benchWorker().settle(build, edits))());
+  if (answer.ok) return answer.value;
+  endWorker();
+  return null;
 }
 
 export const streamTry = (ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void> =>

@@ -9,6 +9,7 @@ import type {
   Need,
   OpenThing,
   Place,
+  Refusal,
   ScheduleLine,
   Severity,
   SmallNeed,
@@ -16,6 +17,7 @@ import type {
   SnagCode,
   SpotRef,
   Status,
+  Step,
   TryAsk,
   Wiring,
 } from '@inch-tower/core';
@@ -95,7 +97,16 @@ export type BenchWorker = {
   /** All sheets, classes among them, and the ids of a builder's own. */
   setCatalogue(catalogue: Catalogue, own: readonly string[]): void;
   open(build: Build, rev: number): BenchView;
-  apply(edits: readonly Edit[], rev: number): BenchView | null;
+  /** Edits that are settled already; null where the machine before them is not open here. */
+  apply(edits: readonly Edit[], from: number, rev: number): BenchView | null;
+  /** Makes and settles edits of the machine as it was at `from`, and keeps the result as `rev`; null as above. */
+  commit(edits: readonly Edit[], from: number, rev: number): Step | Refusal | null;
+  /** The same from a whole machine. */
+  commitOn(build: Build, edits: readonly Edit[], rev: number): Step | Refusal;
+  /** What was committed last, worked out; null as above. */
+  view(rev: number): BenchView | null;
+  /** Settles edits of any machine, for whoever keeps it; what is open here stays open. */
+  settle(build: Build, edits: readonly Edit[]): Step | Refusal;
   explain(id: FigureId): Explanation | null;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;

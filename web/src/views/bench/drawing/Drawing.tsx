@@ -135,10 +135,12 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
     setWalked(id);
     if (ui.moving) {
       const spot = targets.get(id);
-      if (spot && dispatch(edit([{ type: 'place.put', unit: ui.moving as never, spot }]))) {
+      if (!spot) return;
+      void dispatch(edit([{ type: 'place.put', unit: ui.moving as never, spot }])).then((taken) => {
+        if (!taken) return;
         ui.setMoving(null);
         ui.select(id, { pane: 'sheet' });
-      }
+      });
       return;
     }
     const occupied = isOccupied(scene, id);

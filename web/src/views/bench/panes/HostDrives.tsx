@@ -3,8 +3,8 @@ import { problemOf, useBuildsQuery, useLazyWholeBuildQuery, type BuildCard } fro
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { countWords } from '../../../words/format';
-import { benchWorker } from '../../../worker/client';
 import type { Hosted } from '../../../worker/messages';
+import { useSearch } from '../hooks/useSearch';
 import { WayRow } from './WayRow';
 
 const MOST = 200;
@@ -20,6 +20,7 @@ export function HostDrives() {
   const [open, setOpen] = useState(false);
   const { data } = useBuildsQuery({ search: '', limit: MOST }, { skip: !open });
   const [readBuild] = useLazyWholeBuildQuery();
+  const search = useSearch();
   const [answer, setAnswer] = useState<{
     readonly of: string;
     readonly rev: number;
@@ -29,7 +30,10 @@ export function HostDrives() {
   const ask = async (of: string) => {
     setAnswer({ of, rev, hosted: null });
     const read = await readBuild(of);
-    setAnswer({ of, rev, hosted: read.data ? await benchWorker().hosts(read.data) : problemOf(read.error).detail });
+    const { data: other, error } = read;
+    if (!other) return setAnswer({ of, rev, hosted: problemOf(error).detail });
+    const hosted = await search((searcher) => searcher.hosts(other));
+    if (hosted) setAnswer({ of, rev, hosted: hosted === 'late' ? 'This could not be worked out in time.' : hosted });
   };
   const known = answer?.rev === rev ? answer : null;
   return (

@@ -2,11 +2,11 @@ import { useEffect, useState } from 'react';
 import { printSpot } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
-import { benchWorker } from '../../../worker/client';
 import type { TaggedSnag, WaysOut } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
 import { useFocusStart } from '../hooks/useFocusStart';
 import { useOwned } from '../hooks/useOwned';
+import { useSearch } from '../hooks/useSearch';
 import { Conflict, WayRow } from './WayRow';
 
 const SEVERITY: Record<
@@ -84,32 +84,35 @@ export function SnagsPane() {
 }
 
 function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: number }) {
-  const [known, setKnown] = useState<{ readonly rev: number; readonly key: string; readonly ways: WaysOut } | null>(
-    null,
-  );
+  const [known, setKnown] = useState<{
+    readonly rev: number;
+    readonly key: string;
+    readonly ways: WaysOut | 'late';
+  } | null>(null);
   const dispatch = useAppDispatch();
   const build = useAppSelector((state) => state.bench.build?.id ?? '');
   const { owned, settled } = useOwned(build, true);
+  const search = useSearch();
   useEffect(() => {
     if (!settled) return;
     let here = true;
     // After the paint: remedies are weighed when the figures are already on the screen.
     const later = setTimeout(
       () =>
-        void benchWorker()
-          .remedies(snag.key, owned)
-          .then((ways) => {
-            if (here && ways) setKnown({ rev, key: snag.key, ways });
-          }),
+        void search((searcher) => searcher.remedies(snag.key, owned)).then((ways) => {
+          if (here && ways) setKnown({ rev, key: snag.key, ways });
+        }),
       60,
     );
     return () => {
       here = false;
       clearTimeout(later);
     };
-  }, [snag.key, rev, owned, settled]);
+  }, [snag.key, rev, owned, settled, search]);
   const ways = known?.rev === rev && known.key === snag.key ? known.ways : null;
   if (!ways) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;
+  if (ways === 'late')
+    return <p className="mt-1 pl-[30px] text-[13px] text-mid">What would help could not be worked out in time.</p>;
   const { rows, conflict } = ways;
   return (
     <div className="mt-1.5 pl-[30px]">

@@ -109,13 +109,13 @@ export function TryPane() {
       ui.setGhost({ edits, figures: row.figures });
     }, GHOST_AFTER_MS);
   };
-  const put = (row: GoingRow) => {
+  const put = async (row: GoingRow) => {
     clearTimeout(wait.current);
     ui.setGhost(null);
     // Looked at for another count or place they are other edits, and are settled anew.
     const edits = editsFor(row.sheet);
     const isSeen = looked.current !== null && same(looked.current, edits);
-    if (!dispatch(edit(isSeen ? ui.settledAs(looked.current!) : edits))) return;
+    if (!(await dispatch(edit(isSeen ? ui.settledAs(looked.current!) : edits)))) return;
     const seated = group.type === 'floor' || group.type === 'table' ? null : printSpot(spot);
     ui.select(seated, { pane: seated ? 'sheet' : 'snags' });
     ui.toDrawing(seated ?? undefined);

@@ -2,23 +2,23 @@ import { useState } from 'react';
 import { parseSpot } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch } from '../../../state/store';
-import { benchWorker } from '../../../worker/client';
+import type { Searched } from '../../../worker/client';
 import type { RefusedRow, WaysOut } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
+import { useSearch } from '../hooks/useSearch';
 import { Conflict, WayRow } from './WayRow';
 
 /** For a part that does not go: the smallest changes that would let it in, asked for one at a time. */
 export function WhyNot({ row }: { readonly row: RefusedRow }) {
   const ui = useBench();
   const dispatch = useAppDispatch();
-  const [known, setKnown] = useState<WaysOut | 'asking' | null>(null);
+  const search = useSearch();
+  const [known, setKnown] = useState<Searched<WaysOut> | 'asking'>(null);
   const spot = parseSpot(ui.selected ?? '');
   if (!spot) return null;
   const ask = () => {
     setKnown('asking');
-    void benchWorker()
-      .whyNot(spot, row.sheet)
-      .then((ways) => setKnown(ways));
+    void search((searcher) => searcher.whyNot(spot, row.sheet)).then((ways) => setKnown(ways));
   };
   if (known === null)
     return (
@@ -32,6 +32,7 @@ export function WhyNot({ row }: { readonly row: RefusedRow }) {
       </button>
     );
   if (known === 'asking') return <span className="block text-mid">Looking …</span>;
+  if (known === 'late') return <span className="block text-mid">This could not be worked out in time.</span>;
   return (
     <div className="mt-1" data-ways>
       {known.rows.length === 0 && (

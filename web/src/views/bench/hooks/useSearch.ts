@@ -1,0 +1,16 @@
+import { useCallback } from 'react';
+import { useStore } from 'react-redux';
+import type { RootState } from '../../../state/store';
+import { searchIn, type Searched, type Searcher } from '../../../worker/client';
+
+/** Asks the second worker for something long about the machine as it stands. */
+export function useSearch(): <T>(ask: (searcher: Searcher) => Promise<T | null>) => Promise<Searched<T>> {
+  const store = useStore<RootState>();
+  return useCallback(
+    (ask) => {
+      const { build, rev } = store.getState().bench;
+      return build ? searchIn(build, rev, ask) : Promise.resolve(null);
+    },
+    [store],
+  );
+}
