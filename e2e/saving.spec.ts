@@ -224,3 +224,50 @@ test('a machine that no worker answers for is said to be so; it is kept, and its
   await new BenchPage(page).settled();
   expect((await storedBuild(request, id)).name).toBe('Still saved');
 });
+
+/** Workers that fail at every edit they are to settle, the first `times` of them. */
+async function failAtEdits(page: Page, how: 'is silent' | 'dies', times: number): Promise<void> {
+  const fails =
+    how === 'dies' ? `setTimeout(() => { throw new Error('died of it'); }); event.stopImmediatePropagation();` : HANGS;
+  let started = 0;
+  await page.route('**/assets/benchWorker*', async (route) => {
+    // The second worker searches; the others are the first, started again.
+    const answer = await route.fetch();
+    const body = await answer.text();
+    const prefix =
+      started++ < times
+        ? `addEventListener('message', (event) => { if (String(event.data?.path?.[0]).startsWith('commit')) { ${fails} } });`
+        : '';
+    await route.fulfill({ response: answer, body: `${prefix}${body}` });
+  });
+}
+
+for (const how of ['is silent', 'dies'] as const) {
+  test(`an edit of which the worker ${how} once is settled by the next`, async ({ page, request }) => {
+    const id = await copyOf(request, 'hall-cupboard', `once-${how === 'dies' ? 'dead' : 'silent'}`);
+    await failAtEdits(page, how, 1);
+    const bench = await new BenchPage(page).open(id);
+    await add(bench, 'u2/cage.1', 'barge-8');
+    await bench.settled();
+    const build = await storedBuild(request, id);
+    const unit = build.items.find((item) => item.sheet === 'barge-8')!.units[0]!.id;
+    expect(Object.keys(build.layout.at)).toContain(unit);
+    await expect(page.getByRole('alert')).toHaveCount(0);
+  });
+
+  test(`an edit of which the worker ${how} every time is made unsolved, said to be, and saved`, async ({
+    page,
+    request,
+  }) => {
+    const id = await copyOf(request, 'hall-cupboard', `always-${how === 'dies' ? 'dead' : 'silent'}`);
+    await failAtEdits(page, how, 99);
+    const bench = await new BenchPage(page).open(id);
+    await add(bench, 'u2/cage.1', 'barge-8');
+    await expect(page.getByText('could not be worked out in time')).toBeVisible();
+    await bench.settled();
+    expect((await storedBuild(request, id)).items.some((item) => item.sheet === 'barge-8')).toBe(true);
+    await page.keyboard.press('Control+z');
+    await bench.settled();
+    expect((await storedBuild(request, id)).items.some((item) => item.sheet === 'barge-8')).toBe(false);
+  });
+}
