@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { applyEdit, type Build, type Edit } from '@inch-tower/core';
+import { applyEdit, commit, type Build, type Edit } from '@inch-tower/core';
 import { createDesk } from '../../web/src/saving/desk';
 import { saveStateOf } from '../../web/src/saving/draft';
 import { serverAt } from '../../web/src/saving/server';
@@ -19,6 +19,7 @@ function page() {
     keep: () => Promise.resolve(false),
     forget: () => Promise.resolve(),
     forgetKeys: () => Promise.resolve(),
+    settle: (build, edits) => Promise.resolve(commit(build, edits)),
     now: () => Date.now(),
     later: (ms, work) => {
       const timer = setTimeout(work, ms / 10);

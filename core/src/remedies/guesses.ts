@@ -100,7 +100,7 @@ export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'suppl
       .filter((option) =>
         option.effects.some(
           (effect) =>
-            (effect.do === 'remove' && effect.key === snag.facts.culprit) ||
+            (effect.do === 'remove' && 'culprit' in snag.facts && effect.key === snag.facts.culprit) ||
             (effect.do === 'clearance' && effect.clearance.for === what),
         ),
       )

@@ -12,7 +12,7 @@ import type { Propose } from './families/shared';
 import type { Base } from './weigh';
 
 /** Every code has its guesses with its family. */
-const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
+const PROPOSE: { readonly [C in SnagCode]: Propose<C> } = {
   ...FITS,
   ...REACHES,
   ...MATES,
@@ -24,5 +24,6 @@ const PROPOSE: Readonly<Record<SnagCode, Propose>> = {
 
 /** Cheap guesses at what could help; the weighing decides. */
 export function proposalsFor(base: Base, snag: Snag, catalogue: Catalogue): Proposal[] {
-  return PROPOSE[snag.code](base, snag, catalogue);
+  // Code and facts come from one snag: the guesses of a code are given the facts of that code.
+  return (PROPOSE[snag.code] as Propose)(base, snag, catalogue);
 }

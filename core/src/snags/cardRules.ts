@@ -9,7 +9,7 @@ import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
 import { drivesOn } from '../wiring/drivesOn';
 import { boxAround, isSeated, seatedBoard, spotOf, type Situation } from './situation';
-import type { Finding } from './finding';
+import type { Found } from './words';
 
 const seatedCards = (situation: Situation): CardUnit[] =>
   situation.units.filter((unit): unit is CardUnit => isCard(unit.part) && !!spotOf(situation, unit));
@@ -42,8 +42,8 @@ function openingOf(
 }
 
 /** A card that stands in the board's own slot where only one lying on a riser has room. */
-export function cardHeight(situation: Situation): Finding[] {
-  return seatedCards(situation).flatMap((unit): Finding[] => {
+export function cardHeight(situation: Situation): Found<'fits.cardHeight'>[] {
+  return seatedCards(situation).flatMap((unit): Found<'fits.cardHeight'>[] => {
     const opening = openingOf(situation, unit);
     if (!opening || opening.raised || !needsRiser(opening.box, opening.position)) return [];
     const { box } = opening;
@@ -72,9 +72,9 @@ function outsidePorts({ part }: CardUnit): number {
 }
 
 /** A card whose bracket or board is not of the height of its opening (PCI-SIG CEM: 111.15 and 68.9 mm). */
-export function cardBracket(situation: Situation): Finding[] {
+export function cardBracket(situation: Situation): Found<'fits.bracket'>[] {
   const spare = ofKind(situation.units, 'sundry').some(({ part }) => part.use === 'bracket');
-  return seatedCards(situation).flatMap((unit): Finding[] => {
+  return seatedCards(situation).flatMap((unit): Found<'fits.bracket'>[] => {
     const opening = openingOf(situation, unit);
     const { part } = unit;
     if (!opening?.height || opening.raised || needsRiser(opening.box, opening.position) || part.brackets.length === 0)
@@ -104,8 +104,8 @@ export function cardBracket(situation: Situation): Finding[] {
 }
 
 /** A card before a wall without an opening: it goes in without its bracket, and its outside ports are lost. */
-export function cardOpening(situation: Situation): Finding[] {
-  return seatedCards(situation).flatMap((unit): Finding[] => {
+export function cardOpening(situation: Situation): Found<'fits.opening'>[] {
+  return seatedCards(situation).flatMap((unit): Found<'fits.opening'>[] => {
     const opening = openingOf(situation, unit);
     const { part } = unit;
     if (!opening || part.thickSlots > 1) return [];
@@ -132,8 +132,8 @@ export function cardOpening(situation: Situation): Finding[] {
 }
 
 /** A card whose bracket was left off: it goes in, and only the slot holds it. */
-export function bracketOff(situation: Situation): Finding[] {
-  return seatedCards(situation).flatMap((unit): Finding[] => {
+export function bracketOff(situation: Situation): Found<'fits.bracketOff'>[] {
+  return seatedCards(situation).flatMap((unit): Found<'fits.bracketOff'>[] => {
     const { part } = unit;
     const own =
       ('brackets' in part.sheet ? part.sheet.brackets : undefined) ??
@@ -153,10 +153,10 @@ export function bracketOff(situation: Situation): Finding[] {
  * A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it
  * should.
  */
-export function cardLink(situation: Situation): Finding[] {
+export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
-  return seatedCards(situation).flatMap((unit): Finding[] => {
+  return seatedCards(situation).flatMap((unit): Found<'reaches.slotLink'>[] => {
     const { part } = unit;
     const spot = spotOf(situation, unit)!;
     const group = groupAt(byId, spot);
@@ -215,7 +215,7 @@ export function cardLink(situation: Situation): Finding[] {
  * Controllers whose drives could give more than the whole card carries, however good its slot; cards that are asked
  * alike together.
  */
-export function cardUplink(situation: Situation): Finding[] {
+export function cardUplink(situation: Situation): Found<'reaches.cardUplink'>[] {
   const [lanes, gens] = [lanesAt(situation.units, situation.layout), genAt(situation.units, situation.layout)];
   const found = ofKind(situation.units, 'controller').flatMap((unit) => {
     const spot = spotOf(situation, unit);
@@ -232,7 +232,7 @@ export function cardUplink(situation: Situation): Finding[] {
     const key = `${one.unit.part.id}|${one.asked}|${one.carries}|${one.drives}`;
     alike.set(key, [...(alike.get(key) ?? []), one]);
   }
-  return [...alike.values()].map((cards): Finding => {
+  return [...alike.values()].map((cards): Found<'reaches.cardUplink'> => {
     const { unit, have, gen, carries, asked, chip, drives } = cards[0]!;
     return {
       severity: asked > carries * 1.5 ? 'caution' : 'note',
@@ -244,10 +244,10 @@ export function cardUplink(situation: Situation): Finding[] {
 }
 
 /** M.2 modules whose socket is slower than they are. */
-export function m2Link(situation: Situation): Finding[] {
+export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
-  return ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
+  return ofKind(situation.units, 'drive').flatMap((unit): Found<'reaches.m2Link'>[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     const { part } = unit;
@@ -268,10 +268,10 @@ export function m2Link(situation: Situation): Finding[] {
 }
 
 /** Sockets of a carrier that its slot gives no lanes: it does not part, or not into as many. */
-export function bifurcation(situation: Situation): Finding[] {
+export function bifurcation(situation: Situation): Found<'reaches.bifurcation'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
-  return ofKind(situation.units, 'carrier').flatMap((unit): Finding[] => {
+  return ofKind(situation.units, 'carrier').flatMap((unit): Found<'reaches.bifurcation'>[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     if (group?.type !== 'slot') return [];
@@ -298,7 +298,7 @@ export function bifurcation(situation: Situation): Finding[] {
 }
 
 /** Lanes asked of the processor against those it has. */
-export function laneBudget(situation: Situation): Finding[] {
+export function laneBudget(situation: Situation): Found<'reaches.laneBudget'>[] {
   const board = seatedBoard(situation);
   const processor = ofKind(situation.units, 'processor').find((unit) => isSeated(situation, unit));
   if (!board || !processor) return [];
@@ -316,7 +316,7 @@ export function laneBudget(situation: Situation): Finding[] {
 }
 
 /** What hangs on the chipset against its uplink to the processor: drives, cards and network ports share it. */
-export function chipsetUplink(situation: Situation): Finding[] {
+export function chipsetUplink(situation: Situation): Found<'reaches.chipsetUplink'>[] {
   const board = seatedBoard(situation);
   if (!board || board.part.uplinkLanes === 0) return [];
   const carries = linkMBps(board.part.uplinkLanes, board.part.uplinkGen);

@@ -6,10 +6,10 @@ import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, byPart, seatedBoard, type Situation } from './situation';
-import type { Finding } from './finding';
+import type { Found } from './words';
 
 /** Small parts that are in no box and not in the kit. */
-export function smallParts({ small }: Situation): Finding[] {
+export function smallParts({ small }: Situation): Found<'complete.smallParts'>[] {
   const missing = small.filter(({ toBuy }) => toBuy > 0);
   if (missing.length === 0) return [];
   return [
@@ -27,9 +27,9 @@ const lower = (words: string) =>
   /^[A-Z]\/|^[A-Z]{2}/.test(words) ? words : words.charAt(0).toLowerCase() + words.slice(1);
 
 /** Front sockets whose header the board does not have. */
-export function frontUsb({ units, layout }: Situation): Finding[] {
+export function frontUsb({ units, layout }: Situation): Found<'mates.frontUsb'>[] {
   if (ofKind(units, 'sundry').some(({ part }) => part.use === 'headerAdapter')) return [];
-  return missingFrontUsb(units, layout).map(({ chassis, board, kind }): Finding => ({
+  return missingFrontUsb(units, layout).map(({ chassis, board, kind }): Found<'mates.frontUsb'> => ({
     severity: 'note',
     at: [{ unit: chassis.id }, { unit: board.id }],
     facts: { chassis: chassis.part.name, board: board.part.name, kind: kind === 'usb3-header' ? 'USB 3' : 'USB 2' },
@@ -37,10 +37,10 @@ export function frontUsb({ units, layout }: Situation): Finding[] {
 }
 
 /** Cables of the kit that no cable of the layout is made of: the wrong way round, or of the wrong ends. */
-export function spareCables({ cables, units }: Situation): Finding[] {
+export function spareCables({ cables, units }: Situation): Found<'mates.spareCables'>[] {
   if (units.every(({ part }) => part.kind !== 'drive')) return [];
   const wanted = cables.needs.filter(({ toBuy }) => toBuy > 0);
-  return byPart(cables.spare).map((spare): Finding => {
+  return byPart(cables.spare).map((spare): Found<'mates.spareCables'> => {
     const part = spare[0]!.part as PartOf<'cable'>;
     const kinds = part.ends.map(({ kind }) => kind);
     const twin = cables.needs.find(({ cable }) => kinds.includes(cable.host) && kinds.includes(cable.device));
@@ -66,11 +66,11 @@ const longestMm = (cable: CableKind): number =>
   cable.host === 'esata' ? 2000 : cable.carries.includes('usb') ? 3000 : cable.carries.includes('sas') ? 6000 : 1000;
 
 /** Cables of the kit too short for the way they are to go, or longer than what they carry allows. */
-export function cableLength(situation: Situation): Finding[] {
+export function cableLength(situation: Situation): Found<'mates.cableLength'>[] {
   const cables = ofKind(situation.units, 'cable');
   if (cables.length === 0) return [];
   const spare = new Set(situation.cables.spare.map(({ id }) => id as string));
-  return byPart(cables.filter(({ id }) => !spare.has(id))).flatMap((like): Finding[] => {
+  return byPart(cables.filter(({ id }) => !spare.has(id))).flatMap((like): Found<'mates.cableLength'>[] => {
     const { part } = like[0]!;
     const served = situation.cables.needs.find(({ cable, fromKit }) =>
       fromKit > 0 && cable.host !== cable.device
@@ -117,7 +117,7 @@ export function cableLength(situation: Situation): Finding[] {
 }
 
 /** Data ports of the board that no bay of this machine could ever use, and slots behind a closed wall. */
-export function uselessPorts(situation: Situation): Finding[] {
+export function uselessPorts(situation: Situation): Found<'complete.uselessPorts'>[] {
   const board = seatedBoard(situation);
   const box = board && boxAround(situation, board);
   if (!board || !box) return [];

@@ -2,7 +2,7 @@ import { sustainedW } from '../parts/sustained';
 import { ofKind, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import { boxAround, isSeated, spotOf, type Situation } from './situation';
-import type { Finding } from './finding';
+import type { Found } from './words';
 
 type Cooler = PlannedUnit & { readonly part: PartOf<'cooler'> };
 
@@ -20,11 +20,11 @@ const cooledBy = (situation: Situation, cooler: Cooler) => {
  * A processor that draws for longer than its cooler can carry: a caution by its likely value, a blocker where its low
  * end is past it too.
  */
-export function coolerCarries(situation: Situation): Finding[] {
-  return ofKind(situation.units, 'cooler').flatMap((cooler): Finding[] =>
+export function coolerCarries(situation: Situation): Found<'cooled.cooler'>[] {
+  return ofKind(situation.units, 'cooler').flatMap((cooler): Found<'cooled.cooler'>[] =>
     cooledBy(situation, cooler)
       .slice(0, 1)
-      .flatMap((processor): Finding[] => {
+      .flatMap((processor): Found<'cooled.cooler'>[] => {
         const { value, lo, hi, basis } = sustainedW(processor.part);
         const limit = cooler.part.carriesW;
         if (value <= limit) return [];
@@ -47,8 +47,8 @@ const hasFanInWall = (situation: Situation, box: PlannedUnit): boolean =>
   ofKind(situation.context.running, 'fan').some((fan) => spotOf(situation, fan)?.host === box.id);
 
 /** A cooler without a fan of its own in a chassis where none turns in a wall either. */
-export function passiveCooler(situation: Situation): Finding[] {
-  return ofKind(situation.units, 'cooler').flatMap((cooler): Finding[] => {
+export function passiveCooler(situation: Situation): Found<'cooled.passive'>[] {
+  return ofKind(situation.units, 'cooler').flatMap((cooler): Found<'cooled.passive'>[] => {
     if (
       !cooler.part.passive ||
       ofKind(situation.units, 'fan').some((fan) => spotOf(situation, fan)?.host === cooler.id)

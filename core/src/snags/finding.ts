@@ -13,17 +13,20 @@ export type Gap = {
 };
 export type Place = { readonly unit: string } | { readonly spot: SpotRef };
 
+/** Names, counts and ids by name; which of them a code has is said with its words. */
+export type Facts = Readonly<Record<string, string | number | undefined>>;
+
 /**
  * What a rule says, as data: something wrong or worth knowing. The registry adds code and key, the catalogue of words
  * its sentence.
  */
-export type Finding = {
+export type Finding<F = Facts> = {
   readonly severity: Severity;
   /** Units and spots it is about: where its tag hangs. */
   readonly at: readonly Place[];
   readonly gap?: Gap;
   /** What the words need: names, counts, culprits. */
-  readonly facts: Readonly<Record<string, string | number>>;
+  readonly facts: F;
   /** What else caused it. */
   readonly because?: readonly Place[];
 };

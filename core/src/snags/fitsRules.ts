@@ -15,18 +15,20 @@ import {
   unitById,
   type Situation,
 } from './situation';
-import { CLOSE_MM, type Finding, type Gap } from './finding';
+import { CLOSE_MM, type Facts, type Finding, type Gap } from './finding';
+import type { Culprit } from './words/fits';
+import type { Found } from './words';
 
 const gapMm = (have: number, limit: number): Gap => ({ have, limit, gap: limit - have, unit: 'mm' });
 
 /** A length against its limit: less than none blocks, up to 2 mm cautions. */
-function lengthFinding(
+function lengthFinding<F extends Facts>(
   have: number,
   limit: Limit,
   unit: PlannedUnit,
-  facts: Finding['facts'],
+  facts: F,
   host: PlannedUnit,
-): Finding[] {
+): Finding<F & Culprit>[] {
   const gap = gapMm(have, limit.maxMm);
   if (gap.gap > CLOSE_MM) return [];
   return [
@@ -40,11 +42,11 @@ function lengthFinding(
   ];
 }
 
-export function boardInChassis(situation: Situation): Finding[] {
+export function boardInChassis(situation: Situation): Found<'fits.boardInChassis'>[] {
   const loose = unplacedOf(situation, 'board');
   const chassis = chassisOf(situation)[0];
   const refused = chassis
-    ? loose.flatMap((unit): Finding[] => {
+    ? loose.flatMap((unit): Found<'fits.boardInChassis'>[] => {
         const tray = spotsOf(chassis.id, chassis.part).find((spot) => spot.type === 'tray');
         const why = tray
           ? mismatch(unit.part, tray)
@@ -60,14 +62,14 @@ export function boardInChassis(situation: Situation): Finding[] {
           : [];
       })
     : [];
-  const large = boardsOf(situation).flatMap((unit): Finding[] => {
+  const large = boardsOf(situation).flatMap((unit): Found<'fits.boardInChassis'>[] => {
     const box = boxAround(situation, unit);
     if (!box) return [];
     const sides = [
       ['wide', unit.part.edgeMm, box.part.maxBoardEdgeMm],
       ['deep', unit.part.depthMm, box.part.maxBoardDepthMm],
     ] as const;
-    return sides.flatMap(([side, have, limit]): Finding[] =>
+    return sides.flatMap(([side, have, limit]): Found<'fits.boardInChassis'>[] =>
       limit !== null && limit - have < 0
         ? [
             {
@@ -83,10 +85,10 @@ export function boardInChassis(situation: Situation): Finding[] {
   return [...refused, ...large];
 }
 
-export function supplyForm(situation: Situation): Finding[] {
+export function supplyForm(situation: Situation): Found<'fits.supplyForm'>[] {
   const chassis = chassisOf(situation).find((one) => one.part.supplyBays.length > 0) ?? chassisOf(situation)[0];
   if (!chassis) return [];
-  return unplacedOf(situation, 'supply').flatMap((unit): Finding[] => {
+  return unplacedOf(situation, 'supply').flatMap((unit): Found<'fits.supplyForm'>[] => {
     const forms = chassis.part.supplyBays.flatMap((bay) => bay.forms);
     if (unit.part.kind !== 'supply' || forms.includes(unit.part.form)) return [];
     return [
@@ -104,7 +106,7 @@ export function supplyForm(situation: Situation): Finding[] {
   });
 }
 
-export function supplyLength(situation: Situation): Finding[] {
+export function supplyLength(situation: Situation): Found<'fits.supplyLength'>[] {
   return ofKind(situation.units, 'supply').flatMap((unit) => {
     const box = boxAround(situation, unit);
     const spot = spotOf(situation, unit);
@@ -122,7 +124,7 @@ export function supplyLength(situation: Situation): Finding[] {
   });
 }
 
-export function coolerHeight(situation: Situation): Finding[] {
+export function coolerHeight(situation: Situation): Found<'fits.coolerHeight'>[] {
   return ofKind(situation.units, 'cooler').flatMap((unit) => {
     const box = boxAround(situation, unit);
     const limit = box && limitFor(box.part, 'cooler', { occupied: occupiedFeatures(situation, box) });
@@ -130,7 +132,7 @@ export function coolerHeight(situation: Situation): Finding[] {
   });
 }
 
-export function cardLength(situation: Situation): Finding[] {
+export function cardLength(situation: Situation): Found<'fits.cardLength'>[] {
   return situation.units.flatMap((unit) => {
     if (!isCard(unit.part)) return [];
     const box = boxAround(situation, unit);
@@ -141,10 +143,10 @@ export function cardLength(situation: Situation): Finding[] {
   });
 }
 
-export function cardSlot(situation: Situation): Finding[] {
+export function cardSlot(situation: Situation): Found<'fits.cardSlot'>[] {
   const board = seatedBoard(situation);
   if (!board) return [];
-  return situation.outcome.unplaced.flatMap((unit): Finding[] => {
+  return situation.outcome.unplaced.flatMap((unit): Found<'fits.cardSlot'>[] => {
     if (!isCard(unit.part)) return [];
     const { slots } = board.part;
     const taken = slots.filter((slot) =>
@@ -173,8 +175,8 @@ export function cardSlot(situation: Situation): Finding[] {
 }
 
 /** A thick card: the slots it lies over, and whether the chassis has openings for all of it. */
-export function cardCovers(situation: Situation): Finding[] {
-  return situation.units.flatMap((unit): Finding[] => {
+export function cardCovers(situation: Situation): Found<'fits.cardCovers'>[] {
+  return situation.units.flatMap((unit): Found<'fits.cardCovers'>[] => {
     const { part } = unit;
     const spot = spotOf(situation, unit);
     const board = spot && unitById(situation, spot.host)?.part;
@@ -205,7 +207,7 @@ export function cardCovers(situation: Situation): Finding[] {
 }
 
 /** Fans that found no mount: of another size, or one too many. */
-export function fanMount(situation: Situation): Finding[] {
+export function fanMount(situation: Situation): Found<'fits.fanMount'>[] {
   const hosts = situation.units.filter(
     (unit) => unit.part.kind === 'chassis' || unit.part.kind === 'adapter' || unit.part.kind === 'cooler',
   );
@@ -213,7 +215,7 @@ export function fanMount(situation: Situation): Finding[] {
     .flatMap((unit) => spotsOf(unit.id, unit.part))
     .flatMap((spot) => (spot.type === 'fanMount' ? [spot] : []));
   if (chassisOf(situation).length === 0) return [];
-  return byPart(unplacedOf(situation, 'fan')).map((units): Finding => {
+  return byPart(unplacedOf(situation, 'fan')).map((units): Found<'fits.fanMount'> => {
     const fan = units[0]!.part;
     const sizes = [...new Set(mounts.flatMap((spot) => spot.mount.sizesMm))].sort((a, b) => a - b);
     const fits = mounts.filter((spot) => !mismatch(fan, spot)).reduce((sum, spot) => sum + spot.count, 0);
@@ -231,9 +233,9 @@ export function fanMount(situation: Situation): Finding[] {
   });
 }
 
-export function driveInBay(situation: Situation): Finding[] {
+export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
   if (chassisOf(situation).length === 0) return [];
-  const loose = byPart(unplacedOf(situation, 'drive')).flatMap((units): Finding[] => {
+  const loose = byPart(unplacedOf(situation, 'drive')).flatMap((units): Found<'fits.driveInBay'>[] => {
     const { part } = units[0]!;
     if (part.kind !== 'drive') return [];
     if ((part.size === 'm2' || part.size === 'usb') && !seatedBoard(situation)) return [];
@@ -249,7 +251,7 @@ export function driveInBay(situation: Situation): Finding[] {
       },
     ];
   });
-  const high = ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
+  const high = ofKind(situation.units, 'drive').flatMap((unit): Found<'fits.driveInBay'>[] => {
     const spot = spotOf(situation, unit);
     const host = spot && unitById(situation, spot.host)?.part;
     const group =

@@ -12,14 +12,15 @@ import {
   unitById,
   type Situation,
 } from './situation';
-import { CLOSE_MM, type Finding } from './finding';
+import { CLOSE_MM } from './finding';
+import type { Found } from './words';
 
 /** The screw holes of a drive: set A or B of 3.5-inch ones (SFF-8301), those of 2.5-inch ones (SFF-8201). */
 const holesOf = (drive: PartOf<'drive'>): 'A' | 'B' | '2.5' | null =>
   drive.size === '2.5' || drive.size === 'u.2' ? '2.5' : drive.size === '3.5' ? drive.holes : null;
 
 /** Drives that mate with their bay and that nothing holds: its holes are not theirs. */
-export function driveHoles(situation: Situation): Finding[] {
+export function driveHoles(situation: Situation): Found<'fits.holes'>[] {
   const byId = unitsById(situation.units);
   const loose = ofKind(situation.units, 'drive').filter((unit) => {
     const spot = spotOf(situation, unit);
@@ -27,7 +28,7 @@ export function driveHoles(situation: Situation): Finding[] {
     const holes = holesOf(unit.part);
     return group?.type === 'bay' && !!group.group.holes && !!holes && !group.group.holes.includes(holes);
   });
-  return byPart(loose).map((units): Finding => {
+  return byPart(loose).map((units): Found<'fits.holes'> => {
     const group = groupAt(byId, spotOf(situation, units[0]!)!);
     return {
       severity: 'caution',
@@ -53,7 +54,7 @@ export function inFixedBays(situation: Situation): (PlannedUnit & { readonly par
 }
 
 /** Said where the brief wants drives to be added later, and does not ask for hot swap itself. */
-export function fixedBays(situation: Situation): Finding[] {
+export function fixedBays(situation: Situation): Found<'fits.fixedBays'>[] {
   const { drivesLater, mustHave } = situation.brief;
   const drives = inFixedBays(situation);
   if (drives.length === 0 || mustHave?.includes('hotSwap') || (drivesLater ?? 0) <= drives.length) return [];
@@ -61,8 +62,8 @@ export function fixedBays(situation: Situation): Finding[] {
 }
 
 /** A supply in an opening that has no screw points for it. */
-export function supplyScrews(situation: Situation): Finding[] {
-  return ofKind(situation.units, 'supply').flatMap((unit): Finding[] => {
+export function supplyScrews(situation: Situation): Found<'fits.supplyScrews'>[] {
+  return ofKind(situation.units, 'supply').flatMap((unit): Found<'fits.supplyScrews'>[] => {
     const box = boxAround(situation, unit);
     const bay = box?.part.supplyBays.find(({ key }) => key === spotOf(situation, unit)?.key);
     return box && bay && !bay.screws && !bay.outside && !unit.builtIn
@@ -78,8 +79,8 @@ export function supplyScrews(situation: Situation): Finding[] {
 }
 
 /** A cooler whose base does not cover the heat spreader. */
-export function coolerBase(situation: Situation): Finding[] {
-  return ofKind(situation.units, 'cooler').flatMap((unit): Finding[] => {
+export function coolerBase(situation: Situation): Found<'fits.coolerBase'>[] {
+  return ofKind(situation.units, 'cooler').flatMap((unit): Found<'fits.coolerBase'>[] => {
     const board = spotOf(situation, unit)?.host;
     const processor = ofKind(situation.units, 'processor').find(
       (one) => isSeated(situation, one) && spotOf(situation, one)?.host === board,
@@ -105,9 +106,9 @@ export function coolerBase(situation: Situation): Finding[] {
 const USB_SOCKET_MM = 8;
 
 /** A boot stick on the board under the cover, or what else hangs above it. */
-export function stickHeight(situation: Situation): Finding[] {
+export function stickHeight(situation: Situation): Found<'fits.stick'>[] {
   const angled = ofKind(situation.units, 'sundry').some(({ part }) => part.use === 'usbAngle');
-  return ofKind(situation.units, 'drive').flatMap((unit): Finding[] => {
+  return ofKind(situation.units, 'drive').flatMap((unit): Found<'fits.stick'>[] => {
     const spot = unit.part.size === 'usb' ? spotOf(situation, unit) : undefined;
     const host = spot && unitById(situation, spot.host);
     const box = boxAround(situation, unit);
@@ -134,9 +135,9 @@ const RACK_OPENING_MM = 450;
 const CABLES_MM = 50;
 
 /** In a rack: a body too wide for its rails or the opening. */
-export function rackBody(situation: Situation): Finding[] {
+export function rackBody(situation: Situation): Found<'fits.rackBody'>[] {
   if (situation.context.site.place !== 'rack') return [];
-  return chassisOf(situation).flatMap((unit): Finding[] => {
+  return chassisOf(situation).flatMap((unit): Found<'fits.rackBody'>[] => {
     const { part } = unit;
     const limit = part.slideRails === 'none' ? RACK_OPENING_MM : BODY_WITH_RAILS_MM;
     if (part.rackUnits === null || part.widthMm <= limit) return [];
@@ -152,10 +153,10 @@ export function rackBody(situation: Situation): Finding[] {
 }
 
 /** In a rack of known depth: the body goes in, but its handles or cables meet the door. */
-export function rackDepth(situation: Situation): Finding[] {
+export function rackDepth(situation: Situation): Found<'fits.rackDepth'>[] {
   const limit = situation.brief.maxDepthMm;
   if (situation.context.site.place !== 'rack' || limit === undefined) return [];
-  return chassisOf(situation).flatMap((unit): Finding[] => {
+  return chassisOf(situation).flatMap((unit): Found<'fits.rackDepth'>[] => {
     const { part } = unit;
     const have = part.depthMm + (part.handlesMm ?? 0) + CABLES_MM;
     if (part.depthMm > limit || have <= limit) return [];

@@ -7,10 +7,10 @@ import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import { printSpot } from '../build/layout';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
-import type { Finding } from './finding';
+import type { Found } from './words';
 
 /** Bays that share uplinks: what their drives wish against what the cables to them carry. */
-export function uplinkShare(situation: Situation): Finding[] {
+export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
   const { units, layout } = situation;
   const byId = unitsById(units);
   const without = new Set(situation.outcome.unconnected.map(({ id }) => id as string));
@@ -54,7 +54,7 @@ export function uplinkShare(situation: Situation): Finding[] {
     }
     group.drives.push(demand.unit as DriveUnit);
   }
-  return [...groups.values()].flatMap((group): Finding[] => {
+  return [...groups.values()].flatMap((group): Found<'reaches.uplink'>[] => {
     const asked = group.drives.reduce((sum, unit) => sum + wishMBps(unit.part), 0);
     if (asked <= group.carries) return [];
     return [
@@ -91,7 +91,7 @@ export function behindMultiplier(
 }
 
 /** Drives behind a multiplier that no port drives: it wants a controller that says it supports one. */
-export function portMultiplier(situation: Situation): Finding[] {
+export function portMultiplier(situation: Situation): Found<'reaches.multiplier'>[] {
   const waiting = situation.outcome.unconnected.filter((unit) => behindMultiplier(situation, unit));
   if (waiting.length === 0) return [];
   const controllers = ofKind(situation.units, 'controller').filter((unit) => spotOf(situation, unit));
@@ -108,11 +108,11 @@ export function portMultiplier(situation: Situation): Finding[] {
 }
 
 /** A controller that has as many drives as it takes while others wait. */
-export function mostDevices(situation: Situation): Finding[] {
+export function mostDevices(situation: Situation): Found<'reaches.mostDevices'>[] {
   const waiting = situation.outcome.unconnected.length;
   return waiting === 0
     ? []
-    : ofKind(situation.units, 'controller').flatMap((unit): Finding[] => {
+    : ofKind(situation.units, 'controller').flatMap((unit): Found<'reaches.mostDevices'>[] => {
         const have = drivesOn(situation, unit.id).length;
         return have > 0 && have >= unit.part.mostDevices
           ? [
@@ -134,8 +134,8 @@ export function mostDevices(situation: Situation): Finding[] {
 
 const TB = 1e12;
 /** Drives larger than their controller, board or bridge sees. */
-export function largestDrive(situation: Situation): Finding[] {
-  return situation.units.flatMap((unit): Finding[] => {
+export function largestDrive(situation: Situation): Found<'reaches.largestDrive'>[] {
+  return situation.units.flatMap((unit): Found<'reaches.largestDrive'>[] => {
     const limit =
       isKind(unit, 'controller') || isKind(unit, 'board')
         ? unit.part.largestDriveBytes
@@ -165,8 +165,8 @@ export function largestDrive(situation: Situation): Finding[] {
 }
 
 /** Controllers that put their own RAID between the drives and a pool that wants them bare. */
-export function raidFirmware(situation: Situation): Finding[] {
-  return ofKind(situation.units, 'controller').flatMap((unit): Finding[] => {
+export function raidFirmware(situation: Situation): Found<'reaches.raid'>[] {
+  return ofKind(situation.units, 'controller').flatMap((unit): Found<'reaches.raid'>[] => {
     const drives = drivesOn(situation, unit.id).filter(
       (drive) => situation.units.find(({ id }) => id === drive.id)?.role !== 'boot',
     );
@@ -182,23 +182,25 @@ export function raidFirmware(situation: Situation): Finding[] {
 }
 
 /** Drives formatted with 520-byte sectors, as from storage arrays (INCITS T10 protection formats). */
-export function sectors(situation: Situation): Finding[] {
-  return byPart(ofKind(situation.units, 'drive').filter(({ part }) => part.sectors === '520')).map((units): Finding => {
-    const sas = units.every((unit) =>
-      situation.units.some(
-        (card) => isKind(card, 'controller') && drivesOn(situation, card.id).some(({ id }) => id === unit.id),
-      ),
-    );
-    return {
-      severity: 'caution',
-      at: units.map(({ id }) => ({ unit: id })),
-      facts: { count: units.length, drive: units[0]!.part.name, sas: sas ? 'yes' : '' },
-    };
-  });
+export function sectors(situation: Situation): Found<'mates.sectors'>[] {
+  return byPart(ofKind(situation.units, 'drive').filter(({ part }) => part.sectors === '520')).map(
+    (units): Found<'mates.sectors'> => {
+      const sas = units.every((unit) =>
+        situation.units.some(
+          (card) => isKind(card, 'controller') && drivesOn(situation, card.id).some(({ id }) => id === unit.id),
+        ),
+      );
+      return {
+        severity: 'caution',
+        at: units.map(({ id }) => ({ unit: id })),
+        facts: { count: units.length, drive: units[0]!.part.name, sas: sas ? 'yes' : '' },
+      };
+    },
+  );
 }
 
 /** Drives that a live 3.3 V pin keeps switched off (SATA 3.3 power disable), where nothing cuts it. */
-export function powerDisable(situation: Situation): Finding[] {
+export function powerDisable(situation: Situation): Found<'mates.powerDisable'>[] {
   const byId = unitsById(situation.units);
   const held = ofKind(situation.units, 'drive').filter((unit) => {
     const spot = spotOf(situation, unit);

@@ -3,15 +3,15 @@ import { memoryRoom } from '../machine/memoryRoom';
 import { spotsOf } from '../machine/spots';
 import { ofKind, type PlannedUnit } from '../machine/units';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
-import type { Finding } from './finding';
+import type { Found } from './words';
 
 const FORM = { dimm: 'DIMM', 'so-dimm': 'SO-DIMM' } as const;
 
-export function memoryMates(situation: Situation): Finding[] {
+export function memoryMates(situation: Situation): Found<'mates.memory'>[] {
   const board = boardsOf(situation)[0];
   if (!board) return [];
   const { part } = board;
-  return byPart(unplacedOf(situation, 'memory')).flatMap((units): Finding[] => {
+  return byPart(unplacedOf(situation, 'memory')).flatMap((units): Found<'mates.memory'>[] => {
     const memory = units[0]!.part;
     const bank = spotsOf(board.id, part).find((spot) => spot.type === 'memoryBank');
     if (memory.kind !== 'memory' || (bank && !mismatch(memory, bank))) return [];
@@ -31,7 +31,7 @@ export function memoryMates(situation: Situation): Finding[] {
   });
 }
 
-export function memorySlots(situation: Situation): Finding[] {
+export function memorySlots(situation: Situation): Found<'mates.memorySlots'>[] {
   const board = seatedBoard(situation);
   const bank = board && spotsOf(board.id, board.part).find((spot) => spot.type === 'memoryBank');
   if (!board || !bank) return [];
@@ -47,8 +47,8 @@ export function memorySlots(situation: Situation): Finding[] {
     : [];
 }
 
-export function memoryRegistered(situation: Situation): Finding[] {
-  return byPart(ofKind(situation.units, 'memory')).flatMap((units): Finding[] => {
+export function memoryRegistered(situation: Situation): Found<'mates.memoryRegistered'>[] {
+  return byPart(ofKind(situation.units, 'memory')).flatMap((units): Found<'mates.memoryRegistered'>[] => {
     const memory = units[0]!.part;
     const host = spotOf(situation, units[0]!)?.host;
     const board = boardsOf(situation).find((unit) => unit.id === host);
@@ -73,27 +73,34 @@ export function memoryRegistered(situation: Situation): Finding[] {
 }
 
 /** A processor or cooler whose socket is not the board's. */
-export function socket(situation: Situation): Finding[] {
+export function socket(situation: Situation): Found<'mates.socket'>[] {
   const board = seatedBoard(situation);
   if (!board) return [];
-  return byPart([...unplacedOf(situation, 'processor'), ...unplacedOf(situation, 'cooler')]).map((units): Finding => {
-    const { part } = units[0]!;
-    const have = part.kind === 'processor' ? part.socket : part.kind === 'cooler' ? part.sockets.join(', ') : '';
-    return {
-      severity: 'blocker',
-      at: units.map((unit) => ({ unit: unit.id })),
-      because: [{ unit: board.id }],
-      facts: { part: part.name, have, board: board.part.name, want: board.part.socket ?? '' },
-    };
-  });
+  return byPart([...unplacedOf(situation, 'processor'), ...unplacedOf(situation, 'cooler')]).map(
+    (units): Found<'mates.socket'> => {
+      const { part } = units[0]!;
+      const have = part.kind === 'processor' ? part.socket : part.kind === 'cooler' ? part.sockets.join(', ') : '';
+      return {
+        severity: 'blocker',
+        at: units.map((unit) => ({ unit: unit.id })),
+        because: [{ unit: board.id }],
+        facts: { part: part.name, have, board: board.part.name, want: board.part.socket ?? '' },
+      };
+    },
+  );
 }
 
 /** Modules larger than the board takes, or more in all. */
-export function memoryMax(situation: Situation): Finding[] {
-  return boardsOf(situation).flatMap((board): Finding[] => {
+export function memoryMax(situation: Situation): Found<'mates.memoryMax'>[] {
+  return boardsOf(situation).flatMap((board): Found<'mates.memoryMax'>[] => {
     const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
     const gb = (bytes: number) => bytes / 1024 ** 3;
-    const finding = (units: readonly PlannedUnit[], have: number, limit: number, what: string): Finding => ({
+    const finding = (
+      units: readonly PlannedUnit[],
+      have: number,
+      limit: number,
+      what: string,
+    ): Found<'mates.memoryMax'> => ({
       severity: 'blocker',
       at: units.map((unit) => ({ unit: unit.id })),
       because: [{ unit: board.id }],
@@ -114,7 +121,7 @@ export function memoryMax(situation: Situation): Finding[] {
 const MANY_MODULES = 4;
 
 /** Every slot taken with less than the board takes, where fewer and larger modules would have kept slots free. */
-export function memoryPath(situation: Situation): Finding[] {
+export function memoryPath(situation: Situation): Found<'mates.memoryPath'>[] {
   const board = seatedBoard(situation);
   const room = board && memoryRoom(board, situation.units, situation.layout);
   if (!board || !room?.path || room.free > 0 || room.slots < MANY_MODULES) return [];
@@ -143,7 +150,7 @@ export function memoryPath(situation: Situation): Finding[] {
 }
 
 /** Modules in the slots the board wants filled first: a note while the order matters and not all are filled. */
-export function memoryOrder(situation: Situation): Finding[] {
+export function memoryOrder(situation: Situation): Found<'mates.memoryOrder'>[] {
   const board = seatedBoard(situation);
   if (!board) return [];
   const modules = ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id);
@@ -171,7 +178,7 @@ export function memoryOrder(situation: Situation): Finding[] {
 }
 
 /** Nothing to see the setup on: no picture from processor or card, and no remote management. */
-export function display(situation: Situation): Finding[] {
+export function display(situation: Situation): Found<'mates.display'>[] {
   const board = seatedBoard(situation);
   const processor = ofKind(situation.units, 'processor')[0];
   if (!board || !processor || board.part.remoteManagement) return [];

@@ -6,7 +6,8 @@ import { ofKind, type PlannedUnit } from '../machine/units';
 import { plugBalance } from '../needs/plugs';
 import { isSplittable } from '../needs/splitters';
 import type { Situation } from './situation';
-import type { Finding } from './finding';
+import type { Facts, Finding } from './finding';
+import type { Found } from './words';
 
 type Supply = NonNullable<ReturnType<typeof supplyOf>>;
 
@@ -21,14 +22,14 @@ type Load = { readonly value: number; readonly lo: number; readonly hi: number }
 const ranged = (load: Quantity | null): Load | null => load && { value: load.value, ...rangeOfQuantity(load) };
 
 /** A load against a supply's limit: the likely value past it blocks, only the bad end past it cautions. */
-function loadFinding(
+function loadFinding<F extends Facts>(
   load: Load | null | undefined,
   limit: number,
   unit: 'A' | 'W',
   supply: Supply,
   others: readonly PlannedUnit[],
-  facts: Finding['facts'],
-): Finding[] {
+  facts: F,
+): Finding<F & { supply: string }>[] {
   if (!load) return [];
   const { lo, hi } = load;
   if (hi <= limit) return [];
@@ -42,7 +43,7 @@ function loadFinding(
   ];
 }
 
-export function start12V(situation: Situation): Finding[] {
+export function start12V(situation: Situation): Found<'powered.start12V'>[] {
   // The figure is that of the box that draws most: with one box it is the very number wanted.
   const alone = boxesOf(situation.context).length === 1;
   return suppliedBoxes(situation).flatMap(({ box, supply }) => {
@@ -59,7 +60,7 @@ export function start12V(situation: Situation): Finding[] {
 }
 
 /** Everything at its most together against what the supply is rated for. */
-export function supplyTotal(situation: Situation): Finding[] {
+export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
   return suppliedBoxes(situation).flatMap(({ box, supply }) =>
     loadFinding(
       ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))),
@@ -76,11 +77,11 @@ const hasSplittable = ({ cables }: Supply['part']): boolean =>
   cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
 
 /** Plugs on drives, cages, boards and cards against those on the supply's cables. */
-export function plugsShort(situation: Situation): Finding[] {
+export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
   return suppliedBoxes(situation).flatMap(({ box, supply }) =>
     plugBalance(situation.units, situation.layout, box, supply)
       .filter((one) => one.short > 0)
-      .map((one): Finding => ({
+      .map((one): Found<'powered.plugs'> => ({
         severity: one.splittable ? 'caution' : 'blocker',
         at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
         gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' },

@@ -5,6 +5,7 @@ import { isKind, type PlannedUnit } from '../machine/units';
 import { behindMultiplier } from './linkRules';
 import { seatedBoard, unitById, type Situation } from './situation';
 import type { Finding } from './finding';
+import type { Found } from './words';
 
 const PROTOCOL_WORDS: Readonly<Record<Protocol, string>> = { sata: 'SATA', sas: 'SAS', pcie: 'NVMe', usb: 'USB' };
 
@@ -37,10 +38,10 @@ const placesOf = (situation: Situation, units: readonly PlannedUnit[]): Finding[
   });
 
 /** Drives that speak what no port of the machine does: a SAS drive never runs on a SATA port. */
-export function driveInterface(situation: Situation): Finding[] {
+export function driveInterface(situation: Situation): Found<'reaches.interface'>[] {
   const { foreign, spoken } = unreached(situation);
   const kinds = [...new Set(foreign.flatMap((unit) => (isKind(unit, 'drive') ? [protocolOf(unit.part)] : [])))];
-  return kinds.map((kind): Finding => {
+  return kinds.map((kind): Found<'reaches.interface'> => {
     const units = foreign.filter((unit) => isKind(unit, 'drive') && protocolOf(unit.part) === kind);
     return {
       severity: 'blocker',
@@ -67,7 +68,7 @@ function sharedHosts(situation: Situation, units: readonly PlannedUnit[]): Plann
   return hosts.includes(null) ? [] : [...new Set(hosts)].flatMap((host) => unitById(situation, host!) ?? []);
 }
 
-export function portsShort(situation: Situation): Finding[] {
+export function portsShort(situation: Situation): Found<'reaches.portsShort'>[] {
   const { outcome } = situation;
   const { short } = unreached(situation);
   if (short.length === 0) return [];

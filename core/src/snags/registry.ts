@@ -49,7 +49,7 @@ import { goesFirst, plugRoom } from './roomRules';
 import type { Situation } from './situation';
 import type { Finding } from './finding';
 import { placeName, type Snag } from './snag';
-import { SNAG_CODES, type SnagCode } from './words';
+import { SNAG_CODES, type Found, type SnagCode } from './words';
 import {
   growthWithinBrief,
   idleWithinBrief,
@@ -63,7 +63,7 @@ import {
 } from './withinRules';
 
 /** Every rule by the code of what it finds, in the order a builder would deal with them. */
-export const RULES: Readonly<Record<SnagCode, (situation: Situation) => Finding[]>> = {
+export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<C>[] } = {
   'fits.boardInChassis': boardInChassis,
   'fits.supplyForm': supplyForm,
   'fits.supplyLength': supplyLength,
@@ -135,14 +135,15 @@ const RANK = { blocker: 0, caution: 1, note: 2 } as const;
 /** All snags of a situation: blockers first, then in the order of the rules. */
 export function findSnags(situation: Situation): Snag[] {
   const seen = new Map<string, number>();
-  const keyed = (code: SnagCode, finding: Finding): Snag => {
+  const keyOf = (code: SnagCode, finding: Finding<unknown>): string => {
     const key = `${code}|${finding.at.map(placeName).sort().join(',')}`;
     const times = (seen.get(key) ?? 0) + 1;
     seen.set(key, times);
     // Two troubles of one rule about the same part, such as too deep and too wide, are told apart.
-    return { ...finding, code, key: times > 1 ? `${key}#${times}` : key };
+    return times > 1 ? `${key}#${times}` : key;
   };
-  return SNAG_CODES.flatMap((code) => RULES[code](situation).map((finding) => keyed(code, finding))).sort(
-    (a, b) => RANK[a.severity] - RANK[b.severity],
-  );
+  // A rule finds what its code says: the table of rules holds the two together.
+  return SNAG_CODES.flatMap((code) =>
+    RULES[code](situation).map((finding) => ({ ...finding, code, key: keyOf(code, finding) }) as Snag),
+  ).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

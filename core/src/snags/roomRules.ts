@@ -3,13 +3,13 @@ import { ANGLED_PLUG_MM, plugsEnd, STRAIGHT_PLUG_MM } from '../geometry/plugRoom
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById } from '../machine/units';
 import { byPart, spotOf, type Situation } from './situation';
-import type { Finding } from './finding';
+import type { Found } from './words';
 
 const count = (n: number, one: string) => (n === 1 ? `1 ${one}` : `${n} ${one}s`);
 
 /** Modules that what lies over them keeps in: they go in before it. */
-export function goesFirst({ units, layout }: Situation): Finding[] {
-  return lyingOver(units, layout).map(({ board, under, over }): Finding => {
+export function goesFirst({ units, layout }: Situation): Found<'fits.goesFirst'>[] {
+  return lyingOver(units, layout).map(({ board, under, over }): Found<'fits.goesFirst'> => {
     const memory = under.filter((unit) => isKind(unit, 'memory')).length;
     const modules = [
       ...(memory ? [count(memory, 'memory module')] : []),
@@ -41,7 +41,7 @@ export function goesFirst({ units, layout }: Situation): Finding[] {
  * Drives in bays without a backplane, where their plugs have no room: turned end for end they may, or angled plugs
  * help.
  */
-export function plugRoom(situation: Situation): Finding[] {
+export function plugRoom(situation: Situation): Found<'fits.plugRoom'>[] {
   const byId = unitsById(situation.units);
   let angled = ofKind(situation.units, 'sundry')
     .filter(({ part }) => part.use === 'plugAngle')
@@ -71,7 +71,7 @@ export function plugRoom(situation: Situation): Finding[] {
       ...(like.get(`${one.unit.part.id} ${one.room} ${one.turned}`) ?? []),
       one,
     ]);
-  return [...like.values()].flatMap((drives): Finding[] => {
+  return [...like.values()].flatMap((drives): Found<'fits.plugRoom'>[] => {
     const [{ unit, room, turned, front }] = drives as [(typeof drives)[0]];
     const facts = {
       drive: unit.part.name,

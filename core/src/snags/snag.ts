@@ -1,9 +1,11 @@
 import type { Edit } from '../build/edits';
-import type { Finding, Place } from './finding';
-import type { SnagCode } from './words';
+import type { Place } from './finding';
+import type { Found, SnagCode } from './words';
 
 /** A finding with the code of its rule; its key is code and sorted places, stable while the trouble is the same. */
-export type Snag = Finding & { readonly key: string; readonly code: SnagCode };
+export type Snag<C extends SnagCode = SnagCode> = C extends SnagCode
+  ? Found<C> & { readonly key: string; readonly code: C }
+  : never;
 
 export const placeName = (place: Place): string =>
   'unit' in place

@@ -5,17 +5,18 @@ import { Ledger } from '../figures/quantity';
 import { soundSources } from '../figures/sound/ear';
 import { ofKind } from '../machine/units';
 import { chassisOf, type Situation } from './situation';
-import type { Finding, Place } from './finding';
+import type { Facts, Finding, Place } from './finding';
+import type { Found } from './words';
 
 /** A figure against a wish: over it by its likely value, or only by its bad end and by more than `slack`. */
-function overWish(
+function overWish<F extends Facts>(
   situation: Situation,
   id: FigureId,
   wish: number | undefined,
   slack: number,
   at: () => readonly Place[],
-  facts: () => Finding['facts'],
-): Finding[] {
+  facts: () => F,
+): Finding<F>[] {
   const figure = situation.figures[id];
   if (wish === undefined || !figure || figure.hi <= wish) return [];
   if (figure.value <= wish && figure.hi - wish < slack) return [];
@@ -36,7 +37,7 @@ function overWish(
   ];
 }
 
-export function soundWithinBrief(situation: Situation): Finding[] {
+export function soundWithinBrief(situation: Situation): Found<'within.sound'>[] {
   const loudest = () =>
     soundSources(situation.context, new Ledger(false)).sort((a, b) => b.power.value - a.power.value)[0];
   return overWish(
@@ -55,7 +56,7 @@ export function soundWithinBrief(situation: Situation): Finding[] {
 /** A range that passes the wish by less than this share is not worth a tag. */
 const SLACK_SHARE = 0.02;
 
-export const idleWithinBrief = (situation: Situation): Finding[] =>
+export const idleWithinBrief = (situation: Situation): Found<'within.idle'>[] =>
   overWish(
     situation,
     'power.idleWallW',
@@ -64,7 +65,7 @@ export const idleWithinBrief = (situation: Situation): Finding[] =>
     () => [],
     () => ({}),
   );
-export const peakWithinBrief = (situation: Situation): Finding[] =>
+export const peakWithinBrief = (situation: Situation): Found<'within.peak'>[] =>
   overWish(
     situation,
     'power.peakWallW',
@@ -74,7 +75,7 @@ export const peakWithinBrief = (situation: Situation): Finding[] =>
     () => ({}),
   );
 
-export function moneyWithinBrief(situation: Situation): Finding[] {
+export function moneyWithinBrief(situation: Situation): Found<'within.money'>[] {
   const { moneyMinor } = situation.brief;
   const { currency } = situation.context;
   return overWish(
@@ -88,10 +89,10 @@ export function moneyWithinBrief(situation: Situation): Finding[] {
 }
 
 /** Outer size and empty weight against the room there is. In a rack, depth, width and weight are hard limits. */
-export function sizeWithinBrief(situation: Situation): Finding[] {
+export function sizeWithinBrief(situation: Situation): Found<'within.size'>[] {
   const { brief, context } = situation;
   const rack = context.site.place === 'rack';
-  return chassisOf(situation).flatMap((unit): Finding[] => {
+  return chassisOf(situation).flatMap((unit): Found<'within.size'>[] => {
     const { part } = unit;
     const sides = [
       ['deep', part.depthMm, brief.maxDepthMm, 'mm', rack],
@@ -99,7 +100,7 @@ export function sizeWithinBrief(situation: Situation): Finding[] {
       ['high', part.heightMm, brief.maxHeightMm, 'mm', false],
       ['heavy', part.massG / 1000, brief.maxMassG === undefined ? undefined : brief.maxMassG / 1000, 'kg', rack],
     ] as const;
-    return sides.flatMap(([side, have, limit, of, hard]): Finding[] =>
+    return sides.flatMap(([side, have, limit, of, hard]): Found<'within.size'>[] =>
       limit !== undefined && have > limit
         ? [
             {
@@ -114,7 +115,7 @@ export function sizeWithinBrief(situation: Situation): Finding[] {
   });
 }
 
-export function rackUnitsWithinBrief(situation: Situation): Finding[] {
+export function rackUnitsWithinBrief(situation: Situation): Found<'within.rackUnits'>[] {
   const { rackUnits } = situation.brief;
   const boxes = chassisOf(situation);
   if (situation.context.site.place === 'rack') {
@@ -142,7 +143,7 @@ export function rackUnitsWithinBrief(situation: Situation): Finding[] {
 }
 
 /** Room for as many drives as will be wanted later, the bays and ports there are now. */
-export function growthWithinBrief(situation: Situation): Finding[] {
+export function growthWithinBrief(situation: Situation): Found<'within.growth'>[] {
   const wish = situation.brief.drivesLater;
   const room = situation.figures['drives.room'];
   const now = ofKind(situation.units, 'drive').filter((unit) => (unit.role ?? 'data') === 'data').length;
@@ -162,7 +163,7 @@ export function growthWithinBrief(situation: Situation): Finding[] {
   ];
 }
 
-export function networkWithinBrief(situation: Situation): Finding[] {
+export function networkWithinBrief(situation: Situation): Found<'within.network'>[] {
   const wish = situation.brief.networkGbPerS;
   const boards = ofKind(situation.units, 'board');
   if (wish === undefined || boards.length === 0) return [];
@@ -185,15 +186,19 @@ export function networkWithinBrief(situation: Situation): Finding[] {
 }
 
 /** Must-haves of the brief that a part chosen so far does not give. */
-export function mustHaves(situation: Situation): Finding[] {
-  return (situation.brief.mustHave ?? []).flatMap((wish): Finding[] => {
+export function mustHaves(situation: Situation): Found<'within.mustHave'>[] {
+  return (situation.brief.mustHave ?? []).flatMap((wish): Found<'within.mustHave'>[] => {
     const lacking = LACKS[wish](situation);
     return lacking.length
       ? [
           {
             severity: 'caution',
             at: lacking.map((unit) => ({ unit: unit.id })),
-            facts: { wish: MUST_WORDS[wish], parts: [...new Set(lacking.map((unit) => unit.part.name))].join(', ') },
+            facts: {
+              must: wish,
+              wish: MUST_WORDS[wish],
+              parts: [...new Set(lacking.map((unit) => unit.part.name))].join(', '),
+            },
           },
         ]
       : [];

@@ -1,15 +1,21 @@
 import type { Finding } from './finding';
-import { FITS_WORDS } from './words/fits';
-import { REACHES_WORDS } from './words/reaches';
-import { MATES_WORDS } from './words/mates';
-import { COMPLETE_WORDS } from './words/complete';
-import { POWERED_WORDS } from './words/powered';
-import { COOLED_WORDS } from './words/cooled';
-import { WITHIN_WORDS } from './words/within';
+import { FITS_WORDS, type FitsFacts } from './words/fits';
+import { REACHES_WORDS, type ReachesFacts } from './words/reaches';
+import { MATES_WORDS, type MatesFacts } from './words/mates';
+import { COMPLETE_WORDS, type CompleteFacts } from './words/complete';
+import { POWERED_WORDS, type PoweredFacts } from './words/powered';
+import { COOLED_WORDS, type CooledFacts } from './words/cooled';
+import { WITHIN_WORDS, type WithinFacts } from './words/within';
 import type { Words } from './words/wording';
 
+/** What the findings of each code say besides their gap. */
+type FactsByCode = FitsFacts & ReachesFacts & MatesFacts & CompleteFacts & PoweredFacts & CooledFacts & WithinFacts;
+export type SnagCode = keyof FactsByCode;
+/** A finding of one code, or of several: a fact that code does not have does not compile. */
+export type Found<C extends SnagCode> = C extends SnagCode ? Finding<FactsByCode[C]> : never;
+
 /** One entry per code, with its family: the rule's title, its sentence with the numbers in it, and why it matters. */
-export const WORDS = {
+export const WORDS: { readonly [C in SnagCode]: Words<FactsByCode[C]> } = {
   ...FITS_WORDS,
   ...REACHES_WORDS,
   ...MATES_WORDS,
@@ -17,9 +23,7 @@ export const WORDS = {
   ...POWERED_WORDS,
   ...COOLED_WORDS,
   ...WITHIN_WORDS,
-} as const satisfies Record<string, Words>;
-
-export type SnagCode = keyof typeof WORDS;
+};
 
 export const SNAG_CODES = Object.keys(WORDS) as SnagCode[];
 
@@ -29,6 +33,7 @@ export function wordsOf(snag: Finding & { readonly code: SnagCode }): {
   readonly what: string;
   readonly why: string;
 } {
-  const words: Words = WORDS[snag.code];
+  // Code and facts come from one finding: the words of a code are given the facts of that code.
+  const words = WORDS[snag.code] as Words;
   return { title: words.title, what: words.what(snag.facts, snag), why: words.why };
 }

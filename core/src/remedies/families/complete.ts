@@ -1,5 +1,4 @@
-import type { SnagCode } from '../../snags/words';
-import { none, addAll, sundry, type Propose } from './shared';
+import { none, addAll, sundry, type Propose, type Proposes } from './shared';
 
 const smallParts: Propose = (base, _snag, catalogue) => {
   const wanted = base.assessment.small
@@ -22,4 +21,4 @@ const smallParts: Propose = (base, _snag, catalogue) => {
 export const COMPLETE = {
   'complete.smallParts': smallParts,
   'complete.uselessPorts': none,
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

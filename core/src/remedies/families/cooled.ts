@@ -8,10 +8,9 @@ import { isKind } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
-import type { SnagCode } from '../../snags/words';
 import { about, listed, lower, swaps } from '../guesses';
 import type { Base } from '../weigh';
-import type { Propose } from './shared';
+import type { Propose, Proposes } from './shared';
 
 /** Fans for a free mount in the chassis of the part a snag is about. */
 const fansInFreeMounts: Propose = (base, snag, catalogue) =>
@@ -68,4 +67,4 @@ export const COOLED = {
     ...fansInFreeMounts(base, snag, catalogue),
     ...otherCoolers(base, snag, catalogue, (part) => !part.passive),
   ],
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

@@ -4,7 +4,6 @@ import { isCard, ofKind, type PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
-import type { SnagCode } from '../../snags/words';
 import {
   about,
   addControllers,
@@ -22,7 +21,17 @@ import {
 } from '../guesses';
 import { replaceEdit } from '../tryAt';
 import type { Base } from '../weigh';
-import { releases, supply, addPart, none, addSundry, otherCards, moveCards, type Propose } from './shared';
+import {
+  releases,
+  supply,
+  addPart,
+  none,
+  addSundry,
+  otherCards,
+  moveCards,
+  type Propose,
+  type Proposes,
+} from './shared';
 
 const cardLength: Propose = (base, snag, catalogue) =>
   about(base, snag).flatMap((unit) => {
@@ -64,7 +73,7 @@ function severalShorter(
 
 const MOST_TOGETHER = 3;
 
-const coolerHeight: Propose = (base, snag, catalogue) =>
+const coolerHeight: Propose<'fits.coolerHeight'> = (base, snag, catalogue) =>
   about(base, snag).flatMap((unit) => {
     const under = Object.entries(base.assessment.layout.at)
       .filter(([, seat]) => seat.spot.host === snag.facts.host && seat.spot.key === snag.facts.culprit)
@@ -289,7 +298,7 @@ export const FITS = {
       base,
       catalogue,
       listed(catalogue, 'adapter').filter(
-        (part) => mountable(base, part) && part.bayGroups.some(({ holes }) => holes?.includes(snag.facts.have as 'A')),
+        (part) => mountable(base, part) && part.bayGroups.some(({ holes }) => holes?.includes(snag.facts.have)),
       ),
     ),
   ],
@@ -345,6 +354,6 @@ export const FITS = {
       base,
       snag,
       catalogue,
-      (part) => part.depthMm + (part.handlesMm ?? 0) + Number(snag.facts.cables) <= (snag.gap?.limit ?? 0),
+      (part) => part.depthMm + (part.handlesMm ?? 0) + snag.facts.cables <= (snag.gap?.limit ?? 0),
     ),
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

@@ -4,10 +4,9 @@ import { spotsOf } from '../../machine/spots';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
-import type { SnagCode } from '../../snags/words';
 import { about, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
 import type { Base } from '../weigh';
-import { addPart, none, addAll, addSundry, type Propose } from './shared';
+import { addPart, none, addAll, addSundry, type Propose, type Proposes } from './shared';
 
 const memory: Propose = (base, snag, catalogue) => {
   const board = ofKind(base.assessment.units, 'board')[0];
@@ -42,13 +41,17 @@ const inOrder: Propose = (base, snag) => {
       edits,
       words:
         `Put ${modules.length === 1 ? 'it' : 'them'} into ` +
-        `${modules.length === 1 ? 'slot' : 'slots'} ${snag.facts.first}`,
+        `${modules.length === 1 ? 'slot' : 'slots'} ` +
+        board.part.memoryFillOrder
+          .slice(0, modules.length)
+          .sort((a, b) => a - b)
+          .join(' and '),
     },
   ];
 };
 
 /** As much memory in fewer and larger modules. */
-const fewerModules: Propose = (base, snag, catalogue) => {
+const fewerModules: Propose<'mates.memoryPath'> = (base, snag, catalogue) => {
   const modules = about(base, snag).filter(
     (unit): unit is PlannedUnit & { readonly part: PartOf<'memory'> } => unit.part.kind === 'memory',
   );
@@ -60,8 +63,7 @@ const fewerModules: Propose = (base, snag, catalogue) => {
     part.form === now.form && part.type === now.type && part.registered === now.registered && part.ecc === now.ecc;
   return listed(catalogue, 'memory')
     .filter(
-      (part) =>
-        like(part) && part.capacityBytes > now.capacityBytes && part.capacityBytes <= Number(snag.facts.of) * 1024 ** 3,
+      (part) => like(part) && part.capacityBytes > now.capacityBytes && part.capacityBytes <= snag.facts.of * 1024 ** 3,
     )
     .slice(0, 1)
     .map((part) => {
@@ -151,4 +153,4 @@ export const MATES = {
   'mates.frontUsb': addSundry('headerAdapter'),
   'mates.spareCables': (base, snag) => (snag.severity === 'note' ? [] : cablesOut(base, snag, 'Leave out')),
   'mates.cableLength': (base, snag) => cablesOut(base, snag, 'Buy others instead of'),
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

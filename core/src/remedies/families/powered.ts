@@ -4,14 +4,13 @@ import { plugInputs } from '../../needs/plugInputs';
 import { adaptersHold } from '../../needs/splitters';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';
-import type { SnagCode } from '../../snags/words';
 import { about, listed, mountable } from '../guesses';
-import { supply, addPart, type Propose } from './shared';
+import { supply, addPart, type Propose, type Proposes } from './shared';
 
 const start12V: Propose = (base, snag, catalogue) =>
   supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue);
 
-const plugs: Propose = (base, snag, catalogue) => {
+const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   const short = -(snag.gap?.gap ?? 0);
   const { units, layout } = base.assessment;
   const feeding = about(base, snag).find((unit) => isKind(unit, 'supply'));
@@ -45,4 +44,4 @@ export const POWERED = {
   'powered.plugs': plugs,
   'powered.total': supply((base, other, now) => other.ratedW > now.ratedW && mountable(base, other)),
   'powered.start12V': start12V,
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

@@ -5,10 +5,9 @@ import { spotsOf } from '../../machine/spots';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';
-import type { SnagCode } from '../../snags/words';
 import { about, addControllers, causes, lanes, lower, swaps, takeOut } from '../guesses';
 import type { Base } from '../weigh';
-import { releases, none, otherCards, moveCards, type Propose } from './shared';
+import { releases, none, otherCards, moveCards, type Propose, type Proposes } from './shared';
 
 const portsShort: Propose = (base, snag, catalogue) => {
   const controllers = addControllers(base, catalogue);
@@ -144,4 +143,4 @@ export const REACHES = {
     snag.severity === 'note'
       ? []
       : otherCards(base, snag, catalogue, (part) => part.kind === 'controller' && part.passThrough),
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

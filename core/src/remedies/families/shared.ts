@@ -4,12 +4,15 @@ import { isCard, plannedUnits } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { Part, PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
+import type { SnagCode } from '../../snags/words';
 import { conflictOf } from '../../solve/conflict';
 import { about, lanes, listed, otherSlots, swaps } from '../guesses';
 import type { Base } from '../weigh';
 
-/** Guesses at what could cure a snag; the weighing decides. */
-export type Propose = (base: Base, snag: Snag, catalogue: Catalogue) => Proposal[];
+/** Guesses at what could cure a snag of one code, or of any; the weighing decides. */
+export type Propose<C extends SnagCode = SnagCode> = (base: Base, snag: Snag<C>, catalogue: Catalogue) => Proposal[];
+/** The guesses of a family, by code. */
+export type Proposes = { readonly [C in SnagCode]?: Propose<C> };
 
 /** Holds that are in the way of a whole layout, given back to the wiring. */
 export const releases = ({ build }: Base): Proposal[] => {

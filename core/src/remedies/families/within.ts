@@ -5,9 +5,8 @@ import { spotsOf } from '../../machine/spots';
 import { ofKind } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';
-import type { SnagCode } from '../../snags/words';
 import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from '../guesses';
-import { addPart, type Propose } from './shared';
+import { addPart, type Propose, type Proposes } from './shared';
 
 /**
  * A quieter fan that moves less air, or moves it against less, at any duty pays in degrees: it is no remedy as long as
@@ -90,12 +89,12 @@ const smallerChassis: Propose = (base, _snag, catalogue) => {
 /**
  * A near twin that has what is wished: memory with ECC, a board with remote management; those of the same class first.
  */
-const twins: Propose = (base, snag, catalogue) =>
+const twins: Propose<'within.mustHave'> = (base, snag, catalogue) =>
   about(base, snag)
     .slice(0, 1)
     .flatMap((unit) => {
       const { part } = unit;
-      if (snag.facts.wish === 'remote management' && part.kind === 'board') {
+      if (snag.facts.must === 'remoteManagement' && part.kind === 'board') {
         const like = swaps(
           base,
           catalogue,
@@ -122,7 +121,7 @@ const twins: Propose = (base, snag, catalogue) =>
           ),
         ];
       }
-      if (snag.facts.wish !== 'ECC memory') return [];
+      if (snag.facts.must !== 'ecc') return [];
       if (part.kind !== 'memory') return [];
       return swaps(
         base,
@@ -156,4 +155,4 @@ export const WITHIN = {
       .map((part) => addPart(base, catalogue, part)),
   'within.mustHave': twins,
   'within.sound': sound,
-} as const satisfies Partial<Record<SnagCode, Propose>>;
+} as const satisfies Proposes;

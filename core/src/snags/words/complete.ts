@@ -1,6 +1,12 @@
-import { n, type Words } from './wording';
+import { n, type WordsOf } from './wording';
 
-export const COMPLETE_WORDS = {
+/** What each rule says besides its gap. */
+export type CompleteFacts = {
+  'complete.smallParts': { count: number; parts: string };
+  'complete.uselessPorts': { board: string; chassis: string; bays: number };
+};
+
+export const COMPLETE_WORDS: WordsOf<CompleteFacts> = {
   'complete.smallParts': {
     title: 'Small parts in no box',
     what: (f) => `Also needed: ${f.parts}.`,
@@ -13,4 +19,4 @@ export const COMPLETE_WORDS = {
       `${n(s.gap!.limit, 'bay')}: ${n(-s.gap!.gap, 'stays idle', 'stay idle')}.`,
     why: 'They were paid for; another chassis would use them.',
   },
-} as const satisfies Record<string, Words>;
+};

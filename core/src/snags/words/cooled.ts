@@ -1,6 +1,13 @@
-import { round, type Words } from './wording';
+import type { Basis } from '../../parts/sheet';
+import { round, type WordsOf } from './wording';
 
-export const COOLED_WORDS = {
+/** What each rule says besides its gap. */
+export type CooledFacts = {
+  'cooled.cooler': { cooler: string; processor: string; basis: Basis };
+  'cooled.passive': { cooler: string; processor: string; chassis: string; watts: number };
+};
+
+export const COOLED_WORDS: WordsOf<CooledFacts> = {
   'cooled.cooler': {
     title: 'Heat the cooler carries',
     what: (f, s) =>
@@ -15,4 +22,4 @@ export const COOLED_WORDS = {
       `about ${f.watts} W under load.`,
     why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
   },
-} as const satisfies Record<string, Words>;
+};

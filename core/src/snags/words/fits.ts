@@ -1,6 +1,35 @@
-import { mm, n, HOLES, type Words } from './wording';
+import { mm, n, HOLES, type WordsOf } from './wording';
 
-export const FITS_WORDS = {
+/** What is in the way: its label, its key, and the unit it belongs to. */
+export type Culprit = { because: string; culprit: string; host: string };
+
+/** What each rule says besides its gap. */
+export type FitsFacts = {
+  'fits.boardInChassis': { board: string; chassis: string; want?: string; have?: string; side?: string };
+  'fits.supplyForm': { supply: string; chassis: string; want: string; have: string };
+  'fits.supplyLength': { supply: string } & Culprit;
+  'fits.coolerHeight': { cooler: string } & Culprit;
+  'fits.cardLength': { card: string } & Culprit;
+  'fits.cardSlot': { card: string; reason: string };
+  'fits.driveInBay': { drive?: never; count: number; names: string; reason: string } | { drive: string };
+  'fits.cardCovers': { card: string; slots: number; covered: string };
+  'fits.fanMount': { count: number; fan: string; reason: string };
+  'fits.cardHeight': { card: string; chassis: string };
+  'fits.bracket': { card: string; opening: string; brackets: string };
+  'fits.opening': { card: string; lost: number; useless: string };
+  'fits.bracketOff': { card: string; lost: number };
+  'fits.fixedBays': { count: number };
+  'fits.holes': { count: number; drive: string; have: keyof typeof HOLES; want: string };
+  'fits.supplyScrews': { supply: string; bay: string; chassis: string };
+  'fits.coolerBase': { cooler: string; processor: string };
+  'fits.stick': { drive: string } & Culprit;
+  'fits.plugRoom': { drive: string; count: number; need: number; angledNeed: number; turned: number };
+  'fits.goesFirst': { board: string; under: string; one: number; over: string; oneOver: number };
+  'fits.rackBody': { chassis: string; rails: string };
+  'fits.rackDepth': { chassis: string; depth: number; handles: number; cables: number };
+};
+
+export const FITS_WORDS: WordsOf<FitsFacts> = {
   'fits.boardInChassis': {
     title: 'Board in chassis',
     what: (f, s) =>
@@ -49,9 +78,9 @@ export const FITS_WORDS = {
   'fits.driveInBay': {
     title: 'Drive in bay',
     what: (f, s) =>
-      s.gap
-        ? `${f.drive} is ${mm(-s.gap.gap)} too high for its bay: ${mm(s.gap.have)}, room for ${mm(s.gap.limit)}.`
-        : `${n(Number(f.count), 'drive')} without a place: ${f.names}. ${f.reason}`,
+      f.drive !== undefined
+        ? `${f.drive} is ${mm(-s.gap!.gap)} too high for its bay: ${mm(s.gap!.have)}, room for ${mm(s.gap!.limit)}.`
+        : `${n(f.count, 'drive')} without a place: ${f.names}. ${f.reason}`,
     why: 'A loose drive shakes, overheats and fails early.',
   },
   'fits.cardCovers': {
@@ -64,7 +93,7 @@ export const FITS_WORDS = {
   },
   'fits.fanMount': {
     title: 'Fan in its mount',
-    what: (f) => `${n(Number(f.count), 'fan')} without a mount: ${f.fan}. ${f.reason}`,
+    what: (f) => `${n(f.count, 'fan')} without a mount: ${f.fan}. ${f.reason}`,
     why: 'A loose fan moves no air where it is wanted.',
   },
   'fits.cardHeight': {
@@ -87,28 +116,28 @@ export const FITS_WORDS = {
     title: 'Opening behind a card',
     what: (f) =>
       `${f.card}: the rear wall has no opening at its slot. It goes in only without its ` +
-      `bracket${Number(f.lost) ? `, and ${n(Number(f.lost), 'outside port')} cannot be used` : ''}.`,
+      `bracket${f.lost ? `, and ${n(f.lost, 'outside port')} cannot be used` : ''}.`,
     why: 'Only the slot holds it; no plug reaches it.',
   },
   'fits.bracketOff': {
     title: 'Card without its bracket',
     what: (f) =>
       `${f.card} stands without its bracket; only the slot holds ` +
-      `it.${Number(f.lost) ? ` ${n(Number(f.lost), 'outside port')} cannot be used.` : ''}`,
+      `it.${f.lost ? ` ${n(f.lost, 'outside port')} cannot be used.` : ''}`,
     why: 'It tips when a cable is pulled: lay its cables loosely, and do not ship it so.',
   },
   'fits.fixedBays': {
     title: 'Bays that need a power-down',
     what: (f) =>
-      `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'sits' : 'sit'} in bays that ` +
+      `${n(f.count, 'drive')} ${f.count === 1 ? 'sits' : 'sit'} in bays that ` +
       'are not hot swap: to change or add one the machine is switched off.',
     why: 'A failed drive waits until nobody needs the machine, and so does the rebuild.',
   },
   'fits.holes': {
     title: 'Holes of a drive',
     what: (f) =>
-      `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'mates' : 'mate'}, but nothing ` +
-      `holds ${Number(f.count) === 1 ? 'it' : 'them'}: ${f.drive} has ${HOLES[f.have as 'A']}; ` +
+      `${n(f.count, 'drive')} ${f.count === 1 ? 'mates' : 'mate'}, but nothing ` +
+      `holds ${f.count === 1 ? 'it' : 'them'}: ${f.drive} has ${HOLES[f.have as 'A']}; ` +
       `the bay has those of ${f.want}.`,
     why: 'A plug is no mounting: the drive sags and shakes.',
   },
@@ -135,8 +164,8 @@ export const FITS_WORDS = {
     title: 'Room for the plugs of a drive',
     what: (f, s) =>
       s.severity === 'note'
-        ? `${Number(f.count) === 1 ? f.drive : `${f.count} × ${f.drive}`} ` +
-          `${Number(f.count) === 1 ? 'goes' : 'go'} in turned round, plugs to the front: ` +
+        ? `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`} ` +
+          `${f.count === 1 ? 'goes' : 'go'} in turned round, plugs to the front: ` +
           `${f.turned} mm are there, ${mm(s.gap!.have)} behind; a plug and its bend want ${f.need} ` +
           'mm.'
         : s.severity === 'caution'
@@ -148,8 +177,8 @@ export const FITS_WORDS = {
   'fits.goesFirst': {
     title: 'What goes in first',
     what: (f) =>
-      `${f.under} of ${f.board} ${Number(f.one) ? 'goes' : 'go'} in first: ${f.over} ` +
-      `${Number(f.oneOver) ? 'lies' : 'lie'} over ${Number(f.one) ? 'it' : 'them'}.`,
+      `${f.under} of ${f.board} ${f.one ? 'goes' : 'go'} in first: ${f.over} ` +
+      `${f.oneOver ? 'lies' : 'lie'} over ${f.one ? 'it' : 'them'}.`,
     why: 'To change it later, what lies over it comes out again.',
   },
   'fits.rackBody': {
@@ -162,9 +191,9 @@ export const FITS_WORDS = {
   'fits.rackDepth': {
     title: 'Handles and cables in the rack',
     what: (f, s) =>
-      `${f.chassis} is ${mm(Number(f.depth))} deep; with ` +
-      `${Number(f.handles) ? `${mm(Number(f.handles))} of handles and ` : ''}${mm(Number(f.cables))} ` +
+      `${f.chassis} is ${mm(f.depth)} deep; with ` +
+      `${f.handles ? `${mm(f.handles)} of handles and ` : ''}${mm(f.cables)} ` +
       `for cables ${mm(s.gap!.have)}, where ${mm(s.gap!.limit)} are.`,
     why: 'The door does not close, or the plugs are bent.',
   },
-} as const satisfies Record<string, Words>;
+};

@@ -1,6 +1,23 @@
-import { mm, round, n, type Words } from './wording';
+import { mm, round, n, type WordsOf } from './wording';
 
-export const MATES_WORDS = {
+/** What each rule says besides its gap. */
+export type MatesFacts = {
+  'mates.memory': { memory: string; board: string; have: string; want: string };
+  'mates.memorySlots': { count: number; board: string; slots: number };
+  'mates.memoryRegistered': { memory: string; board: string; have: string; want: string };
+  'mates.socket': { part: string; have: string; board: string; want: string };
+  'mates.memoryMax': { board: string; what: string };
+  'mates.display': { processor: string; board: string; graphics: 'has' | 'has no' };
+  'mates.sectors': { count: number; drive: string; sas: string };
+  'mates.powerDisable': { count: number };
+  'mates.memoryOrder': { board: string; count: number; first: string; now: string };
+  'mates.memoryPath': { board: string; slots: number; add: number; of: number; giveUp: number };
+  'mates.frontUsb': { chassis: string; board: string; kind: string };
+  'mates.spareCables': { count: number; cable: string; turned: string; right: string };
+  'mates.cableLength': { cable: string; count: number; long: string };
+};
+
+export const MATES_WORDS: WordsOf<MatesFacts> = {
   'mates.memory': {
     title: 'Memory form and type',
     what: (f) => `${f.memory} is ${f.have}; ${f.board} takes ${f.want}.`,
@@ -8,7 +25,7 @@ export const MATES_WORDS = {
   },
   'mates.memorySlots': {
     title: 'A slot for every module',
-    what: (f) => `${n(Number(f.count), 'module')} without a slot: ${f.board} has ${f.slots}.`,
+    what: (f) => `${n(f.count, 'module')} without a slot: ${f.board} has ${f.slots}.`,
     why: 'They stay on the table.',
   },
   'mates.memoryRegistered': {
@@ -39,22 +56,22 @@ export const MATES_WORDS = {
   'mates.sectors': {
     title: 'Sector format',
     what: (f) =>
-      `${n(Number(f.count), 'drive')} with 520-byte sectors: ` +
+      `${n(f.count, 'drive')} with 520-byte sectors: ` +
       `${f.drive}.${f.sas ? '' : ' No SAS controller here could change that.'}`,
     why: 'Nothing but a storage array reads them. Reformatted to 512 bytes, over some hours, they work.',
   },
   'mates.powerDisable': {
     title: 'The 3.3 V pin',
     what: (f) =>
-      `${n(Number(f.count), 'drive')} ${Number(f.count) === 1 ? 'obeys' : 'obey'} the ` +
+      `${n(f.count, 'drive')} ${f.count === 1 ? 'obeys' : 'obey'} the ` +
       'power-disable pin, and nothing here cuts it.',
     why: 'On a plug that carries 3.3 V it stays off. A cable from a 4-pin plug, or tape over the pin, starts it.',
   },
   'mates.memoryOrder': {
     title: 'Order of memory slots',
     what: (f) =>
-      `${n(Number(f.count), 'module')} in ${Number(f.count) === 1 ? 'slot' : 'slots'} ` +
-      `${f.now}; ${f.board} wants ${Number(f.count) === 1 ? 'slot' : 'slots'} ${f.first} ` +
+      `${n(f.count, 'module')} in ${f.count === 1 ? 'slot' : 'slots'} ` +
+      `${f.now}; ${f.board} wants ${f.count === 1 ? 'slot' : 'slots'} ${f.first} ` +
       'filled first.',
     why: 'In the wrong slots it runs on one channel, or does not start.',
   },
@@ -63,7 +80,7 @@ export const MATES_WORDS = {
     what: (f, s) =>
       `${round(s.gap!.have)} of ${round(s.gap!.limit)} GB, and all ${f.slots} slots of ` +
       `${f.board} are in use: the rest means ${f.add} × ${f.of} GB, and ` +
-      `${n(Number(f.giveUp), 'module')} given up.`,
+      `${n(f.giveUp, 'module')} given up.`,
     why: 'Fewer and larger modules keep slots free for later.',
   },
   'mates.frontUsb': {
@@ -85,7 +102,7 @@ export const MATES_WORDS = {
       f.long
         ? `${f.cable} is ${mm(s.gap!.have)} long; it may be ${mm(s.gap!.limit)}.`
         : `${f.cable} is ${mm(s.gap!.have)}; the way is about ` +
-          `${mm(s.gap!.limit)}${Number(f.count) > 1 ? ` for ${f.count} of them` : ''}.`,
+          `${mm(s.gap!.limit)}${f.count > 1 ? ` for ${f.count} of them` : ''}.`,
     why: 'Too short it pulls at its plugs; too long the link loses speed or drops.',
   },
-} as const satisfies Record<string, Words>;
+};

@@ -1,10 +1,17 @@
-import { round, n, plugWords, type Words } from './wording';
+import { round, n, plugWords, type WordsOf } from './wording';
 
-export const POWERED_WORDS = {
+/** What each rule says besides its gap. */
+export type PoweredFacts = {
+  'powered.plugs': { plug: string; need: number; have: number; supply: string; short: number; overload: string };
+  'powered.total': { supply: string };
+  'powered.start12V': { supply: string; drives: number };
+};
+
+export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.plugs': {
     title: 'A plug for every part',
     what: (f, s) =>
-      `${plugWords(String(f.plug))}: ${s.gap!.limit} wanted, ${f.supply} has ` +
+      `${plugWords(f.plug)}: ${s.gap!.limit} wanted, ${f.supply} has ` +
       `${s.gap!.have}.` +
       (s.severity === 'caution'
         ? ' Splitters are needed.'
@@ -24,10 +31,10 @@ export const POWERED_WORDS = {
   'powered.start12V': {
     title: '12 V at the start of all drives',
     what: (f, s) =>
-      `Starting ${n(Number(f.drives), 'drive')} together ` +
+      `Starting ${n(f.drives, 'drive')} together ` +
       `${s.severity === 'blocker' ? 'takes' : 'may take'} ` +
       `${(s.severity === 'blocker' ? s.gap!.have : (s.gap!.hi ?? s.gap!.have)).toFixed(1)} A ` +
       `on 12 V; ${f.supply} gives ${round(s.gap!.limit)} A.`,
     why: 'The supply cuts out at power-on, or drives drop from the pool.',
   },
-} as const satisfies Record<string, Words>;
+};

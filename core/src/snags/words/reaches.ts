@@ -1,40 +1,75 @@
-import { round, n, mbps, type Words } from './wording';
+import { round, n, mbps, type WordsOf } from './wording';
 
-export const REACHES_WORDS = {
+/** What each rule says besides its gap. */
+export type ReachesFacts = {
+  'reaches.interface': { count: number; kind: string; ports: string };
+  'reaches.portsShort': {
+    drives: number;
+    ports: number;
+    without: number;
+    culprit: string;
+    off: number;
+    shelves: string;
+    kind: string;
+  };
+  'reaches.multiplier': { count: number; cage: string };
+  'reaches.mostDevices': { card: string; waiting: number };
+  'reaches.largestDrive': { host: string; count: number };
+  'reaches.slotLink':
+    | { bus: 'pci'; card: string; drives: number }
+    | {
+        bus?: never;
+        card: string;
+        slot: string;
+        lanes: number;
+        own: number;
+        gen: number;
+        ownGen: number;
+        carries: number;
+      };
+  'reaches.cardUplink': { card: string; cards: number; drives: number; lanes: number; gen: number; chip: string };
+  'reaches.m2Link': { drive: string; socket: string; gen: number; ownGen: number; lanes: number; own: number };
+  'reaches.bifurcation': { carrier: string; slot: string; ways: string };
+  'reaches.laneBudget': { processor: string; board: string };
+  'reaches.chipsetUplink': { board: string; lanes: number; gen: number };
+  'reaches.uplink': { drives: number; bays: string; host: string; each: number; how: string };
+  'reaches.raid': { card: string; count: number; raid: 'fixed' | 'switchable' };
+};
+
+export const REACHES_WORDS: WordsOf<ReachesFacts> = {
   'reaches.interface': {
     title: 'Drive interface against ports',
-    what: (f) =>
-      `${n(Number(f.count), `${f.kind} drive`)}, and no port here speaks ${f.kind}: the ports are ${f.ports}.`,
+    what: (f) => `${n(f.count, `${f.kind} drive`)}, and no port here speaks ${f.kind}: the ports are ${f.ports}.`,
     why: 'A SAS controller runs SATA drives too, never the other way round; NVMe needs lanes.',
   },
   'reaches.portsShort': {
     title: 'A port for every drive',
     what: (f) =>
       f.shelves
-        ? `${n(Number(f.without), 'drive')} in ${f.shelves} ` +
-          `${Number(f.without) === 1 ? 'has' : 'have'} no cable: no port is left that an uplink ` +
+        ? `${n(f.without, 'drive')} in ${f.shelves} ` +
+          `${f.without === 1 ? 'has' : 'have'} no cable: no port is left that an uplink ` +
           'could go to.'
-        : `${n(Number(f.drives), 'drive')} in bays, ${n(Number(f.ports), 'port')} that can reach ` +
+        : `${n(f.drives, 'drive')} in bays, ${n(f.ports, 'port')} that can reach ` +
           'them.' +
-          `${f.culprit ? ` ${f.culprit} switches off ${n(Number(f.off), 'port')}.` : ''}` +
+          `${f.culprit ? ` ${f.culprit} switches off ${n(f.off, 'port')}.` : ''}` +
           `${f.kind ? ` ${f.kind}` : ''}`,
     why: 'A drive without a port is not seen by the machine.',
   },
   'reaches.multiplier': {
     title: 'Port multiplier',
-    what: (f) => `${f.cage} hangs ${n(Number(f.count), 'drive')} on one SATA port; no port here drives a multiplier.`,
+    what: (f) => `${f.cage} hangs ${n(f.count, 'drive')} on one SATA port; no port here drives a multiplier.`,
     why: 'Without support for it only the first drive is seen. It wants a card that says so.',
   },
   'reaches.mostDevices': {
     title: 'Most drives a controller takes',
     what: (f, s) =>
-      `${f.card} takes ${n(s.gap!.limit, 'drive')}; ${n(Number(f.waiting), 'more waits', 'more wait')} for a port.`,
+      `${f.card} takes ${n(s.gap!.limit, 'drive')}; ${n(f.waiting, 'more waits', 'more wait')} for a port.`,
     why: 'Past that number its firmware does not see them.',
   },
   'reaches.largestDrive': {
     title: 'Largest drive',
     what: (f, s) =>
-      `${n(Number(f.count), 'drive')} of ${round(s.gap!.have)} TB on ${f.host}, which sees ` +
+      `${n(f.count, 'drive')} of ${round(s.gap!.have)} TB on ${f.host}, which sees ` +
       `${round(s.gap!.limit)} TB of a drive.`,
     why: 'The rest is lost, or data past it is written over the beginning.',
   },
@@ -42,9 +77,9 @@ export const REACHES_WORDS = {
     title: 'Lanes of a card',
     what: (f, s) =>
       f.bus === 'pci'
-        ? `${n(Number(f.drives), 'drive')} on ${f.card} ` +
-          `${Number(f.drives) === 1 ? 'has' : 'share'} the PCI bus: ${mbps(s.gap!.have)} for the ` +
-          `${mbps(s.gap!.limit)} ${Number(f.drives) === 1 ? 'it' : 'they'} could give.`
+        ? `${n(f.drives, 'drive')} on ${f.card} ` +
+          `${f.drives === 1 ? 'has' : 'share'} the PCI bus: ${mbps(s.gap!.have)} for the ` +
+          `${mbps(s.gap!.limit)} ${f.drives === 1 ? 'it' : 'they'} could give.`
         : f.lanes === 0
           ? `${f.card}: ${f.slot} has no lanes while something else uses them.`
           : `${f.card} (x${f.own}, generation ${f.ownGen}) is on x${f.lanes} of generation ${f.gen} ` +
@@ -55,8 +90,8 @@ export const REACHES_WORDS = {
   'reaches.cardUplink': {
     title: 'Drives behind one card',
     what: (f, s) =>
-      `${n(Number(f.drives), 'drive')} on ` +
-      `${Number(f.cards) > 1 ? `each of ${f.cards} × ` : ''}${f.card} could give ` +
+      `${n(f.drives, 'drive')} on ` +
+      `${f.cards > 1 ? `each of ${f.cards} × ` : ''}${f.card} could give ` +
       `${mbps(s.gap!.have)}; ` +
       `${f.chip ? 'its chip' : `its link (x${f.lanes}, generation ${f.gen})`} carries ` +
       `${mbps(s.gap!.limit)}.`,
@@ -92,7 +127,7 @@ export const REACHES_WORDS = {
   'reaches.uplink': {
     title: 'Shared uplink',
     what: (f, s) =>
-      `${n(Number(f.drives), 'drive')} in ${f.bays} of ${f.host} share ${f.how}: ` +
+      `${n(f.drives, 'drive')} in ${f.bays} of ${f.host} share ${f.how}: ` +
       `${mbps(s.gap!.limit)} for the ${mbps(s.gap!.have)} they could give, ${f.each} MB/s each.`,
     why: 'A second uplink doubles it where the backplane has one.',
   },
@@ -100,8 +135,8 @@ export const REACHES_WORDS = {
     title: 'Firmware of the controller',
     what: (f) =>
       f.raid === 'fixed'
-        ? `${f.card} puts its own RAID before ${n(Number(f.count), 'drive')}; it has no pass-through.`
-        : `${f.card} must be set to pass-through for ${n(Number(f.count), 'drive')}.`,
+        ? `${f.card} puts its own RAID before ${n(f.count, 'drive')}; it has no pass-through.`
+        : `${f.card} must be set to pass-through for ${n(f.count, 'drive')}.`,
     why: 'A software pool wants the drives bare: to see their errors and to read them on another machine.',
   },
-} as const satisfies Record<string, Words>;
+};

@@ -1,6 +1,21 @@
-import { mm, round, over, type Words } from './wording';
+import type { Build } from '../../build/build';
+import { mm, round, over, type WordsOf } from './wording';
 
-export const WITHIN_WORDS = {
+/** What each rule says besides its gap. */
+type Must = NonNullable<Build['brief']['mustHave']>[number];
+export type WithinFacts = {
+  'within.money': { currency: string };
+  'within.idle': Record<never, never>;
+  'within.peak': Record<never, never>;
+  'within.size': { chassis: string; side: string };
+  'within.rackUnits': { chassis: string; units: number };
+  'within.growth': { now: number; more: number; bays: number; ports: number };
+  'within.network': Record<never, never>;
+  'within.mustHave': { must: Must; wish: string; parts: string };
+  'within.sound': { loudest: string };
+};
+
+export const WITHIN_WORDS: WordsOf<WithinFacts> = {
   'within.money': {
     title: 'Price against the brief',
     what: (f, s) => over(s, (v) => `${f.currency} ${Math.round(v)}`, 'budget of'),
@@ -57,4 +72,4 @@ export const WITHIN_WORDS = {
       `${(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!).toFixed(0)}. Most of it: ${f.loudest}.`,
     why: 'Ten decibels more sound about twice as loud.',
   },
-} as const satisfies Record<string, Words>;
+};

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding';
+import type { Facts, Finding } from '../finding';
 
 export const mm = (value: number) => `${round(value)} mm`;
 export const round = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
@@ -17,7 +17,7 @@ const PLUG_WORDS: Readonly<Record<string, string>> = {
 };
 export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
-export const over = (s: Finding, of: (value: number) => string, wish: string) =>
+export const over = (s: Pick<Finding, 'gap'>, of: (value: number) => string, wish: string) =>
   `${s.gap!.gap < 0 ? ((s.gap!.lo ?? s.gap!.have) > s.gap!.limit ? 'Over' : 'Probably over') : 'May be over'} ` +
   `the ${wish} ${of(s.gap!.limit)}: ` +
   `${of(s.gap!.have)}` +
@@ -25,9 +25,11 @@ export const over = (s: Finding, of: (value: number) => string, wish: string) =>
     ? ''
     : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`) +
   '.';
-type Facts = Finding['facts'];
-export type Words = {
+/** A rule's title, its sentence with the numbers in it, and why it matters. */
+export type Words<F = Facts> = {
   readonly title: string;
-  readonly what: (facts: Facts, snag: Finding) => string;
+  readonly what: (facts: F, snag: Finding<F>) => string;
   readonly why: string;
 };
+/** Words of every code of a family, from the facts each of them has. */
+export type WordsOf<Family> = { readonly [C in keyof Family]: Words<Family[C]> };
