@@ -100,6 +100,24 @@ test.each(Object.entries(all))(
     }
   },
 );
+/** What may burn, starve or cook something: power and air. */
+const harms = (build: Build) =>
+  assess(build)
+    .snags.filter(({ code, severity }) => severity !== 'note' && /^(powered|cooled)\./.test(code))
+    .map(({ code, severity }) => `${severity} ${code}`);
+
+test.each(Object.entries(all))('%s: the first remedy of no snag brings harm with it', (_id, build) => {
+  const assessment = assess(build);
+  const before = harms(build);
+  for (const snag of assessment.snags) {
+    const [first] = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), asOf);
+    const step = first && commit(build, first.edits);
+    if (!step?.ok) continue;
+    const after = harms(step.build).filter((harm) => !before.includes(harm));
+    expect([snag.key, first?.title, after]).toEqual([snag.key, first?.title, []]);
+  }
+});
+
 const blockers = (build: Build, like: Snag) =>
   assess(build).snags.filter(({ severity, code }) => severity === 'blocker' && code === like.code);
 

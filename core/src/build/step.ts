@@ -2,7 +2,7 @@ import { applyEdit, type Refusal } from './applyEdit';
 import type { Build } from './build';
 import type { Edit } from './edits';
 
-/** One step of a builder's history: the edits as made, with their settling where there is one, and what takes them back. */
+/** One step of a builder's history: the edits as made, with their settling where there is one, and their inverse. */
 export type Step = {
   readonly ok: true;
   readonly build: Build;

@@ -9,16 +9,16 @@ export const isSplittable = (plug: PlugKind): boolean => SPLITTABLE.has(plug);
 /** Good practice: so many spinning disks on a cable that has a splitter in it. */
 const MOST_DISKS = 4;
 /** What a plug carries a rail, A: three 1.5 A pins (SATA 3.x), or one 4-pin contact. */
-const PLUG_A: Partial<Record<PlugKind, number>> = { 'sata-power': 4.5, peripheral: 8 };
+export const PLUG_A: Partial<Record<PlugKind, number>> = { 'sata-power': 4.5, peripheral: 8 };
 /** What a cable carries on a rail, A: one conductor by its gauge (AWG), and no more than the pin at the supply. */
-const WIRE_A = (gaugeAwg: number): number =>
+export const wireA = (gaugeAwg: number): number =>
   Math.min(8, gaugeAwg <= 16 ? 13 : gaugeAwg <= 18 ? 9 : gaugeAwg <= 20 ? 6 : 3);
 const VOLTS = 12;
 /** A start is over within seconds: so much more of it is a caution and blocks nothing. */
-const AT_START = 1.25;
+export const AT_START = 1.25;
 
 /** What hangs on one plug: spinning disks, and A on 12 V at their start and on 5 V. */
-type PlugLoad = {
+export type PlugLoad = {
   readonly plug: PlugKind;
   readonly disks: number;
   readonly a12: number;
@@ -34,8 +34,8 @@ type Chain = {
   a5: number;
   isSplit: boolean;
 };
-/** Which end of the range of what a drive takes is counted. */
-type End = 'lo' | 'hi';
+/** Which end of the range of what a drive takes is counted, or what is likely. */
+export type End = 'lo' | 'value' | 'hi';
 
 /**
  * Whether some way of hanging these inputs on splitters keeps within plugs, wires and disks a cable, taking what the
@@ -162,7 +162,7 @@ function chainsOf(supply: PartOf<'supply'>): Chain[] {
         return {
           free: new Map(own.map(({ plug, count }) => [plug, count])),
           plugsA: own.reduce((sum, { plug, count }) => sum + count * PLUG_A[plug]!, 0),
-          wireA: WIRE_A(cable.gaugeAwg),
+          wireA: wireA(cable.gaugeAwg),
           disks: 0,
           a12: 0,
           a5: 0,
@@ -173,14 +173,22 @@ function chainsOf(supply: PartOf<'supply'>): Chain[] {
     .filter((chain) => chain.free.size > 0);
 }
 
-/** What each input puts on its plug; the inputs of one group share equally. */
-function loadsOf(inputs: readonly PlugInput[], end: End): PlugLoad[] {
+/**
+ * What each input puts on its plug; the inputs of one group, as they are among `all`, share equally. Where drives do
+ * not start together only what they take while they work is certain.
+ */
+export function loadsOf(
+  inputs: readonly PlugInput[],
+  end: End,
+  startsTogether = true,
+  all: readonly PlugInput[] = inputs,
+): PlugLoad[] {
   return inputs.flatMap((input) => {
     const ownA = input.feeds.reduce((sum, { part }) => sum + factOf(part, 'peakW')[end] / VOLTS, 0);
-    const share = 1 / inputs.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
+    const share = 1 / all.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
     const most = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') =>
       input.drives.reduce((sum, { part }) => {
-        const start = Math.max(0, ...part.spinUp.map((step) => step[rail]));
+        const start = startsTogether || end === 'hi' ? Math.max(0, ...part.spinUp.map((step) => step[rail])) : 0;
         return sum + Math.max(factOf(part, 'spinUp', start, `spinUp.${rail}`)[end], factOf(part, busy)[end]);
       }, 0);
     const load = (): PlugLoad => ({

@@ -110,3 +110,26 @@ describe('what no remedy does', () => {
       expect(title).toMatch(/ake Brazier \d+ .*instead|^Give up the spare supply module: take/);
   });
 });
+
+describe('air past drives and cards', () => {
+  const still = tweak('steading-t9', { builtIn: [] });
+  test('disks and a warm card in a chassis without a fan; with its fans nothing is said', () => {
+    const filled = (from?: Catalogue) => tower('drover-4', 'fell-74', from).add('tern-16i').add('barge-8', 3);
+    expect(said(filled(still), 'cooled.drives')).toEqual([
+      'caution: 3 drives in Steading T9, where no fan moves air past them. Temperatures are not computed.',
+    ]);
+    expect(said(filled(still), 'cooled.card')).toEqual([
+      'caution: Tern 16i gives off about 17 W, and no fan turns in a wall of Steading T9. Temperatures are not computed.',
+    ]);
+    expect([...find(filled(), 'cooled.drives'), ...find(filled(), 'cooled.card')]).toEqual([]);
+  });
+  test('plain flash and a cool card want no fan', () => {
+    const cool = tower('drover-4', 'fell-74', still).add('stilt-2').add('zander-960', 3);
+    expect([...find(cool, 'cooled.drives'), ...find(cool, 'cooled.card')]).toEqual([]);
+  });
+  test('the cure is a fan in a free mount', () => {
+    const titles = ways(tower('drover-4', 'fell-74', still).add('barge-8', 2), 'cooled.drives', still);
+    expect(titles.length).toBeGreaterThan(0);
+    expect(titles.every(({ title, cure }) => /^Fit .* at /.test(title) && cure)).toBe(true);
+  });
+});

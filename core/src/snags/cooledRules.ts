@@ -1,7 +1,7 @@
 import { sustainedW } from '../parts/sustained';
-import { ofKind, type PlannedUnit } from '../machine/units';
+import { isKind, ofKind, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
-import { boxAround, isSeated, spotOf, type Situation } from './situation';
+import { boxAround, byPart, isSeated, spotOf, type Situation } from './situation';
 import type { Found } from './words';
 
 type Cooler = PlannedUnit & { readonly part: PartOf<'cooler'> };
@@ -67,6 +67,55 @@ export function passiveCooler(situation: Situation): Found<'cooled.passive'>[] {
           chassis: box.part.name,
           watts: Math.round(sustainedW(processor.part).value),
         },
+      },
+    ];
+  });
+}
+
+/** Flash that gives off more than this at work wants moving air as disks do, W. */
+const HOT_DRIVE_W = 8;
+/** A card that gives off more than this at work has a heat sink made for moving air, W. */
+const HOT_CARD_W = 8;
+
+/**
+ * Disks and hot flash in bays that no fan blows along: neither one of the cage they are in nor one in a wall of the
+ * chassis. An open frame stands in the air of the room.
+ */
+export function drivesInStillAir(situation: Situation): Found<'cooled.drives'>[] {
+  const fans = new Set(ofKind(situation.context.running, 'fan').map((fan) => spotOf(situation, fan)?.host));
+  const byBox = new Map<PlannedUnit, PlannedUnit[]>();
+  for (const drive of ofKind(situation.units, 'drive')) {
+    const host = spotOf(situation, drive)?.host;
+    if (!host || fans.has(host) || drive.part.size === 'm2' || drive.part.size === 'usb') continue;
+    if (drive.part.medium === 'flash' && drive.part.busyW <= HOT_DRIVE_W) continue;
+    const box = boxAround(situation, drive);
+    if (!box || box.part.style === 'openFrame' || hasFanInWall(situation, box)) continue;
+    byBox.set(box, [...(byBox.get(box) ?? []), drive]);
+  }
+  return [...byBox].map(([box, drives]): Found<'cooled.drives'> => ({
+    severity: 'caution',
+    at: drives.map(({ id }) => ({ unit: id })),
+    facts: { count: drives.length, chassis: box.part.name },
+  }));
+}
+
+/** Cards with a heat sink alone in a chassis where no fan turns in a wall. */
+export function cardsInStillAir(situation: Situation): Found<'cooled.card'>[] {
+  const hot = situation.units.filter(
+    (unit) =>
+      (isKind(unit, 'controller') || isKind(unit, 'expander') || isKind(unit, 'networkCard')) &&
+      isSeated(situation, unit) &&
+      unit.part.busyW > HOT_CARD_W,
+  );
+  return byPart(hot).flatMap((cards): Found<'cooled.card'>[] => {
+    const box = boxAround(situation, cards[0]!);
+    const { part } = cards[0]!;
+    if (!box || box.part.style === 'openFrame' || hasFanInWall(situation, box) || !('busyW' in part)) return [];
+    return [
+      {
+        severity: 'caution',
+        at: cards.map(({ id }) => ({ unit: id })),
+        facts: { card: part.name, count: cards.length, chassis: box.part.name, watts: Math.round(part.busyW) },
       },
     ];
   });

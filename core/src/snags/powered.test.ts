@@ -1,5 +1,5 @@
 import { find, said, tower, firstRemedy } from '../testing/rules';
-import { cube, tweak } from '../testing/fixture';
+import { cube, tweak, type Fixture } from '../testing/fixture';
 
 describe('12 V at the start', () => {
   const rail = (rail12A: number) => cube(tweak('ember-450s', { rail12A })).add('tern-8i').add('barge-12', 8);
@@ -79,4 +79,128 @@ test('a supply smaller than everything at its most', () => {
   expect(snag!.gap!.have).toBeGreaterThan(370);
   expect(snag!.gap!.have).toBeLessThan(385);
   expect(firstRemedy(loaded(300), 'powered.total')[0]).toMatch(/instead of Ember 650/);
+});
+
+/** An ATX supply whose drive plugs are these many, on these many cables of 18 AWG. */
+const chained = (sata: number, cables = 1, changes: Readonly<Record<string, unknown>> = {}) =>
+  tweak('ember-650', {
+    cables: [
+      {
+        key: 'main',
+        count: 1,
+        plugs: [
+          { plug: '24-pin', count: 1 },
+          { plug: '8-pin-cpu', count: 2 },
+        ],
+        lengthMm: 500,
+        gaugeAwg: 18,
+      },
+      { key: 'sata', count: cables, plugs: [{ plug: 'sata-power', count: sata }], lengthMm: 500, gaugeAwg: 18 },
+    ],
+    ...changes,
+  });
+
+describe('what one plug carries', () => {
+  // Five disks behind two plugs, 2.5 disks a plug: 2.4 A each at the start make 6 A, 1.6 A each 4 A.
+  const cage = (a12: number, disks: number) =>
+    tower(
+      tweak('barge-8', {
+        spinUp: [{ atS: 0, forS: 9, a12, a5: 0.6, a33: 0 }],
+        from: { spinUp: { basis: 'measured' } },
+      }),
+    )
+      .add('crib-5')
+      .add('barge-8', disks);
+  const seated = (made: Fixture, disks: number) =>
+    made.edit(
+      ...Array.from({ length: disks }, (_, i) => ({
+        type: 'place.put' as const,
+        unit: made.unit('barge-8', i + 1),
+        spot: { host: made.unit('crib-5'), key: 'cage', n: i + 1 },
+      })),
+    );
+  test('past it for certain it blocks, well within nothing is said', () => {
+    expect(said(seated(cage(2.4, 5), 5), 'powered.plugLoad')).toEqual([
+      expect.stringMatching(
+        /^blocker: 3 drives of Crib 5 .* hang on one SATA power plug: starting together they take [56]\.\d A on 12 V; it carries 4\.5 A\.$/,
+      ),
+    ]);
+    expect(find(seated(cage(1.6, 5), 5), 'powered.plugLoad')).toEqual([]);
+    expect(find(seated(cage(2.4, 3), 3), 'powered.plugLoad')).toEqual([]);
+  });
+  test('where they start in waves only what they take at work is certain', () => {
+    const waves = seated(cage(2.4, 5), 5).edit({
+      type: 'set.policy',
+      value: { spinUp: { kind: 'waves', drives: 1, everyS: 10 }, fans: { kind: 'fixed', duty: 0.4 } },
+    });
+    expect(said(waves, 'powered.plugLoad')[0] ?? 'none').not.toMatch(/^blocker/);
+  });
+});
+
+describe('what splitters carry', () => {
+  test('four disks behind one plug by a splitter are past its rating; two are not', () => {
+    expect(said(tower(chained(1)).add('yoke-4').add('barge-8', 4), 'powered.splitters')).toEqual([
+      expect.stringMatching(
+        /^blocker: At least 4 drives on splitters, .* take 6\.\d A on 12 V; the splitters carry 4\.5 A\.$/,
+      ),
+    ]);
+    expect(find(tower(chained(1)).add('yoke-4').add('barge-8', 2), 'powered.splitters')).toEqual([]);
+  });
+  test('flash behind the same splitter is no trouble', () => {
+    expect(find(tower(chained(1)).add('yoke-4').add('zander-960', 4), 'powered.splitters')).toEqual([]);
+  });
+  test('with plugs enough of the supply nothing hangs on splitters', () => {
+    expect(find(tower(chained(4)).add('yoke-4').add('barge-8', 4), 'powered.splitters')).toEqual([]);
+  });
+});
+
+describe('what the cables carry', () => {
+  const many = (cables: number) => tower(chained(8, cables)).add('crib-5', 2).add('barge-8', 12);
+  test('twelve disks starting on one cable of 18 AWG are past its pin; on three they are not', () => {
+    expect(said(many(1), 'powered.wires')).toEqual([
+      expect.stringMatching(
+        /^blocker: \d+ drives on the drive cables of Ember 650 ATX: .* take \d\d\.\d A on 12 V; those carry 8 A\.$/,
+      ),
+    ]);
+    expect(find(many(4), 'powered.wires')).toEqual([]);
+  });
+  test('one disk more never makes less of it', () => {
+    const RANK = { blocker: 2, caution: 1, note: 0 } as const;
+    const worst = (made: Fixture, code: Parameters<typeof find>[1]) =>
+      Math.max(-1, ...find(made, code).map(({ severity }) => RANK[severity]));
+    for (const code of ['powered.wires', 'powered.splitters', 'powered.start12V', 'powered.rails'] as const) {
+      let before = -1;
+      for (let disks = 1; disks <= 8; disks++) {
+        const now = worst(
+          tower(chained(2, 1, { rail12A: 14, rail5A: 5 }))
+            .add('yoke-4', 2)
+            .add('barge-8', disks),
+          code,
+        );
+        expect([code, disks, now >= before]).toEqual([code, disks, true]);
+        before = now;
+      }
+    }
+  });
+});
+
+describe('low rails', () => {
+  const rails = (changes: Readonly<Record<string, unknown>>) => tower(chained(8, 2, changes)).add('barge-8', 8);
+  test('5 V past what the supply gives, and both low rails together', () => {
+    expect(said(rails({ rail5A: 4 }), 'powered.rails')[0]).toMatch(
+      /^blocker: At the start the parts take \d+\.\d A on 5 V; Ember 650 ATX gives 4 A\.$/,
+    );
+    expect(said(rails({ rail5A: 40, combined5And33W: 20 }), 'powered.rails')[0]).toMatch(
+      /^blocker: .* W on 5 V and 3\.3 V together; Ember 650 ATX gives 20 W\.$/,
+    );
+    expect(find(rails({ rail5A: 40, rail33A: 25, combined5And33W: 150 }), 'powered.rails')).toEqual([]);
+  });
+  test('an M.2 module lives on 3.3 V, and none of it is asked of 5 V', () => {
+    const many = (rail33A: number) =>
+      tower(chained(8, 2, { rail33A }))
+        .add('stickle-1000')
+        .add('barge-8', 1);
+    expect(said(many(0.2), 'powered.rails')[0]).toMatch(/on 3\.3 V; /);
+    expect(find(many(20), 'powered.rails')).toEqual([]);
+  });
 });

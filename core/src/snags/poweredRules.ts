@@ -1,10 +1,14 @@
 import { boxesOf } from '../figures/boxes';
+import { railA } from '../figures/power/rails';
 import { boxStart12A } from '../figures/power/start';
 import { boxLoadW, supplyOf } from '../figures/power/wall';
 import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
 import { ofKind, type PlannedUnit } from '../machine/units';
+import { boxOf, seatsOf } from '../machine/hosts';
+import { chainLimits, type ChainLimits, type Overload } from '../needs/chainLimits';
+import { plugInputs } from '../needs/plugInputs';
 import { plugBalance } from '../needs/plugs';
-import { isSplittable } from '../needs/splitters';
+import { isSplittable, type End } from '../needs/splitters';
 import type { Situation } from './situation';
 import type { Facts, Finding } from './finding';
 import type { Found } from './words';
@@ -95,4 +99,131 @@ export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
         },
       })),
   );
+}
+
+/** Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging. */
+function chains(situation: Situation) {
+  const { units, layout, context } = situation;
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const within = (unit: PlannedUnit) => boxOf(unit.id, seatsOf(layout), units) === box;
+    const inputs = plugInputs(units, layout, within);
+    const adapters = ofKind(units, 'powerAdapter').map(({ part }) => part);
+    const boardPlugs = ofKind(units, 'board')
+      .filter(within)
+      .flatMap(({ part }) => part.powerOutputs ?? [])
+      .reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
+    const together = context.policy.spinUp.kind !== 'waves';
+    const limits = (end: End) => chainLimits(inputs, supply.part, adapters, boardPlugs, end, together);
+    const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
+    const atMost = {
+      plugs: most.plugs,
+      splitters: most.splitters ?? likely.splitters,
+      wires: most.wires ?? likely.wires,
+    };
+    return [{ supply, together, certain, likely, atMost }];
+  });
+}
+type Chains = ReturnType<typeof chains>[number];
+
+const drivesOf = (inputs: Overload['inputs']): readonly PlannedUnit[] => [
+  ...new Set(inputs.flatMap(({ drives }) => drives)),
+];
+/** What is past its limit for certain blocks; what may be at its most, cautions. */
+const chainFinding = <F extends Facts>(
+  { supply, together }: Chains,
+  over: Overload,
+  isCertain: boolean,
+  facts: F,
+): Finding<F & { rail: string; start: string }> => ({
+  severity: isCertain ? 'blocker' : 'caution',
+  at: [{ unit: supply.id }, ...[...new Set(over.inputs.map(({ by }) => by.id))].map((unit) => ({ unit }))],
+  gap: { have: over.hasA, limit: over.carriesA, gap: over.carriesA - over.hasA, unit: 'A' },
+  facts: { ...facts, rail: over.rail, start: together ? 'yes' : '' },
+});
+
+/** What hangs on one plug against what that carries; like hosts together. */
+export function plugLoad(situation: Situation): Found<'powered.plugLoad'>[] {
+  return chains(situation).flatMap((one) =>
+    one.atMost.plugs.map((most) => {
+      const [input] = most.inputs;
+      const of = (limits: ChainLimits) => limits.plugs.find(({ inputs }) => inputs[0] === input);
+      const isCertain = of(one.certain) !== undefined;
+      return chainFinding(one, (isCertain && of(one.likely)) || most, isCertain, {
+        host: input?.by.part.name ?? '',
+        drives: Math.ceil(drivesOf(most.inputs).length / (input?.count ?? 1)),
+        plug: most.plug,
+      });
+    }),
+  );
+}
+
+/** What has to hang on splitters, however drives are dealt, against what they carry. */
+export function splitterLoad(situation: Situation): Found<'powered.splitters'>[] {
+  return chains(situation).flatMap((one) => {
+    const isCertain = one.certain.splitters !== null;
+    const over = isCertain ? one.likely.splitters : one.atMost.splitters;
+    return over ? [chainFinding(one, over, isCertain, { drives: over.count })] : [];
+  });
+}
+
+/** All that hangs on the drive cables of a supply against their wires and pins. */
+export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
+  return chains(situation).flatMap((one) => {
+    const isCertain = one.certain.wires !== null;
+    const over = isCertain ? one.likely.wires : one.atMost.wires;
+    return over
+      ? [
+          chainFinding(one, over, isCertain, {
+            supply: one.supply.part.name,
+            drives: drivesOf(over.inputs).length,
+          }),
+        ]
+      : [];
+  });
+}
+
+/** 5 V, 3.3 V and both together, at work and at the start, against what the supply gives there. */
+export function railLoad(situation: Situation): Found<'powered.rails'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const { rail5A, rail33A, combined5And33W } = supply.part;
+    const five = railA(situation.context, box, '5 V');
+    const three = railA(situation.context, box, '3.3 V');
+    const sums = five.flatMap(({ when, amps }, i): Found<'powered.rails'>[] => {
+      const both = { value: 0, lo: 0, hi: 0 };
+      for (const end of ['value', 'lo', 'hi'] as const) both[end] = 5 * amps[end] + 3.3 * (three[i]?.amps[end] ?? 0);
+      return [
+        ...overRail(supply, '5 V', amps, rail5A, 'A', when),
+        ...overRail(supply, '3.3 V', three[i]?.amps ?? NOTHING, rail33A, 'A', when),
+        ...overRail(supply, '5 V and 3.3 V together', both, combined5And33W, 'W', when),
+      ];
+    });
+    // The worst of each rail is said once.
+    const worst = new Map<string, Found<'powered.rails'>>();
+    for (const one of sums) {
+      const known = worst.get(one.facts.rail);
+      if (!known || one.gap!.gap < known.gap!.gap) worst.set(one.facts.rail, one);
+    }
+    return [...worst.values()].slice(0, 1);
+  });
+}
+const NOTHING: Load = { value: 0, lo: 0, hi: 0 };
+
+/** A rail that is not stated (0, as on a brick of one voltage) is not judged. */
+function overRail(
+  supply: Supply,
+  rail: string,
+  load: Load,
+  limit: number,
+  unit: 'A' | 'W',
+  when: string,
+): Found<'powered.rails'>[] {
+  if (limit <= 0 || load.hi <= limit) return [];
+  return [
+    {
+      severity: load.lo > limit ? 'blocker' : 'caution',
+      at: [{ unit: supply.id }],
+      gap: { have: load.value, limit, gap: limit - load.value, unit, lo: load.lo, hi: load.hi },
+      facts: { supply: supply.part.name, rail, when },
+    },
+  ];
 }

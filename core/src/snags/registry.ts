@@ -11,7 +11,7 @@ import {
   m2Link,
 } from './cardRules';
 import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
-import { coolerCarries, passiveCooler } from './cooledRules';
+import { cardsInStillAir, coolerCarries, drivesInStillAir, passiveCooler } from './cooledRules';
 import {
   boardInChassis,
   cardCovers,
@@ -43,7 +43,7 @@ import {
   memorySlots,
   socket,
 } from './matesRules';
-import { plugsShort, start12V, supplyTotal } from './poweredRules';
+import { plugLoad, plugsShort, railLoad, splitterLoad, start12V, supplyTotal, wireLoad } from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
 import { goesFirst, plugRoom } from './roomRules';
 import type { Situation } from './situation';
@@ -117,8 +117,14 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'powered.plugs': plugsShort,
   'powered.total': supplyTotal,
   'powered.start12V': start12V,
+  'powered.plugLoad': plugLoad,
+  'powered.splitters': splitterLoad,
+  'powered.wires': wireLoad,
+  'powered.rails': railLoad,
   'cooled.cooler': coolerCarries,
   'cooled.passive': passiveCooler,
+  'cooled.drives': drivesInStillAir,
+  'cooled.card': cardsInStillAir,
   'within.money': moneyWithinBrief,
   'within.idle': idleWithinBrief,
   'within.peak': peakWithinBrief,

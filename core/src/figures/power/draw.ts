@@ -115,6 +115,8 @@ function unitWatts(part: Part, state: PowerState, fanDuty: number, ledger: Ledge
 function railShares(part: Part): { share12: number; share5: number } {
   switch (part.kind) {
     case 'drive': {
+      // An M.2 module lives on 3.3 V, one in a U.2 bay on 12 V (PCI-SIG M.2, SFF-8639).
+      if (part.size === 'm2') return { share12: 0, share5: 0 };
       const twelve = part.idle12A * 12;
       const total = twelve + part.idle5A * 5;
       return total > 0 ? { share12: twelve / total, share5: 1 - twelve / total } : { share12: 0, share5: 1 };

@@ -67,4 +67,6 @@ export const COOLED = {
     ...fansInFreeMounts(base, snag, catalogue),
     ...otherCoolers(base, snag, catalogue, (part) => !part.passive),
   ],
+  'cooled.drives': fansInFreeMounts,
+  'cooled.card': fansInFreeMounts,
 } as const satisfies Proposes;

@@ -1,14 +1,35 @@
 import { boxOf, seatsOf } from '../../machine/hosts';
-import { isKind, ofKind } from '../../machine/units';
+import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { plugInputs } from '../../needs/plugInputs';
-import { adaptersHold } from '../../needs/splitters';
+import { adaptersHold, isSplittable, wireA } from '../../needs/splitters';
 import type { PartOf } from '../../parts/resolve';
-import type { Proposal } from '../../snags/snag';
-import { about, listed, mountable } from '../guesses';
+import type { Proposal, Snag } from '../../snags/snag';
+import { about, listed, moveToFreeBays, mountable, takeOut } from '../guesses';
+import type { Base } from '../weigh';
 import { supply, addPart, type Propose, type Proposes } from './shared';
 
 const start12V: Propose = (base, snag, catalogue) =>
   supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue);
+
+/** Plugs of a kind on all cables of a supply. */
+const count = (part: PartOf<'supply'>, plug: string): number =>
+  part.cables.reduce(
+    (sum, cable) => sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === plug ? one.count : 0), 0),
+    0,
+  );
+/** A that the drive cables of a supply carry together. */
+const cableA = (part: PartOf<'supply'>): number =>
+  part.cables
+    .filter((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)))
+    .reduce((sum, cable) => sum + cable.count * wireA(cable.gaugeAwg), 0);
+
+/** Drives in the bays of what a snag is about. */
+const drivesFedBy = (base: Base, snag: Snag): PlannedUnit[] => {
+  const hosts = new Set(about(base, snag).map(({ id }) => id as string));
+  const { units, layout } = base.assessment;
+  return ofKind(units, 'drive').filter((unit) => hosts.has(unit.id) || hosts.has(layout.at[unit.id]?.spot.host ?? ''));
+};
+const splittersOut = (base: Base): Proposal[] => takeOut(ofKind(base.assessment.units, 'powerAdapter'));
 
 const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   const short = -(snag.gap?.gap ?? 0);
@@ -27,15 +48,14 @@ const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
     const count = Math.ceil(short / gain);
     return gain > 0 && holds(part, count) ? [addPart(base, catalogue, part, count)] : [];
   });
-  const count = (part: PartOf<'supply'>) =>
-    part.cables.reduce(
-      (sum, cable) =>
-        sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === snag.facts.plug ? one.count : 0), 0),
-      0,
-    );
+  const { plug } = snag.facts;
   return [
     ...splitters,
-    ...supply((_base, other, now) => count(other) > count(now) && mountable(base, other))(base, snag, catalogue),
+    ...supply((_base, other, now) => count(other, plug) > count(now, plug) && mountable(base, other))(
+      base,
+      snag,
+      catalogue,
+    ),
   ];
 };
 
@@ -44,4 +64,22 @@ export const POWERED = {
   'powered.plugs': plugs,
   'powered.total': supply((base, other, now) => other.ratedW > now.ratedW && mountable(base, other)),
   'powered.start12V': start12V,
+  'powered.plugLoad': (base, snag) => moveToFreeBays(base, drivesFedBy(base, snag)),
+  'powered.splitters': (base, snag, catalogue) => [
+    ...supply((_base, other, now) => count(other, 'sata-power') > count(now, 'sata-power') && mountable(base, other))(
+      base,
+      snag,
+      catalogue,
+    ),
+    ...splittersOut(base),
+  ],
+  'powered.wires': supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other)),
+  'powered.rails': supply(
+    (base, other, now) =>
+      other.rail5A >= now.rail5A &&
+      other.rail33A >= now.rail33A &&
+      other.combined5And33W >= now.combined5And33W &&
+      other.rail5A + other.rail33A + other.combined5And33W > now.rail5A + now.rail33A + now.combined5And33W &&
+      mountable(base, other),
+  ),
 } as const satisfies Proposes;

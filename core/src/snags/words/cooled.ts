@@ -1,10 +1,12 @@
 import type { Basis } from '../../parts/sheet';
-import { round, type WordsOf } from './wording';
+import { n, round, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
 export type CooledFacts = {
   'cooled.cooler': { cooler: string; processor: string; basis: Basis };
   'cooled.passive': { cooler: string; processor: string; chassis: string; watts: number };
+  'cooled.drives': { count: number; chassis: string };
+  'cooled.card': { card: string; count: number; chassis: string; watts: number };
 };
 
 export const COOLED_WORDS: WordsOf<CooledFacts> = {
@@ -21,5 +23,19 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
       `${f.cooler} has no fan, and none turns in a wall of ${f.chassis}: ${f.processor} draws ` +
       `about ${f.watts} W under load.`,
     why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
+  },
+  'cooled.drives': {
+    title: 'Air past the drives',
+    what: (f) =>
+      `${n(f.count, 'drive')} in ${f.chassis}, where no fan moves air past ${f.count === 1 ? 'it' : 'them'}. ` +
+      'Temperatures are not computed.',
+    why: 'Packed drives in still air run hot and fail early.',
+  },
+  'cooled.card': {
+    title: 'Air past a card',
+    what: (f) =>
+      `${f.count > 1 ? `${f.count} × ` : ''}${f.card} gives off about ${f.watts} W${f.count > 1 ? ' each' : ''}, ` +
+      `and no fan turns in a wall of ${f.chassis}. Temperatures are not computed.`,
+    why: 'It is made for moving air.',
   },
 };

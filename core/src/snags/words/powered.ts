@@ -1,10 +1,18 @@
+import type { Finding } from '../finding';
 import { round, n, plugWords, type WordsOf } from './wording';
+
+/** On which rail, and whether at the start of the drives or while they work. */
+type OnRail = { rail: string; start: string };
 
 /** What each rule says besides its gap. */
 export type PoweredFacts = {
   'powered.plugs': { plug: string; need: number; have: number; supply: string; short: number; overload: string };
   'powered.total': { supply: string };
   'powered.start12V': { supply: string; drives: number };
+  'powered.plugLoad': OnRail & { host: string; drives: number; plug: string };
+  'powered.splitters': OnRail & { drives: number };
+  'powered.wires': OnRail & { supply: string; drives: number };
+  'powered.rails': { supply: string; rail: string; when: string };
 };
 
 export const POWERED_WORDS: WordsOf<PoweredFacts> = {
@@ -37,4 +45,39 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `on 12 V; ${f.supply} gives ${round(s.gap!.limit)} A.`,
     why: 'The supply cuts out at power-on, or drives drop from the pool.',
   },
+  'powered.plugLoad': {
+    title: 'What one plug carries',
+    what: (f, s) =>
+      `${n(f.drives, 'drive')} of ${f.host} ${f.drives === 1 ? 'hangs' : 'hang'} on one ` +
+      `${plugWords(f.plug).replace(/s$/, '')}: ` +
+      `${takes(f, s)}; it carries ${round(s.gap!.limit)} A.`,
+    why: 'It gets hot and burns.',
+  },
+  'powered.splitters': {
+    title: 'What splitters carry',
+    what: (f, s) =>
+      `At least ${n(f.drives, 'drive')} on splitters, however they are dealt: ${takes(f, s)}; ` +
+      `the splitters carry ${round(s.gap!.limit)} A.`,
+    why: 'A splitter past its rating melts at its plug.',
+  },
+  'powered.wires': {
+    title: 'What the cables of the supply carry',
+    what: (f, s) =>
+      `${n(f.drives, 'drive')} on the drive cables of ${f.supply}: ${takes(f, s)}; ` +
+      `those carry ${round(s.gap!.limit)} A.`,
+    why: 'Past that wires and pins get hot; contacts burn.',
+  },
+  'powered.rails': {
+    title: 'Rails of the supply',
+    what: (f, s) =>
+      `${f.when} the parts ${s.severity === 'blocker' ? 'take' : 'may take'} ` +
+      `${(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!).toFixed(1)} ${s.gap!.unit} on ${f.rail}; ` +
+      `${f.supply} gives ${round(s.gap!.limit)} ${s.gap!.unit}.`,
+    why: 'The supply shuts down, or the voltage sags and drives drop out.',
+  },
 };
+
+/** What is taken on a rail, in words: certain, or at its most. */
+const takes = (f: OnRail, s: Pick<Finding, 'severity' | 'gap'>): string =>
+  `${f.start ? 'starting together' : 'at work'} they ${s.severity === 'blocker' ? 'take' : 'may take'} ` +
+  `${s.gap!.have.toFixed(1)} A on ${f.rail}`;

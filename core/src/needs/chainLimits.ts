@@ -1,0 +1,131 @@
+import { factOf, type PartOf } from '../parts/resolve';
+import type { PlugKind } from '../parts/vocabulary';
+import type { PlugInput } from './plugInputs';
+import { AT_START, isSplittable, loadsOf, PLUG_A, wireA, type End, type PlugLoad } from './splitters';
+
+/** A rail by its volts; the two that drives draw from. */
+type DriveRail = '12 V' | '5 V';
+/** The end of a typical rating that goes with an end of what is drawn. */
+const KINDER = { lo: 'hi', value: 'value', hi: 'lo' } as const;
+const RAILS = [
+  ['a12', '12 V'],
+  ['a5', '5 V'],
+] as const;
+
+/** More than a plug, the splitters or the cables carry, A on a rail: `has` by what is likely or certain, `carries`. */
+export type Overload = {
+  readonly rail: DriveRail;
+  readonly hasA: number;
+  readonly carriesA: number;
+  readonly inputs: readonly PlugInput[];
+  /** Loads counted. */ readonly count: number;
+};
+export type ChainLimits = {
+  /** Inputs that put more on one plug than it carries. */ readonly plugs: readonly (Overload & {
+    readonly plug: PlugKind;
+  })[];
+  /** What has to hang on splitters at best, against what those carry together. */ readonly splitters: Overload | null;
+  /** Everything on such plugs against the wires and pins of all cables. */ readonly wires: Overload | null;
+};
+
+/**
+ * What no way of plugging avoids: each limit is that of the best case (heaviest loads on plugs of their own, splitters
+ * those that carry most), so that what is found here is past it however it is put together. `end` says which end of
+ * what drives take is counted; a start may load a wire a quarter more, for seconds: what is likely is held to the plain
+ * limit, either end to that.
+ */
+export function chainLimits(
+  inputs: readonly PlugInput[],
+  supply: PartOf<'supply'>,
+  adapters: readonly PartOf<'powerAdapter'>[],
+  boardPlugs: number,
+  end: End,
+  startsTogether: boolean,
+): ChainLimits {
+  const own = inputs.filter(({ plug }) => isSplittable(plug));
+  const loads = loadsOf(own, end, startsTogether);
+  return {
+    plugs: own.flatMap((input) => {
+      const load = loadsOf([input], end, startsTogether, own)[0];
+      return load
+        ? RAILS.flatMap(([rail, name]) => {
+            const carriesA = PLUG_A[load.plug] ?? Infinity;
+            return load[rail] > carriesA
+              ? [{ plug: load.plug, rail: name, hasA: load[rail], carriesA, inputs: [input], count: 1 }]
+              : [];
+          }).slice(0, 1)
+        : [];
+    }),
+    splitters: onSplitters(loads, own, supply, adapters, boardPlugs, end),
+    wires: onWires(loads, own, supply, end, boardPlugs),
+  };
+}
+
+function onWires(
+  loads: readonly PlugLoad[],
+  inputs: readonly PlugInput[],
+  supply: PartOf<'supply'>,
+  end: End,
+  boardPlugs: number,
+): Overload | null {
+  const carriesA =
+    boardPlugs * PLUG_A['sata-power']! +
+    supply.cables.reduce((sum, cable) => {
+      const plugsA = cable.plugs.reduce(
+        (all, { plug, count }) => all + count * (isSplittable(plug) ? PLUG_A[plug]! : 0),
+        0,
+      );
+      return sum + cable.count * Math.min(plugsA, wireA(cable.gaugeAwg) * (end === 'value' ? 1 : AT_START));
+    }, 0);
+  if (carriesA === 0) return null;
+  for (const [rail, name] of RAILS) {
+    const hasA = loads.reduce((sum, load) => sum + load[rail], 0);
+    if (hasA > carriesA) return { rail: name, hasA, carriesA, inputs, count: loads.length };
+  }
+  return null;
+}
+
+/** Of drives' plugs: so many of the heaviest go on the supply's own, for every number of those that splitters take. */
+function onSplitters(
+  loads: readonly PlugLoad[],
+  inputs: readonly PlugInput[],
+  supply: PartOf<'supply'>,
+  adapters: readonly PartOf<'powerAdapter'>[],
+  boardPlugs: number,
+  end: End,
+): Overload | null {
+  const wanting = loads.filter(({ plug }) => plug === 'sata-power');
+  const plugsOf = (kind: PlugKind) =>
+    supply.cables.reduce(
+      (sum, cable) => sum + cable.count * (cable.plugs.find(({ plug }) => plug === kind)?.count ?? 0),
+      0,
+    );
+  const own = plugsOf('sata-power') + boardPlugs;
+  if (wanting.length <= own) return null;
+  const capsOf = (takes: PlugKind) =>
+    adapters
+      .filter((one) => one.takes === takes && one.gives.some(({ plug }) => plug === 'sata-power'))
+      .map((one) => Math.min(factOf(one, 'ratedA')[KINDER[end]], PLUG_A[takes]!))
+      .sort((a, b) => b - a);
+  const others = capsOf('peripheral').slice(0, plugsOf('peripheral'));
+  const onOwn = capsOf('sata-power');
+  if (others.length + onOwn.length === 0) return null;
+  let least: Overload | null = null;
+  for (let used = 0; used <= Math.min(onOwn.length, own); used++) {
+    const caps = [...others, ...onOwn.slice(0, used)];
+    const over = RAILS.flatMap(([rail, name]): Overload[] => {
+      const amps = wanting.map((load) => load[rail]).sort((a, b) => b - a);
+      const left = amps.slice(own - used);
+      const hasA = left.reduce((sum, one) => sum + one, 0);
+      const carriesA = caps.reduce((sum, one) => sum + one, 0);
+      const lightest = left.at(-1) ?? 0;
+      const places = lightest > 0 ? caps.reduce((sum, one) => sum + Math.floor(one / lightest), 0) : Infinity;
+      return hasA > carriesA || left.length > places
+        ? [{ rail: name, hasA, carriesA, inputs, count: left.length }]
+        : [];
+    });
+    if (over.length === 0) return null;
+    if (!least || over[0]!.hasA - over[0]!.carriesA < least.hasA - least.carriesA) least = over[0]!;
+  }
+  return least;
+}
