@@ -9,6 +9,7 @@ import {
   LIMITS,
   parseBuildText,
   sceneOf,
+  verdictOf,
   wordsOf,
   type Assessment,
   type Build,
@@ -44,6 +45,7 @@ function readBuild(file: string): Build {
 }
 
 function report(build: Build, { status, figures, snags, open, needs }: Assessment): string {
+  const { words, notComputed } = verdictOf({ status, open, snags });
   const number = (value: number) => (Math.abs(value) >= 100 ? value.toFixed(0) : value.toFixed(1));
   const lines = Object.values(figures).map(
     (figure) =>
@@ -55,7 +57,7 @@ function report(build: Build, { status, figures, snags, open, needs }: Assessmen
     return [`  ${snag.severity}: ${what}`, `    ${why}`];
   });
   return [
-    `${build.name || 'Unnamed'}: ${status}`,
+    `${build.name || 'Unnamed'}: ${words}${notComputed ? `; ${notComputed}` : ''}`,
     '',
     'Figures',
     ...(lines.length ? lines : ['  none yet']),

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { NavLink, useSearchParams } from 'react-router';
-import { LIMITS } from '@inch-tower/core';
+import { LIMITS, verdictOf } from '@inch-tower/core';
 import type { SaveState } from '../../saving/draft';
 import { edit, redo, undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -29,6 +29,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
   const sel = useSearchParams()[0].get('sel');
   const chosen = sel ? `?sel=${encodeURIComponent(sel)}` : '';
   const status = view && STATUS_WORDS[view.status];
+  const verdict = view && verdictOf(view);
   return (
     <>
       <NameField onNamed={onNamed} />
@@ -39,8 +40,11 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
         }
         data-testid="status"
       >
-        {unworked === null ? (status?.word ?? '…') : 'Not worked out'}
+        {unworked === null ? (verdict?.words ?? '…') : 'Not worked out'}
       </span>
+      {unworked === null && verdict && (
+        <span className="text-[12.5px] text-mid min-[640px]:max-[1100px]:hidden">{verdict.notComputed}</span>
+      )}
       {build && (
         <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]">
           <ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink>

@@ -18,6 +18,13 @@ const SEVERITY: Record<
   note: { word: 'Note', tone: 'text-mid', colour: 'var(--mid)', line: 'dashed' },
 };
 
+/** What no snag is looked for, so that silence is not taken for good news. */
+const NotComputed = () => (
+  <span className="block text-[12.5px] text-mid">
+    Temperatures are not computed: nothing here says how hot it gets.
+  </span>
+);
+
 /** Snags in the order a builder would deal with them; the open one shows its remedies. */
 export function SnagsPane() {
   useFocusStart('snags');
@@ -30,6 +37,7 @@ export function SnagsPane() {
       <p className="p-4 text-mid" data-pane-start tabIndex={-1}>
         {view.status === 'clear' ? 'No snags: everything fits together.' : 'No snags in what is chosen so far.'}
         {view.open.length > 0 && ` Still open: ${view.open.map((one) => one.label.toLowerCase()).join(', ')}.`}
+        {view.status !== 'empty' && <NotComputed />}
       </p>
     );
   const selected = view.snags.find((snag) =>
@@ -37,49 +45,54 @@ export function SnagsPane() {
   )?.key;
   const openKey = view.snags.some((snag) => snag.key === chosen) ? chosen : (selected ?? view.snags[0]!.key);
   return (
-    <ol>
-      {view.snags.map((snag, i) => {
-        const severity = SEVERITY[snag.severity];
-        const open = snag.key === openKey;
-        return (
-          <li
-            key={snag.key}
-            className="border-b border-line px-3 py-2"
-            style={{ borderLeft: `4px ${severity.line} ${severity.colour}` }}
-            data-snag={snag.code}
-          >
-            <button
-              type="button"
-              className="plain w-full text-left"
-              aria-expanded={open}
-              {...(i === 0 ? { 'data-pane-start': '' } : {})}
-              onClick={() => {
-                setChosen(snag.key);
-                const spot = snag.at.find((place) => 'spot' in place) ?? snag.at[0];
-                if (spot) ui.select('spot' in spot ? printSpot(spot.spot) : spot.unit, { pane: 'snags' });
-              }}
+    <>
+      <ol>
+        {view.snags.map((snag, i) => {
+          const severity = SEVERITY[snag.severity];
+          const open = snag.key === openKey;
+          return (
+            <li
+              key={snag.key}
+              className="border-b border-line px-3 py-2"
+              style={{ borderLeft: `4px ${severity.line} ${severity.colour}` }}
+              data-snag={snag.code}
             >
-              <span className="flex items-baseline gap-2">
-                <span
-                  className={
-                    'mono inline-flex h-[22px] w-[22px] shrink-0 items-center justify-center rounded-full ' +
-                    `text-[12px] ${severity.tone}`
-                  }
-                  style={{ border: `2px ${severity.line} ${severity.colour}` }}
-                >
-                  {i + 1}
+              <button
+                type="button"
+                className="plain w-full text-left"
+                aria-expanded={open}
+                {...(i === 0 ? { 'data-pane-start': '' } : {})}
+                onClick={() => {
+                  setChosen(snag.key);
+                  const spot = snag.at.find((place) => 'spot' in place) ?? snag.at[0];
+                  if (spot) ui.select('spot' in spot ? printSpot(spot.spot) : spot.unit, { pane: 'snags' });
+                }}
+              >
+                <span className="flex items-baseline gap-2">
+                  <span
+                    className={
+                      'mono inline-flex h-[22px] w-[22px] shrink-0 items-center justify-center rounded-full ' +
+                      `text-[12px] ${severity.tone}`
+                    }
+                    style={{ border: `2px ${severity.line} ${severity.colour}` }}
+                  >
+                    {i + 1}
+                  </span>
+                  <span className="min-w-0 font-medium">{snag.what}</span>
                 </span>
-                <span className="min-w-0 font-medium">{snag.what}</span>
-              </span>
-              <span className="mt-1 block pl-[30px] text-[13px] text-mid">
-                <span className={`font-medium ${severity.tone}`}>{severity.word}.</span> {snag.why}
-              </span>
-            </button>
-            {open && <Remedies snag={snag} rev={view.rev} />}
-          </li>
-        );
-      })}
-    </ol>
+                <span className="mt-1 block pl-[30px] text-[13px] text-mid">
+                  <span className={`font-medium ${severity.tone}`}>{severity.word}.</span> {snag.why}
+                </span>
+              </button>
+              {open && <Remedies snag={snag} rev={view.rev} />}
+            </li>
+          );
+        })}
+      </ol>
+      <div className="px-3 py-2">
+        <NotComputed />
+      </div>
+    </>
   );
 }
 

@@ -1,0 +1,36 @@
+import type { OpenThing, Status } from './open';
+import type { Severity } from './snags/finding';
+
+/** What nobody has worked out for any machine yet: a verdict never passes over it. */
+const NOT_COMPUTED = ['temperatures'] as const;
+const NAMED = 2;
+
+/** A machine's verdict in words, and what it says nothing about. */
+export type Verdict = { readonly words: string; readonly notComputed: string };
+
+/**
+ * Blockers and cautions counted; what is missing named; *clear* where nothing is missing and nothing blocks, which is
+ * said of what is computed alone.
+ */
+export function verdictOf({
+  status,
+  open,
+  snags,
+}: {
+  readonly status: Status;
+  readonly open: readonly Pick<OpenThing, 'label'>[];
+  readonly snags: readonly { readonly severity: Severity }[];
+}): Verdict {
+  const count = (severity: Severity, one: string): string[] => {
+    const many = snags.filter((snag) => snag.severity === severity).length;
+    return many > 0 ? [`${many} ${one}${many === 1 ? '' : 's'}`] : [];
+  };
+  const found = [...count('blocker', 'blocker'), ...count('caution', 'caution')];
+  const names = open.map(({ label }) => label.toLowerCase());
+  const missing = `Parts missing: ${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;
+  const first = { empty: ['Empty'], partsMissing: [missing], blocked: [], clear: ['Clear'] }[status];
+  return {
+    words: [...first, ...found].join(', '),
+    notComputed: status === 'empty' ? '' : `${NOT_COMPUTED.join(', ')} not computed`,
+  };
+}
