@@ -27,7 +27,8 @@ export function verdictOf({
   };
   const found = [...count('blocker', 'blocker'), ...count('caution', 'caution')];
   const names = open.map(({ label }) => label.toLowerCase());
-  const missing = `Parts missing: ${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;
+  const others = names.length > NAMED ? ` and ${names.length - NAMED} more` : '';
+  const missing = `Parts missing: ${names.slice(0, NAMED).join(', ')}${others}`;
   const first = { empty: ['Empty'], partsMissing: [missing], blocked: [], clear: ['Clear'] }[status];
   return {
     words: [...first, ...found].join(', '),

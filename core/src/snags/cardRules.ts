@@ -4,7 +4,7 @@ import { needsRiser, openingAt } from '../geometry/clearance';
 import { linkMBps, PCI_MBPS } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById } from '../machine/units';
-import type { PartOf } from '../parts/resolve';
+import type { Part, PartOf } from '../parts/resolve';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
 import { drivesOn } from '../wiring/drivesOn';
@@ -103,6 +103,13 @@ export function cardBracket(situation: Situation): Found<'fits.bracket'>[] {
   });
 }
 
+/** A card whose outside sockets are what it is for: behind a closed wall it does nothing. */
+export const isForOutside = (part: Part): boolean =>
+  part.kind === 'networkCard' ||
+  ((part.kind === 'controller' || part.kind === 'expander') &&
+    part.connectors.length > 0 &&
+    part.connectors.every((one) => one.side === 'outside'));
+
 /** A card before a wall without an opening: it goes in without its bracket, and its outside ports are lost. */
 export function cardOpening(situation: Situation): Found<'fits.opening'>[] {
   return seatedCards(situation).flatMap((unit): Found<'fits.opening'>[] => {
@@ -111,10 +118,7 @@ export function cardOpening(situation: Situation): Found<'fits.opening'>[] {
     if (!opening || part.thickSlots > 1) return [];
     if (opening.height || part.brackets.length === 0) return [];
     const lost = outsidePorts(unit);
-    const useless =
-      part.kind === 'networkCard' ||
-      ((part.kind === 'controller' || part.kind === 'expander') &&
-        part.connectors.every((one) => one.side === 'outside'));
+    const useless = isForOutside(part);
     return [
       {
         severity: useless ? 'blocker' : 'caution',
@@ -139,11 +143,12 @@ export function bracketOff(situation: Situation): Found<'fits.bracketOff'>[] {
       ('brackets' in part.sheet ? part.sheet.brackets : undefined) ??
       ('brackets' in part.typical ? part.typical.brackets : []);
     if (part.brackets.length > 0 || own.length === 0) return [];
+    const isClosed = !openingOf(situation, unit)?.height;
     return [
       {
-        severity: 'note',
+        severity: isClosed && isForOutside(part) ? 'blocker' : 'note',
         at: [{ unit: unit.id }],
-        facts: { card: part.name, lost: openingOf(situation, unit)?.height ? 0 : outsidePorts(unit) },
+        facts: { card: part.name, lost: isClosed ? outsidePorts(unit) : 0 },
       },
     ];
   });

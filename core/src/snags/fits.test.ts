@@ -537,3 +537,19 @@ test('a bracket left off is an edit: the card goes in, a note says what holds it
     said(made, 'fits.opening'),
   );
 });
+
+test('the bracket taken off does not make a card useful whose sockets are outside', () => {
+  const made = rack(tweak('gable-24', { openings: [] })).add('skein-10', 1, { at: ['u4/pcie1'] });
+  expect(remedies(made, 'fits.opening').map(({ title }) => title)).not.toContainEqual(expect.stringMatching(/bracket/));
+  const off = made.edit({
+    type: 'change.add',
+    change: {
+      id: 'off',
+      kind: 'mod',
+      host: made.unit('skein-10'),
+      title: 'Bracket off',
+      effects: [{ do: 'bracketOff' }],
+    },
+  });
+  expect(said(off, 'fits.bracketOff')[0]).toMatch(/^blocker: /);
+});

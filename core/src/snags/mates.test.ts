@@ -184,3 +184,21 @@ describe('a picture to install with', () => {
     expect(find(fixture().add('gable-24').add('gannet-e8').add('shire-16'), 'mates.display')).toEqual([]);
   });
 });
+
+describe('modules that do not belong together', () => {
+  const board = () => fixture().add('gable-24').add('knot-x10').add('shire-16').add('crag-q8');
+  test('registered and unbuffered on one board block; one kind does not', () => {
+    const mixed = board().add('clew-r32', 2).add('clew-32e', 1);
+    expect(said(mixed, 'mates.memoryMixed')).toEqual([
+      expect.stringMatching(/^blocker: Clew 32 GB.* is registered, Clew 32 GB.* is not, and both are on Knot X10/),
+    ]);
+    expect(find(board().add('clew-r32', 3), 'mates.memoryMixed')).toEqual([]);
+    expect(firstRemedy(mixed, 'mates.memoryMixed').length).toBeGreaterThan(0);
+  });
+  test('two sizes are a note; one size is none', () => {
+    expect(said(board().add('clew-r32', 2).add('clew-r16', 1), 'mates.memoryUneven')).toEqual([
+      'note: Knot X10, used has modules of 16 and 32 GB.',
+    ]);
+    expect(find(board().add('clew-r32', 3), 'mates.memoryUneven')).toEqual([]);
+  });
+});

@@ -66,7 +66,46 @@ export function memoryRegistered(situation: Situation): Found<'mates.memoryRegis
           board: board.part.name,
           have: words(memory.registered),
           want: words(!memory.registered),
+          ddr5: memory.type === 'ddr5' ? 'yes' : '',
         },
+      },
+    ];
+  });
+}
+
+/** Modules in the slots of each board. */
+const modulesByBoard = (situation: Situation) =>
+  boardsOf(situation).map((board) => ({
+    board,
+    modules: ofKind(situation.units, 'memory').filter((unit) => spotOf(situation, unit)?.host === board.id),
+  }));
+
+/** Registered and unbuffered modules on one board. */
+export function memoryMixed(situation: Situation): Found<'mates.memoryMixed'>[] {
+  return modulesByBoard(situation).flatMap(({ board, modules }): Found<'mates.memoryMixed'>[] => {
+    const [registered, unbuffered] = [true, false].map((kind) => modules.find(({ part }) => part.registered === kind));
+    if (!registered || !unbuffered) return [];
+    return [
+      {
+        severity: 'blocker',
+        at: modules.map(({ id }) => ({ unit: id })),
+        because: [{ unit: board.id }],
+        facts: { board: board.part.name, registered: registered.part.name, unbuffered: unbuffered.part.name },
+      },
+    ];
+  });
+}
+
+/** Modules of several sizes on one board. */
+export function memoryUneven(situation: Situation): Found<'mates.memoryUneven'>[] {
+  return modulesByBoard(situation).flatMap(({ board, modules }): Found<'mates.memoryUneven'>[] => {
+    const sizes = [...new Set(modules.map(({ part }) => Math.round(part.capacityBytes / 1024 ** 3)))];
+    if (sizes.length < 2) return [];
+    return [
+      {
+        severity: 'note',
+        at: modules.map(({ id }) => ({ unit: id })),
+        facts: { board: board.part.name, sizes: sizes.sort((a, b) => a - b).join(' and ') },
       },
     ];
   });

@@ -4,6 +4,7 @@ import { boxStart12A } from '../figures/power/start';
 import { boxLoadW, supplyOf } from '../figures/power/wall';
 import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
 import { ofKind, type PlannedUnit } from '../machine/units';
+import { factOf } from '../parts/resolve';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { chainLimits, type ChainLimits, type Overload } from '../needs/chainLimits';
 import { plugInputs } from '../needs/plugInputs';
@@ -25,10 +26,19 @@ const suppliedBoxes = (situation: Situation) =>
 type Load = { readonly value: number; readonly lo: number; readonly hi: number };
 const ranged = (load: Quantity | null): Load | null => load && { value: load.value, ...rangeOfQuantity(load) };
 
-/** A load against a supply's limit: the likely value past it blocks, only the bad end past it cautions. */
+/** A limit of a supply: what its sheet says, and the kind end of it where that is typical. */
+type Limit = { readonly value: number; readonly atBest: number };
+/** A field of a supply as a limit; a rail never gives more than the whole supply does at its volts. */
+function limitOf(supply: Supply, field: 'ratedW' | 'rail12A'): Limit {
+  const { value, hi } = factOf(supply.part, field);
+  const most = field === 'rail12A' ? supply.part.ratedW / 12 : Infinity;
+  return { value: Math.min(value, most), atBest: Math.min(Math.max(value, hi), most) };
+}
+
+/** A load against a supply's limit: its low end past it blocks, its bad end past it cautions. */
 function loadFinding<F extends Facts>(
   load: Load | null | undefined,
-  limit: number,
+  { value: limit, atBest }: Limit,
   unit: 'A' | 'W',
   supply: Supply,
   others: readonly PlannedUnit[],
@@ -39,7 +49,7 @@ function loadFinding<F extends Facts>(
   if (hi <= limit) return [];
   return [
     {
-      severity: load.value > limit ? 'blocker' : 'caution',
+      severity: lo > atBest ? 'blocker' : 'caution',
       at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
       gap: { have: load.value, limit, gap: limit - load.value, unit, lo, hi },
       facts: { ...facts, supply: supply.part.name },
@@ -54,7 +64,7 @@ export function start12V(situation: Situation): Found<'powered.start12V'>[] {
     const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
     return loadFinding(
       alone ? situation.figures['power.start12A'] : ranged(boxStart12A(situation.context, box, new Ledger(false))),
-      supply.part.rail12A,
+      limitOf(supply, 'rail12A'),
       'A',
       supply,
       drives,
@@ -68,7 +78,7 @@ export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
   return suppliedBoxes(situation).flatMap(({ box, supply }) =>
     loadFinding(
       ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))),
-      supply.part.ratedW,
+      limitOf(supply, 'ratedW'),
       'W',
       supply,
       [],

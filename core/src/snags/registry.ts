@@ -37,10 +37,12 @@ import {
   display,
   memoryMates,
   memoryMax,
+  memoryMixed,
   memoryOrder,
   memoryPath,
   memoryRegistered,
   memorySlots,
+  memoryUneven,
   socket,
 } from './matesRules';
 import { plugLoad, plugsShort, railLoad, splitterLoad, start12V, supplyTotal, wireLoad } from './poweredRules';
@@ -102,6 +104,8 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'mates.memory': memoryMates,
   'mates.memorySlots': memorySlots,
   'mates.memoryRegistered': memoryRegistered,
+  'mates.memoryMixed': memoryMixed,
+  'mates.memoryUneven': memoryUneven,
   'mates.socket': socket,
   'mates.memoryMax': memoryMax,
   'mates.display': display,

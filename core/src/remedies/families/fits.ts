@@ -3,6 +3,7 @@ import { addItemEdit } from '../../build/newItem';
 import { isCard, ofKind, type PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
+import { isForOutside } from '../../snags/cardRules';
 import type { Proposal, Snag } from '../../snags/snag';
 import {
   about,
@@ -168,7 +169,7 @@ const onRisers = (base: Base, snag: Snag, catalogue: Catalogue): Proposal[] =>
 /** A card without its bracket goes behind a wall that has no opening for it. */
 const bracketsOff = (base: Base, snag: Snag): Proposal[] =>
   about(base, snag)
-    .filter((unit) => isCard(unit.part))
+    .filter((unit) => isCard(unit.part) && !isForOutside(unit.part))
     .map((unit) => ({
       edits: [
         {
@@ -291,7 +292,8 @@ export const FITS = {
     ...bracketsOff(base, snag),
     ...takeOut(about(base, snag)),
   ],
-  'fits.bracketOff': none,
+  'fits.bracketOff': (base, snag, catalogue) =>
+    snag.severity === 'blocker' ? [...moveCards(base, snag, catalogue), ...takeOut(about(base, snag))] : [],
   'fits.holes': (base, snag, catalogue) => [
     ...moveToFreeBays(base, about(base, snag)),
     ...adds(

@@ -1,7 +1,7 @@
 import type { Edit } from '../../build/edits';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
@@ -20,6 +20,30 @@ const memory: Propose = (base, snag, catalogue) => {
     part.capacityBytes >= want &&
     (board.part.memoryRegistered === 'may' || part.registered === (board.part.memoryRegistered === 'must'));
   return [...swaps(base, catalogue, unit, 'memory', fits), ...takeOut(about(base, snag))];
+};
+
+/** The modules of the kind there are fewer of, exchanged for as many of the other, or out. */
+const oneKind: Propose = (base, snag, catalogue) => {
+  const modules = about(base, snag).filter((unit) => isKind(unit, 'memory'));
+  const registered = modules.filter(({ part }) => part.registered);
+  const unbuffered = modules.filter(({ part }) => !part.registered);
+  const [few, many] = registered.length <= unbuffered.length ? [registered, unbuffered] : [unbuffered, registered];
+  const [one, like] = [few[0], many[0]];
+  if (!one || !like) return [];
+  return [
+    ...swaps(
+      base,
+      catalogue,
+      one,
+      'memory',
+      (part) =>
+        part.registered === like.part.registered &&
+        part.type === like.part.type &&
+        part.form === like.part.form &&
+        part.capacityBytes >= one.part.capacityBytes,
+    ),
+    ...takeOut(few),
+  ];
 };
 
 const socketOf = (base: Base) => ofKind(base.assessment.units, 'board')[0]?.part.socket ?? null;
@@ -131,6 +155,8 @@ export const MATES = {
   'mates.memory': memory,
   'mates.memorySlots': memory,
   'mates.memoryRegistered': memory,
+  'mates.memoryMixed': oneKind,
+  'mates.memoryUneven': none,
   'mates.sectors': (base, snag, catalogue) =>
     about(base, snag)
       .slice(0, 1)

@@ -4,7 +4,9 @@ import { mm, round, n, type WordsOf } from './wording';
 export type MatesFacts = {
   'mates.memory': { memory: string; board: string; have: string; want: string };
   'mates.memorySlots': { count: number; board: string; slots: number };
-  'mates.memoryRegistered': { memory: string; board: string; have: string; want: string };
+  'mates.memoryRegistered': { memory: string; board: string; have: string; want: string; ddr5: string };
+  'mates.memoryMixed': { board: string; registered: string; unbuffered: string };
+  'mates.memoryUneven': { board: string; sizes: string };
   'mates.socket': { part: string; have: string; board: string; want: string };
   'mates.memoryMax': { board: string; what: string };
   'mates.display': { processor: string; board: string; graphics: 'has' | 'has no' };
@@ -30,8 +32,20 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
   },
   'mates.memoryRegistered': {
     title: 'Registered memory',
-    what: (f) => `${f.memory} is in ${f.board}, which needs ${f.want} modules.`,
-    why: 'It goes in, but the machine will not start.',
+    what: (f) =>
+      `${f.memory} is in ${f.board}, which needs ${f.want} modules.` +
+      `${f.ddr5 ? ' With DDR5 it does not even go in.' : ''}`,
+    why: 'The machine will not start with it.',
+  },
+  'mates.memoryMixed': {
+    title: 'Registered and unbuffered together',
+    what: (f) => `${f.registered} is registered, ${f.unbuffered} is not, and both are on ${f.board}.`,
+    why: 'One board runs one kind: with both it does not start.',
+  },
+  'mates.memoryUneven': {
+    title: 'Modules of several sizes',
+    what: (f) => `${f.board} has modules of ${f.sizes} GB.`,
+    why: 'It runs; what has no equal partner is read over fewer channels.',
   },
   'mates.socket': {
     title: 'Socket of processor and cooler',
