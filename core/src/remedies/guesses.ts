@@ -198,6 +198,10 @@ export function moveToFreeBays(base: Base, units: readonly PlannedUnit[]): Propo
   return [{ edits, words: `Move ${nameAll(units)} to ${free[0]!.group.label.toLowerCase()}` }];
 }
 
+/** Whether any place of the machine takes a part, sockets of its board and cards among them. */
+export const findsPlace = (base: Base, part: Part) =>
+  base.assessment.units.some((unit) => spotsOf(unit.id, unit.part).some((spot) => !mismatch(part, spot)));
+
 export const mountable = (base: Base, part: Part) =>
   base.assessment.units.some(
     (unit) =>

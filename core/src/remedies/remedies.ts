@@ -36,6 +36,7 @@ export function* remediesFor(
   return shown
     .sort(
       (a, b) =>
+        harms(a) - harms(b) ||
         takesOut(a) - takesOut(b) ||
         a.blockersAfter - b.blockersAfter ||
         (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
@@ -44,6 +45,11 @@ export function* remediesFor(
     )
     .slice(0, MOST_REMEDIES);
 }
+
+/** What starves, burns or cooks something comes last, whatever it cures. */
+const harms = ({ causes, worsens }: Remedy) =>
+  [...causes, ...worsens].filter(({ code, severity }) => severity !== 'note' && /^(powered|cooled)\./.test(code))
+    .length;
 
 /** Giving a part up comes after everything that keeps it. */
 const takesOut = (remedy: Remedy) => Number(remedy.edits.some((edit) => edit.type === 'units.remove'));

@@ -4,7 +4,7 @@ import { needsRiser, openingAt } from '../geometry/clearance';
 import { linkMBps, PCI_MBPS } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById } from '../machine/units';
-import type { Part, PartOf } from '../parts/resolve';
+import { factOf, type Part, type PartOf } from '../parts/resolve';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
 import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
 import { drivesOn } from '../wiring/drivesOn';
@@ -336,4 +336,33 @@ export function chipsetUplink(situation: Situation): Found<'reaches.chipsetUplin
       facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen },
     },
   ];
+}
+
+/** W that a card may take from a slot, by the smaller of its own connector and the slot (PCI-SIG CEM). */
+function slotAllowanceW(lanes: number, height: 'full' | 'low'): number {
+  if (lanes === 1) return height === 'full' ? 25 : 10;
+  return lanes < 16 || height === 'low' ? 25 : 75;
+}
+
+/** A card without a plug of its own that draws more than its slot gives. */
+export function slotPower(situation: Situation): Found<'powered.slot'>[] {
+  const byId = unitsById(situation.units);
+  return seatedCards(situation).flatMap((unit): Found<'powered.slot'>[] => {
+    const { part } = unit;
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    if (group?.type !== 'slot' || part.bus !== 'pcie' || ('powerInputs' in part && part.powerInputs.length > 0))
+      return [];
+    const { value, lo, hi } = factOf(part, 'peakW');
+    const limit = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), part.height);
+    if (hi <= limit) return [];
+    return [
+      {
+        severity: lo > limit ? 'blocker' : 'caution',
+        at: [{ unit: unit.id }],
+        gap: { have: value, limit, gap: limit - value, unit: 'W', lo, hi },
+        facts: { card: part.name, slot: group.label },
+      },
+    ];
+  });
 }

@@ -1,4 +1,4 @@
-import { find, said, type Pair } from '../testing/rules';
+import { find, firstRemedy, said, type Pair } from '../testing/rules';
 import { cube, fixture, tweak } from '../testing/fixture';
 const withCell = (...extra: object[]) => tweak('wren-c8', { inTheBox: [{ sheet: 'shield-atx', count: 1 }, ...extra] });
 const PAIRS: readonly Pair[] = [
@@ -52,4 +52,29 @@ test('what is bought used comes without what was in its box, and costs it', () =
   expect(
     find(used.edit({ type: 'item.patch', item: item.id, patch: { deal: 'owned' } }), 'complete.smallParts'),
   ).toEqual([]);
+});
+
+describe('something to start from', () => {
+  test('four equal disks and nothing else is a caution; a module, a stick or a drive set to it is enough', () => {
+    expect(said(cube().add('barge-8', 4), 'complete.boot')).toEqual([
+      'caution: 4 drives for data, and none for the system to start from.',
+    ]);
+    expect(find(cube().add('barge-8', 4).add('reed-250'), 'complete.boot')).toEqual([]);
+    const made = cube().add('barge-8', 4);
+    const own = made.edit({ type: 'unit.role', unit: made.unit('barge-8'), role: 'boot' } as never);
+    expect(find(own, 'complete.boot')).toEqual([]);
+  });
+  test('its cure is a small module or stick that finds a socket', () => {
+    expect(firstRemedy(cube().add('barge-8', 4), 'complete.boot')[0]).toMatch(/^Add (Reed|Stickle|Minim)/);
+  });
+  test('of a machine without a supply it is not asked yet', () => {
+    const bare = fixture().add('larder-8').add('wren-c8').add('clew-16e').add('barge-8', 2);
+    expect(find(bare, 'complete.boot')).toEqual([]);
+  });
+});
+
+test('a controller that no drive hangs on is a note; one that carries them is none', () => {
+  const idle = cube().add('tern-8i').add('reed-250');
+  expect(said(idle, 'complete.idleCard')).toEqual(['note: Tern 8i carries no drive and draws about 9 W all the same.']);
+  expect(find(idle.add('barge-8', 8), 'complete.idleCard')).toEqual([]);
 });

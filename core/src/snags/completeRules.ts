@@ -5,7 +5,8 @@ import { isKind, ofKind, type PlannedUnit } from '../machine/units';
 import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
 import type { PartOf } from '../parts/resolve';
-import { boxAround, byPart, seatedBoard, type Situation } from './situation';
+import { drivesOn } from '../wiring/drivesOn';
+import { boardsOf, boxAround, byPart, isSeated, seatedBoard, type Situation } from './situation';
 import type { Found } from './words';
 
 /** Small parts that are in no box and not in the kit. */
@@ -148,4 +149,51 @@ export function uselessPorts(situation: Situation): Found<'complete.uselessPorts
         },
       ]
     : [];
+}
+
+/** Small drives that the system can be on, beside larger ones: M.2 modules, sticks, and flash of at most 1 TB. */
+function mayBoot(drive: PartOf<'drive'>, largest: number): boolean {
+  if (drive.capacityBytes > 1e12) return false;
+  return drive.size === 'm2' || drive.size === 'usb' || (drive.medium === 'flash' && drive.capacityBytes < largest);
+}
+
+const WHOLE = ['board', 'processor', 'memory', 'supply'] as const;
+
+/** Drives, and none among them to start from: neither one set to it by hand nor a small one beside the others. */
+export function bootDrive(situation: Situation): Found<'complete.boot'>[] {
+  const drives = ofKind(situation.units, 'drive');
+  // A machine that is not chosen yet is not asked what it starts from.
+  const kinds = new Set(situation.units.map(({ part }) => part.kind));
+  if (drives.length === 0 || !WHOLE.every((kind) => kinds.has(kind))) return [];
+  const largest = Math.max(...drives.map(({ part }) => part.capacityBytes));
+  const isBoot = (unit: (typeof drives)[number]) =>
+    unit.role === 'boot' || (unit.role === undefined && mayBoot(unit.part, largest));
+  if (drives.some(isBoot)) return [];
+  return [
+    {
+      severity: 'caution',
+      at: boardsOf(situation).map(({ id }) => ({ unit: id })),
+      facts: { drives: drives.length },
+    },
+  ];
+}
+
+/** Controllers and expanders in a slot that no drive hangs on, while all drives have their cables. */
+export function idleCard(situation: Situation): Found<'complete.idleCard'>[] {
+  const { units, layout, outcome } = situation;
+  if (ofKind(units, 'drive').length === 0 || outcome.unconnected.length > 0 || outcome.unplaced.length > 0) return [];
+  const used = new Set(
+    layout.wires.flatMap(({ host, device }) => [...host, ...device].map((end) => end.host as string)),
+  );
+  return units.flatMap((unit): Found<'complete.idleCard'>[] => {
+    if (!(isKind(unit, 'controller') || isKind(unit, 'expander')) || unit.builtIn || used.has(unit.id)) return [];
+    if (!isSeated(situation, unit) || drivesOn({ units, layout }, unit.id).length > 0) return [];
+    return [
+      {
+        severity: 'note',
+        at: [{ unit: unit.id }],
+        facts: { card: unit.part.name, watts: Math.round(unit.part.idleW) },
+      },
+    ];
+  });
 }

@@ -1,5 +1,5 @@
 import { find, said, tower, firstRemedy } from '../testing/rules';
-import { cube, tweak, type Fixture } from '../testing/fixture';
+import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 
 describe('12 V at the start', () => {
   const rail = (rail12A: number) => cube(tweak('ember-450s', { rail12A })).add('tern-8i').add('barge-12', 8);
@@ -220,5 +220,38 @@ describe('a supply sheet with little on it', () => {
         'powered.start12V',
       ),
     ).toEqual([]);
+  });
+});
+
+describe('watts from a slot', () => {
+  const card = (peakW: number, height: 'full' | 'low' = 'low') =>
+    tower(tweak('tern-8i', { peakW, height, brackets: ['full', 'low'] })).add('tern-8i');
+  test('an x8 card may take 25 W, whatever the slot', () => {
+    expect(said(card(40), 'powered.slot')).toEqual([
+      expect.stringMatching(/^blocker: Tern 8i draws 40 W from .*; it may take 25 W there, and has no plug\.$/),
+    ]);
+    expect(find(card(18), 'powered.slot')).toEqual([]);
+  });
+});
+
+describe('a UPS', () => {
+  const behind = (changes: Readonly<Record<string, unknown>>) =>
+    tower(tweak('sump-700', changes)).add('barge-8', 4).add('sump-700');
+  test('the peak past its W blocks, past its VA too; within both nothing is said', () => {
+    expect(said(behind({ ratedW: 60, ratedVa: 700 }), 'powered.ups')).toEqual([
+      expect.stringMatching(/^blocker: At its peak the machine takes \d+ W; Sump 700 gives 60 W\.$/),
+    ]);
+    expect(said(behind({ ratedW: 700, ratedVa: 60 }), 'powered.ups')[0]).toMatch(/VA; Sump 700 gives 60 VA\.$/);
+    expect(find(behind({ ratedW: 900, ratedVa: 1500 }), 'powered.ups')).toEqual([]);
+    expect(firstRemedy(behind({ ratedW: 60, ratedVa: 700 }), 'powered.ups')[0]).toMatch(/instead of Sump 700/);
+  });
+  test('more plugs than outlets is a caution', () => {
+    const twoPlugs = (outlets: number) =>
+      fixture(tweak('sump-700', { outlets, ratedW: 2000, ratedVa: 2000 }))
+        .add('gable-24')
+        .add('brazier-800')
+        .add('sump-700');
+    expect(said(twoPlugs(1), 'powered.outlets')).toEqual(['caution: 2 mains plugs here, and Sump 700 has 1 outlet.']);
+    expect(find(twoPlugs(2), 'powered.outlets')).toEqual([]);
   });
 });

@@ -8,8 +8,8 @@ import { SNAG_CODES, WORDS, wordsOf } from './words';
 test('every code has words and a rule, and none blocks a plain machine', () => {
   expect(Object.keys(RULES).sort()).toEqual([...SNAG_CODES].sort());
   for (const code of SNAG_CODES) expect(WORDS[code].why.length).toBeGreaterThan(10);
-  expect(cube().add('barge-8', 4).snags()).toEqual([]);
-  expect(tower550().add('barge-8', 4).snags()).toEqual([]);
+  expect(cube().add('stickle-250').add('barge-8', 4).snags()).toEqual([]);
+  expect(tower550().add('reed-250').add('barge-8', 4).snags()).toEqual([]);
 });
 
 test('docs/rules.md is what the registry says', () => {

@@ -9,8 +9,9 @@ import {
   chipsetUplink,
   laneBudget,
   m2Link,
+  slotPower,
 } from './cardRules';
-import { cableLength, frontUsb, smallParts, spareCables, uselessPorts } from './completeRules';
+import { bootDrive, cableLength, frontUsb, idleCard, smallParts, spareCables, uselessPorts } from './completeRules';
 import { cardsInStillAir, coolerCarries, drivesInStillAir, passiveCooler } from './cooledRules';
 import {
   boardInChassis,
@@ -48,6 +49,7 @@ import {
 import { plugLoad, plugsShort, railLoad, splitterLoad, start12V, supplyTotal, wireLoad } from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
 import { goesFirst, plugRoom } from './roomRules';
+import { upsCarries, upsOutlets } from './upsRules';
 import type { Situation } from './situation';
 import type { Finding } from './finding';
 import { placeName, type Snag } from './snag';
@@ -118,6 +120,8 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'mates.cableLength': cableLength,
   'complete.smallParts': smallParts,
   'complete.uselessPorts': uselessPorts,
+  'complete.boot': bootDrive,
+  'complete.idleCard': idleCard,
   'powered.plugs': plugsShort,
   'powered.total': supplyTotal,
   'powered.start12V': start12V,
@@ -125,6 +129,9 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'powered.splitters': splitterLoad,
   'powered.wires': wireLoad,
   'powered.rails': railLoad,
+  'powered.slot': slotPower,
+  'powered.ups': upsCarries,
+  'powered.outlets': upsOutlets,
   'cooled.cooler': coolerCarries,
   'cooled.passive': passiveCooler,
   'cooled.drives': drivesInStillAir,

@@ -2,11 +2,12 @@ import { boxOf, seatsOf } from '../../machine/hosts';
 import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { plugInputs } from '../../needs/plugInputs';
 import { adaptersHold, isSplittable, wireA } from '../../needs/splitters';
+import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
-import { about, listed, moveToFreeBays, mountable, takeOut } from '../guesses';
+import { about, listed, moveToFreeBays, mountable, swaps, takeOut } from '../guesses';
 import type { Base } from '../weigh';
-import { supply, addPart, type Propose, type Proposes } from './shared';
+import { supply, addPart, moveCards, type Propose, type Proposes } from './shared';
 
 const start12V: Propose = (base, snag, catalogue) =>
   supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue);
@@ -30,6 +31,16 @@ const drivesFedBy = (base: Base, snag: Snag): PlannedUnit[] => {
   return ofKind(units, 'drive').filter((unit) => hosts.has(unit.id) || hosts.has(layout.at[unit.id]?.spot.host ?? ''));
 };
 const splittersOut = (base: Base): Proposal[] => takeOut(ofKind(base.assessment.units, 'powerAdapter'));
+
+const otherUps = (
+  base: Base,
+  snag: Snag,
+  catalogue: Catalogue,
+  goes: (part: PartOf<'ups'>, now: PartOf<'ups'>) => boolean,
+): Proposal[] =>
+  about(base, snag).flatMap((unit) =>
+    isKind(unit, 'ups') ? swaps(base, catalogue, unit, 'ups', (part) => goes(part, unit.part)) : [],
+  );
 
 const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   const short = -(snag.gap?.gap ?? 0);
@@ -74,6 +85,11 @@ export const POWERED = {
     ...splittersOut(base),
   ],
   'powered.wires': supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other)),
+  'powered.slot': (base, snag, catalogue) => moveCards(base, snag, catalogue),
+  'powered.ups': (base, snag, catalogue) =>
+    otherUps(base, snag, catalogue, (part, now) => part.ratedW > now.ratedW || part.ratedVa > now.ratedVa),
+  'powered.outlets': (base, snag, catalogue) =>
+    otherUps(base, snag, catalogue, (part, now) => part.outlets > now.outlets),
   'powered.rails': supply(
     (base, other, now) =>
       other.rail5A >= now.rail5A &&

@@ -4,6 +4,8 @@ import { n, type WordsOf } from './wording';
 export type CompleteFacts = {
   'complete.smallParts': { count: number; parts: string };
   'complete.uselessPorts': { board: string; chassis: string; bays: number };
+  'complete.boot': { drives: number };
+  'complete.idleCard': { card: string; watts: number };
 };
 
 export const COMPLETE_WORDS: WordsOf<CompleteFacts> = {
@@ -18,5 +20,15 @@ export const COMPLETE_WORDS: WordsOf<CompleteFacts> = {
       `${f.board} has ${n(s.gap!.have, 'drive port')}; ${f.chassis} has ` +
       `${n(s.gap!.limit, 'bay')}: ${n(-s.gap!.gap, 'stays idle', 'stay idle')}.`,
     why: 'They were paid for; another chassis would use them.',
+  },
+  'complete.boot': {
+    title: 'Something to start from',
+    what: (f) => `${n(f.drives, 'drive')} for data, and none for the system to start from.`,
+    why: 'On a drive of the pool it is lost with it, and in the way of every exchange.',
+  },
+  'complete.idleCard': {
+    title: 'A card with nothing on it',
+    what: (f) => `${f.card} carries no drive and draws about ${f.watts} W all the same.`,
+    why: 'It takes a slot, costs money, and often keeps the processor from its deepest rest.',
   },
 };

@@ -13,6 +13,9 @@ export type PoweredFacts = {
   'powered.splitters': OnRail & { drives: number };
   'powered.wires': OnRail & { supply: string; drives: number };
   'powered.rails': { supply: string; rail: string; when: string };
+  'powered.slot': { card: string; slot: string };
+  'powered.ups': { ups: string; unit: string };
+  'powered.outlets': { ups: string };
 };
 
 export const POWERED_WORDS: WordsOf<PoweredFacts> = {
@@ -74,6 +77,27 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!).toFixed(1)} ${s.gap!.unit} on ${f.rail}; ` +
       `${f.supply} gives ${round(s.gap!.limit)} ${s.gap!.unit}.`,
     why: 'The supply shuts down, or the voltage sags and drives drop out.',
+  },
+  'powered.slot': {
+    title: 'Watts from a slot',
+    what: (f, s) =>
+      `${f.card} ${s.severity === 'blocker' ? 'draws' : 'may draw'} ` +
+      `${round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} W from ${f.slot}; it may take ` +
+      `${s.gap!.limit} W there, and has no plug.`,
+    why: 'The board shuts down, or its traces get hot.',
+  },
+  'powered.ups': {
+    title: 'What the UPS carries',
+    what: (f, s) =>
+      `At its peak the machine ${s.severity === 'blocker' ? 'takes' : 'may take'} ` +
+      `${Math.round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} ${f.unit}; ` +
+      `${f.ups} gives ${round(s.gap!.limit)} ${f.unit}.`,
+    why: 'Past that it drops the load at the very moment it is there for.',
+  },
+  'powered.outlets': {
+    title: 'Outlets of the UPS',
+    what: (f, s) => `${n(s.gap!.have, 'mains plug')} here, and ${f.ups} has ${n(s.gap!.limit, 'outlet')}.`,
+    why: 'What is plugged in elsewhere goes off with the mains.',
   },
 };
 

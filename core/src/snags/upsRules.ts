@@ -1,0 +1,59 @@
+import { ofKind } from '../machine/units';
+import type { Situation } from './situation';
+import type { Found } from './words';
+
+const upsOf = (situation: Situation) => ofKind(situation.units, 'ups');
+const nameOf = (all: ReturnType<typeof upsOf>): string =>
+  all.length === 1 ? all[0]!.part.name : `${all.length} UPS together`;
+
+/** The machine's peak at the wall against what its UPS gives, in W and in VA: each supply by its power factor. */
+export function upsCarries(situation: Situation): Found<'powered.ups'>[] {
+  const all = upsOf(situation);
+  const peak = situation.figures['power.peakWallW'];
+  if (all.length === 0 || !peak) return [];
+  const factor = Math.min(1, ...ofKind(situation.units, 'supply').map(({ part }) => part.powerFactorFull));
+  const sides = [
+    ['W', 1, all.reduce((sum, { part }) => sum + part.ratedW, 0)],
+    ['VA', 1 / factor, all.reduce((sum, { part }) => sum + part.ratedVa, 0)],
+  ] as const;
+  return sides
+    .flatMap(([unit, times, limit]): Found<'powered.ups'>[] =>
+      peak.hi * times > limit
+        ? [
+            {
+              severity: peak.lo * times > limit ? 'blocker' : 'caution',
+              at: all.map(({ id }) => ({ unit: id })),
+              gap: {
+                have: peak.value * times,
+                limit,
+                gap: limit - peak.value * times,
+                unit,
+                lo: peak.lo * times,
+                hi: peak.hi * times,
+              },
+              facts: { ups: nameOf(all), unit },
+            },
+          ]
+        : [],
+    )
+    .slice(0, 1);
+}
+
+/** Mains plugs of the machine against the outlets of its UPS: one for each module of a supply, and each outside box. */
+export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
+  const all = upsOf(situation);
+  if (all.length === 0) return [];
+  const have =
+    ofKind(situation.units, 'supply').reduce((sum, { part }) => sum + part.modules, 0) +
+    ofKind(situation.units, 'enclosure').length;
+  const limit = all.reduce((sum, { part }) => sum + part.outlets, 0);
+  if (have <= limit) return [];
+  return [
+    {
+      severity: 'caution',
+      at: all.map(({ id }) => ({ unit: id })),
+      gap: { have, limit, gap: limit - have, unit: 'outlets' },
+      facts: { ups: nameOf(all) },
+    },
+  ];
+}
