@@ -113,7 +113,14 @@ export function createAssessor(): Assessor {
   );
   const figureStage = createFigureStage();
   const ruleStage = memoLast(
-    (context: FigureContext, outcome: Outcome, figures: Figures, brief: Build['brief'], cables: CableNeeds) =>
+    (
+      context: FigureContext,
+      outcome: Outcome,
+      figures: Figures,
+      brief: Build['brief'],
+      pool: Build['pool'],
+      cables: CableNeeds,
+    ) =>
       findSnags({
         units: context.units,
         layout: context.layout,
@@ -121,6 +128,7 @@ export function createAssessor(): Assessor {
         context,
         figures,
         brief,
+        pool,
         cables,
         small: context.small,
       }),
@@ -149,7 +157,7 @@ export function createAssessor(): Assessor {
     assess(build) {
       const { units, placed, needs, small, context, full } = prepare(build);
       const figures = figureStage(full);
-      const snags = ruleStage(context, placed.outcome, figures, build.brief, needs);
+      const snags = ruleStage(context, placed.outcome, figures, build.brief, build.pool, needs);
       const open = openStage(units, placed.layout);
       return {
         status: statusOf(units, snags, open),

@@ -68,6 +68,7 @@ const identity = {
   /** The series a part belongs to; capacities or lengths of one series share it. */
   family: z.string().min(1).max(LIMITS.nameCharacters).optional(),
   price: moneySchema.optional(),
+  massG: z.number().positive().max(100_000).optional(),
   builtIn: z.array(builtInSchema).max(16).optional(),
   inTheBox: z
     .array(z.strictObject({ sheet: sheetIdSchema, count: z.int().min(1).max(100) }))
@@ -101,6 +102,7 @@ type SheetIdentity = {
   readonly name: string;
   readonly family?: string;
   readonly price?: Money;
+  readonly massG?: number;
   readonly builtIn?: readonly BuiltIn[];
   readonly inTheBox?: readonly { readonly sheet: z.infer<typeof sheetIdSchema>; readonly count: number }[];
   readonly from?: Readonly<Record<string, Source>>;

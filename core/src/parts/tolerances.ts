@@ -7,6 +7,7 @@ const EXACT: Tolerance = { absolute: { stated: 0, measured: 0, typical: 0 } };
 const LENGTH: Tolerance = { absolute: { stated: 0.5, measured: 1, typical: 3 } };
 const PHYSICAL: Tolerance = { share: { stated: 0.08, measured: 0.03, typical: 0.25 } };
 const SOUND: Tolerance = { absolute: { stated: 2, measured: 1, typical: 4 } };
+const MASS: Tolerance = { share: { stated: 0.02, measured: 0.01, typical: 0.25 } };
 const PRICE: Tolerance = { share: { stated: 0, measured: 0, typical: 0.25 } };
 
 /** The unit stands at the end of a field's name, so the name tells its tolerance and its unit. */
@@ -24,6 +25,7 @@ const BY_SUFFIX: readonly (readonly [RegExp, Tolerance, string])[] = [
   [/Bytes$/, EXACT, 'B'],
   [/[rR]pm$/, EXACT, 'rpm'],
   [/C$/, EXACT, '°C'],
+  [/massG$/, MASS, 'g'],
   [/MBps$/, EXACT, 'MB/s'],
   [/Pct$/, EXACT, '%'],
   [/S$/, EXACT, 's'],

@@ -7,6 +7,7 @@ import { MATES } from './families/mates';
 import { POWERED } from './families/powered';
 import { COOLED } from './families/cooled';
 import { COMPLETE } from './families/complete';
+import { LASTS } from './families/lasts';
 import { WITHIN } from './families/within';
 import type { Propose } from './families/shared';
 import type { Base } from './weigh';
@@ -19,6 +20,7 @@ const PROPOSE: { readonly [C in SnagCode]: Propose<C> } = {
   ...POWERED,
   ...COOLED,
   ...COMPLETE,
+  ...LASTS,
   ...WITHIN,
 };
 

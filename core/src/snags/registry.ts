@@ -25,6 +25,7 @@ import {
   supplyLength,
 } from './fitsRules';
 import { coolerBase, driveHoles, fixedBays, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
+import { aloneForPool, pastRatedBays, shingledInParity, unprotectedCache, wornDrives } from './lastsRules';
 import {
   largestDrive,
   mostDevices,
@@ -57,6 +58,7 @@ import { SNAG_CODES, type Found, type SnagCode } from './words';
 import {
   growthWithinBrief,
   idleWithinBrief,
+  liftedByTwo,
   moneyWithinBrief,
   mustHaves,
   networkWithinBrief,
@@ -136,10 +138,16 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'cooled.passive': passiveCooler,
   'cooled.drives': drivesInStillAir,
   'cooled.card': cardsInStillAir,
+  'lasts.shingled': shingledInParity,
+  'lasts.ratedBays': pastRatedBays,
+  'lasts.worn': wornDrives,
+  'lasts.alone': aloneForPool,
+  'lasts.writeBack': unprotectedCache,
   'within.money': moneyWithinBrief,
   'within.idle': idleWithinBrief,
   'within.peak': peakWithinBrief,
   'within.size': sizeWithinBrief,
+  'within.lift': liftedByTwo,
   'within.rackUnits': rackUnitsWithinBrief,
   'within.growth': growthWithinBrief,
   'within.network': networkWithinBrief,

@@ -7,6 +7,7 @@ const FAMILIES: Readonly<Record<string, string>> = {
   powered: 'Powered',
   cooled: 'Cooled',
   complete: 'Complete',
+  lasts: 'Lasts',
   within: 'Within the brief',
 };
 

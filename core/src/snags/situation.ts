@@ -17,6 +17,7 @@ export type Situation = {
   readonly context: FigureContext;
   readonly figures: Figures;
   readonly brief: Build['brief'];
+  readonly pool: Build['pool'];
   readonly cables: CableNeeds;
   readonly small: readonly SmallNeed[];
 };

@@ -44,10 +44,26 @@ describe('within the brief', () => {
     ['maxDepthMm', 329, 330],
     ['maxWidthMm', 225, 226],
     ['maxHeightMm', 239, 240],
-    ['maxMassG', 4549, 4550],
   ] as const)('%s: %d is too little, %d is enough', (field, less, enough) => {
     expect(find(wishing(cube(), { [field]: less }), 'within.size').map((snag) => snag.severity)).toEqual(['caution']);
     expect(find(wishing(cube(), { [field]: enough }), 'within.size')).toEqual([]);
+  });
+  test('the filled machine is weighed, not the empty chassis: four disks of 720 g stated, by hand', () => {
+    // 4.55 kg of chassis, 4 × 0.72 kg of disks, and what the rest typically weighs: 1.3 to 3.5 kg.
+    const filled = cube(tweak('barge-12', { massG: 720 })).add('barge-12', 4);
+    const weighs = (maxMassG: number, place: 'desk' | 'rack' = 'desk') =>
+      said(wishing(filled, { maxMassG }, place === 'rack' ? { place } : undefined), 'within.size');
+    expect(weighs(6_000)[0]).toMatch(/^caution: Filled, Larder 8 weighs about \d+ kg, could be \d+; at most 6 kg\.$/);
+    expect(weighs(6_000, 'rack')[0]).toMatch(/^blocker: /);
+    expect(weighs(13_000)).toEqual([]);
+  });
+  test('past 25 kg two people lift it; below nobody says so', () => {
+    const disks = (count: number) =>
+      fixture(tweak('gable-24', { massG: 16_000 }))
+        .add('gable-24')
+        .add('barge-12', count);
+    expect(said(disks(24), 'within.lift')[0]).toMatch(/^note: Filled, Gable 24 weighs about 3\d kg\.$/);
+    expect(find(disks(4), 'within.lift')).toEqual([]);
   });
   test('in a rack the depth blocks, the height does not', () => {
     const rack = (brief: Build['brief']) =>

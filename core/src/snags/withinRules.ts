@@ -3,6 +3,7 @@ import { minorPerMajor } from '../parts/currency';
 import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
 import { soundSources } from '../figures/sound/ear';
+import { filledMassG } from '../figures/weight';
 import { ofKind } from '../machine/units';
 import { chassisOf, type Situation } from './situation';
 import type { Facts, Finding, Place } from './finding';
@@ -88,19 +89,35 @@ export function moneyWithinBrief(situation: Situation): Found<'within.money'>[] 
   );
 }
 
-/** Outer size and empty weight against the room there is. In a rack, depth, width and weight are hard limits. */
+/**
+ * Outer size and the weight of the filled machine against the room there is. In a rack, depth, width and weight are hard
+ * limits.
+ */
 export function sizeWithinBrief(situation: Situation): Found<'within.size'>[] {
   const { brief, context } = situation;
   const rack = context.site.place === 'rack';
   return chassisOf(situation).flatMap((unit): Found<'within.size'>[] => {
     const { part } = unit;
+    const mass = filledMassG(context, unit);
     const sides = [
       ['deep', part.depthMm, brief.maxDepthMm, 'mm', rack],
       ['wide', part.widthMm, brief.maxWidthMm, 'mm', rack],
       ['high', part.heightMm, brief.maxHeightMm, 'mm', false],
-      ['heavy', part.massG / 1000, brief.maxMassG === undefined ? undefined : brief.maxMassG / 1000, 'kg', rack],
     ] as const;
-    return sides.flatMap(([side, have, limit, of, hard]): Found<'within.size'>[] =>
+    const limitKg = brief.maxMassG === undefined ? Infinity : brief.maxMassG / 1000;
+    const [have, lo, hi] = [mass.value / 1000, mass.lo / 1000, mass.hi / 1000];
+    const heavy: Found<'within.size'>[] =
+      hi > limitKg
+        ? [
+            {
+              severity: rack && lo > limitKg ? 'blocker' : 'caution',
+              at: [{ unit: unit.id }],
+              gap: { have, limit: limitKg, gap: limitKg - have, unit: 'kg', lo, hi },
+              facts: { chassis: part.name, side: 'heavy' },
+            },
+          ]
+        : [];
+    const large = sides.flatMap(([side, have, limit, of, hard]): Found<'within.size'>[] =>
       limit !== undefined && have > limit
         ? [
             {
@@ -112,6 +129,28 @@ export function sizeWithinBrief(situation: Situation): Found<'within.size'>[] {
           ]
         : [],
     );
+    return [...large, ...heavy];
+  });
+}
+
+/** What two people lift together (ISO 11228-1: 25 kg for one man at best). */
+const ONE_PERSON_KG = 25;
+
+/** A filled machine that one person should not lift alone. */
+export function liftedByTwo(situation: Situation): Found<'within.lift'>[] {
+  return chassisOf(situation).flatMap((unit): Found<'within.lift'>[] => {
+    const { value, lo, hi } = filledMassG(situation.context, unit);
+    const kg = value / 1000;
+    return kg > ONE_PERSON_KG
+      ? [
+          {
+            severity: 'note',
+            at: [{ unit: unit.id }],
+            gap: { have: kg, limit: ONE_PERSON_KG, gap: ONE_PERSON_KG - kg, unit: 'kg', lo: lo / 1000, hi: hi / 1000 },
+            facts: { chassis: unit.part.name },
+          },
+        ]
+      : [];
   });
 }
 

@@ -5,11 +5,19 @@ import { MATES_WORDS, type MatesFacts } from './words/mates';
 import { COMPLETE_WORDS, type CompleteFacts } from './words/complete';
 import { POWERED_WORDS, type PoweredFacts } from './words/powered';
 import { COOLED_WORDS, type CooledFacts } from './words/cooled';
+import { LASTS_WORDS, type LastsFacts } from './words/lasts';
 import { WITHIN_WORDS, type WithinFacts } from './words/within';
 import type { Words } from './words/wording';
 
 /** What the findings of each code say besides their gap. */
-type FactsByCode = FitsFacts & ReachesFacts & MatesFacts & CompleteFacts & PoweredFacts & CooledFacts & WithinFacts;
+type FactsByCode = FitsFacts &
+  ReachesFacts &
+  MatesFacts &
+  CompleteFacts &
+  PoweredFacts &
+  CooledFacts &
+  LastsFacts &
+  WithinFacts;
 export type SnagCode = keyof FactsByCode;
 /** A finding of one code, or of several: a fact that code does not have does not compile. */
 export type Found<C extends SnagCode> = C extends SnagCode ? Finding<FactsByCode[C]> : never;
@@ -22,6 +30,7 @@ export const WORDS: { readonly [C in SnagCode]: Words<FactsByCode[C]> } = {
   ...COMPLETE_WORDS,
   ...POWERED_WORDS,
   ...COOLED_WORDS,
+  ...LASTS_WORDS,
   ...WITHIN_WORDS,
 };
 

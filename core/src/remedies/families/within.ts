@@ -146,6 +146,7 @@ export const WITHIN = {
       .flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part))),
   'within.peak': () => [],
   'within.size': smallerChassis,
+  'within.lift': () => [],
   'within.rackUnits': smallerChassis,
   'within.growth': (base, _snag, catalogue) => addControllers(base, catalogue),
   'within.network': (base, snag, catalogue) =>

@@ -8,6 +8,7 @@ export type WithinFacts = {
   'within.idle': Record<never, never>;
   'within.peak': Record<never, never>;
   'within.size': { chassis: string; side: string };
+  'within.lift': { chassis: string };
   'within.rackUnits': { chassis: string; units: number };
   'within.growth': { now: number; more: number; bays: number; ports: number };
   'within.network': Record<never, never>;
@@ -35,9 +36,15 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
     title: 'Size and weight against the room there is',
     what: (f, s) =>
       s.gap!.unit === 'kg'
-        ? `${f.chassis} weighs ${round(s.gap!.have)} kg empty; at most ${round(s.gap!.limit)} kg.`
+        ? `Filled, ${f.chassis} weighs about ${Math.round(s.gap!.have)} kg, could be ${Math.round(s.gap!.hi!)}; ` +
+          `at most ${round(s.gap!.limit)} kg.`
         : `${f.chassis} is ${mm(-s.gap!.gap)} too ${f.side}: ${mm(s.gap!.have)}, room for ${mm(s.gap!.limit)}.`,
     why: 'It does not go where it is to stand.',
+  },
+  'within.lift': {
+    title: 'Lifting the machine',
+    what: (f, s) => `Filled, ${f.chassis} weighs about ${Math.round(s.gap!.have)} kg.`,
+    why: 'Two people lift it, or the drives go in after it stands.',
   },
   'within.rackUnits': {
     title: 'Rack units',
