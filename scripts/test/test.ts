@@ -1,4 +1,5 @@
 /** Every check and test, one after another; ends with what took how long and one line that counts them. */
+import { availableParallelism } from 'node:os';
 import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { run, runJest, slowestFiles, type Count } from './runJest';
@@ -21,11 +22,22 @@ const check =
   async (): Promise<Count> =>
     (await run('node', [command, ...args])) === 0 ? ONE_PASSED : ONE_FAILED;
 
-for (const part of ['core', 'server', 'web', 'scripts', 'e2e'])
-  await step(`types of ${part}`, check('node_modules/typescript/bin/tsc', '-p', part));
-await step('lint', check('node_modules/eslint/bin/eslint.js', '.'));
-await step('format', check('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'));
-await step('unused exports', check('node_modules/knip/bin/knip.js', '--no-progress'));
+/** Checks that read the same files and nothing else, as many at a time as there are processors. */
+const checks: (readonly [name: string, ...command: string[]])[] = [
+  ['lint', 'node_modules/eslint/bin/eslint.js', '.'],
+  ...['web', 'core', 'server', 'scripts', 'e2e'].map(
+    (part) => [`types of ${part}`, 'node_modules/typescript/bin/tsc', '-p', part] as const,
+  ),
+  ['format', 'node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+  ['unused exports', 'node_modules/knip/bin/knip.js', '--no-progress'],
+];
+const line = async (): Promise<void> => {
+  for (let next = checks.shift(); next; next = checks.shift()) {
+    const [name, command, ...args] = next;
+    await step(name, check(command!, ...args));
+  }
+};
+await Promise.all(Array.from({ length: Math.min(2, availableParallelism()) }, line));
 await step('core, demo and web', () => runJest(['core', 'demo', 'web']));
 await step('server', () => withDatabase((database) => runJest(['server'], { DATABASE_URL: database.url })));
 await step('starts', startFaults);

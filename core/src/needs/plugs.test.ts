@@ -14,11 +14,11 @@ const balance = (made: Fixture, box = 0) => {
   );
 };
 
-test('the cube: a cage of two plugs however full, a bare roof drive one each', () => {
+test('the cube: a cage of four plugs however full, a bare roof drive one each', () => {
   // Ember 450 SFX: two chains of four SATA plugs.
   expect(balance(cube())['sata-power']).toBeUndefined();
-  expect(balance(cube().add('barge-8', 1))['sata-power']).toEqual([2, 8, 0]);
-  expect(balance(cube().add('tern-8i').add('barge-8', 8).add('pike-960', 3))['sata-power']).toEqual([5, 8, 0]);
+  expect(balance(cube().add('barge-8', 1))['sata-power']).toEqual([4, 8, 0]);
+  expect(balance(cube().add('tern-8i').add('barge-8', 8).add('pike-960', 3))['sata-power']).toEqual([7, 8, 0]);
 });
 
 test('a board’s inputs, and a 4-pin fed by half an 8-pin', () => {
@@ -74,7 +74,7 @@ test('an adapter is used only where it helps, and takes a plug of its kind', () 
     catalogue,
   );
   const made = cube(short).add('barge-8', 1);
-  expect(balance(made)['sata-power']).toEqual([2, 0, 2]);
-  expect(balance(made.add('yoke-2'))['sata-power']).toEqual([2, 2, 0]);
-  expect(balance(made.add('yoke-2', 2))['sata-power']).toEqual([2, 2, 0]);
+  expect(balance(made)['sata-power']).toEqual([4, 0, 4]);
+  expect(balance(made.add('yoke-2'))['sata-power']).toEqual([4, 2, 2]);
+  expect(balance(made.add('yoke-2', 2))['sata-power']).toEqual([4, 2, 2]);
 });

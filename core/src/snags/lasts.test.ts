@@ -40,7 +40,7 @@ test('drives that have run for more than five years, or are called doubtful', ()
   expect(said(owned({ deal: 'owned', hours: 52_000 }), 'lasts.worn')).toEqual([
     'caution: 2 × Barge 8 TB have run 52,000 hours.',
   ]);
-  expect(said(owned({ deal: 'owned', condition: 'doubtful' }), 'lasts.worn')[0]).toMatch(/called doubtful\.$/);
+  expect(said(owned({ deal: 'owned', condition: 'doubtful' }), 'lasts.worn')[0]).toMatch(/are marked doubtful\.$/);
   expect(find(owned({ deal: 'owned', hours: 20_000 }), 'lasts.worn')).toEqual([]);
 });
 

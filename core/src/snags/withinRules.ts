@@ -90,8 +90,8 @@ export function moneyWithinBrief(situation: Situation): Found<'within.money'>[] 
 }
 
 /**
- * Outer size and the weight of the filled machine against the room there is. In a rack, depth, width and weight are hard
- * limits.
+ * Outer size and the weight of the filled machine against the room there is. In a rack, depth, width and weight are
+ * hard limits.
  */
 export function sizeWithinBrief(situation: Situation): Found<'within.size'>[] {
   const { brief, context } = situation;

@@ -37,7 +37,7 @@ export type Room = {
 };
 
 /** So many drives (`counts`) wish so many MB/s each (`wishMBps`, least first), less `apart` of them, over `mbPerS`. */
-export type Asking = {
+type Asking = {
   readonly wishMBps: readonly number[];
   readonly counts: readonly number[];
   readonly apart: number;
