@@ -1,23 +1,13 @@
+import { readFileSync } from 'node:fs';
 import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 const noFrameworks = ['react', 'react-*', 'express', 'sequelize', 'node:*', '@reduxjs/*', '@inch-tower/*'];
 
-/** Rooms of the core in their order: each imports from those before it alone. */
-const ROOMS = [
-  ['parts'],
-  ['build'],
-  ['machine'],
-  ['geometry', 'links'],
-  ['solve'],
-  ['needs'],
-  ['wiring', 'figures'],
-  ['snags'],
-  ['assess', 'open', 'card'],
-  ['remedies', 'bill'],
-  ['stock'],
-];
+/** The core's rooms: each imports from those before it alone, and those of one rank do not know each other. */
+const ROOMS = JSON.parse(readFileSync('core/rooms.json', 'utf8'));
+
 const coreRules = (rooms) => ({
   'no-restricted-imports': [
     'error',

@@ -27,7 +27,8 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
       f.hours > 0
         ? `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`} ${f.count === 1 ? 'has' : 'have'} run ` +
           `${f.hours.toLocaleString('en-GB')} hours.`
-        : `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`} ${f.count === 1 ? 'is' : 'are'} marked ${f.condition}.`,
+        : `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`} ` +
+          `${f.count === 1 ? 'is' : 'are'} marked ${f.condition}.`,
     why: 'Old drives fail sooner, and those of one age together: a second copy and a spare at hand.',
   },
   'lasts.alone': {
