@@ -1,3 +1,4 @@
+import { memoLast } from '../memoLast';
 import { boxesOf } from '../figures/boxes';
 import { railA } from '../figures/power/rails';
 import { boxStart12A } from '../figures/power/start';
@@ -111,8 +112,11 @@ export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
   );
 }
 
-/** Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging. */
-function chains(situation: Situation) {
+/**
+ * Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging:
+ * reckoned once for the rules that ask.
+ */
+const chains = memoLast((situation: Situation) => {
   const { units, layout, context } = situation;
   return suppliedBoxes(situation).flatMap(({ box, supply }) => {
     const within = (unit: PlannedUnit) => boxOf(unit.id, seatsOf(layout), units) === box;
@@ -132,7 +136,7 @@ function chains(situation: Situation) {
     };
     return [{ supply, together, certain, likely, atMost }];
   });
-}
+});
 type Chains = ReturnType<typeof chains>[number];
 
 const drivesOf = (inputs: Overload['inputs']): readonly PlannedUnit[] => [
