@@ -43,10 +43,12 @@ export function chainLimits(
   startsTogether: boolean,
 ): ChainLimits {
   const own = inputs.filter(({ plug }) => isSplittable(plug));
-  const loads = loadsOf(own, end, startsTogether);
+  const byInput = new Map<PlugInput, readonly PlugLoad[]>();
+  for (const input of own) byInput.set(input, loadsOf([input], end, startsTogether, own));
+  const loads = [...byInput.values()].flat();
   return {
     plugs: own.flatMap((input) => {
-      const load = loadsOf([input], end, startsTogether, own)[0];
+      const load = byInput.get(input)?.[0];
       return load
         ? RAILS.flatMap(([rail, name]) => {
             const carriesA = PLUG_A[load.plug] ?? Infinity;

@@ -183,21 +183,38 @@ export function loadsOf(
   startsTogether = true,
   all: readonly PlugInput[] = inputs,
 ): PlugLoad[] {
+  const known = new Map<PartOf<'drive'>, ReturnType<typeof driveA>>();
   return inputs.flatMap((input) => {
     const ownA = input.feeds.reduce((sum, { part }) => sum + factOf(part, 'peakW')[end] / VOLTS, 0);
     const share = 1 / all.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
-    const most = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') =>
-      input.drives.reduce((sum, { part }) => {
-        const start = startsTogether || end === 'hi' ? Math.max(0, ...part.spinUp.map((step) => step[rail])) : 0;
-        return sum + Math.max(factOf(part, 'spinUp', start, `spinUp.${rail}`)[end], factOf(part, busy)[end]);
-      }, 0);
-    const load = (): PlugLoad => ({
+    let [disks, a12, a5] = [0, ownA, 0];
+    for (const { part } of input.drives) {
+      let drive = known.get(part);
+      if (!drive) known.set(part, (drive = driveA(part, end, startsTogether)));
+      disks += Number(part.medium === 'disk');
+      a12 += drive.a12;
+      a5 += drive.a5;
+    }
+    const load: PlugLoad = {
       plug: input.plug,
-      disks: input.drives.filter(({ part }) => part.medium === 'disk').length * share,
-      a12: (most('a12', 'busy12A') + ownA) * share,
-      a5: most('a5', 'busy5A') * share,
+      disks: disks * share,
+      a12: a12 * share,
+      a5: a5 * share,
       isSplit: false,
-    });
-    return Array.from({ length: input.count }, load);
+    };
+    return Array.from({ length: input.count }, () => ({ ...load }));
   });
+}
+
+/** What one drive takes on its rails, A: the larger of its start and its work. */
+function driveA(
+  part: PartOf<'drive'>,
+  end: End,
+  startsTogether: boolean,
+): { readonly a12: number; readonly a5: number } {
+  const most = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') => {
+    const start = startsTogether || end === 'hi' ? Math.max(0, ...part.spinUp.map((step) => step[rail])) : 0;
+    return Math.max(factOf(part, 'spinUp', start, `spinUp.${rail}`)[end], factOf(part, busy)[end]);
+  };
+  return { a12: most('a12', 'busy12A'), a5: most('a5', 'busy5A') };
 }
