@@ -28,8 +28,9 @@ const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
 onDraftChanged((id) => store.dispatch(showSaving(id)));
-// What this page alone has is not closed away without asking.
 settleFor(store);
+// What waits for the worker goes to the desk before the page does; what this page alone has is not closed away without
+// asking.
 addEventListener('pagehide', flushEdits);
 addEventListener('beforeunload', (event) => {
   flushEdits();

@@ -1,7 +1,7 @@
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
-import { AT_START, isSplittable, loadsOf, PLUG_A, wireA, type End, type PlugLoad } from './splitters';
+import { AT_START, isSplittable, loadsOf, plugsOn, PLUG_A, wireA, type End, type PlugLoad } from './splitters';
 
 /** A rail by its volts; the two that drives draw from. */
 type DriveRail = '12 V' | '5 V';
@@ -97,19 +97,14 @@ function onSplitters(
   end: End,
 ): Overload | null {
   const wanting = loads.filter(({ plug }) => plug === 'sata-power');
-  const plugsOf = (kind: PlugKind) =>
-    supply.cables.reduce(
-      (sum, cable) => sum + cable.count * (cable.plugs.find(({ plug }) => plug === kind)?.count ?? 0),
-      0,
-    );
-  const own = plugsOf('sata-power') + boardPlugs;
+  const own = plugsOn(supply, 'sata-power') + boardPlugs;
   if (wanting.length <= own) return null;
   const capsOf = (takes: PlugKind) =>
     adapters
       .filter((one) => one.takes === takes && one.gives.some(({ plug }) => plug === 'sata-power'))
       .map((one) => Math.min(factOf(one, 'ratedA')[KINDER[end]], PLUG_A[takes]!))
       .sort((a, b) => b - a);
-  const others = capsOf('peripheral').slice(0, plugsOf('peripheral'));
+  const others = capsOf('peripheral').slice(0, plugsOn(supply, 'peripheral'));
   const onOwn = capsOf('sata-power');
   if (others.length + onOwn.length === 0) return null;
   let least: Overload | null = null;

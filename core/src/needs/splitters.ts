@@ -6,6 +6,13 @@ import type { PlugInput } from './plugInputs';
 const SPLITTABLE: ReadonlySet<PlugKind> = new Set(['sata-power', 'peripheral']);
 export const isSplittable = (plug: PlugKind): boolean => SPLITTABLE.has(plug);
 
+/** Plugs of a kind on all cables of a supply. */
+export const plugsOn = ({ cables }: PartOf<'supply'>, plug: string): number =>
+  cables.reduce(
+    (sum, cable) => sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === plug ? one.count : 0), 0),
+    0,
+  );
+
 /** Good practice: so many spinning disks on a cable that has a splitter in it. */
 const MOST_DISKS = 4;
 /** What a plug carries a rail, A: three 1.5 A pins (SATA 3.x), or one 4-pin contact. */
@@ -105,10 +112,7 @@ function hangOn(
 ): readonly (readonly PlugLoad[])[] | null {
   const hung = adapters.map((): PlugLoad[] => []);
   for (const plug of new Set(adapters.flatMap((adapter) => adapter.gives.map((one) => one.plug)))) {
-    const own = supply.cables.reduce(
-      (sum, cable) => sum + cable.count * (cable.plugs.find((one) => one.plug === plug)?.count ?? 0),
-      0,
-    );
+    const own = plugsOn(supply, plug);
     const taken = adapters.filter((adapter) => adapter.takes === plug).length;
     for (const load of loads.filter((one) => one.plug === plug).slice(Math.max(0, own - taken))) {
       const open = adapters.flatMap((adapter, i) =>

@@ -102,8 +102,10 @@ export function createSettling(ports: SettlingPorts) {
   };
   const advanceUnsolved = (id: string, line: Line, rev: number): void => {
     const step = makeStep(line.base.build, line.waiting[0]!.edits);
-    if (step.ok) advance(id, line, step, rev, 'unsolved');
-    else line.waiting.shift();
+    if (step.ok) return advance(id, line, step, rev, 'unsolved');
+    ports.refused(id, step.words);
+    line.waiting.shift()!.shown(false);
+    line.tip = onTop(id, line);
   };
   const close = (id: string, line: Line): void => {
     lines.delete(id);

@@ -54,22 +54,26 @@ export async function searchIn<T>(
     mine.has = build;
     void mine.remote.open(build, rev);
   }
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let settled = (): void => undefined;
   const late = new Promise<'late'>((resolve) => {
     const end = (): void => {
       mine.worker.terminate();
       if (searching === mine) searching = null;
       resolve('late');
     };
-    timer = setTimeout(end, SEARCH_MS);
-    mine.worker.addEventListener('error', end, { once: true });
+    const timer = setTimeout(end, SEARCH_MS);
+    mine.worker.addEventListener('error', end);
+    settled = () => {
+      clearTimeout(timer);
+      mine.worker.removeEventListener('error', end);
+    };
   });
   try {
     return await Promise.race([ask(mine.remote), late]);
   } catch {
     return 'late';
   } finally {
-    clearTimeout(timer);
+    settled();
   }
 }
 

@@ -50,7 +50,9 @@ export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): 
     return { when, amps: rangedOf(ledger.sum(when, 'A', [...own, others])) };
   });
   const { momentsS, at } = currents(context, box, rail);
-  if (momentsS.length === 0) return loads;
+  const idle = linesOf('idle');
+  // Nothing starts on this rail: what idles there draws during the start of the others too.
+  if (momentsS.length === 0) return [...loads, { when: 'At the start', amps: loads[0]!.amps }];
   const most = Math.max(...momentsS.map((second) => together(at(second))));
   const worst = at(momentsS.find((second) => together(at(second)) === most)!);
   const starting = ledger.sum(
@@ -64,7 +66,8 @@ export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): 
           : ledger.fact(drive.part, 'idle5A'),
       ),
   );
-  const rest = ampsOf(linesOf('idle').filter((line) => line.of.part.kind !== 'drive'));
+  // An M.2 module has no start: it is on 3.3 V all the while.
+  const rest = ampsOf(idle.filter(({ of }) => of.part.kind !== 'drive' || (rail === '3.3 V' && of.part.size === 'm2')));
   return [...loads, { when: 'At the start', amps: rangedOf(ledger.sum('At the start', 'A', [starting, rest])) }];
 }
 

@@ -1,7 +1,7 @@
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { plugInputs } from '../../needs/plugInputs';
-import { adaptersHold, isSplittable, wireA } from '../../needs/splitters';
+import { adaptersHold, isSplittable, plugsOn, wireA } from '../../needs/splitters';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
@@ -12,12 +12,6 @@ import { supply, addPart, moveCards, type Propose, type Proposes } from './share
 const start12V: Propose = (base, snag, catalogue) =>
   supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue);
 
-/** Plugs of a kind on all cables of a supply. */
-const count = (part: PartOf<'supply'>, plug: string): number =>
-  part.cables.reduce(
-    (sum, cable) => sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === plug ? one.count : 0), 0),
-    0,
-  );
 /** A that the drive cables of a supply carry together. */
 const cableA = (part: PartOf<'supply'>): number =>
   part.cables
@@ -62,7 +56,7 @@ const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   const { plug } = snag.facts;
   return [
     ...splitters,
-    ...supply((_base, other, now) => count(other, plug) > count(now, plug) && mountable(base, other))(
+    ...supply((_base, other, now) => plugsOn(other, plug) > plugsOn(now, plug) && mountable(base, other))(
       base,
       snag,
       catalogue,
@@ -77,11 +71,9 @@ export const POWERED = {
   'powered.start12V': start12V,
   'powered.plugLoad': (base, snag) => moveToFreeBays(base, drivesFedBy(base, snag)),
   'powered.splitters': (base, snag, catalogue) => [
-    ...supply((_base, other, now) => count(other, 'sata-power') > count(now, 'sata-power') && mountable(base, other))(
-      base,
-      snag,
-      catalogue,
-    ),
+    ...supply(
+      (_base, other, now) => plugsOn(other, 'sata-power') > plugsOn(now, 'sata-power') && mountable(base, other),
+    )(base, snag, catalogue),
     ...splittersOut(base),
   ],
   'powered.wires': supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other)),
