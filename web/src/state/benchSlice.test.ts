@@ -62,12 +62,12 @@ test('what the desk says of saving is copied, and nothing else is touched', () =
   expect([state.save, state.unsaved, state.trouble?.kind, state.past.length]).toEqual(['stale', 1, 'stale', 1]);
 });
 
-test('an edit drawn before it is settled is not called saved, and makes the figures old', () => {
+test('an edit drawn before it is settled waits, and makes the figures old', () => {
   const opened = reduce(start(), bench.viewed(view(1)));
-  const ahead = reduce(opened, bench.ahead(shown('C', 2)));
-  expect([ahead.build?.name, ahead.save, ahead.view?.rev === ahead.rev, ahead.past.length]).toEqual([
+  const ahead = reduce(reduce(opened, bench.waits(true)), bench.ahead(shown('C', 2)));
+  expect([ahead.build?.name, ahead.isWaiting, ahead.view?.rev === ahead.rev, ahead.past.length]).toEqual([
     'C',
-    'saving',
+    true,
     false,
     0,
   ]);

@@ -15,6 +15,8 @@ export type BenchState = SaveFacts & {
   readonly past: readonly HistoryStep[];
   readonly future: readonly HistoryStep[];
   readonly rev: number;
+  /** Edits wait to be settled: none of them is on its way to the server yet. */
+  readonly isWaiting: boolean;
   readonly view: BenchView | null;
   /** The view before the last change, for saying what it did. */
   readonly before: BenchView | null;
@@ -31,6 +33,7 @@ const initialState: BenchState = {
   past: [],
   future: [],
   rev: 0,
+  isWaiting: false,
   view: null,
   before: null,
   unworked: null,
@@ -63,7 +66,8 @@ export const benchSlice = createSlice({
       opening: 'ready' as const,
     }),
     /** Edits as they were made, while it is worked out where things go: what is new lies on the table. */
-    ahead: (state, { payload }: PayloadAction<Shown>) => ({ ...state, ...payload, save: 'saving' as const }),
+    ahead: (state, { payload }: PayloadAction<Shown>) => ({ ...state, ...payload }),
+    waits: (state, { payload }: PayloadAction<boolean>) => ({ ...state, isWaiting: payload }),
     edited: (state, { payload }: PayloadAction<Shown & { step: HistoryStep }>) => ({
       ...state,
       build: payload.build,

@@ -28,6 +28,7 @@ const settling = createSettling({
     const timer = setTimeout(work, ms);
     return () => clearTimeout(timer);
   },
+  waits: (id, isWaiting) => page?.dispatch(waitsOf(id, isWaiting)),
 });
 /** The page whose machines are settled: told once at its start. */
 export const settleFor = (shown: NonNullable<typeof page>): void => {
@@ -58,6 +59,11 @@ const refusedOf =
   (id: string, words: string): Thunk =>
   (dispatch, getState) => {
     if (isShown(getState(), id)) dispatch(bench.refused(`${words} Nothing was changed.`));
+  };
+const waitsOf =
+  (id: string, isWaiting: boolean): Thunk =>
+  (dispatch, getState) => {
+    if (isShown(getState(), id)) dispatch(bench.waits(isWaiting));
   };
 const aheadOf =
   (id: string, build: Build): Thunk =>

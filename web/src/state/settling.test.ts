@@ -15,6 +15,7 @@ function bench(start: Build, settled: typeof commit = commit) {
     said: [] as string[],
     made: [] as Made[],
     waits: [] as (() => void)[],
+    isWaiting: false,
   };
   const settling = createSettling({
     settle: (from, edits) =>
@@ -33,6 +34,7 @@ function bench(start: Build, settled: typeof commit = commit) {
       page.waits.push(work);
       return () => undefined;
     },
+    waits: (_id, isWaiting) => (page.isWaiting = isWaiting),
   });
   const take = (...edits: Edit[]) => settling.take('b', page.shown, edits);
   const answer = async (how: 'settled' | 'silent' = 'settled') => {
@@ -60,8 +62,11 @@ test('what moves something is shown settled, and nothing before', async () => {
   const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0]!.id;
   const taken = take({ type: 'units.remove', units: [unit] });
   expect(page.made).toHaveLength(0);
+  // From the very moment it is made: what is shown must not be called saved.
+  expect(page.isWaiting).toBe(true);
   await answer();
   expect(await taken).toBe(true);
+  expect(page.isWaiting).toBe(false);
   const whole = commit(rack(), [{ type: 'units.remove', units: [unit] }]) as Step;
   expect(page.shown.build).toEqual(whole.build);
   expect(page.made[0]).toMatchObject({ by: 'worker', last: true });

@@ -14,6 +14,8 @@ export type SettlingPorts = {
   /** Shows edits as they were made, before they are settled. */
   readonly ahead: (id: string, build: Build) => void;
   readonly later: (ms: number, work: () => void) => () => void;
+  /** Whether edits of a machine wait: while they do, what is shown as saved is not all that was done. */
+  readonly waits: (id: string, isWaiting: boolean) => void;
 };
 export type Known = { readonly build: Build; readonly rev: number };
 export type Made = {
@@ -109,6 +111,7 @@ export function createSettling(ports: SettlingPorts) {
   };
   const close = (id: string, line: Line): void => {
     lines.delete(id);
+    ports.waits(id, false);
     for (const done of line.idle) done();
   };
 
@@ -136,6 +139,7 @@ export function createSettling(ports: SettlingPorts) {
         }
         const fresh: Line = { base: shown, waiting: [waiting], tip: made.build, isAhead: false, idle: [] };
         lines.set(id, fresh);
+        ports.waits(id, true);
         if (drivesIn(made.build) > LARGE_DRIVES) showAhead(id, fresh);
         else ports.later(AHEAD_AFTER_MS, () => showAhead(id, fresh));
         void run(id, fresh);

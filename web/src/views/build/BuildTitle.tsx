@@ -23,7 +23,7 @@ type Props = {
 
 /** The name with its status, the views of the machine, undo and redo, and the saved state in words. */
 export function BuildTitle({ onHelp, onNamed }: Props) {
-  const { past, future, save, view, build, unworked } = useAppSelector((state) => state.bench);
+  const { past, future, save, isWaiting, view, build, unworked } = useAppSelector((state) => state.bench);
   const dispatch = useAppDispatch();
   // What is selected stays so from view to view.
   const sel = useSearchParams()[0].get('sel');
@@ -73,7 +73,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
         </button>
       </span>
       <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">
-        {SAVE_WORDS[save]}
+        {SAVE_WORDS[isWaiting && (save === 'saved' || save === 'kept') ? 'saving' : save]}
       </span>
       <GiveOut />
       {onHelp && (
