@@ -42,7 +42,7 @@ const roomRules = ROOMS.flatMap((rank, i) =>
 const notTheServer = ['express', 'sequelize', '@inch-tower/server', '*/server/*'];
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '.data/**', 'test-results/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join, relative } from 'node:path';
 
 export type Count = { readonly passed: number; readonly failed: number };
@@ -29,6 +30,8 @@ export async function runJest(projects: readonly string[], env: NodeJS.ProcessEn
       `--outputFile=${file}`,
       '--silent',
       '--forceExit',
+      // One less would be taken by itself: nothing else runs beside the tests.
+      `--maxWorkers=${availableParallelism()}`,
     ],
     env,
   );

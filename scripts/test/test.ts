@@ -24,10 +24,8 @@ const check =
 
 /** Checks that read the same files and nothing else, as many at a time as there are processors. */
 const checks: (readonly [name: string, ...command: string[]])[] = [
+  ['types', 'node_modules/typescript/bin/tsc', '-b', 'web', 'scripts', 'e2e'],
   ['lint', 'node_modules/eslint/bin/eslint.js', '.'],
-  ...['web', 'core', 'server', 'scripts', 'e2e'].map(
-    (part) => [`types of ${part}`, 'node_modules/typescript/bin/tsc', '-p', part] as const,
-  ),
   ['format', 'node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
   ['unused exports', 'node_modules/knip/bin/knip.js', '--no-progress'],
 ];
