@@ -257,7 +257,6 @@ describe('the demo builds', () => {
     expect({ snags: snags.map(({ code, severity }) => `${severity} ${code}`), status }).toEqual({
       snags: [
         'caution fits.rackDepth',
-        'note reaches.m2Link',
         'note complete.smallParts',
         'note complete.idleCard',
         'note within.lift',

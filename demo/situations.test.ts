@@ -26,7 +26,7 @@ const sentences = (build: Build) =>
 const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
   'lock-keepers-box': [
     /caution fits\.opening: Dunlin 2 PCI: .* only without its bracket, and 1 outside port cannot be used/,
-    /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 300 MB\/s it could give/,
+    /reaches\.slotLink: 1 drive on Dunlin 2 PCI has the PCI bus: 100 MB\/s for the 110 MB\/s it could give/,
     /powered\.plugs: SATA power plugs: 3 wanted, Clinker 400 Flex has 2\. Splitters are needed/,
     /note fits\.goesFirst: 1 memory module of Sprig I2 goes in first: Clinker 400 Flex lies over it\./,
   ],
@@ -48,7 +48,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /fits\.supplyScrews: Ember 450 SFX goes into .* no screw points/,
   ],
   'reel-room': [
-    /caution reaches\.cardUplink: 24 drives on Tern 24i long could give 14,400 MB\/s; its (link|chip)/,
+    /caution reaches\.cardUplink: 24 drives on Tern 24i long could give 12,480 MB\/s; its (link|chip)/,
     /blocker fits\.cardLength: Tern 24i long is 3 mm too long: 315 mm, room for 312 mm to the fan wall/,
   ],
   'gauge-house': [
@@ -61,7 +61,6 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
   rescue: [/complete\.smallParts: Also needed: slide rails/],
   weighbridge: [
     /fits\.coolerBase: The base of Crag Q6 is 44 mm; the heat spreader of Shire X12, used is 52 mm/,
-    /reaches\.m2Link: Stickle 500 GB NVMe \(generation 4, x4\) is in M\.2 socket 1 at generation 3/,
     /complete\.smallParts: Also needed: coin cell, I\/O shield/,
     /mates\.frontUsb/,
   ],

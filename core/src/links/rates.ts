@@ -1,3 +1,4 @@
+import type { CardPart } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import type { Protocol } from '../parts/vocabulary';
 
@@ -16,8 +17,8 @@ const USB_MBPS: readonly (readonly [gbPerS: number, mbPerS: number])[] = [
   [5, 430],
   [0, 38],
 ];
-/** No disk gives more than a link of 3 Gb/s carries. */
-const DISK_MBPS = 300;
+/** Payload of an Ethernet port, MB/s a Gb/s. */
+const ETHERNET_MBPS = 117.7;
 
 /** What one lane carries: 8b/10b coding up to 24 Gb/s for SATA and SAS, the tables above for the others. */
 export function laneMBps(protocol: Protocol, gbPerLane: number): number {
@@ -26,11 +27,29 @@ export function laneMBps(protocol: Protocol, gbPerLane: number): number {
   return gbPerLane * 100;
 }
 
-/** What a drive would like of its link: all of it, of a disk no more than its platters give. */
-export function wishMBps(drive: PartOf<'drive'>): number {
-  const link =
-    drive.interface === 'nvme'
-      ? drive.lanes * (PCIE_LANE_MBPS[drive.pcieGen ?? 3] ?? 0)
-      : laneMBps(drive.interface, drive.gbPerLane) * (drive.interface === 'usb' ? 1 : drive.lanes);
-  return drive.medium === 'disk' ? Math.min(DISK_MBPS, link) : link;
+const linkOf = (drive: PartOf<'drive'>): number =>
+  drive.interface === 'nvme'
+    ? drive.lanes * (PCIE_LANE_MBPS[drive.pcieGen ?? 3] ?? 0)
+    : laneMBps(drive.interface, drive.gbPerLane) * (drive.interface === 'usb' ? 1 : drive.lanes);
+
+/** What a drive asks of its link, MB/s: what its sheet says it gives in a row, never more than the link carries. */
+export const wishMBps = (drive: PartOf<'drive'>): number => Math.min(drive.sequentialMBps, linkOf(drive));
+
+/** No disk gives more than a link of 3 Gb/s carries. */
+const DISK_MBPS = 300;
+/**
+ * What the wiring deals a drive as: all of its link, of a disk what the quickest give. By their sheets drives would be
+ * of many more kinds, and which cable is best hardly ever hangs on that.
+ */
+export const dealtMBps = (drive: PartOf<'drive'>): number =>
+  drive.medium === 'disk' ? Math.min(DISK_MBPS, linkOf(drive)) : linkOf(drive);
+
+/** What a card would like of its slot, MB/s before payload: its whole link, of a network card what its ports carry. */
+export function cardWishMBps(part: CardPart): number {
+  const link = part.lanes * (PCIE_LANE_MBPS[part.gen] ?? 0);
+  if (part.kind !== 'networkCard') return link;
+  return Math.round(Math.min(link, networkMBps(part.networkPorts) / PCIE_PAYLOAD));
 }
+/** What network ports carry together, MB/s. */
+export const networkMBps = (ports: PartOf<'networkCard'>['networkPorts']): number =>
+  ports.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);

@@ -194,7 +194,7 @@ export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
           facts,
         },
       ];
-    if (need !== null && carries < need * 0.98 && carries < linkMBps(part.lanes, part.gen))
+    if (need !== null && carries < need * NEARLY && carries < linkMBps(part.lanes, part.gen))
       return [
         {
           severity: 'caution',
@@ -248,7 +248,10 @@ export function cardUplink(situation: Situation): Found<'reaches.cardUplink'>[] 
   });
 }
 
-/** M.2 modules whose socket is slower than they are. */
+/** Less than all by so little is not felt. */
+const NEARLY = 0.98;
+
+/** M.2 modules whose socket carries less than they give. */
 export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
@@ -259,8 +262,9 @@ export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
     if (group?.type !== 'm2' || part.interface !== 'nvme') return [];
     const gen = Math.min(part.pcieGen ?? 3, genAt(situation.units, situation.layout)(spot!));
     const have = Math.min(part.lanes, lanes(spot!));
-    const [carries, own] = [linkMBps(have, gen), linkMBps(part.lanes, part.pcieGen ?? 3)];
-    if (carries >= own) return [];
+    const carries = linkMBps(have, gen);
+    const own = Math.min(linkMBps(part.lanes, part.pcieGen ?? 3), part.sequentialMBps);
+    if (carries >= own * NEARLY) return [];
     return [
       {
         severity: unit.role !== 'boot' && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note',

@@ -7,7 +7,7 @@ import { cableKindById } from '../links/cableKinds';
 import { mismatch } from '../machine/accepts';
 import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../links/ports';
 import type { Problem } from '../solve/problem';
-import { laneMBps, PCIE_LANE_MBPS, wishMBps } from '../links/rates';
+import { cardWishMBps, laneMBps, PCIE_LANE_MBPS, dealtMBps } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
 import { liveWires, wireServing, type LiveWire } from '../links/unconnected';
 import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
@@ -97,7 +97,7 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
     sum.mbLost += Math.max(
       0,
       Math.round(
-        wishMBps(demand.drive) -
+        dealtMBps(demand.drive) -
           lanes * laneMBps(protocolOf(demand.drive), shared ? behind : Math.min(port.gbPerLane, behind)),
       ),
     );
@@ -227,7 +227,7 @@ function linkLoss(
     return Math.max(
       0,
       Math.round(
-        wishMBps(part) -
+        dealtMBps(part) -
           lanesAt(spot!) * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, ...gensDown(spot!, layout, byId))]!,
       ),
     );
@@ -241,7 +241,7 @@ function linkLoss(
     return 0;
   return Math.max(
     0,
-    part.lanes * PCIE_LANE_MBPS[part.gen]! -
+    cardWishMBps(part) -
       Math.min(part.lanes, lanesAt(spot!)) * PCIE_LANE_MBPS[Math.min(part.gen, ...gensDown(spot!, layout, byId))]!,
   );
 }
@@ -264,7 +264,7 @@ function pastUplinks(
   byId: ReadonlyMap<string, PlannedUnit>,
 ): number {
   const wishes = (of: (one: Served) => boolean) =>
-    served.filter(of).reduce((sum, { demand }) => sum + wishMBps(demand.drive), 0);
+    served.filter(of).reduce((sum, { demand }) => sum + dealtMBps(demand.drive), 0);
   let lost = 0;
   const groups = new Set(
     served.flatMap(({ demand }) =>

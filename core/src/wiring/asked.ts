@@ -1,13 +1,11 @@
 import { genAt, lanesAt } from '../solve/checkLayout';
-import { linkMBps, wishMBps } from '../links/rates';
+import { linkMBps, networkMBps, wishMBps } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../machine/units';
 import { drivesOn, type Laid } from './drivesOn';
 
 export type CardUnit = PlannedUnit & { readonly part: CardPart };
 
-/** Payload of an Ethernet port, MB/s a Gb/s. */
-const ETHERNET_MBPS = 117.7;
 /** What the drives on a board or card could give, MB/s. */
 export const wishesOn = (laid: Laid, host: string): number =>
   drivesOn(laid, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
@@ -22,8 +20,7 @@ export function needOf(laid: Laid, { id, part }: CardUnit): number | null {
       (sum, unit) => sum + (laid.layout.at[unit.id]?.spot.host === id ? wishMBps(unit.part) : 0),
       0,
     );
-  if (part.kind === 'networkCard')
-    return part.networkPorts.reduce((sum, one) => sum + one.count * one.gbPerS * ETHERNET_MBPS, 0);
+  if (part.kind === 'networkCard') return networkMBps(part.networkPorts);
   return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(laid, id)) : null;
 }
 

@@ -23,7 +23,10 @@ export function moduleRow(
     name: unit.part.name,
     socket: group.label,
     carriesMBps: socketLink(unit, spot, byId, links).mbPerS,
-    asksMBps: unit.part.interface === 'nvme' ? linkMBps(unit.part.lanes, unit.part.pcieGen ?? 3) : wishMBps(unit.part),
+    asksMBps:
+      unit.part.interface === 'nvme'
+        ? Math.min(linkMBps(unit.part.lanes, unit.part.pcieGen ?? 3), wishMBps(unit.part))
+        : wishMBps(unit.part),
   };
 }
 

@@ -37,7 +37,7 @@ test('a cable carries its lanes at the slower end, and asks what its drives coul
   const [row] = wiring(rack())
     .hosts.flatMap(({ cables }) => cables)
     .filter(({ drives }) => drives.length === 4);
-  expect([row!.carriesMBps, row!.asksMBps]).toEqual([4 * 600, 4 * 300]);
+  expect([row!.carriesMBps, row!.asksMBps]).toEqual([4 * 600, 4 * 180]);
   const bare = wiring(tower().add('barge-8', 2)).hosts[0]!.cables;
   expect(bare.map(({ carriesMBps }) => carriesMBps)).toEqual([600, 600]);
 });
@@ -65,7 +65,7 @@ test('a module in a socket of the board is a row of its own, on what owns the so
   expect(module).toMatchObject({
     cables: [],
     link: { rate: 'x4 gen 3', mbPerS: 3428, uplink: false },
-    modules: [{ carriesMBps: 3428, asksMBps: 6852 }],
+    modules: [{ carriesMBps: 3428, asksMBps: 3400 }],
   });
   const owners = hosts.filter(({ link }) => link && !link.uplink).map(({ link }) => link!.owner);
   expect(owners).toEqual([...owners].sort());
@@ -73,7 +73,7 @@ test('a module in a socket of the board is a row of its own, on what owns the so
 
 test('a module that has its whole link is not short of it', () => {
   const [module] = wiring(cube().add('stickle-500', 1, { at: ['u4/m2a'] })).hosts.flatMap(({ modules }) => modules);
-  expect([module!.carriesMBps, module!.asksMBps]).toEqual([6852, 6852]);
+  expect([module!.carriesMBps, module!.asksMBps]).toEqual([6852, 3400]);
 });
 
 test('modules on a carrier stand with their card; a SATA module has one link of its own', () => {

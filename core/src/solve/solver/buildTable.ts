@@ -13,7 +13,7 @@ import {
   type SeatOf,
   type Target,
 } from '../../links/ports';
-import { laneMBps, wishMBps } from '../../links/rates';
+import { laneMBps, dealtMBps } from '../../links/rates';
 import type { PartOf } from '../../parts/resolve';
 import { refsOf } from '../../machine/spots';
 import { isKind, unitsById, type PlannedUnit } from '../../machine/units';
@@ -276,7 +276,7 @@ function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[], fir
   for (const unit of drives) {
     const mark =
       `${protocolOf(unit.part)}|${outOf(unit)}|${unit.role === 'boot'}|` +
-      `${wishMBps(unit.part)}|${shapes.map((shape) => shape.takes(unit)).join('')}|` +
+      `${dealtMBps(unit.part)}|${shapes.map((shape) => shape.takes(unit)).join('')}|` +
       `${firm.portOf.get(endName(unit)) ?? ''}`;
     const like = byMark.get(mark);
     if (like) like.push(unit);
@@ -285,7 +285,7 @@ function classDrives(drives: readonly DriveUnit[], shapes: readonly Shape[], fir
   return [...byMark.values()].map((units) => ({
     units,
     protocol: protocolOf(units[0]!.part),
-    wishMBps: wishMBps(units[0]!.part),
+    wishMBps: dealtMBps(units[0]!.part),
     rank: rankOf(units[0]!),
     out: outOf(units[0]!),
     loose: looseOf(units[0]!),

@@ -3,7 +3,7 @@ import { limitFor, needsRiser } from '../../geometry/clearance';
 import { boxAmong } from '../../machine/hosts';
 import { mismatch } from '../../machine/accepts';
 import { protocolOf, wallBefore } from '../../links/ports';
-import { PCIE_LANE_MBPS, wishMBps } from '../../links/rates';
+import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { spotsOf, type SpotGroup } from '../../machine/spots';
 import { lanesLeft, type Uses } from '../../links/laneSharing';
 import { isCard, isKind, unitsById, type PlannedUnit } from '../../machine/units';
@@ -433,7 +433,7 @@ class CardSearch {
     if (part.kind === 'drive') {
       const lost =
         part.interface === 'nvme' && group.type === 'm2'
-          ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!))
+          ? Math.max(0, Math.round(dealtMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!))
           : 0;
       return lost * MB_LOST + (unit.role === 'boot' && !isKind(host, 'board') ? BOOT_OFF_BOARD : 0);
     }
@@ -447,11 +447,7 @@ class CardSearch {
     )
       return 0;
     return (
-      MB_LOST *
-      Math.max(
-        0,
-        part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!,
-      )
+      MB_LOST * Math.max(0, cardWishMBps(part) - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!)
     );
   }
 

@@ -4,7 +4,7 @@ import type { Connector } from '../../parts/connector';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import { cableKindById, CABLE_KINDS, type CableKind } from '../../links/cableKinds';
 import { driveConnector, protocolOf, wallBefore } from '../../links/ports';
-import { laneMBps, wishMBps } from '../../links/rates';
+import { laneMBps, dealtMBps } from '../../links/rates';
 import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import { rankOf } from '../reckon';
@@ -35,7 +35,7 @@ const lossOf = (drive: Drive, gbPerLane: number, lanes: number) =>
   Math.max(
     0,
     Math.round(
-      wishMBps(drive.part) -
+      dealtMBps(drive.part) -
         laneMBps(protocolOf(drive.part), gbPerLane) *
           (drive.part.interface === 'nvme' ? Math.min(drive.part.lanes, lanes) : 1),
     ),
@@ -497,9 +497,9 @@ class CableWriter {
             drive,
             yes,
             mine[0]!.port,
-            Math.max(0, wishMBps(drive.part) - laneMBps(protocolOf(drive.part), backplane.gbPerLane)),
+            Math.max(0, dealtMBps(drive.part) - laneMBps(protocolOf(drive.part), backplane.gbPerLane)),
           );
-          reached.push([yes, wishMBps(drive.part)]);
+          reached.push([yes, dealtMBps(drive.part)]);
           return yes;
         },
       );
@@ -575,7 +575,7 @@ class CableWriter {
   private carried(unit: PlannedUnit, carries: readonly Term[]): void {
     const asked = this.chances
       .filter(({ port }) => port.unit === unit)
-      .map(({ drive, yes }): Term => [yes, wishMBps(drive.part)]);
+      .map(({ drive, yes }): Term => [yes, dealtMBps(drive.part)]);
     if (asked.length > 0) this.over(asked, carries);
   }
 

@@ -3,7 +3,7 @@ import { boxAmong } from '../../machine/hosts';
 import { limitFor, needsRiser } from '../../geometry/clearance';
 import { mismatch } from '../../machine/accepts';
 import { protocolOf } from '../../links/ports';
-import { PCIE_LANE_MBPS, wishMBps } from '../../links/rates';
+import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
 import { hasPlaces, isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import { rankOf, wishesIn } from '../reckon';
@@ -235,7 +235,7 @@ const shareOf = (ways: readonly string[], lanes: number, nth: number): number =>
 function linkLoss({ unit: { part }, group }: Option, lanes: number, gen: number): number {
   if (part.kind === 'drive')
     return part.interface === 'nvme' && group.type === 'm2'
-      ? Math.max(0, Math.round(wishMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!))
+      ? Math.max(0, Math.round(dealtMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!))
       : 0;
   if (
     !isCard(part) ||
@@ -245,10 +245,7 @@ function linkLoss({ unit: { part }, group }: Option, lanes: number, gen: number)
     group.type !== 'slot'
   )
     return 0;
-  return Math.max(
-    0,
-    part.lanes * PCIE_LANE_MBPS[part.gen]! - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!,
-  );
+  return Math.max(0, cardWishMBps(part) - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!);
 }
 
 /** Millimetres, brackets, and boot modules that are not on the board. */
