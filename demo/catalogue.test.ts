@@ -106,7 +106,9 @@ const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
     within(`${part.id} busy A × V against W`, share(part.busyW, part.busy12A, part.busy5A), 0.85, 1.15);
   },
   supply: (part) => {
-    within(`${part.id} 12 V against W`, (part.rail12A * 12) / part.ratedW, 0.85, 1.15);
+    // A brick of another voltage has no rail of 12 V.
+    if (part.outV !== undefined) within(`${part.id} volts`, part.outV, 5, 54);
+    if (part.rail12A > 0) within(`${part.id} 12 V against W`, (part.rail12A * 12) / part.ratedW, 0.85, 1.15);
     for (const point of part.efficiency) within(`${part.id} efficiency`, point.pct, 75, 97);
     within(`${part.id} length`, part.lengthMm, 80, 220);
     if (part.price) within(`${part.id} price a W`, part.price.minor / 100 / part.ratedW, 0.05, 0.6);
@@ -255,12 +257,7 @@ describe('the demo builds', () => {
   test('boathouse rack: sound, sixteen of twenty-four bays filled', () => {
     const { snags, status, figures, needs } = assessed('boathouse-rack');
     expect({ snags: snags.map(({ code, severity }) => `${severity} ${code}`), status }).toEqual({
-      snags: [
-        'caution fits.rackDepth',
-        'note complete.smallParts',
-        'note complete.idleCard',
-        'note within.lift',
-      ],
+      snags: ['caution fits.rackDepth', 'note complete.smallParts', 'note complete.idleCard', 'note within.lift'],
       status: 'clear',
     });
     expect(figures['capacity.rawTb']!.value).toBe(192);
@@ -277,7 +274,15 @@ describe('the demo builds', () => {
     const { status, snags, figures, needs } = assessed('old-desktop');
     expect({ status, snags: snags.map((snag) => snag.code) }).toEqual({
       status: 'clear',
-      snags: ['lasts.ratedBays', 'lasts.worn', 'mates.memoryUneven', 'mates.frontUsb'],
+      snags: [
+        'lasts.ratedBays',
+        'lasts.worn',
+        'mates.memoryUneven',
+        'mates.frontUsb',
+        'lasts.aged',
+        'lasts.aged',
+        'lasts.aged',
+      ],
     });
     expect(figures['cost.now']!.value).toBe(0);
     // Six laptop disks of 1 TB; the disk in the drawer is leaving and is not the pool's.

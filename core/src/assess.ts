@@ -120,6 +120,8 @@ export function createAssessor(): Assessor {
       brief: Build['brief'],
       pool: Build['pool'],
       cables: CableNeeds,
+      changes: Build['changes'],
+      asOf: string,
     ) =>
       findSnags({
         units: context.units,
@@ -131,6 +133,8 @@ export function createAssessor(): Assessor {
         pool,
         cables,
         small: context.small,
+        changes,
+        asOf,
       }),
   );
   const openStage = memoLast(openThings);
@@ -154,10 +158,10 @@ export function createAssessor(): Assessor {
     return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout) } };
   };
   return {
-    assess(build) {
+    assess(build, { asOf }) {
       const { units, placed, needs, small, context, full } = prepare(build);
       const figures = figureStage(full);
-      const snags = ruleStage(context, placed.outcome, figures, build.brief, build.pool, needs);
+      const snags = ruleStage(context, placed.outcome, figures, build.brief, build.pool, needs, build.changes, asOf);
       const open = openStage(units, placed.layout);
       return {
         status: statusOf(units, snags, open),

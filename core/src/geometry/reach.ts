@@ -1,7 +1,7 @@
 import type { Layout } from '../build/layout';
 import { boardSlot, boxAmong, coveredBy } from '../machine/hosts';
 import { limitFor } from './clearance';
-import { isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { cardReachMm, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 /**
  * How far a seated card or cooler reaches against the least of what limits it, mm; negative `gapMm` is missing room.
@@ -32,7 +32,7 @@ export function reaches(units: readonly PlannedUnit[], layout: Layout): Reach[] 
         .map((seat) => seat.spot.key),
     );
     const limit = limitFor(box.part, what, { occupied, ...(found ? { slot: found.slot.position } : {}) });
-    const haveMm = isKind(unit, 'cooler') ? unit.part.heightMm : isCard(unit.part) ? unit.part.lengthMm : 0;
+    const haveMm = isKind(unit, 'cooler') ? unit.part.heightMm : isCard(unit.part) ? cardReachMm(unit.part) : 0;
     return limit
       ? [
           {

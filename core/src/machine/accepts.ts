@@ -70,14 +70,12 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
       );
     case 'slot':
       if (part.kind === 'riser')
-        return spot.raised ? other(part, 'card') : differ('bus', spot.slot.bus, part.slots[0]!.bus);
+        return spot.raised
+          ? other(part, 'card')
+          : (differ('bus', spot.slot.bus, part.slots[0]!.bus) ??
+              (part.edgeLanes === undefined ? null : widthMismatch(part.edgeLanes, spot.slot)));
       if (!isCard(part)) return other(part, 'card');
-      return (
-        differ('bus', spot.slot.bus, part.bus) ??
-        (part.lanes <= spot.slot.lanes || spot.slot.openEnd
-          ? null
-          : { code: 'width', want: `x${spot.slot.lanes}`, have: `x${part.lanes}` })
-      );
+      return differ('bus', spot.slot.bus, part.bus) ?? widthMismatch(part.lanes, spot.slot);
     case 'usb':
       return part.kind === 'drive' && part.size === 'usb' ? null : other(part, 'USB stick');
     case 'connector':
@@ -91,6 +89,10 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
       return other(part, 'bracket');
   }
 }
+
+/** An edge of more lanes than a slot has goes in only where that is open at its end (PCI-SIG CEM). */
+const widthMismatch = (lanes: number, slot: Extract<SpotGroup, { type: 'slot' }>['slot']): Mismatch | null =>
+  lanes <= slot.lanes || slot.openEnd ? null : { code: 'width', want: `x${slot.lanes}`, have: `x${lanes}` };
 
 /** Modules of four lanes have the notch of key M, others fit B and M; key E is for radios (PCI-SIG M.2). */
 function keyMismatch(part: PartOf<'drive'>, socket: M2Socket): Mismatch | null {

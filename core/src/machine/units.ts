@@ -197,6 +197,8 @@ export function ofKind<K extends PartKind>(
 
 export const CARD_KINDS = ['controller', 'expander', 'networkCard', 'accelerator', 'carrier'] as const;
 export type CardPart = PartOf<(typeof CARD_KINDS)[number]>;
+/** How deep a card reaches into the box with the plug at its far end. */
+export const cardReachMm = (part: CardPart): number => part.lengthMm + (part.plugEndMm ?? 0);
 export const isCard = (part: Part): part is CardPart => (CARD_KINDS as readonly PartKind[]).includes(part.kind);
 
 /** Kinds that have places so far; cables, sticks of paste and the like lie in the small parts. */

@@ -2,7 +2,7 @@ import type { Layout } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import { groupAt } from '../machine/spotAt';
-import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { isCard, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
 /**
@@ -43,10 +43,10 @@ export function plugInputs(
         };
       }),
     );
-  const ofCards = ofKind(units, 'accelerator')
-    .filter(within)
+  const ofCards = units
+    .filter((unit) => isCard(unit.part) && within(unit))
     .flatMap((by) =>
-      by.part.powerInputs.map(({ plug, count }): PlugInput => ({
+      cardPlugs(by.part).map(({ plug, count }): PlugInput => ({
         plug,
         count,
         by,
@@ -56,6 +56,13 @@ export function plugInputs(
       })),
     );
   return [...ofBoards, ...ofCards, ...driveInputs(units, layout, within)];
+}
+
+/** Plugs of a card itself; an expander that takes nothing from a slot has one, of 4 pins where its sheet names none. */
+function cardPlugs(part: PlannedUnit['part']): readonly { readonly plug: PlugKind; readonly count: number }[] {
+  const own = 'powerInputs' in part ? part.powerInputs : undefined;
+  if (own?.length) return own;
+  return part.kind === 'expander' && part.poweredBy === 'plug' ? [{ plug: 'peripheral', count: 1 }] : [];
 }
 
 /** A backplane is fed once for all of its bays; a bare drive takes a plug of its own. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { connectorSchema, powerInputSchema } from './connector';
 import { keySchema } from './ids';
-import { BOARD_FORMS, CONNECTOR_KINDS } from './vocabulary';
+import { BOARD_FORMS, CONNECTOR_KINDS, STAGGERS } from './vocabulary';
 
 const label = z.string().min(1).max(60);
 const watts = z.number().min(0).max(1500);
@@ -95,11 +95,21 @@ export const boardValues = z.strictObject({
     z.strictObject({ key: keySchema, label, kind: z.enum(CONNECTOR_KINDS), count: z.int().min(1).max(8) }),
   ),
   displayOutput: z.boolean(),
+  /** Whether its own ports start drives in turn. */
+  staggersStart: z.enum(STAGGERS).optional(),
   powerInputs: z.array(powerInputSchema),
   /** Plugs the board itself feeds, as small boards do for their one drive. */
   powerOutputs: z.array(powerInputSchema).optional(),
   dcMinV: z.number().positive().max(60).nullable(),
   dcMaxV: z.number().positive().max(60).nullable(),
+  /** The jack of its direct current, such as `5.5 × 2.5`. */
+  dcPlug: z.string().min(1).max(40).optional(),
+  /** Generations of processor it takes, each with the firmware from which on; all of its socket where none is named. */
+  processors: z
+    .array(z.strictObject({ generation: z.string().min(1).max(40), firmware: z.string().min(1).max(40).optional() }))
+    .min(1)
+    .max(16)
+    .optional(),
   idleW: watts,
   busyW: watts,
   peakW: watts,
@@ -109,6 +119,8 @@ export const boardValues = z.strictObject({
 
 export const processorValues = z.strictObject({
   socket: z.string().min(1).max(40),
+  /** What boards for its socket tell apart. */
+  generation: z.string().min(1).max(40).optional(),
   cores: z.int().min(1).max(256),
   threads: z.int().min(1).max(512),
   lanes: z.int().min(0).max(256),

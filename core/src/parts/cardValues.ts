@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { m2SocketSchema, networkPortSchema } from './boardValues';
 import { connectorSchema, powerInputSchema } from './connector';
+import { STAGGERS } from './vocabulary';
 
 const watts = z.number().min(0).max(1500);
 
@@ -17,7 +18,11 @@ const cardShape = {
   busyW: watts,
   peakW: watts,
   needsAirMPerS: z.number().positive().max(10).nullable(),
+  /** What a plug at its far end stands out by with the bend of its cable. */
+  plugEndMm: z.number().min(0).max(100).optional(),
 };
+/** Plugs of their own, which most of these cards do not have. */
+const ownPlugs = z.array(powerInputSchema).max(4).optional();
 
 export const controllerValues = z.strictObject({
   ...cardShape,
@@ -29,6 +34,9 @@ export const controllerValues = z.strictObject({
   raid: z.enum(['none', 'switchable', 'fixed']),
   portMultiplier: z.boolean(),
   cacheProtected: z.boolean().nullable(),
+  powerInputs: ownPlugs,
+  /** Whether it starts its drives in turn. */
+  staggersStart: z.enum(STAGGERS).optional(),
   throughputMBps: z.number().positive().max(100_000),
   maxC: z.number().min(40).max(125),
 });
@@ -38,12 +46,15 @@ export const expanderValues = z.strictObject({
   ...cardShape,
   connectors: z.array(connectorSchema).min(1).max(12),
   poweredBy: z.enum(['slot', 'plug', 'either']),
+  powerInputs: ownPlugs,
+  staggersStart: z.enum(STAGGERS).optional(),
   mostDevices: z.int().min(1).max(2048),
 });
 
 export const networkCardValues = z.strictObject({
   ...cardShape,
   networkPorts: z.array(networkPortSchema).min(1).max(4),
+  powerInputs: ownPlugs,
 });
 
 export const acceleratorValues = z.strictObject({

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { connectorSchema, powerInputSchema } from './connector';
 import { pointSchema } from './geometry';
 import { keySchema } from './ids';
-import { BAY_SIZES, BOARD_FORMS, PROTOCOLS, SOUND_PATHS, SUPPLY_FORMS } from './vocabulary';
+import { BAY_SIZES, BOARD_FORMS, PROTOCOLS, SOUND_PATHS, STAGGERS, SUPPLY_FORMS } from './vocabulary';
 
 const label = z.string().min(1).max(60);
 const lengthMm = z.number().positive().max(2500);
@@ -21,6 +21,8 @@ const backplaneSchema = z.strictObject({
   powerInputs: z.array(powerInputSchema),
   cutsPin3: z.boolean(),
   idleW: z.number().min(0).max(40),
+  /** Whether it lets its drives be started in turn: SATA pin 11 open, or SAS start by command. */
+  staggersStart: z.enum(STAGGERS).optional(),
 });
 export type Backplane = z.infer<typeof backplaneSchema>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DRIVE_SIZES, SOUND_MEANINGS } from './vocabulary';
+import { DRIVE_SIZES, SOUND_MEANINGS, STAGGERS } from './vocabulary';
 
 const watts = z.number().min(0).max(60);
 const amps = z.number().min(0).max(10);
@@ -47,6 +47,8 @@ export const driveValues = z.strictObject({
   maxC: z.number().min(30).max(110),
   enduranceTb: z.number().positive().nullable(),
   obeysPin3: z.boolean(),
+  /** Whether it can wait to be started: by SATA pin 11, power-up in standby, or SAS start by command. */
+  staggersStart: z.enum(STAGGERS).optional(),
   powerLossSafe: z.boolean(),
   actuators: z.int().min(1).max(2),
   holes: z.enum(['A', 'B']).nullable(),

@@ -10,6 +10,8 @@ const draw = { idleW: watts, busyW: watts, peakW: watts };
 export const riserValues = z.strictObject({
   ...draw,
   lengthMm: z.number().positive().max(1000),
+  /** Lanes of the edge it stands on; not judged where none are named. */
+  edgeLanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]).optional(),
   slots: z.array(slotSchema).min(1).max(4),
 });
 
@@ -30,6 +32,8 @@ export const enclosureValues = z.strictObject({
   seenAs: z.enum(['each', 'one']),
   largestDriveBytes: z.number().positive().nullable(),
   weakBridge: z.boolean(),
+  /** Whether it comes back by itself after losing its power alone. */
+  recovers: z.boolean().optional(),
 });
 
 export const upsValues = z.strictObject({

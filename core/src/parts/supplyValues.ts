@@ -29,6 +29,9 @@ export const supplyValues = z.strictObject({
   fanStopsBelowLoad: duty.nullable(),
   powerFactorFull: z.number().min(0.3).max(1),
   powerFactorLow: z.number().min(0.3).max(1),
+  /** What a brick gives at its plug, V, and that plug, such as `5.5 × 2.5`. */
+  outV: z.number().positive().max(60).optional(),
+  dcPlug: z.string().min(1).max(40).optional(),
 });
 
 export const fanValues = z.strictObject({

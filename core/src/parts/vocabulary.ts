@@ -67,6 +67,9 @@ export const BOARD_FORMS = ['mini-itx', 'micro-atx', 'atx', 'ssi-ceb', 'ssi-eeb'
 
 export const SUPPLY_FORMS = ['atx', 'sfx', 'sfx-l', 'tfx', 'flex-atx', 'redundant', 'brick'] as const;
 
+/** Whether a part takes part in starting drives in turn. */
+export const STAGGERS = ['yes', 'no', 'unknown'] as const;
+
 export const DRIVE_SIZES = ['3.5', '2.5', 'u.2', 'm2', 'slot', 'usb'] as const;
 
 export const BAY_SIZES = ['5.25', '3.5', '2.5', 'u.2'] as const;

@@ -10,6 +10,7 @@ import type { PartKind } from '../parts/vocabulary';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
 import { ofKind, type PlannedUnit } from '../machine/units';
+import { givenUp } from '../snags/removedRules';
 import type { Proposal, Snag } from '../snags/snag';
 import { replaceEdit } from './tryAt';
 import type { Base } from './weigh';
@@ -62,10 +63,13 @@ const keepsCool = (base: Base, part: Part, now: Part): boolean =>
   ((now.passive || !part.passive) &&
     ofKind(base.assessment.units, 'processor').every((unit) => sustainedW(unit.part).value <= part.carriesW));
 
+/** How a remedy begins that loses more than money: what it gives up is said first. */
+export const GIVES_UP = 'Give up';
+
 /** What an exchange gives up, to be said first; null for nothing that is known. */
 const givesUp = (part: Part, now: Part): string | null =>
   part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules
-    ? 'Give up the spare supply module'
+    ? `${GIVES_UP} the spare supply module`
     : null;
 
 /** Drives and modules of one series differ in capacity only: the first that does stands for the others. */
@@ -111,10 +115,18 @@ export function options(base: Base, snag: Snag, what: 'card' | 'cooler' | 'suppl
             change: { id: `${unit.id}:${option.key}`, kind: 'option', host: unit.id, key: option.key },
           },
         ],
-        words: option.label,
+        words: lossOf(unit.part, option),
       })),
   );
 }
+
+/** An option of a chassis, with the bays and places for fans it costs said first. */
+function lossOf(part: PartOf<'chassis'>, { label, effects }: PartOf<'chassis'>['options'][number]): string {
+  const { bays, fans } = givenUp(part, effects);
+  const lost = [bays ? plural(bays, 'bay') : '', fans ? plural(fans, 'place for fans', 'places for fans') : ''];
+  return bays + fans > 0 ? `${GIVES_UP} ${lost.filter(Boolean).join(' and ')}: ${lower(label)}` : label;
+}
+const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
 export const takeOut = (units: readonly PlannedUnit[]): Proposal[] =>
   units.length

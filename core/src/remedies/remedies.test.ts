@@ -80,9 +80,10 @@ test('where one change is not enough, two together are offered', () => {
   );
 });
 
-test('a long card: the cage comes out, or a shorter card with as many ports', () => {
+test('a long card: shorter cards with as many ports first, the cage and its bays last, said to be lost', () => {
   const titles = remedies(troubled[3]![1], 'fits.cardLength').map((one) => one.title);
-  expect(titles).toContain('Take out the drive cage');
+  expect(titles[0]).toMatch(/instead of Tern 24i long$/);
+  expect(titles).toContain('Give up 6 bays: take out the drive cage');
 });
 
 test('nothing in the catalogue helps: no remedy is made up', () => {

@@ -1,9 +1,12 @@
 import type { Assessor, AssessOptions } from '../assess';
+import type { Edit, EditOf } from '../build/edits';
 import type { Catalogue } from '../parts/catalogue';
+import type { PartKind } from '../parts/vocabulary';
 import { conflictOf, factWords } from '../solve/conflict';
 import { plannedUnits } from '../machine/units';
 import type { Proposal, Snag } from '../snags/snag';
 import { proposalsFor } from './proposals';
+import { GIVES_UP } from './guesses';
 import { weigh, type Base, type Weighed } from './weigh';
 
 /** A weighed way out: it cures its snag, or where nothing does, makes it milder. */
@@ -37,7 +40,7 @@ export function* remediesFor(
     .sort(
       (a, b) =>
         harms(a) - harms(b) ||
-        takesOut(a) - takesOut(b) ||
+        givesUp(base, a) - givesUp(base, b) ||
         a.blockersAfter - b.blockersAfter ||
         (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
         (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
@@ -51,8 +54,36 @@ const harms = ({ causes, worsens }: Remedy) =>
   [...causes, ...worsens].filter(({ code, severity }) => severity !== 'note' && /^(powered|cooled)\./.test(code))
     .length;
 
-/** Giving a part up comes after everything that keeps it. */
-const takesOut = (remedy: Remedy) => Number(remedy.edits.some((edit) => edit.type === 'units.remove'));
+/** Parts of which a builder speaks as small. */
+const SMALL: ReadonlySet<PartKind> = new Set(['cable', 'powerAdapter', 'sundry', 'fan', 'riser']);
+
+/**
+ * What a remedy gives up, least first: nothing but a move or a setting, a small part, an exchange or a part more, a
+ * piece of the chassis or redundancy, a part.
+ */
+function givesUp({ build }: Base, { edits, title }: Remedy): number {
+  const isSmall = ({ sheets, item }: EditOf<'item.add'>): boolean => {
+    const sheet = sheets.find(({ id }) => id === item.sheet) ?? build.sheets[item.sheet];
+    return sheet !== undefined && SMALL.has(sheet.kind);
+  };
+  const rank = (edit: Edit): number => {
+    switch (edit.type) {
+      case 'units.remove':
+      case 'item.remove':
+        return 4;
+      case 'change.add':
+        return edit.change.kind === 'option' || edit.change.effects.some((effect) => effect.do === 'remove') ? 3 : 2;
+      case 'item.replace':
+      case 'units.add':
+        return 2;
+      case 'item.add':
+        return isSmall(edit) ? 1 : 2;
+      default:
+        return 0;
+    }
+  };
+  return Math.max(title.startsWith(GIVES_UP) ? 3 : 0, ...edits.map(rank));
+}
 
 function weighProposal(
   base: Base,

@@ -355,7 +355,12 @@ export function slotPower(situation: Situation): Found<'powered.slot'>[] {
     const { part } = unit;
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
-    if (group?.type !== 'slot' || part.bus !== 'pcie' || ('powerInputs' in part && part.powerInputs.length > 0))
+    if (
+      group?.type !== 'slot' ||
+      part.bus !== 'pcie' ||
+      (part.kind === 'expander' && part.poweredBy === 'plug') ||
+      ('powerInputs' in part && (part.powerInputs ?? []).length > 0)
+    )
       return [];
     const { value, lo, hi } = factOf(part, 'peakW');
     const limit = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), part.height);

@@ -3,6 +3,20 @@ import { cube, fixture, tweak } from '../testing/fixture';
 const withCell = (...extra: object[]) => tweak('wren-c8', { inTheBox: [{ sheet: 'shield-atx', count: 1 }, ...extra] });
 const PAIRS: readonly Pair[] = [
   [
+    'a second supply on the table',
+    'complete.runsNothing',
+    () => cube().add('ember-550'),
+    /^caution: Ember 550 ATX feeds nothing: Ember 450 SFX has its place\.$/,
+    () => cube(),
+  ],
+  [
+    'a second chassis with nothing in it',
+    'complete.runsNothing',
+    () => cube().add('creel-2'),
+    /^caution: Nothing is in Creel 2; everything is in Larder 8\.$/,
+    () => fixture().add('creel-2'),
+  ],
+  [
     'a board without its coin cell',
     'complete.smallParts',
     () => cube(withCell()),

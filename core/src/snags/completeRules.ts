@@ -197,3 +197,22 @@ export function idleCard(situation: Situation): Found<'complete.idleCard'>[] {
     ];
   });
 }
+
+/** Second supplies, boards and chassis that nothing runs on or in, while the first does its work. */
+export function runsNothing(situation: Situation): Found<'complete.runsNothing'>[] {
+  const { units, layout } = situation;
+  const hosts = new Set(Object.values(layout.at).map(({ spot }) => spot.host as string));
+  const idle = units.flatMap((unit): { unit: PlannedUnit; beside: PlannedUnit }[] => {
+    if (unit.builtIn || !(isKind(unit, 'supply') || isKind(unit, 'board') || isKind(unit, 'chassis'))) return [];
+    const others = units.filter((one) => one !== unit && one.part.kind === unit.part.kind);
+    // A chassis stands on the floor of the drawing: what makes it idle is that nothing is in it.
+    const isIdle = isKind(unit, 'chassis') ? !hosts.has(unit.id) : !layout.at[unit.id];
+    const beside = others.find((one) => (isKind(one, 'chassis') ? hosts.has(one.id) : isSeated(situation, one)));
+    return isIdle && beside ? [{ unit, beside }] : [];
+  });
+  return idle.map(({ unit, beside }): Found<'complete.runsNothing'> => ({
+    severity: 'caution',
+    at: [{ unit: unit.id }],
+    facts: { part: unit.part.name, kind: unit.part.kind as 'supply', beside: beside.part.name },
+  }));
+}

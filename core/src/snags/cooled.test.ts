@@ -41,10 +41,15 @@ describe('heat the cooler carries', () => {
 
 describe('a cooler without a fan', () => {
   const still = tweak('steading-t9', { builtIn: [] });
-  test('with a fan in a wall of the chassis nothing is said; without one it is a caution', () => {
-    expect(find(tower('drover-4', 'crag-1u'), 'cooled.passive')).toEqual([]);
+  test('with a fan that blows at it nothing is said; without one it is a caution', () => {
+    const blown = tweak('steading-t9', {
+      builtIn: [{ key: 'stockFront', sheet: 'stock-120', count: 1, spot: 'front', fixed: false }],
+    });
+    expect(find(tower('drover-4', 'crag-1u', blown), 'cooled.passive')).toEqual([]);
+    // The fan behind it draws past it, and does not blow along its fins.
+    expect(find(tower('drover-4', 'crag-1u'), 'cooled.passive')).toHaveLength(1);
     expect(said(tower('drover-4', 'crag-1u', still), 'cooled.passive')).toEqual([
-      'caution: Crag 1U has no fan, and none turns in a wall of Steading T9: Drover 4 draws about 40 W under load.',
+      'caution: Crag 1U has no fan, and none in Steading T9 blows at it: Drover 4 draws about 40 W under load.',
     ]);
     expect(find(tower('drover-4', 'fell-74', still), 'cooled.passive')).toEqual([]);
   });
@@ -119,7 +124,7 @@ describe('air past drives and cards', () => {
       'caution: 3 drives in Steading T9, where no fan moves air past them. Temperatures are not computed.',
     ]);
     expect(said(filled(still), 'cooled.card')).toEqual([
-      'caution: Tern 16i gives off about 17 W, and no fan turns in a wall of Steading T9. Temperatures are not computed.',
+      'caution: Tern 16i gives off about 17 W, and no fan in Steading T9 moves air past it. Temperatures are not computed.',
     ]);
     expect([...find(filled(), 'cooled.drives'), ...find(filled(), 'cooled.card')]).toEqual([]);
   });

@@ -43,8 +43,20 @@ export function coolerCarries(situation: Situation): Found<'cooled.cooler'>[] {
 /**
  * Whether a fan turns in a wall of the chassis a unit is in; those of supplies, cages and other coolers blow elsewhere.
  */
-const hasFanInWall = (situation: Situation, box: PlannedUnit): boolean =>
-  ofKind(situation.context.running, 'fan').some((fan) => spotOf(situation, fan)?.host === box.id);
+const hasFanInWall = (
+  situation: Situation,
+  box: PlannedUnit & { readonly part: PartOf<'chassis'> },
+  walls?: ReadonlySet<string>,
+): boolean =>
+  ofKind(situation.context.running, 'fan').some((fan) => {
+    const spot = spotOf(situation, fan);
+    const mount = box.part.fanMounts.find(({ key }) => key === spot?.key);
+    return spot?.host === box.id && (!walls || !mount || walls.has(mount.wall));
+  });
+/** A processor's heat sink without a fan wants a stream along its fins: a fan behind or above it only draws some past. */
+const BLOWING: ReadonlySet<string> = new Set(['front', 'middle', 'side', 'bottom']);
+/** Cards lie low and before the rear wall: a fan in the roof moves nothing there. */
+const BESIDE_CARDS: ReadonlySet<string> = new Set([...BLOWING, 'rear']);
 
 /** A cooler without a fan of its own in a chassis where none turns in a wall either. */
 export function passiveCooler(situation: Situation): Found<'cooled.passive'>[] {
@@ -56,7 +68,7 @@ export function passiveCooler(situation: Situation): Found<'cooled.passive'>[] {
       return [];
     const box = boxAround(situation, cooler);
     const processor = cooledBy(situation, cooler)[0];
-    if (!box || !processor || hasFanInWall(situation, box)) return [];
+    if (!box || !processor || hasFanInWall(situation, box, BLOWING)) return [];
     return [
       {
         severity: 'caution',
@@ -110,7 +122,8 @@ export function cardsInStillAir(situation: Situation): Found<'cooled.card'>[] {
   return byPart(hot).flatMap((cards): Found<'cooled.card'>[] => {
     const box = boxAround(situation, cards[0]!);
     const { part } = cards[0]!;
-    if (!box || box.part.style === 'openFrame' || hasFanInWall(situation, box) || !('busyW' in part)) return [];
+    if (!box || box.part.style === 'openFrame' || hasFanInWall(situation, box, BESIDE_CARDS) || !('busyW' in part))
+      return [];
     return [
       {
         severity: 'caution',

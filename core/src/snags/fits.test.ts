@@ -87,7 +87,28 @@ const onRiser = (openings: object[]) =>
     .add('knot-m8')
     .add('hoist-1u')
     .add('tern-8i', 1, { at: ['u6/riser1'] });
+/** A card that is as long as there is room, with or without a plug at its end. */
+const plugged = (plugEndMm: number) => rack(tweak('tern-16i', { lengthMm: 300, plugEndMm })).add('tern-16i');
+const takenOut = (effects: { do: 'remove'; key: string }[], title: string) => {
+  const made = rack();
+  const host = made.unit('gable-24');
+  return made.edit({ type: 'change.add', change: { id: 'mod', kind: 'mod', host, title, effects } });
+};
 const PAIRS: readonly Pair[] = [
+  [
+    'a card whose plug stands out at its end',
+    'fits.cardLength',
+    () => plugged(35),
+    /^blocker: Tern 16i with its plug is 23 mm too long: 335 mm, room for 312 mm to the fan wall\.$/,
+    () => plugged(0),
+  ],
+  [
+    'a row of fans taken out before bays',
+    'fits.takenOut',
+    () => takenOut([{ do: 'remove', key: 'wall' }], 'Fan wall out'),
+    /^caution: Gable 24, fan wall out: \d places for fans fewer\.$/,
+    () => rack(),
+  ],
   [
     'a full-height card behind low openings',
     'fits.bracket',
@@ -485,7 +506,7 @@ describe('ways out', () => {
     ],
     [
       'reaches.m2Link',
-      () => cube().add('stickle-500', 1, { at: ['u4/m2b'] }),
+      () => cube(tweak('stickle-500', { sequentialMBps: 6000 })).add('stickle-500', 1, { at: ['u4/m2b'] }),
       /^Move Stickle 500 GB NVMe to M\.2 socket 1/,
     ],
     ['reaches.multiplier', () => behindOnePort(), /^Add Stilt 10, multiplied$/],
@@ -552,4 +573,12 @@ test('the bracket taken off does not make a card useful whose sockets are outsid
     },
   });
   expect(said(off, 'fits.bracketOff')[0]).toMatch(/^blocker: /);
+});
+
+test('a riser with a wide edge does not enter a closed narrow slot; of an unknown edge nothing is said', () => {
+  const seat = (values: Record<string, unknown>) =>
+    fixture(tweak('hoist-1u', values)).add('plank-1u').add('knot-m8').add('hoist-1u');
+  // Its slot of 16 lanes lies second; the first is closed and of 8.
+  expect(seat({ edgeLanes: 16 }).seat('hoist-1u')).toBe('pcie2');
+  expect(seat({ edgeLanes: 8 }).seat('hoist-1u')).toBe('pcie1');
 });

@@ -2,7 +2,7 @@ import { limitFor, type Limit } from '../geometry/clearance';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
 import { boardSlot, coveredBy } from '../machine/hosts';
-import { isCard, ofKind, unitsById, type PlannedUnit } from '../machine/units';
+import { cardReachMm, isCard, ofKind, unitsById, type CardPart, type PlannedUnit } from '../machine/units';
 import {
   boardsOf,
   boxAround,
@@ -132,6 +132,8 @@ export function coolerHeight(situation: Situation): Found<'fits.coolerHeight'>[]
   });
 }
 
+const cardWords = (part: CardPart): string => (part.plugEndMm ? `${part.name} with its plug` : part.name);
+
 export function cardLength(situation: Situation): Found<'fits.cardLength'>[] {
   return situation.units.flatMap((unit) => {
     if (!isCard(unit.part)) return [];
@@ -139,7 +141,7 @@ export function cardLength(situation: Situation): Found<'fits.cardLength'>[] {
     const found = boardSlot(spotOf(situation, unit), unitsById(situation.units), (one) => spotOf(situation, one));
     if (!box || !found) return [];
     const limit = limitFor(box.part, 'card', { occupied: occupiedFeatures(situation, box), slot: found.slot.position });
-    return limit ? lengthFinding(unit.part.lengthMm, limit, unit, { card: unit.part.name }, box) : [];
+    return limit ? lengthFinding(cardReachMm(unit.part), limit, unit, { card: cardWords(unit.part) }, box) : [];
   });
 }
 

@@ -67,3 +67,26 @@ test('a write cache that nothing protects is said where drives hang on it', () =
   expect(said(card(false, 8), 'lasts.writeBack')[0]).toMatch(/^caution: Tern 8i keeps writes in a cache/);
   expect(find(card(null, 8), 'lasts.writeBack')).toEqual([]);
 });
+
+test('a bridge of a weak kind, one that hides its drives, one that does not come back', () => {
+  const box = (values: Record<string, unknown>) =>
+    said(fixture(tweak('ferry-10', values)).add('ferry-10'), 'lasts.bridge');
+  expect(box({ weakBridge: true })).toEqual([
+    'caution: The bridge of Ferry 10, bridge is of a kind known to drop out under load.',
+  ]);
+  expect(box({ seenAs: 'one' })).toEqual(['note: Ferry 10, bridge shows all of its drives as one.']);
+  expect(box({ recovers: false })[0]).toMatch(/^caution: Ferry 10, bridge does not come back by itself/);
+  expect(box({})).toEqual([]);
+});
+
+test('years of owned parts count up to the day of the assessment', () => {
+  const aged = (sheet: string, year: number) => {
+    const made = cube().add(sheet, 1, { deal: 'owned' });
+    const items = made.build.items.map((item) => (item.sheet === sheet ? { ...item, year } : item));
+    return said(made.set({ items }), 'lasts.aged');
+  };
+  expect(aged('barge-8', 2021)).toEqual(['note: Barge 8 TB is 5 years old.']);
+  expect(aged('barge-8', 2022)).toEqual([]);
+  expect(aged('sump-700', 2020)).toEqual(['note: The battery of Sump 700 is 6 years old.']);
+  expect(aged('tern-8i', 2005)).toEqual([]);
+});

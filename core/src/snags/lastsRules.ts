@@ -95,3 +95,44 @@ export function unprotectedCache(situation: Situation): Found<'lasts.writeBack'>
       : [];
   });
 }
+
+/** USB boxes whose bridge is of a weak kind, or hides its drives. */
+export function bridges(situation: Situation): Found<'lasts.bridge'>[] {
+  return byPart(ofKind(situation.units, 'enclosure')).flatMap((like): Found<'lasts.bridge'>[] => {
+    const part = like[0]!.part as PartOf<'enclosure'>;
+    const fault = part.weakBridge
+      ? 'weak'
+      : part.seenAs === 'one'
+        ? 'one'
+        : part.link === 'usb' && part.recovers === false
+          ? 'lost'
+          : null;
+    return fault
+      ? [{ severity: fault === 'one' ? 'note' : 'caution', at: unitsOf(like), facts: { box: part.name, fault } }]
+      : [];
+  });
+}
+
+/** Years after which makers expect a part to fail more often: their warranties, and electrolytes of batteries. */
+const MANY_YEARS = { drive: 5, supply: 10, ups: 4, fan: 8 } as const;
+
+/** Owned parts past the years they are made for; the battery of a UPS is what ages in it. */
+export function agedParts({ units, asOf }: Situation): Found<'lasts.aged'>[] {
+  const now = Number(asOf.slice(0, 4));
+  const items = new Map<string, PlannedUnit[]>();
+  for (const unit of units) {
+    const years = unit.item?.year === undefined || unit.builtIn ? 0 : now - unit.item.year;
+    const most = (MANY_YEARS as Readonly<Record<string, number>>)[unit.part.kind];
+    if (most !== undefined && years >= most) items.set(unit.item!.id, [...(items.get(unit.item!.id) ?? []), unit]);
+  }
+  return [...items.values()].map((like): Found<'lasts.aged'> => ({
+    severity: 'note',
+    at: unitsOf(like),
+    facts: {
+      part: like.length > 1 ? `${like.length} × ${like[0]!.part.name}` : like[0]!.part.name,
+      count: like.length,
+      years: now - like[0]!.item!.year!,
+      battery: like[0]!.part.kind === 'ups' ? 'yes' : '',
+    },
+  }));
+}

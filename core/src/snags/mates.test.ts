@@ -1,6 +1,50 @@
 import { find, said, tower, firstRemedy, rack, fourSlots, type Pair } from '../testing/rules';
 import { cube, fixture, tweak } from '../testing/fixture';
+/** A tower whose board tells generations apart, with a processor of one. */
+const generations = (generation: string | undefined) =>
+  tower(
+    tweak(
+      'plover-a6',
+      { processors: [{ generation: 'Drover 1' }, { generation: 'Drover 2', firmware: '1.20' }] },
+      tweak('drover-4', { generation }),
+    ),
+  );
 const PAIRS: readonly Pair[] = [
+  [
+    'registered modules on a processor that takes none',
+    'mates.processorMemory',
+    () => rack(tweak('shire-16', { memoryRegistered: false })),
+    /^blocker: Clew 32 GB registered is registered; Shire 16 takes unbuffered alone\.$/,
+    () => rack(),
+  ],
+  [
+    'a type of memory the board takes and the processor does not',
+    'mates.processorMemory',
+    () => tower(tweak('drover-4', { memoryTypes: ['ddr5'] })),
+    /^blocker: Clew 16 GB ECC is DDR4; Drover 4 takes DDR5 alone\.$/,
+    () => tower(tweak('drover-4', { memoryTypes: ['ddr4', 'ddr5'] })),
+  ],
+  [
+    'a processor of a generation the board does not know',
+    'mates.generation',
+    () => generations('Drover 3'),
+    /^blocker: Drover 4 is of Drover 3; Plover A6 takes Drover 1, Drover 2\.$/,
+    () => generations('drover 1'),
+  ],
+  [
+    'a processor the board knows with later firmware',
+    'mates.generation',
+    () => generations('Drover 2'),
+    /^caution: Plover A6 knows Drover 4 \(Drover 2\) from firmware 1\.20 on\.$/,
+    () => generations(undefined),
+  ],
+  [
+    'modules with ECC on a processor without',
+    'mates.ecc',
+    () => tower(tweak('drover-4', { memoryEcc: false })),
+    /^note: Clew 16 GB ECC has ECC; Drover 4 does not use it\.$/,
+    () => tower(tweak('drover-4', { memoryEcc: true })),
+  ],
   [
     'four small modules where two would do',
     'mates.memoryPath',

@@ -2,6 +2,7 @@ import { mismatch } from '../machine/accepts';
 import { memoryRoom } from '../machine/memoryRoom';
 import { spotsOf } from '../machine/spots';
 import { ofKind, type PlannedUnit } from '../machine/units';
+import { basisOf, type PartOf } from '../parts/resolve';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
 import type { Found } from './words';
 
@@ -235,4 +236,91 @@ export function display(situation: Situation): Found<'mates.display'>[] {
       },
     },
   ];
+}
+
+/** The processors on a board, one of each sheet. */
+const processorsOn = (situation: Situation, board: PlannedUnit) =>
+  byPart(
+    ofKind(situation.units, 'processor').filter(
+      (unit) => isSeated(situation, unit) && spotOf(situation, unit)?.host === board.id,
+    ),
+  ).map((like) => like[0] as PlannedUnit & { readonly part: PartOf<'processor'> });
+
+/** Modules the board takes and the processor on it does not: of another type, or registered. */
+export function processorMemory(situation: Situation): Found<'mates.processorMemory'>[] {
+  return modulesByBoard(situation).flatMap(({ board, modules }) =>
+    processorsOn(situation, board).flatMap((processor): Found<'mates.processorMemory'>[] => {
+      const { memoryTypes, memoryRegistered, name } = processor.part;
+      const wrongType = modules.filter(({ part }) => !memoryTypes.includes(part.type));
+      const wrongKind = modules.filter(({ part }) => part.registered && !memoryRegistered);
+      const [wrong, field] = wrongType.length > 0 ? [wrongType, 'memoryTypes'] : [wrongKind, 'memoryRegistered'];
+      const [first] = wrong;
+      if (!first || (field === 'memoryRegistered' && board.part.memoryRegistered === 'never')) return [];
+      return [
+        {
+          severity: basisOf(processor.part, field) === 'typical' ? 'caution' : 'blocker',
+          at: wrong.map(({ id }) => ({ unit: id })),
+          because: [{ unit: processor.id }],
+          facts: {
+            memory: first.part.name,
+            processor: name,
+            have: field === 'memoryTypes' ? first.part.type.toUpperCase() : 'registered',
+            want: field === 'memoryTypes' ? memoryTypes.map((one) => one.toUpperCase()).join(' or ') : 'unbuffered',
+          },
+        },
+      ];
+    }),
+  );
+}
+
+/** A processor of the board's socket, of a generation the board does not name, or names with a firmware. */
+export function processorGeneration(situation: Situation): Found<'mates.generation'>[] {
+  return boardsOf(situation).flatMap((board) =>
+    processorsOn(situation, board).flatMap((processor): Found<'mates.generation'>[] => {
+      const { generation, name } = processor.part;
+      const { processors } = board.part;
+      if (!generation || !processors) return [];
+      const taken = processors.find((one) => one.generation.toLowerCase() === generation.toLowerCase());
+      if (taken && taken.firmware === undefined) return [];
+      return [
+        {
+          severity: taken ? 'caution' : 'blocker',
+          at: [{ unit: processor.id }, { unit: board.id }],
+          facts: {
+            processor: name,
+            generation,
+            board: board.part.name,
+            takes: processors.map((one) => one.generation).join(', '),
+            firmware: taken?.firmware ?? '',
+          },
+        },
+      ];
+    }),
+  );
+}
+
+/**
+ * Modules with ECC that run without it: the board or the processor lacks it, for certain or as is typical of its class.
+ * Where ECC is a wish of the brief that says so itself.
+ */
+export function eccUnused(situation: Situation): Found<'mates.ecc'>[] {
+  if (situation.brief.mustHave?.includes('ecc')) return [];
+  return modulesByBoard(situation).flatMap(({ board, modules }): Found<'mates.ecc'>[] => {
+    const withEcc = modules.filter(({ part }) => part.ecc);
+    const [first] = withEcc;
+    const lacking = [board, ...processorsOn(situation, board)].find(({ part }) => !part.memoryEcc);
+    if (!first || !lacking) return [];
+    return [
+      {
+        severity: 'note',
+        at: withEcc.map(({ id }) => ({ unit: id })),
+        because: [{ unit: lacking.id }],
+        facts: {
+          memory: first.part.name,
+          part: lacking.part.name,
+          certain: basisOf(lacking.part, 'memoryEcc') === 'typical' ? '' : 'yes',
+        },
+      },
+    ];
+  });
 }

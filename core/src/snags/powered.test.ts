@@ -1,5 +1,5 @@
-import { find, said, tower, firstRemedy } from '../testing/rules';
-import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
+import { find, said, tower, firstRemedy, inTurn, rack, archetype } from '../testing/rules';
+import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 
 describe('12 V at the start', () => {
   const rail = (rail12A: number) => cube(tweak('ember-450s', { rail12A })).add('tern-8i').add('barge-12', 8);
@@ -102,12 +102,17 @@ const chained = (sata: number, cables = 1, changes: Readonly<Record<string, unkn
 
 describe('what one plug carries', () => {
   // Five disks behind two plugs, 2.5 disks a plug: 2.4 A each at the start make 6 A, 1.6 A each 4 A.
-  const cage = (a12: number, disks: number) =>
+  const cage = (a12: number, disks: number, from = catalogue, more = {}) =>
     tower(
-      tweak('barge-8', {
-        spinUp: [{ atS: 0, forS: 9, a12, a5: 0.6, a33: 0 }],
-        from: { spinUp: { basis: 'measured' } },
-      }),
+      tweak(
+        'barge-8',
+        {
+          ...more,
+          spinUp: [{ atS: 0, forS: 9, a12, a5: 0.6, a33: 0 }],
+          from: { spinUp: { basis: 'measured' } },
+        },
+        from,
+      ),
     )
       .add('crib-5')
       .add('barge-8', disks);
@@ -129,7 +134,12 @@ describe('what one plug carries', () => {
     expect(find(seated(cage(2.4, 3), 3), 'powered.plugLoad')).toEqual([]);
   });
   test('where they start in waves only what they take at work is certain', () => {
-    const waves = seated(cage(2.4, 5), 5).edit({
+    const willing = { staggersStart: 'yes' };
+    const group = archetype('adapter-525').bayGroups[0] as { backplane: object };
+    const bays = [{ ...group, backplane: { ...group.backplane, ...willing } }];
+    const from = tweak('crib-5', { bayGroups: bays }, tweak('plover-a6', willing));
+    const made = seated(cage(2.4, 5, from, willing), 5);
+    const waves = made.edit({
       type: 'set.policy',
       value: { spinUp: { kind: 'waves', drives: 1, everyS: 10 }, fans: { kind: 'fixed', duty: 0.4 } },
     });
@@ -253,5 +263,71 @@ describe('a UPS', () => {
         .add('sump-700');
     expect(said(twoPlugs(1), 'powered.outlets')).toEqual(['caution: 2 mains plugs here, and Sump 700 has 1 outlet.']);
     expect(find(twoPlugs(2), 'powered.outlets')).toEqual([]);
+  });
+});
+
+describe('drives in turn', () => {
+  const waves = (made: Fixture) =>
+    made.edit({
+      type: 'set.policy',
+      value: { spinUp: { kind: 'waves', drives: 2, everyS: 10 }, fans: { kind: 'fixed', duty: 0.4 } },
+    });
+  test('waves are set and the board does not say that it staggers; where all do, nothing is said', () => {
+    const from = tweak('wren-c8', { staggersStart: 'unknown' }, inTurn());
+    expect(said(waves(cube(from).add('barge-8', 4)), 'powered.inTurn')).toEqual([
+      'caution: Waves are set; 4 of 4 drives count as starting at once: Wren C8 does not say that it starts drives in turn.',
+    ]);
+    expect(find(waves(cube(inTurn()).add('barge-8', 4)), 'powered.inTurn')).toEqual([]);
+    expect(find(cube(from).add('barge-8', 4), 'powered.inTurn')).toEqual([]);
+  });
+  test('too much at the start is cured by waves where all can wait, before anything is bought', () => {
+    const weak = (from = catalogue) =>
+      cube(tweak('ember-450s', { rail12A: 12 }, from))
+        .add('tern-8i')
+        .add('barge-8', 8);
+    expect(firstRemedy(weak(inTurn()), 'powered.start12V')[0]).toMatch(/^Start the drives in waves of \d, 10 s apart$/);
+    expect(firstRemedy(weak(), 'powered.start12V').join()).not.toMatch(/waves/);
+  });
+});
+
+describe('bricks', () => {
+  const small = (from = catalogue) => fixture(from).add('husk-1').add('sprig-n4');
+  test('volts outside what the board takes block where both are stated, and may where not', () => {
+    const board = { dcMinV: 11.5, dcMaxV: 13 };
+    expect(said(small(tweak('sprig-n4', board)).add('pellet-90'), 'powered.brick')).toEqual([
+      'blocker: Pellet 90 gives 19 V; Sprig N4 takes at most 13 V.',
+    ]);
+    expect(said(small().add('pellet-5'), 'powered.brick')[0]).toMatch(
+      /^caution: Pellet 15, 5 V gives 5\.1 V; .* at least 18 V/,
+    );
+    expect(find(small().add('pellet-90'), 'powered.brick')).toEqual([]);
+  });
+  test('another plug is a caution; spaces and the sign between the numbers are no difference', () => {
+    const plug = (dcPlug: string) => small(tweak('pellet-90', { dcPlug })).add('pellet-90');
+    expect(said(plug('4.5 x 3.0 mm'), 'powered.brick')[0]).toMatch(/^caution: Pellet 90 has a plug of 4\.5 x 3\.0 mm/);
+    expect(find(plug('5.5x2.5mm'), 'powered.brick')).toEqual([]);
+  });
+});
+
+describe('cards with plugs of their own', () => {
+  const plugs = { powerInputs: [{ plug: '6-pin-card', count: 1 }], peakW: 40 };
+  test('a controller with a plug takes no more from its slot than it may, and wants its plug', () => {
+    const hungry = rack(tweak('tern-16i', { peakW: 40, from: { peakW: { basis: 'measured' } } })).add('tern-16i');
+    expect(find(hungry, 'powered.slot')).toHaveLength(1);
+    const fed = rack(tweak('tern-16i', plugs)).add('brazier-800').add('tern-16i');
+    expect(find(fed, 'powered.slot')).toEqual([]);
+    expect(said(fed, 'powered.plugs').join()).toMatch(/6-pin card plugs: 1 wanted/);
+  });
+  test('an expander fed by a plug wants one', () => {
+    const none = {
+      cables: [{ key: 'main', count: 1, plugs: [{ plug: '24-pin', count: 1 }], lengthMm: 500, gaugeAwg: 18 }],
+    };
+    const made = (poweredBy: string) =>
+      rack(tweak('weir-24', { poweredBy }, tweak('brazier-800', none)))
+        .add('brazier-800')
+        .add('tern-8i')
+        .add('weir-24');
+    expect(said(made('plug'), 'powered.plugs').join()).toMatch(/4-pin peripheral plugs: 1 wanted/);
+    expect(said(made('slot'), 'powered.plugs').join()).not.toMatch(/peripheral/);
   });
 });

@@ -1,6 +1,7 @@
 import { memoLast } from '../memoLast';
 import { boxesOf } from '../figures/boxes';
 import { railA } from '../figures/power/rails';
+import { hindrances } from '../figures/power/stagger';
 import { boxStart12A } from '../figures/power/start';
 import { boxLoadW, supplyOf } from '../figures/power/wall';
 import { Ledger, rangeOfQuantity, type Quantity } from '../figures/quantity';
@@ -126,7 +127,8 @@ const chains = memoLast((situation: Situation) => {
       .filter(within)
       .flatMap(({ part }) => part.powerOutputs ?? [])
       .reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
-    const together = context.policy.spinUp.kind !== 'waves';
+    // One drive that cannot wait is enough to doubt which of them start together on a plug.
+    const together = context.policy.spinUp.kind !== 'waves' || hindrances(context).length > 0;
     const limits = (end: End) => chainLimits(inputs, supply.part, adapters, boardPlugs, end, together);
     const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
     const atMost = {
@@ -238,6 +240,27 @@ function overRail(
       at: [{ unit: supply.id }],
       gap: { have: load.value, limit, gap: limit - load.value, unit, lo: load.lo, hi: load.hi },
       facts: { supply: supply.part.name, rail, when },
+    },
+  ];
+}
+
+/** Waves that are set, and drives that start at once all the same. */
+export function startInTurn({ context, units }: Situation): Found<'powered.inTurn'>[] {
+  if (context.policy.spinUp.kind === 'together') return [];
+  const stuck = hindrances(context);
+  const [first] = stuck;
+  if (!first) return [];
+  return [
+    {
+      severity: 'caution',
+      at: stuck.map(({ drive }) => ({ unit: drive.id })),
+      because: [{ unit: first.by.id }],
+      facts: {
+        count: stuck.length,
+        of: ofKind(units, 'drive').length,
+        part: first.by.part.name,
+        says: first.says,
+      },
     },
   ];
 }

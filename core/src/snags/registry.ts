@@ -11,7 +11,16 @@ import {
   m2Link,
   slotPower,
 } from './cardRules';
-import { bootDrive, cableLength, frontUsb, idleCard, smallParts, spareCables, uselessPorts } from './completeRules';
+import {
+  bootDrive,
+  cableLength,
+  frontUsb,
+  idleCard,
+  runsNothing,
+  smallParts,
+  spareCables,
+  uselessPorts,
+} from './completeRules';
 import { cardsInStillAir, coolerCarries, drivesInStillAir, passiveCooler } from './cooledRules';
 import {
   boardInChassis,
@@ -25,7 +34,15 @@ import {
   supplyLength,
 } from './fitsRules';
 import { coolerBase, driveHoles, fixedBays, rackBody, rackDepth, stickHeight, supplyScrews } from './holdRules';
-import { aloneForPool, pastRatedBays, shingledInParity, unprotectedCache, wornDrives } from './lastsRules';
+import {
+  agedParts,
+  bridges,
+  aloneForPool,
+  pastRatedBays,
+  shingledInParity,
+  unprotectedCache,
+  wornDrives,
+} from './lastsRules';
 import {
   largestDrive,
   mostDevices,
@@ -45,12 +62,25 @@ import {
   memoryRegistered,
   memorySlots,
   memoryUneven,
+  eccUnused,
+  processorGeneration,
+  processorMemory,
   socket,
 } from './matesRules';
-import { plugLoad, plugsShort, railLoad, splitterLoad, start12V, supplyTotal, wireLoad } from './poweredRules';
+import {
+  plugLoad,
+  plugsShort,
+  railLoad,
+  splitterLoad,
+  start12V,
+  startInTurn,
+  supplyTotal,
+  wireLoad,
+} from './poweredRules';
 import { driveInterface, portsShort } from './reachesRules';
 import { goesFirst, plugRoom } from './roomRules';
-import { upsCarries, upsOutlets } from './upsRules';
+import { takenOut } from './removedRules';
+import { brickMates, upsCarries, upsOutlets } from './upsRules';
 import type { Situation } from './situation';
 import type { Finding } from './finding';
 import { placeName, type Snag } from './snag';
@@ -90,6 +120,7 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'fits.stick': stickHeight,
   'fits.plugRoom': plugRoom,
   'fits.goesFirst': goesFirst,
+  'fits.takenOut': takenOut,
   'fits.rackBody': rackBody,
   'fits.rackDepth': rackDepth,
   'reaches.interface': driveInterface,
@@ -110,6 +141,9 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'mates.memoryRegistered': memoryRegistered,
   'mates.memoryMixed': memoryMixed,
   'mates.memoryUneven': memoryUneven,
+  'mates.processorMemory': processorMemory,
+  'mates.generation': processorGeneration,
+  'mates.ecc': eccUnused,
   'mates.socket': socket,
   'mates.memoryMax': memoryMax,
   'mates.display': display,
@@ -124,14 +158,17 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'complete.uselessPorts': uselessPorts,
   'complete.boot': bootDrive,
   'complete.idleCard': idleCard,
+  'complete.runsNothing': runsNothing,
   'powered.plugs': plugsShort,
   'powered.total': supplyTotal,
   'powered.start12V': start12V,
+  'powered.inTurn': startInTurn,
   'powered.plugLoad': plugLoad,
   'powered.splitters': splitterLoad,
   'powered.wires': wireLoad,
   'powered.rails': railLoad,
   'powered.slot': slotPower,
+  'powered.brick': brickMates,
   'powered.ups': upsCarries,
   'powered.outlets': upsOutlets,
   'cooled.cooler': coolerCarries,
@@ -143,6 +180,8 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'lasts.worn': wornDrives,
   'lasts.alone': aloneForPool,
   'lasts.writeBack': unprotectedCache,
+  'lasts.bridge': bridges,
+  'lasts.aged': agedParts,
   'within.money': moneyWithinBrief,
   'within.idle': idleWithinBrief,
   'within.peak': peakWithinBrief,

@@ -20,6 +20,9 @@ export type Situation = {
   readonly pool: Build['pool'];
   readonly cables: CableNeeds;
   readonly small: readonly SmallNeed[];
+  readonly changes: Build['changes'];
+  /** ISO date that ages are read at. */
+  readonly asOf: string;
 };
 
 export const spotOf = (situation: Situation, unit: PlannedUnit): SpotRef | undefined =>

@@ -1,4 +1,6 @@
-import { ofKind } from '../machine/units';
+import { boxOf, seatsOf } from '../machine/hosts';
+import { ofKind, type PlannedUnit } from '../machine/units';
+import { basisOf } from '../parts/resolve';
 import type { Situation } from './situation';
 import type { Found } from './words';
 
@@ -56,4 +58,38 @@ export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
       facts: { ups: nameOf(all) },
     },
   ];
+}
+
+/**
+ * A brick whose volts or plug are not those of the board's jack. What either sheet leaves open is not judged here: the
+ * list of what is typical names it.
+ */
+export function brickMates(situation: Situation): Found<'powered.brick'>[] {
+  const { units, layout } = situation;
+  const seats = seatsOf(layout);
+  return ofKind(units, 'board').flatMap((board): Found<'powered.brick'>[] => {
+    const { dcMinV, dcMaxV, dcPlug, powerInputs, name } = board.part;
+    if (!powerInputs.some(({ plug }) => plug === 'dc-jack')) return [];
+    const box = boxOf(board.id, seats, units);
+    const brick = ofKind(units, 'supply').find(
+      (unit) =>
+        unit.part.cables.some(({ plugs }) => plugs.some(({ plug }) => plug === 'dc-jack')) &&
+        (!layout.at[unit.id] || boxOf(unit.id, seats, units) === box),
+    );
+    if (!brick) return [];
+    const { outV } = brick.part;
+    const at = [{ unit: brick.id }, { unit: board.id }];
+    const sure = (...of: readonly (readonly [PlannedUnit, string])[]) =>
+      of.every(([unit, field]) => basisOf(unit.part, field) !== 'typical') ? 'blocker' : 'caution';
+    const facts = { brick: brick.part.name, board: name, plug: brick.part.dcPlug ?? '', jack: dcPlug ?? '' };
+    if (outV !== undefined && dcMinV !== null && dcMaxV !== null && (outV < dcMinV || outV > dcMaxV)) {
+      const limit = outV < dcMinV ? dcMinV : dcMaxV;
+      const gap = { have: outV, limit, gap: -Math.abs(outV - limit), unit: 'V' };
+      return [{ severity: sure([brick, 'outV'], [board, 'dcMinV'], [board, 'dcMaxV']), at, gap, facts }];
+    }
+    const plain = (words: string) => words.toLowerCase().replace(/\s|mm/g, '').replace(/x/g, '×');
+    return dcPlug && brick.part.dcPlug && plain(dcPlug) !== plain(brick.part.dcPlug)
+      ? [{ severity: 'caution', at, facts }]
+      : [];
+  });
 }

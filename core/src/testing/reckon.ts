@@ -10,7 +10,7 @@ import type { Problem } from '../solve/problem';
 import { cardWishMBps, laneMBps, PCIE_LANE_MBPS, dealtMBps } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
 import { liveWires, wireServing, type LiveWire } from '../links/unconnected';
-import { hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { cardReachMm, hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 /**
  * The levels of docs/decisions/placement.md in their order, units without a place and drives without a cable by rank.
@@ -209,7 +209,7 @@ function misfits(unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, Pl
   const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
   if (byId.get(spot.host)?.part.kind === 'board' && needsRiser(box.part, rear.position)) return true;
   return (
-    (!!limit && unit.part.lengthMm > limit.maxMm) ||
+    (!!limit && cardReachMm(unit.part) > limit.maxMm) ||
     (unit.part.brackets.length > 0 && rear.position + Math.ceil(unit.part.thickSlots) > openings)
   );
 }

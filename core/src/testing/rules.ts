@@ -71,6 +71,20 @@ function multiplied() {
   ];
 }
 
+/** A catalogue in which disks, the cube's bays and its board all start drives in turn. */
+export function inTurn(from: Catalogue = catalogue): Catalogue {
+  const bays = archetype('cube-8').bayGroups.map((group) => {
+    const { backplane } = group as { readonly backplane?: object | null };
+    return { ...group, ...(backplane ? { backplane: { ...backplane, staggersStart: 'yes' } } : {}) };
+  });
+  const willing = { staggersStart: 'yes' };
+  return tweak(
+    'larder-8',
+    { bayGroups: bays },
+    tweak('barge-8', willing, tweak('wren-c8', willing, tweak('tern-8i', willing, from))),
+  );
+}
+
 /** Four drives in a cage behind a multiplier. */
 export function behindOnePort(more: (made: Fixture) => Fixture = (made) => made): Fixture {
   const made = more(tower(tweak('crib-5', { bayGroups: multiplied() })).add('crib-5'));

@@ -1,6 +1,7 @@
 import type { PartOf } from '../../parts/resolve';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { countsWith, type Box } from '../boxes';
+import { waiting } from './stagger';
 import { classesOf, type FigureContext } from '../context';
 
 /** A rail of a supply, by its volts. */
@@ -28,7 +29,8 @@ export function currents(context: FigureContext, box: Box, rail: Rail): Currents
       .flatMap((one) => one.units),
   );
   const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
-  const turnS = (index: number) => waveShiftS(context, index);
+  const shifts = waveShifts(context, drives);
+  const turnS = (index: number) => shifts[index] ?? 0;
   const moments = drives.flatMap((drive, index) =>
     drive.part.spinUp
       .filter((step) => step[STEP[rail]] > 0)
@@ -50,7 +52,11 @@ export function currents(context: FigureContext, box: Box, rail: Rail): Currents
 /** All drives of a moment together, A. */
 export const together = (all: readonly DriveCurrent[]): number => all.reduce((sum, { amps }) => sum + amps, 0);
 
-function waveShiftS(context: Pick<FigureContext, 'policy'>, index: number): number {
+/** Seconds each drive waits for its turn; one that cannot wait starts with the first. */
+function waveShifts(context: FigureContext, drives: readonly Drive[]): readonly number[] {
   const policy = context.policy.spinUp;
-  return policy.kind === 'waves' ? Math.floor(index / policy.drives) * policy.everyS : 0;
+  if (policy.kind !== 'waves') return [];
+  const able = new Set(waiting(context));
+  let turn = 0;
+  return drives.map(({ id }) => (able.has(id) ? Math.floor(turn++ / policy.drives) * policy.everyS : 0));
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { inTurn } from '../../testing/rules';
 import { createAssessor } from '../../assess';
 import { ofKind } from '../../machine/units';
 import { monotoneCubic } from '../monotoneCubic';
@@ -125,13 +126,14 @@ test('eight disks starting together: 8 × 1.6 A and the rest of the machine on 1
 });
 
 test('waves of two spread the start', () => {
-  const together = cube().add('barge-8', 8);
+  const together = cube(inTurn()).add('tern-8i').add('barge-8', 8);
   const waves = together.edit({
     type: 'set.policy',
     value: { spinUp: { kind: 'waves', drives: 2, everyS: 12 }, fans: { kind: 'fixed', duty: 0.4 } },
   });
   const turning = 6 * ((3.5 * 0.6) / 12);
-  const rest = 8.5 * 0.6 + 4.5 / 0.75 + 2.4 + 2.2 + 1.2;
+  // With the card that the other drives hang on, and what it keeps awake.
+  const rest = 8.5 * 0.6 + 4.5 / 0.75 + 2.4 + 2.2 + 1.2 + 9 + 4;
   expect(figure(waves, 'power.start12A').value).toBeCloseTo(2 * 1.6 + turning + rest / 12, 3);
 });
 
@@ -172,7 +174,7 @@ test('between points a line is straight, outside it is level', () => {
 });
 
 test('currents of a start in waves, by hand: the second wave starts while the first turns', () => {
-  const made = cube()
+  const made = cube(inTurn())
     .add('tern-8i')
     .add('barge-8', 4)
     .set({ policy: { ...cube().build.policy, spinUp: { kind: 'waves', drives: 2, everyS: 12 } } });
@@ -189,4 +191,23 @@ test('currents of a start in waves, by hand: the second wave starts while the fi
   expect(together(at(100))).toBeCloseTo(4 * idle12A, 9);
   expect(together(currents(context, box, '5 V').at(0))).toBeCloseTo(2 * spinUp[0]!.a5, 9);
   expect(currents(context, box, '3.3 V').momentsS).toEqual([]);
+});
+
+test('what does not say that it waits starts with the first, whatever the policy', () => {
+  const waves = (from: Parameters<typeof cube>[0]) =>
+    cube(from)
+      .add('tern-8i')
+      .add('barge-8', 8)
+      .edit({
+        type: 'set.policy',
+        value: { spinUp: { kind: 'waves', drives: 2, everyS: 12 }, fans: { kind: 'fixed', duty: 0.4 } },
+      });
+  const start = (from: Parameters<typeof cube>[0]) => figure(waves(from), 'power.start12A').value;
+  const all = figure(cube().add('tern-8i').add('barge-8', 8), 'power.start12A').value;
+  expect(start(inTurn())).toBeLessThan(all / 2);
+  expect(start(tweak('barge-8', { staggersStart: 'unknown' }, inTurn()))).toBeCloseTo(all, 9);
+  // Those on the board's own ports do not wait then, those on the card do.
+  const some = start(tweak('wren-c8', { staggersStart: 'no' }, inTurn()));
+  expect(some).toBeGreaterThan(start(inTurn()));
+  expect(some).toBeLessThan(all);
 });

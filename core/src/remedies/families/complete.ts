@@ -37,4 +37,5 @@ export const COMPLETE = {
   'complete.uselessPorts': none,
   'complete.boot': smallDrives,
   'complete.idleCard': (base, snag) => takeOut(about(base, snag)),
+  'complete.runsNothing': (base, snag) => takeOut(about(base, snag)),
 } as const satisfies Proposes;

@@ -1,6 +1,6 @@
 import type { EditOf } from '../../build/edits';
 import { addItemEdit } from '../../build/newItem';
-import { isCard, ofKind, type PlannedUnit } from '../../machine/units';
+import { cardReachMm, isCard, ofKind, type PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import { isForOutside } from '../../snags/cardRules';
@@ -42,8 +42,14 @@ const cardLength: Propose = (base, snag, catalogue) =>
     const together = part.kind === 'controller' ? severalShorter(base, catalogue, unit, part, limit) : [];
     const shorter =
       part.kind === 'controller'
-        ? swaps(base, catalogue, unit, 'controller', (other) => other.lengthMm <= limit && lanes(other) >= lanes(part))
-        : swaps(base, catalogue, unit, part.kind, (other) => 'lengthMm' in other && other.lengthMm <= limit);
+        ? swaps(
+            base,
+            catalogue,
+            unit,
+            'controller',
+            (other) => cardReachMm(other) <= limit && lanes(other) >= lanes(part),
+          )
+        : swaps(base, catalogue, unit, part.kind, (other) => isCard(other) && cardReachMm(other) <= limit);
     return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
   });
 
@@ -56,7 +62,9 @@ function severalShorter(
   limitMm: number,
 ): Proposal[] {
   return listed(catalogue, 'controller')
-    .filter((part) => part.lengthMm <= limitMm && lanes(part) < lanes(now) && lanes(part) * MOST_TOGETHER >= lanes(now))
+    .filter(
+      (part) => cardReachMm(part) <= limitMm && lanes(part) < lanes(now) && lanes(part) * MOST_TOGETHER >= lanes(now),
+    )
     .slice(0, MOST_OF_A_KIND)
     .flatMap((part) => {
       const count = Math.ceil(lanes(now) / lanes(part));
@@ -349,6 +357,7 @@ export const FITS = {
           ...takeOut(about(base, snag)),
         ],
   'fits.goesFirst': none,
+  'fits.takenOut': none,
   'fits.rackBody': (base, snag, catalogue) =>
     otherChassis(base, snag, catalogue, (part) => part.widthMm <= (snag.gap?.limit ?? 0)),
   'fits.rackDepth': (base, snag, catalogue) =>

@@ -34,4 +34,6 @@ export const LASTS = {
   'lasts.worn': none,
   'lasts.alone': none,
   'lasts.writeBack': none,
+  'lasts.bridge': none,
+  'lasts.aged': none,
 } as const satisfies Proposes;

@@ -2,6 +2,7 @@ import type { Edit } from '../../build/edits';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
 import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
+import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
@@ -45,6 +46,15 @@ const oneKind: Propose = (base, snag, catalogue) => {
     ...takeOut(few),
   ];
 };
+
+/** Another processor for the board's socket. */
+const processors = (base: Base, catalogue: Catalogue, goes: (part: PartOf<'processor'>) => boolean): Proposal[] =>
+  ofKind(base.assessment.units, 'processor')
+    .filter((unit) => !unit.builtIn)
+    .slice(0, 1)
+    .flatMap((unit) =>
+      swaps(base, catalogue, unit, 'processor', (part) => part.socket === unit.part.socket && goes(part)),
+    );
 
 const socketOf = (base: Base) => ofKind(base.assessment.units, 'board')[0]?.part.socket ?? null;
 
@@ -155,6 +165,20 @@ export const MATES = {
   'mates.memory': memory,
   'mates.memorySlots': memory,
   'mates.memoryRegistered': memory,
+  'mates.processorMemory': (base, snag, catalogue) => [
+    ...memory(base, snag, catalogue),
+    ...processors(base, catalogue, (part) => {
+      const modules = about(base, snag).filter((unit) => isKind(unit, 'memory'));
+      return modules.every(
+        (unit) => part.memoryTypes.includes(unit.part.type) && (part.memoryRegistered || !unit.part.registered),
+      );
+    }),
+  ],
+  'mates.generation': (base, _snag, catalogue) => {
+    const takes = ofKind(base.assessment.units, 'board')[0]?.part.processors?.map((one) => one.generation) ?? [];
+    return processors(base, catalogue, (part) => part.generation !== undefined && takes.includes(part.generation));
+  },
+  'mates.ecc': none,
   'mates.memoryMixed': oneKind,
   'mates.memoryUneven': none,
   'mates.sectors': (base, snag, catalogue) =>

@@ -1,5 +1,6 @@
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
+import { hindrances } from '../../figures/power/stagger';
 import { plugInputs } from '../../needs/plugInputs';
 import { adaptersHold, isSplittable, plugsOn, wireA } from '../../needs/splitters';
 import type { Catalogue } from '../../parts/catalogue';
@@ -9,8 +10,28 @@ import { about, listed, moveToFreeBays, mountable, swaps, takeOut } from '../gue
 import type { Base } from '../weigh';
 import { supply, addPart, moveCards, type Propose, type Proposes } from './shared';
 
-const start12V: Propose = (base, snag, catalogue) =>
-  supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue);
+const WAVES = [8, 4, 2, 1];
+const WAVE_EVERY_S = 10;
+
+/** Drives started in turn, the fewest waves first, where every one of them can wait. */
+const inWaves: Propose = ({ build, assessment }) => {
+  const drives = ofKind(assessment.units, 'drive').filter(({ part }) => part.spinUp.length > 0).length;
+  if (build.policy.spinUp.kind === 'waves' || hindrances(assessment).length > 0) return [];
+  return WAVES.filter((size) => size < drives).map((size) => ({
+    edits: [
+      {
+        type: 'set.policy',
+        value: { ...build.policy, spinUp: { kind: 'waves', drives: size, everyS: WAVE_EVERY_S } },
+      },
+    ],
+    words: `Start the drives ${size === 1 ? 'one by one' : `in waves of ${size}`}, ${WAVE_EVERY_S} s apart`,
+  }));
+};
+
+const start12V: Propose = (base, snag, catalogue) => [
+  ...inWaves(base, snag, catalogue),
+  ...supply((_base, other, now) => other.rail12A > now.rail12A && mountable(base, other))(base, snag, catalogue),
+];
 
 /** A that the drive cables of a supply carry together. */
 const cableA = (part: PartOf<'supply'>): number =>
@@ -69,7 +90,16 @@ export const POWERED = {
   'powered.plugs': plugs,
   'powered.total': supply((base, other, now) => other.ratedW > now.ratedW && mountable(base, other)),
   'powered.start12V': start12V,
-  'powered.plugLoad': (base, snag) => moveToFreeBays(base, drivesFedBy(base, snag)),
+  'powered.inTurn': ({ build }) => [
+    {
+      edits: [{ type: 'set.policy', value: { ...build.policy, spinUp: { kind: 'together' } } }],
+      words: 'Plan with all drives starting together',
+    },
+  ],
+  'powered.plugLoad': (base, snag, catalogue) => [
+    ...inWaves(base, snag, catalogue),
+    ...moveToFreeBays(base, drivesFedBy(base, snag)),
+  ],
   'powered.splitters': (base, snag, catalogue) => [
     ...supply(
       (_base, other, now) => plugsOn(other, 'sata-power') > plugsOn(now, 'sata-power') && mountable(base, other),
@@ -78,6 +108,18 @@ export const POWERED = {
   ],
   'powered.wires': supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other)),
   'powered.slot': (base, snag, catalogue) => moveCards(base, snag, catalogue),
+  'powered.brick': (base, snag, catalogue) => {
+    const board = about(base, snag).find((unit) => isKind(unit, 'board'));
+    const { dcMinV, dcMaxV, dcPlug } = board && isKind(board, 'board') ? board.part : {};
+    return supply(
+      (_base, other, now) =>
+        other.outV !== undefined &&
+        other.outV >= (dcMinV ?? 0) &&
+        other.outV <= (dcMaxV ?? Infinity) &&
+        (!dcPlug || other.dcPlug === undefined || other.dcPlug === dcPlug) &&
+        other.ratedW >= now.ratedW,
+    )(base, snag, catalogue);
+  },
   'powered.ups': (base, snag, catalogue) =>
     otherUps(base, snag, catalogue, (part, now) => part.ratedW > now.ratedW || part.ratedVa > now.ratedVa),
   'powered.outlets': (base, snag, catalogue) =>

@@ -6,6 +6,7 @@ export type CompleteFacts = {
   'complete.uselessPorts': { board: string; chassis: string; bays: number };
   'complete.boot': { drives: number };
   'complete.idleCard': { card: string; watts: number };
+  'complete.runsNothing': { part: string; kind: 'supply' | 'board' | 'chassis'; beside: string };
 };
 
 export const COMPLETE_WORDS: WordsOf<CompleteFacts> = {
@@ -30,5 +31,13 @@ export const COMPLETE_WORDS: WordsOf<CompleteFacts> = {
     title: 'A card with nothing on it',
     what: (f) => `${f.card} carries no drive and draws about ${f.watts} W all the same.`,
     why: 'It takes a slot, costs money, and often keeps the processor from its deepest rest.',
+  },
+  'complete.runsNothing': {
+    title: 'A part that does nothing',
+    what: (f) =>
+      f.kind === 'chassis'
+        ? `Nothing is in ${f.part}; everything is in ${f.beside}.`
+        : `${f.part} ${f.kind === 'supply' ? 'feeds' : 'runs'} nothing: ${f.beside} has its place.`,
+    why: 'It is paid for and counted; take it out, or give it a machine of its own.',
   },
 };

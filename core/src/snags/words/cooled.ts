@@ -20,7 +20,7 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
   'cooled.passive': {
     title: 'Cooler without a fan',
     what: (f) =>
-      `${f.cooler} has no fan, and none turns in a wall of ${f.chassis}: ${f.processor} draws ` +
+      `${f.cooler} has no fan, and none in ${f.chassis} blows at it: ${f.processor} draws ` +
       `about ${f.watts} W under load.`,
     why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
   },
@@ -35,7 +35,7 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
     title: 'Air past a card',
     what: (f) =>
       `${f.count > 1 ? `${f.count} × ` : ''}${f.card} gives off about ${f.watts} W${f.count > 1 ? ' each' : ''}, ` +
-      `and no fan turns in a wall of ${f.chassis}. Temperatures are not computed.`,
+      `and no fan in ${f.chassis} moves air past it. Temperatures are not computed.`,
     why: 'It is made for moving air.',
   },
 };

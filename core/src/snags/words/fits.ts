@@ -25,6 +25,7 @@ export type FitsFacts = {
   'fits.stick': { drive: string } & Culprit;
   'fits.plugRoom': { drive: string; count: number; need: number; angledNeed: number; turned: number };
   'fits.goesFirst': { board: string; under: string; one: number; over: string; oneOver: number };
+  'fits.takenOut': { chassis: string; change: string; bays: number; fans: number };
   'fits.rackBody': { chassis: string; rails: string };
   'fits.rackDepth': { chassis: string; depth: number; handles: number; cables: number };
 };
@@ -180,6 +181,15 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
       `${f.under} of ${f.board} ${f.one ? 'goes' : 'go'} in first: ${f.over} ` +
       `${f.oneOver ? 'lies' : 'lie'} over ${f.one ? 'it' : 'them'}.`,
     why: 'To change it later, what lies over it comes out again.',
+  },
+  'fits.takenOut': {
+    title: 'Pieces taken out',
+    what: (f) =>
+      `${f.chassis}, ${f.change.charAt(0).toLowerCase()}${f.change.slice(1)}: ` +
+      `${[f.bays ? `${n(f.bays, 'bay')} fewer` : '', f.fans ? `${n(f.fans, 'place')} for fans fewer` : '']
+        .filter(Boolean)
+        .join(', ')}.`,
+    why: 'What the piece held, cooled or closed off is missing; keep it for the day it goes back in.',
   },
   'fits.rackBody': {
     title: 'Width between the posts',

@@ -7,6 +7,8 @@ export type LastsFacts = {
   'lasts.worn': { count: number; drive: string; hours: number; condition: string };
   'lasts.alone': { drive: string; role: string };
   'lasts.writeBack': { card: string; count: number };
+  'lasts.bridge': { box: string; fault: 'weak' | 'one' | 'lost' };
+  'lasts.aged': { part: string; count: number; years: number; battery: string };
 };
 
 export const LASTS_WORDS: WordsOf<LastsFacts> = {
@@ -40,5 +42,23 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
     title: 'Write cache without protection',
     what: (f) => `${f.card} keeps writes in a cache that nothing protects, for ${n(f.count, 'drive')}.`,
     why: 'When the power goes, so does what it had promised to have written.',
+  },
+  'lasts.bridge': {
+    title: 'Bridge of an outside box',
+    what: (f) =>
+      f.fault === 'weak'
+        ? `The bridge of ${f.box} is of a kind known to drop out under load.`
+        : f.fault === 'one'
+          ? `${f.box} shows all of its drives as one.`
+          : `${f.box} does not come back by itself after losing its power alone.`,
+    why: 'A pool behind it loses its members together; their health may not be seen at all.',
+  },
+  'lasts.aged': {
+    title: 'Years behind a part',
+    what: (f) =>
+      f.battery
+        ? `The battery of ${f.part} is ${f.years} years old.`
+        : `${f.part} ${f.count > 1 ? 'are' : 'is'} ${f.years} years old.`,
+    why: 'Past the years it is made for it fails more often; have a spare, or change it before.',
   },
 };

@@ -7,6 +7,9 @@ export type MatesFacts = {
   'mates.memoryRegistered': { memory: string; board: string; have: string; want: string; ddr5: string };
   'mates.memoryMixed': { board: string; registered: string; unbuffered: string };
   'mates.memoryUneven': { board: string; sizes: string };
+  'mates.processorMemory': { memory: string; processor: string; have: string; want: string };
+  'mates.generation': { processor: string; generation: string; board: string; takes: string; firmware: string };
+  'mates.ecc': { memory: string; part: string; certain: string };
   'mates.socket': { part: string; have: string; board: string; want: string };
   'mates.memoryMax': { board: string; what: string };
   'mates.display': { processor: string; board: string; graphics: 'has' | 'has no' };
@@ -46,6 +49,25 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
     title: 'Modules of several sizes',
     what: (f) => `${f.board} has modules of ${f.sizes} GB.`,
     why: 'It runs; what has no equal partner is read over fewer channels.',
+  },
+  'mates.processorMemory': {
+    title: 'Memory the processor takes',
+    what: (f, s) =>
+      `${f.memory} is ${f.have}; ${f.processor} ${s.severity === 'blocker' ? 'takes' : 'probably takes'} ${f.want} alone.`,
+    why: 'The memory hangs on the processor, not on the board: it would not start.',
+  },
+  'mates.generation': {
+    title: 'Generation of the processor',
+    what: (f) =>
+      f.firmware
+        ? `${f.board} knows ${f.processor} (${f.generation}) from firmware ${f.firmware} on.`
+        : `${f.processor} is of ${f.generation}; ${f.board} takes ${f.takes}.`,
+    why: 'It goes into the socket and does not start; firmware is put on without it, or with an older one.',
+  },
+  'mates.ecc': {
+    title: 'ECC that does not work',
+    what: (f) => `${f.memory} has ECC; ${f.part} ${f.certain ? 'does not use' : 'probably does not use'} it.`,
+    why: 'It runs as plain memory: errors are neither mended nor told.',
   },
   'mates.socket': {
     title: 'Socket of processor and cooler',

@@ -9,11 +9,13 @@ export type PoweredFacts = {
   'powered.plugs': { plug: string; need: number; have: number; supply: string; short: number; overload: string };
   'powered.total': { supply: string };
   'powered.start12V': { supply: string; drives: number };
+  'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
   'powered.plugLoad': OnRail & { host: string; drives: number; plug: string };
   'powered.splitters': OnRail & { drives: number };
   'powered.wires': OnRail & { supply: string; drives: number };
   'powered.rails': { supply: string; rail: string; when: string };
   'powered.slot': { card: string; slot: string };
+  'powered.brick': { brick: string; board: string; plug: string; jack: string };
   'powered.ups': { ups: string; unit: string };
   'powered.outlets': { ups: string };
 };
@@ -47,6 +49,13 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${(s.severity === 'blocker' ? s.gap!.have : (s.gap!.hi ?? s.gap!.have)).toFixed(1)} A ` +
       `on 12 V; ${f.supply} gives ${round(s.gap!.limit)} A.`,
     why: 'The supply cuts out at power-on, or drives drop from the pool.',
+  },
+  'powered.inTurn': {
+    title: 'Drives that do not wait',
+    what: (f) =>
+      `Waves are set; ${f.count} of ${n(f.of, 'drive')} ${f.count === 1 ? 'counts' : 'count'} as starting at once: ` +
+      `${f.part} ${f.says === 'no' ? 'cannot start drives in turn' : 'does not say that it starts drives in turn'}.`,
+    why: 'All start together, and the supply must carry it.',
   },
   'powered.plugLoad': {
     title: 'What one plug carries',
@@ -85,6 +94,15 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} W from ${f.slot}; it may take ` +
       `${s.gap!.limit} W there, and has no plug.`,
     why: 'The board shuts down, or its traces get hot.',
+  },
+  'powered.brick': {
+    title: 'Brick and jack',
+    what: (f, s) =>
+      s.gap
+        ? `${f.brick} gives ${round(s.gap.have)} V; ${f.board} takes ${s.gap.have < s.gap.limit ? 'at least' : 'at most'} ` +
+          `${round(s.gap.limit)} V.`
+        : `${f.brick} has a plug of ${f.plug}; the jack of ${f.board} is ${f.jack}.`,
+    why: 'Too many volts destroy the board, too few do not start it; a wrong plug makes no contact.',
   },
   'powered.ups': {
     title: 'What the UPS carries',

@@ -6,7 +6,7 @@ import { protocolOf, wallBefore } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { spotsOf, type SpotGroup } from '../../machine/spots';
 import { lanesLeft, type Uses } from '../../links/laneSharing';
-import { isCard, isKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { cardReachMm, isCard, isKind, unitsById, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import { outOf } from './roles';
 import {
@@ -345,7 +345,7 @@ class CardSearch {
     const stands = isKind(place.host, 'board') && needsRiser(box.part, place.position);
     return (
       stands ||
-      (!!limit && part.lengthMm > limit.maxMm) ||
+      (!!limit && cardReachMm(part) > limit.maxMm) ||
       (part.brackets.length > 0 && place.position + Math.ceil(part.thickSlots) > openings)
     );
   }

@@ -5,7 +5,7 @@ import { mismatch } from '../../machine/accepts';
 import { protocolOf } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
-import { hasPlaces, isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { cardReachMm, hasPlaces, isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import { rankOf, wishesIn } from '../reckon';
 import { ones, type Levels } from './levels';
 import type { Program } from './program';
@@ -276,7 +276,7 @@ function encodeFit(
     const stands = board === byId.get(ref.host) && needsRiser(box.part, position);
     if (
       !stands &&
-      !(limit && part.lengthMm > limit.maxMm) &&
+      !(limit && cardReachMm(part) > limit.maxMm) &&
       !(part.brackets.length > 0 && position + Math.ceil(part.thickSlots) > openings)
     )
       continue;
