@@ -241,7 +241,7 @@ describe('the demo builds', () => {
     expect(snags.map((snag) => wordsOf(snag).what)).toEqual([
       'Fell 74 is 4 mm too high: 74 mm, room for 70 mm under the roof drives.',
       '4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.',
-      'Probably over the wished 24 dB(A) at the ear: 24.3, could be 23. Most of it: Stock 120.',
+      'Probably over the wished 20 dB(A) at the ear: 20.4, could be 17. Most of it: Stock 120.',
     ]);
     // By hand: 129 + 212 + 109 + 32 + 2 × 48 + 88 bought, the five drives owned; 4 × 0.96 TB; 8 bays; no port left.
     expect(figures['cost.now']!.value).toBe(666);
@@ -265,9 +265,9 @@ describe('the demo builds', () => {
       8, 8, 16,
     ]);
     expect(needs.needs.map((need) => [need.cable.id, need.count])).toEqual([['straight:sff-8643:sff-8643', 4]]);
-    // 16 × 1.8 A and the rest of the rack with its fans at full: between 40 and 50 A.
-    expect(figures['power.start12A']!.value).toBeGreaterThan(40);
-    expect(figures['power.start12A']!.value).toBeLessThan(50);
+    // 16 × 1.8 A and the rest of the rack, busy with its self-test, its fans at full: between 45 and 58 A.
+    expect(figures['power.start12A']!.value).toBeGreaterThan(45);
+    expect(figures['power.start12A']!.value).toBeLessThan(58);
   });
 
   test('old desktop: all owned, nothing to buy, seven of seven ports used', () => {
@@ -282,6 +282,7 @@ describe('the demo builds', () => {
         'lasts.aged',
         'lasts.aged',
         'lasts.aged',
+        'within.idle',
       ],
     });
     expect(figures['cost.now']!.value).toBe(0);

@@ -43,7 +43,7 @@ test.describe('the brief', () => {
     await bench.settled();
     expect((await storedBuild(request, id)).brief.earDb).toBeUndefined();
     await page.getByRole('button', { name: 'Undo' }).first().click();
-    await expect(ear).toHaveValue('24');
+    await expect(ear).toHaveValue('20');
   });
 
   test('going between brief and bench keeps the machine open, with its history', async ({ page, request }) => {

@@ -4,6 +4,8 @@ import { runningUnits, type FigureContext } from './figures/context';
 import {
   createFigureStage,
   explainFigure,
+  keyedFigures,
+  type KeyedFigure,
   roomStage,
   type Explanation,
   type FigureId,
@@ -40,6 +42,8 @@ export type AssessOptions = { /** ISO date that ages and prices are read at. */ 
 export type Assessor = {
   assess(build: Build, options: AssessOptions): Assessment;
   explain(build: Build, id: FigureId): Explanation | null;
+  /** Figures of each state and box, which no candidate is weighed by. */
+  keyed(build: Build): readonly KeyedFigure[];
 };
 
 /**
@@ -178,6 +182,7 @@ export function createAssessor(): Assessor {
       };
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),
+    keyed: (build) => keyedFigures(prepare(build).full),
   };
 }
 

@@ -12,6 +12,7 @@ import {
   verdictOf,
   wordsOf,
   type Assessment,
+  type Assessor,
   type Build,
 } from '@inch-tower/core';
 
@@ -44,7 +45,11 @@ function readBuild(file: string): Build {
   return parsed.ok ? parsed.build : fail(`${file}: ${parsed.words}`);
 }
 
-function report(build: Build, { status, figures, snags, open, needs }: Assessment): string {
+function report(
+  build: Build,
+  { status, figures, snags, open, needs }: Assessment,
+  states: ReturnType<Assessor['keyed']>,
+): string {
   const { words, notComputed } = verdictOf({ status, open, snags });
   const number = (value: number) => (Math.abs(value) >= 100 ? value.toFixed(0) : value.toFixed(1));
   const lines = Object.values(figures).map(
@@ -61,6 +66,12 @@ function report(build: Build, { status, figures, snags, open, needs }: Assessmen
     '',
     'Figures',
     ...(lines.length ? lines : ['  none yet']),
+    ...states
+      .filter(({ key }) => key.box === undefined)
+      .map(
+        (one) =>
+          `  ${`At the wall, ${one.key.state}`.padEnd(20)} ${number(one.value).padStart(9)} ${one.unit}  (${number(one.lo)} to ${number(one.hi)})`,
+      ),
     '',
     'Snags',
     ...(found.length ? found : ['  none']),
@@ -98,7 +109,8 @@ if (command === '--help' || command === 'help') {
 if (!command || !['assess', 'bill', 'drawing'].includes(command) || files.length !== 1 || wrong)
   fail(wrong ? `${command} has no ${wrong}.\n${USAGE}` : USAGE);
 const build = readBuild(files[0]!);
-const assessment = createAssessor().assess(build, { asOf: new Date().toISOString().slice(0, 10) });
+const assessor = createAssessor();
+const assessment = assessor.assess(build, { asOf: new Date().toISOString().slice(0, 10) });
 const { units, ...plain } = assessment;
 const output =
   command === 'bill'
@@ -106,10 +118,11 @@ const output =
     : command === 'drawing'
       ? drawingSvg(build, sceneOf(units, assessment.layout).boxes)
       : flags.has('--text')
-        ? report(build, assessment)
+        ? report(build, assessment, assessor.keyed(build))
         : JSON.stringify(
             {
               ...plain,
+              states: assessor.keyed(build),
               unplaced: plain.unplaced.map((unit) => unit.id),
               unconnected: plain.unconnected.map((unit) => unit.id),
               needs: plain.needs.needs,

@@ -137,13 +137,11 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
     let inside = 0;
     for (let i = 0; i < 2000; i++) {
       const drawn = new Map<string, number>();
-      // Each fact once a draw; its half-widths are two standard deviations to either side.
+      // Each error once a draw, shared by the typical facts of one field; half-widths are two standard deviations.
       const ledger = new Ledger(false, (fact) => {
-        if (!drawn.has(fact.id)) {
-          const z = normal() / 2;
-          drawn.set(fact.id, fact.value + (z < 0 ? z * (fact.value - fact.lo) : z * (fact.hi - fact.value)));
-        }
-        return drawn.get(fact.id)!;
+        const z = drawn.get(fact.id) ?? normal() / 2;
+        drawn.set(fact.id, z);
+        return fact.value + (z < 0 ? z * (fact.value - fact.lo) : z * (fact.hi - fact.value));
       });
       const { value } = compute(context, ledger)!;
       if (value >= lo - 1e-9 && value <= hi + 1e-9) inside++;

@@ -3,7 +3,9 @@ import type { FigureContext } from './context';
 import { costNow } from './cost/money';
 import { rawTb } from './pool/capacity';
 import { start12A } from './power/start';
-import { wallW } from './power/wall';
+import { boxesOf } from './boxes';
+import type { PowerState } from './power/draw';
+import { boxWall, peakWallW, wallW } from './power/wall';
 import { Ledger, rangeOfQuantity, type Quantity, type Working } from './quantity';
 import { roomForDrives, type Room } from './room';
 import { earIdleDb } from './sound/ear';
@@ -16,6 +18,8 @@ export type Figure = {
   readonly hi: number;
   readonly unit: string;
   readonly basis: Basis;
+  /** A few words beside the number. */
+  readonly note?: string;
 };
 
 type Context = FigureContext & { readonly room: Room };
@@ -63,7 +67,7 @@ export const FIGURES = {
   'power.peakWallW': {
     label: 'Peak at the wall',
     uses: RUNS,
-    compute: (context, ledger) => wallW(context, 'peak', ledger),
+    compute: peakWallW,
   },
   'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
   'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
@@ -100,8 +104,10 @@ export function flat(id: FigureId, quantity: Quantity | null): Figure | null {
   if (!quantity) return null;
   const { lo, hi } = rangeOfQuantity(quantity);
   if (![quantity.value, lo, hi].every(Number.isFinite)) throw new Error(`the figure ${id} is no finite number`);
-  return { id, value: quantity.value, lo, hi, unit: quantity.unit, basis: quantity.basis };
+  return { id, value: quantity.value, lo, hi, unit: quantity.unit, basis: quantity.basis, ...noted(quantity) };
 }
+
+const noted = ({ note }: Quantity): { readonly note?: string } => (note === undefined ? {} : { note });
 
 export type Explanation = { readonly figure: Figure; readonly working: Working };
 
@@ -117,6 +123,29 @@ export function explainFigure(id: FigureId, context: Context): Explanation | nul
       ? { label: definition.label, ...figure, op: 'given' as const, of: [quantity.working] }
       : quantity.working;
   return { figure, working };
+}
+
+/** States told by themselves, least first. */
+const TOLD: readonly PowerState[] = ['asleep', 'idle', 'working', 'busy', 'peak', 'start'];
+/** What a figure is of, besides its id; the tapes show those that say nothing here. */
+type FigureKey = { readonly id: string; readonly state: PowerState; readonly box?: string };
+export type KeyedFigure = Omit<Figure, 'id'> & { readonly key: FigureKey };
+
+/** W at the wall in each state, all boxes together and, where there are several, each: reckoned when asked for. */
+export function keyedFigures(context: Context): readonly KeyedFigure[] {
+  const ledger = new Ledger(false);
+  const boxes = boxesOf(context);
+  return TOLD.flatMap((state): KeyedFigure[] => {
+    const of = (quantity: Quantity | null, box?: string): KeyedFigure[] => {
+      const figure = flat('power.idleWallW', quantity);
+      if (!figure) return [];
+      const { id: _id, ...rest } = figure;
+      return [{ ...rest, key: { id: 'power.wallW', state, ...(box === undefined ? {} : { box }) } }];
+    };
+    const each =
+      boxes.length < 2 ? [] : boxes.flatMap((box) => (box ? of(boxWall(context, box, state, ledger), box.id) : []));
+    return [...of(wallW(context, state, ledger)), ...each];
+  });
 }
 
 export const roomStage = (units: FigureContext['units'], layout: FigureContext['layout']): Room =>

@@ -24,6 +24,8 @@ export type Quantity = {
   readonly spread: Spread;
   readonly basis: Basis;
   readonly working?: Working | Fact;
+  /** What a reader is told beside the number. */
+  readonly note?: string;
 };
 
 const LIKELY = (fact: Pick<Fact, 'value'>): number => fact.value;

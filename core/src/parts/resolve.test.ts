@@ -18,12 +18,16 @@ test('what a sheet leaves open takes the typical value, and is marked as typical
 });
 
 test('a stated value keeps the tolerance of what is stated, and its own range where it gives one', () => {
-  expect(factOf(partOf('wren-c8'), 'idleW')).toMatchObject({
-    value: 8.5,
+  expect(factOf(partOf('tern-8i', tweak('tern-8i', { idleW: 10 })), 'idleW')).toMatchObject({
+    value: 10,
     basis: 'stated',
-    lo: 8.5 * 0.92,
-    hi: 8.5 * 1.08,
+    lo: 9.2,
+    hi: 10.8,
   });
+  // No maker states what a board draws: without a meter or a line of a datasheet it is typical.
+  expect(factOf(partOf('wren-c8'), 'idleW')).toMatchObject({ basis: 'typical', lo: 5.525, hi: 11.475 });
+  const named = tweak('wren-c8', { from: { idleW: { basis: 'stated', ref: 'data sheet, page 4' } } });
+  expect(factOf(partOf('wren-c8', named), 'idleW')).toMatchObject({ basis: 'stated', lo: 8.5 * 0.92 });
   const measured = partOf('wren-c8', tweak('wren-c8', { from: { idleW: { basis: 'measured', lo: 8.2, hi: 8.9 } } }));
   expect(factOf(measured, 'idleW')).toMatchObject({ basis: 'measured', lo: 8.2, hi: 8.9 });
 });

@@ -56,10 +56,17 @@ export function resolve(sheet: Sheet, archetype: Archetype): Part {
   return part;
 }
 
+/** W of these no maker states; they are typical unless a meter or a line of a datasheet is named. */
+const UNSTATED: ReadonlySet<string> = new Set(['board', 'processor']);
+const STATE_W = /^(idle|sustained|busy|peak)W$/;
+
 /** The basis a field of a part rests on: its own sheet's source, else typical. */
 export function basisOf(part: Part, field: string): Basis {
   const own = (part.sheet as unknown as Record<string, unknown>)[field] !== undefined;
-  return own ? (part.sheet.from?.[field]?.basis ?? 'stated') : 'typical';
+  if (!own) return 'typical';
+  const from = part.sheet.from?.[field];
+  const isNamed = from?.ref !== undefined || from?.basis === 'measured';
+  return UNSTATED.has(part.kind) && STATE_W.test(field) && !isNamed ? 'typical' : (from?.basis ?? 'stated');
 }
 
 /** The fact behind a numeric field, or one inside an array when `value` is given; field names carry the unit. */
@@ -68,9 +75,10 @@ export function factOf(part: Part, field: string, value?: number, path: string =
   const source = (own ? part.sheet : part.typical).from?.[path];
   const basis = basisOf(part, field);
   const number = value ?? (part as unknown as Record<string, number>)[field]!;
-  const range = rangeOf(path, number, basis);
+  const range = rangeOf(path, number, basis, UNSTATED.has(part.kind) && STATE_W.test(field));
   return {
-    id: `${part.id}.${path}`,
+    // Typical facts of one field are one author's error: they err together.
+    id: basis === 'typical' ? `typical.${part.kind}.${path}` : `${part.id}.${path}`,
     sheet: part.id,
     name: part.name,
     field: path,

@@ -6,6 +6,8 @@ type Tolerance = { readonly share?: Record<Basis, number>; readonly absolute?: R
 const EXACT: Tolerance = { absolute: { stated: 0, measured: 0, typical: 0 } };
 const LENGTH: Tolerance = { absolute: { stated: 0.5, measured: 1, typical: 3 } };
 const PHYSICAL: Tolerance = { share: { stated: 0.08, measured: 0.03, typical: 0.25 } };
+/** W of boards and processors, which are hardly ever stated. */
+const HOST: Tolerance = { share: { stated: 0.08, measured: 0.03, typical: 0.35 } };
 const SOUND: Tolerance = { absolute: { stated: 2, measured: 1, typical: 4 } };
 const MASS: Tolerance = { share: { stated: 0.02, measured: 0.01, typical: 0.25 } };
 const PRICE: Tolerance = { share: { stated: 0, measured: 0, typical: 0.25 } };
@@ -39,10 +41,16 @@ function toleranceOf(field: string) {
 }
 
 /** Low and high of a value from its field's name and where it came from. */
-export function rangeOf(field: string, value: number, basis: Basis): { lo: number; hi: number; unit: string } {
+export function rangeOf(
+  field: string,
+  value: number,
+  basis: Basis,
+  ofHost = false,
+): { lo: number; hi: number; unit: string } {
   const known = toleranceOf(field);
   if (!known) return { lo: value, hi: value, unit: '' };
-  const [, tolerance, unit] = known;
+  const [, byField, unit] = known;
+  const tolerance = ofHost ? HOST : byField;
   const half = tolerance.absolute ? tolerance.absolute[basis] : Math.abs(value) * tolerance.share![basis];
   return { lo: value - half, hi: value + half, unit };
 }

@@ -53,7 +53,9 @@ const hasFanInWall = (
     const mount = box.part.fanMounts.find(({ key }) => key === spot?.key);
     return spot?.host === box.id && (!walls || !mount || walls.has(mount.wall));
   });
-/** A processor's heat sink without a fan wants a stream along its fins: a fan behind or above it only draws some past. */
+/**
+ * A processor's heat sink without a fan wants a stream along its fins: a fan behind or above it only draws some past.
+ */
 const BLOWING: ReadonlySet<string> = new Set(['front', 'middle', 'side', 'bottom']);
 /** Cards lie low and before the rear wall: a fan in the roof moves nothing there. */
 const BESIDE_CARDS: ReadonlySet<string> = new Set([...BLOWING, 'rear']);

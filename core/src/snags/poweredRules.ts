@@ -31,10 +31,10 @@ const ranged = (load: Quantity | null): Load | null => load && { value: load.val
 /** A limit of a supply: what its sheet says, and the kind end of it where that is typical. */
 type Limit = { readonly value: number; readonly atBest: number };
 /** A field of a supply as a limit; a rail never gives more than the whole supply does at its volts. */
-function limitOf(supply: Supply, field: 'ratedW' | 'rail12A'): Limit {
+function limitOf(supply: Supply, field: 'ratedW' | 'rail12A', modules = supply.part.modules): Limit {
   const { value, hi } = factOf(supply.part, field);
   const most = field === 'rail12A' ? supply.part.ratedW / 12 : Infinity;
-  return { value: Math.min(value, most), atBest: Math.min(Math.max(value, hi), most) };
+  return { value: modules * Math.min(value, most), atBest: modules * Math.min(Math.max(value, hi), most) };
 }
 
 /** A load against a supply's limit: its low end past it blocks, its bad end past it cautions. */
@@ -72,6 +72,43 @@ export function start12V(situation: Situation): Found<'powered.start12V'>[] {
       drives,
       { drives: drives.length },
     );
+  });
+}
+
+/**
+ * What a redundant supply is asked at its most, or at the start, against what is left with one module gone: past that
+ * it is no longer redundant, and the first module that fails takes the machine down.
+ */
+export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }): Found<'powered.oneGone'>[] => {
+    const { modules, name } = supply.part;
+    if (modules < 2) return [];
+    const quiet = new Ledger(false);
+    const asked = [
+      ['W', ranged(boxLoadW(situation.context, box, 'peak', quiet)), limitOf(supply, 'ratedW', modules - 1)],
+      ['A', ranged(boxStart12A(situation.context, box, quiet)), limitOf(supply, 'rail12A', modules - 1)],
+    ] as const;
+    return asked
+      .flatMap(([unit, load, limit]): Found<'powered.oneGone'>[] =>
+        load && load.hi > limit.value
+          ? [
+              {
+                severity: 'caution',
+                at: [{ unit: supply.id }],
+                gap: {
+                  have: load.value,
+                  limit: limit.value,
+                  gap: limit.value - load.value,
+                  unit,
+                  lo: load.lo,
+                  hi: load.hi,
+                },
+                facts: { supply: name, modules },
+              },
+            ]
+          : [],
+      )
+      .slice(0, 1);
   });
 }
 

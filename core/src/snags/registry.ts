@@ -74,6 +74,7 @@ import {
   splitterLoad,
   start12V,
   startInTurn,
+  oneModuleGone,
   supplyTotal,
   wireLoad,
 } from './poweredRules';
@@ -161,6 +162,7 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'complete.runsNothing': runsNothing,
   'powered.plugs': plugsShort,
   'powered.total': supplyTotal,
+  'powered.oneGone': oneModuleGone,
   'powered.start12V': start12V,
   'powered.inTurn': startInTurn,
   'powered.plugLoad': plugLoad,

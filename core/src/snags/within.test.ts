@@ -6,7 +6,8 @@ const wishing = (made: Fixture, brief: Build['brief'], site: Partial<Build['site
   made.set({ brief, site: { ...newBuild('x', 'x').site, ...site } });
 
 describe('sound against the brief', () => {
-  const wish = (earDb: number) => cube().set({ brief: { earDb } });
+  const site = { ...cube().build.site, listening: 'none' as const };
+  const wish = (earDb: number) => cube().set({ brief: { earDb }, site });
   const now = cube().assess().figures['sound.earIdleDb']!;
   test('over the wish it cautions and names the loudest, with the range beside it', () => {
     expect(said(wish(now.value - 0.5), 'within.sound')[0]).toMatch(
@@ -14,6 +15,14 @@ describe('sound against the brief', () => {
     );
     expect(find(wish(now.hi + 1), 'within.sound')).toEqual([]);
     expect(find(cube(), 'within.sound')).toEqual([]);
+  });
+  test('a wish under the room is the room’s fault, not a fan’s; 6 dB under the room is as good as silent', () => {
+    const inOffice = (earDb: number) => cube().set({ brief: { earDb }, site: { ...site, listening: 'office' } });
+    expect(said(inOffice(20), 'within.sound')).toEqual([
+      'note: The room alone is about 36 dB(A), the wish 20: the machine adds next to nothing to it.',
+    ]);
+    expect(find(inOffice(20), 'within.sound')[0]!.at).toEqual([]);
+    expect(find(inOffice(40), 'within.sound')).toEqual([]);
   });
 });
 

@@ -16,13 +16,15 @@ export default function work({ what, doc, asOf }: Job): string {
   if (!parsed.ok) throw new Error(parsed.words);
   const { build } = parsed;
   if (what === 'card') return JSON.stringify(cardOf(build, { asOf }));
-  const assessment = createAssessor().assess(build, { asOf });
+  const assessor = createAssessor();
+  const assessment = assessor.assess(build, { asOf });
   const { units, layout } = assessment;
   if (what === 'bill') return billCsv(billOf(build, assessment));
   if (what === 'drawing') return drawingSvg(build, sceneOf(units, layout).boxes);
   const { units: _units, ...plain } = assessment;
   return JSON.stringify({
     ...plain,
+    states: assessor.keyed(build),
     unplaced: plain.unplaced.map((unit) => unit.id),
     unconnected: plain.unconnected.map((unit) => unit.id),
     needs: plain.needs.needs,

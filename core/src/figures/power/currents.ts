@@ -18,11 +18,13 @@ export type Currents = {
   readonly at: (second: number) => readonly DriveCurrent[];
 };
 
-/**
- * What the drives of a box take on a rail while they start, over time, exact from their step profiles and the start
- * policy. A paced start is counted as together until what it needs is checked.
- */
-export function currents(context: FigureContext, box: Box, rail: Rail): Currents {
+type Step = PartOf<'drive'>['spinUp'][number];
+/** Where a drive is in its start: before its turn, in a step, or turning. */
+export type DrivePhase = { readonly drive: Drive; readonly step: Step | null; readonly waits: boolean };
+type Phases = { readonly momentsS: readonly number[]; readonly at: (second: number) => readonly DrivePhase[] };
+
+/** The start of a box's drives over time, exact from their step profiles and the policy. */
+export function phases(context: FigureContext, box: Box, matters: (step: Step) => boolean): Phases {
   const own = new Set(
     classesOf(context.running, context.units, context.layout)
       .filter((one) => countsWith(context, one.box) === box)
@@ -32,19 +34,32 @@ export function currents(context: FigureContext, box: Box, rail: Rail): Currents
   const shifts = waveShifts(context, drives);
   const turnS = (index: number) => shifts[index] ?? 0;
   const moments = drives.flatMap((drive, index) =>
-    drive.part.spinUp
-      .filter((step) => step[STEP[rail]] > 0)
-      .flatMap(({ atS, forS }) => [atS + turnS(index), atS + forS + turnS(index)]),
+    drive.part.spinUp.filter(matters).flatMap(({ atS, forS }) => [atS + turnS(index), atS + forS + turnS(index)]),
   );
-  const turning = TURNING[rail];
   return {
     momentsS: [...new Set(moments)].sort((a, b) => a - b),
     at: (second) =>
-      drives.map((drive, index): DriveCurrent => {
+      drives.map((drive, index): DrivePhase => {
         const since = second - turnS(index);
-        const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS);
+        const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS) ?? null;
+        return { drive, step, waits: !step && since <= 0 };
+      }),
+  };
+}
+
+/**
+ * What the drives of a box take on a rail while they start, over time. A paced start is counted as together until what
+ * it needs is checked.
+ */
+export function currents(context: FigureContext, box: Box, rail: Rail): Currents {
+  const { momentsS, at } = phases(context, box, (step) => step[STEP[rail]] > 0);
+  const turning = TURNING[rail];
+  return {
+    momentsS,
+    at: (second) =>
+      at(second).map(({ drive, step, waits }): DriveCurrent => {
         if (step) return { drive, amps: step[STEP[rail]], isStarting: true };
-        return { drive, amps: since > 0 && turning ? drive.part[turning] : 0, isStarting: false };
+        return { drive, amps: !waits && turning ? drive.part[turning] : 0, isStarting: false };
       }),
   };
 }

@@ -1,10 +1,12 @@
-import type { Part } from '../../parts/resolve';
+import type { STATES } from '../../build/states';
+import type { Part, PartOf } from '../../parts/resolve';
 import { CARD_KINDS } from '../../machine/units';
 import { classesOf, type FigureContext, type PartClass } from '../context';
-import { fanRpmShare } from '../fanCurve';
+import { speedShare } from '../operating';
 import type { Ledger, Quantity } from '../quantity';
 
-export type PowerState = 'asleep' | 'idle' | 'busy' | 'peak';
+/** States in which power is reckoned: all but off. */
+export type PowerState = Exclude<(typeof STATES)[number], 'off'>;
 export type DrawLine = {
   readonly of: PartClass;
   readonly watts: Quantity;
@@ -17,45 +19,54 @@ const KEPT_AWAKE_W = { value: 4, lo: 2, hi: 10 };
 /** A fan's electronics draw this at any speed; the rest goes with the cube of its speed (fan affinity laws). */
 const FAN_BASE_W = 0.2;
 /** A processor's converters on the board lose this share of the 12 V they are fed. */
-const PACKAGE_SHARE = { asleep: 0.75, idle: 0.75, busy: 0.88, peak: 0.88 } as const;
+const PACKAGE_SHARE = { asleep: 0.75, idle: 0.75, working: 0.8, busy: 0.88, peak: 0.88, start: 0.88 } as const;
+/** How far of the way from idle to busy an ordinary hour of use goes. */
+const WORKING_SHARE = { value: 0.3, lo: 0.1, hi: 0.6 };
 
 const FIELD: Record<PowerState, 'idleW' | 'busyW' | 'peakW'> = {
   asleep: 'idleW',
   idle: 'idleW',
+  working: 'busyW',
   busy: 'busyW',
   peak: 'peakW',
+  start: 'busyW',
 };
 
-/** W at the supply's outputs by class of part, in a state and at a fan duty between 0 and 1. */
-export function draw(context: FigureContext, state: PowerState, fanDuty: number, ledger: Ledger): readonly DrawLine[] {
-  if (!ledger.plain) return drawAfresh(context, state, fanDuty, ledger);
+/** Whether a drive takes more while it starts than turning. */
+export const spinsUp = (part: PartOf<'drive'>): boolean => part.spinUp.some(({ a12, a5 }) => a12 > 0 || a5 > 0);
+
+/** W at the supply's outputs by class of part, in a state. Drives that spin up are left out of the start. */
+export function draw(context: FigureContext, state: PowerState, ledger: Ledger): readonly DrawLine[] {
+  if (!ledger.plain) return drawAfresh(context, state, ledger);
   let known = kept.get(context.running);
-  if (!known || known.layout !== context.layout)
-    kept.set(context.running, (known = { layout: context.layout, lines: new Map() }));
-  const name = `${state}|${fanDuty}`;
-  let lines = known.lines.get(name);
-  if (!lines) known.lines.set(name, (lines = drawAfresh(context, state, fanDuty, ledger)));
+  if (!known || known.layout !== context.layout || known.fans !== context.policy.fans) {
+    known = { layout: context.layout, fans: context.policy.fans, lines: new Map() };
+    kept.set(context.running, known);
+  }
+  let lines = known.lines.get(state);
+  if (!lines) known.lines.set(state, (lines = drawAfresh(context, state, ledger)));
   return lines;
 }
 
 /** Figures and rules ask for the same states again and again: kept for as long as the list of running units lives. */
 const kept = new WeakMap<
   FigureContext['running'],
-  { readonly layout: FigureContext['layout']; readonly lines: Map<string, readonly DrawLine[]> }
+  {
+    readonly layout: FigureContext['layout'];
+    readonly fans: FigureContext['policy']['fans'];
+    readonly lines: Map<PowerState, readonly DrawLine[]>;
+  }
 >();
 
-function drawAfresh(context: FigureContext, state: PowerState, fanDuty: number, ledger: Ledger): DrawLine[] {
+function drawAfresh(context: FigureContext, state: PowerState, ledger: Ledger): DrawLine[] {
   const classes = classesOf(context.running, context.units, context.layout);
   const lines = classes.flatMap((one): DrawLine[] => {
-    const each = unitWatts(one.part, state, fanDuty, ledger);
+    const each = unitWatts(context, one.part, state, ledger);
     if (!each) return [];
     const label = one.units.length === 1 ? one.part.name : `${one.units.length} × ${one.part.name}`;
     return [{ of: one, watts: ledger.times(label, each, one.units.length), ...railShares(one.part) }];
   });
-  const awake =
-    state === 'idle'
-      ? classes.find((one) => one.part.kind === 'controller' || one.part.kind === 'expander')
-      : undefined;
+  const awake = AT_REST.has(state) ? classes.find(({ part }) => keepsAwake(part)) : undefined;
   if (!awake) return lines;
   return [
     ...lines,
@@ -68,29 +79,55 @@ function drawAfresh(context: FigureContext, state: PowerState, fanDuty: number, 
   ];
 }
 
-function unitWatts(part: Part, state: PowerState, fanDuty: number, ledger: Ledger): Quantity | null {
+/** States in which the processor would rest deeply if it were let. */
+const AT_REST: ReadonlySet<PowerState> = new Set(['asleep', 'idle', 'working']);
+const FAST_GB_PER_S = 10;
+const keepsAwake = (part: Part): boolean =>
+  part.kind === 'controller' ||
+  part.kind === 'expander' ||
+  (part.kind === 'networkCard' && part.networkPorts.some(({ gbPerS }) => gbPerS >= FAST_GB_PER_S));
+
+/** What a part draws in a state; working lies between idle and busy by one share for all of the machine. */
+function inState(part: Part, state: PowerState, ledger: Ledger): Quantity {
+  if (state !== 'working') return ledger.fact(part, FIELD[state]);
+  return ledger.map(
+    part.name,
+    'W',
+    [
+      ledger.fact(part, 'idleW'),
+      ledger.fact(part, 'busyW'),
+      ledger.given('At work, the share of the way from idle to busy', WORKING_SHARE.value, '', WORKING_SHARE),
+    ],
+    'idle + share × (busy − idle)',
+    (idle, busy, share) => idle + share * (busy - idle),
+  );
+}
+
+function unitWatts(context: FigureContext, part: Part, state: PowerState, ledger: Ledger): Quantity | null {
   switch (part.kind) {
     case 'drive':
-      return ledger.fact(part, state === 'asleep' ? 'standbyW' : FIELD[state]);
+      if (state === 'asleep') return ledger.fact(part, 'standbyW');
+      if (state === 'start') return spinsUp(part) ? null : ledger.fact(part, 'idleW');
+      return inState(part, state, ledger);
     case 'processor': {
       const share = PACKAGE_SHARE[state];
       return ledger.map(
         part.name,
         'W',
-        [ledger.fact(part, FIELD[state])],
+        [inState(part, state, ledger)],
         `package W / ${share}`,
         (watts) => watts / share,
       );
     }
     case 'fan': {
-      const share = fanRpmShare(part, fanDuty);
-      if (share === 0) return null;
+      const share = speedShare(context, part, state, ledger);
+      if (!share) return null;
       return ledger.map(
         part.name,
         'W',
-        [ledger.fact(part, 'maxW')],
-        `(W − ${FAN_BASE_W}) × ${share.toFixed(2)}³ + ${FAN_BASE_W}`,
-        (watts) => Math.max(0, watts - FAN_BASE_W) * share ** 3 + FAN_BASE_W,
+        [ledger.fact(part, 'maxW'), share],
+        `(W − ${FAN_BASE_W}) × ${share.value.toFixed(2)}³ + ${FAN_BASE_W}`,
+        (watts, at) => Math.max(0, watts - FAN_BASE_W) * at ** 3 + FAN_BASE_W,
       );
     }
     case 'adapter':
@@ -105,9 +142,9 @@ function unitWatts(part: Part, state: PowerState, fanDuty: number, ledger: Ledge
     case 'enclosure':
     case 'powerAdapter':
     case 'sundry':
-      return ledger.fact(part, FIELD[state]);
+      return inState(part, state, ledger);
     default:
-      return (CARD_KINDS as readonly string[]).includes(part.kind) ? ledger.fact(part, FIELD[state]) : null;
+      return (CARD_KINDS as readonly string[]).includes(part.kind) ? inState(part, state, ledger) : null;
   }
 }
 

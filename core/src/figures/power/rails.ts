@@ -3,7 +3,6 @@ import type { FigureContext } from '../context';
 import { Ledger, rangeOfQuantity, type Quantity } from '../quantity';
 import { currents, together } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
-import { fanDutyOf } from './wall';
 
 type Amps = { readonly value: number; readonly lo: number; readonly hi: number };
 /** What a box takes on a low rail in one state or at the start, A with its range. */
@@ -24,7 +23,7 @@ export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): 
   const share = ({ share12, share5 }: DrawLine): number =>
     rail === '5 V' ? share5 : Math.max(0, 1 - share12 - share5);
   const linesOf = (state: PowerState) =>
-    draw(context, state, fanDutyOf(context), ledger).filter((line) => countsWith(context, line.of.box) === box);
+    draw(context, state, ledger).filter((line) => countsWith(context, line.of.box) === box);
   const ampsOf = (lines: readonly DrawLine[]): Quantity =>
     ledger.map(
       'A on the rail',
@@ -50,7 +49,7 @@ export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): 
     return { when, amps: rangedOf(ledger.sum(when, 'A', [...own, others])) };
   });
   const { momentsS, at } = currents(context, box, rail);
-  const idle = linesOf('idle');
+  const host = linesOf('start');
   // Nothing starts on this rail: what idles there draws during the start of the others too.
   if (momentsS.length === 0) return [...loads, { when: 'At the start', amps: loads[0]!.amps }];
   const most = Math.max(...momentsS.map((second) => together(at(second))));
@@ -67,7 +66,7 @@ export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): 
       ),
   );
   // An M.2 module has no start: it is on 3.3 V all the while.
-  const rest = ampsOf(idle.filter(({ of }) => of.part.kind !== 'drive' || (rail === '3.3 V' && of.part.size === 'm2')));
+  const rest = ampsOf(host.filter(({ of }) => of.part.kind !== 'drive' || (rail === '3.3 V' && of.part.size === 'm2')));
   return [...loads, { when: 'At the start', amps: rangedOf(ledger.sum('At the start', 'A', [starting, rest])) }];
 }
 

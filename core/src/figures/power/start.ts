@@ -18,7 +18,9 @@ export function start12A(context: FigureContext, ledger: Ledger): Quantity | nul
   return most.amps < 0 ? null : boxStart12A(context, most.box, ledger);
 }
 
-/** The same for one box: its drives by the start policy, on top of the box at idle with its fans at full. */
+/**
+ * The same for one box: its drives by the start policy, on top of the host near busy in its self-test, its fans at full.
+ */
 export function boxStart12A(context: FigureContext, box: Box, ledger: Ledger): Quantity | null {
   const { momentsS, at: currentsAt } = currents(context, box, '12 V');
   if (momentsS.length === 0) return null;
@@ -50,7 +52,7 @@ export function boxStart12A(context: FigureContext, box: Box, ledger: Ledger): Q
 }
 
 function restOf12A(context: FigureContext, box: Box, ledger: Ledger): Quantity {
-  const lines = draw(context, 'idle', 1, ledger).filter(
+  const lines = draw(context, 'start', ledger).filter(
     (line) => countsWith(context, line.of.box) === box && line.of.part.kind !== 'drive' && line.share12 > 0,
   );
   const watts = ledger.sum(

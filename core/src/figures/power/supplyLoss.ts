@@ -15,17 +15,19 @@ const LOSS_TOLERANCE = { stated: 0.15, measured: 0.05, typical: 0.3 } as const;
 
 const curves = new WeakMap<PartOf<'supply'>, (loadW: number) => number>();
 
-/** W a supply turns to heat at a load in W; its modules share the load evenly. */
+/** W a supply turns to heat at a load in W; its modules, each of its own rating, share the load evenly. */
 export function supplyLossW(supply: PartOf<'supply'>, loadW: number): number {
   let curve = curves.get(supply);
   if (!curve) {
-    const perModule = supply.ratedW / supply.modules;
-    const idle = (supply.noLoadLossW ?? NO_LOAD_SHARE[supply.efficiencyClass] * supply.ratedW) / supply.modules;
+    const idle = supply.noLoadLossW ?? NO_LOAD_SHARE[supply.efficiencyClass] * supply.ratedW;
     // A load that is stated twice counts with the lower efficiency.
     const byLoad = new Map([...supply.efficiency].sort((a, b) => b.pct - a.pct).map(({ load, pct }) => [load, pct]));
     const points = [...byLoad]
       .sort(([a], [b]) => a - b)
-      .map(([load, pct]): [number, number] => [load * perModule, (load * perModule) / (pct / 100) - load * perModule]);
+      .map(([load, pct]): [number, number] => {
+        const loadW = load * supply.ratedW;
+        return [loadW, loadW / (pct / 100) - loadW];
+      });
     curve = monotoneCubic([[0, idle], ...points]);
     curves.set(supply, curve);
   }

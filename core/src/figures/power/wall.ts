@@ -1,40 +1,63 @@
 import { ofKind, type PlannedUnit } from '../../machine/units';
-import { countsWith, type Box } from '../boxes';
+import { boxesOf, countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
-import type { Ledger, Quantity } from '../quantity';
-import { draw, type DrawLine, type PowerState } from './draw';
+import { Ledger, type Quantity } from '../quantity';
+import { phases, type DrivePhase } from './currents';
+import { draw, spinsUp, type DrawLine, type PowerState } from './draw';
 import { lossTolerance, supplyLossW } from './supplyLoss';
 
-/** Fan duty of the policy; one that holds a temperature runs at the plain duty until air is computed. */
-const PLAIN_DUTY = 0.4;
-export const fanDutyOf = (context: Pick<FigureContext, 'policy'>): number =>
-  context.policy.fans.kind === 'fixed' ? context.policy.fans.duty : PLAIN_DUTY;
-
-const STATE_WORDS: Record<PowerState, string> = { asleep: 'asleep', idle: 'idle', busy: 'busy', peak: 'peak' };
+const STATE_WORDS: Record<PowerState, string> = {
+  asleep: 'asleep',
+  idle: 'idle',
+  working: 'at work',
+  busy: 'busy',
+  peak: 'peak',
+  start: 'while the drives start',
+};
 
 /**
  * W at the wall: per box the sum of its parts and the loss of its own supply. Parts on the table
  * count with the first box; without a supply its loss is left out and the working says so.
  */
 export function wallW(context: FigureContext, state: PowerState, ledger: Ledger): Quantity | null {
-  const lines = draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger);
+  if (state === 'start') return startWallW(context, ledger);
+  const lines = draw(context, state, ledger);
   if (lines.length === 0) return null;
-  const perBox = groupByBox(context, lines).map(([box, own]) => boxWallW(context, box, own, state, ledger));
+  const perBox = groupByBox(context, lines).map(([box, own]) =>
+    boxWallW(
+      context,
+      box,
+      own.map(({ watts }) => watts),
+      state,
+      ledger,
+    ),
+  );
   return perBox.length === 1 ? perBox[0]! : ledger.sum(`At the wall, ${STATE_WORDS[state]}`, 'W', perBox);
 }
 
-/**
- * W at a box's supply outputs in a state, fans at the policy's duty or at full for the peak; null where the box draws
- * nothing.
- */
+/** W at the wall of one box in a state; at the start, of its own drives at their own worst moment. */
+export function boxWall(context: FigureContext, box: Box, state: PowerState, ledger: Ledger): Quantity | null {
+  if (state === 'start') return startWallW(context, ledger, [box]);
+  const lines = groupByBox(context, draw(context, state, ledger)).find(([own]) => own === box)?.[1];
+  return lines
+    ? boxWallW(
+        context,
+        box,
+        lines.map(({ watts }) => watts),
+        state,
+        ledger,
+      )
+    : null;
+}
+
+/** W at a box's supply outputs in a state; null where the box draws nothing. */
 export function boxLoadW(
   context: FigureContext,
   box: PlannedUnit | null,
-  state: PowerState,
+  state: Exclude<PowerState, 'start'>,
   ledger: Ledger,
 ): Quantity | null {
-  const all = draw(context, state, state === 'peak' ? 1 : fanDutyOf(context), ledger);
-  const lines = groupByBox(context, all).find(([own]) => own === box)?.[1] ?? [];
+  const lines = groupByBox(context, draw(context, state, ledger)).find(([own]) => own === box)?.[1] ?? [];
   return lines.length
     ? ledger.sum(
         'Parts together',
@@ -43,6 +66,55 @@ export function boxLoadW(
         'sum of the parts',
       )
     : null;
+}
+
+/**
+ * The most at the wall while drives start: boxes on one socket start together, so the worst moment is that of their sum
+ * over time. The host is near busy in its self-test, fans are at full. Null where no drive spins up.
+ */
+function startWallW(context: FigureContext, ledger: Ledger, of: readonly Box[] = boxesOf(context)): Quantity | null {
+  const boxes = of.map((box) => ({ box, ...phases(context, box, () => true) }));
+  const momentsS = [...new Set(boxes.flatMap((one) => one.momentsS))].sort((a, b) => a - b);
+  if (momentsS.length === 0) return null;
+  const roughly = (second: number) =>
+    boxes.reduce((sum, { at }) => sum + at(second).reduce((all, phase) => all + likelyW(phase), 0), 0);
+  const worst = momentsS.reduce((best, second) => (roughly(second) > roughly(best) ? second : best));
+  const rest = new Map(groupByBox(context, draw(context, 'start', ledger)));
+  const perBox = boxes.flatMap(({ box, at }) => {
+    const terms = [...(rest.get(box) ?? []).map(({ watts }) => watts), ...drivesW(at(worst), ledger)];
+    return terms.length > 0 ? [boxWallW(context, box, terms, 'start', ledger)] : [];
+  });
+  return ledger.sum(`At the wall, ${STATE_WORDS.start}`, 'W', perBox, `at ${worst.toFixed(1)} s`);
+}
+
+const stepW = ({ a12, a5, a33 }: { a12: number; a5: number; a33: number }) => 12 * a12 + 5 * a5 + 3.3 * a33;
+const likelyW = ({ drive: { part }, step, waits }: DrivePhase): number =>
+  !spinsUp(part) ? 0 : step ? stepW(step) : waits ? part.standbyW : part.idleW;
+
+/** W of the drives that spin up at one moment, like ones together. */
+function drivesW(now: readonly DrivePhase[], ledger: Ledger): Quantity[] {
+  const classes = new Map<string, { one: DrivePhase; count: number }>();
+  for (const one of now) {
+    if (!spinsUp(one.drive.part)) continue;
+    const key = `${one.drive.part.id}|${one.step?.atS ?? ''}|${one.waits}`;
+    classes.set(key, { one, count: (classes.get(key)?.count ?? 0) + 1 });
+  }
+  return [...classes.values()].map(({ one: { drive, step, waits }, count }) => {
+    const { part } = drive;
+    const each = step
+      ? ledger.fact(part, 'spinUp', stepW(step), 'spinUpW')
+      : ledger.fact(part, waits ? 'standbyW' : 'idleW');
+    return ledger.times(`${count} × ${part.name}, ${step ? 'starting' : waits ? 'waiting' : 'turning'}`, each, count);
+  });
+}
+
+/** What socket and UPS must stand: the larger of everything at its most and the start of the drives. */
+export function peakWallW(context: FigureContext, ledger: Ledger): Quantity | null {
+  const quiet = ledger.plain ? ledger : new Ledger(false);
+  const [peak, start] = [wallW(context, 'peak', quiet), wallW(context, 'start', quiet)];
+  const state = start && peak && start.value > peak.value ? 'start' : 'peak';
+  const worst = ledger.plain ? (state === 'start' ? start : peak) : wallW(context, state, ledger);
+  return worst && { ...worst, note: state === 'start' ? 'while the drives start' : 'everything at its most' };
 }
 
 function groupByBox(context: FigureContext, lines: readonly DrawLine[]): [Box, DrawLine[]][] {
@@ -57,16 +129,11 @@ function groupByBox(context: FigureContext, lines: readonly DrawLine[]): [Box, D
 function boxWallW(
   context: FigureContext,
   box: PlannedUnit | null,
-  lines: readonly DrawLine[],
+  terms: readonly Quantity[],
   state: PowerState,
   ledger: Ledger,
 ): Quantity {
-  const inside = ledger.sum(
-    'Parts together',
-    'W',
-    lines.map((line) => line.watts),
-    'sum of the parts',
-  );
+  const inside = ledger.sum('Parts together', 'W', terms, 'sum of the parts');
   const supply = supplyOf(context, box);
   if (!supply)
     return ledger.sum(

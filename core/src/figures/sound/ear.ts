@@ -3,8 +3,9 @@ import { ofKind, type PlannedUnit } from '../../machine/units';
 import { chassisAround } from '../../machine/hosts';
 import type { SoundPath } from '../../parts/vocabulary';
 import { type FigureContext } from '../context';
-import { fanRpmShare, straightThrough } from '../fanCurve';
-import { boxLoadW, fanDutyOf, supplyOf } from '../power/wall';
+import { straightThrough } from '../fanCurve';
+import { speedShare } from '../operating';
+import { boxLoadW, supplyOf } from '../power/wall';
 import { Ledger, type Quantity } from '../quantity';
 import { PATH_DB, pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
@@ -35,11 +36,10 @@ export type SoundSource = { readonly label: string; readonly units: readonly Pla
 
 /** A-weighted sound power of each class of source at idle, in dB re 1 pW, behind what encloses it. */
 export function soundSources(context: FigureContext, ledger: Ledger): SoundSource[] {
-  const duty = fanDutyOf(context);
-  return [...fanSources(context, duty, ledger), ...driveSources(context, ledger), ...supplySources(context, ledger)];
+  return [...fanSources(context, ledger), ...driveSources(context, ledger), ...supplySources(context, ledger)];
 }
 
-/** Sound pressure at the ear at idle in dB(A), the room's own floor with it; null where nothing sounds. */
+/** The machine's part of the sound at the ear at idle, dB(A); null where nothing sounds. The room is told beside it. */
 export function earIdleDb(context: FigureContext, ledger: Ledger): Quantity | null {
   const sources = soundSources(context, ledger);
   if (sources.length === 0) return null;
@@ -70,15 +70,12 @@ export function earIdleDb(context: FigureContext, ledger: Ledger): Quantity | nu
     `Lw + 10·log₁₀(${q}/(4π·${r.toFixed(1)}²) + 4/R) − door`,
     (power, roomM2, doorDb) => pressureLevel(power, q, r, roomM2) - doorDb,
   );
-  const floor = site.noiseFloorDb ?? ROOM_FLOOR_DB[site.listening];
-  return floor > 0
-    ? levelSum(
-        'At the ear with the room',
-        [pressure, ledger.given(`Room floor: ${site.listening}`, floor, 'dB(A)')],
-        ledger,
-      )
-    : pressure;
+  const floor = roomFloorDb(site);
+  return floor > 0 ? { ...pressure, note: `in a room of ${Math.round(floor)}` } : pressure;
 }
+
+/** What is heard with the machine off, dB(A): measured or typed, else by the room, ± 5; 0 where none is counted. */
+export const roomFloorDb = (site: FigureContext['site']): number => site.noiseFloorDb ?? ROOM_FLOOR_DB[site.listening];
 
 function levelSum(label: string, levels: readonly Quantity[], ledger: Ledger): Quantity {
   return ledger.map(label, 'dB(A)', levels, '10·log₁₀ Σ 10^(L/10)', (...values) => sumLevels(values));
@@ -102,7 +99,7 @@ const many = (label: string, level: Quantity, count: number, ledger: Ledger) =>
     ? level
     : ledger.map(`${count} × ${label}`, 'dB', [level], `L + 10·log₁₀ ${count}`, (db) => db + 10 * Math.log10(count));
 
-function fanSources(context: FigureContext, duty: number, ledger: Ledger): SoundSource[] {
+function fanSources(context: FigureContext, ledger: Ledger): SoundSource[] {
   const groups = new Map<string, { part: PartOf<'fan'>; path: SoundPath; panelDb: number; units: PlannedUnit[] }>();
   const seats = new Map(Object.entries(context.layout.at));
   for (const unit of ofKind(context.running, 'fan')) {
@@ -119,16 +116,16 @@ function fanSources(context: FigureContext, duty: number, ledger: Ledger): Sound
     groups.set(key, group);
   }
   return [...groups.values()].flatMap(({ part, path, panelDb, units }) => {
-    const share = fanRpmShare(part, duty);
-    if (share === 0) return [];
+    const share = speedShare(context, part, 'idle', ledger);
+    if (!share) return [];
     const full = ledger.fact(part, 'soundDb');
     const one = ledger.map(
-      `${part.name} at ${Math.round(share * part.maxRpm)} rpm`,
+      `${part.name} at ${Math.round(share.value * part.maxRpm)} rpm`,
       'dB',
-      [full],
-      `max(${part.soundFloorDb}, L + ${FAN_LAW}·log₁₀ ${share.toFixed(2)}) + ` +
+      [full, share],
+      `max(${part.soundFloorDb}, L + ${FAN_LAW}·log₁₀ ${share.value.toFixed(2)}) + ` +
         `${TO_POWER_DB[part.soundMeaning].toFixed(1)}`,
-      (db) => Math.max(part.soundFloorDb, db + FAN_LAW * Math.log10(share)) + TO_POWER_DB[part.soundMeaning],
+      (db, at) => Math.max(part.soundFloorDb, db + FAN_LAW * Math.log10(at)) + TO_POWER_DB[part.soundMeaning],
     );
     return [
       {
@@ -200,7 +197,7 @@ function supplySources(context: FigureContext, ledger: Ledger): SoundSource[] {
     const box = context.units.find((one) => one.id === spot?.host) ?? null;
     if (!spot || part.sound.length === 0 || supplyOf(context, box)?.id !== unit.id) return [];
     const watts = boxLoadW(context, box, 'idle', new Ledger(false))?.value ?? 0;
-    const load = watts / part.ratedW;
+    const load = watts / (part.ratedW * part.modules);
     if (part.fanStopsBelowLoad !== null && load < part.fanStopsBelowLoad) return [];
     const at = straightThrough(
       [...part.sound].sort((a, b) => a.load - b.load).map((point) => [point.load, point.db] as const),

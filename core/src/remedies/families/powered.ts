@@ -89,6 +89,9 @@ const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
 export const POWERED = {
   'powered.plugs': plugs,
   'powered.total': supply((base, other, now) => other.ratedW > now.ratedW && mountable(base, other)),
+  'powered.oneGone': supply(
+    (base, other, now) => other.modules >= now.modules && other.ratedW > now.ratedW && mountable(base, other),
+  ),
   'powered.start12V': start12V,
   'powered.inTurn': ({ build }) => [
     {

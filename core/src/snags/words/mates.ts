@@ -53,7 +53,8 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
   'mates.processorMemory': {
     title: 'Memory the processor takes',
     what: (f, s) =>
-      `${f.memory} is ${f.have}; ${f.processor} ${s.severity === 'blocker' ? 'takes' : 'probably takes'} ${f.want} alone.`,
+      `${f.memory} is ${f.have}; ${f.processor} ` +
+      `${s.severity === 'blocker' ? 'takes' : 'probably takes'} ${f.want} alone.`,
     why: 'The memory hangs on the processor, not on the board: it would not start.',
   },
   'mates.generation': {

@@ -8,6 +8,7 @@ type OnRail = { rail: string; start: string };
 export type PoweredFacts = {
   'powered.plugs': { plug: string; need: number; have: number; supply: string; short: number; overload: string };
   'powered.total': { supply: string };
+  'powered.oneGone': { supply: string; modules: number };
   'powered.start12V': { supply: string; drives: number };
   'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
   'powered.plugLoad': OnRail & { host: string; drives: number; plug: string };
@@ -40,6 +41,14 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${Math.round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} W; ${f.supply} gives ` +
       `${round(s.gap!.limit)} W.`,
     why: 'The supply shuts down under load.',
+  },
+  'powered.oneGone': {
+    title: 'One module gone',
+    what: (f, s) =>
+      `${s.gap!.unit === 'W' ? 'At their most the parts' : 'At the start the drives'} may take ` +
+      `${s.gap!.unit === 'W' ? Math.round(s.gap!.hi!) : s.gap!.hi!.toFixed(1)} ${s.gap!.unit}; ` +
+      `with one of ${f.modules} modules gone ${f.supply} gives ${round(s.gap!.limit)} ${s.gap!.unit}.`,
+    why: 'Past that it is not redundant: the module that fails takes the machine with it.',
   },
   'powered.start12V': {
     title: '12 V at the start of all drives',
@@ -99,8 +108,8 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     title: 'Brick and jack',
     what: (f, s) =>
       s.gap
-        ? `${f.brick} gives ${round(s.gap.have)} V; ${f.board} takes ${s.gap.have < s.gap.limit ? 'at least' : 'at most'} ` +
-          `${round(s.gap.limit)} V.`
+        ? `${f.brick} gives ${round(s.gap.have)} V; ${f.board} takes ` +
+          `${s.gap.have < s.gap.limit ? 'at least' : 'at most'} ${round(s.gap.limit)} V.`
         : `${f.brick} has a plug of ${f.plug}; the jack of ${f.board} is ${f.jack}.`,
     why: 'Too many volts destroy the board, too few do not start it; a wrong plug makes no contact.',
   },

@@ -13,7 +13,7 @@ export type WithinFacts = {
   'within.growth': { now: number; more: number; bays: number; ports: number };
   'within.network': Record<never, never>;
   'within.mustHave': { must: Must; wish: string; parts: string };
-  'within.sound': { loudest: string };
+  'within.sound': { loudest: string; room: number };
 };
 
 export const WITHIN_WORDS: WordsOf<WithinFacts> = {
@@ -74,9 +74,12 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
   'within.sound': {
     title: 'Noise against the brief',
     what: (f, s) =>
-      `${s.gap!.gap < 0 ? 'Probably over' : 'May be over'} the wished ${round(s.gap!.limit)} ` +
-      `dB(A) at the ear: ${s.gap!.have.toFixed(1)}, could be ` +
-      `${(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!).toFixed(0)}. Most of it: ${f.loudest}.`,
+      f.room > 0
+        ? `The room alone is about ${f.room} dB(A), the wish ${round(s.gap!.limit)}: ` +
+          'the machine adds next to nothing to it.'
+        : `${s.gap!.gap < 0 ? 'Probably over' : 'May be over'} the wished ${round(s.gap!.limit)} ` +
+          `dB(A) at the ear: ${s.gap!.have.toFixed(1)}, could be ` +
+          `${(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!).toFixed(0)}. Most of it: ${f.loudest}.`,
     why: 'Ten decibels more sound about twice as loud.',
   },
 };

@@ -49,7 +49,11 @@ export function Tapes() {
           figure={figures?.[tape.id]}
           ghost={ghost?.figures?.[tape.id]}
           limit={tape.limit(build)}
-          aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined}
+          aside={
+            tape.id === 'drives.room'
+              ? aside(figures?.['bays.free'], figures?.['ports.free'])
+              : figures?.[tape.id]?.note
+          }
         />
       ))}
     </section>
@@ -104,7 +108,7 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
             </span>
           )}
           {extra && (
-            <span className="truncate text-[12px] text-mid" title="free bays and free ports">
+            <span className="truncate text-[12px] text-mid" title={extra}>
               {extra}
             </span>
           )}

@@ -1,0 +1,45 @@
+import type { PartOf } from '../parts/resolve';
+import type { PlannedUnit } from '../machine/units';
+import type { FigureContext } from './context';
+import { fanRpmShare } from './fanCurve';
+import type { Ledger, Quantity } from './quantity';
+import type { PowerState } from './power/draw';
+
+type Fan = PlannedUnit & { readonly part: PartOf<'fan'> };
+
+/** A policy that holds a temperature, until air is computed: from a quiet day's duty to full. */
+const HELD_DUTY = { value: 0.4, lo: 0.2, hi: 1 };
+/** How far a fan's speed at a duty may be off its curve, as a share of the speed. */
+const CURVE = { value: 1, lo: 0.9, hi: 1.1 };
+
+/**
+ * The operating point: the duty of each wall of fans in a state, between 0 and 1, as a quantity. At a start and at the
+ * peak all are at full; else they follow the policy, all walls alike. Nothing but this says how fast a fan turns.
+ */
+function dutyOf(context: Pick<FigureContext, 'policy'>, state: PowerState, ledger: Ledger): Quantity {
+  const { fans } = context.policy;
+  if (state === 'peak' || state === 'start') return ledger.given('Fans at full', 1, '');
+  return fans.kind === 'fixed'
+    ? ledger.given('Duty of the fans', fans.duty, '')
+    : ledger.given('Duty of the fans, as the temperature wants', HELD_DUTY.value, '', HELD_DUTY);
+}
+
+/** Share of its full speed at which a fan turns in a state; null where its duty is below that it starts at. */
+export function speedShare(
+  context: Pick<FigureContext, 'policy'>,
+  fan: Fan['part'],
+  state: PowerState,
+  ledger: Ledger,
+): Quantity | null {
+  const duty = dutyOf(context, state, ledger);
+  if (fanRpmShare(fan, duty.value) === 0) return null;
+  // At full duty it turns at the speed its sheet names.
+  if (duty.value >= 1) return ledger.given('At full speed', 1, '');
+  return ledger.map(
+    `${fan.name}: share of ${fan.maxRpm} rpm`,
+    '',
+    [duty, ledger.given('A fan at its curve', CURVE.value, '', CURVE)],
+    'share of speed at that duty',
+    (at, curve) => Math.min(1, fanRpmShare(fan, at) * curve),
+  );
+}
