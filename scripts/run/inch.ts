@@ -57,6 +57,12 @@ function report(
       `  ${FIGURES[figure.id].label.padEnd(20)} ${number(figure.value).padStart(9)} ` +
       `${figure.unit}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`,
   );
+  const byState = states
+    .filter(({ key }) => key.box === undefined)
+    .map(
+      ({ key, value, lo, hi, unit }) =>
+        `  ${`Wall, ${key.state}`.padEnd(20)} ${number(value).padStart(9)} ${unit}  (${number(lo)} to ${number(hi)})`,
+    );
   const found = snags.flatMap((snag) => {
     const { what, why } = wordsOf(snag);
     return [`  ${snag.severity}: ${what}`, `    ${why}`];
@@ -66,12 +72,7 @@ function report(
     '',
     'Figures',
     ...(lines.length ? lines : ['  none yet']),
-    ...states
-      .filter(({ key }) => key.box === undefined)
-      .map(
-        (one) =>
-          `  ${`At the wall, ${one.key.state}`.padEnd(20)} ${number(one.value).padStart(9)} ${one.unit}  (${number(one.lo)} to ${number(one.hi)})`,
-      ),
+    ...byState,
     '',
     'Snags',
     ...(found.length ? found : ['  none']),

@@ -333,3 +333,32 @@ describe('cards with plugs of their own', () => {
     expect(said(made('slot'), 'powered.plugs').join()).not.toMatch(/peripheral/);
   });
 });
+
+describe('redundant supplies', () => {
+  const pair = (ratedW: number) =>
+    rack(tweak('brazier-800', { ratedW, rail12A: ratedW / 12 }))
+      .add('brazier-800')
+      .add('tern-16i')
+      .add('barge-8', 12);
+  const most = (made: Fixture) => made.assess().figures['power.peakWallW']!.value;
+  test('past one module it is no longer redundant, past both it shuts down; within one nothing is said', () => {
+    const need = most(pair(800));
+    expect(find(pair(Math.round(need * 1.2)), 'powered.oneGone')).toEqual([]);
+    const half = pair(Math.round(need * 0.7));
+    expect(said(half, 'powered.oneGone')[0]).toMatch(
+      /take about \d+ W; with one of 2 modules gone Brazier 800 1\+1 gives \d+ W/,
+    );
+    expect(find(half, 'powered.total').map(({ severity }) => severity)).not.toContain('blocker');
+    expect(find(pair(Math.round(need * 0.3)), 'powered.total').map(({ severity }) => severity)).toEqual(['blocker']);
+  });
+});
+
+test('a supply of which only the watts are known is held against the start of the drives too', () => {
+  const made = cube(tweak('ember-450s', { ratedW: 200, rail12A: undefined }))
+    .add('tern-8i')
+    .add('barge-8', 8);
+  expect(said(made, 'powered.total')[0]).toMatch(
+    /^blocker: While the drives start the parts draw \d+ W; Ember 450 SFX gives 200 W/,
+  );
+  expect(find(cube(tweak('ember-450s', { ratedW: 200 })).add('pike-960', 4), 'powered.total')).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import { memoLast } from '../memoLast';
-import { boxesOf } from '../figures/boxes';
+import { boxesOf, type Box } from '../figures/boxes';
 import { railA } from '../figures/power/rails';
 import { hindrances } from '../figures/power/stagger';
 import { boxStart12A } from '../figures/power/start';
@@ -85,12 +85,12 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
     if (modules < 2) return [];
     const quiet = new Ledger(false);
     const asked = [
-      ['W', ranged(boxLoadW(situation.context, box, 'peak', quiet)), limitOf(supply, 'ratedW', modules - 1)],
+      ['W', mostW(situation, box).load, limitOf(supply, 'ratedW', modules - 1)],
       ['A', ranged(boxStart12A(situation.context, box, quiet)), limitOf(supply, 'rail12A', modules - 1)],
     ] as const;
     return asked
       .flatMap(([unit, load, limit]): Found<'powered.oneGone'>[] =>
-        load && load.hi > limit.value
+        load && load.value > limit.value
           ? [
               {
                 severity: 'caution',
@@ -112,18 +112,21 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
   });
 }
 
-/** Everything at its most together against what the supply is rated for. */
-export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) =>
-    loadFinding(
-      ranged(boxLoadW(situation.context, box, 'peak', new Ledger(false))),
-      limitOf(supply, 'ratedW'),
-      'W',
-      supply,
-      [],
-      {},
-    ),
+/** What a box asks of its supply at most: everything at its most together, or the start of its drives. */
+function mostW(situation: Situation, box: Box): { readonly load: Load | null; readonly start: string } {
+  const quiet = new Ledger(false);
+  const [peak, start] = (['peak', 'start'] as const).map((state) =>
+    ranged(boxLoadW(situation.context, box, state, quiet)),
   );
+  return start && peak && start.value > peak.value ? { load: start, start: 'yes' } : { load: peak ?? null, start: '' };
+}
+
+/** What a box asks at most against what its supply is rated for, also one of which only the watts are known. */
+export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const { load, start } = mostW(situation, box);
+    return loadFinding(load, limitOf(supply, 'ratedW'), 'W', supply, [], { start });
+  });
 }
 
 const hasSplittable = ({ cables }: Supply['part']): boolean =>

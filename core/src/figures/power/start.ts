@@ -19,7 +19,7 @@ export function start12A(context: FigureContext, ledger: Ledger): Quantity | nul
 }
 
 /**
- * The same for one box: its drives by the start policy, on top of the host near busy in its self-test, its fans at full.
+ * The same for one box: its drives by the start policy, on top of the host in its self-test, near busy, fans at full.
  */
 export function boxStart12A(context: FigureContext, box: Box, ledger: Ledger): Quantity | null {
   const { momentsS, at: currentsAt } = currents(context, box, '12 V');

@@ -50,13 +50,17 @@ export function boxWall(context: FigureContext, box: Box, state: PowerState, led
     : null;
 }
 
-/** W at a box's supply outputs in a state; null where the box draws nothing. */
+/** W at a box's supply outputs in a state; null where the box draws nothing, or nothing of it starts. */
 export function boxLoadW(
   context: FigureContext,
   box: PlannedUnit | null,
-  state: Exclude<PowerState, 'start'>,
+  state: PowerState,
   ledger: Ledger,
 ): Quantity | null {
+  if (state === 'start') {
+    const terms = startTerms(context, [box], ledger)?.byBox.get(box);
+    return terms?.length ? ledger.sum('Parts together', 'W', terms, 'sum of the parts') : null;
+  }
   const lines = groupByBox(context, draw(context, state, ledger)).find(([own]) => own === box)?.[1] ?? [];
   return lines.length
     ? ledger.sum(
@@ -73,18 +77,33 @@ export function boxLoadW(
  * over time. The host is near busy in its self-test, fans are at full. Null where no drive spins up.
  */
 function startWallW(context: FigureContext, ledger: Ledger, of: readonly Box[] = boxesOf(context)): Quantity | null {
+  const start = startTerms(context, of, ledger);
+  if (!start) return null;
+  const perBox = of.flatMap((box) => {
+    const terms = start.byBox.get(box) ?? [];
+    return terms.length > 0 ? [boxWallW(context, box, terms, 'start', ledger)] : [];
+  });
+  return ledger.sum(`At the wall, ${STATE_WORDS.start}`, 'W', perBox, `at ${start.atS.toFixed(1)} s`);
+}
+
+/** W of each of some boxes at the moment of a start at which all of them together take most. */
+function startTerms(
+  context: FigureContext,
+  of: readonly Box[],
+  ledger: Ledger,
+): { readonly atS: number; readonly byBox: ReadonlyMap<Box, readonly Quantity[]> } | null {
   const boxes = of.map((box) => ({ box, ...phases(context, box, () => true) }));
   const momentsS = [...new Set(boxes.flatMap((one) => one.momentsS))].sort((a, b) => a - b);
   if (momentsS.length === 0) return null;
   const roughly = (second: number) =>
     boxes.reduce((sum, { at }) => sum + at(second).reduce((all, phase) => all + likelyW(phase), 0), 0);
-  const worst = momentsS.reduce((best, second) => (roughly(second) > roughly(best) ? second : best));
+  const atS = momentsS.reduce((best, second) => (roughly(second) > roughly(best) ? second : best));
   const rest = new Map(groupByBox(context, draw(context, 'start', ledger)));
-  const perBox = boxes.flatMap(({ box, at }) => {
-    const terms = [...(rest.get(box) ?? []).map(({ watts }) => watts), ...drivesW(at(worst), ledger)];
-    return terms.length > 0 ? [boxWallW(context, box, terms, 'start', ledger)] : [];
-  });
-  return ledger.sum(`At the wall, ${STATE_WORDS.start}`, 'W', perBox, `at ${worst.toFixed(1)} s`);
+  const byBox = boxes.map(({ box, at }): [Box, readonly Quantity[]] => [
+    box,
+    [...(rest.get(box) ?? []).map(({ watts }) => watts), ...drivesW(at(atS), ledger)],
+  ]);
+  return { atS, byBox: new Map(byBox) };
 }
 
 const stepW = ({ a12, a5, a33 }: { a12: number; a5: number; a33: number }) => 12 * a12 + 5 * a5 + 3.3 * a33;

@@ -7,7 +7,7 @@ type OnRail = { rail: string; start: string };
 /** What each rule says besides its gap. */
 export type PoweredFacts = {
   'powered.plugs': { plug: string; need: number; have: number; supply: string; short: number; overload: string };
-  'powered.total': { supply: string };
+  'powered.total': { supply: string; start: string };
   'powered.oneGone': { supply: string; modules: number };
   'powered.start12V': { supply: string; drives: number };
   'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
@@ -37,7 +37,8 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.total': {
     title: 'Everything at its most together',
     what: (f, s) =>
-      `At their most the parts ${s.severity === 'blocker' ? 'draw' : 'may draw'} ` +
+      `${f.start ? 'While the drives start' : 'At their most'} the parts ` +
+      `${s.severity === 'blocker' ? 'draw' : 'may draw'} ` +
       `${Math.round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} W; ${f.supply} gives ` +
       `${round(s.gap!.limit)} W.`,
     why: 'The supply shuts down under load.',
@@ -45,8 +46,8 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.oneGone': {
     title: 'One module gone',
     what: (f, s) =>
-      `${s.gap!.unit === 'W' ? 'At their most the parts' : 'At the start the drives'} may take ` +
-      `${s.gap!.unit === 'W' ? Math.round(s.gap!.hi!) : s.gap!.hi!.toFixed(1)} ${s.gap!.unit}; ` +
+      `${s.gap!.unit === 'W' ? 'At their most the parts' : 'At the start the drives'} take about ` +
+      `${s.gap!.unit === 'W' ? Math.round(s.gap!.have) : s.gap!.have.toFixed(1)} ${s.gap!.unit}; ` +
       `with one of ${f.modules} modules gone ${f.supply} gives ${round(s.gap!.limit)} ${s.gap!.unit}.`,
     why: 'Past that it is not redundant: the module that fails takes the machine with it.',
   },
