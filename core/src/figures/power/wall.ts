@@ -133,7 +133,7 @@ export function peakWallW(context: FigureContext, ledger: Ledger): Quantity | nu
   const [peak, start] = [wallW(context, 'peak', quiet), wallW(context, 'start', quiet)];
   const state = start && peak && start.value > peak.value ? 'start' : 'peak';
   const worst = ledger.plain ? (state === 'start' ? start : peak) : wallW(context, state, ledger);
-  return worst && { ...worst, note: state === 'start' ? 'while the drives start' : 'everything at its most' };
+  return worst && state === 'start' ? { ...worst, note: 'at the start' } : worst;
 }
 
 function groupByBox(context: FigureContext, lines: readonly DrawLine[]): [Box, DrawLine[]][] {

@@ -71,7 +71,7 @@ export function earIdleDb(context: FigureContext, ledger: Ledger): Quantity | nu
     (power, roomM2, doorDb) => pressureLevel(power, q, r, roomM2) - doorDb,
   );
   const floor = roomFloorDb(site);
-  return floor > 0 ? { ...pressure, note: `in a room of ${Math.round(floor)}` } : pressure;
+  return floor > 0 ? { ...pressure, note: `room ${Math.round(floor)}` } : pressure;
 }
 
 /** What is heard with the machine off, dB(A): measured or typed, else by the room, ± 5; 0 where none is counted. */

@@ -31,7 +31,7 @@ test('the cube at the ear, by hand: a stock fan at the rear and a cooler fan ins
 test('a door takes away; the room is told beside the machine’s part, not added to it', () => {
   const bare = ear(quietSite(cube(), {}))!.value;
   expect(ear(quietSite(cube(), { door: 'ordinary' }))!.value).toBeCloseTo(bare - 8, 6);
-  expect(ear(quietSite(cube(), { listening: 'bedroom' }))).toMatchObject({ value: bare, note: 'in a room of 22' });
+  expect(ear(quietSite(cube(), { listening: 'bedroom' }))).toMatchObject({ value: bare, note: 'room 22' });
   expect(ear(quietSite(cube(), {}))!.note).toBeUndefined();
 });
 

@@ -49,11 +49,7 @@ export function Tapes() {
           figure={figures?.[tape.id]}
           ghost={ghost?.figures?.[tape.id]}
           limit={tape.limit(build)}
-          aside={
-            tape.id === 'drives.room'
-              ? aside(figures?.['bays.free'], figures?.['ports.free'])
-              : figures?.[tape.id]?.note
-          }
+          aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined}
         />
       ))}
     </section>
@@ -88,7 +84,11 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
     <div className="min-w-0 border-r border-line px-3 pt-1.5 pb-1 last:border-r-0" data-figure={tape.id}>
       <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid">
         <span className="truncate">{tape.label}</span>
-        {mark && <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>}
+        {mark ? (
+          <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>
+        ) : (
+          figure?.note && <span className="whitespace-nowrap">{figure.note}</span>
+        )}
       </div>
       <Popover.Root onOpenChange={(opened) => void open(opened)}>
         <Popover.Trigger
@@ -108,7 +108,7 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
             </span>
           )}
           {extra && (
-            <span className="truncate text-[12px] text-mid" title={extra}>
+            <span className="truncate text-[12px] text-mid" title="free bays and free ports">
               {extra}
             </span>
           )}
