@@ -10,6 +10,16 @@ export function memoLast<A extends readonly unknown[], R>(f: (...args: A) => R):
   };
 }
 
+/** Keeps the answer about each object for as long as that lives: answers about two do not evict each other. */
+export function memoWeak<A extends object, R>(f: (a: A) => R): (a: A) => R {
+  const kept = new WeakMap<A, { readonly result: R }>();
+  return (a) => {
+    let known = kept.get(a);
+    if (!known) kept.set(a, (known = { result: f(a) }));
+    return known.result;
+  };
+}
+
 /** Keeps, for as long as the first argument lives, the answer for the last second argument it was asked with. */
 export function memoPair<A extends object, B, R>(f: (a: A, b: B) => R): (a: A, b: B) => R {
   const kept = new WeakMap<A, { readonly b: B; readonly result: R }>();

@@ -1,4 +1,4 @@
-import { memoLast } from '../memoLast';
+import { memoWeak } from '../memoLast';
 import { boxesOf, type Box } from '../figures/boxes';
 import { railA } from '../figures/power/rails';
 import { hindrances } from '../figures/power/stagger';
@@ -157,7 +157,7 @@ export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
  * Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging:
  * reckoned once for the rules that ask.
  */
-const chains = memoLast((situation: Situation) => {
+const chains = memoWeak((situation: Situation) => {
   const { units, layout, context } = situation;
   return suppliedBoxes(situation).flatMap(({ box, supply }) => {
     const within = (unit: PlannedUnit) => boxOf(unit.id, seatsOf(layout), units) === box;

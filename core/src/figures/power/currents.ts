@@ -10,8 +10,13 @@ const STEP = { '12 V': 'a12', '5 V': 'a5', '3.3 V': 'a33' } as const;
 const TURNING = { '12 V': 'idle12A', '5 V': 'idle5A', '3.3 V': null } as const;
 
 type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
-/** What one drive takes on a rail at a moment, A: of a step of its start, or turning; nothing before its turn. */
-export type DriveCurrent = { readonly drive: Drive; readonly amps: number; readonly isStarting: boolean };
+/** What each of some like drives takes on a rail at a moment, A: of a step of its start, turning, or nothing yet. */
+export type DriveCurrent = {
+  readonly drive: Drive;
+  readonly count: number;
+  readonly amps: number;
+  readonly isStarting: boolean;
+};
 export type Currents = {
   /** Seconds at which a step begins or ends, rising: between two of them nothing changes. */
   readonly momentsS: readonly number[];
@@ -19,8 +24,13 @@ export type Currents = {
 };
 
 type Step = PartOf<'drive'>['spinUp'][number];
-/** Where a drive is in its start: before its turn, in a step, or turning. */
-export type DrivePhase = { readonly drive: Drive; readonly step: Step | null; readonly waits: boolean };
+/** Where so many like drives are in their start: before their turn, in a step, or turning; `drive` is one of them. */
+export type DrivePhase = {
+  readonly drive: Drive;
+  readonly count: number;
+  readonly step: Step | null;
+  readonly waits: boolean;
+};
 type Phases = { readonly momentsS: readonly number[]; readonly at: (second: number) => readonly DrivePhase[] };
 
 /** The start of a box's drives over time, exact from their step profiles and the policy. */
@@ -32,17 +42,25 @@ export function phases(context: FigureContext, box: Box, matters: (step: Step) =
   );
   const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
   const shifts = waveShifts(context, drives);
-  const turnS = (index: number) => shifts[index] ?? 0;
-  const moments = drives.flatMap((drive, index) =>
-    drive.part.spinUp.filter(matters).flatMap(({ atS, forS }) => [atS + turnS(index), atS + forS + turnS(index)]),
+  const classes = new Map<string, { drive: Drive; count: number; turnS: number }>();
+  for (const [index, drive] of drives.entries()) {
+    const turnS = shifts[index] ?? 0;
+    const key = `${drive.part.id}|${turnS}`;
+    const known = classes.get(key);
+    if (known) known.count++;
+    else classes.set(key, { drive, count: 1, turnS });
+  }
+  const all = [...classes.values()];
+  const moments = all.flatMap(({ drive, turnS }) =>
+    drive.part.spinUp.filter(matters).flatMap(({ atS, forS }) => [atS + turnS, atS + forS + turnS]),
   );
   return {
     momentsS: [...new Set(moments)].sort((a, b) => a - b),
     at: (second) =>
-      drives.map((drive, index): DrivePhase => {
-        const since = second - turnS(index);
+      all.map(({ drive, count, turnS }): DrivePhase => {
+        const since = second - turnS;
         const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS) ?? null;
-        return { drive, step, waits: !step && since <= 0 };
+        return { drive, count, step, waits: !step && since <= 0 };
       }),
   };
 }
@@ -57,15 +75,16 @@ export function currents(context: FigureContext, box: Box, rail: Rail): Currents
   return {
     momentsS,
     at: (second) =>
-      at(second).map(({ drive, step, waits }): DriveCurrent => {
-        if (step) return { drive, amps: step[STEP[rail]], isStarting: true };
-        return { drive, amps: !waits && turning ? drive.part[turning] : 0, isStarting: false };
+      at(second).map(({ drive, count, step, waits }): DriveCurrent => {
+        if (step) return { drive, count, amps: step[STEP[rail]], isStarting: true };
+        return { drive, count, amps: !waits && turning ? drive.part[turning] : 0, isStarting: false };
       }),
   };
 }
 
 /** All drives of a moment together, A. */
-export const together = (all: readonly DriveCurrent[]): number => all.reduce((sum, { amps }) => sum + amps, 0);
+export const together = (all: readonly DriveCurrent[]): number =>
+  all.reduce((sum, { amps, count }) => sum + amps * count, 0);
 
 /** Seconds each drive waits for its turn; one that cannot wait starts with the first. */
 function waveShifts(context: FigureContext, drives: readonly Drive[]): readonly number[] {

@@ -2,6 +2,7 @@ import type { STATES } from '../../build/states';
 import type { Part, PartOf } from '../../parts/resolve';
 import { CARD_KINDS } from '../../machine/units';
 import { classesOf, type FigureContext, type PartClass } from '../context';
+import { kept } from '../kept';
 import { speedShare } from '../operating';
 import type { Ledger, Quantity } from '../quantity';
 
@@ -37,26 +38,8 @@ export const spinsUp = (part: PartOf<'drive'>): boolean => part.spinUp.some(({ a
 
 /** W at the supply's outputs by class of part, in a state. Drives that spin up are left out of the start. */
 export function draw(context: FigureContext, state: PowerState, ledger: Ledger): readonly DrawLine[] {
-  if (!ledger.plain) return drawAfresh(context, state, ledger);
-  let known = kept.get(context.running);
-  if (!known || known.layout !== context.layout || known.fans !== context.policy.fans) {
-    known = { layout: context.layout, fans: context.policy.fans, lines: new Map() };
-    kept.set(context.running, known);
-  }
-  let lines = known.lines.get(state);
-  if (!lines) known.lines.set(state, (lines = drawAfresh(context, state, ledger)));
-  return lines;
+  return kept(context, ledger, `draw ${state}`, () => drawAfresh(context, state, ledger));
 }
-
-/** Figures and rules ask for the same states again and again: kept for as long as the list of running units lives. */
-const kept = new WeakMap<
-  FigureContext['running'],
-  {
-    readonly layout: FigureContext['layout'];
-    readonly fans: FigureContext['policy']['fans'];
-    readonly lines: Map<PowerState, readonly DrawLine[]>;
-  }
->();
 
 function drawAfresh(context: FigureContext, state: PowerState, ledger: Ledger): DrawLine[] {
   const classes = classesOf(context.running, context.units, context.layout);

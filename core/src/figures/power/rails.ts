@@ -1,5 +1,6 @@
 import { countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
+import { kept } from '../kept';
 import { Ledger, rangeOfQuantity, type Quantity } from '../quantity';
 import { currents, together } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
@@ -20,6 +21,10 @@ const VOLTS = { '5 V': 5, '3.3 V': 3.3 } as const;
  */
 export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): readonly RailLoad[] {
   const ledger = new Ledger(false);
+  return kept(context, ledger, `${rail} ${box?.id}`, () => railAfresh(context, box, rail, ledger));
+}
+
+function railAfresh(context: FigureContext, box: Box, rail: '5 V' | '3.3 V', ledger: Ledger): readonly RailLoad[] {
   const share = ({ share12, share5 }: DrawLine): number =>
     rail === '5 V' ? share5 : Math.max(0, 1 - share12 - share5);
   const linesOf = (state: PowerState) =>
@@ -59,10 +64,14 @@ export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): 
     'A',
     worst
       .filter(({ amps }) => amps > 0)
-      .map(({ drive, amps, isStarting }) =>
-        isStarting
-          ? ledger.fact(drive.part, 'spinUp', amps, rail === '5 V' ? 'spinUp.a5' : 'spinUp.a33')
-          : ledger.fact(drive.part, 'idle5A'),
+      .map(({ drive, count, amps, isStarting }) =>
+        ledger.times(
+          drive.part.name,
+          isStarting
+            ? ledger.fact(drive.part, 'spinUp', amps, rail === '5 V' ? 'spinUp.a5' : 'spinUp.a33')
+            : ledger.fact(drive.part, 'idle5A'),
+          count,
+        ),
       ),
   );
   // An M.2 module has no start: it is on 3.3 V all the while.

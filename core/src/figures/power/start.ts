@@ -1,5 +1,6 @@
 import { boxesOf, countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
+import { kept } from '../kept';
 import { Ledger, type Quantity } from '../quantity';
 import { currents, together, type DriveCurrent } from './currents';
 import { draw } from './draw';
@@ -21,7 +22,10 @@ export function start12A(context: FigureContext, ledger: Ledger): Quantity | nul
 /**
  * The same for one box: its drives by the start policy, on top of the host in its self-test, near busy, fans at full.
  */
-export function boxStart12A(context: FigureContext, box: Box, ledger: Ledger): Quantity | null {
+export const boxStart12A = (context: FigureContext, box: Box, ledger: Ledger): Quantity | null =>
+  kept(context, ledger, `12 V ${box?.id}`, () => start12Afresh(context, box, ledger));
+
+function start12Afresh(context: FigureContext, box: Box, ledger: Ledger): Quantity | null {
   const { momentsS, at: currentsAt } = currents(context, box, '12 V');
   if (momentsS.length === 0) return null;
   const worst = momentsS.reduce((best, second) =>
@@ -32,7 +36,12 @@ export function boxStart12A(context: FigureContext, box: Box, ledger: Ledger): Q
   for (const one of at) {
     const key = `${one.drive.part.id}|${one.amps}|${one.isStarting}`;
     const had = classes.get(key);
-    classes.set(key, { count: (had?.count ?? 0) + 1, amps: one.amps, starting: one.isStarting, drive: one.drive });
+    classes.set(key, {
+      count: (had?.count ?? 0) + one.count,
+      amps: one.amps,
+      starting: one.isStarting,
+      drive: one.drive,
+    });
   }
   const lines = [...classes.values()]
     .filter((one) => one.amps > 0)

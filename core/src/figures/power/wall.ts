@@ -1,4 +1,5 @@
 import { ofKind, type PlannedUnit } from '../../machine/units';
+import { kept } from '../kept';
 import { boxesOf, countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
@@ -57,6 +58,10 @@ export function boxLoadW(
   state: PowerState,
   ledger: Ledger,
 ): Quantity | null {
+  return kept(context, ledger, `load ${state} ${box?.id}`, () => loadAfresh(context, box, state, ledger));
+}
+
+function loadAfresh(context: FigureContext, box: Box, state: PowerState, ledger: Ledger): Quantity | null {
   if (state === 'start') {
     const terms = startTerms(context, [box], ledger)?.byBox.get(box);
     return terms?.length ? ledger.sum('Parts together', 'W', terms, 'sum of the parts') : null;
@@ -87,16 +92,17 @@ function startWallW(context: FigureContext, ledger: Ledger, of: readonly Box[] =
 }
 
 /** W of each of some boxes at the moment of a start at which all of them together take most. */
-function startTerms(
-  context: FigureContext,
-  of: readonly Box[],
-  ledger: Ledger,
-): { readonly atS: number; readonly byBox: ReadonlyMap<Box, readonly Quantity[]> } | null {
+function startTerms(context: FigureContext, of: readonly Box[], ledger: Ledger): StartTerms | null {
+  return kept(context, ledger, `start ${of.map((box) => box?.id).join()}`, () => startAfresh(context, of, ledger));
+}
+type StartTerms = { readonly atS: number; readonly byBox: ReadonlyMap<Box, readonly Quantity[]> };
+
+function startAfresh(context: FigureContext, of: readonly Box[], ledger: Ledger): StartTerms | null {
   const boxes = of.map((box) => ({ box, ...phases(context, box, () => true) }));
   const momentsS = [...new Set(boxes.flatMap((one) => one.momentsS))].sort((a, b) => a - b);
   if (momentsS.length === 0) return null;
   const roughly = (second: number) =>
-    boxes.reduce((sum, { at }) => sum + at(second).reduce((all, phase) => all + likelyW(phase), 0), 0);
+    boxes.reduce((sum, { at }) => sum + at(second).reduce((all, phase) => all + phase.count * likelyW(phase), 0), 0);
   const atS = momentsS.reduce((best, second) => (roughly(second) > roughly(best) ? second : best));
   const rest = new Map(groupByBox(context, draw(context, 'start', ledger)));
   const byBox = boxes.map(({ box, at }): [Box, readonly Quantity[]] => [
@@ -116,7 +122,7 @@ function drivesW(now: readonly DrivePhase[], ledger: Ledger): Quantity[] {
   for (const one of now) {
     if (!spinsUp(one.drive.part)) continue;
     const key = `${one.drive.part.id}|${one.step?.atS ?? ''}|${one.waits}`;
-    classes.set(key, { one, count: (classes.get(key)?.count ?? 0) + 1 });
+    classes.set(key, { one, count: (classes.get(key)?.count ?? 0) + one.count });
   }
   return [...classes.values()].map(({ one: { drive, step, waits }, count }) => {
     const { part } = drive;

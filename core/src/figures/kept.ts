@@ -1,0 +1,29 @@
+import type { FigureContext } from './context';
+import type { Ledger } from './quantity';
+
+type Kept = {
+  readonly layout: FigureContext['layout'];
+  readonly policy: FigureContext['policy'];
+  readonly answers: Map<string, unknown>;
+};
+
+/** By the list of running units, for as long as that lives: machines held side by side do not evict each other. */
+const memories = new WeakMap<FigureContext['running'], Kept>();
+
+/**
+ * Gives an answer about a machine again that figures and rules both ask for. `name` says what is asked, with all it
+ * hangs on besides units, layout and policy. A ledger that writes workings or samples always computes.
+ */
+export function kept<T>(
+  context: Pick<FigureContext, 'running' | 'layout' | 'policy'>,
+  ledger: Ledger,
+  name: string,
+  compute: () => T,
+): T {
+  if (!ledger.plain) return compute();
+  let known = memories.get(context.running);
+  if (!known || known.layout !== context.layout || known.policy !== context.policy)
+    memories.set(context.running, (known = { layout: context.layout, policy: context.policy, answers: new Map() }));
+  if (!known.answers.has(name)) known.answers.set(name, compute());
+  return known.answers.get(name) as T;
+}
