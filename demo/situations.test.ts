@@ -31,7 +31,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /note fits\.goesFirst: 1 memory module of Sprig I2 goes in first: Clinker 400 Flex lies over it\./,
   ],
   'granary-fifteen': [
-    /note mates\.powerDisable: 2 drives obey the power-disable pin, and nothing here cuts it/,
+    /caution mates\.powerDisable: 2 drives obey the power-disable pin, and nothing here cuts it/,
     /note fits\.fixedBays: 6 drives sit in bays that are not hot swap/,
     /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/,
     /complete\.smallParts: Also needed: slide rails/,
@@ -44,7 +44,6 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
   'evening-copies': [/blocker reaches\.multiplier: Crib 6 on one port hangs 6 drives on one SATA port/],
   'attic-four': [
     /blocker fits\.cardSlot: .*no slot is left that takes it\. The only one is in use/,
-    /fits\.coolerHeight: Fell 62 leaves 0 mm under the drive stack/,
     /fits\.supplyScrews: Ember 450 SFX goes into .* no screw points/,
   ],
   'reel-room': [

@@ -33,13 +33,14 @@ export function plugInputs(
     .flatMap((by) =>
       by.part.powerInputs.map(({ plug, count }): PlugInput => {
         const isCpu = CPU_PLUGS.has(plug);
+        const feeds = isCpu ? processors.filter((unit) => seatSpot(layout, unit)?.host === by.id) : [];
         return {
           plug,
-          count,
+          count: plug === '8-pin-cpu' ? Math.min(count, cpuPlugs(feeds)) : count,
           by,
           group: `${by.id}/${isCpu ? 'cpu' : plug}`,
           drives: [],
-          feeds: isCpu ? processors.filter((unit) => seatSpot(layout, unit)?.host === by.id) : [],
+          feeds,
         };
       }),
     );
@@ -57,6 +58,14 @@ export function plugInputs(
     );
   return [...ofBoards, ...ofCards, ...driveInputs(units, layout, within)];
 }
+
+/** One 8-pin plug carries 336 W (ATX12V); past this peak of a processor a second one is wanted. */
+const ONE_PLUG_W = 200;
+const cpuPlugs = (processors: readonly (PlannedUnit & { readonly part: PartOf<'processor'> })[]): number =>
+  Math.max(
+    1,
+    processors.reduce((sum, { part }) => sum + (part.peakW > ONE_PLUG_W ? 2 : 1), 0),
+  );
 
 /** Plugs of a card itself; an expander that takes nothing from a slot has one, of 4 pins where its sheet names none. */
 function cardPlugs(part: PlannedUnit['part']): readonly { readonly plug: PlugKind; readonly count: number }[] {

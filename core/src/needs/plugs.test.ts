@@ -78,3 +78,13 @@ test('an adapter is used only where it helps, and takes a plug of its kind', () 
   expect(balance(made.add('yoke-2'))['sata-power']).toEqual([4, 2, 2]);
   expect(balance(made.add('yoke-2', 2))['sata-power']).toEqual([4, 2, 2]);
 });
+
+test('the second processor plug is wanted past 200 W; a 6 + 2 plug serves a 6-pin input', () => {
+  const server = (peakW: number) =>
+    fixture(tweak('shire-16', { peakW })).add('gable-24').add('gannet-e8').add('shire-16').add('ember-650');
+  expect(balance(server(155))['8-pin-cpu']![0]).toBe(1);
+  expect(balance(server(240))['8-pin-cpu']![0]).toBe(2);
+  const six = { powerInputs: [{ plug: '6-pin-card', count: 1 }] };
+  const made = fixture(tweak('beacon-120', six)).add('steading-t9').add('plover-a6').add('ember-650').add('beacon-120');
+  expect(balance(made)['6-pin-card']).toEqual([1, 1, 0]);
+});

@@ -38,6 +38,12 @@ export function plugBalance(
   const spare = (plug: PlugKind) => (have.get(plug) ?? 0) - (wanted.get(plug)?.count ?? 0);
   const four = wanted.get('4-pin-cpu')?.count ?? 0;
   if (spare('4-pin-cpu') < 0 && spare('8-pin-cpu') > 0) add('4-pin-cpu', Math.min(four, spare('8-pin-cpu') * 2));
+  // A plug of 6 + 2 pins serves either input of a card.
+  if (spare('6-pin-card') < 0 && spare('8-pin-card') > 0) {
+    const moved = Math.min(-spare('6-pin-card'), spare('8-pin-card'));
+    add('8-pin-card', -moved);
+    add('6-pin-card', moved);
+  }
   for (const { part } of ofKind(units, 'powerAdapter')) {
     const helps = part.gives.some(({ plug }) => spare(plug) < 0);
     const splits = part.gives.some(({ plug }) => plug === part.takes);

@@ -2,6 +2,7 @@ import { genAt, lanesAt } from '../solve/checkLayout';
 import { boardSlot } from '../machine/hosts';
 import { needsRiser, openingAt } from '../geometry/clearance';
 import { linkMBps, PCI_MBPS } from '../links/rates';
+import { bootDrives } from '../machine/roles';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById } from '../machine/units';
 import { factOf, type Part, type PartOf } from '../parts/resolve';
@@ -255,6 +256,7 @@ const NEARLY = 0.98;
 export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
+  const boots = bootDrives(situation.units);
   return ofKind(situation.units, 'drive').flatMap((unit): Found<'reaches.m2Link'>[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
@@ -267,7 +269,7 @@ export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
     if (carries >= own * NEARLY) return [];
     return [
       {
-        severity: unit.role !== 'boot' && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note',
+        severity: !boots.has(unit) && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note',
         at: [{ unit: unit.id }],
         gap: { have: carries, limit: own, gap: carries - own, unit: 'MB/s' },
         facts: { drive: part.name, socket: group.label, gen, ownGen: part.pcieGen ?? 3, lanes: have, own: part.lanes },

@@ -33,7 +33,7 @@ const PAIRS: readonly Pair[] = [
             {
               key: 'sata',
               label: 'SATA',
-              count: 2,
+              count: 7,
               kind: 'sata',
               lanes: 1,
               carries: ['sata'],
@@ -46,7 +46,7 @@ const PAIRS: readonly Pair[] = [
       )
         .add('satchel-1b')
         .add('sprig-n4'),
-    /^note: Sprig N4 has 2 drive ports; Satchel 1, bare has 1 bay: 1 stays idle\.$/,
+    /^note: Sprig N4 has 7 drive ports; Satchel 1, bare has 1 bay: 6 stay idle\.$/,
     () => fixture().add('satchel-1b').add('sprig-n4'),
   ],
 ];

@@ -1,5 +1,6 @@
 import type { CableKind } from '../links/cableKinds';
 import { portsIn } from '../links/ports';
+import { bootDrives } from '../machine/roles';
 import { spotsOf } from '../machine/spots';
 import { isKind, ofKind, type PlannedUnit } from '../machine/units';
 import { runMm } from '../wiring/runLength';
@@ -117,6 +118,9 @@ export function cableLength(situation: Situation): Found<'mates.cableLength'>[] 
   });
 }
 
+/** So many ports more than bays are on any ordinary board. */
+const FEW_PORTS = 4;
+
 /** Data ports of the board that no bay of this machine could ever use, and slots behind a closed wall. */
 export function uselessPorts(situation: Situation): Found<'complete.uselessPorts'>[] {
   const board = seatedBoard(situation);
@@ -139,7 +143,7 @@ export function uselessPorts(situation: Situation): Found<'complete.uselessPorts
       0,
     ) - covered;
   const idle = lanes - Math.max(0, bays);
-  return idle > 0
+  return idle > FEW_PORTS
     ? [
         {
           severity: 'note',
@@ -151,12 +155,6 @@ export function uselessPorts(situation: Situation): Found<'complete.uselessPorts
     : [];
 }
 
-/** Small drives that the system can be on, beside larger ones: M.2 modules, sticks, and flash of at most 1 TB. */
-function mayBoot(drive: PartOf<'drive'>, largest: number): boolean {
-  if (drive.capacityBytes > 1e12) return false;
-  return drive.size === 'm2' || drive.size === 'usb' || (drive.medium === 'flash' && drive.capacityBytes < largest);
-}
-
 const WHOLE = ['board', 'processor', 'memory', 'supply'] as const;
 
 /** Drives, and none among them to start from: neither one set to it by hand nor a small one beside the others. */
@@ -165,10 +163,7 @@ export function bootDrive(situation: Situation): Found<'complete.boot'>[] {
   // A machine that is not chosen yet is not asked what it starts from.
   const kinds = new Set(situation.units.map(({ part }) => part.kind));
   if (drives.length === 0 || !WHOLE.every((kind) => kinds.has(kind))) return [];
-  const largest = Math.max(...drives.map(({ part }) => part.capacityBytes));
-  const isBoot = (unit: (typeof drives)[number]) =>
-    unit.role === 'boot' || (unit.role === undefined && mayBoot(unit.part, largest));
-  if (drives.some(isBoot)) return [];
+  if (bootDrives(situation.units).size > 0) return [];
   return [
     {
       severity: 'caution',

@@ -15,6 +15,7 @@ import {
   unitById,
   type Situation,
 } from './situation';
+import { basisOf } from '../parts/resolve';
 import { CLOSE_MM, type Facts, type Finding, type Gap } from './finding';
 import type { Culprit } from './words/fits';
 import type { Found } from './words';
@@ -128,7 +129,10 @@ export function coolerHeight(situation: Situation): Found<'fits.coolerHeight'>[]
   return ofKind(situation.units, 'cooler').flatMap((unit) => {
     const box = boxAround(situation, unit);
     const limit = box && limitFor(box.part, 'cooler', { occupied: occupiedFeatures(situation, box) });
-    return box && limit ? lengthFinding(unit.part.heightMm, limit, unit, { cooler: unit.part.name }, box) : [];
+    if (!box || !limit) return [];
+    // A cooler is made to a height: where that is stated and not past the limit, nothing need be left.
+    const isMade = basisOf(unit.part, 'heightMm') !== 'typical' && unit.part.heightMm <= limit.maxMm;
+    return isMade ? [] : lengthFinding(unit.part.heightMm, limit, unit, { cooler: unit.part.name }, box);
   });
 }
 

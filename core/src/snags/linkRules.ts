@@ -217,7 +217,12 @@ export function powerDisable(situation: Situation): Found<'mates.powerDisable'>[
     const { backplane } = group.group;
     return backplane ? !backplane.cutsPin3 && backplane.powerInputs.some(({ plug }) => plug === 'sata-power') : true;
   });
-  return held.length === 0
+  // A cable from a 4-pin plug carries no 3.3 V: with enough of them in the kit nothing is held off.
+  const freed = ofKind(situation.units, 'powerAdapter')
+    .filter(({ part }) => part.takes === 'peripheral')
+    .flatMap(({ part }) => part.gives)
+    .reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
+  return held.length <= freed
     ? []
-    : [{ severity: 'note', at: held.map(({ id }) => ({ unit: id })), facts: { count: held.length } }];
+    : [{ severity: 'caution', at: held.map(({ id }) => ({ unit: id })), facts: { count: held.length } }];
 }

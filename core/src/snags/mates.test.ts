@@ -69,8 +69,11 @@ const PAIRS: readonly Pair[] = [
     'drives that obey the 3.3 V pin on plain plugs',
     'mates.powerDisable',
     () => tower(tweak('barge-8', { obeysPin3: true })).add('barge-8', 2),
-    /^note: 2 drives obey the power-disable pin, and nothing here cuts it\.$/,
-    () => tower(tweak('barge-8', { obeysPin3: false })).add('barge-8', 2),
+    /^caution: 2 drives obey the power-disable pin, and nothing here cuts it\.$/,
+    () =>
+      tower(tweak('barge-8', { obeysPin3: true }))
+        .add('barge-8', 2)
+        .add('yoke-2'),
   ],
   [
     'modules in the wrong slots',

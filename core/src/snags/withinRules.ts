@@ -20,6 +20,8 @@ function overWish<F extends Facts>(
 ): Finding<F>[] {
   const figure = situation.figures[id];
   if (wish === undefined || !figure || figure.hi <= wish) return [];
+  // Over by less than anybody could tell, and perhaps not at all.
+  if (figure.lo <= wish && figure.value - wish < slack && figure.hi - wish < 2 * slack) return [];
   if (figure.value <= wish && figure.hi - wish < slack) return [];
   return [
     {

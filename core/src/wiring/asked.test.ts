@@ -60,8 +60,11 @@ test('a SATA module on the chipset asks as much as a SATA drive', () => {
         { key: 'm2a', label: 'M.2', lengthsMm: [80], gen: 3, lanes: 4, carries: ['sata', 'pcie'], owner: 'chipset' },
       ],
     }),
-  ).add('reed-250');
+  ).add('reed-250', 1, { role: 'data' });
   expect(asked(module)).toBe(530);
+  // What the system starts from asks nothing while the pool works.
+  const boots = module.edit({ type: 'unit.role', unit: module.unit('reed-250'), role: 'boot' });
+  expect(asked(boots)).toBe(0);
 });
 
 test('modules on a carrier ask through its slot, no more than that carries', () => {

@@ -1,5 +1,6 @@
 import { genAt, lanesAt } from '../solve/checkLayout';
 import { linkMBps, networkMBps, wishMBps } from '../links/rates';
+import { bootDrives } from '../machine/roles';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../machine/units';
 import { drivesOn, type Laid } from './drivesOn';
@@ -68,7 +69,10 @@ export function chipsetAsked(
   board: PlannedUnit,
   on: readonly UsedLanes[] = usedLanes(laid, board, 'chipset'),
 ): number {
+  // What the system starts from asks next to nothing while the pool works.
+  const boots = bootDrives(laid.units);
   const each = on.map(({ unit, lanes, gen }) => {
+    if (boots.has(unit)) return 0;
     if (isKind(unit, 'drive'))
       return unit.part.interface === 'nvme' ? Math.min(linkMBps(lanes, gen), wishMBps(unit.part)) : wishMBps(unit.part);
     return isCard(unit.part) ? Math.min(linkMBps(lanes, gen), needOf(laid, unit as CardUnit) ?? 0) : 0;

@@ -197,7 +197,13 @@ export const MATES = {
             part.capacityBytes >= (unit.part as PartOf<'drive'>).capacityBytes,
         ),
       ),
-  'mates.powerDisable': none,
+  'mates.powerDisable': (base, snag, catalogue) =>
+    listed(catalogue, 'powerAdapter')
+      .filter((part) => part.takes === 'peripheral' && part.gives.some(({ plug }) => plug === 'sata-power'))
+      .map((part) => {
+        const each = part.gives.reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
+        return addPart(base, catalogue, part, Math.ceil(snag.facts.count / each));
+      }),
   'mates.memoryOrder': inOrder,
   'mates.memoryPath': fewerModules,
   'mates.frontUsb': addSundry('headerAdapter'),
