@@ -1,0 +1,30 @@
+import { allRemedies, createAssessor, wordsOf, type Snag } from '@inch-tower/core';
+import { AS_OF } from '../../core/src/testing/fixture';
+import { loadDemoCatalogue } from '../loadDemo';
+import { REVIEWED } from './builds';
+
+const catalogue = loadDemoCatalogue();
+const codesOf = (snags: readonly Snag[], severity: Snag['severity']) => [
+  ...new Set(snags.filter((snag) => snag.severity === severity).map(({ code }) => code)),
+];
+
+test.each(REVIEWED.map((one) => [one.id, one] as const))('%s is judged as a builder would', (_id, one) => {
+  const { build } = one.made();
+  const assessment = createAssessor().assess(build, AS_OF);
+  const said = assessment.snags.map((snag) => `${snag.severity} ${snag.code}: ${wordsOf(snag).what}`);
+  expect({ said, blockers: codesOf(assessment.snags, 'blocker').sort() }).toEqual({
+    said,
+    blockers: [...(one.blockers ?? [])].sort(),
+  });
+  expect({ said, cautions: codesOf(assessment.snags, 'caution').sort() }).toEqual({
+    said,
+    cautions: [...(one.cautions ?? [])].sort(),
+  });
+  const cables = new Map(assessment.needs.needs.map(({ cable, count }) => [cable.id as string, count]));
+  for (const [kind, count] of Object.entries(one.cables ?? {})) expect([kind, cables.get(kind)]).toEqual([kind, count]);
+  for (const [code, title] of Object.entries(one.first ?? {})) {
+    const snag = assessment.snags.find((each) => each.code === code)!;
+    const [first] = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), AS_OF);
+    expect(first?.title ?? 'none').toMatch(title);
+  }
+});
