@@ -120,7 +120,7 @@ const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
     expect(part.curve.at(-1)).toEqual({ duty: 1, rpmShare: 1 });
   },
   board: (part) => {
-    within(`${part.id} idle`, part.idleW, 2, 30);
+    within(`${part.id} idle`, part.idleW, 1, 30);
     within(`${part.id} edge`, part.edgeMm, 80, 330);
     expect(part.share12 + part.share5).toBeLessThanOrEqual(1);
     for (const n of part.memoryFillOrder) within(`${part.id} fill order`, n, 1, part.memorySlots);

@@ -69,7 +69,7 @@ export const REVIEWED: readonly Reviewed[] = [
     made: () => boot(rack()).add('tern-16i').add('tern-8i').add('barge-16', 24),
     verdict:
       'Runs; streaming, 24 disks may take more than the 20 A of 5 V, and at the start one module alone would not do.',
-    cautions: ['powered.rails', 'powered.oneGone'],
+    cautions: ['powered.plugLoad', 'powered.rails', 'powered.oneGone', 'powered.wires'],
     cables: { 'straight:sff-8643:sff-8643': 6 },
   },
   {
@@ -79,14 +79,16 @@ export const REVIEWED: readonly Reviewed[] = [
     verdict:
       'The card is 3 mm longer than the room before the fan wall. Shorter cards with as many ports, not the fan wall out.',
     blockers: ['fits.cardLength'],
-    cautions: ['powered.slot'],
+    cautions: ['lasts.ratedBays', 'powered.rails', 'powered.wires'],
     first: { 'fits.cardLength': /instead of Tern 24i long$/ },
   },
   {
     id: 'expander-with-two-uplinks',
     what: 'Twenty-four slow disks behind an expander card with two uplinks',
     made: () => boot(rack('brazier-1200')).add('tern-8i').add('weir-24').add('barge-8', 24),
-    verdict: 'Sound: two uplinks carry twice what the disks give.',
+    verdict:
+      'Two uplinks carry twice what the disks give. As with any 24 disks on three chains of plugs the wires are near their limit at the start, and these disks are made for smaller boxes.',
+    cautions: ['lasts.ratedBays', 'powered.rails', 'powered.wires'],
   },
   {
     id: 'reverse-breakouts',
@@ -121,8 +123,8 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('dab-32', 1, { role: 'boot' })
         .add('annex-2')
         .add('coot-4', 2),
-    verdict: 'Works; the box has no fan, so its disks warm each other.',
-    cautions: ['cooled.drives'],
+    verdict: 'Works; the box has no fan, so its disks warm each other, and its bridge is of the kind that drops out.',
+    cautions: ['cooled.drives', 'lasts.bridge'],
   },
   {
     id: 'wrong-brick',
@@ -240,7 +242,7 @@ export const REVIEWED: readonly Reviewed[] = [
     what: 'Two U.2 drives in a cage, and no port that speaks NVMe',
     made: () => boot(tower()).add('crib-u2').add('wels-1920', 2),
     verdict: 'The cage takes them; nothing reaches them.',
-    blockers: ['reaches.portsShort'],
+    blockers: ['reaches.interface'],
   },
   {
     id: 'three-cards-in-a-tower',
@@ -268,6 +270,7 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('barge-16', 15),
     verdict: 'Watts and amperes would do; plugs do not, and splitters would hang more than four disks on a cable.',
     blockers: ['powered.plugs'],
+    cautions: ['powered.total', 'powered.wires'],
   },
   {
     id: 'a-ups-too-small',
@@ -275,6 +278,7 @@ export const REVIEWED: readonly Reviewed[] = [
     made: () => boot(rack('brazier-1200')).add('tern-16i').add('tern-8i').add('barge-8', 24).add('sump-700'),
     verdict: 'At the start alone the machine takes twice what it gives.',
     blockers: ['powered.ups'],
+    cautions: ['lasts.ratedBays', 'powered.rails', 'powered.wires'],
   },
   {
     id: 'sas-on-sata',

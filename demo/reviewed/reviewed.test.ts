@@ -1,7 +1,9 @@
+import { readFileSync } from 'node:fs';
 import { allRemedies, createAssessor, wordsOf, type Snag } from '@inch-tower/core';
 import { AS_OF } from '../../core/src/testing/fixture';
 import { loadDemoCatalogue } from '../loadDemo';
 import { REVIEWED } from './builds';
+import { reviewedPage } from './page';
 
 const catalogue = loadDemoCatalogue();
 const codesOf = (snags: readonly Snag[], severity: Snag['severity']) => [
@@ -27,4 +29,8 @@ test.each(REVIEWED.map((one) => [one.id, one] as const))('%s is judged as a buil
     const [first] = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), AS_OF);
     expect(first?.title ?? 'none').toMatch(title);
   }
+});
+
+test('the page of reviewed builds is what they are today', () => {
+  expect(readFileSync('docs/reviewed-builds.md', 'utf8')).toBe(reviewedPage());
 });

@@ -1,3 +1,4 @@
+import { USB_OUTSIDE } from '../machine/spots';
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import {
   DRIVE_BODY_MM,
@@ -350,6 +351,10 @@ function boardSolids(
         usb.count > 1 ? n : undefined,
       );
   });
+  // Outside sockets are drawn where something sits in one.
+  for (let n = 1; n <= board.connectors.length * 2; n++)
+    if (sitting.has(`${unit.id}/${USB_OUTSIDE}.${n}`) || (n === 1 && sitting.has(`${unit.id}/${USB_OUTSIDE}`)))
+      solid(USB_OUTSIDE, 'other', put(4 + (n - 1) * 16, 0, 0, 12, 12, 10, true), 'USB socket outside', n);
   return solids;
 }
 

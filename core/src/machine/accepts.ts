@@ -1,4 +1,5 @@
 import type { M2Socket } from '../parts/boardValues';
+import type { SupplyBay } from '../parts/chassisValues';
 import type { Part, PartOf } from '../parts/resolve';
 import { isCard } from './units';
 import type { SpotGroup } from './spots';
@@ -43,7 +44,7 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
     case 'tray':
       return part.kind === 'board' ? among('holes', spot.chassis.boardHoles, part.holes) : other(part, 'board');
     case 'supplyBay':
-      return part.kind === 'supply' ? among('form', spot.bay.forms, part.form) : other(part, 'supply');
+      return part.kind === 'supply' ? formMismatch(part, spot.bay) : other(part, 'supply');
     case 'fanMount':
       return part.kind === 'fan' ? among('size', spot.mount.sizesMm, part.sizeMm) : other(part, 'fan');
     case 'bay':
@@ -89,6 +90,12 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
       return other(part, 'bracket');
   }
 }
+
+/** SFX supplies go into a bay for ATX supplies with a plate (SFX design guide). */
+export const wantsPlate = (part: PartOf<'supply'>, bay: SupplyBay): boolean =>
+  !bay.forms.includes(part.form) && (part.form === 'sfx' || part.form === 'sfx-l') && bay.forms.includes('atx');
+const formMismatch = (part: PartOf<'supply'>, bay: SupplyBay): Mismatch | null =>
+  wantsPlate(part, bay) ? null : among('form', bay.forms, part.form);
 
 /** An edge of more lanes than a slot has goes in only where that is open at its end (PCI-SIG CEM). */
 const widthMismatch = (lanes: number, slot: Extract<SpotGroup, { type: 'slot' }>['slot']): Mismatch | null =>

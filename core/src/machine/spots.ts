@@ -83,6 +83,7 @@ function shapesOf(part: Part): Loose[] {
       ...part.usbInside
         .filter((usb) => usb.kind === 'usb-a')
         .map((usb) => ({ type: 'usb', key: usb.key, label: usb.label, count: usb.count }) as const),
+      ...outsideUsb(part),
       ...connectorsOf(part.connectors),
     ];
   if (part.kind === 'riser') return slotsOf(part.slots, true);
@@ -91,6 +92,17 @@ function shapesOf(part: Part): Loose[] {
       (socket) => ({ type: 'm2', key: socket.key, label: socket.label, count: 1, socket }) as const,
     );
   return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
+}
+
+/** Where a stick goes that finds no socket inside: an outside one of the board; one of several is left free. */
+export const USB_OUTSIDE = 'usbOutside';
+function outsideUsb({ connectors }: PartOf<'board'>): Loose[] {
+  const sockets = connectors
+    .filter(({ kind, side }) => kind === 'usb-a' && side === 'outside')
+    .reduce((sum, { count }) => sum + count, 0);
+  return sockets > 0
+    ? [{ type: 'usb', key: USB_OUTSIDE, label: 'USB socket outside', count: Math.max(1, sockets - 1) }]
+    : [];
 }
 
 const baysOf = (groups: readonly BayGroup[]): Loose[] =>

@@ -2,6 +2,7 @@ import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import type { ArchetypeId } from '../parts/ids';
 import { resolve, type PartOf } from '../parts/resolve';
+import { wantsPlate } from '../machine/accepts';
 import { boxOf } from '../machine/hosts';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
@@ -100,7 +101,21 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
   const small = fixed.filter(({ unit }) => unit.part.size !== '3.5');
   const trays = bays.filter(({ access, host }) => access !== 'fixed' && used.some(({ id }) => id === host));
   const fans = shortHeaders(units, layout);
+  const byId = unitsById(units);
+  const plated = supplies.filter((unit) => {
+    const spot = layout.at[unit.id]?.spot;
+    const group = spot && groupAt(byId, spot);
+    return group?.type === 'supplyBay' && wantsPlate(unit.part, group.bay);
+  });
   return [
+    {
+      use: 'supplyPlate',
+      what: 'Plate, SFX in ATX',
+      why: 'holds a small supply in a bay for ATX supplies',
+      count: plated.length,
+      typicalMinor: 800,
+      for: plated,
+    },
     {
       use: 'coinCell',
       what: 'Coin cell',

@@ -55,6 +55,7 @@ const SUNDRY_USES = [
   'slideRails',
   'rackKit',
   'brickTray',
+  'supplyPlate',
   'caddy',
   'headerAdapter',
   'fanSplitter',

@@ -7,6 +7,6 @@ import { rangeOf } from './tolerances';
  */
 export function sustainedW(part: PartOf<'processor'>): Fact {
   if (part.sustainedW !== undefined) return factOf(part, 'sustainedW');
-  const { lo, hi } = rangeOf('busyW', part.busyW, 'typical');
+  const { lo, hi } = rangeOf('busyW', part.busyW, 'typical', true);
   return { ...factOf(part, 'busyW'), basis: 'typical', lo, hi };
 }

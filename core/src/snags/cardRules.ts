@@ -366,7 +366,8 @@ export function slotPower(situation: Situation): Found<'powered.slot'>[] {
       return [];
     const { value, lo, hi } = factOf(part, 'peakW');
     const limit = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), part.height);
-    if (hi <= limit) return [];
+    // A card is made to its slot: what is typical of its class passes that by its likely value or not at all.
+    if (value <= limit) return [];
     return [
       {
         severity: lo > limit ? 'blocker' : 'caution',

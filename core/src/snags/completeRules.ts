@@ -196,7 +196,10 @@ export function idleCard(situation: Situation): Found<'complete.idleCard'>[] {
 /** Second supplies, boards and chassis that nothing runs on or in, while the first does its work. */
 export function runsNothing(situation: Situation): Found<'complete.runsNothing'>[] {
   const { units, layout } = situation;
-  const hosts = new Set(Object.values(layout.at).map(({ spot }) => spot.host as string));
+  const hosts = new Set([
+    ...Object.values(layout.at).map(({ spot }) => spot.host as string),
+    ...units.flatMap(({ builtIn, part }) => (builtIn && part.kind === 'board' ? [builtIn.spot.host as string] : [])),
+  ]);
   const idle = units.flatMap((unit): { unit: PlannedUnit; beside: PlannedUnit }[] => {
     if (unit.builtIn || !(isKind(unit, 'supply') || isKind(unit, 'board') || isKind(unit, 'chassis'))) return [];
     const others = units.filter((one) => one !== unit && one.part.kind === unit.part.kind);

@@ -1,5 +1,6 @@
 import { limitFor } from '../geometry/clearance';
 import { groupAt } from '../machine/spotAt';
+import { USB_OUTSIDE } from '../machine/spots';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import {
@@ -112,7 +113,8 @@ export function stickHeight(situation: Situation): Found<'fits.stick'>[] {
     const spot = unit.part.size === 'usb' ? spotOf(situation, unit) : undefined;
     const host = spot && unitById(situation, spot.host);
     const box = boxAround(situation, unit);
-    if (!host || !isKind(host, 'board') || !box || angled || box.part.boardPose !== 'flat') return [];
+    if (!host || spot.key === USB_OUTSIDE || !isKind(host, 'board') || !box || angled || box.part.boardPose !== 'flat')
+      return [];
     const occupied = occupiedFeatures(situation, box);
     const limit = limitFor(box.part, 'stick', { occupied }) ?? limitFor(box.part, 'cooler', { occupied });
     const have = unit.part.lengthMm + USB_SOCKET_MM;

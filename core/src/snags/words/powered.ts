@@ -101,7 +101,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     title: 'Watts from a slot',
     what: (f, s) =>
       `${f.card} ${s.severity === 'blocker' ? 'draws' : 'may draw'} ` +
-      `${round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} W from ${f.slot}; it may take ` +
+      `${round(s.gap!.have)} W from ${f.slot}; it may take ` +
       `${s.gap!.limit} W there, and has no plug.`,
     why: 'The board shuts down, or its traces get hot.',
   },

@@ -1,0 +1,62 @@
+import { wordsOf, createAssessor } from '@inch-tower/core';
+import { AS_OF } from '../../core/src/testing/fixture';
+import { REVIEWED } from './builds';
+
+/** What the program said otherwise when a build was first put to it, and what became of it. */
+const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
+  ['mini-and-usb-box', 'The mini computer was said to have nothing in it, since its board is built in. Mended.'],
+  [
+    'single-board',
+    'A boot stick found no socket, since only inside ones counted, and the board with its soldered processor was reckoned at 20 W. Sticks go into outside sockets, the class draws what such boards draw, sticks draw what sticks draw. The weak bridge of the box was rightly said and not foreseen.',
+  ],
+  ['hot-under-a-low-cooler', 'Blocked: the low end of a typical processor was taken at 25 % instead of 35. Mended.'],
+  ['small-supply-in-a-tower', 'Blocked by its form. SFX goes into an ATX bay with a plate, which is now a small part.'],
+  [
+    'raid-card, three-cards-in-a-tower, rack-with-a-long-card',
+    'Cards were said to draw more than their slot gives by the high end of what is typical of their class. A card is made to its slot: its likely value counts.',
+  ],
+  [
+    'rack-of-twenty-four, rack-with-a-long-card, expander-with-two-uplinks, fifteen-on-one-consumer-supply, a-ups-too-small',
+    'The program said more than was written down: three chains of plugs for 24 starting disks are near what wires and pins carry, 5 V may be passed at the start, and disks made for boxes of eight stand 24 abreast. Right; the verdicts were completed.',
+  ],
+  [
+    'u2-without-a-port',
+    'A drive no port here speaks to, rather than a port too few: the better sentence. The verdict follows it.',
+  ],
+];
+
+/** The page of reviewed builds, with what is said of each today. */
+export function reviewedPage(): string {
+  const entries = REVIEWED.map(({ what, made, verdict, id }) => {
+    const { build } = made();
+    const said = createAssessor()
+      .assess(build, AS_OF)
+      .snags.filter(({ severity }) => severity !== 'note')
+      .map((snag) => `- ${snag.severity}: ${wordsOf(snag).what}`);
+    const kit = build.items.map(({ sheet, units }) =>
+      units.length > 1 ? `${units.length} × ${build.sheets[sheet]!.name}` : build.sheets[sheet]!.name,
+    );
+    return [
+      `## ${what}`,
+      '',
+      `\`${id}\`: ${kit.join(', ')}.`,
+      '',
+      verdict,
+      '',
+      ...(said.length ? said : ['Nothing is said.']),
+      '',
+    ];
+  });
+  return [
+    '# Reviewed builds',
+    '',
+    'Machines as builders make them, each with what a knowledgeable builder says of it, written down before it was first put to the',
+    'program (`demo/reviewed/builds.ts`; each is a test). Made by `npm run docs`.',
+    '',
+    '## What differed at the first run',
+    '',
+    ...FIRST_RUN.map(([id, words]) => `- **${id}**: ${words}`),
+    '',
+    ...entries.flat(),
+  ].join('\n');
+}
