@@ -288,4 +288,98 @@ export const REVIEWED: readonly Reviewed[] = [
     blockers: ['reaches.interface'],
     first: { 'reaches.interface': /^Add Tern/ },
   },
+  {
+    id: 'sas-and-sata-together',
+    what: 'Used SAS and new SATA disks on one HBA',
+    made: () => boot(rack('brazier-550')).add('tern-8i').add('sluice-12', 4).add('barge-8', 4),
+    verdict: 'A SAS card takes both; nothing to say.',
+  },
+  {
+    id: 'half-a-node',
+    what: 'A half-width node with one SATA flash drive',
+    made: () => fixture().add('hurdle-half').add('sprig-x4').add('clew-s16', 2).add('pellet-90').add('pike-480'),
+    verdict: 'Its one drive is what it starts from; five of its six ports stay idle.',
+  },
+  {
+    id: 'redundant-and-too-small',
+    what: 'Twenty-four 16 TB disks on a 550 W 1+1 supply',
+    made: () => boot(rack('brazier-550')).add('tern-16i').add('tern-8i').add('barge-16', 24),
+    verdict: 'Both modules together start it; one alone never does: the redundancy is paid for and not there.',
+    cautions: ['powered.oneGone', 'powered.plugLoad', 'powered.rails', 'powered.wires'],
+  },
+  {
+    id: 'twenty-four-flash',
+    what: 'Twenty-four SATA flash drives on two HBAs',
+    made: () => boot(rack('brazier-550')).add('tern-16i').add('tern-8i').add('zander-960', 24),
+    verdict:
+      'Flash lives on 5 V: 24 of them may take more than 20 A there. The larger card carries less than its sixteen give.',
+    cautions: ['powered.rails'],
+  },
+  {
+    id: 'carrier-in-a-plain-slot',
+    what: 'A card for four NVMe modules in a board that does not part its slot',
+    made: () => boot(tower()).add('punt-4').add('stickle-1000', 4),
+    verdict: 'One module works, three are dark.',
+    blockers: ['reaches.bifurcation'],
+  },
+  {
+    id: 'travel-box',
+    what: 'Two 2.5-inch disks in a small box without a fan, on a brick with a converter',
+    made: () =>
+      fixture()
+        .add('creel-2')
+        .add('sprig-i6')
+        .add('clew-5s16')
+        .add('pellet-b160')
+        .add('cradle-2')
+        .add('coot-2', 2)
+        .add('stickle-250', 1, { role: 'boot' }),
+    verdict: 'Works; without a fan the disks are in still air.',
+    cautions: ['cooled.drives'],
+    first: { 'cooled.drives': /^Fit / },
+  },
+  {
+    id: 'one-unit',
+    what: 'A 1U server with four disks and a passive cooler behind its fan wall',
+    made: () =>
+      boot(
+        fixture().add('plank-1u').add('knot-m8').add('drover-4').add('crag-1u').add('clew-16e', 2).add('clinker-250'),
+      ).add('barge-8', 4),
+    verdict: 'As 1U servers are built.',
+  },
+  {
+    id: 'long-sfx',
+    what: 'A supply of SFX-L form in a cube for SFX supplies, 130 mm where 130 are',
+    made: () =>
+      boot(
+        fixture().add('trug-4').add('wren-c8').add('drover-4').add('fell-47').add('clew-16e', 2).add('ember-600s'),
+      ).add('barge-8', 4),
+    verdict: 'The same face and screws, only longer; it just fits.',
+    cautions: ['fits.supplyLength'],
+  },
+  {
+    id: 'server-by-the-bed',
+    what: 'A rack server with its own fans beside a bed',
+    made: () => {
+      const made = boot(rack('brazier-550')).add('tern-8i').add('barge-8', 4);
+      return made.set({ brief: { earDb: 25 }, site: { ...made.build.site, listening: 'bedroom' } });
+    },
+    verdict: 'Nobody sleeps beside it.',
+    cautions: ['within.sound'],
+  },
+  {
+    id: 'old-desktop-again',
+    what: 'An old desktop with two old disks and a boot stick',
+    made: () =>
+      fixture()
+        .add('steading-t5')
+        .add('plover-b7')
+        .add('wagoner-4')
+        .add('fell-62')
+        .add('clew-3-8', 2)
+        .add('cinder-500')
+        .add('lighter-4', 2)
+        .add('dab-32', 1, { role: 'boot' }),
+    verdict: 'Good enough to begin with.',
+  },
 ];
