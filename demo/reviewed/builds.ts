@@ -320,7 +320,7 @@ export const REVIEWED: readonly Reviewed[] = [
     what: 'A card for four NVMe modules in a board that does not part its slot',
     made: () => boot(tower()).add('punt-4').add('stickle-1000', 4),
     verdict: 'One module works, three are dark.',
-    blockers: ['reaches.bifurcation'],
+    blockers: ['reaches.bifurcation', 'fits.driveInBay'],
   },
   {
     id: 'travel-box',

@@ -19,6 +19,12 @@ const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
     'rack-of-twenty-four, rack-with-a-long-card, expander-with-two-uplinks, fifteen-on-one-consumer-supply, a-ups-too-small',
     'The program said more than was written down: three chains of plugs for 24 starting disks are near what wires and pins carry, 5 V may be passed at the start, and disks made for boxes of eight stand 24 abreast. Right; the verdicts were completed.',
   ],
+  ['half-a-node', 'A machine with one drive was asked what it starts from. Mended.'],
+  ['long-sfx', 'Blocked by its form: SFX-L has the face of SFX and is only longer. Mended.'],
+  [
+    'carrier-in-a-plain-slot',
+    'Said that all six places for modules were taken, of which three have no lanes. The sentence counts those that have.',
+  ],
   [
     'u2-without-a-port',
     'A drive no port here speaks to, rather than a port too few: the better sentence. The verdict follows it.',

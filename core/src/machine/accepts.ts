@@ -93,9 +93,15 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
 
 /** SFX supplies go into a bay for ATX supplies with a plate (SFX design guide). */
 export const wantsPlate = (part: PartOf<'supply'>, bay: SupplyBay): boolean =>
-  !bay.forms.includes(part.form) && (part.form === 'sfx' || part.form === 'sfx-l') && bay.forms.includes('atx');
+  (part.form === 'sfx' || part.form === 'sfx-l') &&
+  bay.forms.includes('atx') &&
+  !bay.forms.includes('sfx') &&
+  !bay.forms.includes(part.form);
+/** SFX-L has the face of SFX and is only longer, which its bay measures. */
 const formMismatch = (part: PartOf<'supply'>, bay: SupplyBay): Mismatch | null =>
-  wantsPlate(part, bay) ? null : among('form', bay.forms, part.form);
+  wantsPlate(part, bay) || (part.form === 'sfx-l' && bay.forms.includes('sfx'))
+    ? null
+    : among('form', bay.forms, part.form);
 
 /** An edge of more lanes than a slot has goes in only where that is open at its end (PCI-SIG CEM). */
 const widthMismatch = (lanes: number, slot: Extract<SpotGroup, { type: 'slot' }>['slot']): Mismatch | null =>

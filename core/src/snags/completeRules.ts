@@ -163,7 +163,8 @@ export function bootDrive(situation: Situation): Found<'complete.boot'>[] {
   // A machine that is not chosen yet is not asked what it starts from.
   const kinds = new Set(situation.units.map(({ part }) => part.kind));
   if (drives.length === 0 || !WHOLE.every((kind) => kinds.has(kind))) return [];
-  if (bootDrives(situation.units).size > 0) return [];
+  // A machine with one drive starts from that.
+  if (drives.length === 1 || bootDrives(situation.units).size > 0) return [];
   return [
     {
       severity: 'caution',

@@ -1,3 +1,5 @@
+import type { UnitId } from '../parts/ids';
+import { lanesAt } from '../solve/checkLayout';
 import { limitFor, type Limit } from '../geometry/clearance';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
@@ -8,6 +10,7 @@ import {
   boxAround,
   byPart,
   chassisOf,
+  isSeated,
   occupiedFeatures,
   seatedBoard,
   spotOf,
@@ -302,7 +305,7 @@ function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
     unit.part.kind === 'drive'
       ? { m2: 'M.2', usb: 'USB', slot: 'slot', 'u.2': 'U.2', '3.5': '3.5-inch', '2.5': '2.5-inch' }[unit.part.size]
       : '';
-  const hosts = situation.units.filter((one) => situation.layout.at[one.id]);
+  const hosts = situation.units.filter((one) => isSeated(situation, one));
   const groups = hosts
     .flatMap((one) => spotsOf(one.id, one.part))
     .filter((spot) => (spot.type === 'bay' || spot.type === 'm2' || spot.type === 'usb') && !mismatch(unit.part, spot));
@@ -311,6 +314,11 @@ function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
     const why = whyNoSocket(unit, hosts);
     if (why) return why;
   }
+  const lanes = lanesAt(situation.units, situation.layout);
+  const dark = groups.filter(
+    (group) => group.type === 'm2' && lanes({ host: group.host as UnitId, key: group.key }) === 0,
+  );
+  if (dark.length > 0) return `${places - dark.length} of ${places} M.2 places have lanes, and all of those are taken.`;
   return places === 0
     ? `Nothing in this machine takes a ${wants} drive of this kind.`
     : `All ${places} ${wants} places are taken.`;
