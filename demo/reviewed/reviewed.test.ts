@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { allRemedies, createAssessor, wordsOf, type Snag } from '@inch-tower/core';
+import { allRemedies, createAssessor, wordsOf, type Build, type Snag } from '@inch-tower/core';
 import { AS_OF } from '../../core/src/testing/fixture';
 import { loadDemoCatalogue } from '../loadDemo';
 import { REVIEWED } from './builds';
@@ -28,6 +28,24 @@ test.each(REVIEWED.map((one) => [one.id, one] as const))('%s is judged as a buil
     const snag = assessment.snags.find((each) => each.code === code)!;
     const [first] = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), AS_OF);
     expect(first?.title ?? 'none').toMatch(title);
+  }
+});
+
+const assessed = (build: Build) => createAssessor().assess(build, AS_OF);
+/** What may burn, starve or cook something: power and air. */
+const harms = (build: Build) =>
+  assessed(build)
+    .snags.filter(({ code, severity }) => severity !== 'note' && /^(powered|cooled)\./.test(code))
+    .map(({ code }) => code);
+
+test.each(REVIEWED.map((one) => [one.id, one] as const))('%s: no first fix brings harm with it', (_id, one) => {
+  const { build } = one.made();
+  const assessment = assessed(build);
+  const before = harms(build);
+  for (const snag of assessment.snags) {
+    const [first] = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), AS_OF);
+    const after = first ? harms(first.after).filter((harm) => !before.includes(harm)) : [];
+    expect([snag.key, first?.title, after]).toEqual([snag.key, first?.title, []]);
   }
 });
 

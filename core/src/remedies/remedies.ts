@@ -5,6 +5,7 @@ import type { PartKind } from '../parts/vocabulary';
 import { conflictOf, factWords } from '../solve/conflict';
 import { plannedUnits } from '../machine/units';
 import type { Proposal, Snag } from '../snags/snag';
+import type { SnagCode } from '../snags/words';
 import { proposalsFor } from './proposals';
 import { GIVES_UP } from './guesses';
 import { weigh, type Base, type Weighed } from './weigh';
@@ -50,9 +51,10 @@ export function* remediesFor(
 }
 
 /** What starves, burns or cooks something comes last, whatever it cures. */
-const harms = ({ causes, worsens }: Remedy) =>
-  [...causes, ...worsens].filter(({ code, severity }) => severity !== 'note' && /^(powered|cooled)\./.test(code))
-    .length;
+const harms = ({ causes, worsens }: Remedy, cured?: SnagCode) =>
+  [...causes, ...worsens].filter(
+    ({ code, severity }) => severity !== 'note' && code !== cured && /^(powered|cooled)\./.test(code),
+  ).length;
 
 /** Parts of which a builder speaks as small. */
 const SMALL: ReadonlySet<PartKind> = new Set(['cable', 'powerAdapter', 'sundry', 'fan', 'riser']);
@@ -99,7 +101,9 @@ function weighProposal(
   const blocks = [...weighed.causes, ...weighed.worsens].some(
     (one) => one.severity === 'blocker' && one.code !== snag.code,
   );
-  return (cure || ease) && !blocks ? { ...weighed, title: proposal.words, cure } : null;
+  // For less than a blocker nothing is starved, burnt or cooked.
+  const hurts = snag.severity !== 'blocker' && harms({ ...weighed, title: proposal.words, cure }, snag.code) > 0;
+  return (cure || ease) && !blocks && !hurts ? { ...weighed, title: proposal.words, cure } : null;
 }
 
 /** All remedies at once, for tests, exports and the command line. */
