@@ -382,4 +382,102 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('dab-32', 1, { role: 'boot' }),
     verdict: 'Good enough to begin with.',
   },
+  {
+    id: 'two-shelves',
+    what: 'A head with two shelves, each on a port of its own',
+    made: () => boot(rack('brazier-550')).add('tern-8e').add('loft-16', 2).add('barge-12', 32),
+    verdict: 'As shelves are used.',
+    cables: { 'straight:sff-8644:sff-8644': 2 },
+  },
+  {
+    id: 'multiplier-on-a-plain-port',
+    what: 'A cage that hangs six small disks on one port, on a board whose ports know no multiplier',
+    made: () => boot(tower()).add('crib-6m').add('coot-1', 4),
+    verdict: 'Of four disks one is seen, if any.',
+    blockers: ['reaches.multiplier'],
+  },
+  {
+    id: 'two-boards',
+    what: 'A second board kept in the kit',
+    made: () => boot(cube()).add('wren-d6').add('barge-8', 4),
+    verdict: 'The second runs nothing.',
+    cautions: ['complete.runsNothing'],
+  },
+  {
+    id: 'wants-ecc',
+    what: 'ECC wished, modules bought without',
+    made: () =>
+      boot(
+        fixture().add('stead-m6').add('plover-m5').add('drover-m8').add('fell-62').add('clew-5-32', 2).add('ember-550'),
+      )
+        .add('barge-8', 2)
+        .set({ brief: { mustHave: ['ecc'] } }),
+    verdict: 'The wish is missed: modules with ECC, or another machine.',
+    cautions: ['within.mustHave'],
+  },
+  {
+    id: 'one-slot-two-cards',
+    what: 'An HBA and a 10 Gb/s card in a cube with one slot',
+    made: () => boot(cube()).add('tern-8i').add('skein-10').add('barge-8', 8),
+    verdict: 'One of them has no slot: a board with more, or with 10 Gb/s of its own.',
+    blockers: ['fits.cardSlot'],
+  },
+  {
+    id: 'sata-module-takes-ports',
+    what: 'A SATA module in a socket that switches two ports off, and four disks on four ports',
+    made: () => cube().add('reed-250', 1, { role: 'boot' }).add('barge-8', 4),
+    verdict: 'Two disks lose their port to the module; an NVMe one takes none.',
+    blockers: ['reaches.portsShort'],
+    first: { 'reaches.portsShort': /^(Move|Take Stickle)/ },
+  },
+  {
+    id: 'nine-in-a-tower',
+    what: 'Six disks in the cage and three in a cage for two 5.25-inch bays, on six board ports and a small card',
+    made: () => boot(tower()).add('crib-3').add('stilt-4').add('barge-8', 9),
+    verdict: 'Works; one disk more than these are made to stand beside.',
+    cautions: ['lasts.ratedBays'],
+  },
+  {
+    id: 'open-frame',
+    what: 'Four small disks on an open frame',
+    made: () =>
+      boot(
+        fixture().add('trestle-7').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-550'),
+      ).add('coot-4', 4),
+    verdict: 'In the air of the room; dusty, and nothing else.',
+  },
+  {
+    id: 'more-disks-than-bays',
+    what: 'Eight disks for a tower with six bays',
+    made: () => boot(tower()).add('barge-8', 8),
+    verdict: 'Two lie on the table; a cage in the 5.25-inch bays takes them.',
+    blockers: ['fits.driveInBay'],
+    first: { 'fits.driveInBay': /^Add Cr/ },
+  },
+  {
+    id: 'used-card-older-plugs',
+    what: 'Eight disks on a used HBA with the older four-lane plugs',
+    made: () => boot(rack('brazier-550')).add('tern-6g8').add('barge-8', 8),
+    verdict: 'Cables from the old plug to the new: two of them.',
+    cables: { 'straight:sff-8087:sff-8643': 2 },
+  },
+  {
+    id: 'mini-with-a-weak-box',
+    what: 'A mini computer with the cheaper USB box of two disks',
+    made: () =>
+      fixture()
+        .add('satchel-1')
+        .add('clew-s16', 2)
+        .add('stickle-250', 1, { role: 'boot' })
+        .add('annex-2')
+        .add('barge-4', 2),
+    verdict: 'A bridge of the kind that drops out, and a box without a fan.',
+    cautions: ['lasts.bridge', 'cooled.drives'],
+  },
+  {
+    id: 'board-with-four-lane-ports',
+    what: 'Eight disks on a small board with two four-lane ports of its own',
+    made: () => boot(fixture().add('larder-8').add('wren-x8').add('clew-16e', 2).add('ember-450s')).add('barge-8', 8),
+    verdict: 'Two cables, no card. As good as it gets in a cube.',
+  },
 ];
