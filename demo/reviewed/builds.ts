@@ -393,8 +393,10 @@ export const REVIEWED: readonly Reviewed[] = [
     id: 'multiplier-on-a-plain-port',
     what: 'A cage that hangs six small disks on one port, on a board whose ports know no multiplier',
     made: () => boot(tower()).add('crib-6m').add('coot-1', 4),
-    verdict: 'Of four disks one is seen, if any.',
+    verdict:
+      'Of four disks one is seen, if any; four starts of 1 A hang on one plug, and such disks are made to stand alone.',
     blockers: ['reaches.multiplier'],
+    cautions: ['lasts.ratedBays', 'powered.plugLoad'],
   },
   {
     id: 'two-boards',
@@ -444,7 +446,8 @@ export const REVIEWED: readonly Reviewed[] = [
       boot(
         fixture().add('trestle-7').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-550'),
       ).add('coot-4', 4),
-    verdict: 'In the air of the room; dusty, and nothing else.',
+    verdict: 'In the air of the room; small disks are made to stand alone or in twos.',
+    cautions: ['lasts.ratedBays'],
   },
   {
     id: 'more-disks-than-bays',

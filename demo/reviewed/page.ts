@@ -19,6 +19,14 @@ const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
     'rack-of-twenty-four, rack-with-a-long-card, expander-with-two-uplinks, fifteen-on-one-consumer-supply, a-ups-too-small',
     'The program said more than was written down: three chains of plugs for 24 starting disks are near what wires and pins carry, 5 V may be passed at the start, and disks made for boxes of eight stand 24 abreast. Right; the verdicts were completed.',
   ],
+  [
+    'more-disks-than-bays',
+    'The only fix was to take two disks out, since neither a cage nor a card cures it alone. Both together are offered.',
+  ],
+  [
+    'multiplier-on-a-plain-port, open-frame',
+    'Small disks made to stand in ones or twos, and four of their starts on one plug, were rightly said and not foreseen.',
+  ],
   ['half-a-node', 'A machine with one drive was asked what it starts from. Mended.'],
   ['long-sfx', 'Blocked by its form: SFX-L has the face of SFX and is only longer. Mended.'],
   [

@@ -25,6 +25,7 @@ import type { Base } from '../weigh';
 import {
   releases,
   supply,
+  addAll,
   addPart,
   none,
   addSundry,
@@ -139,16 +140,41 @@ function shelves(base: Base, catalogue: Catalogue, missing: number): Proposal[] 
   });
 }
 
+/** So many kinds of cage, each with so many kinds of card, are weighed together. */
+const [CAGES, CARDS] = [4, 2];
+
+/** Cages with bays for all that have none, each with a card that gives their drives ports. */
+function withPorts(base: Base, catalogue: Catalogue, cages: readonly PartOf<'adapter'>[], missing: number): Proposal[] {
+  const bays = (part: PartOf<'adapter'>) => part.bayGroups.reduce((sum, one) => sum + one.rows * one.columns, 0);
+  const cards = addControllers(base, catalogue).flatMap(({ edits }) =>
+    edits.flatMap((edit) => (edit.type === 'item.add' ? [edit.item.sheet] : [])),
+  );
+  const parts = listed(catalogue, 'controller')
+    .filter(({ id }) => cards.includes(id))
+    .slice(0, CARDS);
+  return cages
+    .filter((part) => bays(part) >= missing)
+    .slice(0, CAGES)
+    .flatMap((cage) =>
+      parts.map((card): Proposal => ({
+        edits: addAll(base, catalogue, [
+          { part: cage, count: 1 },
+          { part: card, count: 1 },
+        ]),
+        words: `Add ${cage.name}, and ${card.name}`,
+        madeOf: [`Add ${cage.name}`],
+      })),
+    );
+}
+
 const driveInBay: Propose = (base, snag, catalogue) => {
   const drives = about(base, snag);
-  const adapters = adds(
-    base,
-    catalogue,
-    listed(catalogue, 'adapter').filter((part) => mountable(base, part)),
-  );
+  const mounted = listed(catalogue, 'adapter').filter((part) => mountable(base, part));
+  const adapters = adds(base, catalogue, mounted);
   return [
     ...releases(base),
     ...adapters,
+    ...withPorts(base, catalogue, mounted, drives.length),
     ...(drives.length > FEW_DRIVES ? shelves(base, catalogue, drives.length) : []),
     ...takeOut(drives),
   ];
