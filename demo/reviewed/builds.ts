@@ -483,4 +483,82 @@ export const REVIEWED: readonly Reviewed[] = [
     made: () => boot(fixture().add('larder-8').add('wren-x8').add('clew-16e', 2).add('ember-450s')).add('barge-8', 8),
     verdict: 'Two cables, no card. As good as it gets in a cube.',
   },
+  {
+    id: 'a-card-for-the-picture',
+    what: 'A processor without graphics with a small graphics card',
+    made: () => boot(tower('clew-16e', 'drover-6h')).add('lamp-30').add('barge-8', 4),
+    verdict: 'The picture comes from the card.',
+  },
+  {
+    id: 'all-four-slots',
+    what: 'Four modules of 32 GB in four slots',
+    made: () => boot(tower('clew-32e')).add('clew-32e', 2).add('barge-8', 2),
+    verdict: 'As much as the board takes.',
+  },
+  {
+    id: 'flash-behind-an-expander',
+    what: 'Twenty-four SATA flash drives behind one eight-port card and an expander',
+    made: () => boot(rack('brazier-550')).add('tern-8i').add('weir-24').add('zander-960', 24),
+    verdict: 'The card’s chip is the narrow place by far, its two cables are the next; 5 V is near its end.',
+    cautions: ['reaches.cardUplink', 'powered.rails'],
+  },
+  {
+    id: 'shingled-parity',
+    what: 'Four shingled disks in a set with one parity',
+    made: () => {
+      const made = boot(cube()).add('rill-8', 4);
+      const units = [1, 2, 3, 4].map((n) => made.unit('rill-8', n));
+      return made.set({ pool: { sets: [{ id: 's1', layout: 'parity1', units }] } });
+    },
+    verdict: 'A rebuild takes weeks.',
+    cautions: ['lasts.shingled'],
+  },
+  {
+    id: 'metadata-on-one-drive',
+    what: 'Eight disks with their metadata on a single flash drive',
+    made: () => boot(rack('brazier-550')).add('tern-16i').add('barge-8', 7).add('zander-960', 1, { role: 'meta' }),
+    verdict: 'That drive takes the pool with it.',
+    cautions: ['lasts.alone'],
+  },
+  {
+    id: 'roof-and-cage',
+    what: 'Four flash drives under the roof of a cube and four disks in its cage, on board and HBA',
+    made: () => boot(cube()).add('tern-8i').add('barge-8', 4).add('pike-960', 4),
+    verdict: 'Sound.',
+  },
+  {
+    id: 'two-fast-ports',
+    what: 'A card with two ports of 25 Gb/s in the fast slot',
+    made: () => boot(tower()).add('skein-25').add('barge-8', 4),
+    verdict: 'The slot carries both ports.',
+  },
+  {
+    id: 'soldered-and-frugal',
+    what: 'A board with a soldered processor and four disks',
+    made: () =>
+      fixture()
+        .add('trug-4')
+        .add('sprig-i6')
+        .add('clew-5s16')
+        .add('ember-450s')
+        .add('barge-4', 4)
+        .add('stickle-250', 1, { role: 'boot' }),
+    verdict: 'Frugal; the system’s module sits on one lane, which it does not feel.',
+  },
+  {
+    id: 'a-ups-that-does',
+    what: 'Four disks in a cube on a UPS of 420 W',
+    made: () => boot(cube()).add('barge-8', 4).add('sump-700'),
+    verdict: 'Carries it with room.',
+  },
+  {
+    id: 'hot-swap-wished',
+    what: 'Hot swap wished, disks in the fixed cage of a tower',
+    made: () =>
+      boot(tower())
+        .add('barge-8', 4)
+        .set({ brief: { mustHave: ['hotSwap'] } }),
+    verdict: 'To change a disk this machine is switched off.',
+    cautions: ['within.mustHave'],
+  },
 ];
