@@ -27,6 +27,14 @@ const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
     'multiplier-on-a-plain-port, open-frame',
     'Small disks made to stand in ones or twos, and four of their starts on one plug, were rightly said and not foreseen.',
   ],
+  [
+    'a-card-for-the-picture',
+    'Blocked: a low-profile card was held to 25 W in a slot of 16 lanes, and small graphics cards were given an edge of eight. A slot gives 75 W whatever the height of the card, and such cards have the long edge. Mended.',
+  ],
+  [
+    'flash-behind-an-expander',
+    'The wiring puts eight drives on the board’s own ports, which the verdict had not thought of: the card is a note, not a caution.',
+  ],
   ['half-a-node', 'A machine with one drive was asked what it starts from. Mended.'],
   ['long-sfx', 'Blocked by its form: SFX-L has the face of SFX and is only longer. Mended.'],
   [

@@ -347,7 +347,8 @@ export function chipsetUplink(situation: Situation): Found<'reaches.chipsetUplin
 /** W that a card may take from a slot, by the smaller of its own connector and the slot (PCI-SIG CEM). */
 function slotAllowanceW(lanes: number, height: 'full' | 'low'): number {
   if (lanes === 1) return height === 'full' ? 25 : 10;
-  return lanes < 16 || height === 'low' ? 25 : 75;
+  // A board does not know how high a card is: a low-profile one in a slot of 16 lanes gets what that gives.
+  return lanes < 16 ? 25 : 75;
 }
 
 /** A card without a plug of its own that draws more than its slot gives. */
