@@ -24,8 +24,13 @@ const LABELS: readonly (readonly [PartKind, string])[] = [
 /** Kinds a machine cannot be without that the build does not have yet, in the order of the work. */
 export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenThing[] {
   const have = new Set(units.map((unit) => unit.part.kind));
+  // Memory and processor may be soldered down.
+  const boards = units.filter((unit) => unit.part.kind === 'board');
+  const hasMemory = boards.length > 0 && boards.every(({ part }) => part.kind === 'board' && part.memorySlots === 0);
   const passive = units.some((unit) => unit.part.kind === 'processor' && unit.builtIn?.fixed);
-  return LABELS.filter(([kind]) => !have.has(kind) && !(kind === 'cooler' && passive)).map(([kind, label]) => ({
+  return LABELS.filter(
+    ([kind]) => !have.has(kind) && !(kind === 'cooler' && passive) && !(kind === 'memory' && hasMemory),
+  ).map(([kind, label]) => ({
     kind,
     label,
     spot: spotFor(kind, units, layout),

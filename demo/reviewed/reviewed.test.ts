@@ -22,6 +22,7 @@ test.each(REVIEWED.map((one) => [one.id, one] as const))('%s is judged as a buil
     said,
     cautions: [...(one.cautions ?? [])].sort(),
   });
+  expect(assessment.open.map(({ label }) => label)).toEqual([]);
   const cables = new Map(assessment.needs.needs.map(({ cable, count }) => [cable.id as string, count]));
   for (const [kind, count] of Object.entries(one.cables ?? {})) expect([kind, cables.get(kind)]).toEqual([kind, count]);
   for (const [code, title] of Object.entries(one.first ?? {})) {
