@@ -93,6 +93,7 @@ import {
   moneyWithinBrief,
   mustHaves,
   networkWithinBrief,
+  otherCurrency,
   peakWithinBrief,
   rackUnitsWithinBrief,
   sizeWithinBrief,
@@ -193,6 +194,7 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'within.growth': growthWithinBrief,
   'within.network': networkWithinBrief,
   'within.mustHave': mustHaves,
+  'within.currency': otherCurrency,
   'within.sound': soundWithinBrief,
 };
 

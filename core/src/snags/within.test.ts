@@ -124,3 +124,16 @@ describe('within the brief', () => {
     expect(said(wishing(without, { mustHave: [wish] }), 'within.mustHave')[0]).toContain(`without it: ${names}`);
   });
 });
+
+test('a part priced in another currency is told with the sum it is not in', () => {
+  const priced = (currency: string, deal: 'buy' | 'owned' = 'buy') => {
+    const made = cube().add('barge-8', 2, { deal });
+    const price = { minor: 10_000, currency, per: 'unit' as const, taxIncluded: true };
+    return made.edit({ type: 'item.patch', item: made.build.items.at(-1)!.id, patch: { price } });
+  };
+  expect(said(priced('CHF'), 'within.currency')).toEqual([
+    'caution: 1 part is priced in CHF; the sum is in EUR, without it.',
+  ]);
+  expect(find(priced('EUR'), 'within.currency')).toEqual([]);
+  expect(find(priced('CHF', 'owned'), 'within.currency')).toEqual([]);
+});

@@ -1,5 +1,6 @@
 import { inFixedBays } from './holdRules';
 import { minorPerMajor } from '../parts/currency';
+import { moneyLines } from '../figures/cost/money';
 import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
 import { roomFloorDb, soundSources } from '../figures/sound/ear';
@@ -288,3 +289,20 @@ const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>
   allFlash: ({ units }) =>
     ofKind(units, 'drive').filter((unit) => unit.part.medium === 'disk' && (unit.role ?? 'data') === 'data'),
 };
+
+/** Parts to buy whose price is in another currency, or that have none: the price of the machine is without them. */
+export function otherCurrency(situation: Situation): Found<'within.currency'>[] {
+  const { currency } = situation.context;
+  const left = moneyLines(situation.units).filter(
+    ({ item, units }) => item.deal !== 'owned' && (item.price ?? units[0]!.part.price)?.currency !== currency,
+  );
+  if (left.length === 0) return [];
+  const others = left.flatMap(({ item, units }) => (item.price ?? units[0]!.part.price)?.currency ?? []);
+  return [
+    {
+      severity: 'caution',
+      at: left.flatMap(({ units }) => units.map(({ id }) => ({ unit: id }))),
+      facts: { count: left.length, currency, others: [...new Set(others)].sort().join(' and ') },
+    },
+  ];
+}

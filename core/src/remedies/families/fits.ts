@@ -2,7 +2,7 @@ import type { EditOf } from '../../build/edits';
 import { addItemEdit } from '../../build/newItem';
 import { cardReachMm, isCard, ofKind, type PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
-import type { PartOf } from '../../parts/resolve';
+import type { Part, PartOf } from '../../parts/resolve';
 import { isForOutside } from '../../snags/cardRules';
 import type { Proposal, Snag } from '../../snags/snag';
 import {
@@ -50,9 +50,19 @@ const cardLength: Propose = (base, snag, catalogue) =>
             'controller',
             (other) => cardReachMm(other) <= limit && lanes(other) >= lanes(part),
           )
-        : swaps(base, catalogue, unit, part.kind, (other) => isCard(other) && cardReachMm(other) <= limit);
+        : swaps(
+            base,
+            catalogue,
+            unit,
+            part.kind,
+            (other) => isCard(other) && cardReachMm(other) <= limit && doesAsMuch(other, part),
+          );
     return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
   });
+
+/** A small graphics card is no accelerator: what draws far less does far less. */
+const doesAsMuch = (other: Part, now: Part): boolean =>
+  other.kind !== 'accelerator' || now.kind !== 'accelerator' || other.peakW >= now.peakW * 0.4;
 
 /** Two or three shorter controllers of one sheet that have as many ports together. */
 function severalShorter(

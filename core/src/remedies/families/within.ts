@@ -140,6 +140,7 @@ const twins: Propose<'within.mustHave'> = (base, snag, catalogue) =>
 /** Guesses for the snags of this family. */
 export const WITHIN = {
   'within.money': () => [],
+  'within.currency': () => [],
   'within.idle': (base, _snag, catalogue) =>
     ofKind(base.assessment.units, 'supply')
       .filter((unit) => !unit.builtIn)

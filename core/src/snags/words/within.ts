@@ -1,5 +1,5 @@
 import type { Build } from '../../build/build';
-import { mm, round, over, type WordsOf } from './wording';
+import { mm, n, round, over, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
 type Must = NonNullable<Build['brief']['mustHave']>[number];
@@ -13,6 +13,7 @@ export type WithinFacts = {
   'within.growth': { now: number; more: number; bays: number; ports: number };
   'within.network': Record<never, never>;
   'within.mustHave': { must: Must; wish: string; parts: string };
+  'within.currency': { count: number; currency: string; others: string };
   'within.sound': { loudest: string; room: number };
 };
 
@@ -70,6 +71,14 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
     title: 'Must-haves',
     what: (f) => `The brief asks for ${f.wish}; without it: ${f.parts}.`,
     why: 'A near twin that lacks it is the usual wrong order.',
+  },
+  'within.currency': {
+    title: 'Prices that are not in the sum',
+    what: (f) =>
+      (f.others
+        ? `${n(f.count, 'part is', 'parts are')} priced in ${f.others}; the sum is in ${f.currency}, without `
+        : `${n(f.count, 'part has', 'parts have')} no price; the sum is without `) + (f.count === 1 ? 'it.' : 'them.'),
+    why: 'The machine costs more than the sum says. Give a price in the currency of the machine.',
   },
   'within.sound': {
     title: 'Noise against the brief',
