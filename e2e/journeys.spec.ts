@@ -195,6 +195,12 @@ test('an edit made just before leaving the bench is on the server, and the floor
   request,
 }) => {
   const id = await copyOf(request, 'hall-cupboard', 'leave');
+  // The list of machines is read before the save arrives.
+  const listed = page.waitForResponse((answer) => answer.url().includes('/api/builds?'));
+  await page.route(`**/api/builds/${id}`, async (route) => {
+    if (route.request().method() === 'PUT') await listed;
+    await route.continue();
+  });
   await new BenchPage(page).open(id);
   await page.getByLabel('Name of the machine').fill('Left at once');
   await page.getByLabel('Name of the machine').press('Enter');

@@ -10,7 +10,7 @@ import {
   useLazyWholeBuildQuery,
   type BuildCard,
 } from '../../state/api';
-import { desk } from '../../saving/here';
+import { desk, onDraftChanged } from '../../saving/here';
 import { forgetKeys, keptOf } from '../../saving/keptStore';
 import { Masthead } from '../Masthead';
 import { FloorLine } from './FloorLine';
@@ -43,6 +43,14 @@ export function FloorPage() {
     const timer = setInterval(() => void refetch(), LOOK_AGAIN_MS);
     return () => clearInterval(timer);
   }, [waits, refetch]);
+  // A save that was still on its way when the list was read changes it when it arrives.
+  useEffect(
+    () =>
+      onDraftChanged((id) => {
+        if (!desk.waiting().some((one) => one.id === id)) void refetch();
+      }),
+    [refetch],
+  );
   const [createBuild] = useCreateBuildMutation();
   const [deleteBuild] = useDeleteBuildMutation();
   const [readBuild] = useLazyWholeBuildQuery();
