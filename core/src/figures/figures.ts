@@ -100,14 +100,14 @@ export function createFigureStage(): (context: Context) => Figures {
 }
 
 /** A quantity as a figure. A number that is none is a fault of ours and must not look like one: it throws. */
-export function flat(id: FigureId, quantity: Quantity | null): Figure | null {
-  if (!quantity) return null;
-  const { lo, hi } = rangeOfQuantity(quantity);
-  if (![quantity.value, lo, hi].every(Number.isFinite)) throw new Error(`the figure ${id} is no finite number`);
-  return { id, value: quantity.value, lo, hi, unit: quantity.unit, basis: quantity.basis, ...noted(quantity) };
-}
+export const flat = (id: FigureId, quantity: Quantity | null): Figure | null =>
+  quantity && { id, ...toldOf(id, quantity) };
 
-const noted = ({ note }: Quantity): { readonly note?: string } => (note === undefined ? {} : { note });
+function toldOf(name: string, { value, unit, basis, spread, note }: Quantity): Omit<Figure, 'id'> {
+  const { lo, hi } = rangeOfQuantity({ value, spread });
+  if (![value, lo, hi].every(Number.isFinite)) throw new Error(`the figure ${name} is no finite number`);
+  return { value, lo, hi, unit, basis, ...(note === undefined ? {} : { note }) };
+}
 
 export type Explanation = { readonly figure: Figure; readonly working: Working };
 
@@ -137,10 +137,8 @@ export function keyedFigures(context: Context): readonly KeyedFigure[] {
   const boxes = boxesOf(context);
   return TOLD.flatMap((state): KeyedFigure[] => {
     const of = (quantity: Quantity | null, box?: string): KeyedFigure[] => {
-      const figure = flat('power.idleWallW', quantity);
-      if (!figure) return [];
-      const { id: _id, ...rest } = figure;
-      return [{ ...rest, key: { id: 'power.wallW', state, ...(box === undefined ? {} : { box }) } }];
+      const key = { id: 'power.wallW', state, ...(box === undefined ? {} : { box }) };
+      return quantity ? [{ key, ...toldOf(`power.wallW, ${state}`, quantity) }] : [];
     };
     const each =
       boxes.length < 2 ? [] : boxes.flatMap((box) => (box ? of(boxWall(context, box, state, ledger), box.id) : []));

@@ -115,3 +115,13 @@ test('what lies on the table has the outer size of its kind', () => {
     ['drive', 80],
   ]);
 });
+
+test('a stick in an outside socket is drawn at the place it is in, spelt as that place is', () => {
+  const made = fixture().add('husk-1').add('sprig-s1').add('dab-32');
+  expect(made.seat('dab-32')).toBe('usbOutside');
+  const drawn = solid(made, `${made.unit('sprig-s1')}/usbOutside`);
+  expect(drawn.unit?.id).toBe(made.unit('dab-32'));
+  // An empty one is not drawn: nobody looks for it.
+  const empty = solids(fixture().add('husk-1').add('sprig-s1')).map(({ id }) => id);
+  expect(empty.filter((id) => id.includes('usbOutside'))).toEqual([]);
+});

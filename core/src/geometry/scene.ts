@@ -1,4 +1,4 @@
-import { USB_OUTSIDE } from '../machine/spots';
+import { refsOf, spotsOf, USB_OUTSIDE } from '../machine/spots';
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import {
   DRIVE_BODY_MM,
@@ -352,9 +352,11 @@ function boardSolids(
       );
   });
   // Outside sockets are drawn where something sits in one.
-  for (let n = 1; n <= board.connectors.length * 2; n++)
-    if (sitting.has(`${unit.id}/${USB_OUTSIDE}.${n}`) || (n === 1 && sitting.has(`${unit.id}/${USB_OUTSIDE}`)))
-      solid(USB_OUTSIDE, 'other', put(4 + (n - 1) * 16, 0, 0, 12, 12, 10, true), 'USB socket outside', n);
+  for (const group of spotsOf(unit.id, board))
+    if (group.type === 'usb' && group.key === USB_OUTSIDE)
+      for (const ref of refsOf(group))
+        if (sitting.has(printSpot(ref)))
+          solid(group.key, 'other', put(4 + ((ref.n ?? 1) - 1) * 16, 0, 0, 12, 12, 10, true), group.label, ref.n);
   return solids;
 }
 

@@ -41,7 +41,7 @@ export function* remediesFor(
     .sort(
       (a, b) =>
         harms(a) - harms(b) ||
-        givesUp(base, a) - givesUp(base, b) ||
+        lossRank(base, a) - lossRank(base, b) ||
         a.blockersAfter - b.blockersAfter ||
         (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
         (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
@@ -63,7 +63,7 @@ const SMALL: ReadonlySet<PartKind> = new Set(['cable', 'powerAdapter', 'sundry',
  * What a remedy gives up, least first: nothing but a move or a setting, a small part, an exchange or a part more, a
  * piece of the chassis or redundancy, a part.
  */
-function givesUp({ build }: Base, { edits, title }: Remedy): number {
+function lossRank({ build }: Base, { edits, title }: Remedy): number {
   const isSmall = ({ sheets, item }: EditOf<'item.add'>): boolean => {
     const sheet = sheets.find(({ id }) => id === item.sheet) ?? build.sheets[item.sheet];
     return sheet !== undefined && SMALL.has(sheet.kind);

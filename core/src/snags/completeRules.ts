@@ -1,6 +1,6 @@
 import type { CableKind } from '../links/cableKinds';
 import { portsIn } from '../links/ports';
-import { bootDrives } from '../machine/roles';
+import { canStart } from '../machine/roles';
 import { spotsOf } from '../machine/spots';
 import { isKind, ofKind, type PlannedUnit } from '../machine/units';
 import { runMm } from '../wiring/runLength';
@@ -163,8 +163,7 @@ export function bootDrive(situation: Situation): Found<'complete.boot'>[] {
   // A machine that is not chosen yet is not asked what it starts from.
   const kinds = new Set(situation.units.map(({ part }) => part.kind));
   if (drives.length === 0 || !WHOLE.every((kind) => kinds.has(kind))) return [];
-  // A machine with one drive starts from that.
-  if (drives.length === 1 || bootDrives(situation.units).size > 0) return [];
+  if (canStart(situation.units)) return [];
   return [
     {
       severity: 'caution',

@@ -286,7 +286,7 @@ function overRail(
 
 /** Waves that are set, and drives that start at once all the same. */
 export function startInTurn({ context, units }: Situation): Found<'powered.inTurn'>[] {
-  if (context.policy.spinUp.kind === 'together') return [];
+  if (context.policy.spinUp.kind !== 'waves') return [];
   const stuck = hindrances(context);
   const [first] = stuck;
   if (!first) return [];

@@ -81,7 +81,7 @@ import {
 import { driveInterface, portsShort } from './reachesRules';
 import { goesFirst, plugRoom } from './roomRules';
 import { takenOut } from './removedRules';
-import { brickMates, upsCarries, upsOutlets } from './upsRules';
+import { brickMates, upsCarries, upsOutlets } from './mainsRules';
 import type { Situation } from './situation';
 import type { Finding } from './finding';
 import { placeName, type Snag } from './snag';

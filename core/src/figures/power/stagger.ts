@@ -2,6 +2,7 @@ import { groupAt } from '../../machine/spotAt';
 import { ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import { drivesOn } from '../../wiring/drivesOn';
 import type { FigureContext } from '../context';
+import { spinsUp } from './draw';
 
 type Laid = Pick<FigureContext, 'units' | 'layout'>;
 /** What keeps a drive from waiting for its turn: a part that cannot, or that nobody says it of. */
@@ -18,7 +19,7 @@ export function hindrances(laid: Laid): readonly Hindrance[] {
     if (['board', 'controller', 'expander'].includes(host.part.kind))
       for (const drive of drivesOn(laid, host.id)) feeds.set(drive.id, host);
   return ofKind(laid.units, 'drive').flatMap((drive): Hindrance[] => {
-    if (!drive.part.spinUp.some(({ a12, a5 }) => a12 > 0 || a5 > 0)) return [];
+    if (!spinsUp(drive.part)) return [];
     const spot = laid.layout.at[drive.id]?.spot;
     const group = spot && groupAt(byId, spot);
     const backplane = group?.type === 'bay' ? group.group.backplane : null;

@@ -74,7 +74,7 @@ export function earIdleDb(context: FigureContext, ledger: Ledger): Quantity | nu
   return floor > 0 ? { ...pressure, note: `room ${Math.round(floor)}` } : pressure;
 }
 
-/** What is heard with the machine off, dB(A): measured or typed, else by the room, ± 5; 0 where none is counted. */
+/** What is heard with the machine off, dB(A): measured or typed, else typical of the room; 0 where none is counted. */
 export const roomFloorDb = (site: FigureContext['site']): number => site.noiseFloorDb ?? ROOM_FLOOR_DB[site.listening];
 
 function levelSum(label: string, levels: readonly Quantity[], ledger: Ledger): Quantity {
