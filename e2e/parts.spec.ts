@@ -45,6 +45,28 @@ test('a sheet of one’s own: cloned, typed over, saved, changed, used in a mach
   await expect(page.getByTestId('found')).toContainText('0 parts');
 });
 
+test('parts that arrive late at a bench already open are tried without being asked for again', async ({ page }) => {
+  const bench = new BenchPage(page);
+  await bench.open('boathouse-rack', '?sel=u2/front.17&pane=try&from=own');
+  let isHeld = false;
+  let go = (): void => undefined;
+  const gone = new Promise<void>((resolve) => (go = resolve));
+  await page.route('**/api/parts', async (route) => {
+    if (isHeld) await gone;
+    await route.continue();
+  });
+  await page.getByRole('link', { name: 'Not in any list' }).click();
+  await page.locator('[data-class="disk-35-air"]').click();
+  const name = `Late ${Date.now()}`;
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  isHeld = true;
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page.getByTestId('try-count')).toContainText('fit');
+  await expect(page.locator('[data-try]', { hasText: name })).toHaveCount(0);
+  go();
+  await expect(page.locator('[data-try]', { hasText: name })).toBeVisible();
+});
+
 test('an unknown chassis takes its shape from typed dimensions while they are typed', async ({ page }) => {
   await page.goto('/parts/own?from=rack-4u-24&class=1');
   const drawing = page.getByRole('img', { name: /to scale/ });

@@ -133,8 +133,10 @@ export function coolerHeight(situation: Situation): Found<'fits.coolerHeight'>[]
     const box = boxAround(situation, unit);
     const limit = box && limitFor(box.part, 'cooler', { occupied: occupiedFeatures(situation, box) });
     if (!box || !limit) return [];
-    // A cooler is made to a height: where that is stated and not past the limit, nothing need be left.
-    const isMade = basisOf(unit.part, 'heightMm') !== 'typical' && unit.part.heightMm <= limit.maxMm;
+    // A cooler is made to a height: within a room that is stated, or a standard's rack units, nothing need be left.
+    const isRoomKnown = basisOf(box.part, 'clearances') !== 'typical' || box.part.rackUnits !== null;
+    const isStated = basisOf(unit.part, 'heightMm') !== 'typical' && isRoomKnown;
+    const isMade = isStated && unit.part.heightMm <= limit.maxMm;
     return isMade ? [] : lengthFinding(unit.part.heightMm, limit, unit, { cooler: unit.part.name }, box);
   });
 }

@@ -9,6 +9,7 @@ import {
   resolve,
   sittersBySpot,
   spotGroup,
+  type Catalogue,
   type Edit,
   type Owned,
   type PartKind,
@@ -85,9 +86,18 @@ export function TryPane() {
       source: ui.source,
       owned,
     },
+    ui.catalogue,
     rev,
   );
-  const sorted = useMemo(() => sortRows(rows, sort, ui.catalogue), [rows, sort, ui.catalogue]);
+  const sorted = useMemo(
+    () =>
+      sortRows(
+        rows.filter((row) => row.sheet in ui.catalogue.sheets),
+        sort,
+        ui.catalogue,
+      ),
+    [rows, sort, ui.catalogue],
+  );
   const list = useRef<HTMLUListElement>(null);
   const kept = useFocusKept(list, 'data-try');
   /** What is ghosted: put, it is not settled twice. */
@@ -301,6 +311,7 @@ function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
 
 type Rows = {
   readonly ask: string;
+  readonly from: Catalogue | null;
   readonly spot: string | null;
   readonly fresh: readonly GoingRow[];
   readonly rows: readonly GoingRow[];
@@ -320,13 +331,18 @@ type TryWish = {
 };
 
 /**
- * Rows as they stream in, for the build as it is at `rev`. What could not be tried at all is said, not left spinning.
+ * Rows as they stream in, for the build as it is at `rev` and the parts there are now. What could not be tried at all is said, not left spinning.
  */
-function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask' | 'spot' | 'fresh'> {
+function useTryRows(
+  wish: TryWish,
+  catalogue: Catalogue,
+  rev: number | undefined,
+): Omit<Rows, 'ask' | 'from' | 'spot' | 'fresh'> {
   const { selected, count, search, replace, source, owned } = wish;
   const ask = `${selected}|${count}|${search}|${replace}|${rev}|${source}|${owned ? Object.keys(owned).join() : ''}`;
   const [state, setState] = useState<Rows>({
     ask: '',
+    from: null,
     spot: null,
     fresh: [],
     rows: [],
@@ -341,7 +357,7 @@ function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask' | 
     streamTry({ spot, count, search, replace, source, ...(owned ? { owned } : {}) }, (batch) => {
       if (!here) return;
       setState((before) => {
-        const same = before.ask === ask;
+        const same = before.ask === ask && before.from === catalogue;
         const fresh = [...(same ? before.fresh : NONE), ...batch.going];
         const refusedNow = [...(same ? before.refused : NONE), ...batch.refused];
         const told = new Set([...fresh, ...refusedNow].map((row) => row.sheet));
@@ -350,6 +366,7 @@ function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask' | 
         const older = batch.done || before.spot !== selected ? NONE : before.rows.filter((row) => !told.has(row.sheet));
         return {
           ask,
+          from: catalogue,
           spot: selected,
           fresh,
           rows: [...fresh, ...older],
@@ -360,13 +377,14 @@ function useTryRows(wish: TryWish, rev: number | undefined): Omit<Rows, 'ask' | 
       });
     }).catch((error: unknown) => {
       console.error(error);
-      if (here) setState({ ask, spot: selected, fresh: [], rows: [], refused: [], done: true, failed: true });
+      if (here)
+        setState({ ask, from: catalogue, spot: selected, fresh: [], rows: [], refused: [], done: true, failed: true });
     });
     return () => {
       here = false;
     };
-  }, [ask, selected, count, search, replace, rev, source, owned]);
-  return state.ask === ask
+  }, [ask, catalogue, selected, count, search, replace, rev, source, owned]);
+  return state.ask === ask && state.from === catalogue
     ? state
     : { rows: state.spot === selected ? state.rows : NONE, refused: NONE, done: false, failed: false };
 }
