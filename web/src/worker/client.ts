@@ -25,6 +25,7 @@ export const benchWorker = (): Remote<BenchWorker> => (running ?? start()).remot
 
 /** The catalogue the workers try parts from; one that is started again gets it too. */
 export function giveCatalogue(fresh: OwnedCatalogue): void {
+  if (fresh === catalogue) return;
   catalogue = fresh;
   void benchWorker().setCatalogue(fresh, fresh.own);
   void searching?.remote.setCatalogue(fresh, fresh.own);
@@ -156,5 +157,7 @@ export async function settleIn(build: Build, edits: readonly Edit[]): Promise<St
   return null;
 }
 
-export const streamTry = (ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void> =>
-  benchWorker().tryAt(ask, proxy(onBatch));
+export const streamTry = (ask: AskFrom, from: OwnedCatalogue, onBatch: (batch: TryBatch) => void): Promise<void> => {
+  giveCatalogue(from);
+  return benchWorker().tryAt(ask, proxy(onBatch));
+};

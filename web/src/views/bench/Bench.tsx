@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
-import type { Catalogue } from '@inch-tower/core';
+import type { OwnedCatalogue } from '../../state/api';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
 import { Tapes } from '../build/Tapes';
@@ -14,7 +14,7 @@ import { SidePane } from './panes/SidePane';
 import { useBenchUi } from './hooks/useBenchUi';
 
 export default function Bench() {
-  const ui = useBenchUi(useOutletContext<Catalogue>());
+  const ui = useBenchUi(useOutletContext<OwnedCatalogue>());
   const [help, setHelp] = useState(false);
   useUndoKeys();
 

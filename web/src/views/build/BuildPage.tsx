@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { classSheet, classSheetId } from '@inch-tower/core';
 import { problemOf, useCatalogueQuery } from '../../state/api';
@@ -48,11 +48,8 @@ export default function BuildPage() {
       },
     [catalogue],
   );
-  // A view sees no part before the workers have it: what it asks of them is asked of the same catalogue.
-  const [given, setGiven] = useState<typeof whole>();
   useEffect(() => {
     if (whole) giveCatalogue(whole);
-    setGiven(whole);
   }, [whole]);
 
   const name = useAppSelector((state) => state.bench.build?.name ?? '');
@@ -60,10 +57,10 @@ export default function BuildPage() {
     document.title = `${name || 'Unnamed'} · Inch Tower`;
   }, [name]);
 
-  if (opening === 'ready' && given)
+  if (opening === 'ready' && whole)
     return (
       <Suspense fallback={<p className="p-6 text-mid">Opening …</p>}>
-        <Outlet context={given} />
+        <Outlet context={whole} />
       </Suspense>
     );
   const words =

@@ -1,6 +1,7 @@
 import { createContext, useContext, type RefObject } from 'react';
-import type { Build, Catalogue, Edit, Figures, SpotRef } from '@inch-tower/core';
+import type { Build, Edit, Figures, SpotRef } from '@inch-tower/core';
 import type { Focus } from '../../../drawing/sheetLayout';
+import type { OwnedCatalogue } from '../../../state/api';
 import type { TrySource } from '../../../worker/messages';
 
 export type Pane = 'snags' | 'try' | 'sheet';
@@ -11,7 +12,7 @@ export type Pane = 'snags' | 'try' | 'sheet';
 export type Ghost = { readonly edits: readonly Edit[]; readonly figures: Figures | null; readonly words?: string };
 
 export type BenchUi = {
-  readonly catalogue: Catalogue;
+  readonly catalogue: OwnedCatalogue;
   /** A spot (`u2/front.7`) or the id of a unit on the table. */
   readonly selected: string | null;
   readonly pane: Pane;

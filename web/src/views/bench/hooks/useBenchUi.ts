@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { replay, VIEW_NAMES, type Catalogue, type Edit } from '@inch-tower/core';
+import { replay, VIEW_NAMES, type Edit } from '@inch-tower/core';
 import type { Focus } from '../../../drawing/sheetLayout';
 import { useAppSelector } from '../../../state/store';
+import type { OwnedCatalogue } from '../../../state/api';
 import type { TrySource } from '../../../worker/messages';
 import { benchWorker } from '../../../worker/client';
 import type { BenchUi, Ghost, Pane } from './benchContext';
@@ -36,7 +37,7 @@ function useSettled(edits: readonly Edit[] | null, rev: number): Settled | null 
 }
 
 /** Selection, pane and view live in the address, so that back, forward and links work. */
-export function useBenchUi(catalogue: Catalogue): BenchUi {
+export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
   const [params, setParams] = useSearchParams();
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const focusNextRef = useRef<BenchUi['focusNextRef']['current']>(null);

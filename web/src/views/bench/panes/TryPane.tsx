@@ -9,7 +9,6 @@ import {
   resolve,
   sittersBySpot,
   spotGroup,
-  type Catalogue,
   type Edit,
   type Owned,
   type PartKind,
@@ -18,6 +17,7 @@ import {
   type Standing,
 } from '@inch-tower/core';
 import { Link } from 'react-router';
+import type { OwnedCatalogue } from '../../../state/api';
 import { edit } from '../../../state/benchThunks';
 import { selectUnits } from '../../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
@@ -311,7 +311,7 @@ function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
 
 type Rows = {
   readonly ask: string;
-  readonly from: Catalogue | null;
+  readonly from: OwnedCatalogue | null;
   readonly spot: string | null;
   readonly fresh: readonly GoingRow[];
   readonly rows: readonly GoingRow[];
@@ -331,11 +331,12 @@ type TryWish = {
 };
 
 /**
- * Rows as they stream in, for the build as it is at `rev` and the parts there are now. What could not be tried at all is said, not left spinning.
+ * Rows as they stream in, for the build as it is at `rev` and the parts there are now. What could not be tried at all
+ * is said, not left spinning.
  */
 function useTryRows(
   wish: TryWish,
-  catalogue: Catalogue,
+  catalogue: OwnedCatalogue,
   rev: number | undefined,
 ): Omit<Rows, 'ask' | 'from' | 'spot' | 'fresh'> {
   const { selected, count, search, replace, source, owned } = wish;
@@ -354,7 +355,7 @@ function useTryRows(
     const spot = parseSpot(selected ?? '');
     if (!spot || rev === undefined || (source === 'stock' && !owned)) return;
     let here = true;
-    streamTry({ spot, count, search, replace, source, ...(owned ? { owned } : {}) }, (batch) => {
+    streamTry({ spot, count, search, replace, source, ...(owned ? { owned } : {}) }, catalogue, (batch) => {
       if (!here) return;
       setState((before) => {
         const same = before.ask === ask && before.from === catalogue;
