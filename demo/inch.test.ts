@@ -29,7 +29,7 @@ test.each([
 test('as a report, and from standard input', () => {
   const { status, stdout } = inch(['assess', '-', '--text'], readFileSync(build('hall-cupboard'), 'utf8'));
   expect(status).toBe(1);
-  expect(stdout).toContain('Hall cupboard: 2 blockers, 1 caution');
+  expect(stdout).toContain('Hall cupboard: 2 blockers, 2 cautions');
   expect(stdout).toContain('blocker: Fell 74 is 4 mm too high');
 });
 

@@ -98,10 +98,10 @@ export function createAssessor(): Assessor {
     (
       units: readonly PlannedUnit[],
       layout: Layout,
-      place: Build['site']['place'],
+      site: Build['site'],
       sheets: Build['sheets'],
       archetypes: Build['archetypes'],
-    ) => smallNeeds(units, layout, { place }, sheets, archetypes),
+    ) => smallNeeds(units, layout, site, sheets, archetypes),
   );
   const contextStage = memoLast(
     (
@@ -111,9 +111,22 @@ export function createAssessor(): Assessor {
       site: Build['site'],
       policy: Build['policy'],
       currency: string,
+      copies: number,
+      failuresSurvived: number,
       needs: CableNeeds,
       small: readonly SmallNeed[],
-    ): FigureContext => ({ units, layout, running, site, policy, currency, needs: needs.needs, small }),
+    ): FigureContext => ({
+      units,
+      layout,
+      running,
+      site,
+      policy,
+      currency,
+      copies,
+      failuresSurvived,
+      needs: needs.needs,
+      small,
+    }),
   );
   const figureStage = createFigureStage();
   const ruleStage = memoLast(
@@ -148,7 +161,7 @@ export function createAssessor(): Assessor {
     const { units } = problem;
     const placed = placeStage(problem, build.layout);
     const needs = needsStage(units, placed.layout.wires, build.sheets, build.archetypes);
-    const small = smallStage(units, placed.layout, build.site.place, build.sheets, build.archetypes);
+    const small = smallStage(units, placed.layout, build.site, build.sheets, build.archetypes);
     const context = contextStage(
       units,
       placed.layout,
@@ -156,6 +169,8 @@ export function createAssessor(): Assessor {
       build.site,
       build.policy,
       build.currency,
+      build.copies,
+      build.brief.failuresSurvived ?? 0,
       needs,
       small,
     );

@@ -56,6 +56,7 @@ export { readListings, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';
 
 export { layOut, supplyBox, type Box, type ChassisPlan } from './geometry/chassisPlan';
+export { dataDrives, rolesOf, type Role } from './machine/roles';
 export { sittersBySpot } from './machine/sitters';
 export { sceneOf, bodyOf, type Scene, type SceneBox, type Solid } from './geometry/scene';
 export { checkLayout, type Violation } from './solve/checkLayout';

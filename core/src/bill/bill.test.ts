@@ -13,6 +13,7 @@ const machines: Record<string, () => Fixture> = {
   'a cube with owned drives': () => cube().add('barge-8', 4).add('pike-960', 2, { deal: 'owned' }),
   'a rack with cables to buy': () =>
     fixture().add('gable-24').add('gannet-e8').add('tern-16i').add('tern-8i').add('barge-12', 24),
+  'three machines alike': () => cube().add('barge-8', 4).set({ copies: 3 }),
   nothing: () => fixture(),
 };
 

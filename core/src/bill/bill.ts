@@ -28,8 +28,8 @@ export type Bill = {
 };
 
 /**
- * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of
- * it.
+ * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of it
+ * for all copies of the machine.
  */
 export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs' | 'small'>): Bill {
   const ledger = new Ledger(false);
@@ -99,7 +99,11 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
         note: need.why,
       };
     });
-  const lines = [...items, ...cables, ...small];
+  const lines = [...items, ...cables, ...small].map((line) => ({
+    ...line,
+    count: line.count * build.copies,
+    total: line.total && line.total * build.copies,
+  }));
   return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
 }
 

@@ -78,6 +78,11 @@ export const briefSchema = z.strictObject({
   maxHeightMm: positive.optional(),
   maxDepthMm: positive.optional(),
   maxMassG: positive.optional(),
+  /** Behind a machine in a rack, for plugs and the bend of cables. */ cableRoomMm: z
+    .number()
+    .min(0)
+    .max(500)
+    .optional(),
   mustHave: z.array(z.enum(['ecc', 'hotSwap', 'remoteManagement', 'allFlash'])).optional(),
 });
 export type Brief = z.infer<typeof briefSchema>;

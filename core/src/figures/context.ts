@@ -15,6 +15,8 @@ export type FigureContext = {
   readonly site: Build['site'];
   readonly policy: Build['policy'];
   readonly currency: string;
+  /** Machines alike that are bought together. */ readonly copies: number;
+  /** Data drives that may fail at once, as wished. */ readonly failuresSurvived: number;
   readonly needs: readonly Need[];
   readonly small: readonly SmallNeed[];
 };

@@ -127,6 +127,8 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
       site: made.build.site,
       policy: made.build.policy,
       currency: 'EUR',
+      copies: 1,
+      failuresSurvived: 0,
       needs: cableNeeds(units, layout.wires, []).needs,
       small: [],
       room: roomStage(units, layout),

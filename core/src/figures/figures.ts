@@ -1,7 +1,7 @@
 import type { Basis } from '../parts/sheet';
 import type { FigureContext } from './context';
 import { costNow } from './cost/money';
-import { rawTb } from './pool/capacity';
+import { mostTb, rawTb } from './pool/capacity';
 import { start12A } from './power/start';
 import { boxesOf } from './boxes';
 import type { PowerState } from './power/draw';
@@ -30,6 +30,8 @@ type Definition = {
 };
 
 const RUNS = ['running', 'units', 'layout', 'policy'] as const;
+/** What is asked at the wall rests on its volts too. */
+const AT_WALL = [...RUNS, 'site'] as const;
 
 /** Every figure by id, with the narrow inputs it is computed from. */
 export const FIGURES = {
@@ -59,19 +61,24 @@ export const FIGURES = {
     compute: ({ room }, ledger) => ledger.given('Free ports', room.portsFree, 'ports'),
   },
   'capacity.rawTb': { label: 'Raw capacity', uses: ['units', 'layout'], compute: rawTb },
+  'capacity.mostTb': {
+    label: 'Usable at most',
+    uses: ['units', 'layout', 'failuresSurvived'],
+    compute: mostTb,
+  },
   'power.idleWallW': {
     label: 'Idle at the wall',
-    uses: RUNS,
+    uses: AT_WALL,
     compute: (context, ledger) => wallW(context, 'idle', ledger),
   },
   'power.peakWallW': {
     label: 'Peak at the wall',
-    uses: RUNS,
+    uses: AT_WALL,
     compute: peakWallW,
   },
   'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
   'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
-  'cost.now': { label: 'Price', uses: ['units', 'needs', 'currency'], compute: costNow },
+  'cost.now': { label: 'Price', uses: ['units', 'needs', 'small', 'currency', 'copies'], compute: costNow },
 } as const satisfies Record<string, Definition>;
 
 export type FigureId = keyof typeof FIGURES;

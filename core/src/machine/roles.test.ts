@@ -1,5 +1,5 @@
 import { cube, fixture } from '../testing/fixture';
-import { bootDrives, canStart } from './roles';
+import { bootDrives, canStart, dataDrives, rolesOf } from './roles';
 import { plannedUnits } from './units';
 
 const marksOf = (made: ReturnType<typeof fixture>) =>
@@ -18,4 +18,10 @@ test('modules as large as everything else are the pool, though it can start from
   expect(canStart(plannedUnits(made.build))).toBe(true);
   expect(canStart(plannedUnits(cube().add('barge-8', 2).build))).toBe(false);
   expect(canStart(plannedUnits(cube().add('barge-8').build))).toBe(true);
+});
+
+test('the role of every drive: set by hand before proposed; what is not proposed holds data', () => {
+  const units = plannedUnits(cube().add('stickle-500').add('barge-8', 2).add('pike-960', 1, { role: 'cache' }).build);
+  expect([...rolesOf(units).values()]).toEqual(['boot', 'data', 'data', 'cache']);
+  expect(dataDrives(units).map(({ part }) => part.id as string)).toEqual(['barge-8', 'barge-8']);
 });

@@ -1,5 +1,10 @@
+import type { Unit } from '../build/build';
+import type { UnitId } from '../parts/ids';
 import type { PartOf } from '../parts/resolve';
+import { memoWeak } from '../memoLast';
 import { ofKind, type PlannedUnit } from './units';
+
+export type Role = NonNullable<Unit['role']>;
 
 const SMALL_BYTES = 1e12;
 type Drive = PartOf<'drive'>;
@@ -19,6 +24,20 @@ export function bootDrives(units: readonly PlannedUnit[]): ReadonlySet<PlannedUn
     ofKind(units, 'drive').filter(({ role, part }) => role === 'boot' || (role === undefined && isProposed(part))),
   );
 }
+
+/** The role of every drive: the one set by hand, else what is proposed for it. */
+export const rolesOf: (units: readonly PlannedUnit[]) => ReadonlyMap<UnitId, Role> = memoWeak(
+  (units: readonly PlannedUnit[]): ReadonlyMap<UnitId, Role> => {
+    const boots = bootDrives(units);
+    return new Map(
+      ofKind(units, 'drive').map((unit) => [unit.id, unit.role ?? (boots.has(unit) ? 'boot' : 'data')] as const),
+    );
+  },
+);
+
+/** Drives that hold the pool's data: no system, cache, log or spare. */
+export const dataDrives = (units: readonly PlannedUnit[]) =>
+  ofKind(units, 'drive').filter(({ id }) => rolesOf(units).get(id) === 'data');
 
 /** Whether a machine has something to start from, were it only one of several modules, or small flash. */
 export function canStart(units: readonly PlannedUnit[]): boolean {

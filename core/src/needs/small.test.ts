@@ -25,6 +25,15 @@ describe('what a machine wants, and where it comes from', () => {
   test('a redundant supply wants a cable for each module', () => {
     expect(need(rack(), 'mainsLead')!.count).toBe(2);
   });
+  test('the mains cable is named by the outlet; for one of a UPS or a rack none lies in the box', () => {
+    const at = (mainsPlug: string) => rack().set({ site: { ...newBuild('x', 'x').site, mainsPlug } });
+    expect(need(at('C13'), 'mainsLead')!.what).toBe('Mains cable');
+    expect(need(at('G'), 'mainsLead')).toMatchObject({ what: 'Mains cable, plug type G' });
+    const boxed = cube().set({ site: { ...newBuild('x', 'x').site, mainsPlug: 'C14' } });
+    expect(counts(cube(), 'mainsLead')).toEqual([1, 0, 1, 0]);
+    expect(counts(boxed, 'mainsLead')).toEqual([1, 0, 0, 1]);
+    expect(need(boxed, 'mainsLead')!.what).toBe('Mains cable, C13 to C14');
+  });
   test('screws only where a drive is screwed in: by size a pack', () => {
     expect(counts(cube().add('barge-8', 4), 'screws')).toBeNull();
     const roof = cube().add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] });

@@ -7,6 +7,23 @@ import { boxOf } from '../machine/hosts';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 
+/**
+ * Plugs that mains cables end in, by the letters of IEC's list of plug types; `C14` (IEC 60320) goes into an outlet of
+ * a UPS or a rack, for which no cable lies in the box of a supply.
+ */
+export const MAINS_PLUGS: Readonly<Record<string, string>> = {
+  F: 'plug type F',
+  G: 'plug type G',
+  B: 'plug type B',
+  I: 'plug type I',
+  J: 'plug type J',
+  K: 'plug type K',
+  L: 'plug type L',
+  M: 'plug type M',
+  N: 'plug type N',
+  C14: 'C13 to C14',
+};
+
 export type SmallUse = PartOf<'sundry'>['use'];
 /**
  * Small parts of one use that a machine wants: how many are in the kit and in the boxes of its parts, and how many are
@@ -31,6 +48,7 @@ type Want = {
   readonly count: number;
   readonly typicalMinor: number;
   readonly for: readonly PlannedUnit[];
+  /** What lies in the boxes is of another kind. */ readonly isNeverBoxed?: boolean;
 };
 
 /**
@@ -44,7 +62,7 @@ const boxIsWhole = ({ item }: PlannedUnit): boolean =>
 export function smallNeeds(
   units: readonly PlannedUnit[],
   layout: Layout,
-  site: Pick<Build['site'], 'place'>,
+  site: Pick<Build['site'], 'place' | 'mainsPlug'>,
   sheets: Build['sheets'],
   archetypes: Build['archetypes'],
 ): readonly SmallNeed[] {
@@ -63,7 +81,7 @@ export function smallNeeds(
     .filter(({ count }) => count > 0)
     .map((want) => {
       const fromKit = Math.min(want.count, kit.get(want.use) ?? 0);
-      const fromBoxes = Math.min(want.count - fromKit, boxed.get(want.use) ?? 0);
+      const fromBoxes = want.isNeverBoxed ? 0 : Math.min(want.count - fromKit, boxed.get(want.use) ?? 0);
       // What one want takes is not there for the next of its use.
       kit.set(want.use, (kit.get(want.use) ?? 0) - fromKit);
       boxed.set(want.use, (boxed.get(want.use) ?? 0) - fromBoxes);
@@ -81,7 +99,11 @@ export function smallNeeds(
     });
 }
 
-function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build['site'], 'place'>): Want[] {
+function wanted(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  site: Pick<Build['site'], 'place' | 'mainsPlug'>,
+): Want[] {
   const seated = (unit: PlannedUnit) => !!layout.at[unit.id] || !!unit.builtIn;
   const boards = ofKind(units, 'board').filter((unit) => !unit.builtIn);
   const large = boards.filter(({ part }) => part.holes !== 'own');
@@ -158,8 +180,9 @@ function wanted(units: readonly PlannedUnit[], layout: Layout, site: Pick<Build[
     },
     {
       use: 'mainsLead',
-      what: 'Mains cable',
+      what: `Mains cable${MAINS_PLUGS[site.mainsPlug] ? `, ${MAINS_PLUGS[site.mainsPlug]}` : ''}`,
       why: 'one for each supply',
+      isNeverBoxed: site.mainsPlug === 'C14',
       count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0),
       typicalMinor: 500,
       for: supplies,

@@ -282,6 +282,13 @@ const PAIRS: readonly Pair[] = [
     /^caution: Gable 24 is 660 mm deep; with 40 mm of handles and 50 mm for cables 750 mm, where 749 mm are\.$/,
     () => inRack(rack(tweak('gable-24', { handlesMm: 40 })), { maxDepthMm: 750 }),
   ],
+  [
+    'as much room for cables as the brief says',
+    'fits.rackDepth',
+    () => inRack(rack(), { maxDepthMm: 739, cableRoomMm: 80 }),
+    /with 80 mm for cables 740 mm, where 739 mm are/,
+    () => inRack(rack(), { maxDepthMm: 739, cableRoomMm: 79 }),
+  ],
 ];
 
 test.each(PAIRS)('%s', (_what, code, there, sentence, not) => {

@@ -133,7 +133,7 @@ export function stickHeight(situation: Situation): Found<'fits.stick'>[] {
 /** A body between posts with slide rails (IEC 60297): at most so wide, and the opening itself. */
 const BODY_WITH_RAILS_MM = 440;
 const RACK_OPENING_MM = 450;
-/** Plugs and the bend of cables behind a machine. */
+/** Plugs and the bend of cables behind a machine, typically; the brief may say how much. */
 const CABLES_MM = 50;
 
 /** In a rack: a body too wide for its rails or the opening. */
@@ -156,18 +156,18 @@ export function rackBody(situation: Situation): Found<'fits.rackBody'>[] {
 
 /** In a rack of known depth: the body goes in, but its handles or cables meet the door. */
 export function rackDepth(situation: Situation): Found<'fits.rackDepth'>[] {
-  const limit = situation.brief.maxDepthMm;
+  const { maxDepthMm: limit, cableRoomMm: cables = CABLES_MM } = situation.brief;
   if (situation.context.site.place !== 'rack' || limit === undefined) return [];
   return chassisOf(situation).flatMap((unit): Found<'fits.rackDepth'>[] => {
     const { part } = unit;
-    const have = part.depthMm + (part.handlesMm ?? 0) + CABLES_MM;
+    const have = part.depthMm + (part.handlesMm ?? 0) + cables;
     if (part.depthMm > limit || have <= limit) return [];
     return [
       {
         severity: 'caution',
         at: [{ unit: unit.id }],
         gap: { have, limit, gap: limit - have, unit: 'mm' },
-        facts: { chassis: part.name, depth: part.depthMm, handles: part.handlesMm ?? 0, cables: CABLES_MM },
+        facts: { chassis: part.name, depth: part.depthMm, handles: part.handlesMm ?? 0, cables },
       },
     ];
   });

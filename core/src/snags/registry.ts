@@ -88,6 +88,8 @@ import { placeName, type Snag } from './snag';
 import { SNAG_CODES, type Found, type SnagCode } from './words';
 import {
   growthWithinBrief,
+  usableLaterWithinBrief,
+  usableWithinBrief,
   idleWithinBrief,
   liftedByTwo,
   moneyWithinBrief,
@@ -192,6 +194,8 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'within.lift': liftedByTwo,
   'within.rackUnits': rackUnitsWithinBrief,
   'within.growth': growthWithinBrief,
+  'within.usable': usableWithinBrief,
+  'within.usableLater': usableLaterWithinBrief,
   'within.network': networkWithinBrief,
   'within.mustHave': mustHaves,
   'within.currency': otherCurrency,

@@ -30,12 +30,51 @@ describe('within the brief', () => {
   test('money: what is bought, not what is owned', () => {
     // 129 + 212 + 109 + 36 + 96 + 88 = 670
     expect(said(wishing(cube(), { moneyMinor: 66_900 }), 'within.money')).toEqual([
+      'note: Probably over the budget of EUR 669: EUR 670, could be EUR 640.',
+    ]);
+    const dated = cube().set({
+      items: cube().build.items.map((item) => ({ ...item, price: { ...item.price!, at: '2026-10-20' } })),
+    });
+    expect(said(wishing(dated, { moneyMinor: 66_900 }), 'within.money')).toEqual([
       'caution: Over the budget of EUR 669: EUR 670.',
     ]);
-    expect(find(wishing(cube(), { moneyMinor: 67_000 }), 'within.money')).toEqual([]);
-    expect(find(wishing(cube().add('barge-20', 8, { deal: 'owned' }), { moneyMinor: 67_000 }), 'within.money')).toEqual(
+    expect(find(wishing(cube(), { moneyMinor: 70_500 }), 'within.money')).toEqual([]);
+    expect(find(wishing(cube().add('barge-20', 8, { deal: 'owned' }), { moneyMinor: 70_500 }), 'within.money')).toEqual(
       [],
     );
+    expect(said(wishing(cube(), { moneyMinor: 150_000 }).set({ copies: 3 }), 'within.money')[0]).toMatch(
+      /^caution: Over the budget of EUR 1500: EUR 2010/,
+    );
+  });
+  test('room for data: what no layout can reach, whatever it is', () => {
+    const usable = (made: Fixture, usableTb: number, failuresSurvived?: number) =>
+      said(
+        wishing(made, { usableTb, ...(failuresSurvived === undefined ? {} : { failuresSurvived }) }),
+        'within.usable',
+      );
+    const mixed = cube().add('barge-8', 3).add('barge-20').add('stickle-500');
+    // 8 + 8 + 8 + 20 of data; the module is the system. Without the largest: 24.
+    expect(usable(mixed, 44)).toEqual([]);
+    expect(usable(mixed, 45)).toEqual(['caution: At most 44 TB usable; 45 TB are wished.']);
+    expect(usable(mixed, 24, 1)).toEqual([]);
+    expect(usable(mixed, 25, 1)).toEqual(['caution: At most 24 TB usable if any 1 drive may fail; 25 TB are wished.']);
+    expect(said(wishing(cube().add('barge-8', 2), { failuresSurvived: 2 }), 'within.usable')).toEqual([
+      'caution: 2 data drives: no layout of them survives 2 failures.',
+    ]);
+    // A drive set aside for something else is no room for data.
+    expect(usable(cube().add('barge-8', 2).add('barge-8', 1, { role: 'spare' }), 17)).toHaveLength(1);
+  });
+  test('room for data later: every free place filled with more of the same', () => {
+    const later = (made: Fixture, usableLaterTb: number) =>
+      said(wishing(made, { usableLaterTb, failuresSurvived: 2 }), 'within.usableLater');
+    const withPorts = cube().add('tern-8i').add('barge-8', 4);
+    expect(later(withPorts, 48)).toEqual([]);
+    expect(later(withPorts, 49)).toEqual([
+      'note: With 4 more of Barge 8 TB at most 48 TB usable if any 2 drives may fail; 49 TB are wished later.',
+    ]);
+    expect(later(cube().add('barge-8', 4), 17)).toEqual([
+      'note: With no bay and port for more at most 16 TB usable if any 2 drives may fail; 17 TB are wished later.',
+    ]);
   });
   test('idle and peak watts: the likely value cautions, the bad end alone is a note, far below is quiet', () => {
     const { value, lo, hi } = cube().assess().figures['power.idleWallW']!;

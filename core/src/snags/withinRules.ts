@@ -5,8 +5,10 @@ import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
 import { roomFloorDb, soundSources } from '../figures/sound/ear';
 import { filledMassG } from '../figures/weight';
+import { dataDrives } from '../machine/roles';
 import { ofKind } from '../machine/units';
 import { chassisOf, type Situation } from './situation';
+import type { PartOf } from '../parts/resolve';
 import type { Facts, Finding, Place } from './finding';
 import type { Found } from './words';
 
@@ -106,13 +108,17 @@ export const peakWithinBrief = (situation: Situation): Found<'within.peak'>[] =>
 export function moneyWithinBrief(situation: Situation): Found<'within.money'>[] {
   const { moneyMinor } = situation.brief;
   const { currency } = situation.context;
+  const slack = ((moneyMinor ?? 0) / minorPerMajor(currency)) * SLACK_SHARE;
   return overWish(
     situation,
     'cost.now',
     moneyMinor === undefined ? undefined : moneyMinor / minorPerMajor(currency),
-    ((moneyMinor ?? 0) / minorPerMajor(currency)) * SLACK_SHARE,
+    slack,
     () => [],
     () => ({ currency }),
+    // Over by less than prices move in a week is worth knowing, no more.
+  ).map((found) =>
+    found.gap!.lo! <= found.gap!.limit && -found.gap!.gap < slack ? { ...found, severity: 'note' } : found,
   );
 }
 
@@ -212,7 +218,7 @@ export function rackUnitsWithinBrief(situation: Situation): Found<'within.rackUn
 export function growthWithinBrief(situation: Situation): Found<'within.growth'>[] {
   const wish = situation.brief.drivesLater;
   const room = situation.figures['drives.room'];
-  const now = ofKind(situation.units, 'drive').filter((unit) => (unit.role ?? 'data') === 'data').length;
+  const now = dataDrives(situation.units).length;
   if (wish === undefined || !room || chassisOf(situation).length === 0 || now + room.value >= wish) return [];
   return [
     {
@@ -227,6 +233,50 @@ export function growthWithinBrief(situation: Situation): Found<'within.growth'>[
       },
     },
   ];
+}
+
+/**
+ * Room for data against the brief. Any layout that survives so many failures uses at most what the drives hold without
+ * as many of the largest; which layout is not computed, so only what none can reach is told.
+ */
+export function usableWithinBrief(situation: Situation): Found<'within.usable'>[] {
+  const { usableTb: wish, failuresSurvived = 0 } = situation.brief;
+  const most = situation.figures['capacity.mostTb'];
+  const drives = dataDrives(situation.units);
+  if (!most) return [];
+  const isTooFew = failuresSurvived > 0 && drives.length <= failuresSurvived;
+  if (!isTooFew && (wish === undefined || most.value >= wish)) return [];
+  return [
+    {
+      severity: 'caution',
+      at: drives.map((unit) => ({ unit: unit.id })),
+      ...(wish === undefined ? {} : { gap: { have: most.value, limit: wish, gap: most.value - wish, unit: 'TB' } }),
+      facts: { drives: drives.length, failures: failuresSurvived },
+    },
+  ];
+}
+
+/** Room for data later: every free place filled with more of the commonest drive, and it is still not enough. */
+export function usableLaterWithinBrief(situation: Situation): Found<'within.usableLater'>[] {
+  const { usableLaterTb: wish } = situation.brief;
+  const [most, room] = [situation.figures['capacity.mostTb'], situation.figures['drives.room']];
+  const drives = dataDrives(situation.units);
+  if (wish === undefined || !most || !room || chassisOf(situation).length === 0) return [];
+  const counts = new Map<PartOf<'drive'>, number>();
+  for (const { part } of drives) counts.set(part, (counts.get(part) ?? 0) + 1);
+  const commonest = [...counts].sort((a, b) => b[1] - a[1])[0]![0];
+  const eachTb = commonest.capacityBytes / 1e12;
+  const have = most.value + room.value * eachTb;
+  return have >= wish
+    ? []
+    : [
+        {
+          severity: 'note',
+          at: [],
+          gap: { have, limit: wish, gap: have - wish, unit: 'TB' },
+          facts: { more: room.value, drive: commonest.name, failures: situation.brief.failuresSurvived ?? 0 },
+        },
+      ];
 }
 
 export function networkWithinBrief(situation: Situation): Found<'within.network'>[] {
@@ -286,8 +336,7 @@ const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>
   ],
   hotSwap: inFixedBays,
   remoteManagement: ({ units }) => ofKind(units, 'board').filter((unit) => !unit.part.remoteManagement),
-  allFlash: ({ units }) =>
-    ofKind(units, 'drive').filter((unit) => unit.part.medium === 'disk' && (unit.role ?? 'data') === 'data'),
+  allFlash: ({ units }) => dataDrives(units).filter((unit) => unit.part.medium === 'disk'),
 };
 
 /** Parts to buy whose price is in another currency, or that have none: the price of the machine is without them. */

@@ -6,6 +6,9 @@ import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { minorPerMajor } from '../../parts/currency';
 
+/** A price that does not say when it was one may have moved by this share. */
+const UNDATED = 0.1;
+
 export type MoneyLine = { readonly item: Item; readonly units: readonly PlannedUnit[] };
 
 /** The items of the kit in order, each with its units of the stage. */
@@ -36,11 +39,9 @@ export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Qua
   if (price) {
     const goods = price.per === 'unit' ? price.minor * count : price.minor;
     const taxed = price.taxIncluded ? goods : goods * (1 + (price.taxPct ?? 0) / 100);
-    return ledger.times(
-      label,
-      ledger.given(`${label}: price`, (taxed + (price.shippingMinor ?? 0)) / minorPerMajor(currency), currency),
-      1,
-    );
+    const paid = (taxed + (price.shippingMinor ?? 0)) / minorPerMajor(currency);
+    const range = price.at ? undefined : { lo: paid * (1 - UNDATED), hi: paid * (1 + UNDATED) };
+    return ledger.times(label, ledger.given(`${label}: price`, paid, currency, range), 1);
   }
   if (!part.price || part.price.currency !== currency) return null;
   const typical = part.price.minor / minorPerMajor(currency);
@@ -80,10 +81,13 @@ export function costNow(context: FigureContext, ledger: Ledger): Quantity | null
   const cables = context.needs.flatMap((need) => cableCost(need, context.currency, ledger) ?? []);
   const small = context.small.flatMap((need) => smallCost(need, context.currency, ledger) ?? []);
   if (moneyLines(context.units).length === 0) return null;
-  return ledger.sum(
+  const sum = ledger.sum(
     'Price',
     context.currency,
     [...items, ...cables, ...small],
     'what this stage buys; owned parts are 0',
   );
+  return context.copies > 1
+    ? { ...ledger.times(`${context.copies} machines`, sum, context.copies), note: `${context.copies} machines` }
+    : sum;
 }

@@ -99,6 +99,23 @@ test('idle at the wall of the plain cube, by hand', () => {
   expect(figure(cube(), 'power.idleWallW').value).toBeCloseTo(parts + supplyLossW(supply, parts), 6);
 });
 
+test('on 115 V a supply loses about a quarter more, by a wider range', () => {
+  const at = (mainsV: 115 | 230) => figure(cube().set({ site: { ...cube().build.site, mainsV } }), 'power.idleWallW');
+  const inside = at(230).value - lossAt(230);
+  expect(at(115).value).toBeCloseTo(inside + 1.23 * lossAt(230), 6);
+  expect(at(115).hi - at(115).value).toBeGreaterThan(at(230).hi - at(230).value);
+
+  function lossAt(mainsV: 115 | 230): number {
+    const supply = supplyOf(cube());
+    let parts = 0;
+    let step = at(mainsV).value;
+    // What goes in is what comes out and its loss: solved by halving.
+    for (let i = 0; i < 60; i++, step /= 2)
+      if (parts + step + supplyLossW(supply, parts + step) <= at(mainsV).value) parts += step;
+    return supplyLossW(supply, parts);
+  }
+});
+
 test('peak is everything at its maximum with fans at full, or the start of the drives where that is more', () => {
   const wall = (made: Fixture, parts: number) => parts + supplyLossW(supplyOf(made), parts);
   const calm = cube().add('pike-960', 2);

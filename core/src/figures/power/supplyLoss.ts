@@ -34,4 +34,12 @@ export function supplyLossW(supply: PartOf<'supply'>, loadW: number): number {
   return supply.modules * Math.max(0, curve(loadW / supply.modules));
 }
 
+/**
+ * A curve is taken to be of 230 V. On 115 V the mains side carries twice the current: by the efficiency classes' own
+ * tables the loss is 1.1 to 1.35 times as much.
+ */
+export const LOSS_AT_115_V = { lo: 1.1, likely: 1.23, hi: 1.35 } as const;
+const AS_STATED = { lo: 1, likely: 1, hi: 1 } as const;
+export const mainsFactor = (mainsV: 115 | 230) => (mainsV === 115 ? LOSS_AT_115_V : AS_STATED);
+
 export const lossTolerance = (supply: PartOf<'supply'>): number => LOSS_TOLERANCE[basisOf(supply, 'efficiency')];

@@ -5,7 +5,7 @@ import type { FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
 import { phases, type DrivePhase } from './currents';
 import { draw, spinsUp, type DrawLine, type PowerState } from './draw';
-import { lossTolerance, supplyLossW } from './supplyLoss';
+import { lossTolerance, mainsFactor, supplyLossW } from './supplyLoss';
 
 const STATE_WORDS: Record<PowerState, string> = {
   asleep: 'asleep',
@@ -168,16 +168,21 @@ function boxWallW(
       'no supply chosen: its loss is left out',
     );
   const { part } = supply;
-  const half = lossTolerance(part);
+  const mains = mainsFactor(context.site.mainsV);
+  const half = Math.hypot(lossTolerance(part), (mains.hi - mains.lo) / 2 / mains.likely);
   const withLoss = (factor: number) => (watts: number) => watts + factor * supplyLossW(part, watts);
   return ledger.systematic(
     `At the wall, ${STATE_WORDS[state]}, through ${part.name}`,
     'W',
     inside,
-    `P + loss(P): ${inside.value.toFixed(1)} + ${supplyLossW(part, inside.value).toFixed(1)} ` +
-      `W (loss ± ${half * 100} %)`,
-    { low: withLoss(1 - half), likely: withLoss(1), high: withLoss(1 + half) },
-    { id: `${part.id}.loss`, draw: (watts, at) => withLoss(1 + at * half)(watts) },
+    `P + loss(P): ${inside.value.toFixed(1)} + ${(mains.likely * supplyLossW(part, inside.value)).toFixed(1)} ` +
+      `W (loss ± ${Math.round(half * 100)} %${mains.likely === 1 ? '' : `, × ${mains.likely} on 115 V`})`,
+    {
+      low: withLoss(mains.likely * (1 - half)),
+      likely: withLoss(mains.likely),
+      high: withLoss(mains.likely * (1 + half)),
+    },
+    { id: `${part.id}.loss`, draw: (watts, at) => withLoss(mains.likely * (1 + at * half))(watts) },
   );
 }
 

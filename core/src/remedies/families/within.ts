@@ -2,9 +2,10 @@ import { addItemEdit } from '../../build/newItem';
 import { fanRpmShare } from '../../figures/fanCurve';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
-import { ofKind } from '../../machine/units';
+import { dataDrives } from '../../machine/roles';
+import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
-import type { Proposal } from '../../snags/snag';
+import type { Proposal, Snag } from '../../snags/snag';
 import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from '../guesses';
 import { addPart, type Propose, type Proposes } from './shared';
 
@@ -137,6 +138,46 @@ const twins: Propose<'within.mustHave'> = (base, snag, catalogue) =>
       );
     });
 
+/** Bytes wished in a sum of TB, less those there are. */
+const missingBytes = ({ gap }: Snag): number => Math.max(0, -(gap?.gap ?? 0)) * 1e12;
+
+/** More drives like most of those here, in free places; or larger ones in place of those of an item. */
+const moreRoom: Propose = (base, snag, catalogue) => {
+  const drives = dataDrives(base.assessment.units);
+  const items = [...new Map(drives.flatMap((unit) => (unit.item ? [[unit.item.id, unit] as const] : []))).values()];
+  const countOf = (unit: PlannedUnit) => drives.filter(({ item }) => item?.id === unit.item!.id).length;
+  const [most] = [...items].sort((a, b) => countOf(b) - countOf(a));
+  if (!most) return [];
+  const failures = base.build.brief.failuresSurvived ?? 0;
+  const missing = missingBytes(snag);
+  const count = Math.max(
+    Math.ceil(missing / (most.part as PartOf<'drive'>).capacityBytes),
+    // As many as may fail hold nothing that lasts.
+    failures + 1 - drives.length,
+  );
+  const room = base.assessment.figures['drives.room']?.value ?? 0;
+  const more =
+    count > 0 && count <= room && catalogue.sheets[most.part.id] ? [addPart(base, catalogue, most.part, count)] : [];
+  const larger = items.flatMap((unit) => {
+    const now = unit.part as PartOf<'drive'>;
+    const kept = drives.length > failures ? Math.max(1, countOf(unit) - failures) : 0;
+    return kept === 0 || missing === 0
+      ? []
+      : swaps(
+          base,
+          catalogue,
+          unit,
+          'drive',
+          (part) =>
+            part.size === now.size &&
+            part.interface === now.interface &&
+            part.medium === now.medium &&
+            kept * (part.capacityBytes - now.capacityBytes) >= missing,
+        );
+  });
+  return [...more, ...larger];
+};
+
 /** Guesses for the snags of this family. */
 export const WITHIN = {
   'within.money': () => [],
@@ -150,6 +191,8 @@ export const WITHIN = {
   'within.lift': () => [],
   'within.rackUnits': smallerChassis,
   'within.growth': (base, _snag, catalogue) => addControllers(base, catalogue),
+  'within.usable': moreRoom,
+  'within.usableLater': () => [],
   'within.network': (base, snag, catalogue) =>
     listed(catalogue, 'networkCard')
       .filter((part) => part.networkPorts.some((port) => port.gbPerS >= (snag.gap?.limit ?? 0)))

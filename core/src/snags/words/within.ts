@@ -11,11 +11,15 @@ export type WithinFacts = {
   'within.lift': { chassis: string };
   'within.rackUnits': { chassis: string; units: number };
   'within.growth': { now: number; more: number; bays: number; ports: number };
+  'within.usable': { drives: number; failures: number };
+  'within.usableLater': { more: number; drive: string; failures: number };
   'within.network': Record<never, never>;
   'within.mustHave': { must: Must; wish: string; parts: string };
   'within.currency': { count: number; currency: string; others: string };
   'within.sound': { loudest: string; room: number };
 };
+
+const mayFail = (failures: number): string => (failures > 0 ? ` if any ${n(failures, 'drive')} may fail` : '');
 
 export const WITHIN_WORDS: WordsOf<WithinFacts> = {
   'within.money': {
@@ -61,6 +65,22 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
       `${s.gap!.limit} drives are wanted later; ${f.now} are here and there is room for ` +
       `${f.more} more (${f.bays} bays, ${f.ports} ports free).`,
     why: 'What has no bay or port later means another machine.',
+  },
+  'within.usable': {
+    title: 'Room for data against the brief',
+    what: (f, s) =>
+      f.drives <= f.failures
+        ? `${n(f.drives, 'data drive')}: no layout of ${f.drives === 1 ? 'it' : 'them'} survives ` +
+          `${n(f.failures, 'failure')}.`
+        : `At most ${round(s.gap!.have)} TB usable${mayFail(f.failures)}; ${round(s.gap!.limit)} TB are wished.`,
+    why: 'Whatever the layout: free space, padding and mixed sizes only take from it.',
+  },
+  'within.usableLater': {
+    title: 'Room for data later against the brief',
+    what: (f, s) =>
+      (f.more > 0 ? `With ${f.more} more of ${f.drive}` : 'With no bay and port for more') +
+      ` at most ${round(s.gap!.have)} TB usable${mayFail(f.failures)}; ${round(s.gap!.limit)} TB are wished later.`,
+    why: 'More bays, or larger drives in place of these.',
   },
   'within.network': {
     title: 'Network against the brief',

@@ -1,4 +1,4 @@
-import { briefSchema, siteSchema, type Brief, type Build, type Edit, type Site } from '@inch-tower/core';
+import { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Edit, type Site } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -106,7 +106,9 @@ function GroupOf({
     (text: string): string | null => {
       const read = readAnswer(text, question);
       if (!read.ok) return read.words;
-      const schema = (question.section === 'brief' ? briefSchema : siteSchema).shape[question.key as never] as {
+      const schema = { brief: briefSchema, site: siteSchema, build: buildSchema }[question.section].shape[
+        question.key as never
+      ] as {
         safeParse(value: unknown): { success: boolean; error?: { issues: readonly { message: string }[] } };
       };
       const checked = schema.safeParse(read.value ?? undefined);
@@ -114,7 +116,7 @@ function GroupOf({
         return (
           `That cannot be: ${lower(checked.error?.issues[0]?.message ?? 'out of bounds')}; what ` + 'was there is kept.'
         );
-      const now = build[question.section] as Readonly<Record<string, unknown>>;
+      const now = sectionOf(build, question);
       if (now[question.key] === (read.value ?? undefined)) return null;
       const value = pruned({ ...now, [question.key]: read.value ?? undefined });
       const words =
@@ -122,7 +124,9 @@ function GroupOf({
       onEdit(
         question.section === 'brief'
           ? { type: 'set.brief', value: value as Brief }
-          : { type: 'set.site', value: value as Site },
+          : question.section === 'site'
+            ? { type: 'set.site', value: value as Site }
+            : { type: 'set.copies', value: read.value! },
         words,
       );
       return null;
@@ -147,7 +151,7 @@ function GroupOf({
         />
       ))}
       {group.numbers.map((question) => {
-        const stored = (build[question.section] as Readonly<Record<string, number | undefined>>)[question.key];
+        const stored = sectionOf(build, question)[question.key] as number | undefined;
         return (
           <NumberField
             key={question.key}
@@ -163,6 +167,8 @@ function GroupOf({
   );
 }
 
+const sectionOf = (build: Build, { section }: NumberQuestion) =>
+  (section === 'build' ? build : build[section]) as Readonly<Record<string, unknown>>;
 const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 /** An open answer is left out of the document, not kept as an empty one. */
 const pruned = <T extends object>(value: T): T =>

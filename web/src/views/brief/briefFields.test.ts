@@ -1,4 +1,4 @@
-import { briefSchema, newBuild, siteSchema } from '@inch-tower/core';
+import { briefSchema, buildSchema, newBuild, siteSchema } from '@inch-tower/core';
 import { groupsFor, MUST_HAVES, readAnswer } from './briefFields';
 import { markWords } from '../build/markWords';
 
@@ -24,7 +24,7 @@ test('every question asks for a field there is, once, and says why', () => {
   const seen = new Set<string>();
   for (const group of groupsFor(build)) {
     for (const question of [...group.numbers, ...group.choices]) {
-      const schema = question.section === 'brief' ? briefSchema : siteSchema;
+      const schema = { brief: briefSchema, site: siteSchema, build: buildSchema }[question.section];
       expect([question.key, question.key in schema.shape]).toEqual([question.key, true]);
       expect([question.key, seen.has(question.key)]).toEqual([question.key, false]);
       seen.add(question.key);

@@ -7,7 +7,7 @@ type Question<S, K extends keyof S> = {
   readonly help: (build: Build) => string;
 };
 export type NumberQuestion = {
-  readonly section: 'brief' | 'site';
+  readonly section: 'brief' | 'site' | 'build';
   readonly unit: string;
   /** The stored value is the typed one times this. */ readonly times: number;
   readonly whole?: boolean;
@@ -98,6 +98,16 @@ export const groupsFor = (build: Build): readonly Group[] => [
     about: 'Wishes, not gates: passing one is tagged, and never blocks.',
     choices: [],
     numbers: [
+      {
+        section: 'build',
+        key: 'copies',
+        label: 'Machines alike',
+        unit: '',
+        times: 1,
+        whole: true,
+        optional: false,
+        help: () => 'Price and bill are of all of them.',
+      },
       wish('moneyMinor', 'Money to spend now', build.currency, 'Parts you own count as nothing.', {
         times: minorPerMajor(build.currency),
       }),
@@ -131,11 +141,17 @@ export const groupsFor = (build: Build): readonly Group[] => [
       ),
     ],
     numbers: [
-      wish('maxDepthMm', 'Depth', 'mm', 'Leave 60–80 mm behind it for cables and plugs.'),
+      wish('maxDepthMm', 'Depth', 'mm', 'In a rack: from its front posts to the door or to what stands behind.'),
+      wish(
+        'cableRoomMm',
+        'Of it for cables',
+        'mm',
+        'Behind a machine in a rack, for plugs and the bend of cables. 50 stands in.',
+      ),
       wish('maxWidthMm', 'Width', 'mm', 'A rack with slide rails takes 430–440 mm of body.'),
       wish('maxHeightMm', 'Height', 'mm', 'Leave a hand above it if covers lift off upwards.'),
       wish('rackUnits', 'Free rack units', 'U', 'One unit is 44.45 mm.', { whole: true }),
-      wish('maxMassG', 'Weight, empty', 'kg', 'A disk adds about 0.7 kg.', { times: 1000 }),
+      wish('maxMassG', 'Weight, filled', 'kg', 'With its drives: a 3.5-inch disk is about 0.7 kg.', { times: 1000 }),
     ],
   },
   {
@@ -194,35 +210,6 @@ export const groupsFor = (build: Build): readonly Group[] => [
         'Bedroom at night 20–25, quiet living room 28–32, office 35–40. Ten more sound about twice as loud.',
       ),
       room('earMm', 'From machine to ear', 'm', 'Half the way is about 6 dB more, near by.', 1000),
-    ],
-  },
-  {
-    title: 'Air and mains',
-    about: 'What the air brings in, and what comes out of the wall.',
-    choices: [
-      choice(
-        'cupboard',
-        'Enclosed by',
-        [
-          ['none', 'nothing'],
-          ['vented', 'a vented cupboard'],
-          ['closed', 'a closed cupboard'],
-        ],
-        'A closed cupboard warms by about 1 K for every 6 W.',
-      ),
-      choice(
-        'mainsV',
-        'Mains',
-        [
-          [230, '230 V'],
-          [115, '115 V'],
-        ],
-        'Supplies lose a little less on 230 V.',
-      ),
-    ],
-    numbers: [
-      room('ambientC', 'Usual air', '°C', 'On an ordinary day.'),
-      room('hotDayC', 'Hot day', '°C', 'The warmest it gets where it stands.'),
       room(
         'noiseFloorDb',
         'Measured floor',
@@ -232,6 +219,40 @@ export const groupsFor = (build: Build): readonly Group[] => [
         true,
       ),
     ],
+  },
+  {
+    title: 'Mains',
+    about: 'What comes out of the wall, and how it gets there.',
+    choices: [
+      choice(
+        'mainsV',
+        'Mains',
+        [
+          [230, '230 V'],
+          [115, '115 V'],
+        ],
+        'On 115 V a supply loses about a quarter more.',
+      ),
+      choice(
+        'mainsPlug',
+        'Outlet',
+        [
+          ['C13', 'not said'],
+          ['F', 'type F (most of Europe)'],
+          ['G', 'type G (Britain, Ireland)'],
+          ['B', 'type B (North America)'],
+          ['I', 'type I (Australia)'],
+          ['J', 'type J (Switzerland)'],
+          ['K', 'type K (Denmark)'],
+          ['L', 'type L (Italy)'],
+          ['M', 'type M (South Africa)'],
+          ['N', 'type N (Brazil)'],
+          ['C14', 'C13 of a UPS or a rack'],
+        ],
+        'It names the mains cable on the bill. For a UPS or a rack none lies in the box.',
+      ),
+    ],
+    numbers: [],
   },
 ];
 

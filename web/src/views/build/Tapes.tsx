@@ -1,6 +1,7 @@
 import { useContext, useState } from 'react';
 import { Popover } from 'radix-ui';
-import { minorPerMajor, type Build, type Explanation, type Figure, type FigureId } from '@inch-tower/core';
+import { dataDrives, minorPerMajor, type Build, type Explanation, type Figure, type FigureId } from '@inch-tower/core';
+import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
@@ -9,30 +10,46 @@ import { markWords } from './markWords';
 import { Tape } from './Tape';
 import { WorkingTree } from './WorkingTree';
 
-type TapeOf = { readonly id: FigureId; readonly label: string; readonly limit: (build: Build) => number | undefined };
+type TapeOf = {
+  readonly id: FigureId;
+  readonly label: (build: Build) => string;
+  /** The brief's mark on it; `drives` are those that hold data now. */
+  readonly limit: (build: Build, drives: number) => number | undefined;
+};
 /** Six tapes in fixed order; the limit is the brief's mark. */
 const TAPES: readonly TapeOf[] = [
-  { id: 'drives.room', label: 'Free drive places', limit: (build) => build.brief.drivesLater },
-  { id: 'power.idleWallW', label: 'Idle at the wall', limit: (build) => build.brief.idleW },
-  { id: 'power.peakWallW', label: 'Peak at the wall', limit: (build) => build.brief.peakW },
-  { id: 'sound.earIdleDb', label: 'Noise at the ear', limit: (build) => build.brief.earDb },
+  {
+    id: 'drives.room',
+    label: () => 'Free drive places',
+    // The wish is of all drives, the figure of those still to come.
+    limit: ({ brief }, drives) => brief.drivesLater && Math.max(0, brief.drivesLater - drives),
+  },
+  { id: 'power.idleWallW', label: () => 'Idle at the wall', limit: (build) => build.brief.idleW },
+  { id: 'power.peakWallW', label: () => 'Peak at the wall', limit: (build) => build.brief.peakW },
+  { id: 'sound.earIdleDb', label: () => 'Noise at the ear', limit: (build) => build.brief.earDb },
   {
     id: 'cost.now',
-    label: 'Price',
+    label: () => 'Price',
     limit: (build) =>
       build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency),
   },
-  { id: 'capacity.rawTb', label: 'Raw capacity', limit: (build) => build.brief.usableTb },
+  {
+    id: 'capacity.mostTb',
+    label: ({ brief }) => (brief.failuresSurvived ? 'Usable at most' : 'Raw capacity'),
+    limit: ({ brief }) => brief.usableTb,
+  },
 ];
 /** Figures where more is wanted: below the mark is short of it. */
-const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.rawTb']);
+const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.mostTb']);
 
 export function Tapes() {
   const build = useAppSelector((state) => state.bench.build);
   const figures = useAppSelector((state) => state.bench.view?.figures);
   const isOld = useAppSelector((state) => state.bench.view !== null && state.bench.view.rev !== state.bench.rev);
   const ghost = useContext(BenchContext)?.ghost;
+  const units = useAppSelector(selectUnits);
   if (!build) return null;
+  const drives = dataDrives(units).length;
   return (
     <section
       aria-label="Tapes"
@@ -46,9 +63,10 @@ export function Tapes() {
         <TapeCell
           key={tape.id}
           tape={tape}
+          label={tape.label(build)}
           figure={figures?.[tape.id]}
           ghost={ghost?.figures?.[tape.id]}
-          limit={tape.limit(build)}
+          limit={tape.limit(build, drives)}
           aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined}
         />
       ))}
@@ -61,13 +79,14 @@ const aside = (bays: Figure | undefined, ports: Figure | undefined) =>
 
 type CellProps = {
   readonly tape: TapeOf;
+  readonly label: string;
   readonly figure: Figure | undefined;
   readonly ghost: Figure | undefined;
   readonly limit: number | undefined;
   readonly aside: string | undefined;
 };
 
-function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
+function TapeCell({ tape, label, figure, ghost, limit, aside: extra }: CellProps) {
   const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
@@ -83,7 +102,7 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
   return (
     <div className="min-w-0 border-r border-line px-3 pt-1.5 pb-1 last:border-r-0" data-figure={tape.id}>
       <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid">
-        <span className="truncate">{tape.label}</span>
+        <span className="truncate">{label}</span>
         {mark ? (
           <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>
         ) : (
@@ -95,8 +114,7 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
           className="plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline"
           disabled={!figure}
           aria-label={
-            `${tape.label}: ${number} ` +
-            `${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`
+            `${label}: ${number} ` + `${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`
           }
         >
           <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>
@@ -115,12 +133,12 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
-            aria-label={`Working of ${tape.label}`}
+            aria-label={`Working of ${label}`}
             sideOffset={6}
             collisionPadding={8}
             className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4"
           >
-            <h2 className="text-[15px] font-semibold">{tape.label}</h2>
+            <h2 className="text-[15px] font-semibold">{label}</h2>
             {explained ? (
               <WorkingTree working={explained.working} id={tape.id} />
             ) : (
@@ -130,7 +148,7 @@ function TapeCell({ tape, figure, ghost, limit, aside: extra }: CellProps) {
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <Tape figure={figure} ghost={ghost} limit={limit} off={off} soft={more} label={tape.label} />
+      <Tape figure={figure} ghost={ghost} limit={limit} off={off} soft={more} label={label} />
     </div>
   );
 }

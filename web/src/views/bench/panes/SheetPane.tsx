@@ -17,6 +17,7 @@ import { factLine } from '../../../words/factLine';
 import { Numbers } from '../../sheets/Numbers';
 import { useBench } from '../hooks/benchContext';
 import { ChassisChanges } from './ChassisChanges';
+import { DriveRole } from './DriveRole';
 import { MemoryOrder } from '../drawing/MemoryOrder';
 import { useFocusStart } from '../hooks/useFocusStart';
 
@@ -160,6 +161,7 @@ export function SheetPane() {
           )}
         </p>
       )}
+      <DriveRole unit={unit} />
       <ChassisChanges unit={unit} />
       <MemoryOrder unit={unit} units={units} />
       <Places unit={unit} units={units} />
