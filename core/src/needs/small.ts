@@ -11,7 +11,7 @@ import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
  * Plugs that mains cables end in, by the letters of IEC's list of plug types; `C14` (IEC 60320) goes into an outlet of
  * a UPS or a rack, for which no cable lies in the box of a supply.
  */
-export const MAINS_PLUGS: Readonly<Record<string, string>> = {
+const MAINS_PLUGS: Readonly<Record<string, string>> = {
   F: 'plug type F',
   G: 'plug type G',
   B: 'plug type B',

@@ -38,7 +38,7 @@ export function supplyLossW(supply: PartOf<'supply'>, loadW: number): number {
  * A curve is taken to be of 230 V. On 115 V the mains side carries twice the current: by the efficiency classes' own
  * tables the loss is 1.1 to 1.35 times as much.
  */
-export const LOSS_AT_115_V = { lo: 1.1, likely: 1.23, hi: 1.35 } as const;
+const LOSS_AT_115_V = { lo: 1.1, likely: 1.23, hi: 1.35 } as const;
 const AS_STATED = { lo: 1, likely: 1, hi: 1 } as const;
 export const mainsFactor = (mainsV: 115 | 230) => (mainsV === 115 ? LOSS_AT_115_V : AS_STATED);
 
