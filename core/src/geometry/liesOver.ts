@@ -3,7 +3,7 @@ import type { PartOf } from '../parts/resolve';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { cardPlace, m2Place, memoryPlace, type BoardPlace } from './boardPlan';
 import { layOut, onBoard, supplyBox, type Box } from './chassisPlan';
-import { isCard, isKind, ofKind, type PlannedUnit } from '../machine/units';
+import { isCard, isKind, ofKind, type PlannedUnit, isModule, moduleLengthMm } from '../machine/units';
 
 type Box3 = Omit<Box, 'assumed'>;
 /** Modules of a board that cannot rise out of their sockets, and what lies over them. */
@@ -29,10 +29,7 @@ export function lyingOver(units: readonly PlannedUnit[], layout: Layout): readon
     const plan = layOut(box.part);
     if (plan.board.assumed) return [];
     const inBoard = ({ from, size }: BoardPlace): Box3 => onBoard(plan.board, from, size);
-    const modules: readonly PlannedUnit[] = [
-      ...ofKind(units, 'memory'),
-      ...ofKind(units, 'drive').filter(({ part }) => part.size === 'm2'),
-    ];
+    const modules: readonly PlannedUnit[] = [...ofKind(units, 'memory'), ...units.filter(isModule)];
     const rising = modules.flatMap((unit) => {
       const spot = at.get(unit.id)?.spot;
       const rise = spot?.host === board.id ? riseOf(board.part, spot.key, spot.n ?? 1, unit) : null;
@@ -54,12 +51,7 @@ const unique = <T>(list: readonly T[]): T[] => [...new Set(list)];
 /** The room over a module that it needs to come out: its own height, or the way of its free end. */
 function riseOf(board: PartOf<'board'>, key: string, n: number, unit: PlannedUnit): BoardPlace | null {
   const m2 = board.m2Sockets.findIndex((socket) => socket.key === key);
-  const place =
-    key === 'memory'
-      ? memoryPlace(board, n)
-      : m2 >= 0 && isKind(unit, 'drive')
-        ? m2Place(board, m2, unit.part.lengthMm)
-        : null;
+  const place = key === 'memory' ? memoryPlace(board, n) : m2 >= 0 ? m2Place(board, m2, moduleLengthMm(unit)) : null;
   if (!place || place.assumed) return null;
   const upMm = key === 'memory' ? place.size.wMm : place.size.uMm * M2_RISE;
   return {

@@ -26,7 +26,7 @@ import {
 } from './boardPlan';
 import { layOut, onBoard, supplyBox, type BoardFrame, type Box } from './chassisPlan';
 import { plugsEnd } from './plugRoom';
-import { isCard, isKind, ofKind, type PlannedUnit } from '../machine/units';
+import { isCard, isKind, ofKind, type PlannedUnit, moduleLengthMm } from '../machine/units';
 import { hasPlaces } from '../machine/units';
 
 /** One thing of the drawing, in millimetres: a shell, a place, or a unit in its place. */
@@ -334,12 +334,7 @@ function boardSolids(
   });
   board.m2Sockets.forEach((m2, i) => {
     const sitter = sitting.get(`${unit.id}/${m2.key}`);
-    solid(
-      m2.key,
-      'm2',
-      lay(m2Place(board, i, sitter && isKind(sitter, 'drive') ? sitter.part.lengthMm : Math.max(...m2.lengthsMm))),
-      m2.label,
-    );
+    solid(m2.key, 'm2', lay(m2Place(board, i, sitter ? moduleLengthMm(sitter) : Math.max(...m2.lengthsMm))), m2.label);
   });
   board.usbInside.forEach((usb, i) => {
     for (let n = 1; n <= usb.count; n++)
@@ -403,10 +398,12 @@ function riserSolids(
   ];
 }
 
+const moduleBody = (lengthMm: number): Size => ({ widthMm: lengthMm, heightMm: 4, depthMm: M2_WIDTH_MM });
+
 /** Outer size of a part lying on a table. */
 export function bodyOf(part: Part): Size {
   if (part.kind === 'drive') {
-    if (part.size === 'm2') return { widthMm: part.lengthMm, heightMm: 4, depthMm: M2_WIDTH_MM };
+    if (part.size === 'm2') return moduleBody(part.lengthMm);
     if (part.size === 'slot' || part.size === 'usb') return { widthMm: part.lengthMm, heightMm: 12, depthMm: 60 };
     return { ...DRIVE_BODY_MM[part.size], heightMm: part.heightMm };
   }
@@ -416,6 +413,7 @@ export function bodyOf(part: Part): Size {
   if (part.kind === 'fan') return { widthMm: part.sizeMm, heightMm: part.thickMm, depthMm: part.sizeMm };
   if (part.kind === 'memory')
     return { widthMm: part.form === 'dimm' ? 133 : 69.6, heightMm: 6, depthMm: part.heightMm };
+  if (isCard(part) && part.bus === 'm2') return moduleBody(part.lengthMm);
   if (isCard(part))
     return {
       widthMm: part.lengthMm,

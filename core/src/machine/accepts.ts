@@ -63,12 +63,11 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
         differ('memoryForm', spot.board.memoryForm, part.form) ?? differ('memoryType', spot.board.memoryType, part.type)
       );
     case 'm2':
+      if (isCard(part) && part.bus === 'm2') return moduleMismatch(part.lengthMm, part.lanes, 'pcie', spot.socket);
       if (part.kind !== 'drive' || part.size !== 'm2') return other(part, 'M.2 module');
-      return (
-        keyMismatch(part, spot.socket) ??
-        among('length', spot.socket.lengthsMm, part.lengthMm) ??
-        among('protocol', spot.socket.carries, part.interface === 'nvme' ? 'pcie' : part.interface)
-      );
+      return part.interface === 'nvme'
+        ? moduleMismatch(part.lengthMm, part.lanes, 'pcie', spot.socket)
+        : moduleMismatch(part.lengthMm, 0, part.interface, spot.socket);
     case 'slot':
       if (part.kind === 'riser')
         return spot.raised
@@ -107,12 +106,21 @@ const formMismatch = (part: PartOf<'supply'>, bay: SupplyBay): Mismatch | null =
 const widthMismatch = (lanes: number, slot: Extract<SpotGroup, { type: 'slot' }>['slot']): Mismatch | null =>
   lanes <= slot.lanes || slot.openEnd ? null : { code: 'width', want: `x${slot.lanes}`, have: `x${lanes}` };
 
-/** Modules of four lanes have the notch of key M, others fit B and M; key E is for radios (PCI-SIG M.2). */
-function keyMismatch(part: PartOf<'drive'>, socket: M2Socket): Mismatch | null {
-  const takes = { M: true, B: part.interface !== 'nvme' || part.lanes <= 2, E: false }[socket.notch ?? 'M'];
+/**
+ * Modules of four lanes have the notch of key M, others fit B and M; key E is for radios (PCI-SIG M.2). `lanes` are
+ * those of PCIe.
+ */
+function moduleMismatch(
+  lengthMm: number,
+  lanes: number,
+  protocol: M2Socket['carries'][number] | 'sas' | 'usb',
+  socket: M2Socket,
+): Mismatch | null {
+  const notch = socket.notch ?? 'M';
+  const takes = { M: true, B: lanes <= 2, E: false }[notch];
   return takes
-    ? null
-    : { code: 'key', want: socket.notch ?? 'M', have: part.interface === 'nvme' && part.lanes > 2 ? 'M' : 'B+M' };
+    ? (among('length', socket.lengthsMm, lengthMm) ?? among('protocol', socket.carries, protocol))
+    : { code: 'key', want: notch, have: lanes > 2 ? 'M' : 'B+M' };
 }
 
 function bayMismatch(part: Part, group: Extract<SpotGroup, { type: 'bay' }>['group']): Mismatch | null {

@@ -200,6 +200,11 @@ export type CardPart = PartOf<(typeof CARD_KINDS)[number]>;
 /** How deep a card reaches into the box with the plug at its far end. */
 export const cardReachMm = (part: CardPart): number => part.lengthMm + (part.plugEndMm ?? 0);
 export const isCard = (part: Part): part is CardPart => (CARD_KINDS as readonly PartKind[]).includes(part.kind);
+/** What goes into an M.2 socket: a drive, or a card made for one. */
+export const isModule = ({ part }: PlannedUnit): boolean =>
+  part.kind === 'drive' ? part.size === 'm2' : isCard(part) && part.bus === 'm2';
+/** How long a module is, or what lies in a socket for one. */
+export const moduleLengthMm = ({ part }: PlannedUnit): number => ('lengthMm' in part ? part.lengthMm : 80);
 
 /** Kinds that have places so far; cables, sticks of paste and the like lie in the small parts. */
 const PLACED: ReadonlySet<PartKind> = new Set<PartKind>([

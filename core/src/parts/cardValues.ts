@@ -7,8 +7,9 @@ const watts = z.number().min(0).max(1500);
 
 /** The shape every card shares; thickness is in slot pitches (PCI-SIG CEM). */
 const cardShape = {
-  bus: z.enum(['pcie', 'pci']),
-  lanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]),
+  /** `m2`: a module with ports for an M.2 socket, of one, two or four lanes. */
+  bus: z.enum(['pcie', 'pci', 'm2']),
+  lanes: z.union([z.literal(1), z.literal(2), z.literal(4), z.literal(8), z.literal(16)]),
   gen: z.int().min(1).max(6),
   height: z.enum(['full', 'low']),
   brackets: z.array(z.enum(['full', 'low'])),

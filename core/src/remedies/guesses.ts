@@ -149,7 +149,7 @@ export function addControllers(
   const free = units
     .filter((unit) => layout.at[unit.id])
     .flatMap((unit) => spotsOf(unit.id, unit.part))
-    .filter((spot) => spot.type === 'slot' && !taken.has(`${spot.host}/${spot.key}`));
+    .filter((spot) => (spot.type === 'slot' || spot.type === 'm2') && !taken.has(`${spot.host}/${spot.key}`));
   return adds(
     base,
     catalogue,

@@ -166,7 +166,7 @@ export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
     const { part } = unit;
     const spot = spotOf(situation, unit)!;
     const group = groupAt(byId, spot);
-    if (group?.type !== 'slot') return [];
+    if (group?.type !== 'slot' && group?.type !== 'm2') return [];
     if (part.bus === 'pci') {
       const asked = part.kind === 'controller' ? wishesOn(situation, unit.id) : 0;
       return asked > PCI_MBPS
@@ -225,7 +225,7 @@ export function cardUplink(situation: Situation): Found<'reaches.cardUplink'>[] 
   const [lanes, gens] = [lanesAt(situation.units, situation.layout), genAt(situation.units, situation.layout)];
   const found = ofKind(situation.units, 'controller').flatMap((unit) => {
     const spot = spotOf(situation, unit);
-    if (!spot || unit.part.bus !== 'pcie') return [];
+    if (!spot || unit.part.bus === 'pci') return [];
     const [have, gen] = [Math.min(unit.part.lanes, lanes(spot)), Math.min(unit.part.gen, gens(spot))];
     const link = linkMBps(have, gen);
     const [carries, asked] = [Math.min(link, unit.part.throughputMBps), wishesOn(situation, unit.id)];

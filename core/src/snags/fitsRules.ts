@@ -4,7 +4,7 @@ import { limitFor, type Limit } from '../geometry/clearance';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
 import { boardSlot, coveredBy } from '../machine/hosts';
-import { cardReachMm, isCard, ofKind, unitsById, type CardPart, type PlannedUnit } from '../machine/units';
+import { cardReachMm, isCard, ofKind, unitsById, type CardPart, type PlannedUnit, isModule } from '../machine/units';
 import {
   boardsOf,
   boxAround,
@@ -159,6 +159,26 @@ export function cardSlot(situation: Situation): Found<'fits.cardSlot'>[] {
   if (!board) return [];
   return situation.outcome.unplaced.flatMap((unit): Found<'fits.cardSlot'>[] => {
     if (!isCard(unit.part)) return [];
+    if (isModule(unit)) {
+      const sockets = spotsOf(board.id, board.part).filter((spot) => spot.type === 'm2');
+      const fitting = sockets.filter((spot) => !mismatch(unit.part, spot));
+      const reason =
+        sockets.length === 0
+          ? `${board.part.name} has no M.2 socket.`
+          : fitting.length === 0
+            ? 'No M.2 socket here takes it: it wants PCIe lanes, its length and its notch.'
+            : fitting.length === 1
+              ? 'The only M.2 socket that takes it is in use, or has no lanes.'
+              : `All ${fitting.length} M.2 sockets that take it are in use, or have no lanes.`;
+      return [
+        {
+          severity: 'blocker',
+          at: [{ unit: unit.id }],
+          facts: { card: unit.part.name, place: 'M.2 socket', reason },
+          because: [{ unit: board.id }],
+        },
+      ];
+    }
     const { slots } = board.part;
     const taken = slots.filter((slot) =>
       Object.values(situation.layout.at).some((seat) => seat.spot.host === board.id && seat.spot.key === slot.key),
@@ -178,7 +198,7 @@ export function cardSlot(situation: Situation): Found<'fits.cardSlot'>[] {
       {
         severity: 'blocker',
         at: [{ unit: unit.id }],
-        facts: { card: unit.part.name, reason },
+        facts: { card: unit.part.name, place: 'slot', reason },
         because: [{ unit: board.id }],
       },
     ];

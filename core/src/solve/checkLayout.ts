@@ -106,7 +106,9 @@ function alsoTaken(units: ReadonlyMap<string, PlannedUnit>, unit: PlannedUnit, s
     return Array.from({ length: unit.part.span - 1 }, (_, i) => printSpot({ ...spot, n: (spot.n ?? 1) + i + 1 }));
   const board = units.get(spot.host)?.part;
   if (!isCard(unit.part) || board?.kind !== 'board') return [];
-  const own = board.slots.find((slot) => slot.key === spot.key)!;
+  const own = board.slots.find((slot) => slot.key === spot.key);
+  // A card in an M.2 socket lies over no slot.
+  if (!own) return [];
   const thick = Math.ceil(unit.part.thickSlots);
   return board.slots
     .filter((slot) => slot.position > own.position && slot.position < own.position + thick)

@@ -9,7 +9,7 @@ import { mismatch } from '../machine/accepts';
 import { portsIn } from '../links/ports';
 import { goesWhole } from './solve';
 import { spotsOf, type SpotGroup } from '../machine/spots';
-import { isCard, isKind, ofKind, type PlannedUnit } from '../machine/units';
+import { isCard, isKind, ofKind, type PlannedUnit, isModule } from '../machine/units';
 
 /**
  * One of the facts that together cannot be. `wants` is a class of units that want their places and
@@ -130,7 +130,7 @@ const anySlots = (cards: readonly PlannedUnit[]): Slot[] =>
     key: `any${i}`,
     label: 'Any slot',
     position: -20 * (i + 1),
-    bus: isCard(unit.part) ? unit.part.bus : 'pcie',
+    bus: isCard(unit.part) && unit.part.bus === 'pci' ? 'pci' : 'pcie',
     lanes: 16,
     wiredLanes: 16,
     gen: 6,
@@ -230,17 +230,17 @@ export function factsOf(units: readonly PlannedUnit[], hint: Layout): Fact[] {
 }
 
 const whatOf = (unit: PlannedUnit): 'drives' | 'modules' | 'cards' | 'adapters' | null =>
-  isKind(unit, 'drive')
-    ? unit.part.size === 'usb'
-      ? null
-      : unit.part.size === 'm2'
-        ? 'modules'
+  isModule(unit)
+    ? 'modules'
+    : isKind(unit, 'drive')
+      ? unit.part.size === 'usb'
+        ? null
         : 'drives'
-    : isCard(unit.part) || isKind(unit, 'riser')
-      ? 'cards'
-      : isKind(unit, 'adapter')
-        ? 'adapters'
-        : null;
+      : isCard(unit.part) || isKind(unit, 'riser')
+        ? 'cards'
+        : isKind(unit, 'adapter')
+          ? 'adapters'
+          : null;
 
 /** How many places or lanes there are for the units of a conflict. */
 function counted(

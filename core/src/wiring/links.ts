@@ -99,7 +99,7 @@ export function linkOf(
   }
   const spot = seatSpot(layout, unit);
   const group = spot && groupAt(byId, spot);
-  if (group?.type !== 'slot' || !isCard(unit.part) || isKind(unit, 'expander')) return null;
+  if ((group?.type !== 'slot' && group?.type !== 'm2') || !isCard(unit.part) || isKind(unit, 'expander')) return null;
   const have = unit.part.bus === 'pci' ? 1 : Math.min(unit.part.lanes, links.lanes(spot!));
   const gen = Math.min(unit.part.gen, links.gen(spot!));
   const pci = unit.part.bus === 'pci';
@@ -109,7 +109,7 @@ export function linkOf(
     lanes: have,
     gen,
     mbPerS: pci ? PCI_MBPS : linkMBps(have, gen),
-    owner: group.slot.owner,
+    owner: group.type === 'slot' ? group.slot.owner : group.socket.owner,
     wiredLanes: links.lanes(spot!),
     uplink: false,
   };

@@ -1,6 +1,6 @@
 import type { STATES } from '../../build/states';
 import type { Part, PartOf } from '../../parts/resolve';
-import { CARD_KINDS } from '../../machine/units';
+import { CARD_KINDS, isCard } from '../../machine/units';
 import { classesOf, type FigureContext, type PartClass } from '../context';
 import { kept } from '../kept';
 import { speedShare } from '../operating';
@@ -133,6 +133,8 @@ function unitWatts(context: FigureContext, part: Part, state: PowerState, ledger
 
 /** How a part's W split over 12 V and 5 V; the rest is 3.3 V. */
 function railShares(part: Part): { share12: number; share5: number } {
+  // A socket for modules has 3.3 V and nothing else (PCI-SIG M.2).
+  if (isCard(part) && part.bus === 'm2') return { share12: 0, share5: 0 };
   switch (part.kind) {
     case 'drive': {
       // An M.2 module lives on 3.3 V, one in a U.2 bay on 12 V (PCI-SIG M.2, SFF-8639).

@@ -10,7 +10,7 @@ export type FitsFacts = {
   'fits.supplyLength': { supply: string } & Culprit;
   'fits.coolerHeight': { cooler: string } & Culprit;
   'fits.cardLength': { card: string } & Culprit;
-  'fits.cardSlot': { card: string; reason: string };
+  'fits.cardSlot': { card: string; place: 'slot' | 'M.2 socket'; reason: string };
   'fits.driveInBay': { drive?: never; count: number; names: string; reason: string } | { drive: string };
   'fits.cardCovers': { card: string; slots: number; covered: string };
   'fits.fanMount': { count: number; fan: string; reason: string };
@@ -73,8 +73,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   },
   'fits.cardSlot': {
     title: 'Slot for every card',
-    what: (f) => `${f.card}: no slot is left that takes it. ${f.reason}`,
-    why: 'Without a slot the card does nothing.',
+    what: (f) => `${f.card}: no ${f.place} is left that takes it. ${f.reason}`,
+    why: 'Without a place the card does nothing.',
   },
   'fits.driveInBay': {
     title: 'Drive in bay',

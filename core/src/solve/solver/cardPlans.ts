@@ -6,7 +6,7 @@ import { protocolOf, wallBefore } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { spotsOf, type SpotGroup } from '../../machine/spots';
 import { lanesLeft, type Uses } from '../../links/laneSharing';
-import { cardReachMm, isCard, isKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { cardReachMm, isCard, isKind, isModule, unitsById, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import { outOf } from './roles';
 import {
@@ -57,7 +57,8 @@ type Place = {
   readonly host: PlannedUnit;
 };
 /**
- * Units that are dealt alike: cards of one sheet, modules of one sheet and role. Hosts of further places stand alone.
+ * Units that are dealt alike: cards of one sheet, modules of one sheet and role. Hosts of further places stand alone. A
+ * card goes into a slot, else into a socket.
  */
 type Kind = { readonly units: readonly PlannedUnit[]; readonly out: number; readonly card: boolean };
 
@@ -126,8 +127,7 @@ class CardSearch {
     this.boards = here.filter((unit): unit is Board => isKind(unit, 'board'));
     const byName = new Map<string, PlannedUnit[]>();
     for (const unit of units) {
-      const module = isKind(unit, 'drive') && unit.part.size === 'm2';
-      if (unit.builtIn || !(isCard(unit.part) || isKind(unit, 'riser') || module)) continue;
+      if (unit.builtIn || !(isCard(unit.part) || isKind(unit, 'riser') || isModule(unit))) continue;
       const alone =
         isKind(unit, 'carrier') ||
         isKind(unit, 'riser') ||
@@ -144,7 +144,7 @@ class CardSearch {
       this.kinds.push({
         units: like,
         out: isKind(first, 'drive') ? outOf(first) : isKind(first, 'riser') ? REST_OUT : CARD_OUT,
-        card: !isKind(first, 'drive'),
+        card: !isModule(first),
       });
       this.left.push(like.length);
       for (const unit of like) {
@@ -307,6 +307,7 @@ class CardSearch {
   private lies(card: PlannedUnit, place: Place, over: Place): boolean {
     return (
       isCard(card.part) &&
+      place.group.type === 'slot' &&
       place.host === over.host &&
       place.host === place.board &&
       over.group.type === 'slot' &&
@@ -337,7 +338,7 @@ class CardSearch {
   }
 
   private misfits({ part }: PlannedUnit, place: Place): boolean {
-    if (!isCard(part) || !place.board) return false;
+    if (!isCard(part) || !place.board || place.group.type !== 'slot') return false;
     const box = boxAmong(place.board.id, this.byId, (unit) => unit.builtIn?.spot ?? this.seated.get(unit.id)?.spot);
     if (!box || !isKind(box, 'chassis')) return false;
     const limit = limitFor(box.part, 'card', { slot: place.position, occupied: new Set() });
@@ -438,14 +439,7 @@ class CardSearch {
       return lost * MB_LOST + (unit.role === 'boot' && !isKind(host, 'board') ? BOOT_OFF_BOARD : 0);
     }
     // A carrier loses what its modules do, an expander takes only power from its slot, conventional PCI has one speed.
-    if (
-      !isCard(part) ||
-      part.kind === 'carrier' ||
-      part.kind === 'expander' ||
-      part.bus !== 'pcie' ||
-      group.type !== 'slot'
-    )
-      return 0;
+    if (!isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus === 'pci') return 0;
     return (
       MB_LOST * Math.max(0, cardWishMBps(part) - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!)
     );

@@ -179,6 +179,7 @@ function cards(next: Draw, features: Set<Feature>): string[] {
     features.add('expander');
   }
   if (chance(next, 10)) list.push('hoist-1u');
+  if (chance(next, 25)) list.push(one(next, ['stilt-m5', 'stilt-m6']));
   return list;
 }
 

@@ -111,7 +111,8 @@ export function encodeSeats(
 function under(unit: PlannedUnit, ref: SpotRef, byId: ReadonlyMap<string, PlannedUnit>): string[] {
   const board = byId.get(ref.host)!.part;
   if (!isCard(unit.part) || board.kind !== 'board') return [];
-  const from = board.slots.find((slot) => slot.key === ref.key)!.position;
+  const from = board.slots.find((slot) => slot.key === ref.key)?.position;
+  if (from === undefined) return [];
   const to = from + Math.ceil(unit.part.thickSlots);
   return board.slots
     .filter(({ position }) => position > from && position < to)
@@ -237,14 +238,7 @@ function linkLoss({ unit: { part }, group }: Option, lanes: number, gen: number)
     return part.interface === 'nvme' && group.type === 'm2'
       ? Math.max(0, Math.round(dealtMBps(part) - lanes * PCIE_LANE_MBPS[Math.min(part.pcieGen ?? 3, gen)]!))
       : 0;
-  if (
-    !isCard(part) ||
-    part.kind === 'carrier' ||
-    part.kind === 'expander' ||
-    part.bus !== 'pcie' ||
-    group.type !== 'slot'
-  )
-    return 0;
+  if (!isCard(part) || part.kind === 'carrier' || part.kind === 'expander' || part.bus === 'pci') return 0;
   return Math.max(0, cardWishMBps(part) - Math.min(part.lanes, lanes) * PCIE_LANE_MBPS[Math.min(part.gen, gen)]!);
 }
 
