@@ -26,8 +26,7 @@ import {
 } from './boardPlan';
 import { layOut, onBoard, supplyBox, type BoardFrame, type Box } from './chassisPlan';
 import { plugsEnd } from './plugRoom';
-import { isCard, isKind, ofKind, type PlannedUnit, moduleLengthMm } from '../machine/units';
-import { hasPlaces } from '../machine/units';
+import { hasPlaces, isCard, isKind, moduleLengthMm, ofKind, type PlannedUnit } from '../machine/units';
 
 /** One thing of the drawing, in millimetres: a shell, a place, or a unit in its place. */
 export type Solid = {
@@ -149,6 +148,21 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
     if (board && isKind(board, 'board')) solids.push(...boardSolids(board, spot, plan.board, sitting));
     else solids.push({ id: printSpot(spot), what: 'tray', spot, unit: null, box: tray, label: 'Board tray' });
   }
+  for (const group of spotsOf(host.id, chassis))
+    if (group.type === 'aside')
+      for (const [i, spot] of refsOf(group).entries()) {
+        const unit = sitting.get(printSpot(spot));
+        if (unit)
+          solids.push({
+            id: printSpot(spot),
+            what: 'card',
+            spot,
+            unit,
+            box: asideBox(chassis, unit, i),
+            label: group.label,
+            n: i + 1,
+          });
+      }
   const brackets = bracketsOf(sitting.get(`${host.id}/tray`), sitting);
   for (const [i, opening] of chassis.openings.entries())
     for (let n = 1; n <= opening.count; n++) {
@@ -166,6 +180,21 @@ function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> },
       });
     }
   return solids;
+}
+
+const ASIDE_GAP_MM = 6;
+/** A card fixed to the left wall, on its long edge behind the bays; where exactly is for the builder to choose. */
+function asideBox(chassis: PartOf<'chassis'>, { part }: PlannedUnit, i: number): Box {
+  const { widthMm: lengthMm, heightMm: thickMm, depthMm: heightMm } = bodyOf(part);
+  return {
+    xMm: ASIDE_GAP_MM + i * (thickMm + ASIDE_GAP_MM),
+    yMm: ASIDE_GAP_MM,
+    zMm: Math.max(0, chassis.depthMm - lengthMm - ASIDE_GAP_MM),
+    widthMm: thickMm,
+    heightMm: Math.min(heightMm, chassis.heightMm - 2 * ASIDE_GAP_MM),
+    depthMm: Math.min(lengthMm, chassis.depthMm),
+    assumed: true,
+  };
 }
 
 /** The card whose bracket stands in each opening, by the position of its slot; a thick card stands in several. */

@@ -76,6 +76,8 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
               (part.edgeLanes === undefined ? null : widthMismatch(part.edgeLanes, spot.slot)));
       if (!isCard(part)) return other(part, 'card');
       return differ('bus', spot.slot.bus, part.bus) ?? widthMismatch(part.lanes, spot.slot);
+    case 'aside':
+      return part.kind === 'expander' && part.poweredBy !== 'slot' ? null : other(part, 'expander with a plug');
     case 'usb':
       return part.kind === 'drive' && part.size === 'usb' ? null : other(part, 'USB stick');
     case 'connector':

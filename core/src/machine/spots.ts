@@ -22,6 +22,8 @@ type Shape =
       /** On a riser, where no other riser goes. */ readonly raised: boolean;
     }
   | { readonly type: 'usb' }
+  /** Where a card is fixed that needs no slot: an expander fed by a plug. */
+  | { readonly type: 'aside' }
   | { readonly type: 'connector'; readonly connector: Connector };
 
 /** A place on a host, repeated `count` times under one key. */
@@ -44,6 +46,9 @@ export function spotsOf(host: string, part: Part): readonly SpotGroup[] {
   return spots;
 }
 
+/** Expanders that stand free in a chassis. */
+export const ASIDE = 'aside';
+
 type Loose = Shape & { readonly key: string; readonly label: string; readonly count: number };
 
 function shapesOf(part: Part): Loose[] {
@@ -62,6 +67,9 @@ function shapesOf(part: Part): Loose[] {
       ...part.openings.map(
         (opening) => ({ type: 'opening', key: opening.key, label: opening.label, count: opening.count }) as const,
       ),
+      ...(part.bayGroups.length > 0
+        ? [{ type: 'aside', key: ASIDE, label: 'Fixed to the wall, without a slot', count: 2 } as const]
+        : []),
     ];
   if (part.kind === 'adapter') return baysOf(part.bayGroups);
   if (part.kind === 'board')

@@ -1,7 +1,8 @@
-import type { Layout } from '../build/layout';
+import type { Layout, SpotRef } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import { groupAt } from '../machine/spotAt';
+import { ASIDE } from '../machine/spots';
 import { isCard, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
@@ -47,7 +48,7 @@ export function plugInputs(
   const ofCards = units
     .filter((unit) => isCard(unit.part) && within(unit))
     .flatMap((by) =>
-      cardPlugs(by.part).map(({ plug, count }): PlugInput => ({
+      cardPlugs(by, seatSpot(layout, by)).map(({ plug, count }): PlugInput => ({
         plug,
         count,
         by,
@@ -67,11 +68,19 @@ const cpuPlugs = (processors: readonly (PlannedUnit & { readonly part: PartOf<'p
     processors.reduce((sum, { part }) => sum + (part.peakW > ONE_PLUG_W ? 2 : 1), 0),
   );
 
-/** Plugs of a card itself; an expander that takes nothing from a slot has one, of 4 pins where its sheet names none. */
-function cardPlugs(part: PlannedUnit['part']): readonly { readonly plug: PlugKind; readonly count: number }[] {
+/**
+ * Plugs of a card itself; an expander that takes nothing from a slot, or stands in none, has one, of 4 pins where its
+ * sheet names none.
+ */
+function cardPlugs(
+  { part }: PlannedUnit,
+  spot: SpotRef | undefined,
+): readonly { readonly plug: PlugKind; readonly count: number }[] {
   const own = 'powerInputs' in part ? part.powerInputs : undefined;
   if (own?.length) return own;
-  return part.kind === 'expander' && part.poweredBy === 'plug' ? [{ plug: 'peripheral', count: 1 }] : [];
+  const isFed =
+    part.kind === 'expander' && (part.poweredBy === 'plug' || (part.poweredBy === 'either' && spot?.key === ASIDE));
+  return isFed ? [{ plug: 'peripheral', count: 1 }] : [];
 }
 
 /** A backplane is fed once for all of its bays; a bare drive takes a plug of its own. */

@@ -4,7 +4,7 @@ import { boxAmong } from '../../machine/hosts';
 import { mismatch } from '../../machine/accepts';
 import { protocolOf, wallBefore } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
-import { spotsOf, type SpotGroup } from '../../machine/spots';
+import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
 import { lanesLeft, type Uses } from '../../links/laneSharing';
 import { cardReachMm, isCard, isKind, isModule, unitsById, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
@@ -46,11 +46,12 @@ const MOST_HURRIED = 50;
 type Board = PlannedUnit & { readonly part: PartOf<'board'> };
 type SlotGroup = Extract<SpotGroup, { type: 'slot' }>;
 type M2Group = Extract<SpotGroup, { type: 'm2' }>;
+type AsideGroup = Extract<SpotGroup, { type: 'aside' }>;
 /** A slot or socket with the board whose lanes it uses; `position` is where a card stands at the rear wall. */
 type Place = {
   readonly ref: SpotRef;
   readonly name: string;
-  readonly group: SlotGroup | M2Group;
+  readonly group: SlotGroup | M2Group | AsideGroup;
   readonly board: Board | null;
   readonly boardKey: string;
   readonly position: number;
@@ -66,7 +67,9 @@ type Want = { readonly kind: number; readonly how: Seat['how'] };
 
 const genOf = (group: Place['group']): number =>
   group.type === 'slot' ? group.slot.gen : group.type === 'm2' ? group.socket.gen : 0;
-const widthOf = ({ group }: Place): number => (group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes);
+/** Lanes of a place. What is fixed aside asks for none. */
+const widthOf = ({ group }: Place): number =>
+  group.type === 'slot' ? group.slot.wiredLanes : group.type === 'm2' ? group.socket.lanes : 1;
 
 /**
  * Every distinct way of seating cards and modules that leaves other ports, each at its cheapest; null when the search
@@ -156,8 +159,9 @@ class CardSearch {
       .flatMap((unit) => this.placesOf(unit, null))
       .filter((place) => place.group.type === 'slot')
       .sort((a, b) => (a.board === b.board ? a.position - b.position : 0));
-    const sockets = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type === 'm2');
-    this.starts = [...slots, ...sockets];
+    const others = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type !== 'slot');
+    const free = this.kinds.some(({ units: [first] }) => isKind(first!, 'expander'));
+    this.starts = [...slots, ...others.filter(({ group }) => free || group.type !== 'aside')];
     const there = new Set(this.starts.map((place) => place.name));
     this.elsewhere = [...this.wanted].filter(([name]) => !there.has(name));
   }
@@ -181,20 +185,17 @@ class CardSearch {
 
   private placesOf(unit: PlannedUnit, under: Place | null): Place[] {
     return spotsOf(unit.id, unit.part).flatMap((group): Place[] => {
-      if (group.type !== 'slot' && group.type !== 'm2') return [];
-      const ref = { host: unit.id, key: group.key };
+      if (group.type !== 'slot' && group.type !== 'm2' && group.type !== 'aside') return [];
       const board = isKind(unit, 'board') ? unit : (under?.board ?? null);
-      return [
-        {
-          ref,
-          name: printSpot(ref),
-          group,
-          board,
-          boardKey: under?.boardKey ?? group.key,
-          position: under ? under.position : group.type === 'slot' ? group.slot.position : 0,
-          host: unit,
-        },
-      ];
+      return refsOf(group).map((ref) => ({
+        ref,
+        name: printSpot(ref),
+        group,
+        board,
+        boardKey: under?.boardKey ?? group.key,
+        position: under ? under.position : group.type === 'slot' ? group.slot.position : 0,
+        host: unit,
+      }));
     });
   }
 
@@ -281,8 +282,8 @@ class CardSearch {
       }
     }
     for (let at = i; at < this.places.length; at++) {
-      if (this.places[at]!.group.type === 'slot') slots++;
-      else sockets++;
+      if (this.places[at]!.group.type === 'm2') sockets++;
+      else slots++;
     }
     const short = (count: number, room: number) => (hosts > 0 ? 0 : Math.max(0, count - room));
     return { a: score.a + short(cards, slots) * REST_OUT + short(modules, sockets) * REST_OUT, b: score.b, c: score.c };
@@ -464,6 +465,7 @@ class CardSearch {
   private widthAt(place: Place, lanesOf: (place: Place, full: number) => number): number {
     const { group, host } = place;
     const own = widthOf(place);
+    if (group.type === 'aside') return own;
     if (isKind(host, 'board')) return lanesOf(place, own);
     const under = this.under(place);
     if (!under || under.group.type !== 'slot') return 0;

@@ -67,8 +67,7 @@ export function encodeSeats(
           host === unit
             ? []
             : spotsOf(host.id, host.part).filter(
-                (group) =>
-                  (group.type === 'bay' || group.type === 'slot' || group.type === 'm2') && !mismatch(unit.part, group),
+                (group) => ['bay', 'slot', 'm2', 'aside'].includes(group.type) && !mismatch(unit.part, group),
               ),
         )
         .flatMap((group) => {
@@ -208,7 +207,7 @@ function encodeLanes(
     });
   };
   for (const option of all) {
-    if (option.group.type === 'bay') continue;
+    if (option.group.type === 'bay' || option.group.type === 'aside') continue;
     const cost = program.amount();
     levels.add('mbLost', [cost, 1]);
     for (const { when, lanes, gen } of width(unitsById(units).get(option.ref.host)!, option.group)) {

@@ -185,7 +185,7 @@ function placeWords(unit: PlannedUnit, how: keyof typeof HOW_WORDS | undefined, 
 function Places({ unit, units }: { readonly unit: PlannedUnit; readonly units: readonly PlannedUnit[] }) {
   const ui = useBench();
   const layout = useAppSelector((state) => state.bench.build!.layout);
-  const groups = spotsOf(unit.id, unit.part).filter((group) => group.type !== 'opening');
+  const groups = spotsOf(unit.id, unit.part).filter((group) => group.type !== 'opening' && group.type !== 'aside');
   if (groups.length === 0 || (!layout.at[unit.id] && !unit.builtIn)) return null;
   const sitting = sittersBySpot(units, layout);
   const cables = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device]).map(printSpot));
