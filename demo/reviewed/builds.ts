@@ -562,4 +562,57 @@ export const REVIEWED: readonly Reviewed[] = [
     verdict: 'To change a disk this machine is switched off.',
     cautions: ['within.mustHave'],
   },
+  {
+    id: 'ports-on-a-module',
+    what: 'Eight disks in a cube whose only slot has a 10 Gb/s card: four on the board, four on an M.2 module with ports',
+    made: () => boot(cube()).add('skein-10').add('stilt-m5').add('barge-8', 8),
+    verdict: 'Sound, and usual in small boards: two lanes of generation 3 carry five disks.',
+  },
+  {
+    id: 'module-too-many',
+    what: 'The same with a second module with ports, and the system on NVMe: three modules for two sockets',
+    made: () => boot(cube()).add('stilt-m5', 2).add('barge-8', 8),
+    verdict: 'One module finds no socket. Taking the second one out costs nothing that is used.',
+    blockers: ['fits.cardSlot'],
+    first: { 'fits.cardSlot': /^Take out Stilt M5/ },
+  },
+  {
+    id: 'expander-without-a-slot',
+    what: 'Twelve disks in a rack machine on a small board with one slot: the HBA in it, an expander fixed to the wall',
+    made: () =>
+      boot(
+        fixture()
+          .add('gable-24')
+          .add('wren-c8')
+          .add('drover-4')
+          .add('fell-47')
+          .add('clew-16e', 2)
+          .add('brazier-800')
+          .add('tern-8i')
+          .add('weir-24'),
+      ).add('barge-12', 12),
+    verdict: 'Sound: an expander takes no lanes, only power, and has a plug of its own for that.',
+  },
+  {
+    id: 'too-little-for-the-wish',
+    what: 'Four disks of 8 TB, one of which may fail, for 30 TB of data',
+    made: () =>
+      boot(cube())
+        .add('tern-8i')
+        .add('barge-8', 4)
+        .set({ brief: { usableTb: 30, failuresSurvived: 1 } }),
+    verdict: 'Whatever the layout, at most 24 TB can be used. One more disk has a bay and a port.',
+    cautions: ['within.usable'],
+    first: { 'within.usable': /^Add Barge 8 TB$/ },
+  },
+  {
+    id: 'plenty-for-the-wish',
+    what: 'The same disks for 24 TB',
+    made: () =>
+      boot(cube())
+        .add('tern-8i')
+        .add('barge-8', 4)
+        .set({ brief: { usableTb: 24, failuresSurvived: 1 } }),
+    verdict: 'Exactly so much can be used at most; how much less a layout leaves is not computed, and is not claimed.',
+  },
 ];

@@ -40,7 +40,8 @@ test('most drawn machines have a cable that can be put or held', () => {
 
 test.each(SEEDS)('drawn machine %i: a cable held where it lies changes nothing', (seed) => {
   const made = withFirm(seed, 'held');
-  if (!made) return;
+  // A drive that sleeps for a place it cannot have has no other it would keep.
+  if (!made || made.problem.units.some(({ id }) => made.hint.dormant[id])) return;
   const { layout } = solve(made.problem, made.hint);
   expect(layout.at).toEqual(made.hint.at);
   expect(layout.wires).toEqual(made.hint.wires);
