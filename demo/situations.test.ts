@@ -34,7 +34,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /caution mates\.powerDisable: 2 drives obey the power-disable pin, and nothing here cuts it/,
     /note fits\.fixedBays: 6 drives sit in bays that are not hot swap/,
     /fits\.rackBody: Byre 15 Wide is 446 mm wide; with slide rails there is room for 440 mm/,
-    /complete\.smallParts: Also needed: slide rails/,
+    /complete\.smallParts: Also needed: coin cell, I\/O shield, slide rails/,
   ],
   'sound-desk': [
     /blocker fits\.cardLength: Beacon 300 is 32 mm too long: 312 mm, room for 280 mm to the fan wall/,

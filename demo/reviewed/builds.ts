@@ -603,7 +603,7 @@ export const REVIEWED: readonly Reviewed[] = [
         .set({ brief: { usableTb: 30, failuresSurvived: 1 } }),
     verdict: 'Whatever the layout, at most 24 TB can be used. One more disk has a bay and a port.',
     cautions: ['within.usable'],
-    first: { 'within.usable': /^Add Barge 8 TB$/ },
+    first: { 'within.usable': /^Take Barge 10 TB instead of Barge 8 TB$/ },
   },
   {
     id: 'plenty-for-the-wish',

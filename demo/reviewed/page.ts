@@ -42,6 +42,10 @@ const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
     'Said that all six places for modules were taken, of which three have no lanes. The sentence counts those that have.',
   ],
   [
+    'too-little-for-the-wish',
+    'Before one disk more stood larger ones in place of all four: they cost less together and leave the bay free. Right while nothing is bought; of disks that are owned one more comes first.',
+  ],
+  [
     'u2-without-a-port',
     'A drive no port here speaks to, rather than a port too few: the better sentence. The verdict follows it.',
   ],

@@ -34,6 +34,7 @@ export function addItemEdit(
       stage: build.stage,
       deal: more.deal ?? 'buy',
       ...(price ? { price } : {}),
+      ...(catalogue.sheets[sheet]?.soldUsed && more.deal !== 'owned' ? { condition: 'good' as const } : {}),
     },
     ...closureOf(catalogue, sheet),
     ...(puts ? { puts } : {}),

@@ -89,6 +89,7 @@ const sheetOf = <K extends PartKind>(kind: K) =>
     id: sheetIdSchema,
     kind: z.literal(kind),
     maker: z.string().max(LIMITS.nameCharacters).optional(),
+    /** It is only to be had used. */ soldUsed: z.boolean().optional(),
     archetype: archetypeIdSchema,
     ...identity,
     ...(VALUES[kind].partial().shape as ReturnType<(typeof VALUES)[K]['partial']>['shape']),
@@ -115,6 +116,7 @@ export type Sheet<K extends PartKind = PartKind> = K extends PartKind
       readonly id: z.infer<typeof sheetIdSchema>;
       readonly kind: K;
       readonly maker?: string;
+      readonly soldUsed?: boolean;
       readonly archetype: z.infer<typeof archetypeIdSchema>;
     } & Readonly<Partial<Values<K>>>
   : never;

@@ -65,6 +65,44 @@ test.each(troubled)('%s has a remedy that, when done, really cures it and blocks
   }
 });
 
+test('of what costs about the same the new part comes first, a used one where it costs clearly less', () => {
+  const short = (usedMinor: number) => {
+    const price = { minor: usedMinor, currency: 'EUR' };
+    const from = tweak(
+      'stilt-4',
+      { soldUsed: true, price },
+      tweak('stilt-2', { price: { minor: 3000, currency: 'EUR' } }),
+    );
+    const made = cube(from).add('barge-8', 5);
+    const { build } = made;
+    const assessment = made.assess();
+    const snag = assessment.snags.find(({ code }) => code === 'reaches.portsShort')!;
+    return allRemedies({ build, assessment }, snag, from, createAssessor(), AS_OF).map(({ title }) => title);
+  };
+  expect(short(2900).slice(0, 2)).not.toContain('Add Stilt 4');
+  expect(short(800)[0]).toBe('Add Stilt 4');
+});
+
+test('disks that are owned are not laid aside for larger ones while one more has room', () => {
+  const wish = (deal: 'buy' | 'owned') =>
+    remedies(
+      cube()
+        .add('tern-8i')
+        .add('barge-8', 4, { deal })
+        .set({ brief: { usableTb: 30, failuresSurvived: 1 } }),
+      'within.usable',
+    )[0]!.title;
+  expect(wish('buy')).toBe('Take Barge 10 TB instead of Barge 8 TB');
+  expect(wish('owned')).toBe('Add Barge 8 TB');
+});
+
+test('where ECC is a must and the board has none, a board that has it is offered', () => {
+  const made = fixture().add('steading-t9').add('plover-a8').add('drover-4').add('clew-16e', 2);
+  expect(remedies(made.set({ brief: { mustHave: ['ecc'] } }), 'within.mustHave')[0]?.title).toMatch(
+    /^Take .* instead of Plover A8$/,
+  );
+});
+
 test('what gives a part up stands behind what keeps everything', () => {
   const titles = remedies(troubled[0]![1], 'reaches.portsShort').map((one) => one.title);
   expect(titles[0]).toBe('Take Stickle 250 GB NVMe instead of Reed 250 GB M.2 SATA');

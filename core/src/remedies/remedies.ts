@@ -43,11 +43,29 @@ export function* remediesFor(
         harms(a) - harms(b) ||
         lossRank(base, a) - lossRank(base, b) ||
         a.blockersAfter - b.blockersAfter ||
+        costRank(a) - costRank(b) ||
         (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
         (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
         a.edits.length - b.edits.length,
     )
     .slice(0, MOST_REMEDIES);
+}
+
+/** A used part wins over a new one only where it costs less by this share, and by more than small change. */
+const USED_SHARE = 0.25;
+const USED_LEAST = 15;
+
+/** What a remedy costs as a builder weighs it: what is bought used counts with what its risk is worth. */
+function costRank({ delta, edits }: Remedy): number {
+  const cost = delta['cost.now'] ?? 0;
+  const isUsed = edits.some(
+    (edit) =>
+      (edit.type === 'item.add' || edit.type === 'item.replace') &&
+      edit.sheets.some(
+        ({ id, soldUsed }) => soldUsed && id === (edit.type === 'item.add' ? edit.item.sheet : edit.sheet),
+      ),
+  );
+  return isUsed && cost > 0 ? cost * (1 + USED_SHARE) + USED_LEAST : cost;
 }
 
 /** What starves, burns or cooks something comes last, whatever it cures. */
@@ -76,6 +94,8 @@ function lossRank({ build }: Base, { edits, title }: Remedy): number {
       case 'change.add':
         return edit.change.kind === 'option' || edit.change.effects.some((effect) => effect.do === 'remove') ? 3 : 2;
       case 'item.replace':
+        // What is owned would lie idle.
+        return build.items.find(({ id }) => id === edit.item)?.deal === 'owned' ? 3 : 2;
       case 'units.add':
         return 2;
       case 'item.add':

@@ -92,7 +92,7 @@ const smallerChassis: Propose = (base, _snag, catalogue) => {
  */
 const twins: Propose<'within.mustHave'> = (base, snag, catalogue) =>
   about(base, snag)
-    .slice(0, 1)
+    .filter((unit, i, all) => all.findIndex(({ part }) => part.kind === unit.part.kind) === i)
     .flatMap((unit) => {
       const { part } = unit;
       if (snag.facts.must === 'remoteManagement' && part.kind === 'board') {
@@ -123,6 +123,20 @@ const twins: Propose<'within.mustHave'> = (base, snag, catalogue) =>
         ];
       }
       if (snag.facts.must !== 'ecc') return [];
+      if (part.kind === 'board')
+        return swaps(
+          base,
+          catalogue,
+          unit,
+          'board',
+          (other) =>
+            other.memoryEcc &&
+            other.socket === part.socket &&
+            other.memoryType === part.memoryType &&
+            other.memoryForm === part.memoryForm &&
+            other.memorySlots >= ofKind(base.assessment.units, 'memory').length &&
+            mountable(base, other),
+        );
       if (part.kind !== 'memory') return [];
       return swaps(
         base,
