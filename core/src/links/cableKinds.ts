@@ -14,6 +14,8 @@ export type CableKind = {
 };
 
 const MINI_SAS = ['sff-8087', 'sff-8643', 'sff-8654-4i'] as const;
+/** It never carried PCIe: its pins and shielding are of 6 Gb/s SAS. */
+const NO_PCIE = 'sff-8087';
 const OUTSIDE = ['sff-8088', 'sff-8644'] as const;
 const PLAIN: Readonly<Partial<Record<ConnectorKind, string>>> = {
   sata: 'SATA',
@@ -59,9 +61,22 @@ export const CABLE_KINDS: readonly CableKind[] = [
   ...MINI_SAS.flatMap((host) => [
     cable('forward', host, 'sata', 4, ['sata'], 1400),
     cable('forward', host, 'sff-8482', 4, ['sas', 'sata'], 1900),
-    cable('straight', host, 'sff-8639', 1, ['pcie'], 3200),
-    ...MINI_SAS.map((device) => cable('straight', host, device, 1, ['sas', 'sata', 'pcie'], 1600)),
+    ...(host === NO_PCIE ? [] : [cable('straight', host, 'sff-8639', 1, ['pcie'], 3200)]),
+    ...MINI_SAS.map((device) =>
+      cable(
+        'straight',
+        host,
+        device,
+        1,
+        host === NO_PCIE || device === NO_PCIE ? ['sas', 'sata'] : ['sas', 'sata', 'pcie'],
+        1600,
+      ),
+    ),
   ]),
+  cable('forward', 'sff-8654-8i', 'sata', 8, ['sata'], 2600),
+  cable('forward', 'sff-8654-8i', 'sff-8482', 8, ['sas', 'sata'], 3600),
+  cable('forward', 'sff-8611-4i', 'sata', 4, ['sata'], 2000),
+  cable('straight', 'sff-8611-4i', 'sff-8611-4i', 1, ['sata', 'pcie'], 2600),
   ...MINI_SAS.map((device) => cable('reverse', 'sata', device, 4, ['sata'], 1300)),
   ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => cable('straight', host, device, 1, ['sas', 'sata'], 3500))),
   cable('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
