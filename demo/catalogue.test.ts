@@ -132,7 +132,7 @@ const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
   },
   controller: (part) => {
     card(part);
-    within(`${part.id} MB/s a lane`, part.throughputMBps / part.lanes, 90, 1000);
+    within(`${part.id} MB/s a lane`, part.throughputMBps / part.lanes, 90, Math.max(500, 250 * 2 ** (part.gen - 1)));
   },
   expander: card,
   networkCard: card,

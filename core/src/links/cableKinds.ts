@@ -1,5 +1,5 @@
 import type { PartOf } from '../parts/resolve';
-import type { ConnectorKind, Protocol } from '../parts/vocabulary';
+import { EIGHT_LANES, type ConnectorKind, type Protocol } from '../parts/vocabulary';
 
 /** A kind of cable between two connectors. `price` is a typical one in euro cents, for cables nobody has listed. */
 export type CableKind = {
@@ -11,6 +11,8 @@ export type CableKind = {
   readonly tails: number;
   readonly carries: readonly Protocol[];
   readonly typicalMinor: number;
+  /** Half of a cable whose plug of eight lanes is at this end: the halves on one plug are bought as one. */
+  readonly pairedAt?: 'host' | 'device';
 };
 
 const MINI_SAS = ['sff-8087', 'sff-8643', 'sff-8654-4i'] as const;
@@ -51,6 +53,13 @@ const cable = (
   };
 };
 
+/** One half of a cable with a plug of eight lanes, named as the whole. */
+const half = (one: CableKind, pairedAt: 'host' | 'device', from: string, to: string): CableKind => ({
+  ...one,
+  name: `${from === to ? 'Cable' : 'Breakout'}, ${from} to ${to}`,
+  pairedAt,
+});
+
 /**
  * The cables the trade makes (SATA 3.x; SFF-8087, 8643, 8654, 8088, 8644, 8482, 8639; USB-IF). A SATA port
  * never drives a SAS device; a four-lane SAS end splits forward to drives, four SATA ports join in
@@ -73,14 +82,31 @@ export const CABLE_KINDS: readonly CableKind[] = [
       ),
     ),
   ]),
-  cable('forward', 'sff-8654-8i', 'sata', 8, ['sata'], 2600),
-  cable('forward', 'sff-8654-8i', 'sff-8482', 8, ['sas', 'sata'], 3600),
   cable('forward', 'sff-8611-4i', 'sata', 4, ['sata'], 2000),
   cable('straight', 'sff-8611-4i', 'sff-8611-4i', 1, ['sata', 'pcie'], 2600),
   ...MINI_SAS.map((device) => cable('reverse', 'sata', device, 4, ['sata'], 1300)),
   ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => cable('straight', host, device, 1, ['sas', 'sata'], 3500))),
   cable('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
-  cable('straight', 'sff-8654-8i', 'sff-8654-8i', 1, ['sas', 'sata', 'pcie'], 3800),
+  ...EIGHT_LANES.flatMap((eight) => [
+    half(cable('straight', eight, eight, 1, ['sas', 'sata', 'pcie'], 3800), 'host', words(eight), words(eight)),
+    half(cable('straight', eight, 'sff-8639', 1, ['pcie'], 5200), 'host', words(eight), '2 × SFF-8639'),
+  ]),
+  ...(['sff-8643', 'sff-8654-4i'] as const).flatMap((four) => [
+    half(
+      cable('straight', 'sff-8654-8i', four, 1, ['sas', 'sata', 'pcie'], 3400),
+      'host',
+      'SFF-8654-8I',
+      `2 × ${words(four)}`,
+    ),
+    half(
+      cable('straight', four, 'sff-8654-8i', 1, ['sas', 'sata', 'pcie'], 3400),
+      'device',
+      `2 × ${words(four)}`,
+      'SFF-8654-8I',
+    ),
+  ]),
+  half(cable('forward', 'sff-8654-8i', 'sata', 4, ['sata'], 2600), 'host', 'SFF-8654-8I', '8 × SATA'),
+  half(cable('forward', 'sff-8654-8i', 'sff-8482', 4, ['sas', 'sata'], 3600), 'host', 'SFF-8654-8I', '8 × SFF-8482'),
   cable('straight', 'esata', 'esata', 1, ['sata'], 700),
   cable('straight', 'usb-a', 'usb-c', 1, ['usb'], 800),
   cable('straight', 'usb-c', 'usb-c', 1, ['usb'], 1000),
@@ -96,7 +122,11 @@ export const cableKindBetween = (
 
 /** Whether a cable's ends make that cable; an end whose role is open goes either way round. */
 export function isOfKind(cable: PartOf<'cable'>, kind: CableKind): boolean {
-  const [hostTails, deviceTails] = kind.shape === 'reverse' ? [kind.tails, 1] : [1, kind.tails];
+  const [hosts, devices] = kind.shape === 'reverse' ? [kind.tails, 1] : [1, kind.tails];
+  // The whole cable has the ends of both halves; a plug of eight lanes at each end is one each.
+  const isBranched = kind.pairedAt !== undefined && kind.host !== kind.device;
+  const hostTails = isBranched && kind.pairedAt === 'device' ? 2 * hosts : hosts;
+  const deviceTails = isBranched && kind.pairedAt === 'host' ? 2 * devices : devices;
   const ends = [
     [cable.ends[0], cable.ends[1]],
     [cable.ends[1], cable.ends[0]],

@@ -1,4 +1,4 @@
-import type { Wire } from '../build/layout';
+import type { SpotRef, Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { isOfKind, cableKindById, type CableKind } from '../links/cableKinds';
 import { ofKind, type PlannedUnit } from '../machine/units';
@@ -17,21 +17,27 @@ export type CableNeeds = {
   /** Cables of the kit that no wire uses. */ readonly spare: readonly PlannedUnit[];
 };
 
+/** The plug of eight lanes that a half is of. */
+const plugOf = ({ host, key, n = 1 }: SpotRef): string => `${host}/${key}.${Math.ceil(n / 2)}`;
+
 /** Cables for the wires: first cables of the kit, then those in the boxes of its parts, then to buy. */
 export function cableNeeds(
   units: readonly PlannedUnit[],
   wires: readonly Wire[],
   inBoxes: readonly PartOf<'cable'>[],
 ): CableNeeds {
-  const wanted = new Map<string, { cable: CableKind; count: number }>();
-  for (const wire of wires) {
+  const plugs = new Map<CableKind, Set<string>>();
+  for (const [i, wire] of wires.entries()) {
     const cable = cableKindById(wire.cable);
-    if (cable) wanted.set(cable.id, { cable, count: (wanted.get(cable.id)?.count ?? 0) + 1 });
+    if (!cable) continue;
+    const seen = plugs.get(cable) ?? new Set<string>();
+    plugs.set(cable, seen.add(cable.pairedAt ? plugOf(wire[cable.pairedAt][0]!) : String(i)));
   }
+  const wanted = [...plugs].map(([cable, seen]) => ({ cable, count: seen.size }));
   const kit = ofKind(units, 'cable');
   const used = new Set<string>();
   const boxed = [...inBoxes];
-  const needs = [...wanted.values()].map(({ cable, count }): Need => {
+  const needs = wanted.map(({ cable, count }): Need => {
     const mine = kit.filter((unit) => !used.has(unit.id) && isOfKind(unit.part, cable)).slice(0, count);
     mine.forEach((unit) => used.add(unit.id));
     let fromBoxes = 0;

@@ -48,6 +48,11 @@ export const CONNECTOR_KINDS = [
   'usb2-header',
   'usb3-header',
 ] as const;
+/** Plugs of eight lanes: two groups of four, each with all it needs (SFF-8654, SFF-8611). */
+export const EIGHT_LANES = [
+  'sff-8654-8i',
+  'sff-8611-8i',
+] as const satisfies readonly (typeof CONNECTOR_KINDS)[number][];
 export type ConnectorKind = (typeof CONNECTOR_KINDS)[number];
 
 export const PLUG_KINDS = [
