@@ -68,8 +68,8 @@ const halves = (connectors: readonly Connector[]): readonly Connector[] =>
   );
 
 /**
- * A plug of eight lanes is two of four: each half is wired for itself, and nothing else need know of eight. Halves 1 and
- * 2 are one plug, 3 and 4 the next.
+ * A plug of eight lanes is two of four: each half is wired for itself, and nothing else need know of eight. Halves 1
+ * and 2 are one plug, 3 and 4 the next.
  */
 function inHalves(part: Part): Part {
   if (part.kind === 'controller' || part.kind === 'expander')
