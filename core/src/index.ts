@@ -3,6 +3,8 @@ export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, t
 export { checkSheet, containedIn, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
 export { rangeOf } from './parts/tolerances';
+export { countEdit } from './build/newItem';
+export { readNumber } from './parts/readNumber';
 export { fieldsOf, readField, type Field } from './parts/fields';
 export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
 export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';

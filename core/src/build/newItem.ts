@@ -40,3 +40,51 @@ export function addItemEdit(
     ...(puts ? { puts } : {}),
   };
 }
+
+/** The edit that adds `count` more units to an item, marked on from its last, in places where some are given. */
+export function moreUnitsEdit(
+  build: Pick<Build, 'counter'>,
+  item: Item,
+  count: number,
+  spots: readonly SpotRef[] = [],
+): EditOf<'units.add'> {
+  const letter = /^[A-Z]+/.exec(item.units[0]!.mark)![0];
+  const top = Math.max(...item.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
+  const role = item.units.at(-1)!.role;
+  const units = Array.from({ length: count }, (_, i) => ({
+    id: `u${build.counter.next + i}` as UnitId,
+    mark: `${letter}${top + 1 + i}`,
+    ...(role ? { role } : {}),
+  }));
+  return {
+    type: 'units.add',
+    item: item.id,
+    units,
+    ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [units[i]!.id, ref])) } : {}),
+  };
+}
+
+const STAYS = { solved: 0, put: 1, held: 2 } as const;
+
+/**
+ * The edit by which an item has `count` units: more of them, or fewer; those without a place go first, then those the
+ * wiring placed, the last marked first. None where it has so many.
+ */
+export function countEdit(
+  build: Build,
+  item: Item,
+  count: number,
+): EditOf<'units.add'> | EditOf<'units.remove'> | null {
+  const more = count - item.units.length;
+  if (more === 0 || count < 1) return null;
+  if (more > 0) return moreUnitsEdit(build, item, more);
+  const stay = (id: UnitId): number => {
+    const how = build.layout.at[id]?.how;
+    return how === undefined ? -1 : STAYS[how];
+  };
+  const going = item.units
+    .map((unit, i) => ({ unit, i }))
+    .sort((a, b) => stay(a.unit.id) - stay(b.unit.id) || b.i - a.i)
+    .slice(0, -more);
+  return { type: 'units.remove', units: going.map(({ unit }) => unit.id) };
+}

@@ -5,6 +5,7 @@ import { checkSheet, containedIn } from './checkSheet';
 import { isClassSheet } from './classSheet';
 import { minorPerMajor } from './currency';
 import { fieldsOf, readField, type Field } from './fields';
+import { readNumber } from './readNumber';
 import { ownSheetId } from './ownSheet';
 import type { Sheet } from './sheet';
 import { archetypeSchema, sheetSchema, type Archetype } from './sheet';
@@ -142,9 +143,9 @@ function fromCells(cells: Readonly<Record<string, string | undefined>>): Omit<Ra
     if (!read.ok) return { name, words: read.words };
     if (read.value !== undefined) value[field.name] = read.value;
   }
-  const price = cell('price') === '' ? undefined : Number(cell('price').replace(',', '.'));
-  if (price !== undefined && !Number.isFinite(price))
-    return { name, words: `price “${cell('price')}” is not a number` };
+  const read = cell('price') === '' ? null : readNumber(cell('price'), { dotIsDecimal: true });
+  if (read && !read.ok) return { name, words: `price ${read.words}` };
+  const price = read?.value;
   const currency = cell('currency') || 'EUR';
   if (!/^[A-Z]{3}$/.test(currency)) return { name, words: `currency “${currency}” is no ISO 4217 code` };
   return {

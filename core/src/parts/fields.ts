@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { readNumber } from './readNumber';
 import { rangeOf } from './tolerances';
 import { VALUES } from './sheet';
 import type { PartKind } from './vocabulary';
@@ -161,7 +162,9 @@ export function readField(
   const plain = text.trim();
   if (plain === '') return { ok: true, value: undefined };
   if (plain.toLowerCase() === 'none' && field.nullable) return { ok: true, value: null };
-  const value = valueOf(field, plain);
+  const number = field.type === 'number' ? readNumber(plain, { unit: field.unit, dotIsDecimal: true }) : null;
+  if (number && !number.ok) return { ok: false, words: `${field.label} ${number.words}` };
+  const value = number ? number.value : valueOf(field, plain);
   const checked = field.schema.safeParse(value);
   if (checked.success) return { ok: true, value: checked.data };
   const why = field.options.length
@@ -171,10 +174,6 @@ export function readField(
 }
 
 function valueOf(field: Field, plain: string): unknown {
-  if (field.type === 'number') {
-    const number = Number(plain.replace(/[\s\u202f]/g, '').replace(',', '.'));
-    return Number.isFinite(number) ? number : plain;
-  }
   if (field.type === 'yesNo')
     return /^(yes|true|1)$/i.test(plain) ? true : /^(no|false|0)$/i.test(plain) ? false : plain;
   if (field.type === 'choice') return field.options.find((one) => String(one) === plain) ?? plain;

@@ -2,7 +2,7 @@ import type { Assessor, AssessOptions } from '../assess';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
 import { printSpot, type SpotRef } from '../build/layout';
-import { addItemEdit } from '../build/newItem';
+import { addItemEdit, moreUnitsEdit } from '../build/newItem';
 import { closureOf, type Catalogue } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
 import type { Sheet } from '../parts/sheet';
@@ -90,20 +90,7 @@ function putEditsAt(
     const add = addItemEdit(build, catalogue, sheet, count, { spots, ...(owned ? { deal: 'owned' } : {}) });
     return [owned ? { ...add, item: { ...add.item, ...owned } } : add];
   }
-  const letter = /^[A-Z]+/.exec(like.units[0]!.mark)![0];
-  const top = Math.max(...like.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
-  const units = Array.from({ length: count }, (_, i) => ({
-    id: `u${build.counter.next + i}` as UnitId,
-    mark: `${letter}${top + 1 + i}`,
-  }));
-  return [
-    {
-      type: 'units.add',
-      item: like.id,
-      units,
-      ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [units[i]!.id, ref])) } : {}),
-    },
-  ];
+  return [moreUnitsEdit(build, like, count, spots)];
 }
 
 /** The edit that puts another sheet in the place of an item's. */

@@ -8,11 +8,15 @@ const build = newBuild('b', 'B');
 test('answers are read as people write them', () => {
   expect(readAnswer(' 1 200,5 ', wish)).toEqual({ ok: true, value: 1200.5 });
   expect(readAnswer('', wish)).toEqual({ ok: true, value: null });
-  expect(readAnswer('19.995', { ...wish, times: 100 })).toEqual({ ok: true, value: 2000 });
+  expect(readAnswer('19.99', { ...wish, times: 100 })).toEqual({ ok: true, value: 1999 });
+  expect(readAnswer('70 cm', { ...wish, unit: 'mm' })).toEqual({ ok: true, value: 700 });
 });
 
 test('what cannot be read is said, and what was there is kept', () => {
-  expect(readAnswer('quiet', wish)).toEqual({ ok: false, words: '“quiet” is not a number; what was there is kept.' });
+  expect(readAnswer('quiet', wish)).toEqual({
+    ok: false,
+    words: '“quiet” is not a number of W; what was there is kept.',
+  });
   expect(readAnswer('2.5', { ...wish, whole: true })).toMatchObject({ ok: false });
   expect(readAnswer('', { ...wish, optional: false })).toMatchObject({
     ok: false,

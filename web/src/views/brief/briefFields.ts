@@ -1,4 +1,4 @@
-import { minorPerMajor, type Brief, type Build, type Site } from '@inch-tower/core';
+import { minorPerMajor, readNumber, type Brief, type Build, type Site } from '@inch-tower/core';
 
 /** One question of the worksheet: where its answer lives, in what unit it is asked, and why it is asked. */
 type Question<S, K extends keyof S> = {
@@ -268,17 +268,13 @@ export function readAnswer(
   text: string,
   question: Pick<NumberQuestion, 'times' | 'whole' | 'optional' | 'unit'>,
 ): { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly words: string } {
-  const plain = text
-    .trim()
-    .replace(/[\s\u202f]/g, '')
-    .replace(',', '.');
-  if (plain === '')
+  if (text.trim() === '')
     return question.optional
       ? { ok: true, value: null }
       : { ok: false, words: 'This one cannot be left open; what was there is kept.' };
-  const number = Number(plain);
-  if (!Number.isFinite(number))
-    return { ok: false, words: `“${text.trim()}” is not a number; what was there is kept.` };
+  const read = readNumber(text, { unit: question.unit });
+  if (!read.ok) return { ok: false, words: `${read.words}; what was there is kept.` };
+  const number = read.value;
   if (question.whole && !Number.isInteger(number))
     return { ok: false, words: 'A whole number, please; what was there is kept.' };
   const value = number * question.times;

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { NavLink, useSearchParams } from 'react-router';
+import { Link, NavLink, useSearchParams } from 'react-router';
 import { LIMITS, verdictOf } from '@inch-tower/core';
 import type { SaveState } from '../../saving/draft';
 import { edit, redo, undo } from '../../state/benchThunks';
@@ -33,15 +33,19 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
   return (
     <>
       <NameField onNamed={onNamed} />
-      <span
+      <Link
+        to={`/b/${build?.id ?? ''}?pane=snags${sel ? `&sel=${encodeURIComponent(sel)}` : ''}`}
         aria-live="polite"
+        title="To what was found"
         className={
-          'text-[13px] font-medium whitespace-nowrap ' + `${unworked !== null ? 'bad' : (status?.tone ?? 'text-mid')}`
+          'flex min-h-7 min-w-0 items-center text-[17px] leading-tight font-semibold hover:underline ' +
+          'max-[1100px]:text-[15px] ' +
+          (unworked !== null ? 'bad' : (status?.tone ?? 'text-mid'))
         }
         data-testid="status"
       >
         {unworked === null ? (verdict?.words ?? '…') : 'Not worked out'}
-      </span>
+      </Link>
       {unworked === null && verdict && (
         <span className="text-[12.5px] text-mid min-[640px]:max-[1100px]:hidden">{verdict.notComputed}</span>
       )}

@@ -8,6 +8,7 @@ import {
   ownSheetId,
   PART_KINDS,
   readField,
+  readNumber,
   reshape,
   resolve,
   sheetSchema,
@@ -331,10 +332,9 @@ function FieldRow({
 
 /** A number typed in the unit shown as the text of the one kept: capacities are kept in bytes. */
 const asStored = (field: Field, text: string): string => {
-  const number = Number(text.replace(',', '.'));
-  return field.per !== 1 && text.trim() !== '' && Number.isFinite(number)
-    ? String(Math.round(number * field.per))
-    : text;
+  const read =
+    field.per !== 1 && text.trim() !== '' ? readNumber(text, { unit: field.unit, dotIsDecimal: true }) : null;
+  return read?.ok ? String(Math.round(read.value * field.per)) : text;
 };
 
 function textOf(field: Field, value: unknown): string {
@@ -367,9 +367,10 @@ function makeSheet(draft: Draft, archetype: Archetype, like: Sheet | undefined, 
       )
       .map((field) => [field.name, (like as unknown as Record<string, unknown>)[field.name]]),
   );
-  const price = draft.price.trim() === '' ? undefined : Number(draft.price.replace(',', '.'));
-  if (price !== undefined && (!Number.isFinite(price) || price < 0))
-    return { ok: false, words: `The price “${draft.price}” is not a number.` };
+  const priced = draft.price.trim() === '' ? null : readNumber(draft.price, { unit: currencyOf(archetype, like) });
+  if (priced && (!priced.ok || priced.value < 0))
+    return { ok: false, words: `The price ${priced.ok ? 'is less than nothing' : priced.words}.` };
+  const price = priced?.ok ? priced.value : undefined;
   let all: Record<string, unknown> = { ...lists, ...values };
   if (archetype.kind === 'chassis') {
     const base = resolve(

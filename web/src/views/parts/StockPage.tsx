@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
-import { freeOf, minorPerMajor, overclaims, type Sheet, type SheetId, type StockEntry } from '@inch-tower/core';
+import {
+  freeOf,
+  minorPerMajor,
+  overclaims,
+  readNumber,
+  type Sheet,
+  type SheetId,
+  type StockEntry,
+} from '@inch-tower/core';
 import { freshId } from '../../freshId';
 import {
   problemOf,
@@ -381,10 +389,16 @@ type Typed = {
 
 /** The entry as typed, or a sentence saying what cannot be. */
 function entryOf(id: string, sheet: string, typed: Typed, currency: string): StockEntry | string {
-  const number = (text: string) =>
-    text.trim() === '' ? undefined : Number(text.replace(/[\s\u202f]/g, '').replace(',', '.'));
-  const count = number(typed.count);
-  const [year, hours, paid] = [number(typed.year), number(typed.hours), number(typed.paid)];
+  const asked = [
+    ['How many', typed.count, ''],
+    ['Year', typed.year, ''],
+    ['Hours run', typed.hours, ''],
+    ['Paid', typed.paid, currency],
+  ] as const;
+  const read = asked.map(([, text, unit]) => (text.trim() === '' ? null : readNumber(text, { unit })));
+  const wrong = read.findIndex((one) => one?.ok === false);
+  if (wrong >= 0) return `${asked[wrong]![0]}: ${(read[wrong] as { words: string }).words}.`;
+  const [count, year, hours, paid] = read.map((one) => (one?.ok ? one.value : undefined));
   if (count === undefined || !Number.isInteger(count) || count < 1 || count > 1000)
     return 'How many: a whole number from 1 to 1000.';
   if (year !== undefined && !(Number.isInteger(year) && year >= 1980 && year <= 2100))

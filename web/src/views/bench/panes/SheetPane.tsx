@@ -18,6 +18,7 @@ import { Numbers } from '../../sheets/Numbers';
 import { useBench } from '../hooks/benchContext';
 import { ChassisChanges } from './ChassisChanges';
 import { DriveRole } from './DriveRole';
+import { ItemLine } from './ItemLine';
 import { MemoryOrder } from '../drawing/MemoryOrder';
 import { useFocusStart } from '../hooks/useFocusStart';
 
@@ -161,6 +162,7 @@ export function SheetPane() {
           )}
         </p>
       )}
+      <ItemLine unit={unit} />
       <DriveRole unit={unit} />
       <ChassisChanges unit={unit} />
       <MemoryOrder unit={unit} units={units} />
