@@ -3,6 +3,7 @@ export { archetypeSchema, sheetSchema, type Archetype, type Basis, type Money, t
 export { checkSheet, containedIn, type SheetFault } from './parts/checkSheet';
 export { basisOf, factOf, resolve, type Fact, type Part, type PartOf } from './parts/resolve';
 export { rangeOf } from './parts/tolerances';
+export { isFound } from './parts/factSearch';
 export { countEdit } from './build/newItem';
 export { readNumber } from './parts/readNumber';
 export { fieldsOf, readField, type Field } from './parts/fields';

@@ -2,6 +2,7 @@ import type { Assessor, AssessOptions } from '../assess';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
 import { printSpot, type SpotRef } from '../build/layout';
+import { isFound } from '../parts/factSearch';
 import { addItemEdit, moreUnitsEdit } from '../build/newItem';
 import { closureOf, type Catalogue } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
@@ -124,18 +125,12 @@ export function* tryAt(
   const { units, layout } = base.assessment;
   const group = spotGroup(units, ask.spot);
   if (!group) return;
-  const words = (ask.search ?? '').trim().toLowerCase().split(/\s+/).filter(Boolean);
   const sitter = ask.replace ? sittersBySpot(units, layout).get(printSpot(ask.spot)) : undefined;
   const spots = spotsFor(base, ask.spot, ask.count ?? 1);
   const going: Part[] = [];
   for (const sheet of candidates) {
     const archetype = catalogue.archetypes[sheet.archetype];
-    if (
-      !archetype ||
-      (ask.owned && !ask.owned[sheet.id]) ||
-      !words.every((word) => `${sheet.name} ${sheet.maker ?? ''} ${sheet.kind}`.toLowerCase().includes(word))
-    )
-      continue;
+    if (!archetype || (ask.owned && !ask.owned[sheet.id]) || !isFound(sheet, archetype, ask.search ?? '')) continue;
     const part = resolve(sheet, archetype);
     const why = mismatch(part, group);
     if (!why) going.push(part);

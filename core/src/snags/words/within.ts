@@ -67,7 +67,7 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
     why: 'What has no bay or port later means another machine.',
   },
   'within.usable': {
-    title: 'Room for data against the brief',
+    title: 'Room for data',
     what: (f, s) =>
       f.drives <= f.failures
         ? `${n(f.drives, 'data drive')}: no layout of ${f.drives === 1 ? 'it' : 'them'} survives ` +
@@ -76,7 +76,7 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
     why: 'Whatever the layout: free space, padding and mixed sizes only take from it.',
   },
   'within.usableLater': {
-    title: 'Room for data later against the brief',
+    title: 'Room for data later',
     what: (f, s) =>
       (f.more > 0 ? `With ${f.more} more of ${f.drive}` : 'With no bay and port for more') +
       ` at most ${round(s.gap!.have)} TB usable${mayFail(f.failures)}; ${round(s.gap!.limit)} TB are wished later.`,

@@ -45,7 +45,7 @@ export function Tape({ figure, ghost, limit, off, soft, label }: Props) {
   return (
     <svg
       viewBox="0 0 200 36"
-      className="block h-9 w-full"
+      className="block h-9 w-full max-sm:hidden"
       preserveAspectRatio="none"
       role="img"
       aria-label={limit === undefined ? `${label} on its tape` : `${label} on its tape, mark at ${limit}`}

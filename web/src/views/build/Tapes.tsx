@@ -13,6 +13,7 @@ import { WorkingTree } from './WorkingTree';
 type TapeOf = {
   readonly id: FigureId;
   readonly label: (build: Build) => string;
+  /** Where there is little room. */ readonly short: string;
   /** The brief's mark on it; `drives` are those that hold data now. */
   readonly limit: (build: Build, drives: number) => number | undefined;
 };
@@ -21,21 +22,24 @@ const TAPES: readonly TapeOf[] = [
   {
     id: 'drives.room',
     label: () => 'Free drive places',
+    short: 'Drive places',
     // The wish is of all drives, the figure of those still to come.
     limit: ({ brief }, drives) => brief.drivesLater && Math.max(0, brief.drivesLater - drives),
   },
-  { id: 'power.idleWallW', label: () => 'Idle at the wall', limit: (build) => build.brief.idleW },
-  { id: 'power.peakWallW', label: () => 'Peak at the wall', limit: (build) => build.brief.peakW },
-  { id: 'sound.earIdleDb', label: () => 'Noise at the ear', limit: (build) => build.brief.earDb },
+  { id: 'power.idleWallW', label: () => 'Idle at the wall', short: 'Idle', limit: (build) => build.brief.idleW },
+  { id: 'power.peakWallW', label: () => 'Peak at the wall', short: 'Peak', limit: (build) => build.brief.peakW },
+  { id: 'sound.earIdleDb', label: () => 'Noise at the ear', short: 'Noise', limit: (build) => build.brief.earDb },
   {
     id: 'cost.now',
     label: () => 'Price',
+    short: 'Price',
     limit: (build) =>
       build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency),
   },
   {
     id: 'capacity.mostTb',
     label: ({ brief }) => (brief.failuresSurvived ? 'Usable at most' : 'Raw capacity'),
+    short: 'Capacity',
     limit: ({ brief }) => brief.usableTb,
   },
 ];
@@ -91,6 +95,9 @@ function TapeCell({ tape, label, figure, ghost, limit, aside: extra }: CellProps
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
   const off = !!mark && mark.tone !== 'text-mid';
+  // The mark's own number, where it says nothing else.
+  const wish = limit === undefined ? null : `${more ? 'wished' : 'limit'} ${figureNumber(tape.id, limit)}`;
+  const beside = figure?.note ?? wish;
   const open = async (opened: boolean) => {
     setExplained(opened ? await benchWorker().explain(tape.id) : null);
   };
@@ -102,11 +109,14 @@ function TapeCell({ tape, label, figure, ghost, limit, aside: extra }: CellProps
   return (
     <div className="min-w-0 border-r border-line px-3 pt-1.5 pb-1 last:border-r-0" data-figure={tape.id}>
       <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid">
-        <span className="truncate">{label}</span>
+        <span className="truncate max-[1100px]:hidden">{label}</span>
+        <span aria-hidden className="truncate min-[1101px]:hidden">
+          {tape.short}
+        </span>
         {mark ? (
           <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>
         ) : (
-          figure?.note && <span className="whitespace-nowrap">{figure.note}</span>
+          beside && <span className="whitespace-nowrap">{beside}</span>
         )}
       </div>
       <Popover.Root onOpenChange={(opened) => void open(opened)}>

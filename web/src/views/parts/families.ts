@@ -1,4 +1,13 @@
-import { classSheet, PART_KINDS, resolve, type Catalogue, type PartKind, type Sheet } from '@inch-tower/core';
+import {
+  classSheet,
+  isFound,
+  PART_KINDS,
+  resolve,
+  type Archetype,
+  type Catalogue,
+  type PartKind,
+  type Sheet,
+} from '@inch-tower/core';
 
 /** A series with its members, or a part that stands alone. */
 export type Family = {
@@ -39,11 +48,16 @@ export function shelfOf(catalogue: Catalogue & { readonly own: readonly string[]
   return Object.values(catalogue.sheets).filter((sheet) => own.has(sheet.id) === (shelf === 'own'));
 }
 
-export type Searchable = { readonly sheet: Sheet; readonly text: string };
+export type Searchable = {
+  readonly sheet: Sheet;
+  readonly archetype: Archetype | undefined;
+  readonly text: string;
+};
 /** Made once a catalogue, so that a search only compares. */
 export const searchable = (sheets: readonly Sheet[], catalogue: Catalogue): readonly Searchable[] =>
   sheets.map((sheet) => ({
     sheet,
+    archetype: catalogue.archetypes[sheet.archetype],
     text: [
       sheet.name,
       sheet.maker,
@@ -60,7 +74,11 @@ export const searchable = (sheets: readonly Sheet[], catalogue: Catalogue): read
 export function search(list: readonly Searchable[], words: string, kind: PartKind | null): readonly Sheet[] {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   return list
-    .filter(({ sheet, text }) => (!kind || sheet.kind === kind) && wanted.every((word) => text.includes(word)))
+    .filter(
+      ({ sheet, archetype, text }) =>
+        (!kind || sheet.kind === kind) &&
+        (isFound(sheet, archetype, words) || (!/\d/.test(words) && wanted.every((word) => text.includes(word)))),
+    )
     .map(({ sheet }) => sheet);
 }
 

@@ -23,7 +23,17 @@ export function Hatches() {
   );
 }
 
-/** Inch rulers along the top and the left, zero at the first view's corner. */
+/** Marks of a ruler: `mm` apart, numbered in `unit`, every so many with a number; long ones are whole units. */
+type Scale = { readonly unit: 'in' | 'cm'; readonly mm: number; readonly parts: number };
+const INCHES: Scale = { unit: 'in', mm: INCH_MM, parts: 4 };
+const CENTIMETRES: Scale = { unit: 'cm', mm: 10, parts: 2 };
+/** Inches for who lives with them, centimetres for everybody else. */
+const rulerFor = (language: string): Scale => (/^(en-(US|LR)|my)\b/i.test(language) ? INCHES : CENTIMETRES);
+const NUMBERED = [1, 2, 5, 10, 20, 50, 100, 200];
+const NUMBER_PX = 26;
+const FINE_PX = 4;
+
+/** Rulers along the top and the left in the reader's unit, zero at the first view's corner. */
 export function Rulers({
   width,
   height,
@@ -37,39 +47,44 @@ export function Rulers({
   readonly originY: number;
   readonly scale: number;
 }) {
-  const inch = INCH_MM * scale;
-  const every = inch < 16 ? 4 : inch < 22 ? 2 : 1;
-  const fine = inch / 4 >= 4;
+  const { unit, mm, parts } = rulerFor(navigator.language);
+  const px = mm * scale;
+  const every = NUMBERED.find((one) => one * px >= NUMBER_PX) ?? NUMBERED.at(-1)!;
+  const fine = px / parts >= FINE_PX;
+  const step = fine ? 1 : px >= FINE_PX ? parts : parts * every;
   const marks = (origin: number, end: number) => {
     const list: number[] = [];
-    for (let i = 0; origin + (i * inch) / 4 < end; i++) if (fine || i % 4 === 0) list.push(i);
+    for (let i = 0; origin + (i * px) / parts < end; i += step) list.push(i);
     return list;
   };
+  const length = (i: number) => (i % (parts * every) === 0 ? 10 : i % parts === 0 ? 7 : 4);
   return (
     <g aria-hidden>
-      <rect className="ruler" x={RULER} y={0} width={Math.max(0, width - RULER)} height={22} />
-      <rect className="ruler" x={0} y={0} width={RULER} height={height} />
+      <path className="ruler" d={`M${RULER} ${height}V22H${width}`} />
+      <text className="ruler-number" x={3} y={15}>
+        {unit}
+      </text>
       {marks(originX, width - 2).map((i) => {
-        const x = originX + (i * inch) / 4;
+        const x = originX + (i * px) / parts;
         return (
           <g key={`x${i}`}>
-            <path className="ruler-tick" d={`M${x} 22v-${i % 4 ? (i % 2 ? 3 : 5) : 8}`} />
-            {i % (4 * every) === 0 && x < width - 16 && (
+            <path className="ruler-tick" d={`M${x} 22v-${length(i)}`} />
+            {i % (parts * every) === 0 && x < width - 16 && (
               <text className="ruler-number" x={x + 2} y={11}>
-                {i / 4}
+                {i / parts}
               </text>
             )}
           </g>
         );
       })}
       {marks(originY, height - 2).map((i) => {
-        const y = originY + (i * inch) / 4;
+        const y = originY + (i * px) / parts;
         return (
           <g key={`y${i}`}>
-            <path className="ruler-tick" d={`M${RULER} ${y}h-${i % 4 ? (i % 2 ? 3 : 5) : 9}`} />
-            {i % (4 * every) === 0 && y < height - 14 && (
+            <path className="ruler-tick" d={`M${RULER} ${y}h-${length(i)}`} />
+            {i % (parts * every) === 0 && y < height - 14 && (
               <text className="ruler-number" x={2} y={y + 11}>
-                {i / 4}
+                {i / parts}
               </text>
             )}
           </g>
@@ -203,35 +218,42 @@ export function TitleBlock({
 }) {
   const blockers = snags.filter((snag) => snag.severity === 'blocker').length;
   const room = Math.floor((width - 16) / 6.8);
-  const cut = (text: string, most = room) => (text.length > most ? `${text.slice(0, Math.max(1, most - 1))}…` : text);
-  const half = Math.floor(room / 2);
+  const cut = (text: string) => (text.length > room ? `${text.slice(0, Math.max(1, room - 1))}…` : text);
+  const size = `${box.size.widthMm} × ${box.size.heightMm} × ${box.size.depthMm} mm`;
+  const drawn = `scale 1 : ${(PX_PER_MM / scale).toFixed(1)}`;
+  const found = snags.length ? `${countWords(snags.length, 'snag')}, ${blockers} block` : 'no snags';
+  const { name } = box.unit.part;
+  // Two columns where all of it has room, else what a print cannot do without.
+  const isWide = Math.max(size.length, name.length) + Math.max(drawn.length, found.length) + 4 <= room;
+  const middle = x + Math.max(size.length, name.length) * 6.8 + 20;
   return (
     <g aria-hidden>
       <path
         className="block"
         d={
-          `M${x} ${y}h${width}v78h-${width}zM${x} ${y + 26}h${width}M${x} ` +
-          `${y + 52}h${width}M${x + width * 0.58} ${y + 26}v52`
+          `M${x} ${y}h${width}v78h-${width}zM${x} ${y + 26}h${width}M${x} ${y + 52}h${width}` +
+          (isWide ? `M${middle} ${y + 26}v52` : '')
         }
       />
       <text x={x + 8} y={y + 17} style={{ fontWeight: 500 }}>
         {cut(build.name || 'Unnamed')}
       </text>
       <text x={x + 8} y={y + 43}>
-        {cut(`${box.size.widthMm} × ${box.size.heightMm} × ${box.size.depthMm} mm`, Math.floor(half * 1.16))}
-      </text>
-      <text x={x + width * 0.58 + 8} y={y + 43}>
-        {cut(`scale 1 : ${(PX_PER_MM / scale).toFixed(1)}`, Math.floor(half * 0.84))}
+        {cut(size)}
       </text>
       <text x={x + 8} y={y + 69}>
-        {cut(box.unit.part.name, Math.floor(half * 1.16))}
+        {cut(isWide ? name : drawn)}
       </text>
-      <text x={x + width * 0.58 + 8} y={y + 69}>
-        {cut(
-          snags.length ? `${countWords(snags.length, 'snag')}, ${blockers} block` : 'no snags',
-          Math.floor(half * 0.84),
-        )}
-      </text>
+      {isWide && (
+        <>
+          <text x={middle + 8} y={y + 43}>
+            {drawn}
+          </text>
+          <text x={middle + 8} y={y + 69}>
+            {found}
+          </text>
+        </>
+      )}
     </g>
   );
 }

@@ -29,7 +29,7 @@ export function Kit() {
   return (
     <section
       aria-label="Kit"
-      className="min-h-0 overflow-auto border-line px-3 py-2 text-[13px] md:border-r"
+      className="min-h-0 overflow-auto border-line px-3 py-2 text-[13px] max-md:order-3 md:border-r"
       tabIndex={-1}
     >
       {SECTIONS.map(([title, kinds]) => {

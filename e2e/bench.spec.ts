@@ -1,0 +1,70 @@
+import { expect, test } from '@playwright/test';
+import { BenchPage, copyOf } from './bench';
+
+test('a line of the kit is edited where it stands: how many, price, condition, role; what cannot be read is said', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'line');
+  const bench = await new BenchPage(page).open(id, '?sel=u2/front.3&pane=sheet');
+  await page.getByRole('button', { name: '+ one Barge 12 TB' }).click();
+  await expect(bench.kit('barge-12')).toContainText('17 × Barge 12 TB');
+  const many = page.getByLabel('How many Barge 12 TB');
+  await many.fill('20');
+  await many.press('Enter');
+  await expect(bench.kit('barge-12')).toContainText('20 × Barge 12 TB');
+  const price = page.getByLabel('Price of Barge 12 TB', { exact: true });
+  await price.fill('2,500');
+  await price.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“2,500” can be 2500 or 2.5');
+  await expect(bench.kit('barge-12')).toContainText('4 280');
+  await price.fill('200 €');
+  await price.press('Enter');
+  await expect(bench.kit('barge-12')).toContainText('4 000');
+  await page.getByLabel('Condition of Barge 12 TB').selectOption('good');
+  await page.getByLabel('It is for').selectOption('spare');
+  await page.getByRole('button', { name: 'The same for all 20' }).click();
+  await bench.settled();
+  await page.reload();
+  await expect(bench.kit('barge-12')).toContainText('20 × Barge 12 TB');
+  await expect(page.getByLabel('It is for')).toHaveValue('spare');
+  await expect(page.getByLabel('Condition of Barge 12 TB')).toHaveValue('good');
+  await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
+});
+
+test('the verdict leads to what was found', async ({ page }) => {
+  const bench = await new BenchPage(page).open('hall-cupboard', '?pane=sheet');
+  await bench.status.click();
+  await expect(bench.snag('fits.coolerHeight')).toBeVisible();
+});
+
+test('parts are found by what they are, not by their names alone', async ({ page }) => {
+  const bench = await new BenchPage(page).open('reading-room', '?sel=floor/chassis&pane=try');
+  await page.getByLabel('Search parts').fill('4u hot swap');
+  await expect(bench.tryRow('gable-24')).toBeVisible();
+  await expect(bench.tryRow('larder-8')).toHaveCount(0);
+  await page.getByLabel('Search parts').fill('cube mini-itx');
+  await expect(bench.tryRow('larder-8')).toBeVisible();
+  await expect(bench.tryRow('gable-24')).toHaveCount(0);
+});
+
+for (const path of [
+  '/',
+  '/parts',
+  '/parts/stock',
+  '/parts/files',
+  '/b/hall-cupboard',
+  '/b/hall-cupboard/wiring',
+  '/b/hall-cupboard/brief',
+])
+  test(`${path}: the page is as high as its window, to the end of whatever scrolls in it`, async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 640 });
+    await page.goto(path);
+    await expect(page.locator('main').first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const height = await page.evaluate(() => {
+      for (const one of document.querySelectorAll('*')) one.scrollTop = 1e6;
+      return [document.documentElement.scrollHeight, document.documentElement.scrollTop];
+    });
+    expect(height).toEqual([640, 0]);
+  });
