@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { BenchPage, copyOf } from './bench';
+import { BenchPage, copyOf, storedBuild } from './bench';
 
 test('a line of the kit is edited where it stands: how many, price, condition, role; what cannot be read is said', async ({
   page,
@@ -30,6 +30,32 @@ test('a line of the kit is edited where it stands: how many, price, condition, r
   await expect(page.getByLabel('It is for')).toHaveValue('spare');
   await expect(page.getByLabel('Condition of Barge 12 TB')).toHaveValue('good');
   await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
+});
+
+test('a row clicked twice is put once, and rows with a blocker are counted apart', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'twice');
+  const bench = await new BenchPage(page).open(id, '?sel=u2/cage.1&pane=try');
+  await expect(page.getByTestId('try-count')).toContainText(/\d+ fits?, (\d+ with a blocker, )?\d+ do(es)? not/);
+  await bench.tryRow('barge-8').dblclick();
+  await expect(bench.kit('barge-8')).toContainText('Barge 8 TB');
+  await bench.settled();
+  const { items } = await storedBuild(request, id);
+  expect(items.filter(({ sheet }) => sheet === 'barge-8').flatMap(({ units }) => units)).toHaveLength(1);
+  await request.delete(`/api/builds/${id}`, { headers: { 'if-match': '*' } });
+});
+
+test('the kit folds away, stays so, and the machine is drawn larger', async ({ page }) => {
+  const bench = await new BenchPage(page).open('hall-cupboard');
+  const width = async () => (await page.locator('[data-view="plan"]').boundingBox())!.width;
+  const before = await width();
+  await page.getByRole('button', { name: 'Kit', exact: true }).click();
+  await expect(bench.kit('larder-8')).toBeHidden();
+  await expect.poll(width).toBeGreaterThan(before);
+  await page.reload();
+  await expect(bench.status).not.toHaveText('…');
+  await expect(bench.kit('larder-8')).toBeHidden();
+  await page.getByRole('button', { name: 'Kit', exact: true }).click();
+  await expect(bench.kit('larder-8')).toBeVisible();
 });
 
 test('the verdict leads to what was found', async ({ page }) => {

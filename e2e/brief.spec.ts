@@ -33,7 +33,7 @@ test.describe('the brief', () => {
     const ear = page.getByLabel('At the ear, at most');
     await ear.fill('a lot');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('alert')).toContainText('is not a number; what was there is kept');
+    await expect(page.getByRole('alert')).toContainText('what was there is kept');
     await ear.fill('400');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert')).toContainText('That cannot be');

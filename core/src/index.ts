@@ -116,6 +116,7 @@ export {
   type TryAsk,
   type TryRow,
 } from './remedies/tryAt';
+export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';

@@ -1,3 +1,4 @@
+import { minorPerMajor } from '../parts/currency';
 import type { Assessor, AssessOptions } from '../assess';
 import type { Edit, EditOf } from '../build/edits';
 import type { Catalogue } from '../parts/catalogue';
@@ -43,7 +44,7 @@ export function* remediesFor(
         harms(a) - harms(b) ||
         lossRank(base, a) - lossRank(base, b) ||
         a.blockersAfter - b.blockersAfter ||
-        costRank(a) - costRank(b) ||
+        costRank(base, a) - costRank(base, b) ||
         (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
         (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
         a.edits.length - b.edits.length,
@@ -55,8 +56,11 @@ export function* remediesFor(
 const USED_SHARE = 0.25;
 const USED_LEAST = 15;
 
-/** What a remedy costs as a builder weighs it: what is bought used counts with what its risk is worth. */
-function costRank({ delta, edits }: Remedy): number {
+/**
+ * What a remedy costs as a builder weighs it, in the currency of the machine: what is bought used counts with what its
+ * risk is worth, what is owned and would lie idle with what it would cost anew.
+ */
+function costRank({ build }: Base, { delta, edits }: Remedy): number {
   const cost = delta['cost.now'] ?? 0;
   const isUsed = edits.some(
     (edit) =>
@@ -65,7 +69,13 @@ function costRank({ delta, edits }: Remedy): number {
         ({ id, soldUsed }) => soldUsed && id === (edit.type === 'item.add' ? edit.item.sheet : edit.sheet),
       ),
   );
-  return isUsed && cost > 0 ? cost * (1 + USED_SHARE) + USED_LEAST : cost;
+  const idle = edits.reduce((sum, edit) => {
+    const item = edit.type === 'item.replace' ? build.items.find(({ id }) => id === edit.item) : undefined;
+    const sheet = item?.deal === 'owned' ? build.sheets[item.sheet] : undefined;
+    const price = sheet && (sheet.price ?? build.archetypes[sheet.archetype]?.price);
+    return price ? sum + (item!.units.length * price.minor) / minorPerMajor(price.currency) : sum;
+  }, 0);
+  return (isUsed && cost > 0 ? cost * (1 + USED_SHARE) + USED_LEAST : cost) + idle;
 }
 
 /** What starves, burns or cooks something comes last, whatever it cures. */
@@ -94,8 +104,6 @@ function lossRank({ build }: Base, { edits, title }: Remedy): number {
       case 'change.add':
         return edit.change.kind === 'option' || edit.change.effects.some((effect) => effect.do === 'remove') ? 3 : 2;
       case 'item.replace':
-        // What is owned would lie idle.
-        return build.items.find(({ id }) => id === edit.item)?.deal === 'owned' ? 3 : 2;
       case 'units.add':
         return 2;
       case 'item.add':

@@ -56,6 +56,18 @@ test('the three views share one scale and line up', () => {
   expect(front!.height).toBeCloseTo(side!.height, 9);
 });
 
+test('the arrangement is the one that draws the machine largest', () => {
+  const flat = { ...boxOf('boathouse-rack'), size: { widthMm: 430, heightMm: 44, depthMm: 450 } };
+  const [plan, front, side] = layoutSheet(flat, 'sheet', 736, 606).views;
+  // One unit of a rack: all three under each other.
+  expect([front!.x, side!.x]).toEqual([plan!.x, plan!.x]);
+  // A cube on a wide sheet: beside each other.
+  const wide = layoutSheet(boxOf('hall-cupboard'), 'sheet', 910, 606).views;
+  expect(wide.map(({ y }) => y)).toEqual([wide[0]!.y, wide[0]!.y, wide[0]!.y]);
+  const scales = [736, 910].map((width) => layoutSheet(boxOf('hall-cupboard'), 'sheet', width, 606).scale);
+  expect(scales[1]).toBeGreaterThan(scales[0]! * 1.05);
+});
+
 test('a millimetre is as long across as up', () => {
   const { views } = layoutSheet(boxOf('boathouse-rack'), 'front', 736, 606);
   const front = views[0]!;

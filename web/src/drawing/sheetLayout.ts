@@ -45,16 +45,45 @@ export function layoutSheet(box: SceneBox, focus: Focus, width: number, height: 
   return focus === 'sheet' ? threeViews(box, area) : oneLarge(box, focus, area);
 }
 
+/** How three views stand: in an L as they are projected, in a row, or in a column. */
+type Arrangement = 'corner' | 'row' | 'column';
+/** An L keeps edges under edges; another way must draw the machine larger by this much to be worth that. */
+const WORTH = 1.05;
+
+/** Three views at one scale, arranged so that the machine is drawn largest; the rest of the sheet is free. */
 function threeViews(box: SceneBox, area: Flat2): SheetLayout {
   const { widthMm, heightMm, depthMm } = box.size;
-  // The title block needs its width beside the plan, also when the machine is slim.
-  const scale = Math.max(
-    0.05,
-    Math.min((area.width - GAP) / (widthMm + depthMm), (area.height - GAP) / (depthMm + heightMm), 2),
-  );
+  const scales: Record<Arrangement, number> = {
+    corner: Math.min((area.width - GAP) / (widthMm + depthMm), (area.height - GAP) / (depthMm + heightMm)),
+    row: Math.min((area.width - 2 * GAP) / (2 * widthMm + depthMm), area.height / Math.max(depthMm, heightMm)) / WORTH,
+    column:
+      Math.min(area.width / Math.max(widthMm, depthMm), (area.height - 2 * GAP) / (depthMm + 2 * heightMm)) / WORTH,
+  };
+  const best = (Object.keys(scales) as Arrangement[]).reduce((a, b) => (scales[b] > scales[a] ? b : a));
+  const scale = Math.max(0.05, Math.min(scales[best] * (best === 'corner' ? 1 : WORTH), 2));
   const place = (name: ViewName, x: number, y: number): PlacedView => placed(box, name, x, y, scale, true);
   const plan = place('plan', area.x, area.y);
+  if (best === 'row') {
+    const front = place('front', plan.x + plan.width + GAP, area.y);
+    const side = place('side', front.x + front.width + GAP, area.y);
+    const y = area.y + Math.max(plan.height, front.height) + GAP;
+    const under = { x: front.x, y: area.y + front.height + GAP, width: side.x + side.width - front.x };
+    // Beside a deep plan there is room under the other two as well.
+    const beside = Math.max(0, area.y + area.height - under.y);
+    const below = Math.max(0, area.y + area.height - y);
+    const free =
+      beside * under.width > below * area.width
+        ? { ...under, width: area.x + area.width - under.x, height: beside }
+        : { x: area.x, y, width: area.width, height: below };
+    return { scale, views: [plan, front, side], free };
+  }
   const front = place('front', area.x, area.y + plan.height + GAP);
+  if (best === 'column') {
+    const side = place('side', area.x, front.y + front.height + GAP);
+    const x = area.x + Math.max(plan.width, side.width) + GAP;
+    const free = { x, y: area.y, width: Math.max(0, area.x + area.width - x), height: area.height };
+    return { scale, views: [plan, front, side], free };
+  }
   const side = place('side', area.x + plan.width + GAP, front.y);
   return {
     scale,

@@ -5,6 +5,7 @@ import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
+import { remember, remembered } from '../../remembered';
 import { Masthead } from '../Masthead';
 import { BenchContext } from './hooks/benchContext';
 import { Drawing } from './drawing/Drawing';
@@ -13,9 +14,16 @@ import { Shortcuts } from './Shortcuts';
 import { SidePane } from './panes/SidePane';
 import { useBenchUi } from './hooks/useBenchUi';
 
+const KIT = 'kit';
+
 export default function Bench() {
   const ui = useBenchUi(useOutletContext<OwnedCatalogue>());
   const [help, setHelp] = useState(false);
+  const [isKitFolded, setKitFolded] = useState(() => remembered(KIT) === 'folded');
+  const foldKit = () => {
+    remember(KIT, isKitFolded ? 'open' : 'folded');
+    setKitFolded(!isKitFolded);
+  };
   useUndoKeys();
 
   return (
@@ -30,11 +38,13 @@ export default function Bench() {
           className={
             'grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
             'md:auto-rows-auto ' +
-            'md:grid-rows-1 md:grid-cols-[200px_minmax(0,1fr)_316px] md:overflow-hidden ' +
-            'lg:grid-cols-[214px_minmax(0,1fr)_330px]'
+            'md:grid-rows-1 md:overflow-hidden ' +
+            (isKitFolded
+              ? 'md:grid-cols-[40px_minmax(0,1fr)_316px] lg:grid-cols-[40px_minmax(0,1fr)_330px]'
+              : 'md:grid-cols-[200px_minmax(0,1fr)_316px] lg:grid-cols-[214px_minmax(0,1fr)_330px]')
           }
         >
-          <Kit />
+          <Kit isFolded={isKitFolded} onFold={foldKit} />
           <Drawing onHelp={() => setHelp(true)} />
           <SidePane />
         </main>

@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
+import { remember, remembered } from '../../remembered';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Arrows', 'to the nearest place in that direction'],
@@ -16,8 +17,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Escape', 'one level up'],
   ['Ctrl or Cmd with Z', 'undo, anywhere on the page'],
 ];
-const OFF = 'inch-tower.singleKeys';
-export const singleKeysOn = (): boolean => localStorage.getItem(OFF) !== 'off';
+const SINGLE_KEYS = 'singleKeys';
+export const singleKeysOn = (): boolean => remembered(SINGLE_KEYS) !== 'off';
 
 /** The shortcut sheet. Single keys act only while the drawing has focus and can be switched off. */
 export function Shortcuts({
@@ -57,7 +58,7 @@ export function Shortcuts({
               checked={on}
               onChange={(event) => {
                 setOn(event.target.checked);
-                localStorage.setItem(OFF, event.target.checked ? 'on' : 'off');
+                remember(SINGLE_KEYS, event.target.checked ? 'on' : 'off');
               }}
             />
             Single letters act while the drawing has focus

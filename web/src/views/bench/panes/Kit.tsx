@@ -18,7 +18,7 @@ const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
 const PLACED = new Set(SECTIONS.flatMap(([, kinds]) => kinds));
 
 /** The kit in machine order: what there is, never what is not; small parts close it with their reason. */
-export function Kit() {
+export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly onFold: () => void }) {
   const build = useAppSelector((state) => state.bench.build);
   const needs = useAppSelector((state) => state.bench.view?.needs);
   const smallNeeds = useAppSelector((state) => state.bench.view?.small);
@@ -29,50 +29,65 @@ export function Kit() {
   return (
     <section
       aria-label="Kit"
-      className="min-h-0 overflow-auto border-line px-3 py-2 text-[13px] max-md:order-3 md:border-r"
+      className={
+        'min-h-0 overflow-auto border-line text-[13px] max-md:order-3 max-md:px-3 max-md:py-2 md:border-r ' +
+        (isFolded ? 'md:px-1.5 md:py-2' : 'md:px-3 md:py-2')
+      }
       tabIndex={-1}
     >
-      {SECTIONS.map(([title, kinds]) => {
-        const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
-        return own.length ? (
-          <KitSection key={title} title={title}>
-            {own.map((item) => (
-              <KitRow key={item.id} build={build} item={item} />
-            ))}
-          </KitSection>
-        ) : null;
-      })}
-      {(small.length > 0 || (needs?.length ?? 0) > 0 || (smallNeeds?.length ?? 0) > 0) && (
-        <KitSection title="Small parts">
-          {small.map((item) => (
-            <KitRow key={item.id} build={build} item={item} />
-          ))}
-          <Needs
-            rows={[
-              ...(needs ?? []).map((need) => ({
-                ...need,
-                what: need.cable.name,
-                typicalMinor: need.cable.typicalMinor,
-                why: 'the wiring needs them',
-              })),
-              ...(smallNeeds ?? []),
-            ]}
-          />
-        </KitSection>
-      )}
-      {items.length === 0 && (
-        <p className="text-mid">
-          No part chosen yet. Click an outline in the drawing, or lay parts you have on the table.
-        </p>
-      )}
       <button
         type="button"
-        className="press mt-3 w-full text-left"
-        onClick={() => ui.select(printSpot(TABLE_ANY), { pane: 'try', focusPane: true })}
+        className="press mb-1.5 w-7 px-0 text-center max-md:hidden"
+        aria-expanded={!isFolded}
+        title={isFolded ? 'Unfold the kit' : 'Fold the kit away'}
+        onClick={onFold}
       >
-        Add any part, onto the table <span className="key float-right">/</span>
+        <span aria-hidden>{isFolded ? '»' : '«'}</span>
+        <span className="sr-only">Kit</span>
       </button>
-      {items.length > 0 && <HostDrives />}
+      <div className={isFolded ? 'md:hidden' : ''}>
+        {SECTIONS.map(([title, kinds]) => {
+          const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
+          return own.length ? (
+            <KitSection key={title} title={title}>
+              {own.map((item) => (
+                <KitRow key={item.id} build={build} item={item} />
+              ))}
+            </KitSection>
+          ) : null;
+        })}
+        {(small.length > 0 || (needs?.length ?? 0) > 0 || (smallNeeds?.length ?? 0) > 0) && (
+          <KitSection title="Small parts">
+            {small.map((item) => (
+              <KitRow key={item.id} build={build} item={item} />
+            ))}
+            <Needs
+              rows={[
+                ...(needs ?? []).map((need) => ({
+                  ...need,
+                  what: need.cable.name,
+                  typicalMinor: need.cable.typicalMinor,
+                  why: 'the wiring needs them',
+                })),
+                ...(smallNeeds ?? []),
+              ]}
+            />
+          </KitSection>
+        )}
+        {items.length === 0 && (
+          <p className="text-mid">
+            No part chosen yet. Click an outline in the drawing, or lay parts you have on the table.
+          </p>
+        )}
+        <button
+          type="button"
+          className="press mt-3 w-full text-left"
+          onClick={() => ui.select(printSpot(TABLE_ANY), { pane: 'try', focusPane: true })}
+        >
+          Add any part, onto the table <span className="key float-right">/</span>
+        </button>
+        {items.length > 0 && <HostDrives />}
+      </div>
     </section>
   );
 }

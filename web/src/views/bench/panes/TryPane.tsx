@@ -26,8 +26,8 @@ import type { GoingRow, RefusedRow, TrySource } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
 import { useFocusKept } from '../hooks/useFocusKept';
 import { useFocusStart } from '../hooks/useFocusStart';
-import { SORTS, sortRows, type SortName } from './trySorts';
-import { TryRowView } from './TryRowView';
+import { isBlocked, SORTS, sortRows, type SortName } from './trySorts';
+import { TryHead, TryRowView } from './TryRowView';
 import { WhyNot } from './WhyNot';
 import { useOwned } from '../hooks/useOwned';
 
@@ -95,9 +95,11 @@ export function TryPane() {
         rows.filter((row) => row.sheet in ui.catalogue.sheets),
         sort,
         ui.catalogue,
+        build.brief,
       ),
-    [rows, sort, ui.catalogue],
+    [rows, sort, ui.catalogue, build.brief],
   );
+  const free = sorted.filter((row) => !isBlocked(row)).length;
   const list = useRef<HTMLUListElement>(null);
   const kept = useFocusKept(list, 'data-try');
   /** What is ghosted: put, it is not settled twice. */
@@ -119,7 +121,18 @@ export function TryPane() {
       ui.setGhost({ edits, figures: row.figures });
     }, GHOST_AFTER_MS);
   };
+  /** A row is put once, however often it is clicked meanwhile. */
+  const putting = useRef(false);
   const put = async (row: GoingRow) => {
+    if (putting.current) return;
+    putting.current = true;
+    try {
+      await putRow(row);
+    } finally {
+      putting.current = false;
+    }
+  };
+  const putRow = async (row: GoingRow) => {
     clearTimeout(wait.current);
     ui.setGhost(null);
     // Looked at for another count or place they are other edits, and are settled anew.
@@ -151,8 +164,11 @@ export function TryPane() {
             {' '}
             ·{' '}
             {done
-              ? `${rows.length} fit${rows.length === 1 ? 's' : ''}, ${refused.length} ` +
-                `${refused.length === 1 ? 'does' : 'do'} not fit`
+              ? [
+                  `${free} fit${free === 1 ? 's' : ''}`,
+                  ...(free < sorted.length ? [`${sorted.length - free} with a blocker`] : []),
+                  `${refused.length} ${refused.length === 1 ? 'does' : 'do'} not`,
+                ].join(', ')
               : away
                 ? ''
                 : 'trying …'}
@@ -247,10 +263,12 @@ export function TryPane() {
         )}
       </div>
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
+        {sorted.length > 0 && <TryHead currency={build.currency} />}
         <ul ref={list} {...kept}>
-          {sorted.map((row) => (
+          {sorted.map((row, i) => (
             <TryRowView
               key={row.sheet}
+              isFirstBlocked={i === free}
               row={row}
               part={resolve(
                 ui.catalogue.sheets[row.sheet]!,

@@ -3,25 +3,41 @@ import type { GoingRow } from '../../../worker/messages';
 import { changeWords, currencySign } from '../../../words/format';
 import { factLine } from '../../../words/factLine';
 
-const COLUMNS: readonly (readonly [FigureId, string])[] = [
-  ['power.idleWallW', 'W'],
-  ['sound.earIdleDb', 'dB'],
-  ['cost.now', ''],
-  ['ports.free', 'ports'],
+const COLUMNS: readonly (readonly [id: FigureId, head: string, title: string])[] = [
+  ['power.idleWallW', 'W', 'idle at the wall'],
+  ['sound.earIdleDb', 'dB(A)', 'noise at the ear'],
+  ['cost.now', '', 'price'],
 ];
+const GRID = 'grid grid-cols-[minmax(0,1fr)_38px_42px_58px] gap-x-1.5 px-3';
 /** The worst is said first: only the first few effects are shown. */
 const WEIGHT = { blocker: 2, caution: 1, note: 0 } as const;
+const SHOWN = 2;
+
+/** Heads of the columns of changes, over all rows. */
+export function TryHead({ currency }: { readonly currency: string }) {
+  return (
+    <div className={`${GRID} sticky top-0 z-10 border-b border-ink bg-paper py-1 text-[11.5px] text-mid`}>
+      <span>Part, and what it changes</span>
+      {COLUMNS.map(([id, head, title]) => (
+        <span key={id} className="text-right" title={title}>
+          {head || currencySign(currency)}
+        </span>
+      ))}
+    </div>
+  );
+}
+
 type Props = {
   readonly row: GoingRow;
   readonly part: Part;
   readonly count: number;
+  /** It stands first of those that bring a blocker. */ readonly isFirstBlocked: boolean;
   readonly onShow: () => void;
   readonly onPut: () => void;
 };
 
-/** Name and what it does above, aligned changes below. Enter or a click puts it. */
-export function TryRowView({ row, part, count, onShow, onPut }: Props) {
-  const currency = row.figures['cost.now']?.unit ?? 'EUR';
+/** Name and changes in columns, facts and effects below. Enter or a click puts it. */
+export function TryRowView({ row, part, count, isFirstBlocked, onShow, onPut }: Props) {
   const effects = [
     ...row.causes.map((effect) => ({
       ...effect,
@@ -38,36 +54,36 @@ export function TryRowView({ row, part, count, onShow, onPut }: Props) {
     ...row.cures.map((effect) => ({ ...effect, tone: 'good', words: `Fixes: ${effect.title.toLowerCase()}` })),
     ...row.eases.map((effect) => ({ ...effect, tone: 'good', words: `Eases: ${effect.title.toLowerCase()}` })),
   ].sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]);
+  const ports = changeWords('ports.free', row.delta['ports.free'] ?? 0);
+  const facts = [factLine(part), ports && `${ports} free ports`, part.maker].filter(Boolean).join(' · ');
   return (
-    <li className="border-b border-line">
+    <li className={`border-b border-dotted border-line ${isFirstBlocked ? 'border-t-2 border-t-bad' : ''}`}>
       <button
         type="button"
         data-try={row.sheet}
         onFocus={onShow}
         onMouseEnter={onShow}
         onClick={onPut}
-        className="plain block w-full px-3 py-2 text-left hover:bg-wash focus:bg-wash"
+        className={`plain ${GRID} w-full py-1 text-left leading-tight hover:bg-wash focus:bg-wash`}
       >
-        <span className="flex items-baseline justify-between gap-2">
-          <span className="font-medium">
-            {count > 1 ? `${count} × ` : ''}
-            {part.name}
+        <span className="text-[13px] font-medium break-words">
+          {count > 1 ? `${count} × ` : ''}
+          {part.name}
+        </span>
+        {COLUMNS.map(([id, , title]) => (
+          <span
+            key={id}
+            className="mono self-baseline text-right text-[11.5px] whitespace-nowrap text-mid"
+            title={title}
+          >
+            {changeWords(id, row.delta[id] ?? 0) || '·'}
           </span>
-          <span className="shrink-0 text-[12px] text-mid">{part.maker}</span>
+        ))}
+        <span className="col-span-4 truncate text-[12px] text-mid" title={facts}>
+          {facts}
         </span>
-        <span className="block text-[12.5px] text-mid">{factLine(part)}</span>
-        <span className="mono mt-0.5 grid grid-cols-4 text-[11.5px] text-mid">
-          {COLUMNS.map(([id, unit]) => {
-            const change = changeWords(id, row.delta[id] ?? 0);
-            return (
-              <span key={id} className="whitespace-nowrap">
-                {change ? `${change} ${id === 'cost.now' ? currencySign(currency) : unit}` : '·'}
-              </span>
-            );
-          })}
-        </span>
-        {effects.slice(0, 3).map((effect) => (
-          <span key={effect.words} className={`mt-0.5 block text-[12.5px] leading-snug ${effect.tone}`}>
+        {effects.slice(0, SHOWN).map((effect) => (
+          <span key={effect.words} className={`col-span-4 text-[12px] leading-snug ${effect.tone}`}>
             {effect.words}
           </span>
         ))}

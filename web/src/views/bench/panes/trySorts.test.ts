@@ -1,4 +1,4 @@
-import type { Catalogue } from '@inch-tower/core';
+import type { Brief, Catalogue } from '@inch-tower/core';
 import type { Effect, GoingRow } from '../../../worker/messages';
 import { SORTS, sortRows, type SortName } from './trySorts';
 import { tableStops } from '../drawing/TablePicture';
@@ -41,12 +41,31 @@ const rows = [
 
 test.each<[SortName, string[]]>([
   ['trouble', ['quiet', 'large', 'cheap']],
-  ['money', ['cheap', 'quiet', 'large']],
-  ['idle', ['cheap', 'quiet', 'large']],
-  ['sound', ['quiet', 'cheap', 'large']],
+  ['money', ['quiet', 'large', 'cheap']],
+  ['idle', ['quiet', 'large', 'cheap']],
+  ['sound', ['quiet', 'large', 'cheap']],
   ['perTb', ['large', 'quiet', 'cheap']],
 ])('by %s', (sort, order) => {
   expect(sortRows(rows, sort, catalogue).map((one) => one.sheet)).toEqual(order);
+});
+
+test('by snags what falls short of the brief stands behind what does not', () => {
+  const chassis = (id: string, bays: number, minor: number) => ({
+    id,
+    kind: 'chassis',
+    name: id,
+    archetype: 'box',
+    price: { minor, currency: 'EUR' },
+    bayGroups: [{ rows: bays, columns: 1, access: 'hotSwap', takes: ['3.5'] }],
+  });
+  const boxes = {
+    archetypes: { box: { id: 'box', kind: 'chassis', name: 'box' } },
+    sheets: { one: chassis('one', 1, 2000), eight: chassis('eight', 8, 15_000) },
+  } as unknown as Catalogue;
+  const both = [row('one', { delta: { 'cost.now': 20 } }), row('eight', { delta: { 'cost.now': 150 } })];
+  const order = (brief?: Brief) => sortRows(both, 'trouble', boxes, brief).map((one) => one.sheet);
+  expect(order({ drivesLater: 8 })).toEqual(['eight', 'one']);
+  expect(order()).toEqual(['one', 'eight']);
 });
 
 test('every way of sorting has its words, and leaves the rows it is given alone', () => {

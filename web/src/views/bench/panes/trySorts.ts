@@ -1,4 +1,4 @@
-import type { Catalogue, Sheet } from '@inch-tower/core';
+import { resolve, wishGap, type Brief, type Catalogue, type Sheet } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 
 export const SORTS = {
@@ -17,20 +17,44 @@ const trouble = (row: GoingRow) =>
   row.cures.reduce((sum, effect) => sum + BAD[effect.severity], 0);
 const money = (row: GoingRow) => row.delta['cost.now'] ?? 0;
 
-/** Rows in the order asked for; equal ones by money, then by name. */
-export function sortRows(rows: readonly GoingRow[], sort: SortName, catalogue: Catalogue): GoingRow[] {
+/** Whether putting it brings a blocker that was not there. */
+export const isBlocked = (row: GoingRow): boolean =>
+  [...row.causes, ...row.worsens].some(({ severity }) => severity === 'blocker');
+
+/**
+ * Rows in the order asked for, those that bring a blocker after the others; by snags what misses the brief counts too.
+ * Equal ones by money, then by name.
+ */
+export function sortRows(
+  rows: readonly GoingRow[],
+  sort: SortName,
+  catalogue: Catalogue,
+  brief: Brief = {},
+): GoingRow[] {
+  const misses = (row: GoingRow): number => {
+    const sheet = catalogue.sheets[row.sheet];
+    const archetype = sheet && catalogue.archetypes[sheet.archetype];
+    const gap = sheet && archetype ? wishGap(resolve(sheet, archetype), brief) : 0;
+    return gap > 0 ? BAD.caution + gap : 0;
+  };
   const perTb = (row: GoingRow) => {
     const sheet = catalogue.sheets[row.sheet] as Sheet | undefined;
     const bytes = sheet?.kind === 'drive' ? sheet.capacityBytes : undefined;
     return bytes && sheet?.price ? sheet.price.minor / bytes : Infinity;
   };
   const by: Record<SortName, (row: GoingRow) => number> = {
-    trouble,
+    trouble: (row) => trouble(row) + misses(row),
     money,
     idle: (row) => row.delta['power.idleWallW'] ?? 0,
     sound: (row) => row.delta['sound.earIdleDb'] ?? 0,
     perTb,
   };
   const nameOf = (row: GoingRow) => catalogue.sheets[row.sheet]?.name ?? row.sheet;
-  return [...rows].sort((a, b) => by[sort](a) - by[sort](b) || money(a) - money(b) || (nameOf(a) < nameOf(b) ? -1 : 1));
+  return [...rows].sort(
+    (a, b) =>
+      Number(isBlocked(a)) - Number(isBlocked(b)) ||
+      by[sort](a) - by[sort](b) ||
+      money(a) - money(b) ||
+      (nameOf(a) < nameOf(b) ? -1 : 1),
+  );
 }
