@@ -37,7 +37,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
     >
       <button
         type="button"
-        className="press mb-1.5 w-7 px-0 text-center max-md:hidden"
+        className={`press w-7 px-0 text-center max-md:hidden ${isFolded ? '' : 'float-right -mt-0.5'}`}
         aria-expanded={!isFolded}
         title={isFolded ? 'Unfold the kit' : 'Fold the kit away'}
         onClick={onFold}

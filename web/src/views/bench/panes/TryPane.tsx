@@ -105,6 +105,8 @@ export function TryPane() {
   /** What is ghosted: put, it is not settled twice. */
   const looked = useRef<readonly Edit[] | null>(null);
   const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
+  /** A row is put once, however often it is clicked meanwhile. */
+  const putting = useRef(false);
   useEffect(() => () => clearTimeout(wait.current), []);
   if (!spot || !group) return <p className="p-4 text-mid">This place is not there any more.</p>;
 
@@ -121,8 +123,6 @@ export function TryPane() {
       ui.setGhost({ edits, figures: row.figures });
     }, GHOST_AFTER_MS);
   };
-  /** A row is put once, however often it is clicked meanwhile. */
-  const putting = useRef(false);
   const put = async (row: GoingRow) => {
     if (putting.current) return;
     putting.current = true;

@@ -82,11 +82,16 @@ export function TryRowView({ row, part, count, isFirstBlocked, onShow, onPut }: 
         <span className="col-span-4 truncate text-[12px] text-mid" title={facts}>
           {facts}
         </span>
-        {effects.slice(0, SHOWN).map((effect) => (
-          <span key={effect.words} className={`col-span-4 text-[12px] leading-snug ${effect.tone}`}>
-            {effect.words}
+        {effects.length > 0 && (
+          <span className="col-span-4 text-[12px] leading-snug">
+            {effects.slice(0, SHOWN).map((effect, i) => (
+              <span key={effect.words} className={effect.tone}>
+                {i > 0 && <span className="text-mid"> · </span>}
+                {effect.words}
+              </span>
+            ))}
           </span>
-        ))}
+        )}
       </button>
     </li>
   );
