@@ -31,6 +31,8 @@ export const controllerValues = z.strictObject({
   mostDevices: z.int().min(1).max(2048),
   /** Chips of the 3 Gb/s class often stop at 2.2 TB. */
   largestDriveBytes: z.number().positive().optional(),
+  /** How its ports for NVMe share the slot: a retimer asks it to part, a switch and a tri-mode chip do not. */
+  pcieBy: z.enum(['retimer', 'switch', 'triMode']).optional(),
   passThrough: z.boolean(),
   raid: z.enum(['none', 'switchable', 'fixed']),
   portMultiplier: z.boolean(),

@@ -282,7 +282,7 @@ export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
 export function bifurcation(situation: Situation): Found<'reaches.bifurcation'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
-  return ofKind(situation.units, 'carrier').flatMap((unit): Found<'reaches.bifurcation'>[] => {
+  const sockets = ofKind(situation.units, 'carrier').flatMap((unit): Found<'reaches.bifurcation'>[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     if (group?.type !== 'slot') return [];
@@ -301,10 +301,55 @@ export function bifurcation(situation: Situation): Found<'reaches.bifurcation'>[
           gap: -dead.length,
           unit: 'sockets',
         },
-        facts: { carrier: unit.part.name, slot: group.label, ways: group.slot.bifurcates?.join(', ') ?? '' },
+        facts: {
+          carrier: unit.part.name,
+          slot: group.label,
+          ways: group.slot.bifurcates?.join(', ') ?? '',
+          by: 'sockets',
+        },
         because: [{ unit: group.host }],
       },
     ];
+  });
+  return [...sockets, ...partedPorts(situation)];
+}
+
+const LANES_A_DRIVE = 4;
+/**
+ * NVMe drives on the ports of a card that hands its slot's lanes on as they are: as many are seen as the slot parts
+ * into. Where the sheet does not say how ports share, that is told as what may be.
+ */
+function partedPorts(situation: Situation): Found<'reaches.bifurcation'>[] {
+  const byId = unitsById(situation.units);
+  const lanes = lanesAt(situation.units, situation.layout);
+  return ofKind(situation.units, 'controller').flatMap((unit): Found<'reaches.bifurcation'>[] => {
+    const { part } = unit;
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    const mayBePlain = part.connectors.every(({ carries }) => carries.every((way) => way === 'pcie'));
+    if (group?.type !== 'slot' || (part.pcieBy ?? (mayBePlain ? 'retimer' : 'triMode')) !== 'retimer') return [];
+    const fed = drivesOn(situation, unit.id).filter(({ part: drive }) => drive.interface === 'nvme');
+    const wired = Math.min(part.lanes, lanes(spot!));
+    const ways = (group.slot.bifurcates ?? [])
+      .map((way) => way.split('x').filter(Boolean).map(Number))
+      .filter((way) => way.reduce((sum, one) => sum + one, 0) <= Math.max(wired, LANES_A_DRIVE));
+    const seen = Math.max(1, ...ways.map((way) => way.filter((one) => one >= LANES_A_DRIVE).length));
+    return fed.length <= seen
+      ? []
+      : [
+          {
+            severity: part.pcieBy === 'retimer' ? 'blocker' : 'caution',
+            at: [{ unit: unit.id }, ...fed.map(({ id }) => ({ unit: id }))],
+            gap: { have: seen, limit: fed.length, gap: seen - fed.length, unit: 'drives' },
+            facts: {
+              carrier: part.name,
+              slot: group.label,
+              ways: group.slot.bifurcates?.join(', ') ?? '',
+              by: 'ports',
+            },
+            because: [{ unit: group.host }],
+          },
+        ];
   });
 }
 

@@ -1,6 +1,7 @@
 import { find, said, tower, firstRemedy, rack, archetype, behindOnePort, type Pair } from '../testing/rules';
-import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
+import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { Catalogue } from '../parts/catalogue';
+import type { Archetype, Sheet } from '../parts/sheet';
 const bifurcated = (ways?: string[]) =>
   tweak('gannet-e8', {
     slots: archetype('board-server').slots.map((slot) => ({ ...slot, ...(ways ? { bifurcates: ways } : {}) })),
@@ -9,6 +10,24 @@ const gen4 = () =>
   tweak('gannet-e8', {
     slots: archetype('board-server').slots.map((slot) => ({ ...slot, gen: 4, bifurcates: ['x4x4x4x4'] })),
   });
+/** A board whose slots part as given, in a tower. */
+const parting = (ways?: string[]): Catalogue =>
+  tweak('plover-a6', {
+    slots: (catalogue.sheets['plover-a6'] as Sheet<'board'>).slots!.map(({ bifurcates: _own, ...slot }) => ({
+      ...slot,
+      ...(ways ? { bifurcates: ways } : {}),
+    })),
+  });
+const partedTower = (ways?: string[]) => tower(parting(ways));
+/** The cable card without a word on how its ports share. */
+const unsaid = (from: Catalogue): Catalogue => {
+  const { pcieBy: _sheet, ...card } = from.sheets['heron-2']! as Sheet<'controller'>;
+  const { pcieBy: _class, ...plain } = from.archetypes['nvme-card']! as Archetype<'controller'>;
+  return {
+    sheets: { ...from.sheets, 'heron-2': card as Sheet },
+    archetypes: { ...from.archetypes, 'nvme-card': plain as Archetype },
+  };
+};
 /** A module that gives more than a socket of generation 3 carries. */
 const fastOn = (from: Catalogue) => tweak('stickle-500', { sequentialMBps: 6000 }, from);
 const onCarrier = (from: Catalogue) => {
@@ -129,6 +148,24 @@ const PAIRS: readonly Pair[] = [
       rack(bifurcated(['x4x4x4x4']))
         .add('punt-4')
         .add('stickle-500', 4),
+  ],
+  [
+    'two U.2 drives on a cable card without a switch, in a slot that does not part',
+    'reaches.bifurcation',
+    () => partedTower().add('heron-2').add('crib-u2').add('wels-1920', 2),
+    /^blocker: Heron 2 feeds 2 NVMe drives; .* does not part, so 1 works\.$/,
+    () =>
+      rack(bifurcated(['x4x4']))
+        .add('heron-2')
+        .add('crib-u2')
+        .add('wels-1920', 2),
+  ],
+  [
+    'ports for NVMe of which nobody says how they share',
+    'reaches.bifurcation',
+    () => tower(unsaid(parting())).add('heron-2').add('crib-u2').add('wels-1920', 2),
+    /^caution: Heron 2 feeds 2 NVMe drives; .* does not part, so 1 works\.$/,
+    () => partedTower().add('heron-4s').add('crib-u2').add('wels-1920', 2),
   ],
   [
     'a lane too few in the processor',

@@ -29,7 +29,7 @@ export type ReachesFacts = {
       };
   'reaches.cardUplink': { card: string; cards: number; drives: number; lanes: number; gen: number; chip: string };
   'reaches.m2Link': { drive: string; socket: string; gen: number; ownGen: number; lanes: number; own: number };
-  'reaches.bifurcation': { carrier: string; slot: string; ways: string };
+  'reaches.bifurcation': { carrier: string; slot: string; ways: string; by: 'sockets' | 'ports' };
   'reaches.laneBudget': { processor: string; board: string };
   'reaches.chipsetUplink': { board: string; lanes: number; gen: number };
   'reaches.uplink': { drives: number; bays: string; host: string; each: number; how: string };
@@ -107,10 +107,12 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
   'reaches.bifurcation': {
     title: 'Slot parted for a carrier',
     what: (f, s) =>
-      `${f.carrier} has ${n(s.gap!.limit, 'socket')}; ${f.slot} ` +
-      `${f.ways ? `parts as ${f.ways}` : 'does not part'}, so ` +
+      (f.by === 'sockets'
+        ? `${f.carrier} has ${n(s.gap!.limit, 'socket')}; `
+        : `${f.carrier} feeds ${n(s.gap!.limit, 'NVMe drive')}; `) +
+      `${f.slot} ${f.ways ? `parts as ${f.ways}` : 'does not part'}, so ` +
       `${n(s.gap!.have, 'works', 'work')}.`,
-    why: 'A plain carrier has no switch: every module needs lanes of its own from the board.',
+    why: 'A card without a switch shares nothing: every drive needs lanes of its own from the board.',
   },
   'reaches.laneBudget': {
     title: 'Lanes of the processor',

@@ -1,6 +1,6 @@
 import type { Reach } from '@inch-tower/core';
 import { placeNote, titleOf, type Note } from '../../../drawing/notes';
-import type { Flat2, PlacedView } from '../../../drawing/sheetLayout';
+import { RULER, type Flat2, type PlacedView } from '../../../drawing/sheetLayout';
 
 /**
  * The room of cards (in plan, from the rear edge to what ends it) and coolers (in section, upwards):
@@ -21,7 +21,8 @@ export function Clearances({
   readonly width: number;
 }) {
   const wanted = all.filter((one) => one.gapMm <= TIGHT_MM || one.unit === selected);
-  const written = [...labels, ...views.map(titleOf)];
+  const ruler: Flat2 = { x: 0, y: 0, width, height: RULER };
+  const written = [...labels, ...views.map(titleOf), ruler];
   return (
     <g aria-hidden>
       {wanted.flatMap((one) =>
