@@ -171,8 +171,11 @@ export function adds(base: Base, catalogue: Catalogue, parts: readonly Part[]): 
   });
 }
 
+/** Inside lanes for SATA or SAS drives; those for NVMe alone serve none of them. */
 export const lanes = (part: PartOf<'controller'>) =>
-  part.connectors.reduce((sum, one) => sum + (one.side === 'inside' ? one.count * one.lanes : 0), 0);
+  part.connectors
+    .filter(({ side, carries }) => side === 'inside' && carries.some((way) => way === 'sata' || way === 'sas'))
+    .reduce((sum, one) => sum + one.count * one.lanes, 0);
 export const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 
 export function otherSlots(base: Base, unit: PlannedUnit): Proposal[] {

@@ -60,9 +60,11 @@ const cardLength: Propose = (base, snag, catalogue) =>
     return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
   });
 
-/** A small graphics card is no accelerator: what draws far less does far less. */
-const doesAsMuch = (other: Part, now: Part): boolean =>
-  other.kind !== 'accelerator' || now.kind !== 'accelerator' || other.peakW >= now.peakW * 0.4;
+/** A small graphics card is no accelerator: what draws far less does far less. Ports for NVMe alone are no others. */
+function doesAsMuch(other: Part, now: Part): boolean {
+  if (other.kind === 'accelerator' && now.kind === 'accelerator') return other.peakW >= now.peakW * 0.4;
+  return other.kind !== 'controller' || now.kind !== 'controller' || lanes(other) > 0 || lanes(now) === 0;
+}
 
 /** Two or three shorter controllers of one sheet that have as many ports together. */
 function severalShorter(
