@@ -2,6 +2,7 @@ import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../.
 import { limitFor, needsRiser } from '../../geometry/clearance';
 import { boxAmong } from '../../machine/hosts';
 import { mismatch } from '../../machine/accepts';
+import { wantsAside } from '../../machine/aside';
 import { protocolOf, wallBefore } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
@@ -160,7 +161,7 @@ class CardSearch {
       .filter((place) => place.group.type === 'slot')
       .sort((a, b) => (a.board === b.board ? a.position - b.position : 0));
     const others = here.flatMap((unit) => this.placesOf(unit, null)).filter((place) => place.group.type !== 'slot');
-    const free = this.kinds.some(({ units: [first] }) => isKind(first!, 'expander'));
+    const free = wantsAside(units);
     this.starts = [...slots, ...others.filter(({ group }) => free || group.type !== 'aside')];
     const there = new Set(this.starts.map((place) => place.name));
     this.elsewhere = [...this.wanted].filter(([name]) => !there.has(name));

@@ -1,3 +1,4 @@
+import { wantsAside } from '../../machine/aside';
 import { printSpot, type Layout, type SpotRef } from '../../build/layout';
 import { boxAmong } from '../../machine/hosts';
 import { limitFor, needsRiser } from '../../geometry/clearance';
@@ -58,6 +59,7 @@ export function encodeSeats(
       unit.builtIn?.fixed ? [printSpot(unit.builtIn.spot), `${unit.builtIn.spot.host}/${unit.builtIn.spot.key}`] : [],
     ),
   );
+  const free = wantsAside(units);
   const options = new Map<string, Option[]>();
   for (const unit of units.filter(isFree)) {
     options.set(
@@ -67,7 +69,8 @@ export function encodeSeats(
           host === unit
             ? []
             : spotsOf(host.id, host.part).filter(
-                (group) => ['bay', 'slot', 'm2', 'aside'].includes(group.type) && !mismatch(unit.part, group),
+                (group) =>
+                  ['bay', 'slot', 'm2', ...(free ? ['aside'] : [])].includes(group.type) && !mismatch(unit.part, group),
               ),
         )
         .flatMap((group) => {
