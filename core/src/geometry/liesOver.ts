@@ -3,7 +3,7 @@ import type { PartOf } from '../parts/resolve';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { cardPlace, m2Place, memoryPlace, type BoardPlace } from './boardPlan';
 import { layOut, onBoard, supplyBox, type Box } from './chassisPlan';
-import { isCard, isKind, ofKind, type PlannedUnit, isModule, moduleLengthMm } from '../machine/units';
+import { isCard, isKind, isModule, moduleLengthMm, ofKind, type PlannedUnit } from '../machine/units';
 
 type Box3 = Omit<Box, 'assumed'>;
 /** Modules of a board that cannot rise out of their sockets, and what lies over them. */

@@ -162,7 +162,9 @@ export function readField(
   const plain = text.trim();
   if (plain === '') return { ok: true, value: undefined };
   if (plain.toLowerCase() === 'none' && field.nullable) return { ok: true, value: null };
-  const number = field.type === 'number' ? readNumber(plain, { unit: field.unit, dotIsDecimal: true }) : null;
+  // What is kept in another unit than it is shown in is written here as it is kept, without any.
+  const unit = field.per === 1 ? field.unit : '';
+  const number = field.type === 'number' ? readNumber(plain, { unit, dotIsDecimal: true }) : null;
   if (number && !number.ok) return { ok: false, words: `${field.label} ${number.words}` };
   const value = number ? number.value : valueOf(field, plain);
   const checked = field.schema.safeParse(value);

@@ -1,3 +1,4 @@
+import { fieldsOf, readField } from './fields';
 import { readNumber } from './readNumber';
 
 test.each([
@@ -37,6 +38,13 @@ test.each([
   ['x'.repeat(80), '', `“${'x'.repeat(60)}…” is not a number`],
 ])('%s is refused', (text, unit, words) => {
   expect(readNumber(text, { unit })).toEqual({ ok: false, words });
+});
+
+test('a field that is kept in bytes takes no terabytes where bytes are written, and a long text is soon refused', () => {
+  const capacity = fieldsOf('drive').find(({ name }) => name === 'capacityBytes')!;
+  expect(readField(capacity, '8000000000000')).toEqual({ ok: true, value: 8e12 });
+  expect(readField(capacity, '8 TB').ok).toBe(false);
+  expect(readNumber(`€${' '.repeat(200_000)}x`).ok).toBe(false);
 });
 
 test('what our own files write is read as it was written', () => {

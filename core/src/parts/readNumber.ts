@@ -31,6 +31,7 @@ export function readNumber(
   const refused = (words: string): ReadNumber => ({ ok: false, words: `${quoted(plain)} ${words}` });
   const asked = unit.trim().toLowerCase();
   const of = unit ? ` of ${unit}` : '';
+  if (plain.length > MOST_SHOWN) return refused(`is not a number${of}`);
   const match = /^([€$£]?)\s*([+-]?[\d.,'\s\u00a0\u202f’]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*)$/iu.exec(plain);
   if (!match) return refused(`is not a number${of}`);
   const [, before = '', digits = '', after = ''] = match;

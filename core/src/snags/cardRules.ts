@@ -315,6 +315,11 @@ export function bifurcation(situation: Situation): Found<'reaches.bifurcation'>[
 }
 
 const LANES_A_DRIVE = 4;
+/** Parts of a slot that a drive can use and that begin and end under an edge of so many lanes. */
+function partsUnder(way: readonly number[], edgeLanes: number): number {
+  let end = 0;
+  return way.filter((one) => (end += one) <= edgeLanes && one >= LANES_A_DRIVE).length;
+}
 /**
  * NVMe drives on the ports of a card that hands its slot's lanes on as they are: as many are seen as the slot parts
  * into. Where the sheet does not say how ports share, that is told as what may be.
@@ -329,11 +334,11 @@ function partedPorts(situation: Situation): Found<'reaches.bifurcation'>[] {
     const mayBePlain = part.connectors.every(({ carries }) => carries.every((way) => way === 'pcie'));
     if (group?.type !== 'slot' || (part.pcieBy ?? (mayBePlain ? 'retimer' : 'triMode')) !== 'retimer') return [];
     const fed = drivesOn(situation, unit.id).filter(({ part: drive }) => drive.interface === 'nvme');
-    const wired = Math.min(part.lanes, lanes(spot!));
+    const wired = lanes(spot!);
     const ways = (group.slot.bifurcates ?? [])
       .map((way) => way.split('x').filter(Boolean).map(Number))
-      .filter((way) => way.reduce((sum, one) => sum + one, 0) <= Math.max(wired, LANES_A_DRIVE));
-    const seen = Math.max(1, ...ways.map((way) => way.filter((one) => one >= LANES_A_DRIVE).length));
+      .filter((way) => way.reduce((sum, one) => sum + one, 0) <= wired);
+    const seen = Math.max(1, ...ways.map((way) => partsUnder(way, part.lanes)));
     return fed.length <= seen
       ? []
       : [

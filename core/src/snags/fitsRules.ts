@@ -4,7 +4,7 @@ import { limitFor, type Limit } from '../geometry/clearance';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
 import { boardSlot, coveredBy } from '../machine/hosts';
-import { cardReachMm, isCard, ofKind, unitsById, type CardPart, type PlannedUnit, isModule } from '../machine/units';
+import { type CardPart, cardReachMm, isCard, isModule, ofKind, type PlannedUnit, unitsById } from '../machine/units';
 import {
   boardsOf,
   boxAround,

@@ -161,6 +161,13 @@ const PAIRS: readonly Pair[] = [
         .add('wels-1920', 2),
   ],
   [
+    'a cable card of eight lanes under a slot of sixteen that parts in eights',
+    'reaches.bifurcation',
+    () => partedTower(['x8x8']).add('heron-2').add('crib-u2').add('wels-1920', 2),
+    /^blocker: Heron 2 feeds 2 NVMe drives; .* parts as x8x8, so 1 works\.$/,
+    () => partedTower(['x4x4x4x4']).add('heron-2').add('crib-u2').add('wels-1920', 2),
+  ],
+  [
     'ports for NVMe of which nobody says how they share',
     'reaches.bifurcation',
     () => tower(unsaid(parting())).add('heron-2').add('crib-u2').add('wels-1920', 2),

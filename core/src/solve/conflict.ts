@@ -9,7 +9,7 @@ import { mismatch } from '../machine/accepts';
 import { portsIn } from '../links/ports';
 import { goesWhole } from './solve';
 import { spotsOf, type SpotGroup } from '../machine/spots';
-import { isCard, isKind, ofKind, type PlannedUnit, isModule } from '../machine/units';
+import { isCard, isKind, isModule, ofKind, type PlannedUnit } from '../machine/units';
 
 /**
  * One of the facts that together cannot be. `wants` is a class of units that want their places and
