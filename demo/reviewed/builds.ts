@@ -615,4 +615,129 @@ export const REVIEWED: readonly Reviewed[] = [
         .set({ brief: { usableTb: 24, failuresSurvived: 1 } }),
     verdict: 'Exactly so much can be used at most; how much less a layout leaves is not computed, and is not claimed.',
   },
+  {
+    id: 'shelves-in-a-chain',
+    what: 'A server with one outside port and two shelves of used SAS disks',
+    made: () => boot(rack('brazier-1200')).add('tern-4i4e').add('loft-16', 2).add('sluice-8', 32),
+    verdict: 'Works: the second shelf hangs behind the first. Disks of 520 bytes have to be reformatted.',
+    cautions: ['mates.sectors'],
+    cables: { 'straight:sff-8644:sff-8644': 2 },
+  },
+  {
+    id: 'flash-on-holders',
+    what: 'Four flash drives in two holders in the 3.5-inch cage of a tower',
+    made: () => boot(tower()).add('cradle-2', 2).add('pike-960', 4),
+    verdict: 'Sound.',
+  },
+  {
+    id: 'three-modules-two-sockets',
+    what: 'Two NVMe drives for data and one for the system, in a board with two sockets',
+    made: () => boot(cube()).add('stickle-2000', 2).add('barge-8', 2),
+    verdict: 'One module has no socket. A small SATA drive for the system costs least; a card with a socket does too.',
+    blockers: ['fits.driveInBay'],
+    first: { 'fits.driveInBay': /^Take Pike .* instead of Stickle 500/ },
+  },
+  {
+    id: 'usb-box-of-thirsty-disks',
+    what: 'A mini computer with a USB box full of disks of 7 W',
+    made: () =>
+      fixture()
+        .add('satchel-1')
+        .add('clew-s16', 2)
+        .add('stickle-250', 1, { role: 'boot' })
+        .add('annex-4')
+        .add('lighter-8', 4),
+    verdict: 'The brick came with the box and is made for full bays; worth a note, no more.',
+  },
+  {
+    id: 'accelerator-and-network',
+    what: 'A two-slot accelerator and a 10 Gb/s card in a tower, six disks on the board',
+    made: () => boot(tower()).add('beacon-120').add('skein-10').add('barge-8', 6),
+    verdict: 'Sound: the accelerator has the fast slot, the card the one of four lanes.',
+    cables: { 'straight:sata:sata': 6 },
+  },
+  {
+    id: 'fifteen-on-an-hba',
+    what: 'Fifteen disks in a rack box for home use, on an HBA and an 850 W supply',
+    made: () =>
+      boot(
+        fixture().add('byre-15').add('plover-a6').add('drover-4').add('tarn-125').add('clew-16e', 2).add('ember-850'),
+      )
+        .add('tern-16i')
+        .add('barge-12', 15),
+    verdict: 'Runs; three disks want splitters.',
+    cautions: ['powered.plugs'],
+  },
+  {
+    id: 'cache-on-a-carrier',
+    what: 'A second NVMe drive on a card, since the board has one socket',
+    made: () =>
+      boot(fixture().add('stead-m6').add('knot-m8').add('drover-8').add('fell-62').add('clew-16e', 2).add('ember-550'))
+        .add('punt-1')
+        .add('stickle-2000', 1, { role: 'cache' })
+        .add('barge-8', 4),
+    verdict: 'Sound.',
+  },
+  {
+    id: 'hba-in-a-short-slot',
+    what: 'An HBA in the open-ended x1 slot of a small board',
+    made: () =>
+      fixture()
+        .add('trug-4')
+        .add('sprig-i6')
+        .add('clew-5s16')
+        .add('ember-450s')
+        .add('tern-8i')
+        .add('sluice-8', 4)
+        .add('stickle-250', 1, { role: 'boot' }),
+    verdict: 'It enters and just carries four disks; it draws more than such a slot is sure to give.',
+    cautions: ['mates.sectors', 'powered.slot'],
+  },
+  {
+    id: 'old-desktop-with-its-cage-full',
+    what: 'An old desktop with three disks and a boot stick',
+    made: () =>
+      fixture()
+        .add('steading-t5')
+        .add('plover-b7')
+        .add('wagoner-4')
+        .add('fell-62')
+        .add('clew-3-8', 2)
+        .add('cinder-500')
+        .add('lighter-4', 3)
+        .add('dab-32', 1, { role: 'boot' }),
+    verdict: 'Thirsty and sound.',
+  },
+  {
+    id: 'flash-in-a-low-server',
+    what: 'Twelve flash drives in a 2U server, eight on the board and four on an HBA',
+    made: () =>
+      boot(
+        fixture().add('gable-12').add('gannet-c8').add('shire-8').add('crag-2u').add('clew-r32', 4).add('brazier-550'),
+      )
+        .add('tern-16i')
+        .add('pike-3840', 12),
+    verdict: 'Sound.',
+  },
+  {
+    id: 'ups-for-two-boxes',
+    what: 'A mini computer and its USB box on one UPS',
+    made: () =>
+      fixture()
+        .add('satchel-1')
+        .add('clew-s16', 2)
+        .add('stickle-250', 1, { role: 'boot' })
+        .add('annex-4')
+        .add('barge-4', 4)
+        .add('sump-700'),
+    verdict: 'Carries both.',
+  },
+  {
+    id: 'sas-shelf-on-esata',
+    what: 'A drive shelf bought for a tower with an eSATA card',
+    made: () => boot(tower()).add('stilt-e2').add('loft-16').add('barge-8', 8),
+    verdict: 'eSATA speaks to no SAS shelf: two disks have no cable. A controller with SAS outside reaches it.',
+    blockers: ['reaches.portsShort'],
+    first: { 'reaches.portsShort': /^Add Tern / },
+  },
 ];

@@ -1,11 +1,10 @@
-import type { PartOf } from '../parts/resolve';
-import type { PlannedUnit } from '../machine/units';
+import type { UnitOf } from '../machine/units';
 import type { FigureContext } from './context';
 import { fanRpmShare } from './fanCurve';
 import type { Ledger, Quantity } from './quantity';
 import type { PowerState } from './power/draw';
 
-type Fan = PlannedUnit & { readonly part: PartOf<'fan'> };
+type Fan = UnitOf<'fan'>;
 
 /** A policy that holds a temperature, until air is computed: from a quiet day's duty to full. */
 const HELD_DUTY = { value: 0.4, lo: 0.2, hi: 1 };

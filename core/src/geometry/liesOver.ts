@@ -3,12 +3,12 @@ import type { PartOf } from '../parts/resolve';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { cardPlace, m2Place, memoryPlace, type BoardPlace } from './boardPlan';
 import { layOut, onBoard, supplyBox, type Box } from './chassisPlan';
-import { isCard, isKind, isModule, moduleLengthMm, ofKind, type PlannedUnit } from '../machine/units';
+import { isCard, isKind, isModule, moduleLengthMm, ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 
 type Box3 = Omit<Box, 'assumed'>;
 /** Modules of a board that cannot rise out of their sockets, and what lies over them. */
 export type LyingOver = {
-  readonly board: PlannedUnit & { readonly part: PartOf<'board'> };
+  readonly board: UnitOf<'board'>;
   readonly under: readonly PlannedUnit[];
   readonly over: readonly PlannedUnit[];
 };
@@ -65,8 +65,8 @@ function riseOf(board: PartOf<'board'>, key: string, n: number, unit: PlannedUni
 function bodies(
   units: readonly PlannedUnit[],
   at: ReadonlyMap<string, Seat>,
-  board: PlannedUnit & { readonly part: PartOf<'board'> },
-  box: PlannedUnit & { readonly part: PartOf<'chassis'> },
+  board: UnitOf<'board'>,
+  box: UnitOf<'chassis'>,
   inBoard: (place: BoardPlace) => Box3,
 ): { readonly unit: PlannedUnit; readonly box: Box3 }[] {
   const plan = layOut(box.part);

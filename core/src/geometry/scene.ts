@@ -26,7 +26,7 @@ import {
 } from './boardPlan';
 import { layOut, onBoard, supplyBox, type BoardFrame, type Box } from './chassisPlan';
 import { plugsEnd } from './plugRoom';
-import { hasPlaces, isCard, isKind, moduleLengthMm, ofKind, type PlannedUnit } from '../machine/units';
+import { hasPlaces, isCard, isKind, moduleLengthMm, ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /** One thing of the drawing, in millimetres: a shell, a place, or a unit in its place. */
 export type Solid = {
@@ -97,7 +97,7 @@ function outsideSeats(units: readonly PlannedUnit[], sitting: Sitting): Lying[] 
 
 type Sitting = ReadonlyMap<string, PlannedUnit>;
 
-function chassisSolids(host: PlannedUnit & { readonly part: PartOf<'chassis'> }, sitting: Sitting): Solid[] {
+function chassisSolids(host: UnitOf<'chassis'>, sitting: Sitting): Solid[] {
   const chassis = host.part;
   const plan = layOut(chassis);
   const solids: Solid[] = [
@@ -258,12 +258,7 @@ function baySolids(spot: SpotRef, cell: Box, sitting: Sitting, bay: BayGroup, n:
   return [{ ...own, box: wide }, ...inner];
 }
 
-function boardSolids(
-  unit: PlannedUnit & { readonly part: PartOf<'board'> },
-  at: SpotRef,
-  frame: BoardFrame,
-  sitting: Sitting,
-): Solid[] {
+function boardSolids(unit: UnitOf<'board'>, at: SpotRef, frame: BoardFrame, sitting: Sitting): Solid[] {
   const board = unit.part;
   const put = (u: number, v: number, w: number, du: number, dv: number, dw: number, assumed: boolean): Box => ({
     ...onBoard(frame, { uMm: u, vMm: v, wMm: w }, { uMm: du, vMm: dv, wMm: dw }),
@@ -388,9 +383,9 @@ function boardSolids(
 const LIES_OVER_SLOTS = 3;
 /** A riser in its slot, and its own slots with what lies in them. */
 function riserSolids(
-  board: PlannedUnit & { readonly part: PartOf<'board'> },
+  board: UnitOf<'board'>,
   slot: Slot,
-  riser: PlannedUnit & { readonly part: PartOf<'riser'> },
+  riser: UnitOf<'riser'>,
   lay: (place: BoardPlace) => Box,
   sitting: Sitting,
 ): Solid[] {

@@ -6,8 +6,9 @@ import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 import { boxAmong } from '../machine/hosts';
 import { type SpotGroup } from '../machine/spots';
 import { lanesLeft, type Left, type Uses } from './laneSharing';
+import { throughConnectors } from './passOn';
 import { memoPair } from '../memoLast';
-import { isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { isKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /**
  * One host-side connector: `lanes` is what is left of it, `offBecause` who took the others (a module
@@ -110,22 +111,28 @@ export const portsIn = memoPair((units: readonly PlannedUnit[], layout: Layout):
   hostPorts(units, (unit) => seatSpot(layout, unit), layout.modes),
 );
 
-/** The connectors of seated expander cards: one or two of them are fed by a host port, the others feed. */
+/**
+ * The connectors of what hands on: seated expander cards, of which one or two are fed by a host port and the others
+ * feed, and shelves, through whose second one the next is chained.
+ */
 export function expanderPorts(units: readonly PlannedUnit[], seatOf: SeatOf): HostPort[] {
   const byId = unitsById(units);
-  return units.flatMap((unit) =>
-    isKind(unit, 'expander') && seatOf(unit)
-      ? unit.part.connectors.flatMap((connector) =>
-          portsOf(
-            unit,
-            connector,
-            boxAmong(unit.id, byId, seatOf)?.id ?? null,
-            (_n, full) => ({ lanes: full, by: null }),
-            byId,
-          ),
-        )
-      : [],
-  );
+  return units.flatMap((unit) => {
+    const own = isKind(unit, 'chassis')
+      ? throughConnectors(unit.part)
+      : isKind(unit, 'expander') && seatOf(unit)
+        ? unit.part.connectors
+        : [];
+    return own.flatMap((connector) =>
+      portsOf(
+        unit,
+        connector,
+        boxAmong(unit.id, byId, seatOf)?.id ?? null,
+        (_n, full) => ({ lanes: full, by: null }),
+        byId,
+      ),
+    );
+  });
 }
 
 function portsOf(
@@ -182,11 +189,7 @@ export function wallBefore(spot: SpotRef, byId: ReadonlyMap<string, PlannedUnit>
   return position < box.part.openings.reduce((sum, one) => sum + one.count, 0) ? null : box;
 }
 
-export function demandOf(
-  unit: PlannedUnit & { readonly part: PartOf<'drive'> },
-  spot: SpotRef,
-  group: SpotGroup,
-): Demand | null {
+export function demandOf(unit: UnitOf<'drive'>, spot: SpotRef, group: SpotGroup): Demand | null {
   if (group.type !== 'bay') return null;
   const { backplane } = group.group;
   if (!backplane) return { kind: 'bare', unit, drive: unit.part };

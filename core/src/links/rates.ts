@@ -27,6 +27,18 @@ export function laneMBps(protocol: Protocol, gbPerLane: number): number {
   return gbPerLane * 100;
 }
 
+/** No SATA drive's link is faster, Gb/s (SATA 3.x). */
+export const SATA_GB = 6;
+/** Whether every drive of a machine that may hang on an expander speaks SATA. */
+export const speaksSataAlone = (drives: readonly PartOf<'drive'>[]): boolean =>
+  drives.every((drive) => drive.interface !== 'sas');
+/**
+ * Gb/s a lane of an expander's uplink runs at for SATA drives: each holds the lane at its own rate, unless the expander
+ * gathers what they send (edge buffering). What is not known is taken not to.
+ */
+export const uplinkGb = (gbPerLane: number, edgeBuffering: boolean | undefined, sataAlone: boolean): number =>
+  sataAlone && edgeBuffering !== true ? Math.min(gbPerLane, SATA_GB) : gbPerLane;
+
 const linkOf = (drive: PartOf<'drive'>): number =>
   drive.interface === 'nvme'
     ? drive.lanes * (PCIE_LANE_MBPS[drive.pcieGen ?? 3] ?? 0)

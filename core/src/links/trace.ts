@@ -1,7 +1,8 @@
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import { demandsFor } from './demands';
 import { liveWires, wireServing } from './unconnected';
-import { isKind, unitsById, type PlannedUnit } from '../machine/units';
+import type { PlannedUnit } from '../machine/units';
+import { feedChain } from './passOn';
 
 /** The cable that serves a seated drive; null where none reaches it. */
 export function wireOf(units: readonly PlannedUnit[], layout: Layout, drive: string): Wire | null {
@@ -17,22 +18,13 @@ export function tracePath(units: readonly PlannedUnit[], layout: Layout, unit: s
   const seat = layout.at[unit];
   if (!seat) return new Set();
   const places = new Set([printSpot(seat.spot)]);
-  const byId = unitsById(units);
   const live = liveWires(units, layout.wires);
   for (const demand of demandsFor(units, layout)) {
     const wire = wireServing(demand, live);
     if (!wire) continue;
     const near = wire.host.map((ref) => ref.host);
-    // Behind an expander the path goes on to the cards that feed it.
-    const feeders = near.flatMap((id) => {
-      const host = byId.get(id);
-      return host && isKind(host, 'expander')
-        ? layout.wires
-            .filter((one) => one.device.some((device) => device.host === id))
-            .flatMap((one) => one.host.map((ref) => ref.host))
-        : [];
-    });
-    const hosts = [...near, ...feeders];
+    // Behind an expander or a shelf the path goes on to what feeds it.
+    const hosts = near.flatMap((id) => feedChain(units, layout.wires, id));
     if (demand.unit.id !== unit && !hosts.includes(unit)) continue;
     for (const one of [demand.unit.id, ...(demand.unit.id === unit ? hosts : [])]) {
       const spot = layout.at[one]?.spot;

@@ -4,7 +4,8 @@ import { demandsFor } from './demands';
 import { cableKindBetween, cableKindById } from './cableKinds';
 import type { Protocol } from '../parts/vocabulary';
 import { DRIVE_DATA_KEY, portsIn, protocolOf, type Demand, type HostPort } from './ports';
-import { isKind, unitsById, type PlannedUnit } from '../machine/units';
+import { unitsById, type PlannedUnit } from '../machine/units';
+import { sourceOf, throughConnectors } from './passOn';
 
 /** One reason in a conflict, in classes: "9 SATA drives", "8 ports". `units` are those it is about. */
 export type ConflictFact = {
@@ -46,26 +47,18 @@ export function wireServing(demand: Demand, live: ReadonlyMap<string, LiveWire>)
     : null;
 }
 
-/** Cables by their device ends, less those from an expander that nothing feeds. */
+/** Cables by their device ends, less those from an expander or shelf that nothing feeds. */
 export const liveWires = memoPair(
   (units: readonly PlannedUnit[], wires: readonly Wire[]): ReadonlyMap<string, LiveWire> => {
     const byId = unitsById(units);
-    const isExpander = (id: string) => {
-      const unit = byId.get(id);
-      return !!unit && isKind(unit, 'expander');
-    };
-    const fed = new Set<string>();
-    for (const wire of wires)
-      if (!isExpander(wire.host[0]!.host)) for (const { host } of wire.device) if (isExpander(host)) fed.add(host);
     return new Map(
       wires
-        .filter((wire) => !isExpander(wire.host[0]!.host) || fed.has(wire.host[0]!.host))
+        .filter((wire) => sourceOf(units, wires, wire.host[0]!.host) !== null)
         .flatMap((wire) => {
           const part = byId.get(wire.host[0]!.host)?.part;
-          const spoken =
-            part && 'connectors' in part
-              ? (part.connectors.find(({ key }) => key === wire.host[0]!.key)?.carries ?? [])
-              : [];
+          const connectors =
+            part?.kind === 'chassis' ? throughConnectors(part) : part && 'connectors' in part ? part.connectors : [];
+          const spoken = connectors.find(({ key }) => key === wire.host[0]!.key)?.carries ?? [];
           const carries = spoken.filter((one) => cableKindById(wire.cable)?.carries.includes(one));
           return wire.device.map((device) => [printSpot(device), { wire, carries }] as const);
         }),

@@ -179,20 +179,17 @@ export function unitsById(units: readonly PlannedUnit[]): ReadonlyMap<string, Pl
 export const seatSpot = (layout: Pick<Build['layout'], 'at'>, unit: PlannedUnit): SpotRef | undefined =>
   layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
 
-export const isKind = <K extends PartKind>(
-  unit: PlannedUnit,
-  kind: K,
-): unit is PlannedUnit & { readonly part: PartOf<K> } => unit.part.kind === kind;
+/** A unit of one kind. */
+export type UnitOf<K extends PartKind> = PlannedUnit & { readonly part: PartOf<K> };
+
+export const isKind = <K extends PartKind>(unit: PlannedUnit, kind: K): unit is UnitOf<K> => unit.part.kind === kind;
 const byKind = new WeakMap<readonly PlannedUnit[], Map<PartKind, readonly PlannedUnit[]>>();
-export function ofKind<K extends PartKind>(
-  units: readonly PlannedUnit[],
-  kind: K,
-): readonly (PlannedUnit & { readonly part: PartOf<K> })[] {
+export function ofKind<K extends PartKind>(units: readonly PlannedUnit[], kind: K): readonly UnitOf<K>[] {
   let lists = byKind.get(units);
   if (!lists) byKind.set(units, (lists = new Map()));
   let list = lists.get(kind);
   if (!list) lists.set(kind, (list = units.filter((unit) => isKind(unit, kind))));
-  return list as readonly (PlannedUnit & { readonly part: PartOf<K> })[];
+  return list as readonly UnitOf<K>[];
 }
 
 export const CARD_KINDS = ['controller', 'expander', 'networkCard', 'accelerator', 'carrier'] as const;

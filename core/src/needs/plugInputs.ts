@@ -1,11 +1,10 @@
 import type { Layout, SpotRef } from '../build/layout';
-import type { PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import { groupAt } from '../machine/spotAt';
 import { ASIDE } from '../machine/spots';
-import { isCard, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { isCard, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
-type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+type Drive = UnitOf<'drive'>;
 /**
  * Like inputs of one part that want a plug each. All inputs of a `group` share what is fed through it: drives, and the
  * processors or the
@@ -62,7 +61,7 @@ export function plugInputs(
 
 /** One 8-pin plug carries 336 W (ATX12V); past this peak of a processor a second one is wanted. */
 const ONE_PLUG_W = 200;
-const cpuPlugs = (processors: readonly (PlannedUnit & { readonly part: PartOf<'processor'> })[]): number =>
+const cpuPlugs = (processors: readonly UnitOf<'processor'>[]): number =>
   Math.max(
     1,
     processors.reduce((sum, { part }) => sum + (part.peakW > ONE_PLUG_W ? 2 : 1), 0),

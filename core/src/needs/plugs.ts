@@ -1,8 +1,7 @@
 import type { Layout } from '../build/layout';
-import type { PartOf } from '../parts/resolve';
 import { PLUG_KINDS, type PlugKind } from '../parts/vocabulary';
 import { boxOf } from '../machine/hosts';
-import { ofKind, type PlannedUnit } from '../machine/units';
+import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import { plugInputs, type PlugInput } from './plugInputs';
 import { canBeSplit, isSplittable } from './splitters';
 
@@ -24,7 +23,7 @@ export function plugBalance(
   units: readonly PlannedUnit[],
   layout: Layout,
   box: PlannedUnit | null,
-  supply: PlannedUnit & { readonly part: PartOf<'supply'> },
+  supply: UnitOf<'supply'>,
 ): PlugLine[] {
   const seats = new Map(Object.entries(layout.at));
   const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;

@@ -5,7 +5,7 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
 import { boxOf } from '../machine/hosts';
 import { groupAt } from '../machine/spotAt';
-import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
+import { isKind, ofKind, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /**
  * Plugs that mains cables end in, by the letters of IEC's list of plug types; `C14` (IEC 60320) goes into an outlet of
@@ -224,7 +224,7 @@ function wanted(
 }
 
 type InBay = {
-  readonly unit: PlannedUnit & { readonly part: PartOf<'drive'> };
+  readonly unit: UnitOf<'drive'>;
   readonly access: 'hotSwap' | 'tray' | 'fixed';
   readonly host: string;
 };

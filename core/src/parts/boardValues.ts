@@ -135,6 +135,8 @@ export const processorValues = z.strictObject({
   busyW: watts,
   peakW: watts,
   spreaderMm: z.number().positive().max(120),
+  /** Width of what gets hot under the spreader: the cold plate has to cover that. */
+  hotZoneMm: z.number().positive().max(120).optional(),
   maxC: z.number().min(40).max(125),
 });
 

@@ -51,6 +51,8 @@ export const expanderValues = z.strictObject({
   poweredBy: z.enum(['slot', 'plug', 'either']),
   powerInputs: ownPlugs,
   staggersStart: z.enum(STAGGERS).optional(),
+  /** Whether it gathers what slower drives send, so that its uplink runs at its own rate. */
+  edgeBuffering: z.boolean().optional(),
   mostDevices: z.int().min(1).max(2048),
 });
 

@@ -23,6 +23,8 @@ const backplaneSchema = z.strictObject({
   idleW: z.number().min(0).max(40),
   /** Whether it lets its drives be started in turn: SATA pin 11 open, or SAS start by command. */
   staggersStart: z.enum(STAGGERS).optional(),
+  /** Of an expander: whether it gathers what slower drives send, so that its uplink runs at its own rate. */
+  edgeBuffering: z.boolean().optional(),
 });
 export type Backplane = z.infer<typeof backplaneSchema>;
 

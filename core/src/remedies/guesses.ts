@@ -67,10 +67,18 @@ const keepsCool = (base: Base, part: Part, now: Part): boolean =>
 export const GIVES_UP = 'Give up';
 
 /** What an exchange gives up, to be said first; null for nothing that is known. */
-const givesUp = (part: Part, now: Part): string | null =>
-  part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules
-    ? `${GIVES_UP} the spare supply module`
-    : null;
+function givesUp(part: Part, now: Part): string | null {
+  if (part.kind === 'supply' && now.kind === 'supply' && part.modules < now.modules)
+    return `${GIVES_UP} the spare supply module`;
+  if (part.kind !== 'networkCard' || now.kind !== 'networkCard') return null;
+  const fewer = portsOf(now) - portsOf(part);
+  return fewer > 0 ? `${GIVES_UP} ${plural(fewer, 'network port')}` : null;
+}
+const portsOf = ({ networkPorts }: PartOf<'networkCard'>): number =>
+  networkPorts.reduce((sum, { count }) => sum + count, 0);
+/** Speed of the fastest network port, Gb/s; 0 without any. */
+export const fastestGb = ({ networkPorts }: Pick<PartOf<'board'>, 'networkPorts'>): number =>
+  Math.max(0, ...networkPorts.map(({ gbPerS }) => gbPerS));
 
 /** Drives and modules of one series differ in capacity only: the first that does stands for the others. */
 const onePerSeries = <P extends Part>(parts: readonly P[]): P[] => {
@@ -157,16 +165,25 @@ export function addControllers(
   );
 }
 
-/** Each of some parts added: from stock where it is there, as what is owned and costs nothing, else bought. */
-export function adds(base: Base, catalogue: Catalogue, parts: readonly Part[]): Proposal[] {
+/**
+ * Each of some parts added: from stock where it is there, as what is owned and costs nothing, else bought, as many as
+ * are wanted.
+ */
+export function adds<P extends Part>(
+  base: Base,
+  catalogue: Catalogue,
+  parts: readonly P[],
+  wanted: (part: P) => number = () => 1,
+): Proposal[] {
   const mine = parts.filter((part) => base.owned?.[part.id]);
   const others = parts.filter((part) => !mine.includes(part)).slice(0, MOST_OF_A_KIND);
   return [...mine, ...others].map((part) => {
     const owned = base.owned?.[part.id];
-    const add = addItemEdit(base.build, catalogue, part.id as SheetId, 1, owned ? { deal: 'owned' } : {});
+    const count = owned ? 1 : wanted(part);
+    const add = addItemEdit(base.build, catalogue, part.id as SheetId, count, owned ? { deal: 'owned' } : {});
     return {
       edits: [owned ? { ...add, item: { ...add.item, ...owned } } : add],
-      words: owned ? `From stock: ${part.name}` : `Add ${part.name}`,
+      words: owned ? `From stock: ${part.name}` : `Add ${count > 1 ? `${count} × ` : ''}${part.name}`,
     };
   });
 }

@@ -65,6 +65,51 @@ test.each(troubled)('%s has a remedy that, when done, really cures it and blocks
   }
 });
 
+const server = () => fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 4);
+const tall = () => fixture().add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2);
+
+test.each<readonly [what: string, code: string, made: () => Fixture, titles: readonly RegExp[]]>([
+  [
+    'as many cheap holders as the drives want come before a dear cage',
+    'fits.driveInBay',
+    () => tall().add('ember-650').add('pike-960', 4),
+    [/^Add 2 × Cradle 2$/, /^Add Crib 4 small in 1$/],
+  ],
+  [
+    'a module without a socket gets a card that has one, and the system may go to a drive in a bay',
+    'fits.driveInBay',
+    () => cube().add('stickle-500', 1, { role: 'boot' }).add('stickle-2000', 2).add('barge-8', 2),
+    [/^Add Punt 1$/, /^Take \w+ \d+ GB instead of Stickle 500 GB NVMe$/],
+  ],
+  [
+    'for two cards and one slot a module with ports takes the place of the controller',
+    'fits.cardSlot',
+    () => cube().add('tern-8i').add('skein-10').add('barge-8', 8),
+    [/^Take Stilt M5 instead of Tern 8i$/],
+  ],
+  [
+    'with SAS drives no module does: a larger board in a larger chassis, in one step',
+    'fits.cardSlot',
+    () => cube().add('tern-8i').add('skein-10').add('sluice-8', 6),
+    [/^Take .* in .* instead of Wren C8 in Larder 8$/],
+  ],
+  [
+    'a card that draws more than its slot gives: one that draws less says what it gives up',
+    'powered.slot',
+    () => tall().add('ember-650').add('beacon-120').add('tern-16i').add('skein-10x2').add('sluice-8', 4),
+    [/^Give up 1 network port: take Skein 10.* instead of Skein 10, two ports$/],
+  ],
+  [
+    'a second card that carries nothing takes half of the cables',
+    'complete.idleCard',
+    () => server().add('brazier-1200').add('tern-8i', 2).add('barge-8', 8),
+    [/^Deal the drives over Tern 8i and Tern 8i$/],
+  ],
+])('%s', (_what, code, made, titles) => {
+  const found = remedies(made(), code).map(({ title }) => title);
+  for (const title of titles) expect(found).toContainEqual(expect.stringMatching(title));
+});
+
 test('of what costs about the same the new part comes first, a used one where it costs clearly less', () => {
   const short = (usedMinor: number) => {
     const price = { minor: usedMinor, currency: 'EUR' };

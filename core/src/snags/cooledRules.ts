@@ -1,10 +1,9 @@
 import { sustainedW } from '../parts/sustained';
-import { isKind, ofKind, type PlannedUnit } from '../machine/units';
-import type { PartOf } from '../parts/resolve';
+import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import { boxAround, byPart, isSeated, spotOf, type Situation } from './situation';
 import type { Found } from './words';
 
-type Cooler = PlannedUnit & { readonly part: PartOf<'cooler'> };
+type Cooler = UnitOf<'cooler'>;
 
 /** The processors of the board a cooler sits on. */
 const cooledBy = (situation: Situation, cooler: Cooler) => {
@@ -43,11 +42,7 @@ export function coolerCarries(situation: Situation): Found<'cooled.cooler'>[] {
 /**
  * Whether a fan turns in a wall of the chassis a unit is in; those of supplies, cages and other coolers blow elsewhere.
  */
-const hasFanInWall = (
-  situation: Situation,
-  box: PlannedUnit & { readonly part: PartOf<'chassis'> },
-  walls?: ReadonlySet<string>,
-): boolean =>
+const hasFanInWall = (situation: Situation, box: UnitOf<'chassis'>, walls?: ReadonlySet<string>): boolean =>
   ofKind(situation.context.running, 'fan').some((fan) => {
     const spot = spotOf(situation, fan);
     const mount = box.part.fanMounts.find(({ key }) => key === spot?.key);

@@ -343,5 +343,7 @@ function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
   if (dark.length > 0) return `${places - dark.length} of ${places} M.2 places have lanes, and all of those are taken.`;
   return places === 0
     ? `Nothing in this machine takes a ${wants} drive of this kind.`
-    : `All ${places} ${wants} places are taken.`;
+    : places === 1
+      ? `The one ${wants} place is taken.`
+      : `${places === 2 ? 'Both' : `All ${places}`} ${wants} places are taken.`;
 }

@@ -1,7 +1,7 @@
 import { limitFor } from '../geometry/clearance';
 import { groupAt } from '../machine/spotAt';
 import { USB_OUTSIDE } from '../machine/spots';
-import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
+import { isKind, ofKind, unitsById, type UnitOf } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import {
   boxAround,
@@ -45,7 +45,7 @@ export function driveHoles(situation: Situation): Found<'fits.holes'>[] {
 }
 
 /** Data drives in bays that cannot be pulled while the machine runs. */
-export function inFixedBays(situation: Situation): (PlannedUnit & { readonly part: PartOf<'drive'> })[] {
+export function inFixedBays(situation: Situation): UnitOf<'drive'>[] {
   const byId = unitsById(situation.units);
   return ofKind(situation.units, 'drive').filter((unit) => {
     const spot = spotOf(situation, unit);
@@ -79,25 +79,32 @@ export function supplyScrews(situation: Situation): Found<'fits.supplyScrews'>[]
   });
 }
 
-/** A cooler whose base does not cover the heat spreader. */
+/** Share of a spreader under which the dies lie, where a sheet does not say how wide they are (typical). */
+const HOT_SHARE = 0.75;
+/** A base that leaves less of a spreader than this free is not worth a word. */
+const RIM_SHARE = 0.9;
+const hotZoneOf = ({ part }: UnitOf<'processor'>): number =>
+  Math.min(part.spreaderMm, part.hotZoneMm ?? Math.round(part.spreaderMm * HOT_SHARE));
+
+/** A cooler whose base does not cover what gets hot under the spreader; the rim of that stays cool by itself. */
 export function coolerBase(situation: Situation): Found<'fits.coolerBase'>[] {
   return ofKind(situation.units, 'cooler').flatMap((unit): Found<'fits.coolerBase'>[] => {
     const board = spotOf(situation, unit)?.host;
     const processor = ofKind(situation.units, 'processor').find(
       (one) => isSeated(situation, one) && spotOf(situation, one)?.host === board,
     );
-    if (!processor || processor.part.spreaderMm <= unit.part.baseMm) return [];
+    if (!processor) return [];
+    const { baseMm, name } = unit.part;
+    const zoneMm = hotZoneOf(processor);
+    const { spreaderMm } = processor.part;
+    const isShort = baseMm < zoneMm;
+    if (!isShort && baseMm >= spreaderMm * RIM_SHARE) return [];
     return [
       {
-        severity: 'caution',
+        severity: isShort ? 'caution' : 'note',
         at: [{ unit: unit.id }],
-        gap: {
-          have: unit.part.baseMm,
-          limit: processor.part.spreaderMm,
-          gap: unit.part.baseMm - processor.part.spreaderMm,
-          unit: 'mm',
-        },
-        facts: { cooler: unit.part.name, processor: processor.part.name },
+        gap: { have: baseMm, limit: zoneMm, gap: baseMm - zoneMm, unit: 'mm' },
+        facts: { cooler: name, processor: processor.part.name, spreaderMm },
       },
     ];
   });

@@ -1,11 +1,11 @@
 import { boxOf, seatsOf } from '../machine/hosts';
-import { ofKind, type PlannedUnit } from '../machine/units';
+import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import { drivesOn } from '../wiring/drivesOn';
 import { byPart, type Situation } from './situation';
 import type { Found } from './words';
 
-type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+type Drive = UnitOf<'drive'>;
 const unitsOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id as string }));
 
 /** Shingled drives in a set that rebuilds by parity. */

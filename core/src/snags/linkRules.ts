@@ -1,75 +1,114 @@
 import { basisOf } from '../parts/resolve';
 import { demandsFor } from '../links/demands';
 import { laneMBps, wishMBps } from '../links/rates';
-import { portsIn } from '../links/ports';
+import { portsIn, type Target } from '../links/ports';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
-import { printSpot } from '../build/layout';
+import type { Backplane } from '../parts/chassisValues';
+import type { UnitId } from '../parts/ids';
+import { printSpot, type SpotRef } from '../build/layout';
+import { feedChain } from '../links/passOn';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
 import type { Found } from './words';
 
-/** Bays that share uplinks: what their drives wish against what the cables to them carry. */
-export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
+/** The bays of the shelf next to the card, for drives of one chained behind it; null for what is not behind a shelf. */
+function headOfChain({ units, layout }: Situation, host: string): SpotRef | null {
+  const byId = unitsById(units);
+  const shelves = feedChain(units, layout.wires, host).flatMap((id) => {
+    const unit = byId.get(id);
+    return unit && isKind(unit, 'chassis') ? [unit] : [];
+  });
+  const head = shelves.at(-1);
+  const group = head?.part.bayGroups.find(({ backplane }) => backplane?.type === 'expander');
+  return head && head.id !== host && group ? { host: head.id, key: group.key, n: 1 } : null;
+}
+
+type Sharing = {
+  readonly drives: DriveUnit[];
+  readonly spot: SpotRef;
+  readonly label: string;
+  readonly backplane: Backplane;
+  readonly target: Target;
+};
+
+/** Bays that share uplinks, with their drives; those of chained shelves by the first of them. */
+function sharingBays(situation: Situation): Sharing[] {
   const { units, layout } = situation;
   const byId = unitsById(units);
   const without = new Set(situation.outcome.unconnected.map(({ id }) => id as string));
-  const ports = new Map(portsIn(units, layout).map((port) => [port.name, port]));
-  const groups = new Map<string, { drives: DriveUnit[]; host: string; label: string; carries: number; type: string }>();
+  const groups = new Map<string, Sharing>();
   for (const demand of demandsFor(units, layout)) {
     if (demand.kind !== 'backplane' || !demand.target.shared || without.has(demand.unit.id)) continue;
-    const spot = layout.at[demand.unit.id]!.spot;
+    const spot = headOfChain(situation, demand.target.ref.host) ?? spotOf(situation, demand.unit);
+    const at = spot && groupAt(byId, spot);
+    if (!spot || at?.type !== 'bay' || !at.group.backplane) continue;
     const key = `${spot.host}/${spot.key}`;
-    let group = groups.get(key);
-    if (!group) {
-      const at = groupAt(byId, spot);
-      if (at?.type !== 'bay') continue;
-      const { connectors, type } = at.group.backplane!;
-      const feeds = layout.wires.filter((wire) =>
-        wire.device.some((device) => device.host === spot.host && device.key.startsWith(`${spot.key}-`)),
-      );
-      const carries = feeds.reduce(
-        (sum, wire) =>
-          sum +
-          demand.target.lanes *
-            laneMBps(
-              demand.target.speaks ?? 'sas',
-              Math.min(
-                ports.get(printSpot(wire.host[0]!))?.gbPerLane ?? connectors[0]!.gbPerLane,
-                connectors[0]!.gbPerLane,
-              ),
-            ),
-        0,
-      );
-      groups.set(
-        key,
-        (group = {
-          drives: [],
-          host: spot.host,
-          label: at.group.label,
-          carries,
-          type: demand.target.lanes === 1 && type === 'expander' ? 'multiplier' : type,
-        }),
-      );
-    }
+    const group = groups.get(key) ?? {
+      drives: [],
+      spot,
+      label: at.group.label,
+      backplane: at.group.backplane,
+      target: demand.target,
+    };
+    groups.set(key, group);
     group.drives.push(demand.unit as DriveUnit);
   }
-  return [...groups.values()].flatMap((group): Found<'reaches.uplink'>[] => {
-    const asked = group.drives.reduce((sum, unit) => sum + wishMBps(unit.part), 0);
-    if (asked <= group.carries) return [];
+  return [...groups.values()];
+}
+
+/** Gb/s of the lanes of every uplink that is plugged in. */
+function uplinksOf({ units, layout }: Situation, { spot, backplane }: Sharing): number[] {
+  const ports = new Map(portsIn(units, layout).map((port) => [port.name, port]));
+  const own = Math.min(...backplane.connectors.map(({ gbPerLane }) => gbPerLane));
+  return layout.wires
+    .filter((wire) => wire.device.some(({ host, key }) => host === spot.host && key.startsWith(`${spot.key}-`)))
+    .map((wire) => Math.min(own, ...wire.host.flatMap((host) => ports.get(printSpot(host))?.gbPerLane ?? [])));
+}
+
+/**
+ * MB/s the uplinks carry of what these drives ask. A drive holds a lane at its own link's rate, so the lanes' time is
+ * shared: where the sum of rate over lane rate is past the lanes, all get less. An expander that gathers what slower
+ * drives send runs its uplink at its own rate (edge buffering; SAS-3, SPL).
+ */
+function carriedMBps(sharing: Sharing, uplinks: readonly number[], gathers: boolean): number {
+  const { target, drives, backplane } = sharing;
+  const protocol = target.speaks ?? 'sas';
+  const lanesAt = (gb: number) => target.lanes * laneMBps(protocol, gb);
+  if (gathers || backplane.type !== 'expander' || target.lanes === 1)
+    return uplinks.reduce((sum, gb) => sum + lanesAt(gb), 0);
+  const asked = drives.reduce((sum, { part }) => sum + wishMBps(part), 0);
+  const laneTime = (gb: number) =>
+    drives.reduce((sum, { part }) => sum + wishMBps(part) / laneMBps('sas', Math.min(gb, part.gbPerLane)), 0);
+  return uplinks.reduce((sum, gb) => sum + (target.lanes * asked) / laneTime(gb), 0);
+}
+
+/** Bays that share uplinks: what their drives wish against what the cables to them carry. */
+export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
+  return sharingBays(situation).flatMap((sharing): Found<'reaches.uplink'>[] => {
+    const { drives, spot, label, backplane, target } = sharing;
+    const uplinks = uplinksOf(situation, sharing);
+    const asked = drives.reduce((sum, unit) => sum + wishMBps(unit.part), 0);
+    const { edgeBuffering } = backplane;
+    const most = Math.round(carriedMBps(sharing, uplinks, edgeBuffering !== false));
+    const least = Math.round(carriedMBps(sharing, uplinks, edgeBuffering === true));
+    if (asked <= least) return [];
     return [
       {
-        severity: asked > group.carries * 1.5 ? 'caution' : 'note',
-        at: [{ unit: group.host }, ...group.drives.map(({ id }) => ({ unit: id }))],
-        gap: { have: asked, limit: group.carries, gap: group.carries - asked, unit: 'MB/s' },
+        severity: asked > most * 1.5 ? 'caution' : 'note',
+        at: [{ unit: spot.host as UnitId }, ...drives.map(({ id }) => ({ unit: id }))],
+        gap: { have: asked, limit: least, gap: least - asked, unit: 'MB/s' },
         facts: {
-          drives: group.drives.length,
-          bays: group.label,
-          host: unitById(situation, group.host)!.part.name,
-          each: Math.round(group.carries / group.drives.length),
-          how: { multiplier: 'a port multiplier', expander: 'an expander', bridge: 'a USB bridge', direct: '' }[
-            group.type as 'expander'
-          ],
+          drives: drives.length,
+          bays: label,
+          host: unitById(situation, spot.host)?.part.name ?? '',
+          behind: new Set(drives.map(({ id }) => situation.layout.at[id]?.spot.host)).size - 1,
+          most,
+          each: Math.round(least / drives.length),
+          how:
+            target.lanes === 1 && backplane.type === 'expander'
+              ? 'a port multiplier'
+              : { expander: 'an expander', bridge: 'a USB bridge', direct: '' }[backplane.type],
         },
       },
     ];

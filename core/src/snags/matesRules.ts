@@ -1,8 +1,8 @@
 import { mismatch } from '../machine/accepts';
 import { memoryRoom } from '../machine/memoryRoom';
 import { spotsOf } from '../machine/spots';
-import { ofKind, type PlannedUnit } from '../machine/units';
-import { basisOf, type PartOf } from '../parts/resolve';
+import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
+import { basisOf } from '../parts/resolve';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
 import type { Found } from './words';
 
@@ -244,7 +244,7 @@ const processorsOn = (situation: Situation, board: PlannedUnit) =>
     ofKind(situation.units, 'processor').filter(
       (unit) => isSeated(situation, unit) && spotOf(situation, unit)?.host === board.id,
     ),
-  ).map((like) => like[0] as PlannedUnit & { readonly part: PartOf<'processor'> });
+  ).map((like) => like[0] as UnitOf<'processor'>);
 
 /** Modules the board takes and the processor on it does not: of another type, or registered. */
 export function processorMemory(situation: Situation): Found<'mates.processorMemory'>[] {

@@ -37,7 +37,13 @@ function limitOf(supply: Supply, field: 'ratedW' | 'rail12A', modules = supply.p
   return { value: modules * Math.min(value, most), atBest: modules * Math.min(Math.max(value, hi), most) };
 }
 
-/** A load against a supply's limit: its low end past it blocks, its bad end past it cautions. */
+/** A supply that came with its box was chosen by the maker for all of its bays. */
+const isItsMakers = (supply: Supply): boolean => supply.builtIn !== undefined;
+
+/**
+ * A load against a supply's limit: its low end past it blocks, its bad end past it cautions, unless it is the box's own
+ * and the likely load is within it.
+ */
 function loadFinding<F extends Facts>(
   load: Load | null | undefined,
   { value: limit, atBest }: Limit,
@@ -51,7 +57,7 @@ function loadFinding<F extends Facts>(
   if (hi <= limit) return [];
   return [
     {
-      severity: lo > atBest ? 'blocker' : 'caution',
+      severity: lo > atBest ? 'blocker' : load.value <= limit && isItsMakers(supply) ? 'note' : 'caution',
       at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
       gap: { have: load.value, limit, gap: limit - load.value, unit, lo, hi },
       facts: { ...facts, supply: supply.part.name },

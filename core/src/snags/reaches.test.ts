@@ -1,4 +1,14 @@
-import { find, said, tower, firstRemedy, rack, archetype, behindOnePort, type Pair } from '../testing/rules';
+import {
+  find,
+  said,
+  tower,
+  firstRemedy,
+  rack,
+  archetype,
+  bayGroupsWith,
+  behindOnePort,
+  type Pair,
+} from '../testing/rules';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { Catalogue } from '../parts/catalogue';
 import type { Archetype, Sheet } from '../parts/sheet';
@@ -36,12 +46,17 @@ const onCarrier = (from: Catalogue) => {
 };
 const lanesOf = (lanes: number) => tower(tweak('drover-4', { lanes })).add('beacon-120').add('stickle-500');
 /** SSDs in a shelf behind the one outside port of a card. */
-function shelf(drives: number): Fixture {
-  const made = rack().add('tern-4i4e').add('loft-16');
+function shelf(drives: number, from?: Catalogue): Fixture {
+  const made = rack(from).add('tern-4i4e').add('loft-16');
   return made.add('pike-960', drives, {
     at: Array.from({ length: drives }, (_, i) => `${made.unit('loft-16')}/front.${i + 1}`),
   });
 }
+/** A shelf whose expander is known to gather what slower drives send, or not to. */
+const gathering = (edgeBuffering: boolean): Catalogue =>
+  tweak('loft-16', {
+    bayGroups: bayGroupsWith('drive-shelf', { edgeBuffering }),
+  });
 const PAIRS: readonly Pair[] = [
   [
     'a cage behind a multiplier on plain ports',
@@ -101,9 +116,14 @@ const PAIRS: readonly Pair[] = [
   [
     'a shelf without a port for its uplink',
     'reaches.portsShort',
-    () => rack().add('tern-24i').add('tern-4i4e').add('loft-16', 2).add('barge-8', 56),
+    () =>
+      rack(tweak('loft-16', { bayGroups: bayGroupsWith('drive-shelf', {}, { role: 'device' }) }))
+        .add('tern-24i')
+        .add('tern-4i4e')
+        .add('loft-16', 2)
+        .add('barge-8', 56),
     /^blocker: 16 drives in Loft 16 [A-Z]+2 have no cable: no port is left that an uplink could go to\.$/,
-    () => rack().add('tern-24i').add('tern-8e').add('loft-16', 2).add('barge-8', 56),
+    () => rack().add('tern-24i').add('tern-4i4e').add('loft-16', 2).add('barge-8', 56),
   ],
   [
     'more SSDs on a card than it carries',
@@ -193,11 +213,25 @@ const PAIRS: readonly Pair[] = [
     () => tower().add('pike-960', 3).add('cradle-2', 2),
   ],
   [
-    'more SSDs than an expander’s uplink carries',
+    'more SSDs than an expander’s uplink carries, where it may gather or not',
     'reaches.uplink',
-    () => shelf(10),
-    /^note: 10 drives in .* share an expander: 4,800 MB\/s for the 5,300 MB\/s they could give, 480 MB\/s each\.$/,
-    () => shelf(9),
+    () => shelf(5),
+    /^note: 5 drives in .* share an expander: 2,400 to 4,800 MB\/s, as it gathers or not, for the 2,650 MB\/s they could give\.$/,
+    () => shelf(4),
+  ],
+  [
+    'more SSDs than the uplink of an expander that gathers carries',
+    'reaches.uplink',
+    () => shelf(10, gathering(true)),
+    /^note: 10 drives in .* share an expander: 4,800 MB\/s for the 5,300 MB\/s they could give\.$/,
+    () => shelf(9, gathering(true)),
+  ],
+  [
+    'SSDs of 6 Gb/s before an expander of 12 that does not gather',
+    'reaches.uplink',
+    () => shelf(7, gathering(false)),
+    /^caution: 7 drives in .* share an expander: 2,400 MB\/s for the 3,710 MB\/s they could give\.$/,
+    () => shelf(4, gathering(false)),
   ],
   [
     'a RAID card without pass-through',

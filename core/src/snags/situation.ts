@@ -6,8 +6,7 @@ import type { CableNeeds } from '../needs/cables';
 import type { SmallNeed } from '../needs/small';
 import type { Outcome } from '../solve/problem';
 import { boxOf, seatsOf } from '../machine/hosts';
-import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
-import type { PartOf } from '../parts/resolve';
+import { ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /** What rules read: the arranged units, where they sit, the figures and the brief. */
 export type Situation = {
@@ -33,13 +32,10 @@ export const isSeated = (situation: Situation, unit: PlannedUnit): boolean =>
 export const unitById = (situation: Situation, id: string) => unitsById(situation.units).get(id);
 
 /** The chassis a seated unit is inside, with its unit. */
-export function boxAround(
-  situation: Situation,
-  unit: PlannedUnit,
-): (PlannedUnit & { readonly part: PartOf<'chassis'> }) | null {
+export function boxAround(situation: Situation, unit: PlannedUnit): UnitOf<'chassis'> | null {
   const spot = spotOf(situation, unit);
   const box = spot && boxOf(spot.host, seatsOf(situation.layout), situation.units);
-  return box && box.part.kind === 'chassis' ? (box as PlannedUnit & { readonly part: PartOf<'chassis'> }) : null;
+  return box && box.part.kind === 'chassis' ? (box as UnitOf<'chassis'>) : null;
 }
 
 /** Keys of the chassis' features in use: bay groups with a drive or cage in them. */

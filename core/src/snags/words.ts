@@ -44,5 +44,9 @@ export function wordsOf(snag: Finding & { readonly code: SnagCode }): {
 } {
   // Code and facts come from one finding: the words of a code are given the facts of that code.
   const words = WORDS[snag.code] as Words;
-  return { title: words.title, what: words.what(snag.facts, snag), why: words.why };
+  return {
+    title: words.title,
+    what: words.what(snag.facts, snag),
+    why: (snag.severity === 'note' && words.whyNote) || words.why,
+  };
 }

@@ -209,14 +209,20 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
   }
   for (const [shared, hosts] of feeders)
     if (hosts.length > 2 || new Set(hosts).size > 1) faults.push({ code: 'uplinks', about: shared });
-  for (const wire of layout.wires) {
-    const host = ends.units.get(wire.host[0]!.host);
-    if (host && isKind(host, 'expander') && !feeders.has(host.id)) faults.push({ code: 'unfed', about: host.id });
-  }
-  // What hangs on an expander card hangs on the card that feeds it.
-  for (const { id } of ofKind(list, 'expander')) {
-    const feeder = feeders.get(id)?.[0];
-    if (feeder) drives.set(feeder, (drives.get(feeder) ?? 0) + (drives.get(id) ?? 0));
+  // From the end of a chain to its start: what an expander card or a shelf hands on hangs on what feeds it.
+  const feederOf = (id: string): string | undefined =>
+    feeders.get(id)?.[0] ?? [...feeders].find(([shared]) => shared.startsWith(`${id}/`))?.[1][0];
+  const handing = [...ofKind(list, 'expander'), ...ofKind(list, 'chassis')].map(({ id }) => id as string);
+  const hosts = new Set(layout.wires.map((wire) => wire.host[0]!.host as string));
+  for (const id of handing.filter((one) => hosts.has(one))) {
+    const seen = new Set([id]);
+    let at = feederOf(id);
+    while (at !== undefined && handing.includes(at) && !seen.has(at)) {
+      seen.add(at);
+      at = feederOf(at);
+    }
+    if (at === undefined || handing.includes(at)) faults.push({ code: 'unfed', about: id });
+    else drives.set(at, (drives.get(at) ?? 0) + (drives.get(id) ?? 0));
   }
   for (const card of ofKind(list, 'controller'))
     if ((drives.get(card.id) ?? 0) > card.part.mostDevices) faults.push({ code: 'tooMany', about: card.id });

@@ -3,8 +3,9 @@ import type { Layout, Wire } from '../build/layout';
 import { demandsFor } from '../links/demands';
 import { partsAlike } from './likeness';
 import { DRIVE_DATA_KEY } from '../links/ports';
+import { sourceOf } from '../links/passOn';
 import { liveWires, wireServing } from '../links/unconnected';
-import { isKind, unitsById, type PlannedUnit } from '../machine/units';
+import { isKind, type PlannedUnit } from '../machine/units';
 
 /** Drives that mirror each other: a pair of a two-way mirror, three of a three-way one. */
 export function partnersOf({ sets }: Build['pool']): readonly (readonly string[])[] {
@@ -92,18 +93,9 @@ export function keepPartnersApart(
   };
 }
 
-/** The card or board each drive hangs on; behind an expander card the one that feeds it. */
+/** The card or board each drive hangs on; behind an expander or a chained shelf the one that feeds it. */
 export function cardsOf(units: readonly PlannedUnit[], layout: Layout): Map<string, string> {
-  const byId = unitsById(units);
   const live = liveWires(units, layout.wires);
-  const feeders = new Map(
-    layout.wires.flatMap((wire) =>
-      wire.device.flatMap(({ host }) => {
-        const unit = byId.get(host);
-        return unit && isKind(unit, 'expander') ? [[unit.id as string, wire.host[0]!.host as string] as const] : [];
-      }),
-    ),
-  );
   return new Map(
     demandsFor(units, layout).flatMap((demand) => {
       const wire = wireServing(demand, live);
@@ -111,7 +103,7 @@ export function cardsOf(units: readonly PlannedUnit[], layout: Layout): Map<stri
       const at =
         demand.kind === 'backplane' && wire.host.length > 1 ? Math.max(0, wire.lanes?.indexOf(demand.lane) ?? 0) : 0;
       const host = wire.host[at]!.host as string;
-      return [[demand.unit.id as string, feeders.get(host) ?? host] as const];
+      return [[demand.unit.id as string, sourceOf(units, layout.wires, host) ?? host] as const];
     }),
   );
 }

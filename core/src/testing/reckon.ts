@@ -7,10 +7,19 @@ import { cableKindById } from '../links/cableKinds';
 import { mismatch } from '../machine/accepts';
 import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../links/ports';
 import type { Problem } from '../solve/problem';
-import { cardWishMBps, laneMBps, PCIE_LANE_MBPS, dealtMBps } from '../links/rates';
+import { cardWishMBps, laneMBps, PCIE_LANE_MBPS, dealtMBps, speaksSataAlone, uplinkGb } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
 import { liveWires, wireServing, type LiveWire } from '../links/unconnected';
-import { cardReachMm, hasPlaces, isCard, isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import {
+  cardReachMm,
+  hasPlaces,
+  isCard,
+  isKind,
+  ofKind,
+  seatSpot,
+  unitsById,
+  type PlannedUnit,
+} from '../machine/units';
 
 /**
  * The levels of docs/decisions/placement.md in their order, units without a place and drives without a cable by rank.
@@ -265,6 +274,7 @@ function pastUplinks(
 ): number {
   const wishes = (of: (one: Served) => boolean) =>
     served.filter(of).reduce((sum, { demand }) => sum + dealtMBps(demand.drive), 0);
+  const sataAlone = speaksSataAlone(ofKind([...byId.values()], 'drive').map(({ part }) => part));
   let lost = 0;
   const groups = new Set(
     served.flatMap(({ demand }) =>
@@ -277,13 +287,19 @@ function pastUplinks(
     const { target } = served.find(mine)!.demand as Extract<Demand, { kind: 'backplane' }>;
     const { spot } = layout.at[served.find(mine)!.demand.unit.id]!;
     const at = groupAt(byId, spot)!;
-    const own = at.type === 'bay' ? at.group.backplane!.connectors[0]!.gbPerLane : Infinity;
+    const behind = at.type === 'bay' ? at.group.backplane! : undefined;
+    const own = behind?.connectors[0]!.gbPerLane ?? Infinity;
+    const gathers = behind?.type === 'expander' ? behind.edgeBuffering : true;
     const carried = layout.wires
       .filter(({ device }) => `${device[0]!.host}/${device[0]!.key}` === group)
       .reduce(
         (sum, { host }) =>
           sum +
-          target.lanes * laneMBps(target.speaks ?? 'sas', Math.min(ports.get(printSpot(host[0]!))!.gbPerLane, own)),
+          target.lanes *
+            laneMBps(
+              target.speaks ?? 'sas',
+              uplinkGb(Math.min(ports.get(printSpot(host[0]!))!.gbPerLane, own), gathers, sataAlone),
+            ),
         0,
       );
     lost += Math.max(0, wishes(mine) - carried);
@@ -295,7 +311,16 @@ function pastUplinks(
       .filter(({ device }) => device[0]!.host === card.id)
       .reduce(
         (sum, { host }) =>
-          sum + lanes * laneMBps('sas', Math.min(gbPerLane, ports.get(printSpot(host[0]!))!.gbPerLane)),
+          sum +
+          lanes *
+            laneMBps(
+              'sas',
+              uplinkGb(
+                Math.min(gbPerLane, ports.get(printSpot(host[0]!))!.gbPerLane),
+                card.part.edgeBuffering,
+                sataAlone,
+              ),
+            ),
         0,
       );
     lost += Math.max(0, wishes(({ wire }) => wire.host[0]!.host === card.id) - uplinks);

@@ -33,6 +33,17 @@ export const archetype = (id: string) =>
     clearances: object[];
   };
 
+/** The bay groups of a class of chassis with something else about what is behind them, or about its connectors. */
+export const bayGroupsWith = (id: string, backplane: object, connectors: object = {}): object[] =>
+  (archetype(id).bayGroups as { readonly backplane: { readonly connectors: object[] } }[]).map((group) => ({
+    ...group,
+    backplane: {
+      ...group.backplane,
+      ...backplane,
+      connectors: group.backplane.connectors.map((one) => ({ ...one, ...connectors })),
+    },
+  }));
+
 export const fourSlots = () =>
   tweak('gannet-e8', {
     memorySlots: 4,

@@ -1,12 +1,14 @@
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { groupAt } from '../machine/spotAt';
+import { throughConnectors } from '../links/passOn';
 import { isKind, type PlannedUnit } from '../machine/units';
 import type { CableRow } from './rows';
 
 export const nth = ({ n }: SpotRef) => (n === undefined ? '' : ` ${n}`);
 export function hostWords(unit: PlannedUnit, wire: Wire, byId: ReadonlyMap<string, PlannedUnit>): string {
   const host = byId.get(unit.id)!.part;
-  const connector = 'connectors' in host ? host.connectors.find(({ key }) => key === wire.host[0]!.key) : undefined;
+  const connectors = host.kind === 'chassis' ? throughConnectors(host) : 'connectors' in host ? host.connectors : [];
+  const connector = connectors.find(({ key }) => key === wire.host[0]!.key);
   const ports = wire.host.map((ref) => ref.n ?? 1);
   const name = connector?.label ?? wire.host[0]!.key;
   return (

@@ -4,8 +4,8 @@ import { spotsOf } from '../machine/spots';
 import { isCard, isKind, seatSpot, type PlannedUnit } from '../machine/units';
 
 /**
- * The board, what else is on its chipset, what is on the processor, each by place; expander cards after the card that
- * feeds them. So what goes to one source stands together.
+ * The board, what else is on its chipset, what is on the processor, each by place; expander cards, and shelves with
+ * another behind them, after what feeds them. So what goes to one source stands together.
  */
 export function hostOrder(
   units: readonly PlannedUnit[],
@@ -38,6 +38,16 @@ export function hostOrder(
     })
     .sort((a, b) => a.rank - b.rank)
     .map(({ unit }) => unit);
-  const fed = units.filter((unit) => feeders.has(unit.id) && seatSpot(layout, unit));
-  return [...boards, ...others].flatMap((unit) => [unit, ...fed.filter(({ id }) => feeders.get(id) === unit.id)]);
+  // Of shelves those that hand on stand in the list; the last of a chain is only an end.
+  const handing = new Set(layout.wires.flatMap((wire) => wire.host.map(({ host }) => host as string)));
+  const fed = units.filter(
+    (unit) => feeders.has(unit.id) && (isKind(unit, 'chassis') ? handing.has(unit.id) : seatSpot(layout, unit)),
+  );
+  const listed = new Set<PlannedUnit>();
+  const withFed = (unit: PlannedUnit): PlannedUnit[] => {
+    if (listed.has(unit)) return [];
+    listed.add(unit);
+    return [unit, ...fed.filter(({ id }) => feeders.get(id) === unit.id).flatMap(withFed)];
+  };
+  return [...boards, ...others].flatMap(withFed);
 }

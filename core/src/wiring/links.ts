@@ -1,8 +1,7 @@
 import type { Layout, SpotRef } from '../build/layout';
-import type { PartOf } from '../parts/resolve';
 import { PCI_MBPS, laneMBps, linkMBps, wishMBps } from '../links/rates';
 import { groupAt } from '../machine/spotAt';
-import { isCard, isKind, seatSpot, type PlannedUnit } from '../machine/units';
+import { isCard, isKind, seatSpot, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { HostLink, ModuleRow } from './rows';
 
 /** Lanes and generation that a slot or socket has as laid out. */
@@ -11,7 +10,7 @@ export type Links = { readonly lanes: (spot: SpotRef) => number; readonly gen: (
 const USB_GB = 5;
 /** A drive in a socket: NVMe over the socket's lanes, SATA over one link, a stick over USB. */
 export function moduleRow(
-  unit: PlannedUnit & { readonly part: PartOf<'drive'> },
+  unit: UnitOf<'drive'>,
   spot: SpotRef,
   byId: ReadonlyMap<string, PlannedUnit>,
   links: Links,
@@ -31,7 +30,7 @@ export function moduleRow(
 }
 
 export function socketLink(
-  unit: PlannedUnit & { readonly part: PartOf<'drive'> },
+  unit: UnitOf<'drive'>,
   spot: SpotRef,
   byId: ReadonlyMap<string, PlannedUnit>,
   links: Links,

@@ -4,13 +4,13 @@ import type { CableNeeds } from '../needs/cables';
 import { isOfKind, cableKindById, type CableKind } from '../links/cableKinds';
 import { demandsFor } from '../links/demands';
 import { expanderPorts, hostPorts, protocolOf, type HostPort } from '../links/ports';
-import { laneMBps, wishMBps } from '../links/rates';
+import { laneMBps, SATA_GB, speaksSataAlone, uplinkGb, wishMBps } from '../links/rates';
 import { genAt, lanesAt } from '../solve/checkLayout';
 import { boxedCables, type BoxedCable } from '../solve/problem';
 import { groupAt } from '../machine/spotAt';
+import { feedChain, passesOn } from '../links/passOn';
 import { liveWires, wireServing } from '../links/unconnected';
-import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
-import type { PartOf } from '../parts/resolve';
+import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 import { budgetsOf } from './budgets';
 import { hostOrder } from './hostOrder';
 import { deviceWords, hostWords } from './cableWords';
@@ -18,9 +18,6 @@ import { linkOf, moduleRow, socketLink } from './links';
 import { looseEnds } from './looseEnds';
 import type { HostRow, CableRow, CableSource, Wiring } from './rows';
 import { runMm } from './runLength';
-
-/** No SATA link is faster (SATA 3.x), also behind a port of 12 Gb/s. */
-const SATA_GB = 6;
 
 /**
  * The data wiring of a machine by the board or card every cable starts at, in the order of their
@@ -39,28 +36,30 @@ function wiringOf(
   const portByName = new Map(ports.map((port) => [port.name, port]));
   const links = { lanes: lanesAt(units, layout), gen: genAt(units, layout) };
   const served = servedBy(units, layout);
+  const machine = { byId, sataAlone: speaksSataAlone(ofKind(units, 'drive').map(({ part }) => part)) };
   const supply = stockOf(units, needs, boxed);
   const used = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
   const feeders = new Map<string, string>();
   for (const wire of layout.wires)
     for (const { host } of wire.device) {
       const unit = byId.get(host);
-      if (unit && isKind(unit, 'expander')) feeders.set(host, wire.host[0]!.host);
+      if (unit && passesOn(unit)) feeders.set(host, wire.host[0]!.host);
     }
 
   const order = hostOrder(units, layout, byId, feeders);
   let label = 0;
   const hosts = order.map((unit): HostRow => {
-    const own = ports.map(({ name }) => name);
+    const names = ports.map(({ name }) => name);
     const mine = layout.wires
       .filter((wire) => wire.host[0]!.host === unit.id)
-      .sort((a, b) => own.indexOf(printSpot(a.host[0]!)) - own.indexOf(printSpot(b.host[0]!)));
+      .sort((a, b) => names.indexOf(printSpot(a.host[0]!)) - names.indexOf(printSpot(b.host[0]!)));
     const cables = mine.flatMap((wire): CableRow[] => {
       const cable = cableKindById(wire.cable);
       if (!cable) return [];
       const first = portByName.get(printSpot(wire.host[0]!));
       const drives = served.get(wire) ?? [];
-      const toExpander = wire.device.map(({ host }) => byId.get(host)).find((one) => one && isKind(one, 'expander'));
+      const passing = wire.device.map(({ host }) => byId.get(host)).find((one) => one && passesOn(one));
+      const own = drives.reduce((sum, { part }) => sum + wishMBps(part), 0);
       return [
         {
           label: `#${++label}`,
@@ -69,10 +68,8 @@ function wiringOf(
           from: { host: unit.id, words: hostWords(unit, wire, byId) },
           to: deviceWords(wire, byId, layout),
           drives: drives.map(({ id }) => id),
-          carriesMBps: carries(wire, cable, first, byId, drives),
-          asksMBps: toExpander
-            ? asksBehind(toExpander, layout, served)
-            : drives.reduce((sum, { part }) => sum + wishMBps(part), 0),
+          carriesMBps: carries(wire, cable, first, drives, machine),
+          asksMBps: own + (passing ? asksBehind(passing, units, layout, served) : 0),
           runMm: runMm({ units, layout }, wire),
           source: supply(cable),
         },
@@ -127,12 +124,9 @@ export const wiringFor = (
   },
 ): Wiring => wiringOf(units, layout, needs, boxedCables(units, build.sheets, build.archetypes), unconnected);
 
-function servedBy(
-  units: readonly PlannedUnit[],
-  layout: Layout,
-): ReadonlyMap<Wire, readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]> {
+function servedBy(units: readonly PlannedUnit[], layout: Layout): ReadonlyMap<Wire, readonly UnitOf<'drive'>[]> {
   const live = liveWires(units, layout.wires);
-  const served = new Map<Wire, (PlannedUnit & { readonly part: PartOf<'drive'> })[]>();
+  const served = new Map<Wire, UnitOf<'drive'>[]>();
   for (const demand of demandsFor(units, layout)) {
     const wire = wireServing(demand, live);
     if (!wire) continue;
@@ -153,8 +147,8 @@ function carries(
   wire: Wire,
   cable: CableKind,
   port: HostPort | undefined,
-  byId: ReadonlyMap<string, PlannedUnit>,
-  drives: readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[],
+  drives: readonly UnitOf<'drive'>[],
+  { byId, sataAlone }: { readonly byId: ReadonlyMap<string, PlannedUnit>; readonly sataAlone: boolean },
 ): number {
   if (!port) return 0;
   const end = byId.get(wire.device[0]!.host);
@@ -162,7 +156,9 @@ function carries(
     end && (isKind(end, 'chassis') || isKind(end, 'adapter'))
       ? end.part.bayGroups.find(({ key }) => wire.device[0]!.key.startsWith(`${key}-`))
       : undefined;
-  const own = drives[0] && protocolOf(drives[0].part);
+  const spoken = drives[0] && protocolOf(drives[0].part);
+  const handsOn =
+    end && isKind(end, 'expander') ? end.part : group?.backplane?.type === 'expander' ? group.backplane : undefined;
   // An expander is spoken to as SAS whatever hangs behind it, a bridge as it speaks.
   const shared =
     group?.backplane?.type === 'expander'
@@ -173,14 +169,12 @@ function carries(
   const protocol =
     shared && cable.carries.includes(shared)
       ? shared
-      : own && cable.carries.includes(own)
-        ? own
+      : spoken && cable.carries.includes(spoken)
+        ? spoken
         : (port.carries.find((one) => cable.carries.includes(one)) ?? cable.carries[0]!);
-  const gb = Math.min(
-    port.gbPerLane,
-    group?.backplane?.connectors[0]?.gbPerLane ?? Infinity,
-    protocol === 'sata' ? SATA_GB : Infinity,
-  );
+  const own = Math.min(port.gbPerLane, group?.backplane?.connectors[0]?.gbPerLane ?? Infinity);
+  const gb =
+    protocol === 'sata' ? Math.min(own, SATA_GB) : handsOn ? uplinkGb(own, handsOn.edgeBuffering, sataAlone) : own;
   const many =
     cable.shape === 'straight'
       ? Math.min(port.lanes, group?.backplane?.connectors[0]?.lanes ?? (drives[0] ? drives[0].part.lanes : port.lanes))
@@ -190,14 +184,19 @@ function carries(
   return Math.round(many * laneMBps(protocol, gb));
 }
 
+/** What the drives ask that hang on the other ports of an expander or shelf, however far down the chain. */
 const asksBehind = (
-  expander: PlannedUnit,
+  unit: PlannedUnit,
+  units: readonly PlannedUnit[],
   layout: Layout,
-  served: ReadonlyMap<Wire, readonly (PlannedUnit & { readonly part: PartOf<'drive'> })[]>,
-): number =>
-  layout.wires
-    .filter((wire) => wire.host[0]!.host === expander.id)
-    .reduce((sum, wire) => sum + (served.get(wire) ?? []).reduce((all, { part }) => all + wishMBps(part), 0), 0);
+  served: ReadonlyMap<Wire, readonly UnitOf<'drive'>[]>,
+): number => {
+  const behind = layout.wires.filter((wire) =>
+    wire.host.some(({ host }) => feedChain(units, layout.wires, host).includes(unit.id)),
+  );
+  const drives = new Set(behind.flatMap((wire) => served.get(wire) ?? []));
+  return [...drives].reduce((sum, { part }) => sum + wishMBps(part), 0);
+};
 
 /** Cables that are here already, dealt out in the order they are asked for: the kit before the boxes. */
 function stockOf(

@@ -1,5 +1,5 @@
 import type { PartOf } from '../../parts/resolve';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import { ofKind, type UnitOf } from '../../machine/units';
 import { countsWith, type Box } from '../boxes';
 import { waiting } from './stagger';
 import { classesOf, type FigureContext } from '../context';
@@ -9,7 +9,7 @@ export type Rail = '12 V' | '5 V' | '3.3 V';
 const STEP = { '12 V': 'a12', '5 V': 'a5', '3.3 V': 'a33' } as const;
 const TURNING = { '12 V': 'idle12A', '5 V': 'idle5A', '3.3 V': null } as const;
 
-type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+type Drive = UnitOf<'drive'>;
 /** What each of some like drives takes on a rail at a moment, A: of a step of its start, turning, or nothing yet. */
 export type DriveCurrent = {
   readonly drive: Drive;

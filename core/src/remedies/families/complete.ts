@@ -1,5 +1,11 @@
+import type { EditOf } from '../../build/edits';
+import type { Wire } from '../../build/layout';
+import type { PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
+import type { Proposal, Snag } from '../../snags/snag';
+import { otherPorts } from '../../wiring/moveCable';
 import { about, adds, findsPlace, listed, takeOut } from '../guesses';
+import type { Base } from '../weigh';
 import { none, addAll, sundry, type Propose, type Proposes } from './shared';
 
 const smallParts: Propose = (base, _snag, catalogue) => {
@@ -31,11 +37,41 @@ const smallDrives: Propose = (base, _snag, catalogue) => {
   return adds(base, catalogue, [...byKind.values()]);
 };
 
+/** Half the cables of the fullest card on the one that carries nothing. */
+const dealtOver = (base: Base, snag: Snag): Proposal[] => {
+  const { units, layout } = base.assessment;
+  return about(base, snag).flatMap((idle): Proposal[] => {
+    const moves = units
+      .filter(({ id, part }) => part.kind === 'controller' && id !== idle.id)
+      .map((card) => ({ card, wires: layout.wires.filter((wire) => wire.host.every(({ host }) => host === card.id)) }))
+      .map(({ card, wires }) => ({ card, edits: halfOver(base, wires, idle) }))
+      .sort((a, b) => b.edits.length - a.edits.length);
+    const [best] = moves;
+    return best && best.edits.length > 0
+      ? [{ edits: best.edits, words: `Deal the drives over ${best.card.part.name} and ${idle.part.name}` }]
+      : [];
+  });
+};
+
+/** Each move takes a port of its own. */
+function halfOver(base: Base, wires: readonly Wire[], idle: PlannedUnit): EditOf<'cable.put'>[] {
+  const { units, layout } = base.assessment;
+  const taken = new Set<string>();
+  return wires.slice(Math.ceil(wires.length / 2)).flatMap((wire) => {
+    const port = otherPorts(units, layout, wire).find(
+      ({ host, takenBy, name }) => host === idle.id && !takenBy && !taken.has(name),
+    );
+    if (!port) return [];
+    taken.add(port.name);
+    return [port.edit];
+  });
+}
+
 /** Guesses for the snags of this family. */
 export const COMPLETE = {
   'complete.smallParts': smallParts,
   'complete.uselessPorts': none,
   'complete.boot': smallDrives,
-  'complete.idleCard': (base, snag) => takeOut(about(base, snag)),
+  'complete.idleCard': (base, snag) => [...dealtOver(base, snag), ...takeOut(about(base, snag))],
   'complete.runsNothing': (base, snag) => takeOut(about(base, snag)),
 } as const satisfies Proposes;

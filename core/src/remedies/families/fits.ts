@@ -1,4 +1,3 @@
-import type { EditOf } from '../../build/edits';
 import { addItemEdit } from '../../build/newItem';
 import { cardReachMm, isCard, ofKind, type PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
@@ -7,11 +6,9 @@ import { isForOutside } from '../../snags/cardRules';
 import type { Proposal, Snag } from '../../snags/snag';
 import {
   about,
-  addControllers,
   adds,
   lanes,
   listed,
-  lower,
   MOST_OF_A_KIND,
   mountable,
   moveToFreeBays,
@@ -20,20 +17,11 @@ import {
   swaps,
   takeOut,
 } from '../guesses';
+import { driveInBay } from './noBay';
+import { cardSlot } from './noSlot';
 import { replaceEdit } from '../tryAt';
 import type { Base } from '../weigh';
-import {
-  releases,
-  supply,
-  addAll,
-  addPart,
-  none,
-  addSundry,
-  otherCards,
-  moveCards,
-  type Propose,
-  type Proposes,
-} from './shared';
+import { supply, none, addSundry, otherCards, moveCards, type Propose, type Proposes } from './shared';
 
 const cardLength: Propose = (base, snag, catalogue) =>
   about(base, snag).flatMap((unit) => {
@@ -113,84 +101,6 @@ const coolerHeight: Propose<'fits.coolerHeight'> = (base, snag, catalogue) =>
     );
     return [...options(base, snag, 'cooler'), ...lowerOnes, ...moveToFreeBays(base, above), ...takeOut(above)];
   });
-
-/** For one or two drives nobody sets up another box. */
-const FEW_DRIVES = 2;
-
-/** Boxes of bays beside the machine, as many as the drives want, with a card that reaches it where none does. */
-function shelves(base: Base, catalogue: Catalogue, missing: number): Proposal[] {
-  const boxes = listed(catalogue, 'chassis')
-    .filter((part) => part.boardHoles.length === 0 && part.bayGroups.length > 0)
-    .slice(0, 4);
-  const cards = addControllers(base, catalogue, (part) => part.connectors.some(({ side }) => side === 'outside')).slice(
-    0,
-    2,
-  );
-  return boxes.flatMap((part) => {
-    const alone = addPart(
-      base,
-      catalogue,
-      part,
-      Math.min(4, Math.ceil(missing / part.bayGroups.reduce((sum, one) => sum + one.rows * one.columns, 0))),
-    );
-    return [
-      alone,
-      ...cards.map((card): Proposal => {
-        const first = alone.edits[0] as EditOf<'item.add'>;
-        const next = {
-          next: base.build.counter.next + 1 + first.item.units.length,
-          letter: base.build.counter.letter + 1,
-        };
-        const then = card.edits.map((edit) =>
-          edit.type === 'item.add'
-            ? addItemEdit({ ...base.build, counter: next }, catalogue, edit.item.sheet, edit.item.units.length)
-            : edit,
-        );
-        return { edits: [first, ...then], words: `${alone.words}, and ${lower(card.words)}`, madeOf: [alone.words] };
-      }),
-    ];
-  });
-}
-
-/** So many kinds of cage, each with so many kinds of card, are weighed together. */
-const [CAGES, CARDS] = [4, 2];
-
-/** Cages with bays for all that have none, each with a card that gives their drives ports. */
-function withPorts(base: Base, catalogue: Catalogue, cages: readonly PartOf<'adapter'>[], missing: number): Proposal[] {
-  const bays = (part: PartOf<'adapter'>) => part.bayGroups.reduce((sum, one) => sum + one.rows * one.columns, 0);
-  const cards = addControllers(base, catalogue).flatMap(({ edits }) =>
-    edits.flatMap((edit) => (edit.type === 'item.add' ? [edit.item.sheet] : [])),
-  );
-  const parts = listed(catalogue, 'controller')
-    .filter(({ id }) => cards.includes(id))
-    .slice(0, CARDS);
-  return cages
-    .filter((part) => bays(part) >= missing)
-    .slice(0, CAGES)
-    .flatMap((cage) =>
-      parts.map((card): Proposal => ({
-        edits: addAll(base, catalogue, [
-          { part: cage, count: 1 },
-          { part: card, count: 1 },
-        ]),
-        words: `Add ${cage.name}, and ${card.name}`,
-        madeOf: [`Add ${cage.name}`],
-      })),
-    );
-}
-
-const driveInBay: Propose = (base, snag, catalogue) => {
-  const drives = about(base, snag);
-  const mounted = listed(catalogue, 'adapter').filter((part) => mountable(base, part));
-  const adapters = adds(base, catalogue, mounted);
-  return [
-    ...releases(base),
-    ...adapters,
-    ...withPorts(base, catalogue, mounted, drives.length),
-    ...(drives.length > FEW_DRIVES ? shelves(base, catalogue, drives.length) : []),
-    ...takeOut(drives),
-  ];
-};
 
 /** A riser in the card's slot and the card on it. */
 const onRisers = (base: Base, snag: Snag, catalogue: Catalogue): Proposal[] =>
@@ -302,20 +212,7 @@ export const FITS = {
   ],
   'fits.coolerHeight': coolerHeight,
   'fits.cardLength': cardLength,
-  'fits.cardSlot': (base, snag, catalogue) => [
-    ...releases(base),
-    ...ofKind(base.assessment.units, 'board').flatMap((unit) =>
-      swaps(
-        base,
-        catalogue,
-        unit,
-        'board',
-        (part) =>
-          part.slots.length > unit.part.slots.length && part.socket === unit.part.socket && mountable(base, part),
-      ),
-    ),
-    ...takeOut(about(base, snag)),
-  ],
+  'fits.cardSlot': cardSlot,
   'fits.driveInBay': driveInBay,
   'fits.bracket': (base, snag, catalogue) => [
     ...(snag.gap ? [] : addSundry('bracket')(base, snag, catalogue)),

@@ -1,7 +1,7 @@
 import type { Edit } from '../../build/edits';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
-import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
+import { isKind, ofKind, type UnitOf } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
@@ -86,9 +86,7 @@ const inOrder: Propose = (base, snag) => {
 
 /** As much memory in fewer and larger modules. */
 const fewerModules: Propose<'mates.memoryPath'> = (base, snag, catalogue) => {
-  const modules = about(base, snag).filter(
-    (unit): unit is PlannedUnit & { readonly part: PartOf<'memory'> } => unit.part.kind === 'memory',
-  );
+  const modules = about(base, snag).filter((unit): unit is UnitOf<'memory'> => unit.part.kind === 'memory');
   const now = modules[0]?.part;
   const items = [...new Set(modules.flatMap(({ item }) => (item ? [item] : [])))];
   if (!now) return [];

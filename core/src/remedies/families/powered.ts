@@ -1,5 +1,5 @@
 import { boxOf, seatsOf } from '../../machine/hosts';
-import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
+import { isCard, isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { hindrances } from '../../figures/power/stagger';
 import { plugInputs } from '../../needs/plugInputs';
 import { adaptersHold, isSplittable, plugsOn, wireA } from '../../needs/splitters';
@@ -8,7 +8,8 @@ import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, listed, moveToFreeBays, mountable, swaps, takeOut } from '../guesses';
 import type { Base } from '../weigh';
-import { supply, addPart, moveCards, type Propose, type Proposes } from './shared';
+import { moreSlots } from './noSlot';
+import { supply, addPart, moveCards, otherCards, type Propose, type Proposes } from './shared';
 
 const WAVES = [8, 4, 2, 1];
 const WAVE_EVERY_S = 10;
@@ -110,7 +111,12 @@ export const POWERED = {
     ...splittersOut(base),
   ],
   'powered.wires': supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other)),
-  'powered.slot': (base, snag, catalogue) => moveCards(base, snag, catalogue),
+  'powered.slot': (base, snag, catalogue) => [
+    ...moveCards(base, snag, catalogue),
+    ...otherCards(base, snag, catalogue, (part, now) => isCard(part) && isCard(now) && part.peakW < now.peakW),
+    ...moreSlots(base, catalogue),
+    ...takeOut(about(base, snag)),
+  ],
   'powered.brick': (base, snag, catalogue) => {
     const board = about(base, snag).find((unit) => isKind(unit, 'board'));
     const { dcMinV, dcMaxV, dcPlug } = board && isKind(board, 'board') ? board.part : {};

@@ -6,7 +6,7 @@ import type { Part, PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import type { SnagCode } from '../../snags/words';
 import { conflictOf } from '../../solve/conflict';
-import { about, lanes, listed, otherSlots, swaps } from '../guesses';
+import { about, fastestGb, lanes, listed, otherSlots, swaps } from '../guesses';
 import type { Base } from '../weigh';
 
 /** Guesses at what could cure a snag of one code, or of any; the weighing decides. */
@@ -95,7 +95,8 @@ export const otherCards = (
           unit.part.kind,
           (part) =>
             goes(part, unit.part) &&
-            (part.kind !== 'controller' || lanes(part) >= lanes(unit.part as PartOf<'controller'>)),
+            (part.kind !== 'controller' || lanes(part) >= lanes(unit.part as PartOf<'controller'>)) &&
+            (part.kind !== 'networkCard' || fastestGb(part) >= fastestGb(unit.part as PartOf<'networkCard'>)),
         )
       : [],
   );

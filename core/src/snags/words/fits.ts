@@ -21,7 +21,7 @@ export type FitsFacts = {
   'fits.fixedBays': { count: number };
   'fits.holes': { count: number; drive: string; have: keyof typeof HOLES; want: string };
   'fits.supplyScrews': { supply: string; bay: string; chassis: string };
-  'fits.coolerBase': { cooler: string; processor: string };
+  'fits.coolerBase': { cooler: string; processor: string; spreaderMm: number };
   'fits.stick': { drive: string } & Culprit;
   'fits.plugRoom': { drive: string; count: number; need: number; angledNeed: number; turned: number };
   'fits.goesFirst': { board: string; under: string; one: number; over: string; oneOver: number };
@@ -150,8 +150,10 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   'fits.coolerBase': {
     title: 'Cooler over its processor',
     what: (f, s) =>
-      `The base of ${f.cooler} is ${mm(s.gap!.have)}; the heat spreader of ${f.processor} is ${mm(s.gap!.limit)}.`,
+      `The base of ${f.cooler} is ${mm(s.gap!.have)}; the heat spreader of ${f.processor} is ${mm(f.spreaderMm)}, ` +
+      `and gets hot ${mm(s.gap!.limit)} wide.`,
     why: 'What is not covered is not cooled: it runs hot under load.',
+    whyNote: 'What gets hot is covered; the rim needs no cooling.',
   },
   'fits.stick': {
     title: 'Boot stick under the cover',

@@ -21,6 +21,9 @@ export type PoweredFacts = {
   'powered.outlets': { ups: string };
 };
 
+/** Of the supply a box came with, where the likely load is within it. */
+const OWN_SUPPLY = 'It came with the box and should carry full bays; thirsty drives come near it.';
+
 export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.plugs': {
     title: 'A plug for every part',
@@ -42,6 +45,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${Math.round(s.severity === 'blocker' ? s.gap!.have : s.gap!.hi!)} W; ${f.supply} gives ` +
       `${round(s.gap!.limit)} W.`,
     why: 'The supply shuts down under load.',
+    whyNote: OWN_SUPPLY,
   },
   'powered.oneGone': {
     title: 'One module gone',
@@ -59,6 +63,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${(s.severity === 'blocker' ? s.gap!.have : (s.gap!.hi ?? s.gap!.have)).toFixed(1)} A ` +
       `on 12 V; ${f.supply} gives ${round(s.gap!.limit)} A.`,
     why: 'The supply cuts out at power-on, or drives drop from the pool.',
+    whyNote: OWN_SUPPLY,
   },
   'powered.inTurn': {
     title: 'Drives that do not wait',

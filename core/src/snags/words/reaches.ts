@@ -1,4 +1,4 @@
-import { round, n, mbps, type WordsOf } from './wording';
+import { round, n, mbps, number, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
 export type ReachesFacts = {
@@ -32,7 +32,15 @@ export type ReachesFacts = {
   'reaches.bifurcation': { carrier: string; slot: string; ways: string; by: 'sockets' | 'ports' };
   'reaches.laneBudget': { processor: string; board: string };
   'reaches.chipsetUplink': { board: string; lanes: number; gen: number };
-  'reaches.uplink': { drives: number; bays: string; host: string; each: number; how: string };
+  'reaches.uplink': {
+    drives: number;
+    bays: string;
+    host: string;
+    each: number;
+    how: string;
+    behind: number;
+    most: number;
+  };
   'reaches.raid': { card: string; count: number; raid: 'fixed' | 'switchable' };
 };
 
@@ -129,9 +137,14 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
   'reaches.uplink': {
     title: 'Shared uplink',
     what: (f, s) =>
-      `${n(f.drives, 'drive')} in ${f.bays} of ${f.host} share ${f.how}: ` +
-      `${mbps(s.gap!.limit)} for the ${mbps(s.gap!.have)} they could give, ${f.each} MB/s each.`,
-    why: 'A second uplink doubles it where the backplane has one.',
+      `${n(f.drives, 'drive')} in ${f.bays} of ${f.host}` +
+      `${f.behind ? ` and ${f.behind === 1 ? 'the shelf' : n(f.behind, 'shelf', 'shelves')} behind it` : ''} ` +
+      `share ${f.how}: ` +
+      (f.most > s.gap!.limit
+        ? `${number(s.gap!.limit)} to ${mbps(f.most)}, as it gathers or not, `
+        : `${mbps(s.gap!.limit)} `) +
+      `for the ${mbps(s.gap!.have)} they could give.`,
+    why: 'A second uplink doubles it where the backplane has one free.',
   },
   'reaches.raid': {
     title: 'Firmware of the controller',

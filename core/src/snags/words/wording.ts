@@ -4,7 +4,8 @@ export const mm = (value: number) => `${round(value)} mm`;
 export const round = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
 export const n = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 export const HOLES = { A: 'hole set A', B: 'hole set B', '2.5': 'the holes of 2.5-inch drives' } as const;
-export const mbps = (value: number) => `${Math.round(value).toLocaleString('en-GB')} MB/s`;
+export const number = (value: number) => Math.round(value).toLocaleString('en-GB');
+export const mbps = (value: number) => `${number(value)} MB/s`;
 const PLUG_WORDS: Readonly<Record<string, string>> = {
   'sata-power': 'SATA power plugs',
   peripheral: '4-pin peripheral plugs',
@@ -30,6 +31,8 @@ export type Words<F = Facts> = {
   readonly title: string;
   readonly what: (facts: F, snag: Finding<F>) => string;
   readonly why: string;
+  /** Why it is worth knowing where it is no more than a note. */
+  readonly whyNote?: string;
 };
 /** Words of every code of a family, from the facts each of them has. */
 export type WordsOf<Family> = { readonly [C in keyof Family]: Words<Family[C]> };

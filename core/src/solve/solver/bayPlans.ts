@@ -1,16 +1,15 @@
 import { printSpot, type Seat, type Wire } from '../../build/layout';
-import type { PartOf } from '../../parts/resolve';
 import type { BaySize } from '../../parts/vocabulary';
 import { mismatch } from '../../machine/accepts';
 import { targetOf } from '../../links/ports';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { compare, MOVE, plus, PUT_BROKEN, REST_OUT, ZERO, type Score } from './score';
 import type { Wishes } from './wishes';
 import { isSpent, spend, type Work } from './work';
 
 export type BayGroupHere = Extract<SpotGroup, { type: 'bay' }>;
-type Adapter = PlannedUnit & { readonly part: PartOf<'adapter'> };
+type Adapter = UnitOf<'adapter'>;
 
 /** Adapters in their bays: the bay groups there are then, the bays they cover, and what it costs. */
 export type BayPlan = {

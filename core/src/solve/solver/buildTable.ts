@@ -1,3 +1,4 @@
+import { chainShelves } from './chainShelves';
 import { printSpot, type Layout } from '../../build/layout';
 import { boxAmong } from '../../machine/hosts';
 import { cableKindBetween, cableKindById } from '../../links/cableKinds';
@@ -13,10 +14,10 @@ import {
   type SeatOf,
   type Target,
 } from '../../links/ports';
-import { laneMBps, dealtMBps } from '../../links/rates';
+import { laneMBps, dealtMBps, uplinkGb } from '../../links/rates';
 import type { PartOf } from '../../parts/resolve';
 import { refsOf } from '../../machine/spots';
-import { isKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import type { BayGroupHere } from './bayPlans';
 import { firmAllows, firmCables, NOTHING_FIRM, type Firm } from './boundCables';
 import { looseOf, outOf, rankOf } from './roles';
@@ -24,6 +25,7 @@ import { MOVE, PUT_BROKEN, type Score } from './score';
 import type {
   Bay,
   Cell,
+  ChainLink,
   DriveClass,
   DriveUnit,
   EndClass,
@@ -57,15 +59,19 @@ export function layTable(given: Given): Laid {
     (unit): unit is DriveUnit =>
       isKind(unit, 'drive') && !unit.builtIn && unit.part.size !== 'm2' && unit.part.size !== 'usb',
   );
-  const plain = given.groups.flatMap((group) =>
-    cellShapes(group, given.covered, boxAmong(group.host, byId, seatOf)?.id ?? null),
+  const plain = chained(
+    given,
+    given.groups.flatMap((group) => cellShapes(group, given.covered, boxAmong(group.host, byId, seatOf)?.id ?? null)),
   );
   const expanders = units.filter((unit) => isKind(unit, 'expander') && seatOf(unit));
   const sharing = expanders.length > 0 || plain.some((shape) => shape.targets.length > 1 && shape.kind === 'shared');
-  const firm = given.wires.every(({ how }) => how === 'solved')
+  // Of a cable from shelf to shelf the chains are made; it binds no port.
+  const shelves = new Set(ofKind(units, 'chassis').map(({ id }) => id as string));
+  const toPorts = given.wires.filter((wire) => !wire.host.some(({ host }) => shelves.has(host)));
+  const firm = toPorts.every(({ how }) => how === 'solved')
     ? NOTHING_FIRM
     : firmCables(
-        given.wires,
+        toPorts,
         new Set(
           [
             ...hostPorts(units, seatOf, given.modes).filter(({ lanes }) => lanes > 0),
@@ -81,6 +87,7 @@ export function layTable(given: Given): Laid {
       );
   const shapes = plain.flatMap((shape) => tiedApart(shape, firm));
   const classes = classDrives(drives, shapes, firm);
+  const sataAlone = classes.every(({ protocol }) => protocol !== 'sas');
   const sharesAny = sharing || shapes.some((shape) => shape.kind === 'shared');
   const limits = units.flatMap((unit) =>
     isKind(unit, 'controller') &&
@@ -95,6 +102,7 @@ export function layTable(given: Given): Laid {
     limits.map((one) => one.unit),
     sharing,
     firm,
+    sataAlone,
   );
   const owned = [...given.owned].map(([cable, count]) => ({ cable, count }));
   const ownedAt = (cable: string) => owned.findIndex((one) => one.cable === cable);
@@ -133,6 +141,7 @@ export function layTable(given: Given): Laid {
       box: shape.box,
       bays: shape.bays,
       targets: shape.targets,
+      links: shape.links ?? [],
       lanes: shape.lanes,
       laneGb: shape.gb,
       takes: classes.map((one) => shape.takes(one.units[0]!)),
@@ -196,7 +205,7 @@ export function layTable(given: Given): Laid {
       ends,
       owned,
       limits,
-      expanders: expanders.map((unit) => expanderCell(unit, ports, settled, ownedAt, firm)),
+      expanders: expanders.map((unit) => expanderCell(unit, ports, settled, ownedAt, firm, sataAlone)),
     },
     score: {
       a: 0,
@@ -218,7 +227,17 @@ function tiedApart(shape: Shape, firm: Firm): Shape[] {
   ];
 }
 
-type Shape = {
+/** Shelves that the outside ports are too few for, each behind another. */
+function chained(given: Given, shapes: readonly Shape[]): readonly Shape[] {
+  const ports = hostPorts(given.units, given.seatOf, given.modes).filter(
+    (port) => !port.inside && port.lanes > 1 && port.carries.includes('sas'),
+  );
+  return chainShelves(shapes, ports, given.wires, unitsById(given.units));
+}
+
+export type Shape = {
+  /** Of shelves chained behind the first: the cables between them. */
+  readonly links?: readonly ChainLink[];
   /** The connector that a cable put or held ends at, where it makes a cell of its own. */
   readonly tied?: string;
   readonly kind: Cell['kind'];
@@ -299,6 +318,7 @@ function classPorts(
   limited: readonly string[],
   apart: boolean,
   firm: Firm,
+  sataAlone: boolean,
 ): PortClass[] {
   const byMark = new Map<string, HostPort[]>();
   for (const port of hostPorts(units, seatOf, modes)) {
@@ -340,7 +360,7 @@ function classPorts(
     const ways = new Set([
       ...own
         .filter((one) => feedsExpander(one, ports, firm))
-        .flatMap((one) => [1, 2].map((uplinks) => wayOf(one, ports[0]!, uplinks))),
+        .flatMap((one) => [1, 2].map((uplinks) => wayOf(one, ports[0]!, uplinks, sataAlone))),
       ...(own.some((one) => feedsExpander(one, ports, firm)) ? [] : ['0|-1']),
     ]);
     for (const [mbPerS, limit] of [...ways].map((way) => way.split('|').map(Number)))
@@ -362,10 +382,14 @@ function classPorts(
 
 const lanesOf = ({ connectors }: PartOf<'controller'>) =>
   connectors.reduce((sum, one) => sum + one.count * one.lanes, 0);
-const uplinkOf = (feeder: PortClass, outlet: HostPort) =>
-  outlet.fullLanes * laneMBps('sas', Math.min(feeder.ports[0]!.gbPerLane, outlet.gbPerLane));
-const wayOf = (feeder: PortClass, outlet: HostPort, uplinks: number) =>
-  `${uplinks * uplinkOf(feeder, outlet)}|${feeder.limit}`;
+const uplinkOf = (feeder: PortClass, outlet: HostPort, sataAlone: boolean) => {
+  const gb = Math.min(feeder.ports[0]!.gbPerLane, outlet.gbPerLane);
+  const { part } = outlet.unit;
+  const buffers = part.kind === 'expander' ? part.edgeBuffering : undefined;
+  return outlet.fullLanes * laneMBps('sas', uplinkGb(gb, buffers, sataAlone));
+};
+const wayOf = (feeder: PortClass, outlet: HostPort, uplinks: number, sataAlone: boolean) =>
+  `${uplinks * uplinkOf(feeder, outlet, sataAlone)}|${feeder.limit}`;
 
 function feedsExpander(one: PortClass, outlets: readonly HostPort[], firm: Firm): boolean {
   const [port, first] = [one.ports[0]!, outlets[0]!];
@@ -424,6 +448,7 @@ function feedsOf(
   ports: readonly PortClass[],
   ownedAt: (cable: string) => number,
 ): Feed[] {
+  const sataAlone = classes.every(({ protocol }) => protocol !== 'sas');
   return ports.flatMap((one, port): Feed[] => {
     const first = one.ports[0]!;
     const cable = cableKindBetween('straight', one.kind, target.kind);
@@ -450,7 +475,8 @@ function feedsOf(
         ),
       ),
     );
-    const up = Math.min(first.gbPerLane, shape.upGb);
+    const own = Math.min(first.gbPerLane, shape.upGb);
+    const up = backplane?.type === 'expander' ? uplinkGb(own, backplane.edgeBuffering, sataAlone) : own;
     return [
       {
         port,
@@ -477,6 +503,7 @@ function expanderCell(
   settled: Settled,
   ownedAt: (cable: string) => number,
   firm: Firm,
+  sataAlone: boolean,
 ): ExpanderCell {
   const outlets = ports.find((one) => one.behind >= 0 && one.ports[0]!.unit === unit)!.ports;
   const classOf = (way: string) =>
@@ -493,8 +520,8 @@ function expanderCell(
         owned: ownedAt(cable.id),
         serves: [],
         lossMBps: [],
-        carriesMBps: uplinkOf(one, outlets[0]!),
-        outlets: [1, 2].map((uplinks) => classOf(wayOf(one, outlets[0]!, uplinks))),
+        carriesMBps: uplinkOf(one, outlets[0]!, sataAlone),
+        outlets: [1, 2].map((uplinks) => classOf(wayOf(one, outlets[0]!, uplinks, sataAlone))),
       },
     ];
   });

@@ -7,8 +7,7 @@ import { protocolOf, wallBefore } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
 import { lanesLeft, type Uses } from '../../links/laneSharing';
-import { cardReachMm, isCard, isKind, isModule, unitsById, type PlannedUnit } from '../../machine/units';
-import type { PartOf } from '../../parts/resolve';
+import { cardReachMm, isCard, isKind, isModule, unitsById, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { outOf } from './roles';
 import {
   BOOT_OFF_BOARD,
@@ -44,7 +43,7 @@ const JUDGE_COST = 3;
 const SHARE = 0.4;
 const MOST_HURRIED = 50;
 
-type Board = PlannedUnit & { readonly part: PartOf<'board'> };
+type Board = UnitOf<'board'>;
 type SlotGroup = Extract<SpotGroup, { type: 'slot' }>;
 type M2Group = Extract<SpotGroup, { type: 'm2' }>;
 type AsideGroup = Extract<SpotGroup, { type: 'aside' }>;

@@ -1,5 +1,5 @@
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
-import { cableKindById } from '../../links/cableKinds';
+import { cableKindBetween, cableKindById } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, type HostPort } from '../../links/ports';
 import type { CellPick, ExpanderPick, Pick, PortPick } from './layers';
 import type { Bay, Cell, DriveUnit, Table } from './table';
@@ -145,11 +145,26 @@ class Cables {
           pick.uplinks,
           pick.feed.cable,
         );
+        this.link(pick, cell);
         this.reach(pick, (drive) => pick.feed!.serves[drive]!);
       } else this.reverse(pick, cell);
     }
     this.dealEnds(singles, lanes);
     return { wires: this.sorted(), reached: this.reached };
+  }
+
+  /** From shelf to shelf, as far as drives sit. */
+  private link(pick: CellPick, cell: Cell): void {
+    const taken = new Set(
+      pick.seats.flatMap((_, drive) =>
+        this.seated.of(pick.cell, drive).map((unit) => this.seated.at.get(unit)?.bay.name ?? ''),
+      ),
+    );
+    for (const { from, to, beyond } of cell.links) {
+      const cable = cableKindBetween('straight', from.kind, to.kind);
+      if (cable && [...beyond].some((bay) => taken.has(bay)))
+        this.wires.push({ cable: cable.id, host: [from.ref], device: [to.ref], how: 'solved' });
+    }
   }
 
   private reach(pick: CellPick, serves: (drive: number) => boolean): void {

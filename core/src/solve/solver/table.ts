@@ -43,6 +43,9 @@ export type Bay = {
  * or multiplier (`shared`), or those of a group where every bay has a cable of its own (`loose`).
  * By class of drive: `takes` 0 not, 1 well, 2 without fitting; `home` had a place here and `held`, `put` of them.
  */
+/** The cable to a shelf chained behind another: laid where a drive sits in its bays, or beyond. */
+export type ChainLink = { readonly from: Target; readonly to: Target; readonly beyond: ReadonlySet<string> };
+
 export type Cell = {
   readonly kind: 'direct' | 'shared' | 'loose';
   readonly group: BayGroupHere;
@@ -55,6 +58,8 @@ export type Cell = {
   readonly held: readonly number[];
   /** Connectors that feed it: of a direct cell one, of a shared one its uplinks, of a loose one none. */
   readonly targets: readonly Target[];
+  /** Cables from shelf to shelf, where the bays of several chained ones are one cell. */
+  readonly links: readonly ChainLink[];
   /** Lanes of a feeding connector, and what each carries towards the drives, Gb/s. */
   readonly lanes: number;
   readonly laneGb: number;

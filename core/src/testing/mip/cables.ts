@@ -4,15 +4,14 @@ import type { Connector } from '../../parts/connector';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import { cableKindById, CABLE_KINDS, type CableKind } from '../../links/cableKinds';
 import { driveConnector, protocolOf, wallBefore } from '../../links/ports';
-import { laneMBps, dealtMBps } from '../../links/rates';
-import { isKind, ofKind, type PlannedUnit } from '../../machine/units';
-import type { PartOf } from '../../parts/resolve';
+import { laneMBps, dealtMBps, speaksSataAlone, uplinkGb } from '../../links/rates';
+import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { rankOf } from '../reckon';
 import { ones, type Levels } from './levels';
 import type { Program, Term } from './program';
 import type { Option, Seats } from './seats';
 
-type Drive = PlannedUnit & { readonly part: PartOf<'drive'> };
+type Drive = UnitOf<'drive'>;
 /** `uses` are the cables that may be on it; at most one is. `there` says when it works at all. */
 type Port = {
   readonly name: string;
@@ -65,6 +64,7 @@ class CableWriter {
   /** Connectors of backplanes that share their uplinks. */
   private readonly sharing = new Set<string>();
   private readonly drives: readonly Drive[];
+  private readonly sataAlone: boolean;
   /** What feeds each expander card. */
   private readonly uplinksOf = new Map<PlannedUnit, readonly { readonly port: Port; readonly yes: number }[]>();
 
@@ -77,6 +77,7 @@ class CableWriter {
     this.drives = ofKind(units, 'drive').filter(
       (unit) => unit.part.size !== 'm2' && unit.part.size !== 'usb' && seats.options.has(unit.id),
     );
+    this.sataAlone = speaksSataAlone(this.drives.map(({ part }) => part));
     this.ports = units.flatMap((unit) =>
       isKind(unit, 'board') || isKind(unit, 'controller') || isKind(unit, 'expander')
         ? unit.part.connectors.flatMap((connector) => this.portsOf(unit, connector))
@@ -511,7 +512,15 @@ class CableWriter {
       reached,
       up.map(({ port, yes }): Term => [
         yes,
-        connector.lanes * laneMBps(language ?? 'sas', Math.min(port.connector.gbPerLane, connector.gbPerLane)),
+        connector.lanes *
+          laneMBps(
+            language ?? 'sas',
+            uplinkGb(
+              Math.min(port.connector.gbPerLane, connector.gbPerLane),
+              backplane.type === 'expander' ? backplane.edgeBuffering : true,
+              this.sataAlone,
+            ),
+          ),
       ]),
     );
   }
@@ -524,7 +533,7 @@ class CableWriter {
   }
 
   /** An expander card: a connector is fed, or a port while another is fed. */
-  private expander(unit: PlannedUnit & { readonly part: PartOf<'expander'> }): {
+  private expander(unit: UnitOf<'expander'>): {
     readonly unit: PlannedUnit;
     readonly carries: readonly Term[];
   } {
@@ -567,7 +576,11 @@ class CableWriter {
       unit,
       carries: up.map(({ port, yes }): Term => [
         yes,
-        first.lanes * laneMBps('sas', Math.min(first.gbPerLane, port.connector.gbPerLane)),
+        first.lanes *
+          laneMBps(
+            'sas',
+            uplinkGb(Math.min(first.gbPerLane, port.connector.gbPerLane), unit.part.edgeBuffering, this.sataAlone),
+          ),
       ]),
     };
   }
