@@ -665,8 +665,9 @@ export const REVIEWED: readonly Reviewed[] = [
       )
         .add('tern-16i')
         .add('barge-12', 15),
-    verdict: 'Runs; three disks want splitters.',
-    cautions: ['powered.plugs'],
+    verdict: 'Three cables for drives are too few for fifteen: with splitters each would carry more than four disks.',
+    blockers: ['powered.plugs'],
+    cautions: ['powered.wires'],
   },
   {
     id: 'cache-on-a-carrier',
@@ -738,6 +739,6 @@ export const REVIEWED: readonly Reviewed[] = [
     made: () => boot(tower()).add('stilt-e2').add('loft-16').add('barge-8', 8),
     verdict: 'eSATA speaks to no SAS shelf: two disks have no cable. A controller with SAS outside reaches it.',
     blockers: ['reaches.portsShort'],
-    first: { 'reaches.portsShort': /^Add Tern / },
+    first: { 'reaches.portsShort': /^Take Tern 4i 4e instead of Stilt outside 2$/ },
   },
 ];

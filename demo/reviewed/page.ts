@@ -49,6 +49,15 @@ const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
     'u2-without-a-port',
     'A drive no port here speaks to, rather than a port too few: the better sentence. The verdict follows it.',
   ],
+  [
+    'fifteen-on-an-hba',
+    'Blocked: the verdict had not looked at the supply, which has eight plugs on two cables. With splitters fifteen disks would be more than four on a cable.',
+  ],
+  [
+    'hba-in-a-short-slot',
+    'Blocked: a low card was held to 10 W in a slot of one lane, which gives a high one 25. A caution now.',
+  ],
+  ['sas-shelf-on-esata', 'A card with SAS outside in place of the eSATA card, rather than one more: the better way.'],
 ];
 
 /** The page of reviewed builds, with what is said of each today. */

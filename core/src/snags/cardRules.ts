@@ -419,9 +419,11 @@ export function slotPower(situation: Situation): Found<'powered.slot'>[] {
     const limit = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), part.height);
     // A card is made to its slot: what is typical of its class passes that by its likely value or not at all.
     if (value <= limit) return [];
+    const most = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), 'full');
     return [
       {
-        severity: lo > limit ? 'blocker' : 'caution',
+        // A slot of one lane that gives a high card 25 W gives them to a low one too; that it does is not sure.
+        severity: lo > most ? 'blocker' : 'caution',
         at: [{ unit: unit.id }],
         gap: { have: value, limit, gap: limit - value, unit: 'W', lo, hi },
         facts: { card: part.name, slot: group.label },

@@ -242,6 +242,21 @@ describe('watts from a slot', () => {
     ]);
     expect(find(card(18), 'powered.slot')).toEqual([]);
   });
+  test('in one lane a low card is sure of 10 W, a high one of 25: between them it is a caution', () => {
+    const inOneLane = (peakW: number, height: 'full' | 'low') =>
+      fixture(tweak('tern-8i', { peakW, height, brackets: ['full', 'low'] }))
+        .add('trug-4')
+        .add('sprig-i6')
+        .add('tern-8i');
+    const severities = (...card: Parameters<typeof inOneLane>) =>
+      find(inOneLane(...card), 'powered.slot').map(({ severity }) => severity);
+    expect([severities(10, 'low'), severities(14, 'low'), severities(30, 'low')]).toEqual([
+      [],
+      ['caution'],
+      ['blocker'],
+    ]);
+    expect([severities(25, 'full'), severities(30, 'full')]).toEqual([[], ['blocker']]);
+  });
 });
 
 describe('a UPS', () => {
