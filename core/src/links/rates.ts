@@ -34,10 +34,10 @@ export const speaksSataAlone = (drives: readonly PartOf<'drive'>[]): boolean =>
   drives.every((drive) => drive.interface !== 'sas');
 /**
  * Gb/s a lane of an expander's uplink runs at for SATA drives: each holds the lane at its own rate, unless the expander
- * gathers what they send (edge buffering). What is not known is taken not to.
+ * gathers what they send (edge buffering). Wiring is dealt as if it did where that is not known.
  */
 export const uplinkGb = (gbPerLane: number, edgeBuffering: boolean | undefined, sataAlone: boolean): number =>
-  sataAlone && edgeBuffering !== true ? Math.min(gbPerLane, SATA_GB) : gbPerLane;
+  sataAlone && edgeBuffering === false ? Math.min(gbPerLane, SATA_GB) : gbPerLane;
 
 const linkOf = (drive: PartOf<'drive'>): number =>
   drive.interface === 'nvme'
