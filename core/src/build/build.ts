@@ -4,7 +4,7 @@ import { archetypeSchema, moneySchema, sheetSchema } from '../parts/sheet';
 import { HOUR_STATES, STATES } from './states';
 import { FORMAT } from './upgrades/upgrade';
 import { effectSchema } from '../parts/chassisValues';
-import { layoutSchema } from './layout';
+import { layoutSchema } from './layoutSchema';
 import { LIMITS } from '../parts/limits';
 
 const text = z.string().max(LIMITS.nameCharacters);

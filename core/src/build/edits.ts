@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { archetypeSchema, sheetSchema } from '../parts/sheet';
 import { itemIdSchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
 import { buildSchema, changeSchema, itemSchema, ROLES, unitSchema } from './build';
-import { howSchema, layoutSchema, spotRefSchema, wireSchema } from './layout';
+import { howSchema, layoutSchema, spotRefSchema, wireSchema } from './layoutSchema';
 
 const puts = z.record(z.string(), spotRefSchema).optional();
 const carried = { sheets: z.array(sheetSchema), archetypes: z.array(archetypeSchema) };

@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { connectorSchema, powerInputSchema } from './connector';
-import { pointSchema } from './geometry';
 import { keySchema } from './ids';
 import { BAY_SIZES, BOARD_FORMS, PROTOCOLS, SOUND_PATHS, STAGGERS, SUPPLY_FORMS } from './vocabulary';
 
 const label = z.string().min(1).max(60);
 const lengthMm = z.number().positive().max(2500);
+const mm = z.number().min(-2000).max(4000);
+/** From the chassis' front-left-bottom outside corner. */
+const pointSchema = z.strictObject({ xMm: mm, yMm: mm, zMm: mm });
 const WALLS = ['front', 'middle', 'rear', 'top', 'side', 'bottom'] as const;
 
 /**

@@ -1,10 +1,5 @@
-import { z } from 'zod';
-
-const mm = z.number().min(-2000).max(4000);
-
 /** Millimetres from the chassis' front-left-bottom outside corner: x right, y up, z back. */
-export const pointSchema = z.strictObject({ xMm: mm, yMm: mm, zMm: mm });
-export type Point = z.infer<typeof pointSchema>;
+export type Point = { readonly xMm: number; readonly yMm: number; readonly zMm: number };
 
 /** Width along x, height along y, depth along z. */
 export type Size = { readonly widthMm: number; readonly heightMm: number; readonly depthMm: number };

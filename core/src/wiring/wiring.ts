@@ -174,7 +174,11 @@ function carries(
         : (port.carries.find((one) => cable.carries.includes(one)) ?? cable.carries[0]!);
   const own = Math.min(port.gbPerLane, group?.backplane?.connectors[0]?.gbPerLane ?? Infinity);
   const gb =
-    protocol === 'sata' ? Math.min(own, SATA_GB) : handsOn ? uplinkGb(own, handsOn.edgeBuffering ?? false, sataAlone) : own;
+    protocol === 'sata'
+      ? Math.min(own, SATA_GB)
+      : handsOn
+        ? uplinkGb(own, handsOn.edgeBuffering ?? false, sataAlone)
+        : own;
   const many =
     cable.shape === 'straight'
       ? Math.min(port.lanes, group?.backplane?.connectors[0]?.lanes ?? (drives[0] ? drives[0].part.lanes : port.lanes))
