@@ -3,7 +3,6 @@ import { createAssessor } from './assess';
 import { billOf } from './bill/bill';
 import { parseBuild } from './build/parseBuild';
 import { drawingSvg } from './geometry/svg';
-import type { SheetId } from './parts/ids';
 import { classSheet } from './parts/classSheet';
 import { checkLayout } from './solve/checkLayout';
 import { layOut } from './geometry/chassisPlan';
@@ -87,7 +86,7 @@ test('cold and warm answers are equal, and undo gives the deep-equal build', () 
       const after = before.add(more);
       warm.assess(before.build, AS_OF);
       expect(warm.assess(after.build, AS_OF)).toEqual(createAssessor().assess(after.build, AS_OF));
-      const step = commit(before.build, [{ type: 'units.remove', units: [before.build.items[0]!.units[0]!.id] }]);
+      const step = commit(before.build, [{ type: 'units.remove', units: [before.build.items[0]!.units[0].id] }]);
       if (step.ok) expect(replay(step.build, step.inverse)).toEqual(before.build);
     }),
     { ...runs, numRuns: 40 },
@@ -185,7 +184,7 @@ describe('trying', () => {
     const made = fixture({ ...catalogue, sheets: { ...catalogue.sheets, [sheet.id]: sheet } })
       .add('larder-8')
       .add('wren-c8')
-      .add(sheet.id as SheetId, 2);
+      .add(sheet.id, 2);
     expect(made.assess().figures['capacity.rawTb']!.value).toBe(12);
     expect(made.assess().figures['power.idleWallW']!.basis).toBe('typical');
     expect(parseBuild(JSON.parse(JSON.stringify(made.build))).ok).toBe(true);

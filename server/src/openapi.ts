@@ -250,8 +250,7 @@ export const PATHS: Readonly<Record<string, Readonly<Record<string, Operation>>>
 /** The API as OpenAPI 3.1, its schemas made from those every body is checked with. */
 export function openApi(): Json {
   const shared = new Map<string, unknown>();
-  const schema = (one: z.ZodType): Json =>
-    lifted(z.toJSONSchema(one, { target: 'draft-2020-12', io: 'input' }) as Record<string, unknown>);
+  const schema = (one: z.ZodType): Json => lifted(z.toJSONSchema(one, { target: 'draft-2020-12', io: 'input' }));
   const lifted = ({ $schema: _schema, $id: _id, ...rest }: Record<string, unknown>): Json => rest;
   const component = (name: string, value: Json) => shared.set(name, hoist(value, name));
   /** Definitions inside a schema become components beside it. */

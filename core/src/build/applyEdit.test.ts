@@ -113,7 +113,7 @@ test('ids and marks are never given twice, also after the highest is taken out',
   const gone = some.edit({ type: 'units.remove', units: [some.unit('barge-8', 1), some.unit('barge-8', 2)] });
   const again = gone.add('barge-8', 1);
   expect(again.unit('barge-8')).not.toBe(some.unit('barge-8', 1));
-  expect(again.build.items.at(-1)!.units[0]!.mark).not.toBe(some.build.items.at(-1)!.units[0]!.mark);
+  expect(again.build.items.at(-1)!.units[0].mark).not.toBe(some.build.items.at(-1)!.units[0].mark);
 });
 
 test('what cannot be done is refused in words and leaves the build as it was', () => {

@@ -1,3 +1,4 @@
+import { isNonEmpty, mapNonEmpty } from '../nonEmpty';
 import type { Build, Item, Unit } from './build';
 import type { Edit, EditOf } from './edits';
 import { printSpot, type Layout, type Seat, type SpotRef } from './layout';
@@ -67,7 +68,7 @@ function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
         item.id,
         (one) => ({
           ...one,
-          units: one.units.map((unit) => (unit.id === edit.unit ? withRole(unit, edit.role) : unit)),
+          units: mapNonEmpty(one.units, (unit) => (unit.id === edit.unit ? withRole(unit, edit.role) : unit)),
         }),
         'Changed the role in',
       );
@@ -205,13 +206,11 @@ function pastLimit(build: Build, more: number, kind: string): Refusal | null {
 }
 
 function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): SectionsSet {
-  const items = build.items
-    .map((item) =>
-      item.units.some((unit) => gone.has(unit.id))
-        ? { ...item, units: item.units.filter((unit) => !gone.has(unit.id)) }
-        : item,
-    )
-    .filter((item) => item.units.length > 0);
+  const items = build.items.flatMap((item): Item[] => {
+    if (!item.units.some((unit) => gone.has(unit.id))) return [item];
+    const units = item.units.filter((unit) => !gone.has(unit.id));
+    return isNonEmpty(units) ? [{ ...item, units }] : [];
+  });
   const involves = (spots: readonly SpotRef[]) => spots.some((spot) => gone.has(spot.host));
   const layout: Layout = {
     ...build.layout,
@@ -236,16 +235,10 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
 
 /** What is left of a breakout when some of its drives are gone; nothing of a cable with one end. */
 function otherTails(wire: Build['layout']['wires'][number], gone: ReadonlySet<string>): Build['layout']['wires'] {
-  const left = wire.device.map((_, i) => i).filter((i) => !gone.has(wire.device[i]!.host));
-  return left.length === 0
-    ? []
-    : [
-        {
-          ...wire,
-          device: left.map((i) => wire.device[i]!),
-          ...(wire.lanes ? { lanes: left.map((i) => wire.lanes![i]!) } : {}),
-        },
-      ];
+  const isLeft = (end: SpotRef | undefined) => end !== undefined && !gone.has(end.host);
+  const device = wire.device.filter(isLeft);
+  const lanes = wire.lanes?.filter((_, i) => isLeft(wire.device[i]));
+  return isNonEmpty(device) ? [{ ...wire, device, ...(lanes ? { lanes } : {}) }] : [];
 }
 
 function patchItem(build: Build, id: string, change: (item: Item) => Item, verb: string): SectionsSet | Refusal {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from '../parts/someOf';
 import { itemIdSchema, keySchema, sheetIdSchema, unitIdSchema } from '../parts/ids';
 import { archetypeSchema, moneySchema, sheetSchema } from '../parts/sheet';
 import { HOUR_STATES, STATES } from './states';
@@ -35,7 +36,7 @@ export type Unit = z.infer<typeof unitSchema>;
 export const itemSchema = z.strictObject({
   id: itemIdSchema,
   sheet: sheetIdSchema,
-  units: z.array(unitSchema).min(1).max(LIMITS.units),
+  units: someOf(unitSchema, LIMITS.units),
   count: z.int().min(1).max(10_000).optional(),
   stage: z.int().min(0).max(50),
   deal: z.enum(['buy', 'owned']),

@@ -36,7 +36,7 @@ test('a part taken instead of another is one in and one out', () => {
 
 test('units that move, by their marks; one that finds its first place does not', () => {
   const made = cube().add('pike-960', 1, { at: ['u2/cage.1'] });
-  const mark = made.build.items.at(-1)!.units[0]!.mark;
+  const mark = made.build.items.at(-1)!.units[0].mark;
   expect(
     differenceOf(
       made.build,
@@ -62,7 +62,7 @@ test('a second box beside the first moves nothing', () => {
 test('what loses its place', () => {
   const made = cube().add('pike-960', 1);
   const without = made.edit({ type: 'units.remove', units: [made.unit('larder-8')] });
-  expect(differenceOf(made.build, without.build).loose).toContain(made.build.items.at(-1)!.units[0]!.mark);
+  expect(differenceOf(made.build, without.build).loose).toContain(made.build.items.at(-1)!.units[0].mark);
 });
 
 test('options and mods of a chassis by their titles, taken and taken back', () => {

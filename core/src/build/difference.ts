@@ -40,7 +40,7 @@ export function differenceOf(before: Build, after: Build): Difference {
 const unitsOf = (build: Build) =>
   new Map(
     build.items.flatMap((item) =>
-      item.units.map((unit) => [unit.id as string, { sheet: item.sheet as string, mark: unit.mark }] as const),
+      item.units.map((unit) => [unit.id as string, { sheet: item.sheet, mark: unit.mark }] as const),
     ),
   );
 
@@ -52,7 +52,7 @@ function counted(of: Build, other: Build): Counted[] {
   const there = amounts(other);
   return [...amounts(of)].flatMap(([sheet, count]) =>
     count > (there.get(sheet) ?? 0)
-      ? [{ name: of.sheets[sheet as keyof Build['sheets']]?.name ?? sheet, count: count - (there.get(sheet) ?? 0) }]
+      ? [{ name: of.sheets[sheet]?.name ?? sheet, count: count - (there.get(sheet) ?? 0) }]
       : [],
   );
 }

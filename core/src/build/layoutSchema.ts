@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from '../parts/someOf';
 import { LIMITS } from '../parts/limits';
 import { keySchema, unitIdSchema } from '../parts/ids';
 
@@ -26,13 +27,12 @@ export const seatSchema = z.strictObject({
 export const wireSchema = z.strictObject({
   cable: z.string().max(LIMITS.idCharacters),
   unit: unitIdSchema.optional(),
-  host: z.array(spotRefSchema).min(1).max(8),
-  device: z.array(spotRefSchema).min(1).max(8),
+  host: someOf(spotRefSchema, 8),
+  device: someOf(spotRefSchema, 8),
   /** For a breakout: the lane (from 1) of the many-lane end that each single end uses. */
   lanes: z.array(z.int().min(1).max(8)).max(8).optional(),
   how: howSchema,
 });
-
 export const layoutSchema = z.strictObject({
   at: z.record(z.string(), seatSchema),
   wires: z.array(wireSchema).max(2000),

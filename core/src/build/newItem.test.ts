@@ -21,7 +21,7 @@ test('of fewer those without a place go first, then the last that nobody put', (
   const [first, , , last] = item(one).units;
   const held = one.edit({ type: 'place.hold', unit: last!.id, spot: one.build.layout.at[last!.id]!.spot });
   const left = held.edit(countEdit(held.build, item(held), 2)!);
-  expect(item(left).units.map(({ id }) => id)).toEqual([first!.id, last!.id]);
+  expect(item(left).units.map(({ id }) => id)).toEqual([first.id, last!.id]);
   const full = cube().add('barge-8', 9);
   const loose = item(full).units.find(({ id }) => !full.build.layout.at[id])!;
   expect(countEdit(full.build, item(full), 8)).toEqual({ type: 'units.remove', units: [loose.id] });

@@ -15,15 +15,16 @@ export function addItemEdit(
 ): EditOf<'item.add'> {
   const letter = markLetter(build.counter.letter);
   const first = build.counter.next;
-  const units = Array.from({ length: count }, (_, i) => ({
+  const unit = (i: number): Item['units'][number] => ({
     id: `u${first + 1 + i}` as UnitId,
     mark: `${letter}${i + 1}`,
     ...(more.role ? { role: more.role } : {}),
-  }));
+  });
+  const units: Item['units'] = [unit(0), ...Array.from({ length: Math.max(0, count - 1) }, (_, i) => unit(i + 1))];
   const listed = catalogue.sheets[sheet]?.price;
   const price: Price | undefined = listed && { ...listed, per: 'unit', taxIncluded: true };
   const puts = more.spots?.length
-    ? Object.fromEntries(more.spots.slice(0, count).map((spot, i) => [units[i]!.id, spot]))
+    ? Object.fromEntries(more.spots.slice(0, count).map((spot, i) => [unit(i).id, spot]))
     : undefined;
   return {
     type: 'item.add',
@@ -48,7 +49,7 @@ export function moreUnitsEdit(
   count: number,
   spots: readonly SpotRef[] = [],
 ): EditOf<'units.add'> {
-  const letter = /^[A-Z]+/.exec(item.units[0]!.mark)![0];
+  const letter = /^[A-Z]+/.exec(item.units[0].mark)![0];
   const top = Math.max(...item.units.map((unit) => Number(/\d+$/.exec(unit.mark)![0])));
   const role = item.units.at(-1)!.role;
   const units = Array.from({ length: count }, (_, i) => ({

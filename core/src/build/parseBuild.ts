@@ -66,7 +66,7 @@ export function parseBuild(value: unknown, judged: JudgedParts | null = null): P
   if (format === null || format > FORMAT) return refuseFormat((value as Raw).format, format);
   if (over) return over;
   const newest = upgradeBuild(value as Raw, format);
-  const parsed = parsePieces(newest as Record<string, unknown>, judged);
+  const parsed = parsePieces(newest, judged);
   if (!parsed.ok)
     return refuse(
       'notABuild',

@@ -60,7 +60,7 @@ export function parseRecord<T>(
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return { ok: false, issues: [{ path, message: 'expected a record' }] };
   const parsed = parseEntries(schema, Object.entries(value), path);
-  return parsed.ok ? { ok: true, value: Object.fromEntries(parsed.value) as Record<string, T> } : parsed;
+  return parsed.ok ? { ok: true, value: Object.fromEntries(parsed.value) } : parsed;
 }
 
 /** Any one value by its schema, with its faults under its path. */

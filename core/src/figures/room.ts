@@ -54,11 +54,11 @@ function countRoom(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<
   const inside = new Set(ports.filter((port) => port.inside && !port.carries.includes('usb')).map((port) => port.name));
   const lanes = ports.reduce((sum, port) => sum + (inside.has(port.name) ? Math.min(port.lanes, 4) : 0), 0);
   const used = layout.wires
-    .filter((wire) => inside.has(printSpot(wire.host[0]!)))
+    .filter((wire) => inside.has(printSpot(wire.host[0])))
     .reduce(
       (sum, wire) =>
         sum +
-        (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]!))?.lanes ?? 1)),
+        (wire.lanes?.length ?? Math.min(4, ports.find((port) => port.name === printSpot(wire.host[0]))?.lanes ?? 1)),
       0,
     );
   const asked = Math.min(free.length, MOST_ASKED);

@@ -165,7 +165,7 @@ function laySupply(
   features: Map<string, Box>,
   cells: Map<string, Box>,
 ): void {
-  const body = SUPPLY_BODY_MM[bay.forms[0]!];
+  const body = SUPPLY_BODY_MM[bay.forms[0]];
   const [widthMm, heightMm] = bay.stands ? [body.heightMm, body.widthMm] : [body.widthMm, body.heightMm];
   const depthMm = Math.min(bay.maxLengthMm, chassis.depthMm);
   const at = bay.at ?? { xMm: WALL_MM, yMm: WALL_MM, zMm: chassis.depthMm - depthMm - WALL_MM };

@@ -203,7 +203,7 @@ function bracketsOf(board: PlannedUnit | undefined, sitting: Sitting): readonly 
   if (!board || !isKind(board, 'board')) return found;
   for (const slot of board.part.slots) {
     const sitter = sitting.get(`${board.id}/${slot.key}`);
-    const card = sitter && isKind(sitter, 'riser') ? sitting.get(`${sitter.id}/${sitter.part.slots[0]!.key}`) : sitter;
+    const card = sitter && isKind(sitter, 'riser') ? sitting.get(`${sitter.id}/${sitter.part.slots[0].key}`) : sitter;
     if (!card || !isCard(card.part) || card.part.brackets.length === 0) continue;
     for (let i = 0; i < Math.ceil(card.part.thickSlots); i++) {
       while (found.length <= slot.position + i) found.push(null);

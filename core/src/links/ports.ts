@@ -213,7 +213,7 @@ export function targetsOf(host: string, group: BayGroup, backplane: Backplane): 
         lanes: connector.lanes,
         shared: backplane.type !== 'direct',
         carries: backplane.carries,
-        speaks: backplane.type === 'bridge' ? connector.carries[0]! : null,
+        speaks: backplane.type === 'bridge' ? connector.carries[0] : null,
         inside: connector.side === 'inside',
       })),
     );

@@ -14,7 +14,7 @@ test('from a drive behind the backplane to the card that feeds it', () => {
 
 test("a drive knows its own cable, not its neighbour's", () => {
   const units = plannedUnits(made.build);
-  const end = (n: number) => wireOf(units, made.build.layout, made.unit('barge-8', n))!.device[0]!;
+  const end = (n: number) => wireOf(units, made.build.layout, made.unit('barge-8', n))!.device[0];
   const feeds = [1, 2, 3, 4, 5, 6, 7, 8].map((n) => [Number(made.seat('barge-8', n)!.split('.')[1]), end(n).n]);
   for (const [bay, feed] of feeds) expect(feed).toBe(bay! <= 4 ? 1 : 2);
   expect(wireOf(units, made.build.layout, made.unit('drover-4'))).toBeNull();

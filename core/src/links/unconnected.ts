@@ -53,12 +53,12 @@ export const liveWires = memoPair(
     const byId = unitsById(units);
     return new Map(
       wires
-        .filter((wire) => sourceOf(units, wires, wire.host[0]!.host) !== null)
+        .filter((wire) => sourceOf(units, wires, wire.host[0].host) !== null)
         .flatMap((wire) => {
-          const part = byId.get(wire.host[0]!.host)?.part;
+          const part = byId.get(wire.host[0].host)?.part;
           const connectors =
             part?.kind === 'chassis' ? throughConnectors(part) : part && 'connectors' in part ? part.connectors : [];
-          const spoken = connectors.find(({ key }) => key === wire.host[0]!.key)?.carries ?? [];
+          const spoken = connectors.find(({ key }) => key === wire.host[0].key)?.carries ?? [];
           const carries = spoken.filter((one) => cableKindById(wire.cable)?.carries.includes(one));
           return wire.device.map((device) => [printSpot(device), { wire, carries }] as const);
         }),

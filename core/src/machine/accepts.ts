@@ -72,7 +72,7 @@ export function mismatch(part: Part, spot: SpotGroup): Mismatch | null {
       if (part.kind === 'riser')
         return spot.raised
           ? other(part, 'card')
-          : (differ('bus', spot.slot.bus, part.slots[0]!.bus) ??
+          : (differ('bus', spot.slot.bus, part.slots[0].bus) ??
               (part.edgeLanes === undefined ? null : widthMismatch(part.edgeLanes, spot.slot)));
       if (!isCard(part)) return other(part, 'card');
       return differ('bus', spot.slot.bus, part.bus) ?? widthMismatch(part.lanes, spot.slot);

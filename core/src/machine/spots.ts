@@ -41,7 +41,7 @@ const grouped = new WeakMap<Part, Map<string, readonly SpotGroup[]>>();
 export function spotsOf(host: string, part: Part): readonly SpotGroup[] {
   const known = grouped.get(part)?.get(host);
   if (known) return known;
-  const spots = shapesOf(part).map((spot) => ({ ...spot, host }) as SpotGroup);
+  const spots = shapesOf(part).map((spot) => ({ ...spot, host }));
   grouped.set(part, (grouped.get(part) ?? new Map<string, readonly SpotGroup[]>()).set(host, spots));
   return spots;
 }

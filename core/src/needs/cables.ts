@@ -31,7 +31,7 @@ export function cableNeeds(
     const cable = cableKindById(wire.cable);
     if (!cable) continue;
     const seen = plugs.get(cable) ?? new Set<string>();
-    plugs.set(cable, seen.add(cable.pairedAt ? plugOf(wire[cable.pairedAt][0]!) : String(i)));
+    plugs.set(cable, seen.add(cable.pairedAt ? plugOf(wire[cable.pairedAt][0]) : String(i)));
   }
   const wanted = [...plugs].map(([cable, seen]) => ({ cable, count: seen.size }));
   const kit = ofKind(units, 'cable');

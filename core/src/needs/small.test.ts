@@ -1,5 +1,4 @@
 import { newBuild } from '../build/newBuild';
-import type { Build } from '../build/build';
 import { billOf } from '../bill/bill';
 import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import type { SmallUse } from './small';
@@ -85,7 +84,7 @@ test('what is to buy is a line of the bill and part of the money, what is here i
 });
 
 test('in another currency small parts are wanted and not counted', () => {
-  const bare = cube(tweak('wren-c8', { inTheBox: [] })).set({ currency: 'GBP' as Build['currency'] });
+  const bare = cube(tweak('wren-c8', { inTheBox: [] })).set({ currency: 'GBP' });
   expect(need(bare, 'coinCell')!.toBuy).toBe(1);
   expect(billOf(bare.build, bare.assess()).lines.find(({ what }) => what === 'Coin cell')!.total).toBeNull();
 });

@@ -1,6 +1,5 @@
 import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
-import type { ArchetypeId } from '../parts/ids';
 import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
 import { boxOf } from '../machine/hosts';
@@ -70,7 +69,7 @@ export function smallNeeds(
   for (const unit of units)
     for (const inner of boxIsWhole(unit) ? unit.part.inTheBox : []) {
       const sheet = sheets[inner.sheet];
-      const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
+      const archetype = sheet && archetypes[sheet.archetype];
       const part = sheet && archetype && resolve(sheet, archetype);
       if (part?.kind === 'sundry') boxed.set(part.use, (boxed.get(part.use) ?? 0) + inner.count * part.packOf);
     }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from './someOf';
 import { connectorSchema, powerInputSchema } from './connector';
 import { keySchema } from './ids';
 import { BOARD_FORMS, CONNECTOR_KINDS, STAGGERS } from './vocabulary';
@@ -17,7 +18,7 @@ export const m2SocketSchema = z.strictObject({
   lengthsMm: z.array(z.int().min(30).max(110)).min(1),
   gen: z.int().min(1).max(6),
   lanes: z.int().min(0).max(4),
-  carries: z.array(z.enum(['pcie', 'sata'])).min(1),
+  carries: someOf(z.enum(['pcie', 'sata'])),
   owner: z.enum(['processor', 'chipset']),
   at: onBoard.optional(),
   /** The key of the socket (PCI-SIG M.2); M where none is named. */
@@ -125,7 +126,7 @@ export const processorValues = z.strictObject({
   threads: z.int().min(1).max(512),
   lanes: z.int().min(0).max(256),
   gen: z.int().min(1).max(6),
-  memoryTypes: z.array(z.enum(MEMORY_TYPES)).min(1),
+  memoryTypes: someOf(z.enum(MEMORY_TYPES)),
   memoryEcc: z.boolean(),
   memoryRegistered: z.boolean(),
   graphics: z.boolean(),
@@ -141,7 +142,7 @@ export const processorValues = z.strictObject({
 });
 
 export const coolerValues = z.strictObject({
-  sockets: z.array(z.string().min(1).max(40)).min(1),
+  sockets: someOf(z.string().min(1).max(40)),
   heightMm: z.number().positive().max(250),
   widthMm: z.number().positive().max(250),
   depthMm: z.number().positive().max(250),

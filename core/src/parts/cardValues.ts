@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from './someOf';
 import { m2SocketSchema, networkPortSchema } from './boardValues';
 import { connectorSchema, powerInputSchema } from './connector';
 import { STAGGERS } from './vocabulary';
@@ -27,7 +28,7 @@ const ownPlugs = z.array(powerInputSchema).max(4).optional();
 
 export const controllerValues = z.strictObject({
   ...cardShape,
-  connectors: z.array(connectorSchema).min(1).max(8),
+  connectors: someOf(connectorSchema, 8),
   mostDevices: z.int().min(1).max(2048),
   /** Chips of the 3 Gb/s class often stop at 2.2 TB. */
   largestDriveBytes: z.number().positive().optional(),
@@ -47,7 +48,7 @@ export const controllerValues = z.strictObject({
 /** Lanes in and lanes out share the connectors: an expander has no host side of its own. */
 export const expanderValues = z.strictObject({
   ...cardShape,
-  connectors: z.array(connectorSchema).min(1).max(12),
+  connectors: someOf(connectorSchema, 12),
   poweredBy: z.enum(['slot', 'plug', 'either']),
   powerInputs: ownPlugs,
   staggersStart: z.enum(STAGGERS).optional(),
@@ -69,4 +70,4 @@ export const acceleratorValues = z.strictObject({
 });
 
 /** A card that holds M.2 modules; more than one socket behind one slot needs a slot that bifurcates. */
-export const carrierValues = z.strictObject({ ...cardShape, m2Sockets: z.array(m2SocketSchema).min(1).max(4) });
+export const carrierValues = z.strictObject({ ...cardShape, m2Sockets: someOf(m2SocketSchema, 4) });

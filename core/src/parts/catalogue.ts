@@ -1,4 +1,4 @@
-import type { ArchetypeId, SheetId } from './ids';
+import type { SheetId } from './ids';
 import type { Archetype, Sheet } from './sheet';
 
 /** Where sheets are looked up by id: the catalogue of the server, of the demo, or of a file. */
@@ -15,7 +15,7 @@ export function closureOf(catalogue: Catalogue, id: SheetId): { sheets: Sheet[];
     const sheet = catalogue.sheets[one];
     if (!sheet || sheets.has(one)) return;
     sheets.set(one, sheet);
-    const archetype = catalogue.archetypes[sheet.archetype as ArchetypeId];
+    const archetype = catalogue.archetypes[sheet.archetype];
     if (archetype) archetypes.set(archetype.id, archetype);
     for (const inner of [
       ...(sheet.builtIn ?? archetype?.builtIn ?? []),

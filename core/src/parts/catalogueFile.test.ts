@@ -65,14 +65,14 @@ test('bad rows are told with their line, good ones beside them are kept', () => 
 
 test('a part of the catalogue is not overwritten, a sheet of your own is', () => {
   const shipped = catalogue.sheets['coot-1']!;
-  expect(rows(writePartsJson([{ ...shipped, name: 'Mine' } as Sheet], {}))[0]).toMatchObject({
+  expect(rows(writePartsJson([{ ...shipped, name: 'Mine' }], {}))[0]).toMatchObject({
     ok: false,
     words: 'coot-1 is a part of the catalogue: take another id',
   });
   expect(rows(writePartsJson([shipped], {}))[0]).toMatchObject({ ok: true, what: 'same' });
   const own = mine(shipped);
   const withOwn = { ...catalogue, sheets: { ...catalogue.sheets, [own.id]: own } };
-  const read = readPartsFile(writePartsJson([{ ...own, name: 'Renamed' } as Sheet], {}), withOwn, isOwn);
+  const read = readPartsFile(writePartsJson([{ ...own, name: 'Renamed' }], {}), withOwn, isOwn);
   expect(read.ok && read.rows[0]).toMatchObject({ ok: true, what: 'replaces' });
 });
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from './someOf';
 import { connectorSchema, powerInputSchema } from './connector';
 import { keySchema } from './ids';
 import { BAY_SIZES, BOARD_FORMS, PROTOCOLS, SOUND_PATHS, STAGGERS, SUPPLY_FORMS } from './vocabulary';
@@ -16,9 +17,9 @@ const WALLS = ['front', 'middle', 'rear', 'top', 'side', 'bottom'] as const;
  */
 const backplaneSchema = z.strictObject({
   type: z.enum(['direct', 'expander', 'bridge']),
-  carries: z.array(z.enum(PROTOCOLS)).min(1),
+  carries: someOf(z.enum(PROTOCOLS)),
   gbPerLane: z.number().positive().max(64),
-  connectors: z.array(connectorSchema).min(1),
+  connectors: someOf(connectorSchema),
   baysPerConnector: z.int().min(1).max(64),
   powerInputs: z.array(powerInputSchema),
   cutsPin3: z.boolean(),
@@ -36,7 +37,7 @@ const bayGroupSchema = z.strictObject({
   label,
   rows: z.int().min(1).max(32),
   columns: z.int().min(1).max(32),
-  takes: z.array(z.enum(BAY_SIZES)).min(1),
+  takes: someOf(z.enum(BAY_SIZES)),
   maxDriveHeightMm: lengthMm,
   lies: z.enum(['flat', 'upright']),
   access: z.enum(['hotSwap', 'tray', 'fixed']),
@@ -70,7 +71,7 @@ const fanMountSchema = z.strictObject({
   key: keySchema,
   label,
   wall: z.enum(WALLS),
-  sizesMm: z.array(z.int().min(20).max(240)).min(1),
+  sizesMm: someOf(z.int().min(20).max(240)),
   count: z.int().min(1).max(12),
   path: z.enum(SOUND_PATHS),
   at: pointSchema.optional(),
@@ -80,7 +81,7 @@ export type FanMount = z.infer<typeof fanMountSchema>;
 const supplyBaySchema = z.strictObject({
   key: keySchema,
   label,
-  forms: z.array(z.enum(SUPPLY_FORMS)).min(1),
+  forms: someOf(z.enum(SUPPLY_FORMS)),
   count: z.int().min(1).max(4),
   maxLengthMm: lengthMm,
   screws: z.boolean(),

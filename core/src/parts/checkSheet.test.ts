@@ -1,10 +1,10 @@
 import { catalogue } from '../testing/fixture';
 import { checkSheet } from './checkSheet';
 import type { BaySize } from './vocabulary';
-import type { Archetype, Sheet } from './sheet';
+import type { Archetype } from './sheet';
 
 const faults = (id: string, values: object) => {
-  const sheet = { ...catalogue.sheets[id]!, ...values } as Sheet;
+  const sheet = { ...catalogue.sheets[id]!, ...values };
   return checkSheet(sheet, catalogue.archetypes[sheet.archetype] as Archetype).map(
     ({ field, words }) => `${field}: ${words}`,
   );

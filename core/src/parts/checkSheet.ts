@@ -11,7 +11,7 @@ const BAY_MARGIN_MM = 3;
 
 /** Width, height and depth of one bay cell, the drive lying flat or standing upright. */
 export function bayCell(group: Pick<BayGroup, 'takes' | 'lies' | 'maxDriveHeightMm' | 'pitchXMm' | 'pitchYMm'>) {
-  const body = DRIVE_BODY_MM[group.takes[0]!];
+  const body = DRIVE_BODY_MM[group.takes[0]];
   const thick = group.takes[0] === '5.25' ? body.heightMm : Math.max(group.maxDriveHeightMm, 7);
   const [across, up] = group.lies === 'flat' ? [body.widthMm, thick] : [thick, body.widthMm];
   return {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from './someOf';
 import { keySchema } from './ids';
 import { CONNECTOR_KINDS, PLUG_KINDS, PROTOCOLS } from './vocabulary';
 
@@ -12,7 +13,7 @@ export const connectorSchema = z.strictObject({
   count: z.int().min(1).max(64),
   kind: z.enum(CONNECTOR_KINDS),
   lanes: z.int().min(1).max(16),
-  carries: z.array(z.enum(PROTOCOLS)).min(1),
+  carries: someOf(z.enum(PROTOCOLS)),
   gbPerLane: z.number().positive().max(64),
   role: z.enum(['host', 'device', 'either']),
   side: z.enum(['inside', 'outside']),

@@ -1,4 +1,4 @@
-import type { ArchetypeId, SheetId } from './ids';
+import type { SheetId } from './ids';
 import type { Archetype, Basis, Money, Sheet } from './sheet';
 
 /** Ids given to a builder's own sheets begin so. */
@@ -54,12 +54,12 @@ export function ownSheet(
     kind: archetype.kind,
     rev: 1,
     name,
-    archetype: archetype.id as ArchetypeId,
+    archetype: archetype.id,
     ...(maker ? { maker } : {}),
     ...(price ? { price } : {}),
     ...values,
     ...(like?.builtIn ? { builtIn: like.builtIn } : {}),
     ...(like?.inTheBox ? { inTheBox: like.inTheBox } : {}),
     ...(Object.keys(from).length ? { from } : {}),
-  } as unknown as Sheet;
+  };
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from './someOf';
 import { slotSchema } from './boardValues';
 import { PLUG_KINDS } from './vocabulary';
 
@@ -12,7 +13,7 @@ export const riserValues = z.strictObject({
   lengthMm: z.number().positive().max(1000),
   /** Lanes of the edge it stands on; not judged where none are named. */
   edgeLanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]).optional(),
-  slots: z.array(slotSchema).min(1).max(4),
+  slots: someOf(slotSchema, 4),
 });
 
 /** One plug into others; the rating is the whole adapter's, in A per rail. */

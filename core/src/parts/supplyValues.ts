@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { someOf } from './someOf';
 import { cableEndSchema, supplyCableSchema } from './connector';
 import { EFFICIENCY_CLASSES, PROTOCOLS, SOUND_MEANINGS, SUPPLY_FORMS } from './vocabulary';
 
@@ -57,6 +58,6 @@ export const fanValues = z.strictObject({
 export const cableValues = z.strictObject({
   ends: z.tuple([cableEndSchema, cableEndSchema]),
   lengthMm: z.number().positive().max(12_000),
-  carries: z.array(z.enum(PROTOCOLS)).min(1),
+  carries: someOf(z.enum(PROTOCOLS)),
   maxTotalMm: z.number().positive().max(20_000).nullable(),
 });

@@ -5,7 +5,6 @@ import type { Catalogue } from '../parts/catalogue';
 import { freeBays } from '../figures/room';
 import { resolve, type Part, type PartOf } from '../parts/resolve';
 import { sustainedW } from '../parts/sustained';
-import type { SheetId } from '../parts/ids';
 import type { PartKind } from '../parts/vocabulary';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
@@ -180,7 +179,7 @@ export function adds<P extends Part>(
   return [...mine, ...others].map((part) => {
     const owned = base.owned?.[part.id];
     const count = owned ? 1 : wanted(part);
-    const add = addItemEdit(base.build, catalogue, part.id as SheetId, count, owned ? { deal: 'owned' } : {});
+    const add = addItemEdit(base.build, catalogue, part.id, count, owned ? { deal: 'owned' } : {});
     return {
       edits: [owned ? { ...add, item: { ...add.item, ...owned } } : add],
       words: owned ? `From stock: ${part.name}` : `Add ${count > 1 ? `${count} × ` : ''}${part.name}`,
@@ -209,7 +208,7 @@ export function otherSlots(base: Base, unit: PlannedUnit): Proposal[] {
             !mismatch(unit.part, spot),
         )
         .map((spot) => ({
-          edits: [{ type: 'place.put', unit: unit.id, spot: { host: spot.host, key: spot.key } } as Edit],
+          edits: [{ type: 'place.put', unit: unit.id, spot: { host: spot.host, key: spot.key } }],
           words: `Move ${unit.part.name} to ${spot.label}`,
         }))
     : [];

@@ -40,7 +40,7 @@ export function whyNot(
   options: AssessOptions,
 ): WhyNot {
   const add = addItemEdit(base.build, catalogue, sheet, 1);
-  const id = add.item.units[0]!.id as string;
+  const id = add.item.units[0].id as string;
   const laid = commit(base.build, [add]);
   if (!laid.ok) return { ways: [], conflict: [] };
   const assessment = assessor.assess(laid.build, options);

@@ -43,7 +43,7 @@ export function spareCables({ cables, units }: Situation): Found<'mates.spareCab
   if (units.every(({ part }) => part.kind !== 'drive')) return [];
   const wanted = cables.needs.filter(({ toBuy }) => toBuy > 0);
   return byPart(cables.spare).map((spare): Found<'mates.spareCables'> => {
-    const part = spare[0]!.part as PartOf<'cable'>;
+    const part = spare[0].part as PartOf<'cable'>;
     const kinds = part.ends.map(({ kind }) => kind);
     const twin = cables.needs.find(({ cable }) => kinds.includes(cable.host) && kinds.includes(cable.device));
     const turned = twin && twin.cable.shape !== 'straight' && part.ends.some(({ tails }) => tails > 1);
@@ -73,7 +73,7 @@ export function cableLength(situation: Situation): Found<'mates.cableLength'>[] 
   if (cables.length === 0) return [];
   const spare = new Set(situation.cables.spare.map(({ id }) => id as string));
   return byPart(cables.filter(({ id }) => !spare.has(id))).flatMap((like): Found<'mates.cableLength'>[] => {
-    const { part } = like[0]!;
+    const { part } = like[0];
     const served = situation.cables.needs.find(({ cable, fromKit }) =>
       fromKit > 0 && cable.host !== cable.device
         ? part.ends.some(({ kind }) => kind === cable.host) && part.ends.some(({ kind }) => kind === cable.device)
@@ -177,9 +177,7 @@ export function bootDrive(situation: Situation): Found<'complete.boot'>[] {
 export function idleCard(situation: Situation): Found<'complete.idleCard'>[] {
   const { units, layout, outcome } = situation;
   if (ofKind(units, 'drive').length === 0 || outcome.unconnected.length > 0 || outcome.unplaced.length > 0) return [];
-  const used = new Set(
-    layout.wires.flatMap(({ host, device }) => [...host, ...device].map((end) => end.host as string)),
-  );
+  const used = new Set(layout.wires.flatMap(({ host, device }) => [...host, ...device].map((end) => end.host)));
   return units.flatMap((unit): Found<'complete.idleCard'>[] => {
     if (!(isKind(unit, 'controller') || isKind(unit, 'expander')) || unit.builtIn || used.has(unit.id)) return [];
     if (!isSeated(situation, unit) || drivesOn({ units, layout }, unit.id).length > 0) return [];
@@ -197,8 +195,8 @@ export function idleCard(situation: Situation): Found<'complete.idleCard'>[] {
 export function runsNothing(situation: Situation): Found<'complete.runsNothing'>[] {
   const { units, layout } = situation;
   const hosts = new Set([
-    ...Object.values(layout.at).map(({ spot }) => spot.host as string),
-    ...units.flatMap(({ builtIn, part }) => (builtIn && part.kind === 'board' ? [builtIn.spot.host as string] : [])),
+    ...Object.values(layout.at).map(({ spot }) => spot.host),
+    ...units.flatMap(({ builtIn, part }) => (builtIn && part.kind === 'board' ? [builtIn.spot.host] : [])),
   ]);
   const idle = units.flatMap((unit): { unit: PlannedUnit; beside: PlannedUnit }[] => {
     if (unit.builtIn || !(isKind(unit, 'supply') || isKind(unit, 'board') || isKind(unit, 'chassis'))) return [];

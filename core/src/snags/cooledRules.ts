@@ -117,8 +117,8 @@ export function cardsInStillAir(situation: Situation): Found<'cooled.card'>[] {
       unit.part.busyW > HOT_CARD_W,
   );
   return byPart(hot).flatMap((cards): Found<'cooled.card'>[] => {
-    const box = boxAround(situation, cards[0]!);
-    const { part } = cards[0]!;
+    const box = boxAround(situation, cards[0]);
+    const { part } = cards[0];
     if (!box || box.part.style === 'openFrame' || hasFanInWall(situation, box, BESIDE_CARDS) || !('busyW' in part))
       return [];
     return [

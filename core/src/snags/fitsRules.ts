@@ -1,4 +1,3 @@
-import type { UnitId } from '../parts/ids';
 import { lanesAt } from '../solve/checkLayout';
 import { limitFor, type Limit } from '../geometry/clearance';
 import { mismatch } from '../machine/accepts';
@@ -247,7 +246,7 @@ export function fanMount(situation: Situation): Found<'fits.fanMount'>[] {
     .flatMap((spot) => (spot.type === 'fanMount' ? [spot] : []));
   if (chassisOf(situation).length === 0) return [];
   return byPart(unplacedOf(situation, 'fan')).map((units): Found<'fits.fanMount'> => {
-    const fan = units[0]!.part;
+    const fan = units[0].part;
     const sizes = [...new Set(mounts.flatMap((spot) => spot.mount.sizesMm))].sort((a, b) => a - b);
     const fits = mounts.filter((spot) => !mismatch(fan, spot)).reduce((sum, spot) => sum + spot.count, 0);
     const reason =
@@ -267,7 +266,7 @@ export function fanMount(situation: Situation): Found<'fits.fanMount'>[] {
 export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
   if (chassisOf(situation).length === 0) return [];
   const loose = byPart(unplacedOf(situation, 'drive')).flatMap((units): Found<'fits.driveInBay'>[] => {
-    const { part } = units[0]!;
+    const { part } = units[0];
     if (part.kind !== 'drive') return [];
     if ((part.size === 'm2' || part.size === 'usb') && !seatedBoard(situation)) return [];
     return [
@@ -277,7 +276,7 @@ export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
         facts: {
           count: units.length,
           names: `${units.length} × ${part.name}`,
-          reason: whyNoPlace(situation, units[0]!),
+          reason: whyNoPlace(situation, units[0]),
         },
       },
     ];
@@ -337,9 +336,7 @@ function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
     if (why) return why;
   }
   const lanes = lanesAt(situation.units, situation.layout);
-  const dark = groups.filter(
-    (group) => group.type === 'm2' && lanes({ host: group.host as UnitId, key: group.key }) === 0,
-  );
+  const dark = groups.filter((group) => group.type === 'm2' && lanes({ host: group.host, key: group.key }) === 0);
   if (dark.length > 0) return `${places - dark.length} of ${places} M.2 places have lanes, and all of those are taken.`;
   return places === 0
     ? `Nothing in this machine takes a ${wants} drive of this kind.`

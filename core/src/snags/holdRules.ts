@@ -30,14 +30,14 @@ export function driveHoles(situation: Situation): Found<'fits.holes'>[] {
     return group?.type === 'bay' && !!group.group.holes && !!holes && !group.group.holes.includes(holes);
   });
   return byPart(loose).map((units): Found<'fits.holes'> => {
-    const group = groupAt(byId, spotOf(situation, units[0]!)!);
+    const group = groupAt(byId, spotOf(situation, units[0])!);
     return {
       severity: 'caution',
       at: units.flatMap((unit) => [{ unit: unit.id }]),
       facts: {
         count: units.length,
-        drive: units[0]!.part.name,
-        have: holesOf(units[0]!.part)!,
+        drive: units[0].part.name,
+        have: holesOf(units[0].part)!,
         want: group?.type === 'bay' ? group.group.holes!.join(' and ') : '',
       },
     };

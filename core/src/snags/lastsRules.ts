@@ -6,7 +6,7 @@ import { byPart, type Situation } from './situation';
 import type { Found } from './words';
 
 type Drive = UnitOf<'drive'>;
-const unitsOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id as string }));
+const unitsOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id }));
 
 /** Shingled drives in a set that rebuilds by parity. */
 export function shingledInParity(situation: Situation): Found<'lasts.shingled'>[] {
@@ -43,7 +43,7 @@ export function pastRatedBays(situation: Situation): Found<'lasts.ratedBays'>[] 
   }
   return [...byBox].flatMap(([box, inside]) =>
     byPart(inside).flatMap((like): Found<'lasts.ratedBays'>[] => {
-      const { ratedBays, name } = like[0]!.part;
+      const { ratedBays, name } = like[0].part;
       if (ratedBays === null || inside.length <= ratedBays) return [];
       return [
         {
@@ -99,7 +99,7 @@ export function unprotectedCache(situation: Situation): Found<'lasts.writeBack'>
 /** USB boxes whose bridge is of a weak kind, or hides its drives. */
 export function bridges(situation: Situation): Found<'lasts.bridge'>[] {
   return byPart(ofKind(situation.units, 'enclosure')).flatMap((like): Found<'lasts.bridge'>[] => {
-    const part = like[0]!.part as PartOf<'enclosure'>;
+    const part = like[0].part as PartOf<'enclosure'>;
     const fault = part.weakBridge
       ? 'weak'
       : part.seenAs === 'one'

@@ -5,7 +5,6 @@ import { portsIn, type Target } from '../links/ports';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import type { Backplane } from '../parts/chassisValues';
-import type { UnitId } from '../parts/ids';
 import { printSpot, type SpotRef } from '../build/layout';
 import { feedChain } from '../links/passOn';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
@@ -96,7 +95,7 @@ export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
     return [
       {
         severity: asked > most * 1.5 ? 'caution' : 'note',
-        at: [{ unit: spot.host as UnitId }, ...drives.map(({ id }) => ({ unit: id }))],
+        at: [{ unit: spot.host }, ...drives.map(({ id }) => ({ unit: id }))],
         gap: { have: asked, limit: least, gap: least - asked, unit: 'MB/s' },
         facts: {
           drives: drives.length,
@@ -124,7 +123,7 @@ export function behindMultiplier(
   const group = spot && groupAt(unitsById(situation.units), spot);
   return group?.type === 'bay' &&
     group.group.backplane?.type === 'expander' &&
-    group.group.backplane.connectors[0]!.lanes === 1
+    group.group.backplane.connectors[0].lanes === 1
     ? (unitsById(situation.units).get(spot!.host) ?? null)
     : null;
 }
@@ -232,7 +231,7 @@ export function sectors(situation: Situation): Found<'mates.sectors'>[] {
       return {
         severity: 'caution',
         at: units.map(({ id }) => ({ unit: id })),
-        facts: { count: units.length, drive: units[0]!.part.name, sas: sas ? 'yes' : '' },
+        facts: { count: units.length, drive: units[0].part.name, sas: sas ? 'yes' : '' },
       };
     },
   );

@@ -1,7 +1,7 @@
 import { mismatch } from '../machine/accepts';
 import { memoryRoom } from '../machine/memoryRoom';
 import { spotsOf } from '../machine/spots';
-import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
+import { ofKind, type PlannedUnit } from '../machine/units';
 import { basisOf } from '../parts/resolve';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from './situation';
 import type { Found } from './words';
@@ -13,7 +13,7 @@ export function memoryMates(situation: Situation): Found<'mates.memory'>[] {
   if (!board) return [];
   const { part } = board;
   return byPart(unplacedOf(situation, 'memory')).flatMap((units): Found<'mates.memory'>[] => {
-    const memory = units[0]!.part;
+    const memory = units[0].part;
     const bank = spotsOf(board.id, part).find((spot) => spot.type === 'memoryBank');
     if (memory.kind !== 'memory' || (bank && !mismatch(memory, bank))) return [];
     return [
@@ -50,8 +50,8 @@ export function memorySlots(situation: Situation): Found<'mates.memorySlots'>[] 
 
 export function memoryRegistered(situation: Situation): Found<'mates.memoryRegistered'>[] {
   return byPart(ofKind(situation.units, 'memory')).flatMap((units): Found<'mates.memoryRegistered'>[] => {
-    const memory = units[0]!.part;
-    const host = spotOf(situation, units[0]!)?.host;
+    const memory = units[0].part;
+    const host = spotOf(situation, units[0])?.host;
     const board = boardsOf(situation).find((unit) => unit.id === host);
     if (memory.kind !== 'memory' || !board) return [];
     const wrong = memory.registered ? board.part.memoryRegistered === 'never' : board.part.memoryRegistered === 'must';
@@ -118,7 +118,7 @@ export function socket(situation: Situation): Found<'mates.socket'>[] {
   if (!board) return [];
   return byPart([...unplacedOf(situation, 'processor'), ...unplacedOf(situation, 'cooler')]).map(
     (units): Found<'mates.socket'> => {
-      const { part } = units[0]!;
+      const { part } = units[0];
       const have = part.kind === 'processor' ? part.socket : part.kind === 'cooler' ? part.sockets.join(', ') : '';
       return {
         severity: 'blocker',
@@ -244,7 +244,7 @@ const processorsOn = (situation: Situation, board: PlannedUnit) =>
     ofKind(situation.units, 'processor').filter(
       (unit) => isSeated(situation, unit) && spotOf(situation, unit)?.host === board.id,
     ),
-  ).map((like) => like[0] as UnitOf<'processor'>);
+  ).map((like) => like[0]);
 
 /** Modules the board takes and the processor on it does not: of another type, or registered. */
 export function processorMemory(situation: Situation): Found<'mates.processorMemory'>[] {

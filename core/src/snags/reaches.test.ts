@@ -34,8 +34,8 @@ const unsaid = (from: Catalogue): Catalogue => {
   const { pcieBy: _sheet, ...card } = from.sheets['heron-2']! as Sheet<'controller'>;
   const { pcieBy: _class, ...plain } = from.archetypes['nvme-card']! as Archetype<'controller'>;
   return {
-    sheets: { ...from.sheets, 'heron-2': card as Sheet },
-    archetypes: { ...from.archetypes, 'nvme-card': plain as Archetype },
+    sheets: { ...from.sheets, 'heron-2': card },
+    archetypes: { ...from.archetypes, 'nvme-card': plain },
   };
 };
 /** A module that gives more than a socket of generation 3 carries. */

@@ -18,7 +18,7 @@ export function goesFirst({ units, layout }: Situation): Found<'fits.goesFirst'>
     const drives = over.filter((unit) => isKind(unit, 'drive')).length;
     const names = [
       ...byPart(over.filter((unit) => !isKind(unit, 'drive'))).map((like) =>
-        like.length > 1 ? `${like.length} × ${like[0]!.part.name}` : like[0]!.part.name,
+        like.length > 1 ? `${like.length} × ${like[0].part.name}` : like[0].part.name,
       ),
       ...(drives ? [count(drives, 'drive')] : []),
     ];

@@ -1,3 +1,4 @@
+import { groupedBy, type NonEmpty } from '../nonEmpty';
 import type { Build } from '../build/build';
 import type { Layout, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
@@ -55,8 +56,6 @@ export const boardsOf = (situation: Situation) => ofKind(situation.units, 'board
 export const seatedBoard = (situation: Situation) => boardsOf(situation).find((unit) => isSeated(situation, unit));
 
 /** Units of one sheet together, in the order they are met. */
-export function byPart<T extends PlannedUnit>(units: readonly T[]): T[][] {
-  const groups = new Map<string, T[]>();
-  for (const unit of units) groups.set(unit.part.id, [...(groups.get(unit.part.id) ?? []), unit]);
-  return [...groups.values()];
+export function byPart<T extends PlannedUnit>(units: readonly T[]): NonEmpty<T>[] {
+  return [...groupedBy(units, ({ part }) => part.id).values()];
 }

@@ -103,7 +103,7 @@ test('a cable on a port that an M.2 module has switched off is found out', () =>
 
 test('a SAS drive on a SATA port is found out', () => {
   const sas = cube().add('sluice-8', 1, { at: ['u2/cage.1'] });
-  const copy = {
+  const copy: Layout = {
     ...sas.build.layout,
     wires: [
       {
@@ -111,7 +111,7 @@ test('a SAS drive on a SATA port is found out', () => {
         host: [{ host: sas.unit('wren-c8'), key: 'sata', n: 1 }],
         device: [{ host: 'u2', key: 'cage-feed', n: 1 }],
         lanes: [1],
-        how: 'put' as const,
+        how: 'put',
       },
     ],
   };

@@ -196,10 +196,10 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
     drives.set(host.host, (drives.get(host.host) ?? 0) + (end?.drives.length ?? 0));
   for (const wire of layout.wires) {
     if (cableKindById(wire.cable)?.shape === 'reverse') {
-      wire.host.forEach((host, i) => count(host, deviceEnd(wire.device[0]!, ends, new Set([wire.lanes?.[i] ?? 1]))));
+      wire.host.forEach((host, i) => count(host, deviceEnd(wire.device[0], ends, new Set([wire.lanes?.[i] ?? 1]))));
       continue;
     }
-    const host = wire.host[0]!;
+    const host = wire.host[0];
     for (const ref of wire.device) {
       const end = deviceEnd(ref, ends, null);
       if (end?.shared) feeders.set(end.shared, [...(feeders.get(end.shared) ?? []), host.host]);
@@ -213,7 +213,7 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
   const feederOf = (id: string): string | undefined =>
     feeders.get(id)?.[0] ?? [...feeders].find(([shared]) => shared.startsWith(`${id}/`))?.[1][0];
   const handing = [...ofKind(list, 'expander'), ...ofKind(list, 'chassis')].map(({ id }) => id as string);
-  const hosts = new Set(layout.wires.map((wire) => wire.host[0]!.host as string));
+  const hosts = new Set(layout.wires.map((wire) => wire.host[0].host));
   for (const id of handing.filter((one) => hosts.has(one))) {
     const seen = new Set([id]);
     let at = feederOf(id);
@@ -387,7 +387,7 @@ function deviceEnd(
       wants,
       kind: connector.kind,
       drives,
-      speaks: backplane.type === 'bridge' ? connector.carries[0]! : null,
+      speaks: backplane.type === 'bridge' ? connector.carries[0] : null,
       inside: connector.side === 'inside',
     };
   }

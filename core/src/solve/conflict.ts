@@ -1,3 +1,5 @@
+import type { M2Socket } from '../parts/boardValues';
+import type { ReadonlyNonEmpty } from '../nonEmpty';
 import type { Layout } from '../build/layout';
 import { memoPair } from '../memoLast';
 import type { BayGroup } from '../parts/chassisValues';
@@ -138,17 +140,18 @@ const anySlots = (cards: readonly PlannedUnit[]): Slot[] =>
     openEnd: true,
     bifurcates: ['x4x4x4x4'],
   }));
-const anySockets = (modules: readonly PlannedUnit[]) =>
+const anySockets = (modules: readonly PlannedUnit[]): M2Socket[] =>
   modules.map((_, i) => ({
     key: `any${i}`,
     label: 'Any socket',
     lengthsMm: Array.from({ length: 81 }, (__, mm) => mm + 30),
     gen: 6,
     lanes: 4,
-    carries: ['pcie', 'sata'] as ('pcie' | 'sata')[],
-    owner: 'processor' as const,
+    carries: ['pcie', 'sata'],
+    owner: 'processor',
   }));
-const SPOKEN: Readonly<Partial<Record<ConnectorKind, readonly Protocol[]>>> = {
+const ANY_PROTOCOL: ReadonlyNonEmpty<Protocol> = ['sas', 'sata', 'pcie'];
+const SPOKEN: Readonly<Partial<Record<ConnectorKind, ReadonlyNonEmpty<Protocol>>>> = {
   sata: ['sata'],
   esata: ['sata'],
   'usb-a': ['usb'],
@@ -156,7 +159,7 @@ const SPOKEN: Readonly<Partial<Record<ConnectorKind, readonly Protocol[]>>> = {
   'sff-8611-4i': ['pcie'],
 };
 const ANY_PORTS: readonly Connector[] = CONNECTOR_KINDS.flatMap((kind) => {
-  const carries = SPOKEN[kind] ?? (kind.startsWith('sff-') ? (['sas', 'sata', 'pcie'] as const) : null);
+  const carries = SPOKEN[kind] ?? (kind.startsWith('sff-') ? ANY_PROTOCOL : null);
   return carries
     ? [
         {

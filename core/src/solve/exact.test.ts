@@ -1,3 +1,4 @@
+import { isNonEmpty, mapNonEmpty, type NonEmpty } from '../nonEmpty';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import type { Catalogue } from '../parts/catalogue';
 import { resolve } from '../parts/resolve';
@@ -87,7 +88,7 @@ function* everyWiring(units: readonly PlannedUnit[], at: Layout['at'], ports: re
               ...wires,
               {
                 cable: cable.id,
-                host: joined.map(({ port }) => port.ref),
+                host: mapNonEmpty(joined, ({ port }) => port.ref),
                 device: [end.ref],
                 lanes: joined.map(({ lane }) => lane),
                 how: 'solved',
@@ -112,7 +113,7 @@ function* everyWiring(units: readonly PlannedUnit[], at: Layout['at'], ports: re
         const begun =
           cable.shape === 'forward'
             ? wires.find(
-                (wire) => wire.cable === cable.id && printSpot(wire.host[0]!) === port.name && wire.device.length < 4,
+                (wire) => wire.cable === cable.id && printSpot(wire.host[0]) === port.name && wire.device.length < 4,
               )
             : undefined;
         if (begun)
@@ -131,7 +132,10 @@ function* everyWiring(units: readonly PlannedUnit[], at: Layout['at'], ports: re
 }
 
 /** Every way of giving some of the lanes a port each, at least one. */
-function someOnPorts(lanes: readonly number[], ports: readonly HostPort[]): { lane: number; port: HostPort }[][] {
+function someOnPorts(
+  lanes: readonly number[],
+  ports: readonly HostPort[],
+): NonEmpty<{ lane: number; port: HostPort }>[] {
   const go = (i: number, free: readonly HostPort[]): { lane: number; port: HostPort }[][] =>
     i === lanes.length
       ? [[]]
@@ -144,7 +148,7 @@ function someOnPorts(lanes: readonly number[], ports: readonly HostPort[]): { la
             ).map((rest) => [{ lane: lanes[i]!, port }, ...rest]),
           ),
         ];
-  return go(0, ports).filter((one) => one.length > 0);
+  return go(0, ports).filter(isNonEmpty);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { isNonEmpty } from '../nonEmpty';
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import { drawn } from '../testing/drawn';
 import { machine } from '../testing/mip/machines';
@@ -63,11 +64,11 @@ test.each(SEEDS)(
         .slice(0, 2)
         .map((unit) => ({ ...unit, id: `${unit.id}x` as typeof unit.id })),
     ];
-    const wires = hint.wires.flatMap((wire) => {
+    const wires = hint.wires.flatMap((wire): Wire[] => {
       const left = wire.device.filter(({ host }) => !gone.has(host));
       return left.length === wire.device.length
         ? [wire]
-        : left.length
+        : isNonEmpty(left)
           ? [{ ...wire, device: left, lanes: wire.lanes?.filter((_, i) => !gone.has(wire.device[i]!.host)) }]
           : [];
     });
@@ -99,7 +100,7 @@ test.each(SEEDS)(
     const held = lost({
       ...hint,
       wires: hint.wires.map((wire) =>
-        printSpot(wire.device[0]!) === printSpot(firm.device[0]!) ? { ...wire, how: 'held' as const } : wire,
+        printSpot(wire.device[0]) === printSpot(firm.device[0]) ? { ...wire, how: 'held' as const } : wire,
       ),
     });
     expect(solve(problem, hint).unconnected.length + solve(problem, hint).unplaced.length).toBe(free);

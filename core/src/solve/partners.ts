@@ -1,3 +1,4 @@
+import { mapNonEmpty } from '../nonEmpty';
 import type { Build } from '../build/build';
 import type { Layout, Wire } from '../build/layout';
 import { demandsFor } from '../links/demands';
@@ -33,7 +34,7 @@ export function keepPartnersApart(
     partners.flatMap((group) => group.map((id) => [id, group.filter((other) => other !== id)] as const)),
   );
   const tied = new Set(
-    layout.wires.flatMap((wire) => (wire.how === 'solved' ? [] : wire.device.map(({ host }) => host as string))),
+    layout.wires.flatMap((wire) => (wire.how === 'solved' ? [] : wire.device.map(({ host }) => host))),
   );
   const movable = units.filter(
     (unit) =>
@@ -76,7 +77,7 @@ export function keepPartnersApart(
     wire.device.some(({ host, key }) => key === DRIVE_DATA_KEY && now.has(host))
       ? {
           ...wire,
-          device: wire.device.map((end) =>
+          device: mapNonEmpty(wire.device, (end) =>
             end.key === DRIVE_DATA_KEY && now.has(end.host)
               ? { ...end, host: now.get(end.host) as typeof end.host }
               : end,
@@ -102,8 +103,8 @@ export function cardsOf(units: readonly PlannedUnit[], layout: Layout): Map<stri
       if (!wire) return [];
       const at =
         demand.kind === 'backplane' && wire.host.length > 1 ? Math.max(0, wire.lanes?.indexOf(demand.lane) ?? 0) : 0;
-      const host = wire.host[at]!.host as string;
-      return [[demand.unit.id as string, sourceOf(units, layout.wires, host) ?? host] as const];
+      const host = wire.host[at]!.host;
+      return [[demand.unit.id, sourceOf(units, layout.wires, host) ?? host] as const];
     }),
   );
 }

@@ -1,7 +1,6 @@
 import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import { memoLast } from '../memoLast';
-import type { ArchetypeId } from '../parts/ids';
 import { resolve, type PartOf } from '../parts/resolve';
 import { isOfKind, CABLE_KINDS } from '../links/cableKinds';
 import type { ConflictFact } from '../links/unconnected';
@@ -42,7 +41,7 @@ export function boxedCables(
   return units.flatMap((unit) =>
     unit.part.inTheBox.flatMap((inner) => {
       const sheet = sheets[inner.sheet];
-      const archetype = sheet && archetypes[sheet.archetype as ArchetypeId];
+      const archetype = sheet && archetypes[sheet.archetype];
       const part = sheet && archetype && resolve(sheet, archetype);
       return part?.kind === 'cable' ? Array<BoxedCable>(inner.count).fill({ part, of: unit.part.name }) : [];
     }),

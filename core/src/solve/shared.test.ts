@@ -18,9 +18,9 @@ test('an expander card makes ports of its connectors: two ports of an HBA reach 
   const weir = made.unit('weir-24');
   const up = made.build.layout.wires.filter((wire) => wire.device.some((end) => end.host === weir));
   expect(up.length).toBeGreaterThanOrEqual(1);
-  expect(new Set(up.map((wire) => wire.host[0]!.host))).toEqual(new Set([made.unit('tern-8i')]));
-  const behind = made.build.layout.wires.find((wire) => wire.host[0]!.host === weir)!;
-  expect(behind.device[0]!.key).toBe('front-feed');
+  expect(new Set(up.map((wire) => wire.host[0].host))).toEqual(new Set([made.unit('tern-8i')]));
+  const behind = made.build.layout.wires.find((wire) => wire.host[0].host === weir)!;
+  expect(behind.device[0].key).toBe('front-feed');
   const lit = tracePath(problem.units, made.build.layout, weir);
   expect(lit.size).toBeGreaterThan(16);
 });

@@ -1,4 +1,4 @@
-import { printSpot } from '../build/layout';
+import { printSpot, type Wire } from '../build/layout';
 import { feedChain, sourceOf } from '../links/passOn';
 import { fixture, tweak, type Fixture } from '../testing/fixture';
 import { bayGroupsWith } from '../testing/rules';
@@ -88,7 +88,7 @@ test('a cable put from shelf to shelf stays there though a port is free', () => 
 test('the checker finds shelves that feed each other and hang on nothing', () => {
   const made = head('tern-4i4e', 2, 24);
   const [first, second] = [shelf(made, 1), shelf(made, 2)];
-  const ring = made.build.layout.wires.map((wire) =>
+  const ring = made.build.layout.wires.map((wire): Wire =>
     wire.device[0]?.host === first ? { ...wire, host: [{ host: second, key: 'front-link', n: 2 }] } : wire,
   );
   const faults = checkLayout(problemOf(made.build), { ...made.build.layout, wires: ring });

@@ -208,9 +208,9 @@ function leastFor(
       nowhere += outOf(unit);
       continue;
     }
-    seeking[rankOf(unit)]!++;
+    seeking[rankOf(unit)]++;
     if (ports.some((port) => port.carries.includes(protocolOf(unit.part)) || (bridged && port.carries.includes('usb'))))
-      waiting[rankOf(unit)]!++;
+      waiting[rankOf(unit)]++;
     else lost += looseOf(unit);
   }
   const shared: number[] = [];
@@ -218,7 +218,7 @@ function leastFor(
     bays += count;
     if (!group.backplane) continue;
     if (group.backplane.type !== 'direct') shared.push(count);
-    else if (group.backplane.connectors[0]!.lanes > 1) direct += Math.ceil(count / group.backplane.baysPerConnector);
+    else if (group.backplane.connectors[0].lanes > 1) direct += Math.ceil(count / group.backplane.baysPerConnector);
   }
   for (const [cable, count] of owned ?? []) inHand += count * burdenOf(cable);
   const wide = ports.filter((port) => port.lanes >= 4).length;

@@ -130,7 +130,7 @@ function fromSmart(device: Readonly<Record<string, unknown>>): Seen {
 }
 
 const pruned = (seen: { [K in keyof Seen]: Seen[K] | undefined }): Seen =>
-  Object.fromEntries(Object.entries(seen).filter(([, value]) => value !== undefined)) as Seen;
+  Object.fromEntries(Object.entries(seen).filter(([, value]) => value !== undefined));
 /** Above this a rotating drive without a stated size is taken for a 3.5-inch one. */
 const LARGE_DISK_BYTES = 2.1e12;
 

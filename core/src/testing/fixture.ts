@@ -30,7 +30,7 @@ export const AS_OF = { asOf: '2026-11-01' };
 
 /** A catalogue with one sheet changed: `tweak('tern-8i', { lengthMm: 176 })`. */
 export function tweak(id: string, values: Readonly<Record<string, unknown>>, from: Catalogue = catalogue): Catalogue {
-  return { ...from, sheets: { ...from.sheets, [id]: { ...from.sheets[id]!, ...values } as Sheet } };
+  return { ...from, sheets: { ...from.sheets, [id]: { ...from.sheets[id]!, ...values } } };
 }
 
 /** Builds in one line each: `fixture().add('larder-8').add('barge-8', 4).build`. */

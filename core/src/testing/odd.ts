@@ -4,7 +4,6 @@ import { newBuild } from '../build/newBuild';
 import { parseBuild } from '../build/parseBuild';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
-import type { SheetId } from '../parts/ids';
 import { sheetSchema, type Sheet } from '../parts/sheet';
 import type { PartKind } from '../parts/vocabulary';
 import { checkSheet } from '../parts/checkSheet';
@@ -98,7 +97,7 @@ export function oddMachine(seed: number, onStep: (before: Build, step: OddStep) 
     if (sheet)
       build = onStep(build, {
         words: `${count} × ${sheet.id}`,
-        edits: [addItemEdit(build, from, sheet.id as SheetId, count)],
+        edits: [addItemEdit(build, from, sheet.id, count)],
       });
   };
   const some = (kind: PartKind, most: number) => add(one(byKind.get(kind) ?? []), 1 + next(most));
@@ -132,7 +131,7 @@ export function oddMachine(seed: number, onStep: (before: Build, step: OddStep) 
     else if (roll === 3 && build.layout.wires.length)
       build = onStep(build, {
         words: 'hold a cable',
-        edits: [{ type: 'cable.how', device: one(build.layout.wires).device[0]!, how: 'held' }],
+        edits: [{ type: 'cable.how', device: one(build.layout.wires).device[0], how: 'held' }],
       });
     else some(one(KINDS_INSIDE), 3);
   }

@@ -135,7 +135,7 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
       Math.max(0, count - (problem.owned?.get(cable) ?? 0)) * (cableKindById(cable)!.shape === 'straight' ? 1 : 2);
 
   for (const was of hint.wires)
-    sum.moves += Number((ports.get(printSpot(was.host[0]!))?.lanes ?? 0) > 0 && movedCable(was, layout, live, byId));
+    sum.moves += Number((ports.get(printSpot(was.host[0]))?.lanes ?? 0) > 0 && movedCable(was, layout, live, byId));
   for (const wire of layout.wires) {
     const { shape } = cableKindById(wire.cable)!;
     if (shape === 'forward') {
@@ -191,7 +191,7 @@ function baysBehind(
       : null!;
   const { baysPerConnector, connectors } = group.backplane!;
   const nth = (demand.target.ref.n ?? 1) - 1;
-  const last = connectors[0]!.count - 1;
+  const last = connectors[0].count - 1;
   return Array.from({ length: group.rows * group.columns }, (_, i) => i)
     .filter((i) => Math.min(Math.floor(i / baysPerConnector), last) === nth)
     .filter(
@@ -291,14 +291,14 @@ function pastUplinks(
     const own = behind?.connectors[0]!.gbPerLane ?? Infinity;
     const gathers = behind?.type === 'expander' ? behind.edgeBuffering : true;
     const carried = layout.wires
-      .filter(({ device }) => `${device[0]!.host}/${device[0]!.key}` === group)
+      .filter(({ device }) => `${device[0].host}/${device[0].key}` === group)
       .reduce(
         (sum, { host }) =>
           sum +
           target.lanes *
             laneMBps(
               target.speaks ?? 'sas',
-              uplinkGb(Math.min(ports.get(printSpot(host[0]!))!.gbPerLane, own), gathers, sataAlone),
+              uplinkGb(Math.min(ports.get(printSpot(host[0]))!.gbPerLane, own), gathers, sataAlone),
             ),
         0,
       );
@@ -306,9 +306,9 @@ function pastUplinks(
   }
   for (const card of byId.values()) {
     if (!isKind(card, 'expander')) continue;
-    const { lanes, gbPerLane } = card.part.connectors[0]!;
+    const { lanes, gbPerLane } = card.part.connectors[0];
     const uplinks = layout.wires
-      .filter(({ device }) => device[0]!.host === card.id)
+      .filter(({ device }) => device[0].host === card.id)
       .reduce(
         (sum, { host }) =>
           sum +
@@ -316,14 +316,14 @@ function pastUplinks(
             laneMBps(
               'sas',
               uplinkGb(
-                Math.min(gbPerLane, ports.get(printSpot(host[0]!))!.gbPerLane),
+                Math.min(gbPerLane, ports.get(printSpot(host[0]))!.gbPerLane),
                 card.part.edgeBuffering,
                 sataAlone,
               ),
             ),
         0,
       );
-    lost += Math.max(0, wishes(({ wire }) => wire.host[0]!.host === card.id) - uplinks);
+    lost += Math.max(0, wishes(({ wire }) => wire.host[0].host === card.id) - uplinks);
   }
   return lost;
 }
@@ -336,9 +336,9 @@ function movedCable(
   byId: ReadonlyMap<string, PlannedUnit>,
 ): boolean {
   const { shape, device } = cableKindById(was.cable)!;
-  const [from, to] = [printSpot(was.host[0]!), was.device[0]!];
+  const [from, to] = [printSpot(was.host[0]), was.device[0]];
   const host = byId.get(to.host);
-  const same = (wire: Wire) => wire.cable === was.cable && printSpot(wire.host[0]!) === from;
+  const same = (wire: Wire) => wire.cable === was.cable && printSpot(wire.host[0]) === from;
   const group =
     host && (isKind(host, 'chassis') || isKind(host, 'adapter'))
       ? host.part.bayGroups.find((one) => to.key.startsWith(`${one.key}-`))
@@ -346,7 +346,7 @@ function movedCable(
   const shared = (host && isKind(host, 'expander')) || (group?.backplane && group.backplane.type !== 'direct');
   if (shared) {
     const into = layout.wires.filter(
-      (wire) => wire.device[0]!.host === to.host && (host!.part.kind === 'expander' || wire.device[0]!.key === to.key),
+      (wire) => wire.device[0].host === to.host && (host!.part.kind === 'expander' || wire.device[0].key === to.key),
     );
     return into.length > 0 && !into.some(same);
   }

@@ -8,12 +8,12 @@ export const nth = ({ n }: SpotRef) => (n === undefined ? '' : ` ${n}`);
 export function hostWords(unit: PlannedUnit, wire: Wire, byId: ReadonlyMap<string, PlannedUnit>): string {
   const host = byId.get(unit.id)!.part;
   const connectors = host.kind === 'chassis' ? throughConnectors(host) : 'connectors' in host ? host.connectors : [];
-  const connector = connectors.find(({ key }) => key === wire.host[0]!.key);
+  const connector = connectors.find(({ key }) => key === wire.host[0].key);
   const ports = wire.host.map((ref) => ref.n ?? 1);
-  const name = connector?.label ?? wire.host[0]!.key;
+  const name = connector?.label ?? wire.host[0].key;
   return (
     `${unit.part.name} ${unit.mark}, ` +
-    `${lower(name)}${wire.host.length > 1 ? ` ${ports.join(', ')}` : nth(wire.host[0]!)}`
+    `${lower(name)}${wire.host.length > 1 ? ` ${ports.join(', ')}` : nth(wire.host[0])}`
   );
 }
 /** Bays of an adapter are named with it: there may be several alike. */
@@ -34,8 +34,8 @@ export function bayWords(
 
 export function deviceWords(wire: Wire, byId: ReadonlyMap<string, PlannedUnit>, layout: Layout): CableRow['to'] {
   const [ref] = wire.device;
-  const unit = byId.get(ref!.host);
-  if (!unit) return { host: ref!.host, words: printSpot(ref!), brief: printSpot(ref!) };
+  const unit = byId.get(ref.host);
+  if (!unit) return { host: ref.host, words: printSpot(ref), brief: printSpot(ref) };
   if (isKind(unit, 'drive')) {
     const places = wire.device.map(({ host }) => {
       const one = byId.get(host);
@@ -49,23 +49,23 @@ export function deviceWords(wire: Wire, byId: ReadonlyMap<string, PlannedUnit>, 
     };
   }
   if (isKind(unit, 'expander'))
-    return { host: unit.id, words: `${unit.part.name} ${unit.mark}, port${nth(ref!)}`, brief: `port${nth(ref!)}` };
+    return { host: unit.id, words: `${unit.part.name} ${unit.mark}, port${nth(ref)}`, brief: `port${nth(ref)}` };
   const group =
     isKind(unit, 'chassis') || isKind(unit, 'adapter')
-      ? unit.part.bayGroups.find(({ key }) => ref!.key.startsWith(`${key}-`))
+      ? unit.part.bayGroups.find(({ key }) => ref.key.startsWith(`${key}-`))
       : undefined;
   const bays =
-    group?.backplane?.type === 'direct' && ref!.n !== undefined
+    group?.backplane?.type === 'direct' && ref.n !== undefined
       ? ', ' +
         bayNumbers(
-          (ref!.n - 1) * group.backplane.baysPerConnector + 1,
-          Math.min(ref!.n * group.backplane.baysPerConnector, group.rows * group.columns),
+          (ref.n - 1) * group.backplane.baysPerConnector + 1,
+          Math.min(ref.n * group.backplane.baysPerConnector, group.rows * group.columns),
         )
       : '';
   const label = lower(group?.label ?? 'bays');
   return {
     host: unit.id,
-    words: `${unit.part.name} ${unit.mark}, ${label} connector${nth(ref!)}${bays}`,
+    words: `${unit.part.name} ${unit.mark}, ${label} connector${nth(ref)}${bays}`,
     brief: bays ? `${label.replace(/ bays$/, '')} ${bays.slice(2)}` : label,
   };
 }

@@ -16,7 +16,7 @@ const byHost = memoPair((units: readonly PlannedUnit[], layout: Layout): Readonl
   for (const demand of demandsFor(units, layout)) {
     const wire = wireServing(demand, live);
     if (!wire) continue;
-    const host = sourceOf(units, layout.wires, wire.host[0]!.host) ?? wire.host[0]!.host;
+    const host = sourceOf(units, layout.wires, wire.host[0].host) ?? wire.host[0].host;
     found.set(host, [...(found.get(host) ?? []), demand.unit as DriveUnit]);
   }
   return found;

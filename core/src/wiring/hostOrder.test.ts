@@ -11,7 +11,7 @@ const order = (made: Fixture) => {
   const feeders = new Map(
     made.build.layout.wires.flatMap((wire) =>
       wire.device.flatMap(({ host }) =>
-        units.find(({ id }) => id === host)?.part.kind === 'expander' ? [[host, wire.host[0]!.host] as const] : [],
+        units.find(({ id }) => id === host)?.part.kind === 'expander' ? [[host, wire.host[0].host] as const] : [],
       ),
     ),
   );
@@ -51,9 +51,9 @@ describe('words of a cable', () => {
     const units = plannedUnits(made.build);
     const byId = unitsById(units);
     return made.build.layout.wires.map((wire) => ({
-      from: hostWords(byId.get(wire.host[0]!.host)!, wire, byId),
+      from: hostWords(byId.get(wire.host[0].host)!, wire, byId),
       ...deviceWords(wire, byId, made.build.layout),
-      device: printSpot(wire.device[0]!),
+      device: printSpot(wire.device[0]),
     }));
   };
   test('a backplane by its connector and the bays behind it', () => {

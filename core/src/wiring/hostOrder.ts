@@ -39,7 +39,7 @@ export function hostOrder(
     .sort((a, b) => a.rank - b.rank)
     .map(({ unit }) => unit);
   // Of shelves those that hand on stand in the list; the last of a chain is only an end.
-  const handing = new Set(layout.wires.flatMap((wire) => wire.host.map(({ host }) => host as string)));
+  const handing = new Set(layout.wires.flatMap((wire) => wire.host.map(({ host }) => host)));
   const fed = units.filter(
     (unit) => feeders.has(unit.id) && (isKind(unit, 'chassis') ? handing.has(unit.id) : seatSpot(layout, unit)),
   );

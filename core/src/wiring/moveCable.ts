@@ -24,7 +24,7 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   if (!cable || cable.shape === 'reverse') return [];
   const all = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
-  const now = all.find((port) => port.name === printSpot(wire.host[0]!));
+  const now = all.find((port) => port.name === printSpot(wire.host[0]));
   if (!now) return [];
   const on = new Map(layout.wires.flatMap((one) => one.host.map((host) => [printSpot(host), one] as const)));
   const fed = new Set(layout.wires.flatMap((one) => one.device.map(printSpot)));
@@ -62,8 +62,8 @@ export type OtherEnd = { readonly wire: Wire; readonly edit: EditOf<'cable.put'>
  * port.
  */
 export function otherEnds(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherEnd[] {
-  const mine = printSpot(wire.device[0]!);
-  const isMine = (one: Wire | null) => one !== null && printSpot(one.device[0]!) === mine;
+  const mine = printSpot(wire.device[0]);
+  const isMine = (one: Wire | null) => one !== null && printSpot(one.device[0]) === mine;
   return layout.wires
     .filter((other) => !isMine(other))
     .flatMap((other) =>

@@ -128,15 +128,15 @@ test('the schedule as CSV has a header and a line for each cable', () => {
 describe('cables by hand', () => {
   const cableTo = (made: Fixture, device: string) =>
     made.build.layout.wires.find((wire) => wire.device.some((end) => printSpot(end) === device))!;
-  const hostOf = (made: Fixture, device: string) => printSpot(cableTo(made, device).host[0]!);
+  const hostOf = (made: Fixture, device: string) => printSpot(cableTo(made, device).host[0]);
   const firstWire = (made: Fixture) => made.build.layout.wires.find(({ cable }) => cable.startsWith('straight:sff'))!;
 
   test('moved to a port of another card it stays there, and says so', () => {
     const made = rack();
     const wire = firstWire(made);
-    const device = printSpot(wire.device[0]!);
+    const device = printSpot(wire.device[0]);
     const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(
-      ({ host, takenBy }) => host !== wire.host[0]!.host && !takenBy,
+      ({ host, takenBy }) => host !== wire.host[0].host && !takenBy,
     )!;
     const moved = made.edit(other.edit);
     expect(hostOf(moved, device)).toBe(other.name);
@@ -152,21 +152,21 @@ describe('cables by hand', () => {
     const wire = firstWire(made);
     const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(({ takenBy }) => takenBy)!;
     const moved = made.edit(other.edit);
-    expect(hostOf(moved, printSpot(wire.device[0]!))).toBe(other.name);
-    expect(hostOf(moved, printSpot(other.takenBy!.device[0]!))).toBe(printSpot(wire.host[0]!));
+    expect(hostOf(moved, printSpot(wire.device[0]))).toBe(other.name);
+    expect(hostOf(moved, printSpot(other.takenBy!.device[0]))).toBe(printSpot(wire.host[0]));
   });
 
   test('picked up at its bay end a cable changes places with one that could stand on its port', () => {
     const made = rack();
     const [wire] = made.build.layout.wires;
     const ends = otherEnds(plannedUnits(made.build), made.build.layout, structuredClone(wire!));
-    expect(ends.map(({ wire: other }) => printSpot(other.device[0]!))).toEqual(
-      made.build.layout.wires.filter((other) => other !== wire).map(({ device }) => printSpot(device[0]!)),
+    expect(ends.map(({ wire: other }) => printSpot(other.device[0]))).toEqual(
+      made.build.layout.wires.filter((other) => other !== wire).map(({ device }) => printSpot(device[0])),
     );
     const other = ends.at(-1)!;
     const moved = made.edit(other.edit);
-    expect(hostOf(moved, printSpot(other.wire.device[0]!))).toBe(printSpot(wire!.host[0]!));
-    expect(hostOf(moved, printSpot(wire!.device[0]!))).toBe(printSpot(other.wire.host[0]!));
+    expect(hostOf(moved, printSpot(other.wire.device[0]))).toBe(printSpot(wire!.host[0]));
+    expect(hostOf(moved, printSpot(wire!.device[0]))).toBe(printSpot(other.wire.host[0]));
   });
 
   test('a put cable gives way where a drive would go without, a held one does not', () => {
@@ -201,7 +201,7 @@ describe('cables by hand', () => {
     const wire = firstWire(made);
     const moved = (how: 'put' | 'held') => {
       const now =
-        wire.host[0]!.key === 'three'
+        wire.host[0].key === 'three'
           ? made.edit({ type: 'cable.put', wire: { ...wire, how } })
           : (() => {
               const other = otherPorts(plannedUnits(made.build), made.build.layout, wire).find(
@@ -211,9 +211,9 @@ describe('cables by hand', () => {
             })();
       return now.add('wels-1920', 2);
     };
-    expect(hostOf(moved('put'), printSpot(wire.device[0]!))).toMatch(/plain$/);
+    expect(hostOf(moved('put'), printSpot(wire.device[0]))).toMatch(/plain$/);
     expect(moved('put').assess().unconnected).toEqual([]);
-    expect(hostOf(moved('held'), printSpot(wire.device[0]!))).toMatch(/three$/);
+    expect(hostOf(moved('held'), printSpot(wire.device[0]))).toMatch(/three$/);
     expect(moved('held').assess().unconnected).toHaveLength(2);
   });
 
@@ -222,9 +222,9 @@ describe('cables by hand', () => {
     const [wire] = made.build.layout.wires;
     const other = otherPorts(plannedUnits(made.build), made.build.layout, wire!).find(({ takenBy }) => !takenBy)!;
     const held = made.edit({ ...other.edit, wire: { ...other.edit.wire, how: 'held' } });
-    const device = printSpot(wire!.device[0]!);
+    const device = printSpot(wire!.device[0]);
     expect(hostOf(held.add('barge-8', 2), device)).toBe(other.name);
-    expect(cableTo(held.edit({ type: 'cable.how', device: wire!.device[0]!, how: 'solved' }), device).how).toBe(
+    expect(cableTo(held.edit({ type: 'cable.how', device: wire!.device[0], how: 'solved' }), device).how).toBe(
       'solved',
     );
   });
@@ -287,20 +287,20 @@ describe('cables by hand', () => {
     const ups = (now: Fixture) => now.build.layout.wires.filter(({ cable }) => cable.includes('sff-8644'));
     expect(ups(made)).toHaveLength(2);
     const [first] = ups(made);
-    const held = made.edit({ type: 'cable.how', device: first!.device[0]!, how: 'held' }).add('barge-8', 2);
+    const held = made.edit({ type: 'cable.how', device: first!.device[0], how: 'held' }).add('barge-8', 2);
     expect(ups(held)).toHaveLength(2);
     expect(ups(held).filter(({ how }) => how === 'held')).toHaveLength(1);
     const other = otherPorts(plannedUnits(made.build), made.build.layout, first!).find(
-      ({ host }) => host !== first!.host[0]!.host,
+      ({ host }) => host !== first!.host[0].host,
     )!;
     const moved = ups(made.edit(other.edit));
-    expect(moved.map(({ host }) => host[0]!.host)).toEqual([other.host, other.host]);
+    expect(moved.map(({ host }) => host[0].host)).toEqual([other.host, other.host]);
   });
 
   test('a held cable sleeps while no drive is behind it, says so, and is held again when there is one', () => {
     const made = rack();
-    const wire = made.build.layout.wires.find(({ device }) => device[0]!.key === 'front-feed' && device[0]!.n === 4)!;
-    const name = printSpot(wire.device[0]!);
+    const wire = made.build.layout.wires.find(({ device }) => device[0].key === 'front-feed' && device[0].n === 4)!;
+    const name = printSpot(wire.device[0]);
     const behind = made.build.items
       .find(({ sheet }) => sheet === 'barge-8')!
       .units.filter(({ id }) => {
@@ -308,7 +308,7 @@ describe('cables by hand', () => {
         return n > 12 && n <= 16;
       })
       .map(({ id }) => id);
-    const held = made.edit({ type: 'cable.how', device: wire.device[0]!, how: 'held' });
+    const held = made.edit({ type: 'cable.how', device: wire.device[0], how: 'held' });
     const without = held.edit({ type: 'units.remove', units: behind });
     expect(without.build.layout.dormant[name]).toMatchObject({
       spot: wire.host[0],
@@ -322,16 +322,14 @@ describe('cables by hand', () => {
     expect(cableTo(again, name)).toMatchObject({ host: wire.host, how: 'held' });
     expect(again.build.layout.dormant[name]).toBeUndefined();
     // Taken out for good with its card.
-    const card = wire.host[0]!.host as never;
+    const card = wire.host[0].host as never;
     expect(without.edit({ type: 'units.remove', units: [card] }).build.layout.dormant).toEqual({});
   });
 
   test('a held cable whose port another card does not have sleeps until one has it again', () => {
     const made = fixture().add('gable-24').add('gannet-e8').add('shire-16').add('tern-16i').add('barge-8', 16);
-    const wire = made.build.layout.wires.find(
-      ({ host }) => host[0]!.host === made.unit('tern-16i') && host[0]!.n === 4,
-    );
-    const held = wire ? made.edit({ type: 'cable.how', device: wire.device[0]!, how: 'held' }) : made;
+    const wire = made.build.layout.wires.find(({ host }) => host[0].host === made.unit('tern-16i') && host[0].n === 4);
+    const held = wire ? made.edit({ type: 'cable.how', device: wire.device[0], how: 'held' }) : made;
     expect(wire).toBeDefined();
     const item = made.build.items.find(({ sheet }) => sheet === 'tern-16i')!.id;
     const swap = (now: Fixture, sheet: string) =>
@@ -343,8 +341,8 @@ describe('cables by hand', () => {
         ...closureOf(catalogue, sheet as never),
       });
     const smaller = swap(held, 'tern-8i');
-    expect(smaller.build.layout.dormant[printSpot(wire!.device[0]!)]!.reason).toBe('that port is not there now');
-    expect(cableTo(swap(smaller, 'tern-16i'), printSpot(wire!.device[0]!)).how).toBe('held');
+    expect(smaller.build.layout.dormant[printSpot(wire!.device[0])]!.reason).toBe('that port is not there now');
+    expect(cableTo(swap(smaller, 'tern-16i'), printSpot(wire!.device[0])).how).toBe('held');
   });
 
   describe('a breakout', () => {
@@ -366,7 +364,7 @@ describe('cables by hand', () => {
         price: undefined,
         ...closureOf(catalogue, sheet as never),
       });
-    const onPort = (made: Fixture, n: number) => made.build.layout.wires.filter(({ host }) => host[0]!.n === n);
+    const onPort = (made: Fixture, n: number) => made.build.layout.wires.filter(({ host }) => host[0].n === n);
     /** The breakout of the four drives held at the card's fourth port. */
     const held = () => {
       const made = bare();
@@ -409,7 +407,7 @@ describe('cables by hand', () => {
         .add('tern-16i')
         .add('barge-8', 2);
       const [wire] = few.build.layout.wires;
-      const made = few.edit({ type: 'cable.how', device: wire!.device[0]!, how: 'held' }).add('barge-8', 2);
+      const made = few.edit({ type: 'cable.how', device: wire!.device[0], how: 'held' }).add('barge-8', 2);
       expect(made.assess().unconnected).toHaveLength(2);
       const lowered = new Set(made.build.layout.wires.flatMap(({ device }) => device.map(({ host }) => host)));
       expect([...lowered].sort()).toEqual([few.unit('barge-8', 1), few.unit('barge-8', 2)].sort());

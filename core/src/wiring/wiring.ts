@@ -43,7 +43,7 @@ function wiringOf(
   for (const wire of layout.wires)
     for (const { host } of wire.device) {
       const unit = byId.get(host);
-      if (unit && passesOn(unit)) feeders.set(host, wire.host[0]!.host);
+      if (unit && passesOn(unit)) feeders.set(host, wire.host[0].host);
     }
 
   const order = hostOrder(units, layout, byId, feeders);
@@ -51,12 +51,12 @@ function wiringOf(
   const hosts = order.map((unit): HostRow => {
     const names = ports.map(({ name }) => name);
     const mine = layout.wires
-      .filter((wire) => wire.host[0]!.host === unit.id)
-      .sort((a, b) => names.indexOf(printSpot(a.host[0]!)) - names.indexOf(printSpot(b.host[0]!)));
+      .filter((wire) => wire.host[0].host === unit.id)
+      .sort((a, b) => names.indexOf(printSpot(a.host[0])) - names.indexOf(printSpot(b.host[0])));
     const cables = mine.flatMap((wire): CableRow[] => {
       const cable = cableKindById(wire.cable);
       if (!cable) return [];
-      const first = portByName.get(printSpot(wire.host[0]!));
+      const first = portByName.get(printSpot(wire.host[0]));
       const drives = served.get(wire) ?? [];
       const passing = wire.device.map(({ host }) => byId.get(host)).find((one) => one && passesOn(one));
       const own = drives.reduce((sum, { part }) => sum + wishMBps(part), 0);
@@ -151,10 +151,10 @@ function carries(
   { byId, sataAlone }: { readonly byId: ReadonlyMap<string, PlannedUnit>; readonly sataAlone: boolean },
 ): number {
   if (!port) return 0;
-  const end = byId.get(wire.device[0]!.host);
+  const end = byId.get(wire.device[0].host);
   const group =
     end && (isKind(end, 'chassis') || isKind(end, 'adapter'))
-      ? end.part.bayGroups.find(({ key }) => wire.device[0]!.key.startsWith(`${key}-`))
+      ? end.part.bayGroups.find(({ key }) => wire.device[0].key.startsWith(`${key}-`))
       : undefined;
   const spoken = drives[0] && protocolOf(drives[0].part);
   const handsOn =
@@ -164,7 +164,7 @@ function carries(
     group?.backplane?.type === 'expander'
       ? 'sas'
       : group?.backplane?.type === 'bridge'
-        ? group.backplane.connectors[0]!.carries[0]!
+        ? group.backplane.connectors[0].carries[0]
         : null;
   const protocol =
     shared && cable.carries.includes(shared)

@@ -1,4 +1,4 @@
-import { newBuild, type Build } from '@inch-tower/core';
+import { newBuild } from '@inch-tower/core';
 import { QueryTypes } from 'sequelize';
 import { serve } from '../serve';
 import { readConfig } from '../config';
@@ -117,7 +117,7 @@ test('two servers starting at once on one empty database: one seeds it, both ser
   const start = () =>
     serve(readConfig({ DATABASE_URL: fresh.url, PORT: '0', LOG_LEVEL: 'silent' }), () => ({
       catalogue: { sheets: {}, archetypes: {} },
-      builds: [newBuild('demo', 'Demo') as Build],
+      builds: [newBuild('demo', 'Demo')],
     }));
   const both = await Promise.all([start(), start()]);
   for (const one of both)

@@ -108,7 +108,7 @@ export function createPartsStore(database: Sequelize, { parts }: Tables) {
     if (refused.length) return { ok: false, why: 'shipped', ids: refused };
     for (const one of archetypes) await write('archetype', one, transaction);
     for (const sheet of sheets)
-      await write('sheet', { ...sheet, rev: (here.get(sheet.id)?.rev ?? 0) + 1 } as Sheet, transaction);
+      await write('sheet', { ...sheet, rev: (here.get(sheet.id)?.rev ?? 0) + 1 }, transaction);
     return { ok: true };
   };
 

@@ -1,5 +1,5 @@
 import { ALL_SAVED } from '../saving/facts';
-import { newBuild, type Edit } from '@inch-tower/core';
+import { newBuild } from '@inch-tower/core';
 import type { BenchView } from '../worker/messages';
 import { bench, benchSlice, type BenchState, type HistoryStep } from './benchSlice';
 
@@ -10,8 +10,8 @@ const shown = (name: string, rev: number) => ({ build: newBuild('b', name), rev 
 const named = (name: string, rev = 2): ReturnType<typeof shown> & { step: HistoryStep } => ({
   ...shown(name, rev),
   step: {
-    edits: [{ type: 'set.name', value: name } as Edit],
-    inverse: [{ type: 'restore', sections: { name: 'B' } } as Edit],
+    edits: [{ type: 'set.name', value: name }],
+    inverse: [{ type: 'restore', sections: { name: 'B' } }],
     words: `Named ${name}`,
   },
 });

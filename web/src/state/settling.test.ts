@@ -59,7 +59,7 @@ test('what moves nothing is made on the page at once', async () => {
 
 test('what moves something is shown settled, and nothing before', async () => {
   const { take, page, answer } = bench(rack());
-  const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0]!.id;
+  const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0].id;
   const taken = take({ type: 'units.remove', units: [unit] });
   expect(page.made).toHaveLength(0);
   // From the very moment it is made: what is shown must not be called saved.
@@ -94,7 +94,7 @@ test('an edit that takes long is shown as it was made, then settled', async () =
 test('edits made while another is under way stand on what that becomes, in order', async () => {
   const { take, page, answer } = bench(rack());
   const [a, b] = rack().items.filter(({ sheet }) => rack().sheets[sheet]?.kind === 'drive');
-  const first: Edit = { type: 'units.remove', units: [a!.units[0]!.id] };
+  const first: Edit = { type: 'units.remove', units: [a!.units[0].id] };
   const second: Edit = { type: 'units.remove', units: [(b ?? a)!.units.at(-1)!.id] };
   const both = [take(first), take(second), take(named('Later'))];
   await answer();
@@ -109,7 +109,7 @@ test('edits made while another is under way stand on what that becomes, in order
 
 test('what was made on an edit that comes out otherwise and no longer goes is said, and only that', async () => {
   const { take, page, answer } = bench(rack());
-  const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0]!.id;
+  const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0].id;
   const first = take({ type: 'units.remove', units: [unit] });
   expect(await take({ type: 'units.remove', units: [unit] })).toBe(false);
   expect(page.said).toHaveLength(1);
@@ -127,7 +127,7 @@ test('a worker that never answers loses nothing: the edit is made unsolved and s
 
 test('a page that goes away takes along what waits; an answer that comes later changes nothing', async () => {
   const { take, page, settling, answer } = bench(rack());
-  const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0]!.id;
+  const unit = rack().items.find(({ sheet }) => rack().sheets[sheet]?.kind === 'drive')!.units[0].id;
   void take({ type: 'units.remove', units: [unit] });
   void take(named('Still here'));
   settling.flush();
@@ -155,7 +155,7 @@ test('whatever order edits, answers, silences and looks come in, every edit take
           if (act === 'edit') void world.take(named(`N${++names}`));
           if (act === 'remove' && units[out]) {
             gone.push(units[out]!);
-            void world.take({ type: 'units.remove', units: [units[out++]! as never] });
+            void world.take({ type: 'units.remove', units: [units[out++]!] });
           }
           if (act === 'answer') await world.answer();
           if (act === 'silent') await world.answer('silent');

@@ -114,7 +114,7 @@ const onRisers = (base: Base, snag: Snag, catalogue: Catalogue): Proposal[] =>
             {
               edits: [
                 add,
-                { type: 'place.put', unit: unit.id, spot: { host: add.item.units[0]!.id, key: part.slots[0]!.key } },
+                { type: 'place.put', unit: unit.id, spot: { host: add.item.units[0].id, key: part.slots[0].key } },
               ],
               words: `Add ${part.name} and lay ${unit.part.name} on it`,
             },

@@ -30,7 +30,7 @@ export function firmCables(wires: Layout['wires'], live: ReadonlySet<string>, sh
   for (const wire of wires) {
     const cable = wire.how === 'solved' ? undefined : cableKindById(wire.cable);
     if (!cable || !wire.host.every((host) => live.has(printSpot(host)))) continue;
-    const port = printSpot(wire.host[0]!);
+    const port = printSpot(wire.host[0]);
     const ends = wire.device.map(printSpot);
     for (const end of ends) portOf.set(end, cable.shape === 'reverse' ? null : port);
     if (cable.shape === 'reverse' || ends.some((end) => shared.has(end))) continue;
@@ -119,12 +119,12 @@ export function sleepingCables(
 ): Layout['dormant'] {
   const byId = unitsById(units);
   const laid = new Set(
-    wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0]!)}|${printSpot(device)}`)),
+    wires.flatMap((wire) => wire.device.map((device) => `${printSpot(wire.host[0])}|${printSpot(device)}`)),
   );
   const firm = hint.wires
     .filter((wire) => wire.how !== 'solved' && cableKindById(wire.cable)?.shape !== 'reverse')
     .flatMap((wire) =>
-      wire.device.map((device) => [printSpot(device), { spot: wire.host[0]!, how: wire.how }] as const),
+      wire.device.map((device) => [printSpot(device), { spot: wire.host[0], how: wire.how }] as const),
     );
   const asleep = Object.entries(hint.dormant)
     .filter(([name]) => parseSpot(name))

@@ -60,9 +60,7 @@ export class Bounds {
         i,
       ]),
     );
-    this.boxOfPort = table.ports.map((port) =>
-      port.ports[0]!.inside ? (this.boxes.get(port.ports[0]!.box) ?? -1) : -1,
-    );
+    this.boxOfPort = table.ports.map((port) => (port.ports[0].inside ? (this.boxes.get(port.ports[0].box) ?? -1) : -1));
     this.boxOfEnd = table.ends.map((end) => this.boxes.get(end.box)!);
     this.bays = [...this.boxes].map(() => 0);
     this.lanes = [...this.boxes].map(() => 0);
@@ -83,7 +81,7 @@ export class Bounds {
     // What a bridge speaks over its cable is not what its drives speak: there every port counts.
     const bridged = table.cells.some((cell) => cell.targets.some((target) => target.speaks !== null));
     this.speaks = table.ports.map((port) =>
-      this.protocols.map((one) => one === null || bridged || port.ports[0]!.carries.includes(one)),
+      this.protocols.map((one) => one === null || bridged || port.ports[0].carries.includes(one)),
     );
     this.outsideApart = table.cells.some(
       (cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside),
@@ -162,7 +160,7 @@ export class Bounds {
     for (let nth = 0; nth < many; nth++) {
       const p = order ? order[nth]! : nth;
       if (ports[p]!.onBoard) onBoard += state[this.at.ports + p]!;
-      if (!ports[p]!.ports[0]!.inside && !this.outsideApart) continue;
+      if (!ports[p]!.ports[0].inside && !this.outsideApart) continue;
       const free = this.free(state, p, open);
       if (ports[p]!.lanes < 4) {
         ones += free;

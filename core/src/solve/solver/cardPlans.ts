@@ -1,3 +1,4 @@
+import { groupedBy, type ReadonlyNonEmpty } from '../../nonEmpty';
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
 import { limitFor, needsRiser } from '../../geometry/clearance';
 import { boxAmong } from '../../machine/hosts';
@@ -61,7 +62,7 @@ type Place = {
  * Units that are dealt alike: cards of one sheet, modules of one sheet and role. Hosts of further places stand alone. A
  * card goes into a slot, else into a socket.
  */
-type Kind = { readonly units: readonly PlannedUnit[]; readonly out: number; readonly card: boolean };
+type Kind = { readonly units: ReadonlyNonEmpty<PlannedUnit>; readonly out: number; readonly card: boolean };
 
 type Want = { readonly kind: number; readonly how: Seat['how'] };
 
@@ -128,22 +129,20 @@ class CardSearch {
     this.share = { left: work.left * SHARE };
     const here = units.filter((unit) => seated.has(unit.id) || unit.builtIn);
     this.boards = here.filter((unit): unit is Board => isKind(unit, 'board'));
-    const byName = new Map<string, PlannedUnit[]>();
-    for (const unit of units) {
-      if (unit.builtIn || !(isCard(unit.part) || isKind(unit, 'riser') || isModule(unit))) continue;
-      const alone =
-        isKind(unit, 'carrier') ||
-        isKind(unit, 'riser') ||
-        wishes.get(unit.id)?.seat.how === 'held' ||
-        wired.has(unit.id);
-      const name = `${unit.part.id}|${unit.role ?? ''}|${alone ? unit.id : ''}`;
-      const like = byName.get(name);
-      if (like) like.push(unit);
-      else byName.set(name, [unit]);
-    }
+    const byName = groupedBy(
+      units.filter((unit) => !unit.builtIn && (isCard(unit.part) || isKind(unit, 'riser') || isModule(unit))),
+      (unit) => {
+        const alone =
+          isKind(unit, 'carrier') ||
+          isKind(unit, 'riser') ||
+          wishes.get(unit.id)?.seat.how === 'held' ||
+          wired.has(unit.id);
+        return `${unit.part.id}|${unit.role ?? ''}|${alone ? unit.id : ''}`;
+      },
+    );
     for (const like of byName.values()) {
       const index = this.kinds.length;
-      const first = like[0]!;
+      const [first] = like;
       this.kinds.push({
         units: like,
         out: isKind(first, 'drive') ? outOf(first) : isKind(first, 'riser') ? REST_OUT : CARD_OUT,
@@ -227,7 +226,7 @@ class CardSearch {
     const order = [...(want ? [want.kind] : []), ...this.kinds.keys()];
     for (const [at, kind] of order.entries()) {
       if (this.left[kind] === 0 || (at > 0 && kind === want?.kind)) continue;
-      const first = this.kinds[kind]!.units[0]!;
+      const first = this.kinds[kind]!.units[0];
       if (
         (this.firm && this.kinds[kind]!.units.some((unit) => this.wishes.get(unit.id)?.seat.how === 'held')) ||
         mismatch(first.part, place.group) ||
@@ -251,7 +250,7 @@ class CardSearch {
     let next = score;
     if (kind >= 0) {
       this.left[kind]!--;
-      const unit = this.kinds[kind]!.units[0]!;
+      const unit = this.kinds[kind]!.units[0];
       const place = this.places[i]!;
       // At the full width of the place; what modes, rules and carriers take besides is added at the leaf.
       next = {
@@ -274,10 +273,7 @@ class CardSearch {
       if (!this.kinds[kind]!.card) modules += count;
       else {
         cards += count;
-        if (
-          count > 0 &&
-          (isKind(this.kinds[kind]!.units[0]!, 'carrier') || isKind(this.kinds[kind]!.units[0]!, 'riser'))
-        )
+        if (count > 0 && (isKind(this.kinds[kind]!.units[0], 'carrier') || isKind(this.kinds[kind]!.units[0], 'riser')))
           hosts += count;
       }
     }
@@ -293,7 +289,7 @@ class CardSearch {
     const place = this.places[i]!;
     for (let before = 0; before < i; before++) {
       const kind = this.got[before]!;
-      if (kind >= 0 && this.lies(this.kinds[kind]!.units[0]!, this.places[before]!, place)) return true;
+      if (kind >= 0 && this.lies(this.kinds[kind]!.units[0], this.places[before]!, place)) return true;
     }
     return false;
   }
@@ -321,7 +317,7 @@ class CardSearch {
   private hotPairs(i: number): number {
     const thick = (at: number) => {
       const kind = this.got[at]!;
-      const part = kind >= 0 ? this.kinds[kind]!.units[0]!.part : null;
+      const part = kind >= 0 ? this.kinds[kind]!.units[0].part : null;
       return part && isCard(part) && part.needsAirMPerS !== null ? Math.ceil(part.thickSlots) : 0;
     };
     const [place, own] = [this.places[i]!, thick(i)];
@@ -412,7 +408,7 @@ class CardSearch {
       const kind = this.got[i]!;
       if (kind < 0) continue;
       const place = this.places[i]!;
-      const unit = this.kinds[kind]!.units[0]!;
+      const unit = this.kinds[kind]!.units[0];
       const lanes = this.widthAt(place, lanesOf);
       // What is switched off takes nothing.
       if (lanes === 0) return;
@@ -452,7 +448,7 @@ class CardSearch {
       const kind = this.got[i]!;
       const place = this.places[i]!;
       if (kind < 0 || place.host !== board) continue;
-      const unit = this.kinds[kind]!.units[0]!;
+      const unit = this.kinds[kind]!.units[0];
       uses.set(place.ref.key, { as: isKind(unit, 'drive') ? protocolOf(unit.part) : 'pcie', by: unit.id });
     }
     return uses;

@@ -3,7 +3,7 @@ import { cableKindBetween } from '../../links/cableKinds';
 import { passesOn } from '../../links/passOn';
 import type { HostPort } from '../../links/ports';
 import type { PlannedUnit } from '../../machine/units';
-import type { Shape } from './buildTable';
+import type { Shape } from './shapes';
 import type { ChainLink } from './table';
 
 /** A shelf that hands on: fed at its first connector, the next one hangs on its second. */

@@ -1,3 +1,4 @@
+import { isNonEmpty, mapNonEmpty, type NonEmpty } from '../../nonEmpty';
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
 import { cableKindBetween, cableKindById } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, type HostPort } from '../../links/ports';
@@ -186,7 +187,7 @@ class Cables {
       const was = this.old.get(target.name);
       const from =
         was && was.wire.cable === cable
-          ? this.table.ports[port]!.ports.find((one) => one.name === printSpot(was.wire.host[0]!))
+          ? this.table.ports[port]!.ports.find((one) => one.name === printSpot(was.wire.host[0]))
           : undefined;
       if (!from || kept === most || this.used.has(from.name)) continue;
       kept++;
@@ -246,13 +247,14 @@ class Cables {
       .sort((a, b) => a.lane - b.lane);
     for (const { unit } of ends) this.reached.add(unit.id);
     this.used.add(target.name);
-    this.wires.push({
-      cable,
-      host: ends.map(({ host }) => host.ref),
-      device: [target.ref],
-      lanes: ends.map(({ lane }) => lane),
-      how: 'solved',
-    });
+    if (isNonEmpty(ends))
+      this.wires.push({
+        cable,
+        host: mapNonEmpty(ends, ({ host }) => host.ref),
+        device: [target.ref],
+        lanes: ends.map(({ lane }) => lane),
+        how: 'solved',
+      });
   }
 
   private take(port: number, name?: string): HostPort {
@@ -340,7 +342,7 @@ class Cables {
       );
     const was = (end: End, lane: Lane) => {
       const old = this.old.get(end.name);
-      return !!old && printSpot(old.wire.host[0]!) === lane.port.name && (old.wire.lanes?.[old.i] ?? 1) === lane.lane;
+      return !!old && printSpot(old.wire.host[0]) === lane.port.name && (old.wire.lanes?.[old.i] ?? 1) === lane.lane;
     };
     give(was, false);
     give(was, true);
@@ -358,19 +360,19 @@ class Cables {
   }
 
   private gather(got: ReadonlyMap<string, Lane>, ends: ReadonlyMap<string, End>): void {
-    const forward = new Map<string, { lane: Lane; end: End }[]>();
+    const forward = new Map<string, NonEmpty<{ lane: Lane; end: End }>>();
     for (const [name, lane] of got) {
       const end = ends.get(name)!;
       if (cableKindById(lane.cable)!.shape === 'forward')
-        forward.set(lane.port.name, [...(forward.get(lane.port.name) ?? []), { lane, end }]);
+        forward.set(lane.port.name, [{ lane, end }, ...(forward.get(lane.port.name) ?? [])]);
       else this.wires.push({ cable: lane.cable, host: [lane.port.ref], device: [end.ref], how: 'solved' });
     }
     for (const tails of forward.values()) {
       tails.sort((a, b) => a.lane.lane - b.lane.lane);
       this.wires.push({
-        cable: tails[0]!.lane.cable,
-        host: [tails[0]!.lane.port.ref],
-        device: tails.map(({ end }) => end.ref),
+        cable: tails[0].lane.cable,
+        host: [tails[0].lane.port.ref],
+        device: mapNonEmpty(tails, ({ end }) => end.ref),
         lanes: tails.map(({ lane }) => lane.lane),
         how: 'solved',
       });
@@ -389,7 +391,7 @@ class Cables {
       (cableKindById(wire.cable)?.shape === 'forward'
         ? firm.find(
             (one) =>
-              printSpot(one.host[0]!) === printSpot(wire.host[0]!) &&
+              printSpot(one.host[0]) === printSpot(wire.host[0]) &&
               one.device.some((end) => wire.device.some((other) => printSpot(other) === printSpot(end))),
           )?.how
         : undefined) ?? wire.how;

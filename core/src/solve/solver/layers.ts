@@ -117,7 +117,7 @@ function twinPorts({ ports, cells, expanders }: Table): number[][] {
   const settled = new Set([...cells, ...expanders].flatMap(({ fedFrom }) => fedFrom));
   const like = new Map<string, number[]>();
   ports.forEach((one, p) => {
-    const { unit, gbPerLane, box, inside, multiplier, carries } = one.ports[0]!;
+    const { unit, gbPerLane, box, inside, multiplier, carries } = one.ports[0];
     if (
       one.behind >= 0 ||
       one.firm ||
@@ -125,7 +125,7 @@ function twinPorts({ ports, cells, expanders }: Table): number[][] {
       one.limit >= 0 ||
       one.single.size > 0 ||
       settled.has(p) ||
-      ports.filter((other) => other.ports[0]!.unit === unit).length > 1
+      ports.filter((other) => other.ports[0].unit === unit).length > 1
     )
       return;
     const mark = [
@@ -429,9 +429,9 @@ class Layers {
       port.lanes === 1 &&
       port.behind < 0 &&
       state[at.ports + p]! > 0 &&
-      port.ports[0]!.inside &&
-      port.ports[0]!.box === cell.box &&
-      port.ports[0]!.carries.includes('sata')
+      port.ports[0].inside &&
+      port.ports[0].box === cell.box &&
+      port.ports[0].carries.includes('sata')
         ? [p]
         : [],
     );

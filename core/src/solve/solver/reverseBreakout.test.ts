@@ -4,7 +4,15 @@ import { strandsOf } from './reverseBreakout';
 import type { DriveClass, PortClass, Table } from './table';
 
 const drive = (rank: 0 | 1 | 2, wishMBps: number, protocol: 'sata' | 'sas' = 'sata') =>
-  ({ units: [], protocol, wishMBps, rank, out: OUT[rank], loose: LOOSE[rank], boot: rank === 1 }) as DriveClass;
+  ({
+    units: [],
+    protocol,
+    wishMBps,
+    rank,
+    out: OUT[rank],
+    loose: LOOSE[rank],
+    boot: rank === 1,
+  }) as unknown as DriveClass;
 const port = (gbPerLane: number, onBoard: boolean) => ({ ports: [{ gbPerLane }], onBoard }) as unknown as PortClass;
 const table = (drives: readonly DriveClass[], ports: readonly PortClass[]) => ({ drives, ports }) as unknown as Table;
 
@@ -79,7 +87,7 @@ test.each(Array.from({ length: 50 }, (_, i) => i + 1))(
           left.filter((_, other) => other !== k),
           [
             so[0]! - drives[i]!.loose,
-            so[1]! + Math.max(0, drives[i]!.wishMBps - at.ports[0]!.gbPerLane * 100),
+            so[1]! + Math.max(0, drives[i]!.wishMBps - at.ports[0].gbPerLane * 100),
             so[2]! + Number(drives[i]!.boot && !at.onBoard),
           ],
         ),

@@ -34,7 +34,7 @@ export function strandsOf(
       if (left[i] === 0) continue;
       left[i]!--;
       const drive = drives[i]!;
-      const rate = Math.min(ports[port]!.ports[0]!.gbPerLane, gbPerLane) * 100;
+      const rate = Math.min(ports[port]!.ports[0].gbPerLane, gbPerLane) * 100;
       go(nth + 1, {
         pairs: [...so.pairs, [i, port]],
         out: so.out - drive.loose,

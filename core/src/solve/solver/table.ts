@@ -1,3 +1,4 @@
+import type { ReadonlyNonEmpty } from '../../nonEmpty';
 import type { SpotRef } from '../../build/layout';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import type { HostPort, Target } from '../../links/ports';
@@ -22,7 +23,7 @@ export type Table = {
 
 /** Drives that no place or port of this machine tells apart. */
 export type DriveClass = {
-  readonly units: readonly DriveUnit[];
+  readonly units: ReadonlyNonEmpty<DriveUnit>;
   readonly protocol: Protocol;
   readonly wishMBps: number;
   readonly rank: 0 | 1 | 2;
@@ -43,9 +44,6 @@ export type Bay = {
  * or multiplier (`shared`), or those of a group where every bay has a cable of its own (`loose`).
  * By class of drive: `takes` 0 not, 1 well, 2 without fitting; `home` had a place here and `held`, `put` of them.
  */
-/** The cable to a shelf chained behind another: laid where a drive sits in its bays, or beyond. */
-export type ChainLink = { readonly from: Target; readonly to: Target; readonly beyond: ReadonlySet<string> };
-
 export type Cell = {
   readonly kind: 'direct' | 'shared' | 'loose';
   readonly group: BayGroupHere;
@@ -75,6 +73,9 @@ export type Cell = {
   readonly ends: readonly number[];
 };
 
+/** The cable to a shelf chained behind another: laid where a drive sits in its bays, or beyond. */
+export type ChainLink = { readonly from: Target; readonly to: Target; readonly beyond: ReadonlySet<string> };
+
 /** A straight cable from a class of ports: which drives it serves and what each loses on it. */
 export type Feed = {
   readonly port: number;
@@ -102,7 +103,7 @@ export type ExpanderCell = {
  * connectors is noted at the `first` of them.
  */
 export type PortClass = {
-  readonly ports: readonly HostPort[];
+  readonly ports: ReadonlyNonEmpty<HostPort>;
   readonly kind: ConnectorKind;
   readonly lanes: number;
   readonly onBoard: boolean;

@@ -90,7 +90,7 @@ class CableWriter {
     for (const bays of this.backplanes()) {
       const { backplane } = bays.group;
       if (backplane!.type !== 'direct') this.shared(bays, backplane!);
-      else if (backplane!.connectors[0]!.lanes === 1) this.singleEnds(bays, backplane!);
+      else if (backplane!.connectors[0].lanes === 1) this.singleEnds(bays, backplane!);
       else this.direct(bays, backplane!);
     }
     const expanders = ofKind(this.units, 'expander').map((unit) => this.expander(unit));
@@ -186,7 +186,7 @@ class CableWriter {
 
   /** A backplane with a connector for each bay. */
   private singleEnds({ host, options, group }: Bays, backplane: Backplane): void {
-    const connector = backplane.connectors[0]!;
+    const connector = backplane.connectors[0];
     for (const drive of this.drives) {
       const mine = options.filter(({ unit }) => unit === drive).map(({ yes }) => yes);
       if (mine.length > 0)
@@ -254,7 +254,7 @@ class CableWriter {
 
   /** A direct backplane: each connector straight from a port, or its lanes joined from single SATA ports. */
   private direct({ host, group, options }: Bays, backplane: Backplane): void {
-    const connector = backplane.connectors[0]!;
+    const connector = backplane.connectors[0];
     const bayOf = ({ ref }: Option) => ref.n ?? 1;
     for (let nth = 1; nth <= connector.count; nth++) {
       const behind = Array.from({ length: group.rows * group.columns }, (_, i) => i + 1).filter(
@@ -439,9 +439,9 @@ class CableWriter {
 
   /** A backplane whose bays share its uplinks. */
   private shared({ host, group, options }: Bays, backplane: Backplane): void {
-    const connector = backplane.connectors[0]!;
+    const connector = backplane.connectors[0];
     const many = backplane.connectors.reduce((sum, one) => sum + one.count, 0);
-    const language = backplane.type === 'bridge' ? connector.carries[0]! : null;
+    const language = backplane.type === 'bridge' ? connector.carries[0] : null;
     const name = printSpot({
       host: host.id,
       key: `${group.key}-${connector.key}`,
@@ -666,7 +666,7 @@ class CableWriter {
 
   /** Moves of cables: what fed a connector that is now fed otherwise; what a port no longer carries. */
   private settled(was: Layout['wires'][number]): void {
-    const port = this.ports.find(({ name }) => name === printSpot(was.host[0]!));
+    const port = this.ports.find(({ name }) => name === printSpot(was.host[0]));
     const cable = cableKindById(was.cable);
     if (!port || !cable) return;
     const moved = (changed: readonly Term[], constant: number) => {
@@ -689,7 +689,7 @@ class CableWriter {
       );
       this.levels.add('moves', [cost, 1]);
     };
-    const feeds = this.feedsAt(was.device[0]!);
+    const feeds = this.feedsAt(was.device[0]);
     const single = cable.shape === 'forward' || ['sata', 'sff-8482', 'sff-8639'].includes(cable.device);
     if (feeds.length > 0) {
       const same = feeds.filter((feed) =>

@@ -70,7 +70,7 @@ function sheets(next: Draw, features: Set<Feature>): Catalogue {
   if (chassis.kind !== 'chassis' || board.kind !== 'board') throw new Error('the demo catalogue has other kinds');
   const [front, roof] = chassis.bayGroups;
   const direct = front!.backplane!;
-  const feed = direct.connectors[0]!;
+  const feed = direct.connectors[0];
   const cage = 1 + next(5);
   const per = 2 + next(3);
   const groups: BayGroup[] = [

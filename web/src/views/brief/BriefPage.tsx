@@ -123,7 +123,7 @@ function GroupOf({
         read.value === null ? `${question.label}: open` : `${question.label}: ${text.trim()} ${question.unit}`;
       onEdit(
         question.section === 'brief'
-          ? { type: 'set.brief', value: value as Brief }
+          ? { type: 'set.brief', value: value }
           : question.section === 'site'
             ? { type: 'set.site', value: value as Site }
             : { type: 'set.copies', value: read.value! },

@@ -12,7 +12,7 @@ const EDGE = 84;
 
 /** An unknown chassis by its dimensions: they are typed where a draughtsman writes them, and the drawing follows. */
 export function ChassisShape({ base, draft, onDraft }: Props) {
-  const chassis = useMemo(() => ({ ...base, ...reshape(base, draft) }) as PartOf<'chassis'>, [base, draft]);
+  const chassis = useMemo(() => ({ ...base, ...reshape(base, draft) }), [base, draft]);
   const plan = useMemo(() => layOut(chassis), [chassis]);
   const scale = Math.min(
     (AREA.width - EDGE * 2 - 30) / (chassis.widthMm * 2),

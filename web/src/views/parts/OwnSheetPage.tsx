@@ -143,7 +143,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
               rev: 1,
               name: 'base',
               archetype: archetype.id,
-            } as Sheet,
+            },
             archetype,
           ) as PartOf<'chassis'>)
         : null,
@@ -155,7 +155,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
     if (!made.ok) return setProblem(made.words);
     setSaving(true);
     const id = editing && like ? like.id : ownSheetId(draft.name, (one) => one in catalogue.sheets);
-    const saved = await saveSheet({ sheet: { ...made.sheet, id } as Sheet, madeOn: editing && like ? like.rev : 0 });
+    const saved = await saveSheet({ sheet: { ...made.sheet, id }, madeOn: editing && like ? like.rev : 0 });
     setSaving(false);
     if (saved.data) void navigate(back?.startsWith('/b/') ? back : `/parts?shelf=own&part=${id}`);
     else setProblem(`${problemOf(saved.error).detail} What you typed is still here.`);

@@ -254,7 +254,7 @@ function EntryForm({ catalogue, sheet: given, edited, onClose }: FormProps) {
           <select
             className="field mt-0.5 block"
             value={typed.condition}
-            onChange={(event) => set({ condition: event.target.value as typeof typed.condition })}
+            onChange={(event) => set({ condition: event.target.value })}
           >
             {CONDITIONS.map(([one, words]) => (
               <option key={one} value={one}>

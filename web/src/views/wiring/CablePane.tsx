@@ -59,7 +59,7 @@ export function CablePane({
       ? ui.picking.ports.map((port) => ({ key: port.name, words: port.words, free: !port.takenBy, edit: port.edit }))
       : ui.picking
         ? ui.picking.ends.flatMap(({ wire, edit: made }) => {
-            const other = rows.find((one) => keyOf(one) === printSpot(wire.device[0]!));
+            const other = rows.find((one) => keyOf(one) === printSpot(wire.device[0]));
             return other ? [{ key: other.label, words: other.to.words, free: false, edit: made }] : [];
           })
         : [];
@@ -68,7 +68,7 @@ export function CablePane({
   const how = (to: 'held' | 'solved') =>
     dispatch(
       edit(
-        [{ type: 'cable.how', device: row.wire.device[0]!, how: to }],
+        [{ type: 'cable.how', device: row.wire.device[0], how: to }],
         to === 'held' ? `Held ${row.label}` : `Released ${row.label}`,
       ),
     );

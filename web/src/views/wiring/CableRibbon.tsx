@@ -43,10 +43,10 @@ export function CableRibbon({
   const { from } = columns;
   const port =
     ui.picking?.end === 'port'
-      ? ui.picking.ports.find(({ takenBy }) => takenBy && printSpot(takenBy.device[0]!) === key)
+      ? ui.picking.ports.find(({ takenBy }) => takenBy && printSpot(takenBy.device[0]) === key)
       : undefined;
   const end =
-    ui.picking?.end === 'bay' ? ui.picking.ends.find(({ wire }) => printSpot(wire.device[0]!) === key) : undefined;
+    ui.picking?.end === 'bay' ? ui.picking.ends.find(({ wire }) => printSpot(wire.device[0]) === key) : undefined;
   return (
     <g>
       <g
@@ -265,7 +265,7 @@ function Band({
 const portWords = (row: CableRow): string =>
   row.wire.host.length > 1
     ? `ports ${markRanges(row.wire.host.map(({ n }) => String(n ?? 1)))}`
-    : `port ${row.wire.host[0]!.n ?? 1}`;
+    : `port ${row.wire.host[0].n ?? 1}`;
 
 /** Words on a ribbon, on paper of their own so that they can be read. */
 function Label({

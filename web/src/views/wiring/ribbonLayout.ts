@@ -22,7 +22,7 @@ const SOURCE_PX = 116;
 const LINK_PX = 100;
 
 /** What a ribbon is known by: a cable by its first device end, a drive in a socket by itself. */
-export const keyOf = (row: CableRow): string => printSpot(row.wire.device[0]!);
+export const keyOf = (row: CableRow): string => printSpot(row.wire.device[0]);
 export const keyOfModule = (module: ModuleRow): string => `in:${module.unit}`;
 
 type Ribbon = {

@@ -188,7 +188,7 @@ function KitRow({ build, item }: { readonly build: Build; readonly item: Item })
             item.price.currency,
           )
         : 'no price';
-  const first = item.units[0]!.mark;
+  const first = item.units[0].mark;
   const last = item.units.at(-1)!.mark;
   return (
     <li>

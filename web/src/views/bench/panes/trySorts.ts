@@ -1,4 +1,4 @@
-import { resolve, wishGap, type Brief, type Catalogue, type Sheet } from '@inch-tower/core';
+import { resolve, wishGap, type Brief, type Catalogue } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 
 export const SORTS = {
@@ -38,7 +38,7 @@ export function sortRows(
     return gap > 0 ? BAD.caution + gap : 0;
   };
   const perTb = (row: GoingRow) => {
-    const sheet = catalogue.sheets[row.sheet] as Sheet | undefined;
+    const sheet = catalogue.sheets[row.sheet];
     const bytes = sheet?.kind === 'drive' ? sheet.capacityBytes : undefined;
     return bytes && sheet?.price ? sheet.price.minor / bytes : Infinity;
   };
