@@ -31,5 +31,10 @@ export type Finding<F = Facts> = {
   readonly because?: readonly Place[];
 };
 
+/** What a code says of which every finding has a number against a limit. */
+export type Sized<F> = { readonly facts: F; readonly gap: Gap };
+/** A finding of what a code says: with its gap where that is always there. */
+export type FindingOf<T> = T extends Sized<infer F> ? Finding<F> & { readonly gap: Gap } : Finding<T>;
+
 /** Cautions from this much room down; less than none blocks. */
 export const CLOSE_MM = 2;

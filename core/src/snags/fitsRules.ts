@@ -18,7 +18,7 @@ import {
   type Situation,
 } from './situation';
 import { basisOf } from '../parts/resolve';
-import { CLOSE_MM, type Facts, type Finding, type Gap } from './finding';
+import { CLOSE_MM, type Facts, type Gap, type FindingOf, type Sized } from './finding';
 import type { Culprit } from './words/fits';
 import type { Found } from './words';
 
@@ -31,7 +31,7 @@ function lengthFinding<F extends Facts>(
   unit: PlannedUnit,
   facts: F,
   host: PlannedUnit,
-): Finding<F & Culprit>[] {
+): FindingOf<Sized<F & Culprit>>[] {
   const gap = gapMm(have, limit.maxMm);
   if (gap.gap > CLOSE_MM) return [];
   return [
@@ -294,7 +294,7 @@ export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
             severity: 'blocker',
             at: [{ unit: unit.id }, { spot: spot! }],
             gap: gapMm(unit.part.heightMm, group.maxDriveHeightMm),
-            facts: { drive: unit.part.name },
+            facts: { drive: unit.part.name, heightMm: unit.part.heightMm, roomMm: group.maxDriveHeightMm },
           },
         ]
       : [];

@@ -13,7 +13,7 @@ import { plugInputs } from '../needs/plugInputs';
 import { plugBalance } from '../needs/plugs';
 import { isSplittable, type End } from '../needs/splitters';
 import type { Situation } from './situation';
-import type { Facts, Finding } from './finding';
+import type { Facts, FindingOf, Sized } from './finding';
 import type { Found } from './words';
 
 type Supply = NonNullable<ReturnType<typeof supplyOf>>;
@@ -51,7 +51,7 @@ function loadFinding<F extends Facts>(
   supply: Supply,
   others: readonly PlannedUnit[],
   facts: F,
-): Finding<F & { supply: string }>[] {
+): FindingOf<Sized<F & { supply: string }>>[] {
   if (!load) return [];
   const { lo, hi } = load;
   if (hi <= limit) return [];
@@ -196,7 +196,7 @@ const chainFinding = <F extends Facts>(
   over: Overload,
   isCertain: boolean,
   facts: F,
-): Finding<F & { rail: string; start: string }> => ({
+): FindingOf<Sized<F & { rail: string; start: string }>> => ({
   severity: isCertain ? 'blocker' : 'caution',
   at: [{ unit: supply.id }, ...[...new Set(over.inputs.map(({ by }) => by.id))].map((unit) => ({ unit }))],
   gap: { have: over.hasA, limit: over.carriesA, gap: over.carriesA - over.hasA, unit: 'A' },

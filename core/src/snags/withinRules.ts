@@ -9,7 +9,7 @@ import { dataDrives } from '../machine/roles';
 import { ofKind } from '../machine/units';
 import { chassisOf, type Situation } from './situation';
 import type { PartOf } from '../parts/resolve';
-import type { Facts, Finding, Place } from './finding';
+import type { Facts, Place, FindingOf, Sized } from './finding';
 import type { Found } from './words';
 
 /** A figure against a wish: over it by its likely value, or only by its bad end and by more than `slack`. */
@@ -20,7 +20,7 @@ function overWish<F extends Facts>(
   slack: number,
   at: () => readonly Place[],
   facts: () => F,
-): Finding<F>[] {
+): FindingOf<Sized<F>>[] {
   const figure = situation.figures[id];
   if (wish === undefined || !figure || figure.hi <= wish) return [];
   // Over by less than anybody could tell, and perhaps not at all.
@@ -251,7 +251,7 @@ export function usableWithinBrief(situation: Situation): Found<'within.usable'>[
       severity: 'caution',
       at: drives.map((unit) => ({ unit: unit.id })),
       ...(wish === undefined ? {} : { gap: { have: most.value, limit: wish, gap: most.value - wish, unit: 'TB' } }),
-      facts: { drives: drives.length, failures: failuresSurvived },
+      facts: { drives: drives.length, failures: failuresSurvived, mostTb: most.value, wishTb: wish ?? 0 },
     },
   ];
 }

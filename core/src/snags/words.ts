@@ -1,4 +1,4 @@
-import type { Finding } from './finding';
+import type { Finding, FindingOf } from './finding';
 import { FITS_WORDS, type FitsFacts } from './words/fits';
 import { REACHES_WORDS, type ReachesFacts } from './words/reaches';
 import { MATES_WORDS, type MatesFacts } from './words/mates';
@@ -20,7 +20,7 @@ type FactsByCode = FitsFacts &
   WithinFacts;
 export type SnagCode = keyof FactsByCode;
 /** A finding of one code, or of several: a fact that code does not have does not compile. */
-export type Found<C extends SnagCode> = C extends SnagCode ? Finding<FactsByCode[C]> : never;
+export type Found<C extends SnagCode> = C extends SnagCode ? FindingOf<FactsByCode[C]> : never;
 
 /** One entry per code, with its family: the rule's title, its sentence with the numbers in it, and why it matters. */
 export const WORDS: { readonly [C in SnagCode]: Words<FactsByCode[C]> } = {

@@ -1,9 +1,10 @@
+import type { Sized } from '../finding';
 import { n, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
 export type CompleteFacts = {
   'complete.smallParts': { count: number; parts: string };
-  'complete.uselessPorts': { board: string; chassis: string; bays: number };
+  'complete.uselessPorts': Sized<{ board: string; chassis: string; bays: number }>;
   'complete.boot': { drives: number };
   'complete.idleCard': { card: string; watts: number };
   'complete.runsNothing': { part: string; kind: 'supply' | 'board' | 'chassis'; beside: string };
@@ -18,8 +19,8 @@ export const COMPLETE_WORDS: WordsOf<CompleteFacts> = {
   'complete.uselessPorts': {
     title: 'Ports nobody can use',
     what: (f, s) =>
-      `${f.board} has ${n(s.gap!.have, 'drive port')}; ${f.chassis} has ` +
-      `${n(s.gap!.limit, 'bay')}: ${n(-s.gap!.gap, 'stays idle', 'stay idle')}.`,
+      `${f.board} has ${n(s.gap.have, 'drive port')}; ${f.chassis} has ` +
+      `${n(s.gap.limit, 'bay')}: ${n(-s.gap.gap, 'stays idle', 'stay idle')}.`,
     why: 'They were paid for; another chassis would use them.',
   },
   'complete.boot': {

@@ -1,9 +1,10 @@
+import type { Sized } from '../finding';
 import type { Basis } from '../../parts/sheet';
 import { n, round, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
 export type CooledFacts = {
-  'cooled.cooler': { cooler: string; processor: string; basis: Basis };
+  'cooled.cooler': Sized<{ cooler: string; processor: string; basis: Basis }>;
   'cooled.passive': { cooler: string; processor: string; chassis: string; watts: number };
   'cooled.drives': { count: number; chassis: string };
   'cooled.card': { card: string; count: number; chassis: string; watts: number };
@@ -13,8 +14,8 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
   'cooled.cooler': {
     title: 'Heat the cooler carries',
     what: (f, s) =>
-      `${f.processor} draws ${f.basis === 'typical' ? 'about ' : ''}${round(s.gap!.have)} W ` +
-      `for minutes on end; ${f.cooler} carries ${round(s.gap!.limit)} W.`,
+      `${f.processor} draws ${f.basis === 'typical' ? 'about ' : ''}${round(s.gap.have)} W ` +
+      `for minutes on end; ${f.cooler} carries ${round(s.gap.limit)} W.`,
     why: 'Under load it slows itself down, or switches off.',
   },
   'cooled.passive': {

@@ -1,3 +1,4 @@
+import type { Sized } from '../finding';
 import { mm, n, HOLES, type WordsOf } from './wording';
 
 /** What is in the way: its label, its key, and the unit it belongs to. */
@@ -7,27 +8,29 @@ export type Culprit = { because: string; culprit: string; host: string };
 export type FitsFacts = {
   'fits.boardInChassis': { board: string; chassis: string; want?: string; have?: string; side?: string };
   'fits.supplyForm': { supply: string; chassis: string; want: string; have: string };
-  'fits.supplyLength': { supply: string } & Culprit;
-  'fits.coolerHeight': { cooler: string } & Culprit;
-  'fits.cardLength': { card: string } & Culprit;
+  'fits.supplyLength': Sized<{ supply: string } & Culprit>;
+  'fits.coolerHeight': Sized<{ cooler: string } & Culprit>;
+  'fits.cardLength': Sized<{ card: string } & Culprit>;
   'fits.cardSlot': { card: string; place: 'slot' | 'M.2 socket'; reason: string };
-  'fits.driveInBay': { drive?: never; count: number; names: string; reason: string } | { drive: string };
+  'fits.driveInBay':
+    | { drive?: never; count: number; names: string; reason: string }
+    | { drive: string; heightMm: number; roomMm: number };
   'fits.cardCovers': { card: string; slots: number; covered: string };
   'fits.fanMount': { count: number; fan: string; reason: string };
-  'fits.cardHeight': { card: string; chassis: string };
+  'fits.cardHeight': Sized<{ card: string; chassis: string }>;
   'fits.bracket': { card: string; opening: string; brackets: string };
   'fits.opening': { card: string; lost: number; useless: string };
   'fits.bracketOff': { card: string; lost: number };
   'fits.fixedBays': { count: number };
   'fits.holes': { count: number; drive: string; have: keyof typeof HOLES; want: string };
   'fits.supplyScrews': { supply: string; bay: string; chassis: string };
-  'fits.coolerBase': { cooler: string; processor: string; spreaderMm: number };
-  'fits.stick': { drive: string } & Culprit;
-  'fits.plugRoom': { drive: string; count: number; need: number; angledNeed: number; turned: number };
+  'fits.coolerBase': Sized<{ cooler: string; processor: string; spreaderMm: number }>;
+  'fits.stick': Sized<{ drive: string } & Culprit>;
+  'fits.plugRoom': Sized<{ drive: string; count: number; need: number; angledNeed: number; turned: number }>;
   'fits.goesFirst': { board: string; under: string; one: number; over: string; oneOver: number };
   'fits.takenOut': { chassis: string; change: string; bays: number; fans: number };
-  'fits.rackBody': { chassis: string; rails: string };
-  'fits.rackDepth': { chassis: string; depth: number; handles: number; cables: number };
+  'fits.rackBody': Sized<{ chassis: string; rails: string }>;
+  'fits.rackDepth': Sized<{ chassis: string; depth: number; handles: number; cables: number }>;
 };
 
 export const FITS_WORDS: WordsOf<FitsFacts> = {
@@ -49,26 +52,26 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
     title: 'Supply length',
     what: (f, s) =>
       s.severity === 'blocker'
-        ? `${f.supply} is ${mm(-s.gap!.gap)} too long: ${mm(s.gap!.have)}, room for ` +
-          `${mm(s.gap!.limit)} to ${f.because}.`
-        : `${f.supply} leaves ${mm(s.gap!.gap)} to ${f.because}.`,
+        ? `${f.supply} is ${mm(-s.gap.gap)} too long: ${mm(s.gap.have)}, room for ` +
+          `${mm(s.gap.limit)} to ${f.because}.`
+        : `${f.supply} leaves ${mm(s.gap.gap)} to ${f.because}.`,
     why: 'Its plugs and cable bends need that room as well.',
   },
   'fits.coolerHeight': {
     title: 'Cooler height',
     what: (f, s) =>
       s.severity === 'blocker'
-        ? `${f.cooler} is ${mm(-s.gap!.gap)} too high: ${mm(s.gap!.have)}, room for ` +
-          `${mm(s.gap!.limit)} under ${f.because}.`
-        : `${f.cooler} leaves ${mm(s.gap!.gap)} under ${f.because}.`,
+        ? `${f.cooler} is ${mm(-s.gap.gap)} too high: ${mm(s.gap.have)}, room for ` +
+          `${mm(s.gap.limit)} under ${f.because}.`
+        : `${f.cooler} leaves ${mm(s.gap.gap)} under ${f.because}.`,
     why: 'The cover or what hangs above would press on the cooler and the board.',
   },
   'fits.cardLength': {
     title: 'Card length',
     what: (f, s) =>
       s.severity === 'blocker'
-        ? `${f.card} is ${mm(-s.gap!.gap)} too long: ${mm(s.gap!.have)}, room for ${mm(s.gap!.limit)} to ${f.because}.`
-        : `${f.card} leaves ${mm(s.gap!.gap)} to ${f.because}.`,
+        ? `${f.card} is ${mm(-s.gap.gap)} too long: ${mm(s.gap.have)}, room for ${mm(s.gap.limit)} to ${f.because}.`
+        : `${f.card} leaves ${mm(s.gap.gap)} to ${f.because}.`,
     why: 'The card cannot be pushed into its slot.',
   },
   'fits.cardSlot': {
@@ -78,9 +81,10 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   },
   'fits.driveInBay': {
     title: 'Drive in bay',
-    what: (f, s) =>
+    what: (f) =>
       f.drive !== undefined
-        ? `${f.drive} is ${mm(-s.gap!.gap)} too high for its bay: ${mm(s.gap!.have)}, room for ${mm(s.gap!.limit)}.`
+        ? `${f.drive} is ${mm(f.heightMm - f.roomMm)} too high for its bay: ` +
+          `${mm(f.heightMm)}, room for ${mm(f.roomMm)}.`
         : `${n(f.count, 'drive')} without a place: ${f.names}. ${f.reason}`,
     why: 'A loose drive shakes, overheats and fails early.',
   },
@@ -100,8 +104,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   'fits.cardHeight': {
     title: 'Height of a card',
     what: (f, s) =>
-      `${f.card} stands ${mm(s.gap!.have)} high in its slot; ${f.chassis} has ` +
-      `${mm(s.gap!.limit)} there. On a riser it lies flat.`,
+      `${f.card} stands ${mm(s.gap.have)} high in its slot; ${f.chassis} has ` +
+      `${mm(s.gap.limit)} there. On a riser it lies flat.`,
     why: 'The cover does not close over it.',
   },
   'fits.bracket': {
@@ -150,8 +154,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   'fits.coolerBase': {
     title: 'Cooler over its processor',
     what: (f, s) =>
-      `The base of ${f.cooler} is ${mm(s.gap!.have)}; the heat spreader of ${f.processor} is ${mm(f.spreaderMm)}, ` +
-      `and gets hot ${mm(s.gap!.limit)} wide.`,
+      `The base of ${f.cooler} is ${mm(s.gap.have)}; the heat spreader of ${f.processor} is ${mm(f.spreaderMm)}, ` +
+      `and gets hot ${mm(s.gap.limit)} wide.`,
     why: 'What is not covered is not cooled: it runs hot under load.',
     whyNote: 'What gets hot is covered; the rim needs no cooling.',
   },
@@ -159,8 +163,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
     title: 'Boot stick under the cover',
     what: (f, s) =>
       s.severity === 'blocker'
-        ? `${f.drive} stands ${mm(s.gap!.have)} above the board; ${mm(s.gap!.limit)} are there under ${f.because}.`
-        : `${f.drive} leaves ${mm(s.gap!.gap)} under ${f.because}.`,
+        ? `${f.drive} stands ${mm(s.gap.have)} above the board; ${mm(s.gap.limit)} are there under ${f.because}.`
+        : `${f.drive} leaves ${mm(s.gap.gap)} under ${f.because}.`,
     why: 'The cover would press on it and break the socket. An angle adapter lays it down.',
   },
   'fits.plugRoom': {
@@ -169,12 +173,12 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
       s.severity === 'note'
         ? `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`} ` +
           `${f.count === 1 ? 'goes' : 'go'} in turned round, plugs to the front: ` +
-          `${f.turned} mm are there, ${mm(s.gap!.have)} behind; a plug and its bend want ${f.need} ` +
+          `${f.turned} mm are there, ${mm(s.gap.have)} behind; a plug and its bend want ${f.need} ` +
           'mm.'
         : s.severity === 'caution'
-          ? `${f.drive} has ${mm(s.gap!.have)} before its plugs; a straight plug with its bend wants ` +
+          ? `${f.drive} has ${mm(s.gap.have)} before its plugs; a straight plug with its bend wants ` +
             `${f.need} mm, an angled one ${f.angledNeed} mm.`
-          : `${f.drive} has ${mm(s.gap!.have)} before its plugs; even an angled one wants ${f.angledNeed} mm.`,
+          : `${f.drive} has ${mm(s.gap.have)} before its plugs; even an angled one wants ${f.angledNeed} mm.`,
     why: 'Pressed against a wall a plug breaks.',
   },
   'fits.goesFirst': {
@@ -196,8 +200,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   'fits.rackBody': {
     title: 'Width between the posts',
     what: (f, s) =>
-      `${f.chassis} is ${mm(s.gap!.have)} wide; ` +
-      `${f.rails ? 'with slide rails' : 'in the rack'} there is room for ${mm(s.gap!.limit)}.`,
+      `${f.chassis} is ${mm(s.gap.have)} wide; ` +
+      `${f.rails ? 'with slide rails' : 'in the rack'} there is room for ${mm(s.gap.limit)}.`,
     why: 'Rails need about 5 mm on each side; past the opening it does not go in at all.',
   },
   'fits.rackDepth': {
@@ -205,7 +209,7 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
     what: (f, s) =>
       `${f.chassis} is ${mm(f.depth)} deep; with ` +
       `${f.handles ? `${mm(f.handles)} of handles and ` : ''}${mm(f.cables)} ` +
-      `for cables ${mm(s.gap!.have)}, where ${mm(s.gap!.limit)} are.`,
+      `for cables ${mm(s.gap.have)}, where ${mm(s.gap.limit)} are.`,
     why: 'The door does not close, or the plugs are bent.',
   },
 };

@@ -1,9 +1,10 @@
+import type { Sized } from '../finding';
 import { n, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
 export type LastsFacts = {
   'lasts.shingled': { count: number; drive: string; layout: string };
-  'lasts.ratedBays': { count: number; drive: string; chassis: string };
+  'lasts.ratedBays': Sized<{ count: number; drive: string; chassis: string }>;
   'lasts.worn': { count: number; drive: string; hours: number; condition: string };
   'lasts.alone': { drive: string; role: string };
   'lasts.writeBack': { card: string; count: number };
@@ -20,7 +21,7 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
   'lasts.ratedBays': {
     title: 'Drives beside each other',
     what: (f, s) =>
-      `${f.drive} is made for boxes of up to ${s.gap!.limit} drives; ${s.gap!.have} disks turn in ${f.chassis}.`,
+      `${f.drive} is made for boxes of up to ${s.gap.limit} drives; ${s.gap.have} disks turn in ${f.chassis}.`,
     why: 'Neighbours shake each other: heads miss their track, and drives slow down or drop out.',
   },
   'lasts.worn': {

@@ -1,3 +1,4 @@
+import type { Sized } from '../finding';
 import { mm, round, n, type WordsOf } from './wording';
 
 /** What each rule says besides its gap. */
@@ -11,15 +12,15 @@ export type MatesFacts = {
   'mates.generation': { processor: string; generation: string; board: string; takes: string; firmware: string };
   'mates.ecc': { memory: string; part: string; certain: string };
   'mates.socket': { part: string; have: string; board: string; want: string };
-  'mates.memoryMax': { board: string; what: string };
+  'mates.memoryMax': Sized<{ board: string; what: string }>;
   'mates.display': { processor: string; board: string; graphics: 'has' | 'has no' };
   'mates.sectors': { count: number; drive: string; sas: string };
   'mates.powerDisable': { count: number };
   'mates.memoryOrder': { board: string; count: number; first: string; now: string };
-  'mates.memoryPath': { board: string; slots: number; add: number; of: number; giveUp: number };
+  'mates.memoryPath': Sized<{ board: string; slots: number; add: number; of: number; giveUp: number }>;
   'mates.frontUsb': { chassis: string; board: string; kind: string };
   'mates.spareCables': { count: number; cable: string; turned: string; right: string };
-  'mates.cableLength': { cable: string; count: number; long: string };
+  'mates.cableLength': Sized<{ cable: string; count: number; long: string }>;
 };
 
 export const MATES_WORDS: WordsOf<MatesFacts> = {
@@ -80,7 +81,7 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
   },
   'mates.memoryMax': {
     title: 'Most memory a board takes',
-    what: (f, s) => `${round(s.gap!.have)} GB ${f.what}; ${f.board} takes ${round(s.gap!.limit)} GB.`,
+    what: (f, s) => `${round(s.gap.have)} GB ${f.what}; ${f.board} takes ${round(s.gap.limit)} GB.`,
     why: 'The machine does not start, or does not see the rest.',
   },
   'mates.display': {
@@ -115,7 +116,7 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
   'mates.memoryPath': {
     title: 'Way to more memory',
     what: (f, s) =>
-      `${round(s.gap!.have)} of ${round(s.gap!.limit)} GB, and all ${f.slots} slots of ` +
+      `${round(s.gap.have)} of ${round(s.gap.limit)} GB, and all ${f.slots} slots of ` +
       `${f.board} are in use: the rest means ${f.add} × ${f.of} GB, and ` +
       `${n(f.giveUp, 'module')} given up.`,
     why: 'Fewer and larger modules keep slots free for later.',
@@ -137,9 +138,9 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
     title: 'Length of a cable',
     what: (f, s) =>
       f.long
-        ? `${f.cable} is ${mm(s.gap!.have)} long; it may be ${mm(s.gap!.limit)}.`
-        : `${f.cable} is ${mm(s.gap!.have)}; the way is about ` +
-          `${mm(s.gap!.limit)}${f.count > 1 ? ` for ${f.count} of them` : ''}.`,
+        ? `${f.cable} is ${mm(s.gap.have)} long; it may be ${mm(s.gap.limit)}.`
+        : `${f.cable} is ${mm(s.gap.have)}; the way is about ` +
+          `${mm(s.gap.limit)}${f.count > 1 ? ` for ${f.count} of them` : ''}.`,
     why: 'Too short it pulls at its plugs; too long the link loses speed or drops.',
   },
 };

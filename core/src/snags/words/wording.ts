@@ -1,4 +1,4 @@
-import type { Facts, Finding } from '../finding';
+import type { Facts, FindingOf, Gap } from '../finding';
 
 export const mm = (value: number) => `${round(value)} mm`;
 export const round = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
@@ -18,18 +18,18 @@ const PLUG_WORDS: Readonly<Record<string, string>> = {
 };
 export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
-export const over = (s: Pick<Finding, 'gap'>, of: (value: number) => string, wish: string) =>
-  `${s.gap!.gap < 0 ? ((s.gap!.lo ?? s.gap!.have) > s.gap!.limit ? 'Over' : 'Probably over') : 'May be over'} ` +
-  `the ${wish} ${of(s.gap!.limit)}: ` +
-  `${of(s.gap!.have)}` +
-  ((s.gap!.lo ?? s.gap!.have) === (s.gap!.hi ?? s.gap!.have)
+export const over = ({ gap }: { readonly gap: Gap }, of: (value: number) => string, wish: string) =>
+  `${gap.gap < 0 ? ((gap.lo ?? gap.have) > gap.limit ? 'Over' : 'Probably over') : 'May be over'} ` +
+  `the ${wish} ${of(gap.limit)}: ` +
+  `${of(gap.have)}` +
+  ((gap.lo ?? gap.have) === (gap.hi ?? gap.have)
     ? ''
-    : `, could be ${of(s.gap!.gap < 0 ? s.gap!.lo! : s.gap!.hi!)}`) +
+    : `, could be ${of((gap.gap < 0 ? gap.lo : gap.hi) ?? gap.have)}`) +
   '.';
 /** A rule's title, its sentence with the numbers in it, and why it matters. */
-export type Words<F = Facts> = {
+export type Words<T = Facts> = {
   readonly title: string;
-  readonly what: (facts: F, snag: Finding<F>) => string;
+  readonly what: (facts: FindingOf<T>['facts'], snag: FindingOf<T>) => string;
   readonly why: string;
   /** Why it is worth knowing where it is no more than a note. */
   readonly whyNote?: string;
