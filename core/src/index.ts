@@ -20,7 +20,7 @@ export {
 } from './parts/catalogueFile';
 export { readableCatalogue, type ReadableCatalogue, type UnreadablePart } from './parts/readableCatalogue';
 export { PART_KINDS, type PartKind } from './parts/vocabulary';
-export type { NonEmpty } from './nonEmpty';
+export type { NonEmpty } from './lists';
 export type { ArchetypeId, ItemId, SheetId, UnitId } from './parts/ids';
 
 export {

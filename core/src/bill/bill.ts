@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import Papa from 'papaparse';
 import type { Assessment } from '../assess';
 import type { Build } from '../build/build';
@@ -36,7 +37,7 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
   const { currency } = build;
   const items = moneyLines(assessment.units).map((line): BillLine => {
     const { item, units } = line;
-    const { part } = units[0]!;
+    const { part } = memberAt(units, 0);
     const count = item.count ?? units.length;
     const cost = itemCost(line, currency, ledger);
     const marks = units.map((unit) => unit.mark);

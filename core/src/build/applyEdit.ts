@@ -1,4 +1,4 @@
-import { isNonEmpty, mapNonEmpty } from '../nonEmpty';
+import { plainAt, isNonEmpty, mapNonEmpty } from '../lists';
 import type { Build, Item, Unit } from './build';
 import type { Edit, EditOf } from './edits';
 import { printSpot, type Layout, type Seat, type SpotRef } from './layout';
@@ -217,7 +217,7 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
     at: Object.fromEntries(Object.entries(build.layout.at).filter(([unit]) => !gone.has(unit))),
     dormant: Object.fromEntries(
       Object.entries(build.layout.dormant).filter(
-        ([name, { spot }]) => !gone.has(name.split('/')[0]!) && !(name.includes('/') && gone.has(spot.host)),
+        ([name, { spot }]) => !gone.has(plainAt(name.split('/'), 0)) && !(name.includes('/') && gone.has(spot.host)),
       ),
     ),
     wires: build.layout.wires.flatMap((wire) =>
@@ -257,7 +257,7 @@ function patchItem(build: Build, id: string, change: (item: Item) => Item, verb:
  */
 function putCable(build: Build, wire: Build['layout']['wires'][number]): SectionsSet | Refusal {
   const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
-  if ([...wire.host, ...wire.device].some(({ host }) => !known.has(host.split('+')[0]!)))
+  if ([...wire.host, ...wire.device].some(({ host }) => !known.has(plainAt(host.split('+'), 0))))
     return refuse('One end of that cable is no longer in the build; nothing was moved.');
   const ends = new Set(wire.device.map(printSpot));
   const ports = new Set(wire.host.map(printSpot));

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { closureOf, type Catalogue } from '../parts/catalogue';
 import type { ItemId, SheetId, UnitId } from '../parts/ids';
 import type { Build, Item, Price } from './build';
@@ -61,7 +62,7 @@ export function moreUnitsEdit(
     type: 'units.add',
     item: item.id,
     units,
-    ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [units[i]!.id, ref])) } : {}),
+    ...(spots.length ? { puts: Object.fromEntries(spots.map((ref, i) => [memberAt(units, i).id, ref])) } : {}),
   };
 }
 

@@ -1,3 +1,4 @@
+import { plainAt, memberAt } from '../lists';
 /**
  * A monotone cubic through points of rising x with the slopes of PCHIP: within, the harmonic mean of the neighbouring
  * slopes weighted by their lengths (Fritsch and Butland, SIAM J. Sci. Stat. Comput. 5, 1984); at an end the one-sided
@@ -5,27 +6,28 @@
  */
 export function monotoneCubic(points: readonly (readonly [x: number, y: number])[]): (x: number) => number {
   const n = points.length;
-  if (n === 1) return () => points[0]![1];
-  const h = points.slice(1).map(([x], i) => x - points[i]![0]);
-  const slope = points.slice(1).map(([, y], i) => (y - points[i]![1]) / h[i]!);
+  if (n === 1) return () => memberAt(points, 0)[1];
+  const h = points.slice(1).map(([x], i) => x - memberAt(points, i)[0]);
+  const slope = points.slice(1).map(([, y], i) => (y - memberAt(points, i)[1]) / plainAt(h, i));
   const tangent = points.map((_, i) => {
-    if (i === 0) return endSlope(h[0]!, h[1], slope[0]!, slope[1]);
-    if (i === n - 1) return endSlope(h[n - 2]!, h[n - 3], slope[n - 2]!, slope[n - 3]);
-    return innerSlope(h[i - 1]!, h[i]!, slope[i - 1]!, slope[i]!);
+    if (i === 0) return endSlope(plainAt(h, 0), h[1], plainAt(slope, 0), slope[1]);
+    if (i === n - 1) return endSlope(plainAt(h, n - 2), h[n - 3], plainAt(slope, n - 2), slope[n - 3]);
+    return innerSlope(plainAt(h, i - 1), plainAt(h, i), plainAt(slope, i - 1), plainAt(slope, i));
   });
   return (x) => {
-    if (x <= points[0]![0]) return points[0]![1] + (x - points[0]![0]) * tangent[0]!;
-    if (x >= points[n - 1]![0]) return points[n - 1]![1] + (x - points[n - 1]![0]) * tangent[n - 1]!;
+    if (x <= memberAt(points, 0)[0]) return memberAt(points, 0)[1] + (x - memberAt(points, 0)[0]) * plainAt(tangent, 0);
+    if (x >= memberAt(points, n - 1)[0])
+      return memberAt(points, n - 1)[1] + (x - memberAt(points, n - 1)[0]) * plainAt(tangent, n - 1);
     let i = 0;
-    while (x > points[i + 1]![0]) i++;
-    const t = (x - points[i]![0]) / h[i]!;
+    while (x > memberAt(points, i + 1)[0]) i++;
+    const t = (x - memberAt(points, i)[0]) / plainAt(h, i);
     const t2 = t * t;
     const t3 = t2 * t;
     return (
-      (2 * t3 - 3 * t2 + 1) * points[i]![1] +
-      (t3 - 2 * t2 + t) * h[i]! * tangent[i]! +
-      (3 * t2 - 2 * t3) * points[i + 1]![1] +
-      (t3 - t2) * h[i]! * tangent[i + 1]!
+      (2 * t3 - 3 * t2 + 1) * memberAt(points, i)[1] +
+      (t3 - 2 * t2 + t) * plainAt(h, i) * plainAt(tangent, i) +
+      (3 * t2 - 2 * t3) * memberAt(points, i + 1)[1] +
+      (t3 - t2) * plainAt(h, i) * plainAt(tangent, i + 1)
     );
   };
 }

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { factOf, type Fact, type Part } from '../parts/resolve';
 import type { Basis } from '../parts/sheet';
 
@@ -129,7 +130,7 @@ export class Ledger {
     formula: string,
     f: (...values: number[]) => number,
   ): Quantity {
-    if (inputs.length === 1) return this.mapOne(label, unit, inputs[0]!, formula, f);
+    if (inputs.length === 1) return this.mapOne(label, unit, memberAt(inputs, 0), formula, f);
     const values = inputs.map((input) => input.value);
     const value = f(...values);
     const spread = new Map<string, readonly [number, number]>();

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM, M2_WIDTH_MM, SLOT_PITCH_MM } from '../parts/geometry';
 import type { Slot } from '../parts/boardValues';
 import type { PartOf } from '../parts/resolve';
@@ -35,7 +36,7 @@ export function memoryPlace(board: Board, n: number): BoardPlace {
  * taken.
  */
 export function m2Place(board: Board, i: number, lengthMm: number): BoardPlace {
-  const { at } = board.m2Sockets[i]!;
+  const { at } = memberAt(board.m2Sockets, i);
   const within = at && at.uMm + lengthMm <= board.edgeMm && at.vMm + M2_WIDTH_MM <= board.depthMm ? at : undefined;
   const along = within ?? {
     uMm: Math.min(board.edgeMm - lengthMm - 4, 60),

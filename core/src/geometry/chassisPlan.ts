@@ -1,3 +1,4 @@
+import { valueFor } from '../lists';
 import { bayCell, bayGroupSize } from '../parts/checkSheet';
 import { SLOT_PITCH_MM, SUPPLY_BODY_MM, type Point, type Size } from '../parts/geometry';
 import type { FanMount, SupplyBay } from '../parts/chassisValues';
@@ -44,7 +45,7 @@ export function layOut(chassis: PartOf<'chassis'>): ChassisPlan {
   const baysEnd = Math.max(
     0,
     ...chassis.bayGroups.map((group) => {
-      const box = features.get(group.key)!;
+      const box = valueFor(features, group.key);
       return box.zMm + box.depthMm;
     }),
   );
@@ -174,7 +175,7 @@ function laySupply(
       `${bay.key}.${i + 1}`,
       clamp(chassis, { ...at, yMm: at.yMm + i * (heightMm + 2), widthMm, heightMm, depthMm }, !bay.at),
     );
-  features.set(bay.key, union(Array.from({ length: bay.count }, (_, i) => cells.get(`${bay.key}.${i + 1}`)!)));
+  features.set(bay.key, union(Array.from({ length: bay.count }, (_, i) => valueFor(cells, `${bay.key}.${i + 1}`))));
 }
 
 /** A supply in its bay, its sockets at the rear end. */
@@ -245,7 +246,10 @@ function layFans(
     })();
     cells.set(`${mount.key}.${i + 1}`, clamp(chassis, box, !mount.at));
   }
-  features.set(mount.key, union(Array.from({ length: mount.count }, (_, i) => cells.get(`${mount.key}.${i + 1}`)!)));
+  features.set(
+    mount.key,
+    union(Array.from({ length: mount.count }, (_, i) => valueFor(cells, `${mount.key}.${i + 1}`))),
+  );
 }
 
 /** Moves a box inside the shell; one larger than the shell is cut to it. */

@@ -1,3 +1,4 @@
+import { valueFor, memberAt } from '../lists';
 import { refsOf, spotsOf, USB_OUTSIDE } from '../machine/spots';
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import {
@@ -108,7 +109,9 @@ function chassisSolids(host: UnitOf<'chassis'>, sitting: Sitting): Solid[] {
   for (const group of chassis.bayGroups) {
     const count = group.rows * group.columns;
     for (let n = 1; n <= count; n++)
-      solids.push(...baySolids(place(group.key, n, count), plan.cells.get(`${group.key}.${n}`)!, sitting, group, n));
+      solids.push(
+        ...baySolids(place(group.key, n, count), valueFor(plan.cells, `${group.key}.${n}`), sitting, group, n),
+      );
     const behind = plan.features.get(`${group.key}-backplane`);
     if (behind)
       solids.push({
@@ -123,7 +126,7 @@ function chassisSolids(host: UnitOf<'chassis'>, sitting: Sitting): Solid[] {
   for (const bay of chassis.supplyBays.filter((one) => !one.outside))
     for (let n = 1; n <= bay.count; n++) {
       const spot = place(bay.key, n, bay.count);
-      const room = plan.cells.get(`${bay.key}.${n}`)!;
+      const room = valueFor(plan.cells, `${bay.key}.${n}`);
       const unit = sitting.get(printSpot(spot)) ?? null;
       const box = unit && isKind(unit, 'supply') ? supplyBox(room, bay, unit.part) : room;
       solids.push({ id: printSpot(spot), what: 'supply', spot, unit, box, label: bay.label, n });
@@ -136,7 +139,7 @@ function chassisSolids(host: UnitOf<'chassis'>, sitting: Sitting): Solid[] {
         what: 'fan',
         spot,
         unit: sitting.get(printSpot(spot)) ?? null,
-        box: plan.cells.get(`${mount.key}.${n}`)!,
+        box: valueFor(plan.cells, `${mount.key}.${n}`),
         label: mount.label,
         n,
       });
@@ -168,13 +171,13 @@ function chassisSolids(host: UnitOf<'chassis'>, sitting: Sitting): Solid[] {
     for (let n = 1; n <= opening.count; n++) {
       const before = chassis.openings.slice(0, i).reduce((sum, one) => sum + one.count, 0);
       // An opening takes no part of its own: what shows in it is the bracket of the card behind it.
-      const card = before + n <= brackets.length ? brackets[before + n - 1]! : null;
+      const card = before + n <= brackets.length ? memberAt(brackets, before + n - 1) : null;
       solids.push({
         id: printSpot(place(opening.key, n, opening.count)),
         what: 'opening',
         spot: null,
         unit: card,
-        box: plan.cells.get(`${opening.key}.${n}`)!,
+        box: valueFor(plan.cells, `${opening.key}.${n}`),
         label: card ? 'Bracket' : opening.label,
         n,
       });

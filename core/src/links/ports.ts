@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { printSpot, type Layout, type SpotRef } from '../build/layout';
 import type { Backplane, BayGroup } from '../parts/chassisValues';
 import type { Connector } from '../parts/connector';
@@ -229,7 +230,7 @@ export function targetOf(spot: SpotRef, group: BayGroup, backplane: Backplane): 
   const at =
     backplane.type !== 'direct' ? 0 : Math.min(Math.floor((n - 1) / backplane.baysPerConnector), all.length - 1);
   return {
-    target: all[at]!,
+    target: memberAt(all, at),
     lane: backplane.type !== 'direct' ? 1 : ((n - 1) % backplane.baysPerConnector) + 1,
   };
 }

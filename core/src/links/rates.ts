@@ -1,3 +1,4 @@
+import { plainAt } from '../lists';
 import type { CardPart } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
 import type { Protocol } from '../parts/vocabulary';
@@ -7,7 +8,8 @@ export const PCIE_LANE_MBPS: readonly number[] = [0, 250, 500, 985, 1969, 3938, 
 /** Share of a PCI Express link that is payload. */
 const PCIE_PAYLOAD = 0.87;
 /** Real MB/s of a link of so many lanes. */
-export const linkMBps = (lanes: number, gen: number): number => Math.round(lanes * PCIE_LANE_MBPS[gen]! * PCIE_PAYLOAD);
+export const linkMBps = (lanes: number, gen: number): number =>
+  Math.round(lanes * plainAt(PCIE_LANE_MBPS, gen) * PCIE_PAYLOAD);
 /** What conventional PCI really carries, all of its slots together (PCI 2.3: 133 raw). */
 export const PCI_MBPS = 100;
 /** Real MB/s of a USB link by its Gb/s. */

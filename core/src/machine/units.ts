@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import type { Build, Change, Item, Unit } from '../build/build';
 import type { SpotRef } from '../build/layout';
 import type { SheetId, UnitId } from '../parts/ids';
@@ -60,7 +61,7 @@ function unitsOf(build: UnitSections, item: Item): readonly PlannedUnit[] {
     const host: PlannedUnit = {
       id: unit.id,
       mark: unit.mark,
-      part: own[i]!,
+      part: memberAt(own, i),
       item,
       ...(unit.role ? { role: unit.role } : {}),
     };

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import type { SpotRef, Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { isOfKind, cableKindById, type CableKind } from '../links/cableKinds';
@@ -42,7 +43,7 @@ export function cableNeeds(
     mine.forEach((unit) => used.add(unit.id));
     let fromBoxes = 0;
     for (let i = boxed.length - 1; i >= 0 && fromBoxes < count - mine.length; i--)
-      if (isOfKind(boxed[i]!, cable)) {
+      if (isOfKind(memberAt(boxed, i), cable)) {
         boxed.splice(i, 1);
         fromBoxes++;
       }

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
@@ -122,7 +123,8 @@ function onSplitters(
         : [];
     });
     if (over.length === 0) return null;
-    if (!least || over[0]!.hasA - over[0]!.carriesA < least.hasA - least.carriesA) least = over[0]!;
+    if (!least || memberAt(over, 0).hasA - memberAt(over, 0).carriesA < least.hasA - least.carriesA)
+      least = memberAt(over, 0);
   }
   return least;
 }

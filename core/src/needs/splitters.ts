@@ -1,3 +1,4 @@
+import { memberAt, valueFor } from '../lists';
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
@@ -77,13 +78,15 @@ export function adaptersHold(
   if (!hung) return false;
   const splits = adapters.map((adapter, i): PlugLoad => ({
     plug: adapter.takes,
-    disks: total(hung[i]!, 'disks'),
-    a12: total(hung[i]!, 'a12'),
-    a5: total(hung[i]!, 'a5'),
-    isSplit: hung[i]!.length > 0,
+    disks: total(memberAt(hung, i), 'disks'),
+    a12: total(memberAt(hung, i), 'a12'),
+    a5: total(memberAt(hung, i), 'a5'),
+    isSplit: memberAt(hung, i).length > 0,
   }));
   if (
-    splits.some((load, i) => Math.max(load.a12, load.a5) > Math.min(adapters[i]!.ratedA, PLUG_A[load.plug] ?? Infinity))
+    splits.some(
+      (load, i) => Math.max(load.a12, load.a5) > Math.min(memberAt(adapters, i).ratedA, PLUG_A[load.plug] ?? Infinity),
+    )
   )
     return false;
   const chains = chainsOf(supply);
@@ -117,15 +120,17 @@ function hangOn(
     for (const load of loads.filter((one) => one.plug === plug).slice(Math.max(0, own - taken))) {
       const open = adapters.flatMap((adapter, i) =>
         (adapter.gives.find((one) => one.plug === plug)?.count ?? 0) >
-        hung[i]!.filter((one) => one.plug === plug).length
+        memberAt(hung, i).filter((one) => one.plug === plug).length
           ? [i]
           : [],
       );
       const least = open.sort(
-        (a, b) => total(hung[a]!, 'a12') - total(hung[b]!, 'a12') || total(hung[a]!, 'a5') - total(hung[b]!, 'a5'),
+        (a, b) =>
+          total(memberAt(hung, a), 'a12') - total(memberAt(hung, b), 'a12') ||
+          total(memberAt(hung, a), 'a5') - total(memberAt(hung, b), 'a5'),
       )[0];
       if (least === undefined) return null;
-      hung[least]!.push(load);
+      memberAt(hung, least).push(load);
     }
   }
   return hung;
@@ -153,7 +158,7 @@ function hang(chain: Chain, load: PlugLoad, takesPlug: boolean): true {
   chain.a12 += load.a12;
   chain.a5 += load.a5;
   chain.isSplit ||= load.isSplit;
-  if (takesPlug) chain.free.set(load.plug, chain.free.get(load.plug)! - 1);
+  if (takesPlug) chain.free.set(load.plug, valueFor(chain.free, load.plug) - 1);
   return true;
 }
 

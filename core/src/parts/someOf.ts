@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { NonEmpty } from '../nonEmpty';
+import type { NonEmpty } from '../lists';
 
 /** A list of at least one, and of at most so many; its type says that it has a first. */
 export const someOf = <T extends z.ZodType>(one: T, most?: number) => {

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import type { Edit } from '../build/edits';
 import { printSpot } from '../build/layout';
 import { addItemEdit } from '../build/newItem';
@@ -141,7 +142,7 @@ export const takeOut = (units: readonly PlannedUnit[]): Proposal[] =>
     : [];
 export const nameAll = (units: readonly PlannedUnit[]) =>
   units.length === 1
-    ? `${units[0]!.part.name} (${units[0]!.mark})`
+    ? `${memberAt(units, 0).part.name} (${memberAt(units, 0).mark})`
     : `${units.length} ` +
       `${units.every(({ part }) => part.kind === 'drive') ? 'drives' : 'parts'} ` +
       `(${units.map((unit) => unit.mark).join(', ')})`;
@@ -222,11 +223,11 @@ export function moveToFreeBays(base: Base, units: readonly PlannedUnit[]): Propo
   );
   if (units.length === 0 || free.length < units.length) return [];
   const edits = units.map((unit, i): Edit => {
-    const { name, group } = free[i]!;
+    const { name, group } = memberAt(free, i);
     const n = Number(/\.(\d+)$/.exec(name)?.[1]);
     return { type: 'place.put', unit: unit.id, spot: { host: group.host, key: group.key, ...(n ? { n } : {}) } };
   });
-  return [{ edits, words: `Move ${nameAll(units)} to ${free[0]!.group.label.toLowerCase()}` }];
+  return [{ edits, words: `Move ${nameAll(units)} to ${memberAt(free, 0).group.label.toLowerCase()}` }];
 }
 
 /** Whether any place of the machine takes a part, sockets of its board and cards among them. */

@@ -1,3 +1,4 @@
+import { valueFor } from '../lists';
 import type { Assessment, Assessor, AssessOptions } from '../assess';
 import type { Refusal } from '../build/applyEdit';
 import type { Build, Item } from '../build/build';
@@ -80,11 +81,11 @@ function compareSnags(
   return {
     cures: [...was].filter(([code]) => !is.has(code)).map(([, one]) => one.snag),
     eases: [...is]
-      .filter(([code, one]) => was.has(code) && one.badness < was.get(code)!.badness - 1e-9)
+      .filter(([code, one]) => was.has(code) && one.badness < valueFor(was, code).badness - 1e-9)
       .map(([, one]) => one.snag),
     causes: [...is].filter(([code]) => !was.has(code)).map(([, one]) => one.snag),
     worsens: [...is]
-      .filter(([code, one]) => was.has(code) && one.badness > was.get(code)!.badness + 1e-9)
+      .filter(([code, one]) => was.has(code) && one.badness > valueFor(was, code).badness + 1e-9)
       .map(([, one]) => one.snag),
   };
 }

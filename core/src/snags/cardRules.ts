@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { genAt, lanesAt } from '../solve/checkLayout';
 import { boardSlot } from '../machine/hosts';
 import { needsRiser, openingAt } from '../geometry/clearance';
@@ -239,7 +240,7 @@ export function cardUplink(situation: Situation): Found<'reaches.cardUplink'>[] 
     alike.set(key, [...(alike.get(key) ?? []), one]);
   }
   return [...alike.values()].map((cards): Found<'reaches.cardUplink'> => {
-    const { unit, have, gen, carries, asked, chip, drives } = cards[0]!;
+    const { unit, have, gen, carries, asked, chip, drives } = memberAt(cards, 0);
     return {
       severity: asked > carries * 1.5 ? 'caution' : 'note',
       at: cards.map((one) => ({ unit: one.unit.id })),

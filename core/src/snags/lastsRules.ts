@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
@@ -68,7 +69,7 @@ export function wornDrives(situation: Situation): Found<'lasts.worn'>[] {
   const byItem = new Map<string, Drive[]>();
   for (const unit of worn) byItem.set(unit.item!.id, [...(byItem.get(unit.item!.id) ?? []), unit]);
   return [...byItem.values()].map((like): Found<'lasts.worn'> => {
-    const { item, part } = like[0]!;
+    const { item, part } = memberAt(like, 0);
     const hours = (item?.hours ?? 0) > MANY_HOURS ? item!.hours! : 0;
     return {
       severity: 'caution',
@@ -82,7 +83,7 @@ export function wornDrives(situation: Situation): Found<'lasts.worn'>[] {
 export function aloneForPool(situation: Situation): Found<'lasts.alone'>[] {
   const meta = ofKind(situation.units, 'drive').filter(({ role }) => role === 'meta');
   return meta.length === 1
-    ? [{ severity: 'caution', at: unitsOf(meta), facts: { drive: meta[0]!.part.name, role: 'metadata' } }]
+    ? [{ severity: 'caution', at: unitsOf(meta), facts: { drive: memberAt(meta, 0).part.name, role: 'metadata' } }]
     : [];
 }
 
@@ -129,10 +130,10 @@ export function agedParts({ units, asOf }: Situation): Found<'lasts.aged'>[] {
     severity: 'note',
     at: unitsOf(like),
     facts: {
-      part: like.length > 1 ? `${like.length} × ${like[0]!.part.name}` : like[0]!.part.name,
+      part: like.length > 1 ? `${like.length} × ${memberAt(like, 0).part.name}` : memberAt(like, 0).part.name,
       count: like.length,
-      years: now - like[0]!.item!.year!,
-      battery: like[0]!.part.kind === 'ups' ? 'yes' : '',
+      years: now - memberAt(like, 0).item!.year!,
+      battery: memberAt(like, 0).part.kind === 'ups' ? 'yes' : '',
     },
   }));
 }

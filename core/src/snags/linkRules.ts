@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { basisOf } from '../parts/resolve';
 import { demandsFor } from '../links/demands';
 import { laneMBps, wishMBps } from '../links/rates';
@@ -134,7 +135,7 @@ export function portMultiplier(situation: Situation): Found<'reaches.multiplier'
   if (waiting.length === 0) return [];
   const controllers = ofKind(situation.units, 'controller').filter((unit) => spotOf(situation, unit));
   if (controllers.some(({ part }) => part.portMultiplier)) return [];
-  const cage = behindMultiplier(situation, waiting[0]!)!;
+  const cage = behindMultiplier(situation, memberAt(waiting, 0))!;
   return [
     {
       severity: 'blocker',

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { ofKind, type PlannedUnit } from '../machine/units';
 import { basisOf } from '../parts/resolve';
@@ -6,7 +7,7 @@ import type { Found } from './words';
 
 const upsOf = (situation: Situation) => ofKind(situation.units, 'ups');
 const nameOf = (all: ReturnType<typeof upsOf>): string =>
-  all.length === 1 ? all[0]!.part.name : `${all.length} UPS together`;
+  all.length === 1 ? memberAt(all, 0).part.name : `${all.length} UPS together`;
 
 /** The machine's peak at the wall against what its UPS gives, in W and in VA: each supply by its power factor. */
 export function upsCarries(situation: Situation): Found<'powered.ups'>[] {

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { mismatch } from '../machine/accepts';
 import { memoryRoom } from '../machine/memoryRoom';
 import { spotsOf } from '../machine/spots';
@@ -149,7 +150,9 @@ export function memoryMax(situation: Situation): Found<'mates.memoryMax'>[] {
     });
     const large = modules.filter((unit) => unit.part.capacityBytes > board.part.memoryMaxModuleBytes);
     if (large.length)
-      return [finding(large, gb(large[0]!.part.capacityBytes), gb(board.part.memoryMaxModuleBytes), 'a module')];
+      return [
+        finding(large, gb(memberAt(large, 0).part.capacityBytes), gb(board.part.memoryMaxModuleBytes), 'a module'),
+      ];
     const total = modules.reduce((sum, unit) => sum + unit.part.capacityBytes, 0);
     return total > board.part.memoryMaxBytes
       ? [finding(modules, gb(total), gb(board.part.memoryMaxBytes), 'in all')]

@@ -1,3 +1,4 @@
+import { plainAt } from '../lists';
 import { SNAG_CODES, WORDS } from './words';
 
 const FAMILIES: Readonly<Record<string, string>> = {
@@ -13,7 +14,7 @@ const FAMILIES: Readonly<Record<string, string>> = {
 
 /** `docs/rules.md`: every rule by family, from the catalogue of words. */
 export function rulesPage(): string {
-  const families = [...new Set(SNAG_CODES.map((code) => code.split('.')[0]!))];
+  const families = [...new Set(SNAG_CODES.map((code) => plainAt(code.split('.'), 0)))];
   const sections = families.map((family) =>
     [
       `## ${FAMILIES[family] ?? family}`,

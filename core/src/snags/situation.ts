@@ -1,4 +1,4 @@
-import { groupedBy, type NonEmpty } from '../nonEmpty';
+import { groupedBy, type NonEmpty } from '../lists';
 import type { Build } from '../build/build';
 import type { Layout, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';

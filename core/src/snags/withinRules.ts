@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { inFixedBays } from './holdRules';
 import { minorPerMajor } from '../parts/currency';
 import { moneyLines } from '../figures/cost/money';
@@ -197,7 +198,7 @@ export function rackUnitsWithinBrief(situation: Situation): Found<'within.rackUn
         {
           severity: 'note',
           at: loose.map((unit) => ({ unit: unit.id })),
-          facts: { chassis: loose[0]!.part.name, units: 0 },
+          facts: { chassis: memberAt(loose, 0).part.name, units: 0 },
         },
       ];
   }
@@ -208,7 +209,7 @@ export function rackUnitsWithinBrief(situation: Situation): Found<'within.rackUn
           severity: 'caution',
           at: boxes.map((unit) => ({ unit: unit.id })),
           gap: { have: units, limit: rackUnits, gap: rackUnits - units, unit: 'U' },
-          facts: { chassis: boxes[0]!.part.name, units },
+          facts: { chassis: memberAt(boxes, 0).part.name, units },
         },
       ]
     : [];
@@ -264,7 +265,10 @@ export function usableLaterWithinBrief(situation: Situation): Found<'within.usab
   if (wish === undefined || !most || !room || chassisOf(situation).length === 0) return [];
   const counts = new Map<PartOf<'drive'>, number>();
   for (const { part } of drives) counts.set(part, (counts.get(part) ?? 0) + 1);
-  const commonest = [...counts].sort((a, b) => b[1] - a[1])[0]![0];
+  const commonest = memberAt(
+    [...counts].sort((a, b) => b[1] - a[1]),
+    0,
+  )[0];
   const eachTb = commonest.capacityBytes / 1e12;
   const have = most.value + room.value * eachTb;
   return have >= wish
@@ -343,10 +347,10 @@ const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>
 export function otherCurrency(situation: Situation): Found<'within.currency'>[] {
   const { currency } = situation.context;
   const left = moneyLines(situation.units).filter(
-    ({ item, units }) => item.deal !== 'owned' && (item.price ?? units[0]!.part.price)?.currency !== currency,
+    ({ item, units }) => item.deal !== 'owned' && (item.price ?? memberAt(units, 0).part.price)?.currency !== currency,
   );
   if (left.length === 0) return [];
-  const others = left.flatMap(({ item, units }) => (item.price ?? units[0]!.part.price)?.currency ?? []);
+  const others = left.flatMap(({ item, units }) => (item.price ?? memberAt(units, 0).part.price)?.currency ?? []);
   return [
     {
       severity: 'caution',

@@ -1,3 +1,4 @@
+import { valueFor } from '../lists';
 import { memoPair } from '../memoLast';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
@@ -149,7 +150,7 @@ export const lanesAt = memoPair((list: readonly PlannedUnit[], layout: Layout): 
     const group = groupAt(units, spot);
     if (!host || !group || (group.type !== 'slot' && group.type !== 'm2')) return 0;
     const own = group.type === 'slot' ? group.slot.wiredLanes : group.socket.lanes;
-    if (isKind(host, 'board')) return left.get(host.id)!(spot.key, 1, own).lanes;
+    if (isKind(host, 'board')) return valueFor(left, host.id)(spot.key, 1, own).lanes;
     const under = seatOf(host);
     const slot = under && groupAt(units, under);
     if (!under || slot?.type !== 'slot') return 0;
@@ -204,7 +205,7 @@ function checkShared(list: readonly PlannedUnit[], layout: Layout, ends: Ends): 
       const end = deviceEnd(ref, ends, null);
       if (end?.shared) feeders.set(end.shared, [...(feeders.get(end.shared) ?? []), host.host]);
       // Drives behind a shared connector are counted once, at its first cable.
-      if (!end?.shared || feeders.get(end.shared)!.length === 1) count(host, end);
+      if (!end?.shared || valueFor(feeders, end.shared).length === 1) count(host, end);
     }
   }
   for (const [shared, hosts] of feeders)

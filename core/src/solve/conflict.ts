@@ -1,5 +1,5 @@
 import type { M2Socket } from '../parts/boardValues';
-import type { ReadonlyNonEmpty } from '../nonEmpty';
+import { memberAt, type ReadonlyNonEmpty } from '../lists';
 import type { Layout } from '../build/layout';
 import { memoPair } from '../memoLast';
 import type { BayGroup } from '../parts/chassisValues';
@@ -222,9 +222,9 @@ export function factsOf(units: readonly PlannedUnit[], hint: Layout): Fact[] {
   for (const unit of free) classes.set(unit.part.id, [...(classes.get(unit.part.id) ?? []), unit]);
   const wants = [...classes.values()].map((like): Fact => ({
     kind: 'wants',
-    what: whatOf(like[0]!)!,
+    what: whatOf(memberAt(like, 0))!,
     count: like.length,
-    label: like[0]!.part.name,
+    label: memberAt(like, 0).part.name,
     units: like.map(({ id }) => id),
   }));
   const has = SUPPLIES.map((what): Fact => ({ kind: 'has', what, count: 0, label: '', units: [] }));

@@ -1,4 +1,4 @@
-import { isNonEmpty, mapNonEmpty, type NonEmpty } from '../nonEmpty';
+import { isNonEmpty, mapNonEmpty, type NonEmpty } from '../lists';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import type { Catalogue } from '../parts/catalogue';
 import { resolve } from '../parts/resolve';

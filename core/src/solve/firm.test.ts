@@ -1,4 +1,4 @@
-import { isNonEmpty } from '../nonEmpty';
+import { isNonEmpty } from '../lists';
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import { drawn } from '../testing/drawn';
 import { machine } from '../testing/mip/machines';

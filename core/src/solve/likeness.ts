@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import type { Layout } from '../build/layout';
 import { fewLast } from '../memoLast';
 import type { Part, PartOf } from '../parts/resolve';
@@ -33,7 +34,7 @@ export function dealtAlike(a: readonly PlannedUnit[], b: readonly PlannedUnit[])
   return (
     a.length === b.length &&
     a.every((one, i) => {
-      const other = b[i]!;
+      const other = memberAt(b, i);
       return one === other || (one.id === other.id && one.role === other.role && partsAlike(one.part, other.part));
     })
   );

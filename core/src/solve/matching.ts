@@ -1,3 +1,4 @@
+import { plainAt } from '../lists';
 /**
  * Maximum bipartite matching by augmenting paths (Kuhn). Left vertices are tried in order, so
  * earlier ones are kept matched where not all can be; `edges` lists right vertices in order of
@@ -31,7 +32,7 @@ export function match(
     for (const right of wanted) {
       if (seen[right] === stamp) continue;
       seen[right] = stamp;
-      const holder = ofRight[right]!;
+      const holder = plainAt(ofRight, right);
       if (fixed(holder) || !augment(holder)) continue;
       ofRight[right] = left;
       ofLeft[left] = right;

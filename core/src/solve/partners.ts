@@ -1,4 +1,4 @@
-import { mapNonEmpty } from '../nonEmpty';
+import { valueFor, memberAt, mapNonEmpty } from '../lists';
 import type { Build } from '../build/build';
 import type { Layout, Wire } from '../build/layout';
 import { demandsFor } from '../links/demands';
@@ -47,20 +47,20 @@ export function keepPartnersApart(
   const apart = (id: string): boolean => {
     const unit = movable.find((one) => one.id === id);
     if (!unit || together(id) === 0) return false;
-    const mine = cardOf.get(id)!;
+    const mine = valueFor(cardOf, id);
     const other = movable.find((one) => {
-      const theirs = cardOf.get(one.id)!;
+      const theirs = valueFor(cardOf, one.id);
       if (
         theirs === mine ||
         one.role !== unit.role ||
         !partsAlike(one.part, unit.part) ||
-        own.get(id)!.includes(one.id)
+        valueFor(own, id).includes(one.id)
       )
         return false;
       return together(id, theirs) + together(one.id, mine) < together(id) + together(one.id);
     });
     if (!other) return false;
-    const theirs = cardOf.get(other.id)!;
+    const theirs = valueFor(cardOf, other.id);
     cardOf.set(id, theirs);
     cardOf.set(other.id, mine);
     const [placeOf, placeOfOther] = [standIn.get(id) ?? id, standIn.get(other.id) ?? other.id];
@@ -103,7 +103,7 @@ export function cardsOf(units: readonly PlannedUnit[], layout: Layout): Map<stri
       if (!wire) return [];
       const at =
         demand.kind === 'backplane' && wire.host.length > 1 ? Math.max(0, wire.lanes?.indexOf(demand.lane) ?? 0) : 0;
-      const host = wire.host[at]!.host;
+      const host = memberAt(wire.host, at).host;
       return [[demand.unit.id, sourceOf(units, layout.wires, host) ?? host] as const];
     }),
   );

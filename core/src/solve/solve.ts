@@ -1,3 +1,4 @@
+import { plainAt } from '../lists';
 import { printSpot, type Layout, type Seat } from '../build/layout';
 import { fewLast } from '../memoLast';
 import { dealtAlike, layoutsAlike } from './likeness';
@@ -258,7 +259,7 @@ export function goesWhole(units: readonly PlannedUnit[], hint: Layout): boolean 
 export function drivesLeft(units: readonly PlannedUnit[], hint: Layout): number {
   const held = new Map([...wishesOf(units, hint)].filter(([, wish]) => wish.seat.how === 'held'));
   const levels = levelsOf(bestOf({ units }, { ...hint, wires: [] }, held, { left: MOST_WORK / 2 }, true).score);
-  return LEFT.reduce((sum, level) => sum + levels[LEVELS.indexOf(level)]!, 0);
+  return LEFT.reduce((sum, level) => sum + plainAt(levels, LEVELS.indexOf(level)), 0);
 }
 const LEFT = ['dataOut', 'bootOut', 'restOut', 'dataLoose', 'bootLoose', 'restLoose'] as const;
 

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import type { ArchetypeId } from '../parts/ids';
 import type { Found } from './found';
 
@@ -135,7 +136,7 @@ const pruned = (seen: { [K in keyof Seen]: Seen[K] | undefined }): Seen =>
 const LARGE_DISK_BYTES = 2.1e12;
 
 function found(drives: readonly Seen[]): Found {
-  const one = drives[0]!;
+  const one = memberAt(drives, 0);
   const guessed: string[] = [];
   const guess = <T>(value: T | undefined, stand: T, what: string): T => {
     if (value !== undefined) return value;

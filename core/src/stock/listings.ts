@@ -1,3 +1,4 @@
+import { plainAt } from '../lists';
 import { boardFound, memoryFound, processorFound, readDmi } from './dmi';
 import { drivesFound, type DriveListing } from './drives';
 import type { Found, Line } from './found';
@@ -61,8 +62,8 @@ function jsonBlocks(text: string): {
   const rest: Line[] = [];
   const broken: { line: number; words: string }[] = [];
   for (let i = 0; i < lines.length; i++) {
-    if (!/^\s*[{[]/.test(lines[i]!)) {
-      rest.push({ line: i + 1, text: lines[i]! });
+    if (!/^\s*[{[]/.test(plainAt(lines, i))) {
+      rest.push({ line: i + 1, text: plainAt(lines, i) });
       continue;
     }
     const end = endOfJson(lines, i);
@@ -88,8 +89,8 @@ function endOfJson(lines: readonly string[], from: number): number | null {
   let depth = 0;
   let inString = false;
   for (let i = from; i < lines.length; i++) {
-    for (let at = 0; at < lines[i]!.length; at++) {
-      const sign = lines[i]![at];
+    for (let at = 0; at < plainAt(lines, i).length; at++) {
+      const sign = plainAt(lines, i)[at];
       if (inString) {
         if (sign === '\\') at++;
         else if (sign === '"') inString = false;

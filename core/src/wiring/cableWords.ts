@@ -1,3 +1,4 @@
+import { valueFor } from '../lists';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { groupAt } from '../machine/spotAt';
 import { throughConnectors } from '../links/passOn';
@@ -6,7 +7,7 @@ import type { CableRow } from './rows';
 
 export const nth = ({ n }: SpotRef) => (n === undefined ? '' : ` ${n}`);
 export function hostWords(unit: PlannedUnit, wire: Wire, byId: ReadonlyMap<string, PlannedUnit>): string {
-  const host = byId.get(unit.id)!.part;
+  const host = valueFor(byId, unit.id).part;
   const connectors = host.kind === 'chassis' ? throughConnectors(host) : 'connectors' in host ? host.connectors : [];
   const connector = connectors.find(({ key }) => key === wire.host[0].key);
   const ports = wire.host.map((ref) => ref.n ?? 1);

@@ -1,3 +1,4 @@
+import { valueFor } from '../lists';
 import type { Layout } from '../build/layout';
 import { groupAt } from '../machine/spotAt';
 import { spotsOf } from '../machine/spots';
@@ -18,7 +19,7 @@ export function hostOrder(
     const spot = seatSpot(layout, unit)!;
     const group = groupAt(byId, spot)!;
     const owner = group.type === 'slot' ? group.slot.owner : group.type === 'm2' ? group.socket.owner : 'chipset';
-    const host = byId.get(spot.host)!;
+    const host = valueFor(byId, spot.host);
     return Number(owner === 'processor') * 1000 + spotsOf(host.id, host.part).indexOf(group);
   };
   const others = units

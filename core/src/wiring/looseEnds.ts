@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import { parseSpot, type Layout } from '../build/layout';
 import type { CableNeeds } from '../needs/cables';
 import type { HostPort } from '../links/ports';
@@ -27,7 +28,7 @@ export function looseEnds(
   const off = ports.filter(({ offBecause }) => offBecause);
   const offs = [...new Set(off.map(({ unit }) => unit))].map((unit) => {
     const mine = off.filter((port) => port.unit === unit);
-    const by = mine[0]!.offBecause!;
+    const by = memberAt(mine, 0).offBecause!;
     return end(
       unit,
       `${mine.length} ${mine.length === 1 ? 'port' : 'ports'} of ${unit.part.name}`,

@@ -1,3 +1,4 @@
+import { memberAt } from '../lists';
 import type { Layout, SpotRef, Wire } from '../build/layout';
 import { memoPair } from '../memoLast';
 import type { Box } from '../geometry/chassisPlan';
@@ -35,7 +36,7 @@ export function runMm(
   const far = wire.device.flatMap((device) =>
     wire.host.map((host) => {
       const [from, to] = [solidsOf(host), solidsOf(device)];
-      return from && to && from.i === to.i ? apart(from.boxes[0]!, to.boxes) : null;
+      return from && to && from.i === to.i ? apart(memberAt(from.boxes, 0), to.boxes) : null;
     }),
   );
   if (far.some((mm) => mm === null)) return null;

@@ -1,3 +1,4 @@
+import { plainAt, valueFor } from '../lists';
 import type { Build } from '../build/build';
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import type { CableNeeds } from '../needs/cables';
@@ -83,7 +84,7 @@ function wiringOf(
       return {
         unit: unit.id,
         name: groupAt(byId, seatOf(unit)!)!.label,
-        mark: byId.get(seatOf(unit)!.host)!.mark,
+        mark: valueFor(byId, seatOf(unit)!.host).mark,
         cables,
         modules: [moduleRow(unit, seatOf(unit)!, byId, links)],
         free: [],
@@ -171,7 +172,7 @@ function carries(
       ? shared
       : spoken && cable.carries.includes(spoken)
         ? spoken
-        : (port.carries.find((one) => cable.carries.includes(one)) ?? cable.carries[0]!);
+        : (port.carries.find((one) => cable.carries.includes(one)) ?? plainAt(cable.carries, 0));
   const own = Math.min(port.gbPerLane, group?.backplane?.connectors[0]?.gbPerLane ?? Infinity);
   const gb =
     protocol === 'sata'

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import type { Item } from '../../build/build';
 import type { Need } from '../../needs/cables';
 import type { SmallNeed } from '../../needs/small';
@@ -30,7 +31,7 @@ export function moneyLines(units: readonly PlannedUnit[]): MoneyLine[] {
  */
 export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Quantity | null {
   const { item, units } = line;
-  const { part } = units[0]!;
+  const { part } = memberAt(units, 0);
   const count = item.count ?? units.length;
   const label = count > 1 ? `${count} × ${part.name}` : part.name;
   if (item.deal === 'owned') return null;

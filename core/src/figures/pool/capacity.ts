@@ -1,3 +1,4 @@
+import { valueFor } from '../../lists';
 import { dataDrives, rolesOf } from '../../machine/roles';
 import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
@@ -13,7 +14,7 @@ export function rawTb(context: FigureContext, ledger: Ledger): Quantity | null {
   return sumTb(
     context,
     'Raw capacity of data drives',
-    ofKind(context.units, 'drive').filter(({ id }) => COUNTED.has(roles.get(id)!)),
+    ofKind(context.units, 'drive').filter(({ id }) => COUNTED.has(valueFor(roles, id))),
     ledger,
   );
 }

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
@@ -56,7 +57,7 @@ function railAfresh(context: FigureContext, box: Box, rail: '5 V' | '3.3 V', led
   const { momentsS, at } = currents(context, box, rail);
   const host = linesOf('start');
   // Nothing starts on this rail: what idles there draws during the start of the others too.
-  if (momentsS.length === 0) return [...loads, { when: 'At the start', amps: loads[0]!.amps }];
+  if (momentsS.length === 0) return [...loads, { when: 'At the start', amps: memberAt(loads, 0).amps }];
   const most = Math.max(...momentsS.map((second) => together(at(second))));
   const worst = at(momentsS.find((second) => together(at(second)) === most)!);
   const starting = ledger.sum(

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { boxesOf, countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
@@ -11,7 +12,7 @@ import { draw } from './draw';
  */
 export function start12A(context: FigureContext, ledger: Ledger): Quantity | null {
   const boxes = boxesOf(context);
-  if (boxes.length === 1) return boxStart12A(context, boxes[0]!, ledger);
+  if (boxes.length === 1) return boxStart12A(context, memberAt(boxes, 0), ledger);
   const quiet = new Ledger(false);
   const most = boxes
     .map((box) => ({ box, amps: boxStart12A(context, box, quiet)?.value ?? -1 }))

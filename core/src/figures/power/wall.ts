@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { kept } from '../kept';
 import { boxesOf, countsWith, type Box } from '../boxes';
@@ -33,7 +34,7 @@ export function wallW(context: FigureContext, state: PowerState, ledger: Ledger)
       ledger,
     ),
   );
-  return perBox.length === 1 ? perBox[0]! : ledger.sum(`At the wall, ${STATE_WORDS[state]}`, 'W', perBox);
+  return perBox.length === 1 ? memberAt(perBox, 0) : ledger.sum(`At the wall, ${STATE_WORDS[state]}`, 'W', perBox);
 }
 
 /** W at the wall of one box in a state; at the start, of its own drives at their own worst moment. */

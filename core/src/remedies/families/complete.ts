@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import type { EditOf } from '../../build/edits';
 import type { Wire } from '../../build/layout';
 import type { PlannedUnit } from '../../machine/units';
@@ -19,7 +20,7 @@ const smallParts: Propose = (base, _snag, catalogue) => {
     ? [
         {
           edits: addAll(base, catalogue, wanted),
-          words: wanted.length === 1 ? `Add ${wanted[0]!.part.name}` : `Put all ${wanted.length} on the list`,
+          words: wanted.length === 1 ? `Add ${memberAt(wanted, 0).part.name}` : `Put all ${wanted.length} on the list`,
         },
       ]
     : [];

@@ -1,3 +1,4 @@
+import { plainAt, memberAt } from '../../lists';
 import type { Edit } from '../../build/edits';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
@@ -68,7 +69,7 @@ const inOrder: Propose = (base, snag) => {
   const edits = modules.map((unit, i): Edit => ({
     type: 'place.put',
     unit: unit.id,
-    spot: { host: board.id, key: 'memory', n: board.part.memoryFillOrder[i]! },
+    spot: { host: board.id, key: 'memory', n: plainAt(board.part.memoryFillOrder, i) },
   }));
   return [
     {
@@ -117,7 +118,7 @@ const cablesOut = (base: Base, snag: Snag, words: string): Proposal[] =>
       `${words} ` +
       (about(base, snag).length === 1
         ? nameAll(about(base, snag))
-        : `${about(base, snag).length} × ${about(base, snag)[0]!.part.name}`),
+        : `${about(base, snag).length} × ${memberAt(about(base, snag), 0).part.name}`),
   }));
 
 /** Guesses for the snags of this family. */

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { addItemEdit } from '../../build/newItem';
 import { fanRpmShare } from '../../figures/fanCurve';
 import { mismatch } from '../../machine/accepts';
@@ -42,7 +43,7 @@ const sound: Propose = (base, snag, catalogue) => {
         ? addItemEdit(base.build, catalogue, part.id, spots.length, { spots })
         : null;
     return edit
-      ? [{ edits: [edit], words: `Fit ${spots.length} × ${part.name} in place of ${fans[0]!.part.name}` }]
+      ? [{ edits: [edit], words: `Fit ${spots.length} × ${part.name} in place of ${memberAt(fans, 0).part.name}` }]
       : [];
   });
   const swapped = fans

@@ -1,3 +1,4 @@
+import { memberAt, valueFor } from '../../lists';
 import { printSpot, type Seat, type Wire } from '../../build/layout';
 import type { BaySize } from '../../parts/vocabulary';
 import { mismatch } from '../../machine/accepts';
@@ -108,15 +109,15 @@ export function eachBayPlan(
       tell(plan);
       return;
     }
-    const adapter = adapters[i]!;
+    const adapter = memberAt(adapters, i);
     spendBoth(BAY_COST * plan.groups.reduce((sum, group) => sum + 1 + group.count, 0));
     for (const { seat, covers, mark, score } of seatsFor(adapter, plan, wide, wishes, wanted, drives, fed, parts)) {
       const total = plus(plan.score, score);
       if (strict && !seat && holders.has(adapter)) continue;
-      const key = `${name};${names.get(adapter)!}@${mark}`.split(';').sort().join(';');
-      const known = seen[i]!.get(key);
+      const key = `${name};${valueFor(names, adapter)}@${mark}`.split(';').sort().join(';');
+      const known = memberAt(seen, i).get(key);
       if (known && !hurried && compare(known, total) <= 0) continue;
-      seen[i]!.set(key, total);
+      memberAt(seen, i).set(key, total);
       go(
         i + 1,
         key,
@@ -227,11 +228,11 @@ function seatsFor(
       const own = wish?.name === covers[0];
       const { backplane } = group.group;
       const behind = over.map((ref) =>
-        backplane ? state.get(targetOf(ref, group.group, backplane).target.name)! : group.key,
+        backplane ? valueFor(state, targetOf(ref, group.group, backplane).target.name) : group.key,
       );
       const whose = owners.map((unit) => whoseOf(unit, wishes, drives, parts));
       choices.push({
-        seat: own ? wish!.seat : { spot: over[0]!, how: 'solved' },
+        seat: own ? wish!.seat : { spot: memberAt(over, 0), how: 'solved' },
         covers,
         mark: `${group.host}/${group.key}${apart ? `@${from}` : ''}:${behind.join()}:${whose.sort().join()}`,
         score: own ? ZERO : left,

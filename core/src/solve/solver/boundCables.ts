@@ -1,3 +1,4 @@
+import { valueFor } from '../../lists';
 import { parseSpot, printSpot, type Layout, type SpotRef, type Wire } from '../../build/layout';
 import type { ConnectorKind } from '../../parts/vocabulary';
 import { cableKindBetween, cableKindById } from '../../links/cableKinds';
@@ -133,7 +134,7 @@ export function sleepingCables(
     [...asleep, ...firm].flatMap(([name, { spot, how }]) => {
       const device = parseSpot(name)!;
       if (laid.has(`${printSpot(spot)}|${name}`) || !byId.has(spot.host) || !byId.has(device.host)) return [];
-      const host = byId.get(spot.host)!;
+      const host = valueFor(byId, spot.host);
       const reason = !kindAt(units, spot)
         ? 'that port is not there now'
         : !at[host.id] && !host.builtIn

@@ -1,3 +1,4 @@
+import { valueFor, memberAt } from '../../lists';
 import type { Protocol } from '../../parts/vocabulary';
 import type { Room } from './least';
 import { burdenOf } from './score';
@@ -61,7 +62,7 @@ export class Bounds {
       ]),
     );
     this.boxOfPort = table.ports.map((port) => (port.ports[0].inside ? (this.boxes.get(port.ports[0].box) ?? -1) : -1));
-    this.boxOfEnd = table.ends.map((end) => this.boxes.get(end.box)!);
+    this.boxOfEnd = table.ends.map((end) => valueFor(this.boxes, end.box));
     this.bays = [...this.boxes].map(() => 0);
     this.lanes = [...this.boxes].map(() => 0);
     this.housed = table.drives.map((_, i) => table.cells.some((cell) => cell.takes[i] !== 0 && cell.bays.length > 0));
@@ -71,7 +72,7 @@ export class Bounds {
       like.set(mark, (like.get(mark) ?? new Set()).add(i));
     }
     // Where all drives go the same ways the one kind says it all.
-    this.kinds = like.size === 2 ? [like.get('')!] : [...like.values()];
+    this.kinds = like.size === 2 ? [valueFor(like, '')] : [...like.values()];
     this.suits = new Map(
       table.cells.map((cell) => [cell, this.kinds.map((kind) => [...kind].some((i) => cell.takes[i]! > 0))]),
     );
@@ -86,11 +87,13 @@ export class Bounds {
     this.outsideApart = table.cells.some(
       (cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside),
     );
-    this.byWish = [...table.drives.keys()].sort((a, b) => table.drives[a]!.wishMBps - table.drives[b]!.wishMBps);
+    this.byWish = [...table.drives.keys()].sort(
+      (a, b) => memberAt(table.drives, a).wishMBps - memberAt(table.drives, b).wishMBps,
+    );
     this.waiting = this.protocols.map(() => ({ ranked: [0, 0, 0], reach: 0 }));
     this.homes = this.kinds.map(() => ({ seeking: [0, 0, 0], bays: 0 }));
     this.asking = this.byWish.map(() => 0);
-    this.wishMBps = this.byWish.map((i) => table.drives[i]!.wishMBps);
+    this.wishMBps = this.byWish.map((i) => memberAt(table.drives, i).wishMBps);
     this.nthByWish = [...table.drives.keys()].map((i) => this.byWish.indexOf(i));
     this.portMBps = table.ports.map((port, p) => mostOver(table, port, p));
     this.hope = table.drives.map((drive, i) =>
@@ -99,7 +102,7 @@ export class Bounds {
           cell.takes[i] !== 0 &&
           (cell.feeds.some((feed) => feed.serves[i]) ||
             (cell.reverse !== null && drive.protocol === 'sata') ||
-            (cell.kind === 'loose' && table.ends[cell.ends[i]!]!.serves.some(Boolean))),
+            (cell.kind === 'loose' && memberAt(table.ends, cell.ends[i]!).serves.some(Boolean))),
       ),
     );
     this.boardApart =
@@ -125,32 +128,32 @@ export class Bounds {
     const { narrow, feeding } = this.narrow(state, facts, open);
     const { waiting, homes } = this;
     for (let k = 0; k < waiting.length; k++) {
-      waiting[k]!.ranked.fill(0);
-      waiting[k]!.reach = this.reach(state, facts, order, open, k, feeding);
+      memberAt(waiting, k).ranked.fill(0);
+      memberAt(waiting, k).reach = this.reach(state, facts, order, open, k, feeding);
     }
     for (let k = 0; k < homes.length; k++) {
-      homes[k]!.seeking.fill(0);
-      homes[k]!.bays = facts.homeBays[k]!;
+      memberAt(homes, k).seeking.fill(0);
+      memberAt(homes, k).bays = facts.homeBays[k]!;
     }
     let [lost, nowhere] = [0, 0];
     for (let i = 0; i < drives.length; i++) {
       const count = state[i]!;
       if (count === 0) continue;
-      const { rank, out, loose } = drives[i]!;
+      const { rank, out, loose } = memberAt(drives, i);
       if (!this.housed[i]) {
         nowhere += count * out;
         continue;
       }
-      for (const k of this.kindsOf[i]!) homes[k]!.seeking[rank] += count;
+      for (const k of memberAt(this.kindsOf, i)) memberAt(homes, k).seeking[rank] += count;
       if (this.hope[i]) this.wait(i, count);
       else lost += count * loose;
     }
     for (let e = 0; e < ends.length; e++) {
       const count = state[this.at.ends + e]!;
       if (count === 0) continue;
-      const i = ends[e]!.drive;
+      const i = memberAt(ends, e).drive;
       if (this.hope[i]) this.wait(i, count);
-      else lost += count * drives[i]!.loose;
+      else lost += count * memberAt(drives, i).loose;
     }
     let fours = 0;
     let ones = 0;
@@ -159,18 +162,18 @@ export class Bounds {
     const many = order ? order.length : ports.length;
     for (let nth = 0; nth < many; nth++) {
       const p = order ? order[nth]! : nth;
-      if (ports[p]!.onBoard) onBoard += state[this.at.ports + p]!;
-      if (!ports[p]!.ports[0].inside && !this.outsideApart) continue;
+      if (memberAt(ports, p).onBoard) onBoard += state[this.at.ports + p]!;
+      if (!memberAt(ports, p).ports[0].inside && !this.outsideApart) continue;
       const free = this.free(state, p, open);
-      if (ports[p]!.lanes < 4) {
+      if (memberAt(ports, p).lanes < 4) {
         ones += free;
         continue;
       }
       fours += free;
-      if (ports[p]!.behind < 0) own += free;
+      if (memberAt(ports, p).behind < 0) own += free;
     }
     let inHand = 0;
-    for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(owned[o]!.cable);
+    for (let o = 0; o < owned.length; o++) inHand += state[this.at.owned + o]! * burdenOf(memberAt(owned, o).cable);
     const straight = Math.min(facts.direct, fours);
     const carry =
       open < this.table.expanders.length || facts.wide
@@ -189,7 +192,7 @@ export class Bounds {
             ),
             driveMBps: this.mostWish,
           };
-    const board = this.boardApart ? { boots: waiting[0]!.ranked[1], lanes: onBoard } : null;
+    const board = this.boardApart ? { boots: memberAt(waiting, 0).ranked[1], lanes: onBoard } : null;
     return {
       nowhere,
       homes,
@@ -209,9 +212,9 @@ export class Bounds {
   /** So many of a class of drives wait: among all, and among those that speak as they do. */
   private wait(i: number, count: number): void {
     const { waiting } = this;
-    const { protocol, rank } = this.table.drives[i]!;
+    const { protocol, rank } = memberAt(this.table.drives, i);
     for (let k = 0; k < waiting.length; k++)
-      if (k === 0 || protocol === this.protocols[k]) waiting[k]!.ranked[rank] += count;
+      if (k === 0 || protocol === this.protocols[k]) memberAt(waiting, k).ranked[rank] += count;
   }
 
   /**
@@ -235,7 +238,7 @@ export class Bounds {
       if (cell.kind !== 'shared') {
         apart += bays;
         if (cell.targets[0]?.inside === false) outside += bays;
-        else boxBays[this.boxes.get(cell.box)!]! += bays;
+        else boxBays[valueFor(this.boxes, cell.box)]! += bays;
         continue;
       }
       uplinked.push(bays);
@@ -259,7 +262,7 @@ export class Bounds {
       // A wide direct connector holds many as well, and none of them asks anything of an uplink.
       wide: cells.some((cell) => cell.kind === 'direct' && cell.bays.length > 4),
       homeBays: this.kinds.map((_, k) =>
-        cells.reduce((sum, cell) => sum + (this.suits.get(cell)![k] ? cell.bays.length : 0), 0),
+        cells.reduce((sum, cell) => sum + (valueFor(this.suits, cell)[k] ? cell.bays.length : 0), 0),
       ),
     };
     this.known.set(cells, made);
@@ -274,7 +277,7 @@ export class Bounds {
   ): { readonly narrow: Room['narrow']; readonly feeding: number } {
     let [mbPerS, feeding] = [0, 0];
     for (let i = 0; i < feeders.length; i++) {
-      const [port, carriesMBps] = feeders[i]!;
+      const [port, carriesMBps] = memberAt(feeders, i);
       const free = this.free(state, port, open);
       mbPerS += carriesMBps * free;
       feeding += free;
@@ -296,14 +299,14 @@ export class Bounds {
 
   /** Ports left of a class; an expander card whose uplinks are still to be chosen may bring all it has. */
   private free(state: State, p: number, open: number): number {
-    const port = this.table.ports[p]!;
+    const port = memberAt(this.table.ports, p);
     return port.behind < open ? freePorts(state, this.at.ports, p, port) : port.first === p ? port.ports.length : 0;
   }
 
   /** MB/s that the uplinks of an expander card still carry, reached by one of its classes of ports. */
   private leftOf(state: State, port: number | undefined, behind: number): number {
     if (port === undefined) return 0;
-    return Math.max(0, this.table.ports[port]!.uplinkMBps - state[this.at.asked + behind]! * STEP);
+    return Math.max(0, memberAt(this.table.ports, port).uplinkMBps - state[this.at.asked + behind]! * STEP);
   }
 
   /**
@@ -316,7 +319,7 @@ export class Bounds {
     const many = order ? order.length : ports.length;
     for (let nth = 0; nth < many; nth++) {
       const p = order ? order[nth]! : nth;
-      const { behind } = ports[p]!;
+      const { behind } = memberAt(ports, p);
       const free = this.free(state, p, this.table.expanders.length);
       if (free === 0) continue;
       if (behind < 0) mbPerS += free * this.portMBps[p]!;
@@ -328,7 +331,7 @@ export class Bounds {
       counts[nth] = this.hope[i] ? state[i]! : 0;
     }
     for (let e = 0; e < ends.length; e++) {
-      const i = ends[e]!.drive;
+      const i = memberAt(ends, e).drive;
       if (this.hope[i]) counts[this.nthByWish[i]!]! += state[this.at.ends + e]!;
     }
     return { wishMBps: this.wishMBps, counts, apart: 0, mbPerS };
@@ -370,14 +373,14 @@ export class Bounds {
     let reach = outside;
     for (let nth = 0; nth < uplinked.length && nth < feeders; nth++) reach += uplinked[nth]!;
     for (let e = 0; e < ends.length; e++)
-      if (k === 0 || drives[ends[e]!.drive]!.protocol === this.protocols[k])
+      if (k === 0 || memberAt(drives, memberAt(ends, e).drive).protocol === this.protocols[k])
         bays[boxOfEnd[e]!]! += state[this.at.ends + e]!;
     const many = order ? order.length : ports.length;
     for (let nth = 0; nth < many; nth++) {
       const p = order ? order[nth]! : nth;
       const box = boxOfPort[p]!;
-      if (box < 0 || (k > 0 && !this.speaks[p]![k])) continue;
-      lanes[box]! += this.free(state, p, open) * (ports[p]!.lanes >= 4 ? 4 : 1);
+      if (box < 0 || (k > 0 && !memberAt(this.speaks, p)[k])) continue;
+      lanes[box]! += this.free(state, p, open) * (memberAt(ports, p).lanes >= 4 ? 4 : 1);
     }
     for (let box = 0; box < bays.length; box++) reach += Math.min(bays[box]!, lanes[box]!);
     return reach;
@@ -405,7 +408,7 @@ type CellFacts = {
 
 /** MB/s that drives of this machine get over one port of a class at most, by whatever cable. */
 function mostOver({ drives, cells, ends, expanders }: Table, port: PortClass, p: number): number {
-  const gets = (i: number, lossMBps: number) => Math.max(0, drives[i]!.wishMBps - lossMBps);
+  const gets = (i: number, lossMBps: number) => Math.max(0, memberAt(drives, i).wishMBps - lossMBps);
   const straight = cells.flatMap((cell) =>
     cell.feeds
       .filter((feed) => feed.port === p)

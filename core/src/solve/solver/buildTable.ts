@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import type { Layout } from '../../build/layout';
 import { cableKindBetween } from '../../links/cableKinds';
 import { driveConnector, expanderPorts, hostPorts, type SeatOf } from '../../links/ports';
@@ -99,16 +100,16 @@ export function layTable(given: Given): Laid {
     const feeds =
       shape.kind === 'loose'
         ? []
-        : feedsOf(shape.targets[0]!, shape, classes, ports, ownedAt).filter((feed) =>
+        : feedsOf(memberAt(shape.targets, 0), shape, classes, ports, ownedAt).filter((feed) =>
             firmAllows(
               firm,
-              ports[feed.port]!.ports.map(({ name }) => name),
+              memberAt(ports, feed.port).ports.map(({ name }) => name),
               shape.targets.map(({ name }) => name),
             ),
           );
     const reverse =
       shape.kind === 'direct' && shape.targets.every(({ name }) => (firm.portOf.get(name) ?? null) === null)
-        ? cableKindBetween('reverse', 'sata', shape.targets[0]!.kind)
+        ? cableKindBetween('reverse', 'sata', memberAt(shape.targets, 0).kind)
         : undefined;
     const cables = shape.targets.flatMap((target) => settled.toTarget.get(target.name) ?? []);
     return {
@@ -136,8 +137,8 @@ export function layTable(given: Given): Laid {
           : classes.map((one, i) => {
               if (shape.takes(one.units[0]) === 0) return -1;
               const bare = !shape.group.group.backplane;
-              const kind = bare ? driveConnector(one.units[0].part) : shape.targets[0]!.kind;
-              const inside = bare || shape.targets[0]!.inside;
+              const kind = bare ? driveConnector(one.units[0].part) : memberAt(shape.targets, 0).kind;
+              const inside = bare || memberAt(shape.targets, 0).inside;
               // Ends that a cable may be tied to: a drive's own, or the connector of the one bay of a cell.
               const own = bare ? [endName(one.units[0])] : shape.tied ? [shape.tied] : [];
               const key = `${i}|${kind}|${bare}|${inside}|${shape.box}|${shape.gb}|${shape.tied ?? ''}`;

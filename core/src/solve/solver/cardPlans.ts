@@ -1,4 +1,4 @@
-import { groupedBy, type ReadonlyNonEmpty } from '../../nonEmpty';
+import { memberAt, valueFor, groupedBy, type ReadonlyNonEmpty } from '../../lists';
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
 import { limitFor, needsRiser } from '../../geometry/clearance';
 import { boxAmong } from '../../machine/hosts';
@@ -207,7 +207,7 @@ class CardSearch {
       this.leaf(score);
       return;
     }
-    const place = this.places[i]!;
+    const place = memberAt(this.places, i);
     const want = this.wanted.get(place.name);
     if (this.isCovered(i) || this.taken.has(place.name)) {
       this.choose(i, -1, this.given(score, want, -1));
@@ -226,9 +226,9 @@ class CardSearch {
     const order = [...(want ? [want.kind] : []), ...this.kinds.keys()];
     for (const [at, kind] of order.entries()) {
       if (this.left[kind] === 0 || (at > 0 && kind === want?.kind)) continue;
-      const first = this.kinds[kind]!.units[0];
+      const first = memberAt(this.kinds, kind).units[0];
       if (
-        (this.firm && this.kinds[kind]!.units.some((unit) => this.wishes.get(unit.id)?.seat.how === 'held')) ||
+        (this.firm && memberAt(this.kinds, kind).units.some((unit) => this.wishes.get(unit.id)?.seat.how === 'held')) ||
         mismatch(first.part, place.group) ||
         (this.firm && this.coversHeld(i, first))
       )
@@ -250,8 +250,8 @@ class CardSearch {
     let next = score;
     if (kind >= 0) {
       this.left[kind]!--;
-      const unit = this.kinds[kind]!.units[0];
-      const place = this.places[i]!;
+      const unit = memberAt(this.kinds, kind).units[0];
+      const place = memberAt(this.places, i);
       // At the full width of the place; what modes, rules and carriers take besides is added at the leaf.
       next = {
         a: score.a,
@@ -270,15 +270,19 @@ class CardSearch {
   private bound(i: number, score: Score): Score {
     let [cards, slots, modules, sockets, hosts] = [0, 0, 0, 0, 0];
     for (const [kind, count] of this.left.entries()) {
-      if (!this.kinds[kind]!.card) modules += count;
+      if (!memberAt(this.kinds, kind).card) modules += count;
       else {
         cards += count;
-        if (count > 0 && (isKind(this.kinds[kind]!.units[0], 'carrier') || isKind(this.kinds[kind]!.units[0], 'riser')))
+        if (
+          count > 0 &&
+          (isKind(memberAt(this.kinds, kind).units[0], 'carrier') ||
+            isKind(memberAt(this.kinds, kind).units[0], 'riser'))
+        )
           hosts += count;
       }
     }
     for (let at = i; at < this.places.length; at++) {
-      if (this.places[at]!.group.type === 'm2') sockets++;
+      if (memberAt(this.places, at).group.type === 'm2') sockets++;
       else slots++;
     }
     const short = (count: number, room: number) => (hosts > 0 ? 0 : Math.max(0, count - room));
@@ -286,17 +290,19 @@ class CardSearch {
   }
 
   private isCovered(i: number): boolean {
-    const place = this.places[i]!;
+    const place = memberAt(this.places, i);
     for (let before = 0; before < i; before++) {
       const kind = this.got[before]!;
-      if (kind >= 0 && this.lies(this.kinds[kind]!.units[0], this.places[before]!, place)) return true;
+      if (kind >= 0 && this.lies(memberAt(this.kinds, kind).units[0], memberAt(this.places, before), place))
+        return true;
     }
     return false;
   }
 
   private coversHeld(i: number, unit: PlannedUnit): boolean {
     return this.places.some(
-      (other, at) => at > i && this.wanted.get(other.name)?.how === 'held' && this.lies(unit, this.places[i]!, other),
+      (other, at) =>
+        at > i && this.wanted.get(other.name)?.how === 'held' && this.lies(unit, memberAt(this.places, i), other),
     );
   }
 
@@ -317,13 +323,13 @@ class CardSearch {
   private hotPairs(i: number): number {
     const thick = (at: number) => {
       const kind = this.got[at]!;
-      const part = kind >= 0 ? this.kinds[kind]!.units[0].part : null;
+      const part = kind >= 0 ? memberAt(this.kinds, kind).units[0].part : null;
       return part && isCard(part) && part.needsAirMPerS !== null ? Math.ceil(part.thickSlots) : 0;
     };
-    const [place, own] = [this.places[i]!, thick(i)];
+    const [place, own] = [memberAt(this.places, i), thick(i)];
     let pairs = 0;
     for (let before = 0; before < i && own > 0; before++) {
-      const [at, other] = [this.places[before]!, thick(before)];
+      const [at, other] = [memberAt(this.places, before), thick(before)];
       if (
         other > 0 &&
         at.board === place.board &&
@@ -370,16 +376,16 @@ class CardSearch {
     for (let i = 0; i < this.places.length; i++) {
       const kind = this.got[i]!;
       if (kind < 0) continue;
-      const place = this.places[i]!;
-      const keeper = this.kinds[kind]!.units.find((unit) => this.wishes.get(unit.id)?.name === place.name);
+      const place = memberAt(this.places, i);
+      const keeper = memberAt(this.kinds, kind).units.find((unit) => this.wishes.get(unit.id)?.name === place.name);
       if (keeper) {
         seats.set(keeper.id, this.wishes.get(keeper.id)!.seat);
-        free[kind]!.delete(keeper);
+        memberAt(free, kind).delete(keeper);
       } else open.push({ kind, place });
     }
     for (const { kind, place } of open) {
-      const unit = [...free[kind]!][0]!;
-      free[kind]!.delete(unit);
+      const unit = memberAt([...memberAt(free, kind)], 0);
+      memberAt(free, kind).delete(unit);
       seats.set(unit.id, { spot: place.ref, how: 'solved' });
     }
     return seats;
@@ -398,17 +404,17 @@ class CardSearch {
   private judge(score: Score, seats: ReadonlyMap<string, Seat>, modes: NonNullable<Layout['modes']>): void {
     let { a, b } = score;
     const { c } = score;
-    for (const [kind, count] of this.left.entries()) a += count * this.kinds[kind]!.out;
+    for (const [kind, count] of this.left.entries()) a += count * memberAt(this.kinds, kind).out;
     const lefts = new Map(
       this.boards.map((board) => [board.id as string, lanesLeft(board.part, this.uses(board), modes[board.id])]),
     );
     const lanesOf = (place: Place, full: number) =>
-      place.board ? lefts.get(place.board.id)!(place.boardKey, 1, full).lanes : full;
+      place.board ? valueFor(lefts, place.board.id)(place.boardKey, 1, full).lanes : full;
     for (let i = 0; i < this.places.length; i++) {
       const kind = this.got[i]!;
       if (kind < 0) continue;
-      const place = this.places[i]!;
-      const unit = this.kinds[kind]!.units[0];
+      const place = memberAt(this.places, i);
+      const unit = memberAt(this.kinds, kind).units[0];
       const lanes = this.widthAt(place, lanesOf);
       // What is switched off takes nothing.
       if (lanes === 0) return;
@@ -446,9 +452,9 @@ class CardSearch {
     const uses = new Map<string, { as: 'sata' | 'sas' | 'pcie' | 'usb'; by: string }>();
     for (let i = 0; i < this.places.length; i++) {
       const kind = this.got[i]!;
-      const place = this.places[i]!;
+      const place = memberAt(this.places, i);
       if (kind < 0 || place.host !== board) continue;
-      const unit = this.kinds[kind]!.units[0];
+      const unit = memberAt(this.kinds, kind).units[0];
       uses.set(place.ref.key, { as: isKind(unit, 'drive') ? protocolOf(unit.part) : 'pcie', by: unit.id });
     }
     return uses;
@@ -476,7 +482,7 @@ class CardSearch {
 
   /** The place that the host of a place sits in; undefined for a board's. */
   private under({ host }: Place): Place | undefined {
-    return this.places.find((_, i) => this.got[i]! >= 0 && this.kinds[this.got[i]!]!.units[0] === host);
+    return this.places.find((_, i) => this.got[i]! >= 0 && memberAt(this.kinds, this.got[i]!).units[0] === host);
   }
 
   /** No more than the slot under a riser or carrier has. */
@@ -498,7 +504,7 @@ class CardSearch {
     for (const board of this.boards) {
       for (const connector of board.part.connectors)
         for (let n = 1; n <= connector.count; n++) {
-          const { lanes } = lefts.get(board.id)!(connector.key, n, connector.lanes);
+          const { lanes } = valueFor(lefts, board.id)(connector.key, n, connector.lanes);
           if (lanes === connector.lanes) continue;
           marks.push(`${board.id}/${connector.key}.${n}=${lanes}`);
           top = false;

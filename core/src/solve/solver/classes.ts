@@ -2,7 +2,7 @@ import { cableKindBetween } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, expanderPorts, hostPorts, protocolOf, type HostPort } from '../../links/ports';
 import { dealtMBps, laneMBps, uplinkGb } from '../../links/rates';
 import type { PlannedUnit } from '../../machine/units';
-import { groupedBy, isNonEmpty, type NonEmpty, type ReadonlyNonEmpty } from '../../nonEmpty';
+import { groupedBy, isNonEmpty, type NonEmpty, type ReadonlyNonEmpty } from '../../lists';
 import type { PartOf } from '../../parts/resolve';
 import type { Given } from './buildTable';
 import { firmAllows, type Firm } from './boundCables';

@@ -1,4 +1,4 @@
-import { isNonEmpty, mapNonEmpty, type NonEmpty } from '../../nonEmpty';
+import { memberAt, valueFor, isNonEmpty, mapNonEmpty, type NonEmpty } from '../../lists';
 import { printSpot, type Layout, type Seat, type SpotRef, type Wire } from '../../build/layout';
 import { cableKindBetween, cableKindById } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, type HostPort } from '../../links/ports';
@@ -54,43 +54,49 @@ function seatDrives(table: Table, picks: readonly CellPick[], wishes: Wishes): S
   const loose = table.drives.map((one) => new Set(one.units));
   const sit = (unit: DriveUnit, drive: number, cell: number, bay: Bay) => {
     at.set(unit, { cell, bay });
-    free[cell]!.delete(bay.name);
-    loose[drive]!.delete(unit);
+    memberAt(free, cell).delete(bay.name);
+    memberAt(loose, drive).delete(unit);
   };
   for (const { cell, seats } of picks)
     seats.forEach((count, drive) => {
-      const keepers = table.drives[drive]!.units.filter((unit) => {
-        const wish = wishes.get(unit.id);
-        return wish && free[cell]!.has(wish.name);
-      })
+      const keepers = memberAt(table.drives, drive)
+        .units.filter((unit) => {
+          const wish = wishes.get(unit.id);
+          return wish && memberAt(free, cell).has(wish.name);
+        })
         .sort((a, b) => FIRMNESS[wishes.get(a.id)!.seat.how] - FIRMNESS[wishes.get(b.id)!.seat.how])
         .slice(0, count);
-      for (const unit of keepers) sit(unit, drive, cell, free[cell]!.get(wishes.get(unit.id)!.name)!);
+      for (const unit of keepers) sit(unit, drive, cell, valueFor(memberAt(free, cell), wishes.get(unit.id)!.name));
       dealt.set(`${cell}|${drive}`, keepers);
     });
   for (const { cell, seats } of [...picks].sort((a, b) => a.cell - b.cell))
     seats.forEach((count, drive) => {
-      const here = dealt.get(`${cell}|${drive}`)!;
+      const here = valueFor(dealt, `${cell}|${drive}`);
       while (here.length < count) {
-        const unit = [...loose[drive]!][0]!;
-        sit(unit, drive, cell, [...free[cell]!.values()][0]!);
+        const unit = memberAt([...memberAt(loose, drive)], 0);
+        sit(unit, drive, cell, memberAt([...memberAt(free, cell).values()], 0));
         here.push(unit);
       }
     });
   // Who got no cable still gets a bay where one is free: the builder sees it in its place, without a cable.
   table.drives.forEach((one, drive) => {
-    for (const unit of [...loose[drive]!]) {
+    for (const unit of [...memberAt(loose, drive)]) {
       const cell = table.cells
         .map((_, i) => i)
-        .filter((i) => table.cells[i]!.takes[drive] && free[i]!.size > 0)
+        .filter((i) => memberAt(table.cells, i).takes[drive] && memberAt(free, i).size > 0)
         .sort(
           (a, b) =>
-            table.cells[a]!.takes[drive]! - table.cells[b]!.takes[drive]! ||
-            table.cells[a]!.taste[drive]! - table.cells[b]!.taste[drive]! ||
+            memberAt(table.cells, a).takes[drive]! - memberAt(table.cells, b).takes[drive]! ||
+            memberAt(table.cells, a).taste[drive]! - memberAt(table.cells, b).taste[drive]! ||
             a - b,
         )[0];
       if (cell !== undefined)
-        sit(unit, drive, cell, free[cell]!.get(wishes.get(unit.id)?.name ?? '') ?? [...free[cell]!.values()][0]!);
+        sit(
+          unit,
+          drive,
+          cell,
+          memberAt(free, cell).get(wishes.get(unit.id)?.name ?? '') ?? memberAt([...memberAt(free, cell).values()], 0),
+        );
     }
   });
   return { at, of: (cell, drive) => dealt.get(`${cell}|${drive}`) ?? [] };
@@ -131,14 +137,14 @@ class Cables {
       if (pick.feed)
         this.keep(
           pick.feed.port,
-          this.table.cells[pick.cell]!.targets.map((target) => ({ name: target.name, ref: target.ref })),
+          memberAt(this.table.cells, pick.cell).targets.map((target) => ({ name: target.name, ref: target.ref })),
           pick.uplinks,
           pick.feed.cable,
         );
     const lanes = singles.map((pick) => this.keepSingles(pick));
     for (const pick of expanders) this.feed(pick.feed!.port, this.uplinkTargets(pick), pick.uplinks, pick.feed!.cable);
     for (const pick of cells) {
-      const cell = this.table.cells[pick.cell]!;
+      const cell = memberAt(this.table.cells, pick.cell);
       if (pick.feed) {
         this.feed(
           pick.feed.port,
@@ -175,7 +181,7 @@ class Cables {
   }
 
   private uplinkTargets(pick: ExpanderPick): { name: string; ref: SpotRef }[] {
-    return this.table.ports[pick.feed!.outlets[0]!]!.ports.map((one) => ({ name: one.name, ref: one.ref }));
+    return memberAt(this.table.ports, pick.feed!.outlets[0]!).ports.map((one) => ({ name: one.name, ref: one.ref }));
   }
 
   private readonly fed = new Map<string, HostPort>();
@@ -187,7 +193,7 @@ class Cables {
       const was = this.old.get(target.name);
       const from =
         was && was.wire.cable === cable
-          ? this.table.ports[port]!.ports.find((one) => one.name === printSpot(was.wire.host[0]))
+          ? memberAt(this.table.ports, port).ports.find((one) => one.name === printSpot(was.wire.host[0]))
           : undefined;
       if (!from || kept === most || this.used.has(from.name)) continue;
       kept++;
@@ -213,12 +219,12 @@ class Cables {
   }
 
   private free(port: number): HostPort | undefined {
-    return this.table.ports[port]!.ports.find((one) => !this.used.has(one.name));
+    return memberAt(this.table.ports, port).ports.find((one) => !this.used.has(one.name));
   }
 
   private reverse(pick: CellPick, cell: Cell): void {
     const cable = cell.reverse!;
-    const target = cell.targets[0]!;
+    const target = memberAt(cell.targets, 0);
     const was = this.old.get(target.name);
     const before = new Map(
       (was?.wire.cable === cable ? was.wire.host : []).map((host, i) => [
@@ -238,7 +244,9 @@ class Cables {
           .slice(0, classes.length);
         const kept = units.map(({ lane }) => {
           const at = classes.findIndex((port) =>
-            this.table.ports[port]!.ports.some(({ name }) => name === before.get(lane) && !this.used.has(name)),
+            memberAt(this.table.ports, port).ports.some(
+              ({ name }) => name === before.get(lane) && !this.used.has(name),
+            ),
           );
           return at < 0 ? undefined : this.take(classes.splice(at, 1)[0]!, before.get(lane));
         });
@@ -258,7 +266,7 @@ class Cables {
   }
 
   private take(port: number, name?: string): HostPort {
-    const one = this.table.ports[port]!.ports.find(
+    const one = memberAt(this.table.ports, port).ports.find(
       (other) => !this.used.has(other.name) && (!name || other.name === name),
     )!;
     this.used.add(one.name);
@@ -266,16 +274,15 @@ class Cables {
   }
 
   private laneOf(unit: DriveUnit, cell: Cell): number {
-    return ((this.seated.at.get(unit)!.bay.n - 1) % cell.group.group.backplane!.baysPerConnector) + 1;
+    return ((valueFor(this.seated.at, unit).bay.n - 1) % cell.group.group.backplane!.baysPerConnector) + 1;
   }
 
   /** The ports of a class that go on carrying the cable they carried, with every lane that makes. */
   private keepSingles(pick: PortPick): Lane[] {
     const wide = (cable: string) => cableKindById(cable)!.shape === 'forward';
     return [...pick.cables].flatMap(([cable, count]) =>
-      this.table.ports[pick.port]!.ports.filter(
-        (one) => !this.used.has(one.name) && this.oldAtPort.get(one.name)?.cable === cable,
-      )
+      memberAt(this.table.ports, pick.port)
+        .ports.filter((one) => !this.used.has(one.name) && this.oldAtPort.get(one.name)?.cable === cable)
         .slice(0, count)
         .flatMap((port): Lane[] => {
           this.used.add(port.name);
@@ -287,7 +294,7 @@ class Cables {
   /** Ends of drives with a cable each: their old lane where it is there, then the first that serves them. */
   private dealEnds(picks: readonly PortPick[], kept: readonly Lane[][]): void {
     const lanes = picks.map((pick, i) => {
-      const all = [...kept[i]!];
+      const all = [...memberAt(kept, i)];
       for (const [cable, count] of pick.cables) {
         const forward = cableKindById(cable)!.shape === 'forward';
         const have = new Set(all.filter((lane) => lane.cable === cable).map((lane) => lane.port.name)).size;
@@ -313,14 +320,14 @@ class Cables {
     const assign = (i: number, e: number, end: End, lane: Lane, borrowed: boolean) => {
       got.set(end.name, lane);
       taken.add(lane);
-      quota[i]!.set(e, quota[i]!.get(e)! - 1);
+      memberAt(quota, i).set(e, valueFor(memberAt(quota, i), e) - 1);
       if (borrowed) lent[i]!--;
       this.reached.add(end.unit.id);
     };
     // Whether an end may go on a lane: by its own cable, or on loan by a breakout with SAS tails.
     const suits = (i: number, e: number, lane: Lane): 'own' | 'lent' | null => {
-      const serves = this.table.ends[e]!.serves[picks[i]!.port]!;
-      return (quota[i]!.get(e) ?? 0) <= 0
+      const serves = memberAt(memberAt(this.table.ends, e).serves, memberAt(picks, i).port);
+      return !serves || (memberAt(quota, i).get(e) ?? 0) <= 0
         ? null
         : lane.cable === serves.cable
           ? 'own'
@@ -331,9 +338,9 @@ class Cables {
     const give = (wanted: (end: End, lane: Lane) => boolean, loan: boolean) =>
       picks.forEach((_, i) =>
         this.table.ends.forEach((__, e) => {
-          for (const end of ends[e]!) {
+          for (const end of memberAt(ends, e)) {
             if (got.has(end.name)) continue;
-            const lane = lanes[i]!.find(
+            const lane = memberAt(lanes, i).find(
               (one) => !taken.has(one) && wanted(end, one) && suits(i, e, one) === (loan ? 'lent' : 'own'),
             );
             if (lane) assign(i, e, end, lane, loan);
@@ -352,17 +359,17 @@ class Cables {
   }
 
   private endOf(unit: DriveUnit, bare: boolean, cell: Cell): End {
-    const { bay } = this.seated.at.get(unit)!;
+    const { bay } = valueFor(this.seated.at, unit);
     const ref = bare
       ? { host: unit.id as string, key: DRIVE_DATA_KEY }
-      : cell.targets[Math.min(bay.n - 1, cell.targets.length - 1)]!.ref;
+      : memberAt(cell.targets, Math.min(bay.n - 1, cell.targets.length - 1)).ref;
     return { unit, ref, name: printSpot(ref) };
   }
 
   private gather(got: ReadonlyMap<string, Lane>, ends: ReadonlyMap<string, End>): void {
     const forward = new Map<string, NonEmpty<{ lane: Lane; end: End }>>();
     for (const [name, lane] of got) {
-      const end = ends.get(name)!;
+      const end = valueFor(ends, name);
       if (cableKindById(lane.cable)!.shape === 'forward')
         forward.set(lane.port.name, [{ lane, end }, ...(forward.get(lane.port.name) ?? [])]);
       else this.wires.push({ cable: lane.cable, host: [lane.port.ref], device: [end.ref], how: 'solved' });

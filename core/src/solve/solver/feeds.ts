@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import type { Layout } from '../../build/layout';
 import { printSpot } from '../../build/layout';
 import { cableKindBetween, cableKindById } from '../../links/cableKinds';
@@ -31,7 +32,7 @@ export function settledCables(
     const cable = cableKindById(wire.cable);
     const port = classOf.get(printSpot(wire.host[0]));
     if (!cable || port === undefined) continue;
-    const single = ports[port]!.single as Map<string, number>;
+    const single = memberAt(ports, port).single as Map<string, number>;
     if (!wire.device.some((device) => joined.has(printSpot(device))))
       single.set(wire.cable, (single.get(wire.cable) ?? 0) + 1);
     else
@@ -66,7 +67,7 @@ export function feedsOf(
     const speaks = (protocol: DriveClass['protocol']) => target.speaks ?? protocol;
     const serves = classes.map(
       (drive, i) =>
-        shape.takes(classes[i]!.units[0]) > 0 &&
+        shape.takes(memberAt(classes, i).units[0]) > 0 &&
         first.carries.includes(speaks(drive.protocol)) &&
         cable.carries.includes(speaks(drive.protocol)),
     );

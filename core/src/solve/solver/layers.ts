@@ -1,3 +1,4 @@
+import { memberAt, valueFor } from '../../lists';
 import type { Dealing, Layer, Emit } from './search';
 import { BOOT_OFF_BOARD, burdenOf, CABLE_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
 import { Bounds, type Offsets } from './bounds';
@@ -76,8 +77,8 @@ export function layersOf(table: Table, work: Work, few = false): Dealing {
   const make = new Layers(table, at, twins, work, few);
   const order = ports
     .map((_, i) => i)
-    .sort((a, b) => Number(ports[a]!.lanes >= 4) - Number(ports[b]!.lanes >= 4) || a - b)
-    .filter((i) => ends.some((end) => end.serves[i]) || ports[ports[i]!.first]!.single.size > 0);
+    .sort((a, b) => Number(memberAt(ports, a).lanes >= 4) - Number(memberAt(ports, b).lanes >= 4) || a - b)
+    .filter((i) => ends.some((end) => end.serves[i]) || memberAt(ports, memberAt(ports, i).first).single.size > 0);
   const layers: Layer[] = [
     ...expanders.map((expander, i) => make.expander(expander, i)),
     ...cells.map(({ cell, i }, nth) =>
@@ -97,7 +98,7 @@ export function layersOf(table: Table, work: Work, few = false): Dealing {
     most[at.ports + i] = one.ports.length + (one.behind < 0 ? 0 : 1);
   });
   ends.forEach((end, i) => {
-    most[at.ends + i] = drives[end.drive]!.units.length;
+    most[at.ends + i] = memberAt(drives, end.drive).units.length;
   });
   expanders.forEach((_, i) => {
     most[at.asked + i] = drives.reduce((sum, one) => sum + one.units.length * Math.ceil(one.wishMBps / STEP), 0);
@@ -199,7 +200,7 @@ class Layers {
   }
 
   private free(state: State, p: number): number {
-    return freePorts(state, this.at.ports, p, this.table.ports[p]!);
+    return freePorts(state, this.at.ports, p, memberAt(this.table.ports, p));
   }
 
   private limit(port: PortClass, count: number): boolean {
@@ -265,7 +266,7 @@ class Layers {
    */
   private ways(cell: Cell, state: State, aLeft: number): readonly (readonly number[])[] {
     const fewest = this.fewest(cell, state, aLeft);
-    const known = this.filled.get(cell)!;
+    const known = valueFor(this.filled, cell);
     const key = String.fromCharCode(fewest, ...state.slice(0, this.table.drives.length));
     const before = known.get(key);
     if (before) return before;
@@ -276,7 +277,7 @@ class Layers {
 
   private fillings(cell: Cell, state: State, fewest: number): readonly (readonly number[])[] {
     const many = this.table.drives.length;
-    const later = this.kept.get(cell)!;
+    const later = valueFor(this.kept, cell);
     const seats = Array<number>(many).fill(0);
     // Of each class at most so many, and of those after it.
     const most = Array<number>(many);
@@ -321,10 +322,10 @@ class Layers {
     for (let i = 0; i < this.table.drives.length; i++) {
       if (state[i] === 0 || !this.bounds.housed[i]) continue;
       seeking += state[i]!;
-      leastOut = Math.min(leastOut, this.table.drives[i]!.out);
+      leastOut = Math.min(leastOut, memberAt(this.table.drives, i).out);
     }
     const outside = aLeft === Infinity || seeking === 0 ? seeking : Math.floor(aLeft / leastOut);
-    return Math.max(0, seeking - this.baysAfter.get(cell)! - outside);
+    return Math.max(0, seeking - valueFor(this.baysAfter, cell) - outside);
   }
 
   /** What seating so many costs, cable aside: not fitting, puts and places left. */
@@ -351,7 +352,7 @@ class Layers {
     const shared = cell.kind === 'shared';
     const ways = this.ways(cell, state, aLeft);
     for (const feed of cell.feeds) {
-      const port = ports[feed.port]!;
+      const port = memberAt(ports, feed.port);
       // A twin with as many left does as well.
       if (this.before.get(feed.port)?.some((twin) => state[at.ports + twin] === state[at.ports + feed.port])) continue;
       const mostUplinks = shared
@@ -364,7 +365,7 @@ class Layers {
           for (let i = 0; i < seats.length; i++)
             if (feed.serves[i]) {
               served += seats[i]!;
-              asked += seats[i]! * drives[i]!.wishMBps;
+              asked += seats[i]! * memberAt(drives, i).wishMBps;
             }
           if (served === 0) continue;
           this.copy(state);
@@ -373,11 +374,11 @@ class Layers {
           if (!this.limit(port, served)) continue;
           for (let i = 0; i < seats.length; i++) {
             if (!feed.serves[i]) {
-              cost.a += seats[i]! * drives[i]!.loose;
+              cost.a += seats[i]! * memberAt(drives, i).loose;
               continue;
             }
             cost.b += seats[i]! * feed.lossMBps[i]! * MB_LOST;
-            if (drives[i]!.boot && !port.onBoard) cost.b += seats[i]! * BOOT_OFF_BOARD;
+            if (memberAt(drives, i).boot && !port.onBoard) cost.b += seats[i]! * BOOT_OFF_BOARD;
           }
           if (shared) cost.b += Math.max(0, asked - uplinks * feed.carriesMBps) * MB_LOST;
           cost.b += this.ask(port, asked) * MB_LOST;
@@ -398,7 +399,7 @@ class Layers {
     if (cell.reverse && !this.enough(0)) this.inReverse(cell, cell.reverse, index, state, ways, emit);
     for (const seats of ways) {
       let loose = 0;
-      for (let i = 0; i < seats.length; i++) loose += seats[i]! * drives[i]!.loose;
+      for (let i = 0; i < seats.length; i++) loose += seats[i]! * memberAt(drives, i).loose;
       if (loose > aLeft) continue;
       this.copy(state);
       const cost = this.seating(cell, seats);
@@ -439,7 +440,7 @@ class Layers {
     const mine = owned.findIndex((one) => one.cable === cable);
     for (const seats of ways) {
       const waiting = seats.reduce(
-        (sum, count, i) => sum + (drives[i]!.protocol === 'sata' && cell.takes[i] !== 0 ? count : 0),
+        (sum, count, i) => sum + (memberAt(drives, i).protocol === 'sata' && cell.takes[i] !== 0 ? count : 0),
         0,
       );
       for (let many = Math.min(waiting, 4); many >= 1 && !this.enough(0); many--)
@@ -473,7 +474,7 @@ class Layers {
         const cost = this.seating(cell, seats);
         for (const [p, count] of taken) {
           next[at.ports + p]! -= count;
-          if (!this.limit(ports[p]!, count)) return;
+          if (!this.limit(memberAt(ports, p), count)) return;
         }
         const strands = this.strands(cell, seats, taken);
         const b = cost.b + strands.lostMBps * MB_LOST + strands.offBoard * BOOT_OFF_BOARD;
@@ -533,11 +534,11 @@ class Layers {
       at,
       table: { ports, ends },
     } = this;
-    const port = ports[p]!;
+    const port = memberAt(ports, p);
     // Who is tied to this port by hand comes first, and is served as long as there is a lane and the card takes more.
     const served = ends
       .flatMap((end, e) => (end.serves[p] ? [e] : []))
-      .sort((a, b) => Number(ends[b]!.tied === p) - Number(ends[a]!.tied === p) || a - b);
+      .sort((a, b) => Number(memberAt(ends, b).tied === p) - Number(memberAt(ends, a).tied === p) || a - b);
     return {
       room: (state) => this.bounds.room(state, NO_CELLS, order),
       expand: (state, emit) => {
@@ -557,7 +558,7 @@ class Layers {
           }
           const end = served[nth]!;
           const most = Math.min(left, state[at.ends + end]!);
-          for (let count = most; count >= (ends[end]!.tied === p ? most : 0); count--) {
+          for (let count = most; count >= (memberAt(ends, end).tied === p ? most : 0); count--) {
             counts[nth] = count;
             go(nth + 1, left - count);
           }
@@ -584,9 +585,9 @@ class Layers {
     const { ports } = this.table;
     const fed = (one: number) => state[this.at.ports + one]! > 0;
     return (
-      ports[p]!.behind < 0 ||
+      memberAt(ports, p).behind < 0 ||
       fed(p) ||
-      (ports[p]!.first === p && !ports.some((one, other) => one.first === p && fed(other)))
+      (memberAt(ports, p).first === p && !ports.some((one, other) => one.first === p && fed(other)))
     );
   }
 
@@ -596,16 +597,18 @@ class Layers {
       next,
       table: { ports, ends, drives },
     } = this;
-    const port = ports[p]!;
+    const port = memberAt(ports, p);
     const wasOn = this.countsSettled(state, p);
     const perCable = new Map<string, number>();
     let [b, asked, total, either] = [0, 0, 0, 0];
     let lender: string | null = null;
     let borrower: string | null = null;
     counts.forEach((count, nth) => {
-      const end = ends[served[nth]!]!;
-      const { cable, lossMBps, also } = end.serves[p]!;
-      const drive = drives[end.drive]!;
+      const end = memberAt(ends, served[nth]!);
+      const serves = memberAt(end.serves, p);
+      if (!serves) return;
+      const { cable, lossMBps, also } = serves;
+      const drive = memberAt(drives, end.drive);
       total += count;
       asked += count * drive.wishMBps;
       b += count * lossMBps * MB_LOST + (drive.boot && !port.onBoard ? count * BOOT_OFF_BOARD : 0);
@@ -636,7 +639,8 @@ class Layers {
         );
       let moved = 0;
       if (wasOn)
-        for (const [cable, count] of ports[port.first]!.single) moved += Math.max(0, count - (cables.get(cable) ?? 0));
+        for (const [cable, count] of memberAt(ports, port.first).single)
+          moved += Math.max(0, count - (cables.get(cable) ?? 0));
       emit(next, 0, b + this.ask(port, asked) * MB_LOST, buy + moved * MOVE + partly * PARTLY_USED, 0, {
         what: 'ports',
         port: p,
@@ -677,11 +681,11 @@ class Layers {
         each(cables, partly);
         return;
       }
-      const [cable, lanes] = need[nth]!;
+      const [cable, lanes] = memberAt(need, nth);
       const fewest = Math.ceil(lanes / 4);
       for (
         let count = fewest;
-        count <= Math.min(lanes, Math.max(fewest, this.table.ports[port.first]!.single.get(cable) ?? 0));
+        count <= Math.min(lanes, Math.max(fewest, memberAt(this.table.ports, port.first).single.get(cable) ?? 0));
         count++
       )
         go(
@@ -702,8 +706,9 @@ class Layers {
       room: (state) => this.bounds.room(state, NO_CELLS, NO_PORTS),
       expand: (state, emit) => {
         let a = 0;
-        for (let i = 0; i < drives.length; i++) a += state[i]! * drives[i]!.out;
-        for (let e = 0; e < ends.length; e++) a += state[this.at.ends + e]! * drives[ends[e]!.drive]!.loose;
+        for (let i = 0; i < drives.length; i++) a += state[i]! * memberAt(drives, i).out;
+        for (let e = 0; e < ends.length; e++)
+          a += state[this.at.ends + e]! * memberAt(drives, memberAt(ends, e).drive).loose;
         this.next.fill(0);
         emit(this.next, a, 0, 0, 0, { what: 'rest' } satisfies Pick);
       },

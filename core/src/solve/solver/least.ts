@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { LOOSE, OUT } from './roles';
 import { BOOT_OFF_BOARD, CABLE_TO_BUY, MB_LOST, type Score } from './score';
 
@@ -170,7 +171,7 @@ export function least(sum: Score, room: Room | undefined, limit?: Score): Score 
   const certain = sum.a + room.nowhere + outside;
   const lost = homeless > 0 ? 0 : room.lost;
   // Who has no bay wants no cable: those lost may be among the homeless.
-  let waiting = total(room.waiting[0]!.ranked) - homeless;
+  let waiting = total(memberAt(room.waiting, 0).ranked) - homeless;
   if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c };
   let [out, loose] = [0, 0];
   for (const { ranked, reach } of room.waiting) {

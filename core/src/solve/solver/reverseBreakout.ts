@@ -1,3 +1,4 @@
+import { plainAt, memberAt } from '../../lists';
 import type { Table } from './table';
 
 /** Who is served by a breakout in reverse: a class of drives and a class of ports for each of its strands. */
@@ -20,26 +21,26 @@ export function strandsOf(
   taken: readonly (readonly [port: number, count: number])[],
 ): Strands {
   const strands = taken.flatMap(([port, count]) => Array<number>(count).fill(port));
-  const left = seats.map((count, i) => (drives[i]!.protocol === 'sata' ? count : 0));
-  const all = seats.reduce((sum, count, i) => sum + count * drives[i]!.loose, 0);
+  const left = seats.map((count, i) => (memberAt(drives, i).protocol === 'sata' ? count : 0));
+  const all = seats.reduce((sum, count, i) => sum + count * memberAt(drives, i).loose, 0);
   let best: Strands | null = null;
   const go = (nth: number, so: Strands) => {
     if (nth === strands.length) {
       if (!best || (so.out - best.out || so.lostMBps - best.lostMBps || so.offBoard - best.offBoard) < 0) best = so;
       return;
     }
-    const port = strands[nth]!;
-    const first = nth > 0 && strands[nth - 1] === port ? so.pairs[nth - 1]![0] : 0;
+    const port = plainAt(strands, nth);
+    const first = nth > 0 && strands[nth - 1] === port ? memberAt(so.pairs, nth - 1)[0] : 0;
     for (let i = first; i < left.length; i++) {
       if (left[i] === 0) continue;
       left[i]!--;
-      const drive = drives[i]!;
-      const rate = Math.min(ports[port]!.ports[0].gbPerLane, gbPerLane) * 100;
+      const drive = memberAt(drives, i);
+      const rate = Math.min(memberAt(ports, port).ports[0].gbPerLane, gbPerLane) * 100;
       go(nth + 1, {
         pairs: [...so.pairs, [i, port]],
         out: so.out - drive.loose,
         lostMBps: so.lostMBps + Math.max(0, drive.wishMBps - rate),
-        offBoard: so.offBoard + Number(drive.boot && !ports[port]!.onBoard),
+        offBoard: so.offBoard + Number(drive.boot && !memberAt(ports, port).onBoard),
       });
       left[i]!++;
     }

@@ -1,3 +1,4 @@
+import { plainAt } from '../../lists';
 /**
  * How good a layout is, smallest first, packed into three whole numbers that are compared in turn.
  * `a` counts units without a place (data drives, boot drives, cards, others), then drives without a
@@ -54,7 +55,7 @@ export const LEVELS = [
 ] as const;
 export function levelsOf({ a, b, c }: Score): number[] {
   const digits = (value: number, ...units: readonly number[]) =>
-    units.map((unit, i) => Math.floor((i === 0 ? value : value % units[i - 1]!) / unit));
+    units.map((unit, i) => Math.floor((i === 0 ? value : value % plainAt(units, i - 1)) / unit));
   return [
     ...digits(a, DATA_OUT, BOOT_OUT, CARD_OUT, REST_OUT, DATA_LOOSE, BOOT_LOOSE, REST_LOOSE),
     ...digits(b, PUT_BROKEN, MISFIT, MB_LOST, BOOT_OFF_BOARD),

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import TinyQueue from 'tinyqueue';
 import { least, type Room } from './least';
 import { compare, ZERO, type Score } from './score';
@@ -71,7 +72,7 @@ export function deal(
     const only = through(search, Infinity, limit, limit.a);
     return answer(only.best, !only.cut);
   }
-  let first = through(search, BEAM, null, least(ZERO, layers[0]!.room(start)).a);
+  let first = through(search, BEAM, null, least(ZERO, memberAt(layers, 0).room(start)).a);
   if (!first.best) first = through(search, BEAM, null, Infinity);
   if (!first.cut && first.best) return answer(first.best, true);
   // A wider way cut by it is often all there is, and else makes the cut sharper.
@@ -126,12 +127,12 @@ function nearestFirst(search: Search, limit: Score | null, mostA: number): Way {
     const { node, at } = next;
     if (isSpent(work)) return { best: null, cut: true };
     if (at === layers.length) return { best: node, cut: false };
-    if (at > 0 && kept[at - 1]!.get(next.key) !== node) continue;
+    if (at > 0 && memberAt(kept, at - 1).get(next.key) !== node) continue;
     onward(
       search,
       node,
-      layers[at]!,
-      kept[at]!,
+      memberAt(layers, at),
+      memberAt(kept, at),
       mostA,
       (sum, state) => {
         const bound = least(sum, layers[at + 1]?.room(state));
@@ -190,7 +191,7 @@ function through(search: Search, width: number, limit: Score | null, mostA: numb
   let nodes: Node[] = [{ state: start, a: 0, b: 0, c: 0, taste: 0, from: null, pick: null }];
   let cut = false;
   for (let at = 0; at < layers.length; at++) {
-    const layer = layers[at]!;
+    const layer = memberAt(layers, at);
     const after = layers[at + 1];
     const kept = new Map<string | number, Node>();
     for (const node of nodes) {

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { printSpot, type Seat, type SpotRef } from '../../build/layout';
 import type { PartKind } from '../../parts/vocabulary';
 import { match } from '../matching';
@@ -84,7 +85,10 @@ function seatStage(lefts: readonly PlannedUnit[], places: readonly Place[], wish
     let known = byPart.get(unit.part.id);
     if (!known) {
       const mating = places.flatMap((place, i) => (mismatch(unit.part, place.group) ? [] : [i]));
-      byPart.set(unit.part.id, (known = { mating, fitting: mating.filter((i) => fits(unit, places[i]!.group)) }));
+      byPart.set(
+        unit.part.id,
+        (known = { mating, fitting: mating.filter((i) => fits(unit, memberAt(places, i).group)) }),
+      );
     }
     return known;
   };
@@ -100,7 +104,7 @@ function seatStage(lefts: readonly PlannedUnit[], places: readonly Place[], wish
   const first = match(
     lefts.length,
     places.length,
-    (left) => edgesOf(lefts[left]!).fitting,
+    (left) => edgesOf(memberAt(lefts, left)).fitting,
     seed.map(({ left, right }): [number, number] => [left, right]),
     (left) => held.has(left),
   );
@@ -111,11 +115,13 @@ function seatStage(lefts: readonly PlannedUnit[], places: readonly Place[], wish
       : match(
           lefts.length,
           places.length,
-          (left) => edgesOf(lefts[left]!).mating,
+          (left) => edgesOf(memberAt(lefts, left)).mating,
           standing,
           (left) => held.has(left),
         );
-  return all.flatMap((right, left): [PlannedUnit, Place][] => (right === -1 ? [] : [[lefts[left]!, places[right]!]]));
+  return all.flatMap((right, left): [PlannedUnit, Place][] =>
+    right === -1 ? [] : [[memberAt(lefts, left), memberAt(places, right)]],
+  );
 }
 
 const fits = ({ part }: PlannedUnit, group: SpotGroup): boolean =>

@@ -1,3 +1,4 @@
+import { memberAt } from '../../lists';
 import { printSpot } from '../../build/layout';
 import { hostPorts, targetsOf, type Target } from '../../links/ports';
 import { mismatch } from '../../machine/accepts';
@@ -12,7 +13,7 @@ import type { Bay, Cell, ChainLink, DriveUnit } from './table';
 /** Bays with a connector each: those whose cable was put or held are cells of their own. */
 export function tiedApart(shape: Shape, firm: Firm): Shape[] {
   if (shape.kind !== 'loose' || shape.targets.length === 0) return [shape];
-  const targetOf = (bay: Bay) => shape.targets[Math.min(bay.n - 1, shape.targets.length - 1)]!;
+  const targetOf = (bay: Bay) => memberAt(shape.targets, Math.min(bay.n - 1, shape.targets.length - 1));
   const tied = shape.bays.filter((bay) => firm.portOf.has(targetOf(bay).name));
   if (tied.length === 0) return [shape];
   return [
@@ -65,13 +66,13 @@ export function cellShapes(group: BayGroupHere, covered: ReadonlySet<string>, bo
   const shape = {
     group,
     box,
-    lanes: targets[0]!.lanes,
+    lanes: memberAt(targets, 0).lanes,
     gb: backplane.gbPerLane,
     upGb: backplane.connectors[0].gbPerLane,
     takes,
   };
   if (backplane.type !== 'direct') return [{ ...shape, kind: 'shared', bays, targets }];
-  if (targets[0]!.lanes === 1) return [{ ...shape, kind: 'loose', bays, targets }];
+  if (memberAt(targets, 0).lanes === 1) return [{ ...shape, kind: 'loose', bays, targets }];
   const per = backplane.baysPerConnector;
   return targets.map((target, i) => ({
     ...shape,

@@ -1,4 +1,4 @@
-import type { ReadonlyNonEmpty } from '../../nonEmpty';
+import { plainAt, type ReadonlyNonEmpty } from '../../lists';
 import type { SpotRef } from '../../build/layout';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import type { HostPort, Target } from '../../links/ports';
@@ -139,6 +139,6 @@ export type State = number[];
  * that this is known when all are taken.
  */
 export const freePorts = (state: State, offset: number, p: number, { behind }: PortClass): number =>
-  behind < 0 ? state[offset + p]! : Math.max(0, state[offset + p]! - 1);
+  behind < 0 ? plainAt(state, offset + p) : Math.max(0, plainAt(state, offset + p) - 1);
 /** MB/s are kept in steps of so many. */
 export const STEP = 50;
