@@ -1,4 +1,4 @@
-import type { SpotRef } from '../build/layout';
+import { printSpot, type SpotRef } from '../build/layout';
 import { spotsOf, type SpotGroup } from './spots';
 import type { PlannedUnit } from './units';
 
@@ -13,4 +13,11 @@ export function groupAt(units: ReadonlyMap<string, PlannedUnit>, spot: SpotRef):
   if (!group) return null;
   const numbered = spot.n !== undefined;
   return group.count > 1 === numbered && (spot.n ?? 1) <= group.count ? group : null;
+}
+
+/** The place a spot is of, where it has to be one: a seat that is none is a fault of the program. */
+export function placeAt(byId: ReadonlyMap<string, PlannedUnit>, spot: SpotRef): SpotGroup {
+  const group = groupAt(byId, spot);
+  if (!group) throw new RangeError(`no place ${printSpot(spot)}`);
+  return group;
 }

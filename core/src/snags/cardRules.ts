@@ -167,7 +167,7 @@ export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
     const { part } = unit;
     const spot = spotOf(situation, unit)!;
     const group = groupAt(byId, spot);
-    if (group?.type !== 'slot' && group?.type !== 'm2') return [];
+    if (!spot || (group?.type !== 'slot' && group?.type !== 'm2')) return [];
     if (part.bus === 'pci') {
       const asked = part.kind === 'controller' ? wishesOn(situation, unit.id) : 0;
       return asked > PCI_MBPS
@@ -262,9 +262,9 @@ export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     const { part } = unit;
-    if (group?.type !== 'm2' || part.interface !== 'nvme') return [];
-    const gen = Math.min(part.pcieGen ?? 3, genAt(situation.units, situation.layout)(spot!));
-    const have = Math.min(part.lanes, lanes(spot!));
+    if (!spot || group?.type !== 'm2' || part.interface !== 'nvme') return [];
+    const gen = Math.min(part.pcieGen ?? 3, genAt(situation.units, situation.layout)(spot));
+    const have = Math.min(part.lanes, lanes(spot));
     const carries = linkMBps(have, gen);
     const own = Math.min(linkMBps(part.lanes, part.pcieGen ?? 3), part.sequentialMBps);
     if (carries >= own * NEARLY) return [];
@@ -286,7 +286,7 @@ export function bifurcation(situation: Situation): Found<'reaches.bifurcation'>[
   const sockets = ofKind(situation.units, 'carrier').flatMap((unit): Found<'reaches.bifurcation'>[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
-    if (group?.type !== 'slot') return [];
+    if (!spot || group?.type !== 'slot') return [];
     const dead = unit.part.m2Sockets.filter((socket) => lanes({ host: unit.id, key: socket.key }) === 0);
     if (dead.length === 0) return [];
     const waiting = situation.outcome.unplaced.filter(
@@ -333,9 +333,10 @@ function partedPorts(situation: Situation): Found<'reaches.bifurcation'>[] {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     const mayBePlain = part.connectors.every(({ carries }) => carries.every((way) => way === 'pcie'));
-    if (group?.type !== 'slot' || (part.pcieBy ?? (mayBePlain ? 'retimer' : 'triMode')) !== 'retimer') return [];
+    if (!spot || group?.type !== 'slot' || (part.pcieBy ?? (mayBePlain ? 'retimer' : 'triMode')) !== 'retimer')
+      return [];
     const fed = drivesOn(situation, unit.id).filter(({ part: drive }) => drive.interface === 'nvme');
-    const wired = lanes(spot!);
+    const wired = lanes(spot);
     const ways = (group.slot.bifurcates ?? [])
       .map((way) => way.split('x').filter(Boolean).map(Number))
       .filter((way) => way.reduce((sum, one) => sum + one, 0) <= wired);
@@ -410,6 +411,7 @@ export function slotPower(situation: Situation): Found<'powered.slot'>[] {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
     if (
+      !spot ||
       group?.type !== 'slot' ||
       part.bus !== 'pcie' ||
       (part.kind === 'expander' && part.poweredBy === 'plug') ||

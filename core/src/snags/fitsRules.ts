@@ -210,10 +210,10 @@ export function cardCovers(situation: Situation): Found<'fits.cardCovers'>[] {
     const { part } = unit;
     const spot = spotOf(situation, unit);
     const board = spot && unitById(situation, spot.host)?.part;
-    if (!isCard(part) || part.thickSlots <= 1 || board?.kind !== 'board') return [];
-    const slot = board.slots.find((one) => one.key === spot!.key);
+    if (!spot || !isCard(part) || part.thickSlots <= 1 || board?.kind !== 'board') return [];
+    const slot = board.slots.find((one) => one.key === spot.key);
     if (!slot) return [];
-    const covered = coveredBy(unit, spot!, situation.units);
+    const covered = coveredBy(unit, spot, situation.units);
     const openings = boxAround(situation, unit)?.part.openings.reduce((sum, one) => sum + one.count, 0);
     const last = slot.position + Math.ceil(part.thickSlots);
     const facts = {
@@ -232,7 +232,7 @@ export function cardCovers(situation: Situation): Found<'fits.cardCovers'>[] {
           facts,
         },
       ];
-    return covered.length ? [{ severity: 'note', at: [{ unit: unit.id }, { spot: spot! }], facts }] : [];
+    return covered.length ? [{ severity: 'note', at: [{ unit: unit.id }, { spot }], facts }] : [];
   });
 }
 
@@ -288,11 +288,11 @@ export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
       host && (host.kind === 'chassis' || host.kind === 'adapter')
         ? host.bayGroups.find((one) => one.key === spot.key)
         : undefined;
-    return group && unit.part.heightMm > group.maxDriveHeightMm
+    return spot && group && unit.part.heightMm > group.maxDriveHeightMm
       ? [
           {
             severity: 'blocker',
-            at: [{ unit: unit.id }, { spot: spot! }],
+            at: [{ unit: unit.id }, { spot }],
             gap: gapMm(unit.part.heightMm, group.maxDriveHeightMm),
             facts: { drive: unit.part.name, heightMm: unit.part.heightMm, roomMm: group.maxDriveHeightMm },
           },

@@ -1,4 +1,4 @@
-import { memberAt } from '../lists';
+import { groupedBy, memberAt } from '../lists';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { PartOf } from '../parts/resolve';
@@ -66,11 +66,10 @@ export function wornDrives(situation: Situation): Found<'lasts.worn'>[] {
   const worn = ofKind(situation.units, 'drive').filter(
     ({ item }) => (item?.hours ?? 0) > MANY_HOURS || item?.condition === 'doubtful' || item?.condition === 'worn',
   );
-  const byItem = new Map<string, Drive[]>();
-  for (const unit of worn) byItem.set(unit.item!.id, [...(byItem.get(unit.item!.id) ?? []), unit]);
+  const byItem = groupedBy(worn, ({ item }) => item?.id);
   return [...byItem.values()].map((like): Found<'lasts.worn'> => {
-    const { item, part } = memberAt(like, 0);
-    const hours = (item?.hours ?? 0) > MANY_HOURS ? item!.hours! : 0;
+    const [{ item, part }] = like;
+    const hours = (item?.hours ?? 0) > MANY_HOURS ? (item?.hours ?? 0) : 0;
     return {
       severity: 'caution',
       at: unitsOf(like),
@@ -120,20 +119,22 @@ const MANY_YEARS = { drive: 5, supply: 10, ups: 4, fan: 8 } as const;
 /** Owned parts past the years they are made for; the battery of a UPS is what ages in it. */
 export function agedParts({ units, asOf }: Situation): Found<'lasts.aged'>[] {
   const now = Number(asOf.slice(0, 4));
-  const items = new Map<string, PlannedUnit[]>();
-  for (const unit of units) {
-    const years = unit.item?.year === undefined || unit.builtIn ? 0 : now - unit.item.year;
+  const yearsOf = ({ item, builtIn }: PlannedUnit) => (item?.year === undefined || builtIn ? 0 : now - item.year);
+  const aged = units.filter((unit) => {
     const most = (MANY_YEARS as Readonly<Record<string, number>>)[unit.part.kind];
-    if (most !== undefined && years >= most) items.set(unit.item!.id, [...(items.get(unit.item!.id) ?? []), unit]);
-  }
-  return [...items.values()].map((like): Found<'lasts.aged'> => ({
-    severity: 'note',
-    at: unitsOf(like),
-    facts: {
-      part: like.length > 1 ? `${like.length} × ${memberAt(like, 0).part.name}` : memberAt(like, 0).part.name,
-      count: like.length,
-      years: now - memberAt(like, 0).item!.year!,
-      battery: memberAt(like, 0).part.kind === 'ups' ? 'yes' : '',
-    },
-  }));
+    return most !== undefined && yearsOf(unit) >= most;
+  });
+  return [...groupedBy(aged, ({ item }) => item?.id).values()].map((like): Found<'lasts.aged'> => {
+    const [first] = like;
+    return {
+      severity: 'note',
+      at: unitsOf(like),
+      facts: {
+        part: like.length > 1 ? `${like.length} × ${first.part.name}` : first.part.name,
+        count: like.length,
+        years: yearsOf(first),
+        battery: first.part.kind === 'ups' ? 'yes' : '',
+      },
+    };
+  });
 }

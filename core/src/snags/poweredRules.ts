@@ -263,7 +263,7 @@ export function railLoad(situation: Situation): Found<'powered.rails'>[] {
     const worst = new Map<string, Found<'powered.rails'>>();
     for (const one of sums) {
       const known = worst.get(one.facts.rail);
-      if (!known || one.gap!.gap < known.gap!.gap) worst.set(one.facts.rail, one);
+      if (!known || one.gap.gap < known.gap.gap) worst.set(one.facts.rail, one);
     }
     return [...worst.values()].slice(0, 1);
   });

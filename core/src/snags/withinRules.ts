@@ -119,7 +119,9 @@ export function moneyWithinBrief(situation: Situation): Found<'within.money'>[] 
     () => ({ currency }),
     // Over by less than prices move in a week is worth knowing, no more.
   ).map((found) =>
-    found.gap!.lo! <= found.gap!.limit && -found.gap!.gap < slack ? { ...found, severity: 'note' } : found,
+    (found.gap.lo ?? found.gap.have) <= found.gap.limit && -found.gap.gap < slack
+      ? { ...found, severity: 'note' as const }
+      : found,
   );
 }
 

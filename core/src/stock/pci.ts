@@ -34,23 +34,23 @@ export function readPci(lines: readonly Line[]): PciDevice[] {
       /^\s*(?:[0-9a-f]{4}:)?([0-9a-f]{2}):[0-9a-f]{2}\.[0-7]\s+([^:"[]+?)(?:\s*\[([0-9a-f]{4})\])?:\s+(.+)$/i.exec(
         text,
       );
-    if (plain)
-      return [
-        { bus: parseInt(plain[1]!, 16), className: plain[2]!, classCode: plain[3] ?? null, name: clean(plain[4]!) },
-      ];
+    if (plain) {
+      const [, bus = '', className = '', classCode = null, name = ''] = plain;
+      return [{ bus: parseInt(bus, 16), className, classCode, name: clean(name) }];
+    }
     const quoted = /^\s*(?:[0-9a-f]{4}:)?([0-9a-f]{2}):[0-9a-f]{2}\.[0-7]\s+"([^"]*)"\s+"([^"]*)"\s+"([^"]*)"/i.exec(
       text,
     );
-    return quoted
-      ? [
-          {
-            bus: parseInt(quoted[1]!, 16),
-            className: quoted[2]!.replace(/\s*\[[0-9a-f]{4}\]/i, ''),
-            classCode: /\[([0-9a-f]{4})\]/i.exec(quoted[2]!)?.[1] ?? null,
-            name: clean(`${quoted[3]} ${quoted[4]}`),
-          },
-        ]
-      : [];
+    if (!quoted) return [];
+    const [, bus = '', className = '', maker = '', device = ''] = quoted;
+    return [
+      {
+        bus: parseInt(bus, 16),
+        className: className.replace(/\s*\[[0-9a-f]{4}\]/i, ''),
+        classCode: /\[([0-9a-f]{4})\]/i.exec(className)?.[1] ?? null,
+        name: clean(`${maker} ${device}`),
+      },
+    ];
   });
 }
 

@@ -41,6 +41,7 @@ export function usedLanes({ units, layout }: Laid, board: PlannedUnit, owner: 'p
     const place = group?.type === 'slot' ? group.slot : group?.type === 'm2' ? group.socket : undefined;
     // An expander takes power from its slot, no lanes; a riser hands them on.
     if (
+      !under ||
       !place ||
       isKind(unit, 'expander') ||
       isKind(unit, 'riser') ||

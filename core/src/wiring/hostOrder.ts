@@ -1,6 +1,6 @@
 import { valueFor } from '../lists';
-import type { Layout } from '../build/layout';
-import { groupAt } from '../machine/spotAt';
+import type { Layout, SpotRef } from '../build/layout';
+import { groupAt, placeAt } from '../machine/spotAt';
 import { spotsOf } from '../machine/spots';
 import { isCard, isKind, seatSpot, type PlannedUnit } from '../machine/units';
 
@@ -15,26 +15,20 @@ export function hostOrder(
   feeders: ReadonlyMap<string, string>,
 ): PlannedUnit[] {
   const boards = units.filter((unit) => isKind(unit, 'board') && seatSpot(layout, unit));
-  const rankOf = (unit: PlannedUnit) => {
-    const spot = seatSpot(layout, unit)!;
-    const group = groupAt(byId, spot)!;
+  const rankOf = (spot: SpotRef) => {
+    const group = placeAt(byId, spot);
     const owner = group.type === 'slot' ? group.slot.owner : group.type === 'm2' ? group.socket.owner : 'chipset';
     const host = valueFor(byId, spot.host);
     return Number(owner === 'processor') * 1000 + spotsOf(host.id, host.part).indexOf(group);
   };
   const others = units
-    .filter(
-      (unit) =>
-        (isCard(unit.part) || isKind(unit, 'drive')) &&
-        !unit.builtIn &&
-        seatSpot(layout, unit) &&
-        !feeders.has(unit.id),
-    )
+    .filter((unit) => (isCard(unit.part) || isKind(unit, 'drive')) && !unit.builtIn && !feeders.has(unit.id))
     .flatMap((unit) => {
-      const group = groupAt(byId, seatSpot(layout, unit)!);
-      const onBoard = byId.get(seatSpot(layout, unit)!.host)?.part.kind === 'board';
+      const spot = seatSpot(layout, unit);
+      const group = spot && groupAt(byId, spot);
+      const onBoard = spot && byId.get(spot.host)?.part.kind === 'board';
       return group && (isCard(unit.part) || (onBoard && (group.type === 'm2' || group.type === 'usb')))
-        ? [{ unit, rank: rankOf(unit) }]
+        ? [{ unit, rank: rankOf(spot) }]
         : [];
     })
     .sort((a, b) => a.rank - b.rank)

@@ -1,6 +1,6 @@
 import type { Layout, SpotRef } from '../build/layout';
 import { PCI_MBPS, laneMBps, linkMBps, wishMBps } from '../links/rates';
-import { groupAt } from '../machine/spotAt';
+import { groupAt, placeAt } from '../machine/spotAt';
 import { isCard, isKind, seatSpot, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { HostLink, ModuleRow } from './rows';
 
@@ -15,7 +15,7 @@ export function moduleRow(
   byId: ReadonlyMap<string, PlannedUnit>,
   links: Links,
 ): ModuleRow {
-  const group = groupAt(byId, spot)!;
+  const group = placeAt(byId, spot);
   return {
     unit: unit.id,
     mark: unit.mark,
@@ -35,7 +35,7 @@ export function socketLink(
   byId: ReadonlyMap<string, PlannedUnit>,
   links: Links,
 ): HostLink {
-  const group = groupAt(byId, spot)!;
+  const group = placeAt(byId, spot);
   const { part } = unit;
   if (group.type !== 'm2')
     return {
@@ -98,9 +98,10 @@ export function linkOf(
   }
   const spot = seatSpot(layout, unit);
   const group = spot && groupAt(byId, spot);
-  if ((group?.type !== 'slot' && group?.type !== 'm2') || !isCard(unit.part) || isKind(unit, 'expander')) return null;
-  const have = unit.part.bus === 'pci' ? 1 : Math.min(unit.part.lanes, links.lanes(spot!));
-  const gen = Math.min(unit.part.gen, links.gen(spot!));
+  if (!spot || (group?.type !== 'slot' && group?.type !== 'm2') || !isCard(unit.part) || isKind(unit, 'expander'))
+    return null;
+  const have = unit.part.bus === 'pci' ? 1 : Math.min(unit.part.lanes, links.lanes(spot));
+  const gen = Math.min(unit.part.gen, links.gen(spot));
   const pci = unit.part.bus === 'pci';
   return {
     words: group.label,
@@ -109,7 +110,7 @@ export function linkOf(
     gen,
     mbPerS: pci ? PCI_MBPS : linkMBps(have, gen),
     owner: group.type === 'slot' ? group.slot.owner : group.socket.owner,
-    wiredLanes: links.lanes(spot!),
+    wiredLanes: links.lanes(spot),
     uplink: false,
   };
 }

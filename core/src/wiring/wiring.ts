@@ -8,7 +8,7 @@ import { expanderPorts, hostPorts, protocolOf, type HostPort } from '../links/po
 import { laneMBps, SATA_GB, speaksSataAlone, uplinkGb, wishMBps } from '../links/rates';
 import { genAt, lanesAt } from '../solve/checkLayout';
 import { boxedCables, type BoxedCable } from '../solve/problem';
-import { groupAt } from '../machine/spotAt';
+import { placeAt } from '../machine/spotAt';
 import { feedChain, passesOn } from '../links/passOn';
 import { liveWires, wireServing } from '../links/unconnected';
 import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
@@ -80,15 +80,16 @@ function wiringOf(
     for (const port of ports)
       if (port.unit === unit && port.lanes > 0 && !used.has(port.name) && !port.carries.every((one) => one === 'usb'))
         free.set(port.kind, (free.get(port.kind) ?? 0) + 1);
-    if (isKind(unit, 'drive'))
+    const seat = seatOf(unit);
+    if (seat && isKind(unit, 'drive'))
       return {
         unit: unit.id,
-        name: groupAt(byId, seatOf(unit)!)!.label,
-        mark: valueFor(byId, seatOf(unit)!.host).mark,
+        name: placeAt(byId, seat).label,
+        mark: valueFor(byId, seat.host).mark,
         cables,
-        modules: [moduleRow(unit, seatOf(unit)!, byId, links)],
+        modules: [moduleRow(unit, seat, byId, links)],
         free: [],
-        link: socketLink(unit, seatOf(unit)!, byId, links),
+        link: socketLink(unit, seat, byId, links),
         behind: null,
       };
     const modules = ofKind(units, 'drive').flatMap((drive) => {
@@ -214,15 +215,10 @@ function stockOf(
   const boxes = [...boxed];
   return (cable) => {
     const mine = kit.findIndex(({ part }) => isOfKind(part, cable));
-    if (mine >= 0) {
-      const [one] = kit.splice(mine, 1);
-      return { kind: 'kit', name: one!.part.name, lengthMm: one!.part.lengthMm };
-    }
+    const [own] = mine >= 0 ? kit.splice(mine, 1) : [];
+    if (own) return { kind: 'kit', name: own.part.name, lengthMm: own.part.lengthMm };
     const box = boxes.findLastIndex(({ part }) => isOfKind(part, cable));
-    if (box >= 0) {
-      const [one] = boxes.splice(box, 1);
-      return { kind: 'box', of: one!.of, lengthMm: one!.part.lengthMm };
-    }
-    return { kind: 'buy' };
+    const [boxed] = box >= 0 ? boxes.splice(box, 1) : [];
+    return boxed ? { kind: 'box', of: boxed.of, lengthMm: boxed.part.lengthMm } : { kind: 'buy' };
   };
 }
