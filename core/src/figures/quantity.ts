@@ -1,3 +1,4 @@
+import type { FactField } from '../parts/fieldWords';
 import { memberAt } from '../lists';
 import { factOf, type Fact, type Part } from '../parts/resolve';
 import type { Basis } from '../parts/sheet';
@@ -65,7 +66,7 @@ export class Ledger {
     return !this.recording && this.draw === LIKELY;
   }
 
-  fact(part: Part, field: string, value?: number, path?: string): Quantity {
+  fact(part: Part, field: FactField, value?: number, path?: FactField): Quantity {
     return this.ofFact(factOf(part, field, value, path));
   }
 

@@ -55,7 +55,7 @@ test('bad rows are told with their line, good ones beside them are kept', () => 
   ]);
   expect(read.flatMap((row) => (row.ok ? [] : [row.words]))).toEqual([
     expect.stringMatching(/idle “900”: too big/),
-    expect.stringContaining('interface “firewire”: one of sata, sas, nvme, usb'),
+    expect.stringContaining('interface “firewire”: one of SATA, SAS, NVMe, USB'),
     expect.stringContaining('kind “wheel” is none of'),
     'there is no archetype nowhere',
   ]);
@@ -141,7 +141,7 @@ test('made like another sheet: what is left as it was keeps its source, what is 
   });
   expect(sheet.from).toEqual({ heightMm: { basis: 'measured' }, depthMm: { basis: 'typical', ref: 'a photograph' } });
   const part = resolve(sheet, archetype);
-  expect(['widthMm', 'heightMm', 'depthMm'].map((field) => basisOf(part, field))).toEqual([
+  expect((['widthMm', 'heightMm', 'depthMm'] as const).map((field) => basisOf(part, field))).toEqual([
     'stated',
     'measured',
     'typical',

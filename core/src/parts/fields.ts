@@ -1,12 +1,12 @@
 import type { z } from 'zod';
 import { readNumber } from './readNumber';
-import { rangeOf } from './tolerances';
+import { FIELD_WORDS, type FieldName, type FieldWords } from './fieldWords';
 import { VALUES } from './sheet';
 import type { PartKind } from './vocabulary';
 
 /** One field of a kind's sheet, as a form or a table asks for it. Lists are whole or not at all. */
 export type Field = {
-  readonly name: string;
+  readonly name: FieldName;
   /** In words, without its unit: `lengthMm` is “length”. */
   readonly label: string;
   readonly unit: string;
@@ -19,77 +19,7 @@ export type Field = {
   readonly schema: z.ZodType;
 };
 
-const SUFFIX = /(KPerW|M3h|MBps|Mm|Db|Bytes|Pct|Rpm|Awg|Pa|Va|Wh|W|A|C|S|V|G)$/;
-const UNIT_ALONE: Readonly<Record<string, string>> = {
-  massG: 'g',
-  annualFailurePct: '%',
-  batteryWh: 'Wh',
-  ratedVa: 'VA',
-  gbPerLane: 'Gb/s',
-  gbPerS: 'Gb/s',
-  rpm: 'rpm',
-  minRpm: 'rpm',
-  maxRpm: 'rpm',
-  dcMinV: 'V',
-  dcMaxV: 'V',
-  outV: 'V',
-  enduranceTb: 'TB',
-  needsAirMPerS: 'm/s',
-  resistancePaPerM3h2: 'Pa/(m³/h)²',
-};
-const LABELS: Readonly<Record<string, string>> = {
-  ecc: 'ECC',
-  memoryEcc: 'memory with ECC',
-  gbPerLane: 'rate of a lane',
-  gbPerS: 'rate',
-  pcieGen: 'PCIe generation',
-  gen: 'PCIe generation',
-  readyS: 'ready after',
-  share12: 'share on 12 V',
-  share5: 'share on 5 V',
-  rail12A: '12 V rail',
-  rail5A: '5 V rail',
-  rail33A: '3.3 V rail',
-  combined5And33W: '5 V and 3.3 V together',
-  obeysPin3: 'obeys the power-disable pin',
-  pwm: 'PWM',
-  holes: 'hole pattern',
-  edgeMm: 'along the rear edge',
-  kPerW: 'thermal resistance',
-  sitsIn: 'sits in',
-  dcPlug: 'direct-current plug',
-  outV: 'gives at its plug',
-  plugEndMm: 'plug at its end',
-  staggersStart: 'starts drives in turn',
-  edgeLanes: 'lanes of its edge',
-  recovers: 'comes back after losing power alone',
-  processors: 'processor generations',
-  soundMeaning: 'what the sound figure is',
-  needsAirMPerS: 'needs air',
-  resistancePaPerM3h2: 'flow resistance',
-  bypassShare: 'air past the drives, share',
-  panelDb: 'panels take away',
-  massG: 'weight, empty',
-  ratedVa: 'rated',
-  idle12A: 'idle on 12 V',
-  idle5A: 'idle on 5 V',
-  busy12A: 'busy on 12 V',
-  busy5A: 'busy on 5 V',
-};
-
-function labelOf(name: string): string {
-  return (
-    LABELS[name] ??
-    name
-      .replace(SUFFIX, '')
-      .replace(/([A-Z]+|\d+)/g, ' $1')
-      .toLowerCase()
-      .trim()
-  );
-}
-
-function unitOf(kind: PartKind, name: string): Pick<Field, 'unit' | 'per'> {
-  const unit = UNIT_ALONE[name] ?? rangeOf(name, 1, 'stated').unit;
+function unitOf(kind: PartKind, { unit }: FieldWords): Pick<Field, 'unit' | 'per'> {
   if (unit !== 'B') return { unit, per: 1 };
   return kind === 'drive' || kind === 'enclosure' ? { unit: 'GB', per: 1e9 } : { unit: 'GiB', per: 1024 ** 3 };
 }
@@ -142,13 +72,12 @@ const known = new Map<PartKind, readonly Field[]>();
 export function fieldsOf(kind: PartKind): readonly Field[] {
   let fields = known.get(kind);
   if (!fields) {
-    fields = Object.entries(VALUES[kind].shape as Record<string, z.ZodType>).map(([name, schema]): Field => ({
-      name,
-      label: labelOf(name),
-      ...unitOf(kind, name),
-      schema,
-      ...innerOf(schema),
-    }));
+    const shape = VALUES[kind].shape as Readonly<Record<string, z.ZodType>>;
+    fields = Object.entries(shape).map(([key, schema]): Field => {
+      const name = key as FieldName;
+      const words = FIELD_WORDS[name];
+      return { name, label: words.label, ...unitOf(kind, words), schema, ...innerOf(schema) };
+    });
     known.set(kind, fields);
   }
   return fields;
@@ -170,7 +99,7 @@ export function readField(
   const checked = field.schema.safeParse(value);
   if (checked.success) return { ok: true, value: checked.data };
   const why = field.options.length
-    ? `one of ${field.options.join(', ')}`
+    ? `one of ${field.options.map((one) => choiceWords(field.name, one)).join(', ')}`
     : (checked.error.issues[0]?.message ?? 'out of bounds').toLowerCase();
   return { ok: false, words: `${field.label} “${plain}”: ${why}` };
 }
@@ -178,7 +107,12 @@ export function readField(
 function valueOf(field: Field, plain: string): unknown {
   if (field.type === 'yesNo')
     return /^(yes|true|1)$/i.test(plain) ? true : /^(no|false|0)$/i.test(plain) ? false : plain;
-  if (field.type === 'choice') return field.options.find((one) => String(one) === plain) ?? plain;
+  if (field.type === 'choice') {
+    const said = plain.toLowerCase();
+    const isMeant = (one: string | number) =>
+      String(one).toLowerCase() === said || choiceWords(field.name, one).toLowerCase() === said;
+    return field.options.find(isMeant) ?? plain;
+  }
   if (field.type === 'list') {
     try {
       return JSON.parse(plain) as unknown;
@@ -188,3 +122,7 @@ function valueOf(field: Field, plain: string): unknown {
   }
   return plain;
 }
+
+/** What a choice of a field is called; a value without words of its own is said as it is. */
+export const choiceWords = (name: FieldName, value: string | number): string =>
+  FIELD_WORDS[name].choices?.[value] ?? String(value);

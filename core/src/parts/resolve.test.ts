@@ -53,7 +53,9 @@ test.each([
   ['price', 100, 'typical', 75, 125],
   ['price', 100, 'stated', 100, 100],
   ['ratedW', 450, 'typical', 450, 450],
-  ['rows', 4, 'typical', 4, 4],
+  ['kPerW', 2, 'typical', 1.5, 2.5],
+  ['ratedA', 4.5, 'typical', 4.5, 4.5],
+  ['memorySlots', 4, 'typical', 4, 4],
 ] as const)('%s of %d, %s, is %d to %d', (field, value, basis, lo, hi) => {
   const range = rangeOf(field, value, basis);
   expect(range.lo).toBeCloseTo(lo, 9);

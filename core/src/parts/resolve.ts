@@ -1,3 +1,4 @@
+import type { FactField } from './fieldWords';
 import type { ArchetypeId, SheetId } from './ids';
 import type { Archetype, Basis, Sheet, Values } from './sheet';
 import { inHalves } from './halves';
@@ -62,7 +63,7 @@ const UNSTATED: ReadonlySet<string> = new Set(['board', 'processor']);
 const STATE_W = /^(idle|sustained|busy|peak)W$/;
 
 /** The basis a field of a part rests on: its own sheet's source, else typical. */
-export function basisOf(part: Part, field: string): Basis {
+export function basisOf(part: Part, field: FactField): Basis {
   const own = (part.sheet as unknown as Record<string, unknown>)[field] !== undefined;
   if (!own) return 'typical';
   const from = part.sheet.from?.[field];
@@ -71,7 +72,7 @@ export function basisOf(part: Part, field: string): Basis {
 }
 
 /** The fact behind a numeric field, or one inside an array when `value` is given; field names carry the unit. */
-export function factOf(part: Part, field: string, value?: number, path: string = field): Fact {
+export function factOf(part: Part, field: FactField, value?: number, path: FactField = field): Fact {
   const own = (part.sheet as unknown as Record<string, unknown>)[field] !== undefined;
   const source = (own ? part.sheet : part.typical).from?.[path];
   const basis = basisOf(part, field);

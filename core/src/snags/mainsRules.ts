@@ -1,3 +1,4 @@
+import type { FactField } from '../parts/fieldWords';
 import { memberAt } from '../lists';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { ofKind, type PlannedUnit } from '../machine/units';
@@ -80,7 +81,7 @@ export function brickMates(situation: Situation): Found<'powered.brick'>[] {
     if (!brick) return [];
     const { outV } = brick.part;
     const at = [{ unit: brick.id }, { unit: board.id }];
-    const sure = (...of: readonly (readonly [PlannedUnit, string])[]) =>
+    const sure = (...of: readonly (readonly [PlannedUnit, FactField])[]) =>
       of.every(([unit, field]) => basisOf(unit.part, field) !== 'typical') ? 'blocker' : 'caution';
     const facts = { brick: brick.part.name, board: name, plug: brick.part.dcPlug ?? '', jack: dcPlug ?? '' };
     if (outV !== undefined && dcMinV !== null && dcMaxV !== null && (outV < dcMinV || outV > dcMaxV)) {

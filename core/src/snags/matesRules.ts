@@ -256,7 +256,8 @@ export function processorMemory(situation: Situation): Found<'mates.processorMem
       const { memoryTypes, memoryRegistered, name } = processor.part;
       const wrongType = modules.filter(({ part }) => !memoryTypes.includes(part.type));
       const wrongKind = modules.filter(({ part }) => part.registered && !memoryRegistered);
-      const [wrong, field] = wrongType.length > 0 ? [wrongType, 'memoryTypes'] : [wrongKind, 'memoryRegistered'];
+      const [wrong, field] =
+        wrongType.length > 0 ? ([wrongType, 'memoryTypes'] as const) : ([wrongKind, 'memoryRegistered'] as const);
       const [first] = wrong;
       if (!first || (field === 'memoryRegistered' && board.part.memoryRegistered === 'never')) return [];
       return [

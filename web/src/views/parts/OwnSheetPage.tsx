@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useOutletContext, useSearchParams } from 'react-router';
 import {
   checkSheet,
+  choiceWords,
   fieldsOf,
   minorPerMajor,
   ownSheet,
@@ -248,7 +249,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
                   key={field.name}
                   field={field}
                   text={draft.texts[field.name] ?? ''}
-                  typical={textOf(field, typical[field.name])}
+                  typical={typicalWords(field, typical[field.name])}
                   onText={(text) => set({ texts: { ...draft.texts, [field.name]: text } })}
                 />
               ))}
@@ -308,7 +309,7 @@ function FieldRow({
             <option value="">{typical}, typical</option>
             {options.map((one) => (
               <option key={one} value={one}>
-                {one}
+                {choiceWords(field.name, one)}
               </option>
             ))}
           </select>
@@ -336,6 +337,12 @@ const asStored = (field: Field, text: string): string => {
     field.per !== 1 && text.trim() !== '' ? readNumber(text, { unit: field.unit, dotIsDecimal: true }) : null;
   return read?.ok ? String(Math.round(read.value * field.per)) : text;
 };
+
+/** What stands in a field as its class says it, in words. */
+const typicalWords = (field: Field, value: unknown): string =>
+  field.type === 'choice' && (typeof value === 'string' || typeof value === 'number')
+    ? choiceWords(field.name, value)
+    : textOf(field, value);
 
 function textOf(field: Field, value: unknown): string {
   if (value === undefined) return '';

@@ -1,4 +1,4 @@
-import { basisOf, fieldsOf, rangeOf, type Field, type Part } from '@inch-tower/core';
+import { basisOf, choiceWords, fieldsOf, rangeOf, type Field, type Part } from '@inch-tower/core';
 
 const BASIS_WORDS = { stated: 'stated', measured: 'measured', typical: 'typical' } as const;
 
@@ -42,7 +42,8 @@ function Row({ part, field, value }: { readonly part: Part; readonly field: Fiel
 function valueWords(part: Part, field: Field, value: unknown) {
   if (value === null) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value !== 'number' || field.type === 'choice') return String(value);
+  if (field.type === 'choice') return choiceWords(field.name, value as string | number);
+  if (typeof value !== 'number') return String(value);
   if (field.per !== 1)
     return field.unit === 'GB' && value >= 1e12
       ? `${Number((value / 1e12).toPrecision(4))} TB`
