@@ -46,6 +46,9 @@ export type Assessor = {
   keyed(build: Build): readonly KeyedFigure[];
 };
 
+/** The same object every time, so that stages know it again. */
+const NO_RATES: NonNullable<Build['rates']> = {};
+
 /**
  * The pipeline: resolve → layout → needs → figures → rules → open. Each stage keeps its last
  * answer and runs again only when its narrow inputs change. Cold and warm answers are equal.
@@ -111,6 +114,7 @@ export function createAssessor(): Assessor {
       site: Build['site'],
       policy: Build['policy'],
       currency: string,
+      rates: NonNullable<Build['rates']>,
       copies: number,
       failuresSurvived: number,
       needs: CableNeeds,
@@ -122,6 +126,7 @@ export function createAssessor(): Assessor {
       site,
       policy,
       currency,
+      rates,
       copies,
       failuresSurvived,
       needs: needs.needs,
@@ -169,6 +174,7 @@ export function createAssessor(): Assessor {
       build.site,
       build.policy,
       build.currency,
+      build.rates ?? NO_RATES,
       build.copies,
       build.brief.failuresSurvived ?? 0,
       needs,

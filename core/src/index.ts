@@ -6,6 +6,7 @@ export { rangeOf } from './parts/tolerances';
 export { isFound } from './parts/factSearch';
 export { countEdit } from './build/newItem';
 export { readNumber } from './parts/readNumber';
+export { otherCurrencies } from './figures/cost/money';
 export { choiceWords, fieldsOf, readField, type Field } from './parts/fields';
 export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
 export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { createAssessor } from '../assess';
 import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
+import { otherCurrencies } from '../figures/cost/money';
 import { billCsv, billOf } from './bill';
 
 const made = (one: Fixture) => {
@@ -47,6 +48,19 @@ test('a price in another currency is left out of the sum and said', () => {
     note: 'USD 212 each, not in the sum',
   });
   expect(bill.total).toBeCloseTo(assessment.figures['cost.now']!.value, 6);
+  const rated = made(one.set({ items, rates: { USD: 0.5 } }));
+  expect(rated.bill.lines.find((line) => line.what === 'Wren C8')).toMatchObject({ total: 106, note: 'USD 212 each' });
+  expect(rated.bill.total).toBeCloseTo(rated.assessment.figures['cost.now']!.value, 6);
+  expect(rated.bill.total - bill.total).toBeCloseTo(106, 6);
+});
+
+test('a machine in a currency that nothing here is priced in has a price once that of the parts has a rate', () => {
+  const abroad = cube().add('barge-8', 4).set({ currency: 'CHF' });
+  expect(made(abroad).bill.total).toBe(0);
+  const { bill, assessment } = made(abroad.set({ rates: { EUR: 0.95 } }));
+  expect(bill.total).toBeCloseTo(made(cube().add('barge-8', 4)).bill.total * 0.95, 6);
+  expect(bill.total).toBeCloseTo(assessment.figures['cost.now']!.value, 6);
+  expect(otherCurrencies(abroad.build)).toEqual(['EUR']);
 });
 
 test('names with commas, quotes and line ends come back whole', () => {

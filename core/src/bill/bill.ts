@@ -35,13 +35,14 @@ export type Bill = {
 export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs' | 'small'>): Bill {
   const ledger = new Ledger(false);
   const { currency } = build;
+  const money = { currency, rates: build.rates ?? {} };
   const items = moneyLines(assessment.units).map((line): BillLine => {
     const { item, units } = line;
     const { part } = memberAt(units, 0);
     const count = item.count ?? units.length;
-    const cost = itemCost(line, currency, ledger);
+    const cost = itemCost(line, money, ledger);
     const marks = units.map((unit) => unit.mark);
-    const foreign = item.deal === 'buy' && item.price !== undefined && item.price.currency !== currency;
+    const foreign = item.deal === 'buy' && item.price && item.price.currency !== currency ? item.price : null;
     return {
       mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : (marks[0] ?? ''),
       what: part.name,
@@ -53,7 +54,8 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
       total: item.deal === 'owned' ? 0 : cost ? cost.value : null,
       basis: item.deal === 'owned' ? 'owned' : item.price ? 'listed' : cost ? 'typical' : 'no price',
       note: foreign
-        ? `${item.price!.currency} ${item.price!.minor / minorPerMajor(item.price!.currency)} each, not in the sum`
+        ? `${foreign.currency} ${foreign.minor / minorPerMajor(foreign.currency)} each` +
+          (cost ? '' : ', not in the sum')
         : '',
     };
   });
@@ -67,7 +69,7 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
       note: 'the wiring needs it',
     } as const;
     const here = need.fromBoxes;
-    const cost = need.toBuy > 0 ? cableCost(need, currency, ledger) : null;
+    const cost = need.toBuy > 0 ? cableCost(need, money, ledger) : null;
     return [
       ...(here > 0 ? [{ ...own, count: here, deal: 'here' as const, each: 0, total: 0, basis: 'in a box' }] : []),
       ...(need.toBuy > 0
@@ -86,7 +88,7 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
   const small = assessment.small
     .filter(({ toBuy }) => toBuy > 0)
     .map((need): BillLine => {
-      const cost = smallCost(need, currency, ledger);
+      const cost = smallCost(need, money, ledger);
       return {
         mark: '',
         what: need.what,

@@ -49,7 +49,7 @@ function editFrom(build: Build, draw: readonly number[]): Edit {
       );
       return unit && other
         ? { type: 'place.put', unit: unit.id, spot: build.layout.at[other.id]!.spot }
-        : { type: 'set.copiesElsewhere', value: 1 };
+        : { type: 'set.rates', value: { CHF: 1.05 } };
     }
     case 8:
       return seat && unit

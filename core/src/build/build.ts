@@ -196,5 +196,7 @@ export const buildSchema = z.strictObject({
   accepted: z.array(z.strictObject({ snag: z.string().max(2000), reason: z.string().max(2000) })).max(500),
   copies: z.int().min(1).max(1000),
   copiesElsewhere: z.int().min(0).max(100),
+  /** What one of another currency is worth in that of the build, by code (ISO 4217). */
+  rates: z.record(moneySchema.shape.currency, z.number().positive().max(1e9)).optional(),
 });
 export type Build = Readonly<z.infer<typeof buildSchema>>;

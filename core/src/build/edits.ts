@@ -25,6 +25,7 @@ const SETTABLE = {
   accepted: section.accepted,
   copies: section.copies,
   copiesElsewhere: section.copiesElsewhere,
+  rates: section.rates,
 } as const;
 type SettableSection = keyof typeof SETTABLE;
 

@@ -15,6 +15,7 @@ export type FigureContext = {
   readonly site: Build['site'];
   readonly policy: Build['policy'];
   readonly currency: string;
+  /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;
   /** Machines alike that are bought together. */ readonly copies: number;
   /** Data drives that may fail at once, as wished. */ readonly failuresSurvived: number;
   readonly needs: readonly Need[];

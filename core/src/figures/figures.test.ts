@@ -127,6 +127,7 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
       site: made.build.site,
       policy: made.build.policy,
       currency: 'EUR',
+      rates: {},
       copies: 1,
       failuresSurvived: 0,
       needs: cableNeeds(units, layout.wires, []).needs,

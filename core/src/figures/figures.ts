@@ -78,7 +78,7 @@ export const FIGURES = {
   },
   'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
   'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
-  'cost.now': { label: 'Price', uses: ['units', 'needs', 'small', 'currency', 'copies'], compute: costNow },
+  'cost.now': { label: 'Price', uses: ['units', 'needs', 'small', 'currency', 'rates', 'copies'], compute: costNow },
 } as const satisfies Record<string, Definition>;
 
 export type FigureId = keyof typeof FIGURES;

@@ -174,5 +174,12 @@ test('a part priced in another currency is told with the sum it is not in', () =
     'caution: 1 part is priced in CHF; the sum is in EUR, without it.',
   ]);
   expect(find(priced('EUR'), 'within.currency')).toEqual([]);
+  // With a rate they count: 2 × CHF 100 at 1.05 are EUR 210, and undated prices may be a tenth off.
+  const without = priced('CHF');
+  const rated = without.edit({ type: 'set.rates', value: { CHF: 1.05 } });
+  expect(find(rated, 'within.currency')).toEqual([]);
+  const cost = (made: typeof rated) => made.assess().figures['cost.now']!;
+  expect(cost(rated).value - cost(without).value).toBeCloseTo(210, 9);
+  expect(find(rated.edit({ type: 'set.rates', value: { USD: 1 } }), 'within.currency')).toHaveLength(1);
   expect(find(priced('CHF', 'owned'), 'within.currency')).toEqual([]);
 });

@@ -1,7 +1,7 @@
 import { memberAt } from '../lists';
 import { inFixedBays } from './holdRules';
-import { minorPerMajor } from '../parts/currency';
-import { moneyLines } from '../figures/cost/money';
+import { minorPerMajor, rateOf } from '../parts/currency';
+import { moneyLines, type MoneyLine } from '../figures/cost/money';
 import type { FigureId } from '../figures/figures';
 import { Ledger } from '../figures/quantity';
 import { roomFloorDb, soundSources } from '../figures/sound/ear';
@@ -345,19 +345,21 @@ const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>
   allFlash: ({ units }) => dataDrives(units).filter((unit) => unit.part.medium === 'disk'),
 };
 
-/** Parts to buy whose price is in another currency, or that have none: the price of the machine is without them. */
+/** Parts to buy whose price is in a currency without a rate, or that have none: the sum is without them. */
 export function otherCurrency(situation: Situation): Found<'within.currency'>[] {
-  const { currency } = situation.context;
-  const left = moneyLines(situation.units).filter(
-    ({ item, units }) => item.deal !== 'owned' && (item.price ?? memberAt(units, 0).part.price)?.currency !== currency,
-  );
+  const { context } = situation;
+  const listedIn = ({ item, units }: MoneyLine) => (item.price ?? memberAt(units, 0).part.price)?.currency;
+  const left = moneyLines(situation.units).filter((line) => {
+    const currency = listedIn(line);
+    return line.item.deal !== 'owned' && (currency === undefined || rateOf(context, currency) === null);
+  });
   if (left.length === 0) return [];
-  const others = left.flatMap(({ item, units }) => (item.price ?? memberAt(units, 0).part.price)?.currency ?? []);
+  const others = left.flatMap((line) => listedIn(line) ?? []);
   return [
     {
       severity: 'caution',
       at: left.flatMap(({ units }) => units.map(({ id }) => ({ unit: id }))),
-      facts: { count: left.length, currency, others: [...new Set(others)].sort().join(' and ') },
+      facts: { count: left.length, currency: context.currency, others: [...new Set(others)].sort().join(' and ') },
     },
   ];
 }

@@ -1,11 +1,11 @@
 import { memberAt } from '../../lists';
-import type { Item } from '../../build/build';
+import type { Build, Item } from '../../build/build';
 import type { Need } from '../../needs/cables';
 import type { SmallNeed } from '../../needs/small';
 import type { PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
-import { minorPerMajor } from '../../parts/currency';
+import { minorPerMajor, rateOf, type Currencies } from '../../parts/currency';
 
 /** A price that does not say when it was one may have moved by this share. */
 const UNDATED = 0.1;
@@ -27,60 +27,62 @@ export function moneyLines(units: readonly PlannedUnit[]): MoneyLine[] {
 /**
  * What an item costs now in minor units of the build's currency: its price with shipping and tax,
  * else the typical price of its archetype. Owned costs nothing; null where it cannot be counted:
- * another currency or no price at all.
+ * another currency without a rate, or no price at all.
  */
-export function itemCost(line: MoneyLine, currency: string, ledger: Ledger): Quantity | null {
+export function itemCost(line: MoneyLine, money: Currencies, ledger: Ledger): Quantity | null {
   const { item, units } = line;
   const { part } = memberAt(units, 0);
   const count = item.count ?? units.length;
   const label = count > 1 ? `${count} × ${part.name}` : part.name;
   if (item.deal === 'owned') return null;
   const { price } = item;
-  if (price && price.currency !== currency) return null;
+  const listed = price ?? part.price;
+  const rate = listed ? rateOf(money, listed.currency) : null;
+  if (!listed || rate === null) return null;
+  const at = rate === 1 ? '' : `, 1 ${listed.currency} being ${rate} ${money.currency}`;
   if (price) {
     const goods = price.per === 'unit' ? price.minor * count : price.minor;
     const taxed = price.taxIncluded ? goods : goods * (1 + (price.taxPct ?? 0) / 100);
-    const paid = (taxed + (price.shippingMinor ?? 0)) / minorPerMajor(currency);
+    const paid = ((taxed + (price.shippingMinor ?? 0)) / minorPerMajor(price.currency)) * rate;
     const range = price.at ? undefined : { lo: paid * (1 - UNDATED), hi: paid * (1 + UNDATED) };
-    return ledger.times(label, ledger.given(`${label}: price`, paid, currency, range), 1);
+    return ledger.times(label, ledger.given(`${label}: price${at}`, paid, money.currency, range), 1);
   }
-  if (!part.price || part.price.currency !== currency) return null;
-  const typical = part.price.minor / minorPerMajor(currency);
-  return ledger.times(label, ledger.fact(part, 'price', typical, 'price'), count);
+  const typical = (listed.minor / minorPerMajor(listed.currency)) * rate;
+  return ledger.times(`${label}${at}`, ledger.fact(part, 'price', typical, 'price'), count);
 }
 
-/**
- * What the cables to buy of one kind cost, typically; null where there are none, or the currency is not that of their
- * prices.
- */
-export function cableCost(need: Need, currency: string, ledger: Ledger): Quantity | null {
-  if (need.toBuy === 0 || currency !== 'EUR') return null;
-  const each = need.cable.typicalMinor / 100;
-  return ledger.times(
-    `${need.toBuy} × ${need.cable.name}`,
-    ledger.given(`${need.cable.name}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }),
-    need.toBuy,
-  );
-}
+/** Typical prices of cables and small parts are kept in this currency. */
+const TYPICAL_IN = 'EUR';
 
-/**
- * What small parts in no box cost, typically; null where there are none, or the currency is not that of their prices.
- */
-export function smallCost({ what, toBuy, typicalMinor }: SmallNeed, currency: string, ledger: Ledger): Quantity | null {
-  if (toBuy === 0 || currency !== 'EUR') return null;
-  const each = typicalMinor / 100;
+/** So many of one thing at what it costs, typically; null where none are bought, or their currency has no rate. */
+function typically(what: string, toBuy: number, minor: number, money: Currencies, ledger: Ledger): Quantity | null {
+  const rate = rateOf(money, TYPICAL_IN);
+  if (toBuy === 0 || rate === null) return null;
+  const each = (minor / minorPerMajor(TYPICAL_IN)) * rate;
+  const range = { lo: each * 0.75, hi: each * 1.25 };
   return ledger.times(
     toBuy > 1 ? `${toBuy} × ${what}` : what,
-    ledger.given(`${what}: typical price`, each, currency, { lo: each * 0.75, hi: each * 1.25 }),
+    ledger.given(`${what}: typical price`, each, money.currency, range),
     toBuy,
   );
 }
 
+/** What the cables to buy of one kind cost. */
+export const cableCost = ({ cable, toBuy }: Need, money: Currencies, ledger: Ledger): Quantity | null =>
+  typically(cable.name, toBuy, cable.typicalMinor, money, ledger);
+
+/** What small parts in no box cost. */
+export const smallCost = (
+  { what, toBuy, typicalMinor }: SmallNeed,
+  money: Currencies,
+  ledger: Ledger,
+): Quantity | null => typically(what, toBuy, typicalMinor, money, ledger);
+
 /** Money to spend at this stage, in the build's currency: what is bought, and the cables and small parts it needs. */
 export function costNow(context: FigureContext, ledger: Ledger): Quantity | null {
-  const items = moneyLines(context.units).flatMap((line) => itemCost(line, context.currency, ledger) ?? []);
-  const cables = context.needs.flatMap((need) => cableCost(need, context.currency, ledger) ?? []);
-  const small = context.small.flatMap((need) => smallCost(need, context.currency, ledger) ?? []);
+  const items = moneyLines(context.units).flatMap((line) => itemCost(line, context, ledger) ?? []);
+  const cables = context.needs.flatMap((need) => cableCost(need, context, ledger) ?? []);
+  const small = context.small.flatMap((need) => smallCost(need, context, ledger) ?? []);
   if (moneyLines(context.units).length === 0) return null;
   const sum = ledger.sum(
     'Price',
@@ -91,4 +93,14 @@ export function costNow(context: FigureContext, ledger: Ledger): Quantity | null
   return context.copies > 1
     ? { ...ledger.times(`${context.copies} machines`, sum, context.copies), note: `${context.copies} machines` }
     : sum;
+}
+
+/** Currencies of what is bought, other than the build's own, and those a rate was given for. */
+export function otherCurrencies(build: Build): readonly string[] {
+  const priced = build.items.flatMap((item) => {
+    const sheet = build.sheets[item.sheet];
+    const typical = sheet && (sheet.price ?? build.archetypes[sheet.archetype]?.price);
+    return item.deal === 'owned' ? [] : ((item.price ?? typical)?.currency ?? []);
+  });
+  return [...new Set([...priced, ...Object.keys(build.rates ?? {})])].filter((one) => one !== build.currency).sort();
 }

@@ -99,7 +99,7 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
       (f.others
         ? `${n(f.count, 'part is', 'parts are')} priced in ${f.others}; the sum is in ${f.currency}, without `
         : `${n(f.count, 'part has', 'parts have')} no price; the sum is without `) + (f.count === 1 ? 'it.' : 'them.'),
-    why: 'The machine costs more than the sum says. Give a price in the currency of the machine.',
+    why: 'The machine costs more than the sum says. Give a rate in the brief, or a price in its currency.',
   },
   'within.sound': {
     title: 'Noise against the brief',

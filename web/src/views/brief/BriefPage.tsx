@@ -1,3 +1,4 @@
+import { Rates } from './Rates';
 import { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Edit, type Site } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
@@ -163,6 +164,7 @@ function GroupOf({
           />
         );
       })}
+      {group.hasMoney ? <Rates build={build} onEdit={onEdit} /> : null}
     </section>
   );
 }

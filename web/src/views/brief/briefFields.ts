@@ -22,6 +22,8 @@ export type Group = {
   readonly about: string;
   readonly numbers: readonly NumberQuestion[];
   readonly choices: readonly ChoiceQuestion[];
+  /** Whether rates of other currencies are asked for here. */
+  readonly hasMoney?: boolean;
 };
 
 const wish = (
@@ -95,6 +97,7 @@ export const groupsFor = (build: Build): readonly Group[] => [
   },
   {
     title: 'What it may cost and draw',
+    hasMoney: true,
     about: 'Wishes, not gates: passing one is tagged, and never blocks.',
     choices: [],
     numbers: [
