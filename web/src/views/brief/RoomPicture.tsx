@@ -30,7 +30,7 @@ export function RoomPicture({ build, units }: Props) {
   );
   const plan = Math.max(deep.have, deep.limit ?? 0, 80) * scale;
   const front = Math.max(high.have, high.limit ?? 0, 60) * scale;
-  const frontY = MARGIN.top + plan + 56;
+  const frontY = MARGIN.top + plan + 70;
   const height = frontY + front + MARGIN.bottom;
   const words = [
     size
@@ -51,7 +51,7 @@ export function RoomPicture({ build, units }: Props) {
         PLAN
       </text>
       <Place x={MARGIN.left} y={MARGIN.top} across={wide} along={deep} scale={scale} grow={plan} fromTop />
-      <text className="title" x={MARGIN.left} y={frontY - 12}>
+      <text className="title" x={MARGIN.left} y={frontY - 24}>
         FRONT{site.place === 'cupboard' ? ', IN ITS CUPBOARD' : site.place === 'rack' ? ', IN THE RACK' : ''}
       </text>
       <Place x={MARGIN.left} y={frontY} across={wide} along={high} scale={scale} grow={front} />

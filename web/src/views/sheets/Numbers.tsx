@@ -52,7 +52,7 @@ function valueWords(part: Part, field: Field, value: unknown) {
   return (
     <>
       {Number(value.toPrecision(5))} {field.unit}
-      {lo !== hi ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(2))}</span> : null}
+      {lo !== hi ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(1))}</span> : null}
     </>
   );
 }
