@@ -305,3 +305,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   packOf: number('in a pack', '', null),
   price: number('price', '', 'price'),
 };
+
+/** What a choice of a field is called; a value without words of its own is said as it is. */
+export const choiceWords = (name: FieldName, value: string | number): string =>
+  FIELD_WORDS[name].choices?.[value] ?? String(value);

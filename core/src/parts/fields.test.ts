@@ -1,5 +1,5 @@
-import { choiceWords, fieldsOf, readField } from './fields';
-import { FIELD_WORDS } from './fieldWords';
+import { fieldsOf, readField } from './fields';
+import { choiceWords, FIELD_WORDS } from './fieldWords';
 import { VALUES } from './sheet';
 import { PART_KINDS, type PartKind } from './vocabulary';
 

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { readNumber } from './readNumber';
-import { FIELD_WORDS, type FieldName, type FieldWords } from './fieldWords';
+import { choiceWords, FIELD_WORDS, type FieldName, type FieldWords } from './fieldWords';
 import { VALUES } from './sheet';
 import type { PartKind } from './vocabulary';
 
@@ -122,7 +122,3 @@ function valueOf(field: Field, plain: string): unknown {
   }
   return plain;
 }
-
-/** What a choice of a field is called; a value without words of its own is said as it is. */
-export const choiceWords = (name: FieldName, value: string | number): string =>
-  FIELD_WORDS[name].choices?.[value] ?? String(value);

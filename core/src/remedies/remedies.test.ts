@@ -100,6 +100,12 @@ test.each<readonly [what: string, code: string, made: () => Fixture, titles: rea
     [/^Give up 1 network port: take Skein 10.* instead of Skein 10, two ports$/],
   ],
   [
+    'a card too long for its chassis that no other does the work of: another chassis',
+    'fits.cardLength',
+    () => cube().add('beacon-300').add('barge-8', 4),
+    [/^Take .* instead of Larder 8$/],
+  ],
+  [
     'a second card that carries nothing takes half of the cables',
     'complete.idleCard',
     () => server().add('brazier-1200').add('tern-8i', 2).add('barge-8', 8),
@@ -108,6 +114,13 @@ test.each<readonly [what: string, code: string, made: () => Fixture, titles: rea
 ])('%s', (_what, code, made, titles) => {
   const found = remedies(made(), code).map(({ title }) => title);
   for (const title of titles) expect(found).toContainEqual(expect.stringMatching(title));
+});
+
+test('the same words are said once, however many parts a snag is about', () => {
+  const made = fixture().add('trug-4f').add('wren-c8').add('drover-4').add('fell-47').add('clew-16e', 2);
+  const found = remedies(made.add('ember-450s').add('barge-8', 4), 'cooled.drives').map(({ title }) => title);
+  expect(found.length).toBeGreaterThan(1);
+  expect(new Set(found).size).toBe(found.length);
 });
 
 test('of what costs about the same the new part comes first, a used one where it costs clearly less', () => {

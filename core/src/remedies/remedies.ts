@@ -30,7 +30,13 @@ export function* remediesFor(
   options: AssessOptions,
 ): Generator<'weighing', readonly Remedy[]> {
   const weighed: Remedy[] = [];
-  for (const proposal of proposalsFor(base, snag, catalogue)) {
+  // Of guesses in the same words, as for each of four drives in one box, the first stands for all.
+  const guesses = new Map(
+    proposalsFor(base, snag, catalogue)
+      .map((one) => [one.words, one] as const)
+      .reverse(),
+  );
+  for (const proposal of [...guesses.values()].reverse()) {
     if (proposal.madeOf?.some((title) => weighed.some((one) => one.cure && one.title === title))) continue;
     const remedy = weighProposal(base, snag, proposal, assessor, options);
     if (remedy) weighed.push(remedy);

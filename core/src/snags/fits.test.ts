@@ -314,9 +314,14 @@ describe('board in chassis', () => {
 describe('supply', () => {
   test('an ATX supply does not go where SFX goes', () => {
     expect(said(fixture().add('larder-8').add('ember-550'), 'fits.supplyForm')).toEqual([
-      'blocker: Ember 550 ATX is atx; Larder 8 takes sfx or sfx-l.',
+      'blocker: Ember 550 ATX is ATX; Larder 8 takes SFX or SFX-L.',
     ]);
     expect(find(cube(), 'fits.supplyForm')).toEqual([]);
+  });
+  test('an SFX supply on the table of an ATX tower lies there because its bay is taken, not for its form', () => {
+    const two = tower().add('ember-650').add('ember-450s');
+    expect(find(two, 'fits.supplyForm')).toEqual([]);
+    expect(find(two, 'complete.runsNothing')).toHaveLength(1);
   });
   test.each([
     [131, 'blocker'],

@@ -1,3 +1,4 @@
+import { choiceWords } from '../parts/fieldWords';
 import { lanesAt } from '../solve/checkLayout';
 import { limitFor, type Limit } from '../geometry/clearance';
 import { mismatch } from '../machine/accepts';
@@ -92,17 +93,19 @@ export function supplyForm(situation: Situation): Found<'fits.supplyForm'>[] {
   const chassis = chassisOf(situation).find((one) => one.part.supplyBays.length > 0) ?? chassisOf(situation)[0];
   if (!chassis) return [];
   return unplacedOf(situation, 'supply').flatMap((unit): Found<'fits.supplyForm'>[] => {
+    const { part } = unit;
     const forms = chassis.part.supplyBays.flatMap((bay) => bay.forms);
-    if (unit.part.kind !== 'supply' || forms.includes(unit.part.form)) return [];
+    const goes = spotsOf(chassis.id, chassis.part).some((spot) => spot.type === 'supplyBay' && !mismatch(part, spot));
+    if (part.kind !== 'supply' || goes) return [];
     return [
       {
         severity: 'blocker',
         at: [{ unit: unit.id }],
         facts: {
-          supply: unit.part.name,
+          supply: part.name,
           chassis: chassis.part.name,
-          want: forms.join(' or ') || 'no supply',
-          have: unit.part.form,
+          want: [...new Set(forms)].map((form) => choiceWords('form', form)).join(' or ') || 'no supply',
+          have: choiceWords('form', part.form),
         },
       },
     ];

@@ -45,8 +45,29 @@ const cardLength: Propose = (base, snag, catalogue) =>
             part.kind,
             (other) => isCard(other) && cardReachMm(other) <= limit && doesAsMuch(other, part),
           );
-    return [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
+    const others = [...options(base, snag, 'card'), ...otherSlots(base, unit), ...shorter, ...together];
+    return [...others, ...chassisAround(base, catalogue, others)];
   });
+
+/**
+ * Other chassis for the same board that stand in the same way, where nothing less helps; whether they take the rest is
+ * weighed.
+ */
+function chassisAround(base: Base, catalogue: Catalogue, less: readonly Proposal[]): Proposal[] {
+  const chassis = ofKind(base.assessment.units, 'chassis').find(({ part }) => part.boardHoles.length > 0);
+  const boards = ofKind(base.assessment.units, 'board').map(({ part }) => part.holes);
+  return chassis
+    ? swaps(
+        base,
+        catalogue,
+        chassis,
+        'chassis',
+        (part) =>
+          (part.rackUnits === null) === (chassis.part.rackUnits === null) &&
+          boards.every((holes) => part.boardHoles.includes(holes)),
+      ).map((one) => ({ ...one, madeOf: less.map(({ words }) => words) }))
+    : [];
+}
 
 /** A small graphics card is no accelerator: what draws far less does far less. Ports for NVMe alone are no others. */
 function doesAsMuch(other: Part, now: Part): boolean {
@@ -165,19 +186,20 @@ export const FITS = {
   'fits.cardCovers': (base, snag, catalogue) =>
     snag.severity === 'note'
       ? []
-      : about(base, snag).flatMap((unit) => [
-          ...otherSlots(base, unit),
-          ...(isCard(unit.part)
+      : about(base, snag).flatMap((unit) => {
+          const { part } = unit;
+          const thinner = isCard(part)
             ? swaps(
                 base,
                 catalogue,
                 unit,
-                unit.part.kind,
-                (other) => 'thickSlots' in other && other.thickSlots < (unit.part as { thickSlots: number }).thickSlots,
+                part.kind,
+                (other) => isCard(other) && other.thickSlots < part.thickSlots && doesAsMuch(other, part),
               )
-            : []),
-          ...takeOut([unit]),
-        ]),
+            : [];
+          const others = [...otherSlots(base, unit), ...thinner];
+          return [...others, ...chassisAround(base, catalogue, others), ...takeOut([unit])];
+        }),
   'fits.fanMount': (base, snag, catalogue) => {
     const loose = about(base, snag);
     return [
@@ -221,8 +243,9 @@ export const FITS = {
       base,
       snag,
       catalogue,
-      (part) =>
+      (part, now) =>
         isCard(part) &&
+        doesAsMuch(part, now) &&
         part.height === 'low' &&
         part.brackets.includes(snag.facts.opening === 'low-profile' ? 'low' : 'full'),
     ),
