@@ -102,15 +102,16 @@ function shapesOf(part: Part): Loose[] {
   return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
 }
 
-/** Where a stick goes that finds no socket inside: an outside one of the board; one of several is left free. */
+/** Where sticks go that find no socket inside: outside ones; one of several is left for a box, unless USB-C is there. */
 export const USB_OUTSIDE = 'usbOutside';
 function outsideUsb({ connectors }: PartOf<'board'>): Loose[] {
-  const sockets = connectors
-    .filter(({ kind, side }) => kind === 'usb-a' && side === 'outside')
-    .reduce((sum, { count }) => sum + count, 0);
-  return sockets > 0
-    ? [{ type: 'usb', key: USB_OUTSIDE, label: 'USB socket outside', count: Math.max(1, sockets - 1) }]
-    : [];
+  const outside = (wanted: 'usb-a' | 'usb-c') =>
+    connectors
+      .filter(({ kind, side }) => kind === wanted && side === 'outside')
+      .reduce((sum, { count }) => sum + count, 0);
+  const sockets = outside('usb-a');
+  const count = outside('usb-c') > 0 ? sockets : Math.max(1, sockets - 1);
+  return sockets > 0 ? [{ type: 'usb', key: USB_OUTSIDE, label: 'USB sockets outside', count }] : [];
 }
 
 const baysOf = (groups: readonly BayGroup[]): Loose[] =>

@@ -116,6 +116,12 @@ test.each<readonly [what: string, code: string, made: () => Fixture, titles: rea
   for (const title of titles) expect(found).toContainEqual(expect.stringMatching(title));
 });
 
+test('a card’s few watts are no harm to a supply that was short before: ports come before drives taken out', () => {
+  const made = fixture().add('gable-12').add('gannet-c8').add('shire-16').add('crag-2u').add('clew-r32', 8);
+  const found = remedies(made.add('brazier-550').add('barge-12', 12), 'reaches.portsShort');
+  expect(found.map(({ title }) => title)[0]).toMatch(/^Add /);
+});
+
 test('the same words are said once, however many parts a snag is about', () => {
   const made = fixture().add('trug-4f').add('wren-c8').add('drover-4').add('fell-47').add('clew-16e', 2);
   const found = remedies(made.add('ember-450s').add('barge-8', 4), 'cooled.drives').map(({ title }) => title);

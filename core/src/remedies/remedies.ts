@@ -47,7 +47,7 @@ export function* remediesFor(
   return shown
     .sort(
       (a, b) =>
-        harms(a) - harms(b) ||
+        harms(base, a) - harms(base, b) ||
         lossRank(base, a) - lossRank(base, b) ||
         a.blockersAfter - b.blockersAfter ||
         costRank(base, a) - costRank(base, b) ||
@@ -84,11 +84,20 @@ function costRank({ build }: Base, { delta, edits }: Remedy): number {
   return (isUsed && cost > 0 ? cost * (1 + USED_SHARE) + USED_LEAST : cost) + idle;
 }
 
+/** Trouble that was there grows by less than this share of its limit with any part more: that is no harm of its own. */
+const HARDLY_WORSE = 0.05;
+
 /** What starves, burns or cooks something comes last, whatever it cures. */
-const harms = ({ causes, worsens }: Remedy, cured?: SnagCode) =>
-  [...causes, ...worsens].filter(
-    ({ code, severity }) => severity !== 'note' && code !== cured && /^(powered|cooled)\./.test(code),
-  ).length;
+function harms({ assessment }: Base, { causes, worsens }: Remedy, cured?: SnagCode): number {
+  const isHarm = ({ code, severity }: Snag) =>
+    severity !== 'note' && code !== cured && /^(powered|cooled)\./.test(code);
+  const isWorse = (snag: Snag) => {
+    const had = assessment.snags.filter(({ code, severity }) => code === snag.code && severity === snag.severity);
+    const least = Math.min(...had.flatMap(({ gap }) => gap?.gap ?? []));
+    return !snag.gap || had.length === 0 || least - snag.gap.gap > HARDLY_WORSE * Math.abs(snag.gap.limit);
+  };
+  return causes.filter(isHarm).length + worsens.filter((snag) => isHarm(snag) && isWorse(snag)).length;
+}
 
 /** Parts of which a builder speaks as small. */
 const SMALL: ReadonlySet<PartKind> = new Set(['cable', 'powerAdapter', 'sundry', 'fan', 'riser']);
@@ -136,7 +145,7 @@ function weighProposal(
     (one) => one.severity === 'blocker' && one.code !== snag.code,
   );
   // For less than a blocker nothing is starved, burnt or cooked.
-  const hurts = snag.severity !== 'blocker' && harms({ ...weighed, title: proposal.words, cure }, snag.code) > 0;
+  const hurts = snag.severity !== 'blocker' && harms(base, { ...weighed, title: proposal.words, cure }, snag.code) > 0;
   return (cure || ease) && !blocks && !hurts ? { ...weighed, title: proposal.words, cure } : null;
 }
 

@@ -318,10 +318,16 @@ describe('supply', () => {
     ]);
     expect(find(cube(), 'fits.supplyForm')).toEqual([]);
   });
+  test('two boot sticks find sockets outside, one for each', () => {
+    expect(find(cube().add('dab-32', 2, { role: 'boot' }), 'fits.driveInBay')).toEqual([]);
+    expect(find(cube().add('dab-32', 4, { role: 'boot' }), 'fits.driveInBay')).toHaveLength(1);
+  });
   test('an SFX supply on the table of an ATX tower lies there because its bay is taken, not for its form', () => {
-    const two = tower().add('ember-650').add('ember-450s');
+    const two = tower().add('ember-450s');
     expect(find(two, 'fits.supplyForm')).toEqual([]);
-    expect(find(two, 'complete.runsNothing')).toHaveLength(1);
+    expect(said(two, 'complete.runsNothing')).toContainEqual(
+      expect.stringMatching(/^caution: Ember 450 SFX feeds nothing/),
+    );
   });
   test.each([
     [131, 'blocker'],
