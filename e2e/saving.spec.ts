@@ -233,7 +233,8 @@ async function failAtEdits(page: Page, how: 'is silent' | 'dies', times: number)
   let started = 0;
   await page.route('**/assets/benchWorker*', async (route) => {
     // The second worker searches; the others are the first, started again.
-    const answer = await route.fetch();
+    // Asked for apart from the route: that is gone with the worker that asked, if it is ended meanwhile.
+    const answer = await page.request.get(route.request().url());
     const body = await answer.text();
     const prefix =
       started++ < times

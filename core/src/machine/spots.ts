@@ -102,7 +102,7 @@ function shapesOf(part: Part): Loose[] {
   return part.kind === 'controller' || part.kind === 'expander' ? connectorsOf(part.connectors) : [];
 }
 
-/** Where sticks go that find no socket inside: outside ones; one of several is left for a box, unless USB-C is there. */
+/** Where sticks go that find none inside: sockets outside; one of several is left for a box, unless USB-C is there. */
 export const USB_OUTSIDE = 'usbOutside';
 function outsideUsb({ connectors }: PartOf<'board'>): Loose[] {
   const outside = (wanted: 'usb-a' | 'usb-c') =>
