@@ -21,6 +21,10 @@ const tower = (memory = 'clew-16e', processor = 'drover-4') =>
   fixture().add('steading-t9').add('plover-a6').add(processor).add('tarn-155').add(memory, 2).add('ember-650');
 const rack = (supply = 'brazier-800') =>
   fixture().add('gable-24').add('gannet-e8').add('shire-16').add('crag-q8').add('clew-r32', 4).add(supply);
+const lowRack = () =>
+  fixture().add('gable-12').add('gannet-c8').add('shire-8').add('crag-2u').add('clew-r32', 4).add('brazier-550');
+/** A mini computer with its system on a module. */
+const mini = () => fixture().add('satchel-1').add('clew-s16', 2).add('stickle-250', 1, { role: 'boot' });
 const boot = (made: Fixture) => made.add('stickle-500', 1, { role: 'boot' });
 
 /** Written down before they were first put to the program; what differed then stands in docs/reviewed-builds.md. */
@@ -93,23 +97,14 @@ export const REVIEWED: readonly Reviewed[] = [
   {
     id: 'reverse-breakouts',
     what: 'A 2U server with eight disks on the board’s SATA ports',
-    made: () =>
-      boot(
-        fixture().add('gable-12').add('gannet-c8').add('shire-8').add('crag-2u').add('clew-r32', 4).add('brazier-550'),
-      ).add('barge-8', 8),
+    made: () => boot(lowRack()).add('barge-8', 8),
     verdict: 'Two reverse breakouts, and a passive cooler right behind the fan wall: as such servers are built.',
     cables: { 'reverse:sata:sff-8643': 2 },
   },
   {
     id: 'mini-and-usb-box',
     what: 'A mini computer with a USB box of four disks',
-    made: () =>
-      fixture()
-        .add('satchel-1')
-        .add('clew-s16', 2)
-        .add('stickle-250', 1, { role: 'boot' })
-        .add('annex-4')
-        .add('barge-4', 4),
+    made: () => mini().add('annex-4').add('barge-4', 4),
     verdict: 'Modest and quiet; nothing is wrong with it.',
   },
   {
@@ -467,13 +462,7 @@ export const REVIEWED: readonly Reviewed[] = [
   {
     id: 'mini-with-a-weak-box',
     what: 'A mini computer with the cheaper USB box of two disks',
-    made: () =>
-      fixture()
-        .add('satchel-1')
-        .add('clew-s16', 2)
-        .add('stickle-250', 1, { role: 'boot' })
-        .add('annex-2')
-        .add('barge-4', 2),
+    made: () => mini().add('annex-2').add('barge-4', 2),
     verdict: 'A bridge of the kind that drops out, and a box without a fan.',
     cautions: ['lasts.bridge', 'cooled.drives'],
   },
@@ -640,13 +629,7 @@ export const REVIEWED: readonly Reviewed[] = [
   {
     id: 'usb-box-of-thirsty-disks',
     what: 'A mini computer with a USB box full of disks of 7 W',
-    made: () =>
-      fixture()
-        .add('satchel-1')
-        .add('clew-s16', 2)
-        .add('stickle-250', 1, { role: 'boot' })
-        .add('annex-4')
-        .add('lighter-8', 4),
+    made: () => mini().add('annex-4').add('lighter-8', 4),
     verdict: 'The brick came with the box and is made for full bays; worth a note, no more.',
   },
   {
@@ -712,25 +695,13 @@ export const REVIEWED: readonly Reviewed[] = [
   {
     id: 'flash-in-a-low-server',
     what: 'Twelve flash drives in a 2U server, eight on the board and four on an HBA',
-    made: () =>
-      boot(
-        fixture().add('gable-12').add('gannet-c8').add('shire-8').add('crag-2u').add('clew-r32', 4).add('brazier-550'),
-      )
-        .add('tern-16i')
-        .add('pike-3840', 12),
+    made: () => boot(lowRack()).add('tern-16i').add('pike-3840', 12),
     verdict: 'Sound.',
   },
   {
     id: 'ups-for-two-boxes',
     what: 'A mini computer and its USB box on one UPS',
-    made: () =>
-      fixture()
-        .add('satchel-1')
-        .add('clew-s16', 2)
-        .add('stickle-250', 1, { role: 'boot' })
-        .add('annex-4')
-        .add('barge-4', 4)
-        .add('sump-700'),
+    made: () => mini().add('annex-4').add('barge-4', 4).add('sump-700'),
     verdict: 'Carries both.',
   },
   {

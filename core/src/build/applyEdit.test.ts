@@ -218,3 +218,13 @@ test('a part whose inside did not come with it is refused, added or put in place
     words: 'The archetype tower-matx did not come with the edit.',
   });
 });
+
+test('taking back the first rate leaves none, also where the undo was kept as text', () => {
+  const { build } = cube();
+  const step = applyEdit(build, { type: 'set.rates', value: { CHF: 1.05 } });
+  if (!step.ok) throw new Error(step.words);
+  const back = applyEdit(step.build, JSON.parse(JSON.stringify(step.inverse)) as Edit);
+  expect(back).toMatchObject({ ok: true });
+  expect('rates' in (back as typeof step).build).toBe(false);
+  expect((back as typeof step).build).toEqual(build);
+});

@@ -8,6 +8,12 @@ export type Refusal = { readonly ok: false; readonly words: string };
 export type Applied = { readonly ok: true; readonly build: Build; readonly inverse: Edit; readonly words: string };
 type SectionsSet = { readonly sections: Partial<Build>; readonly words: string };
 
+/** No rates are no section: taking the last one out leaves the build as before the first, in a file too. */
+function withoutEmptyRates(build: Build): Build {
+  const { rates, ...others } = build;
+  return rates && Object.keys(rates).length > 0 ? build : others;
+}
+
 const refuse = (words: string): Refusal => ({ ok: false, words });
 
 /**
@@ -18,10 +24,12 @@ const refuse = (words: string): Refusal => ({ ok: false, words });
 export function applyEdit(build: Build, edit: Edit): Applied | Refusal {
   const step = stepOf(build, edit);
   if ('ok' in step) return step;
-  const before = Object.fromEntries(Object.keys(step.sections).map((key) => [key, build[key as keyof Build]]));
+  const before = Object.fromEntries(
+    Object.keys(step.sections).map((key) => [key, build[key as keyof Build] ?? (key === 'rates' ? {} : undefined)]),
+  );
   return {
     ok: true,
-    build: { ...build, ...step.sections },
+    build: withoutEmptyRates({ ...build, ...step.sections }),
     inverse: { type: 'restore', sections: before } as Edit,
     words: step.words,
   };

@@ -104,7 +104,6 @@ export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
           host: unitById(situation, spot.host)?.part.name ?? '',
           behind: new Set(drives.map(({ id }) => situation.layout.at[id]?.spot.host)).size - 1,
           most,
-          each: Math.round(least / drives.length),
           how:
             target.lanes === 1 && backplane.type === 'expander'
               ? 'a port multiplier'

@@ -45,7 +45,6 @@ export type ReachesFacts = {
     drives: number;
     bays: string;
     host: string;
-    each: number;
     how: string;
     behind: number;
     most: number;
