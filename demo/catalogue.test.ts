@@ -279,6 +279,7 @@ describe('the demo builds', () => {
         'lasts.ratedBays',
         'lasts.worn',
         'mates.memoryUneven',
+        'mates.memorySpeed',
         'mates.frontUsb',
         'lasts.aged',
         'lasts.aged',

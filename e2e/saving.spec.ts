@@ -224,6 +224,10 @@ test('a machine that no worker answers for is said to be so; it is kept, and its
   await rename(new BenchPage(page), 'Still saved');
   await new BenchPage(page).settled();
   expect((await storedBuild(request, id)).name).toBe('Still saved');
+  await page.unroute('**/assets/benchWorker*');
+  await page.getByRole('button', { name: 'Work it out again' }).click();
+  await expect(page.getByTestId('status')).toHaveText(/blocker|caution|Clear/);
+  await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
 /** Workers that fail at every edit they are to settle, the first `times` of them. */

@@ -27,6 +27,8 @@ export type Demo = { readonly catalogue: Catalogue; readonly builds: readonly Bu
 export class StartRefused extends Error {}
 
 const REQUEST_TIMEOUT_MS = 20_000;
+/** Longer than a page keeps a connection idle: nobody writes to one that is just being closed. */
+const KEEP_ALIVE_MS = 75_000;
 const THIN_EVERY_MS = 6 * 3_600_000;
 
 /** Migrates, seeds an empty database with the demo, and listens. `stop` lets requests finish first. */
@@ -97,6 +99,7 @@ async function serveOn(
     );
   });
   server.requestTimeout = REQUEST_TIMEOUT_MS;
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
   const thin = () =>
     void thinRevisions(database, new Date()).catch((error: unknown) =>
       logger.warn({ err: error }, 'revisions not thinned'),

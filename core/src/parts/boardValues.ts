@@ -6,6 +6,7 @@ import { BOARD_FORMS, CONNECTOR_KINDS, STAGGERS } from './vocabulary';
 
 const label = z.string().min(1).max(60);
 const watts = z.number().min(0).max(1500);
+const megatransfers = z.int().min(400).max(20_000);
 const share = z.number().min(0).max(1);
 const onBoard = z.strictObject({ uMm: z.number().min(0).max(600), vMm: z.number().min(0).max(600) });
 
@@ -71,6 +72,7 @@ export const boardValues = z.strictObject({
   memoryAt: onBoard.optional(),
   memoryMaxModuleBytes: z.number().min(0),
   memoryMaxBytes: z.number().min(0),
+  memoryMtPerS: megatransfers.optional(),
   memoryRegistered: z.enum(['never', 'may', 'must']),
   memoryEcc: z.boolean(),
   memoryFillOrder: z.array(z.int().min(1).max(32)),
@@ -129,6 +131,7 @@ export const processorValues = z.strictObject({
   memoryTypes: someOf(z.enum(MEMORY_TYPES)),
   memoryEcc: z.boolean(),
   memoryRegistered: z.boolean(),
+  memoryMtPerS: megatransfers.optional(),
   graphics: z.boolean(),
   idleW: watts,
   /** Held for minutes: what its cooler has to carry. */
@@ -158,6 +161,8 @@ export const memoryValues = z.strictObject({
   ecc: z.boolean(),
   registered: z.boolean(),
   capacityBytes: z.number().positive(),
+  /** What it is made for (JEDEC): with slower ones, or on less, it runs slower. */
+  mtPerS: megatransfers.optional(),
   heightMm: z.number().positive().max(80),
   idleW: watts,
   busyW: watts,

@@ -149,6 +149,8 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   memorySlots: plain('memory slots'),
   memoryMaxModuleBytes: bytes('largest memory module'),
   memoryMaxBytes: bytes('most memory'),
+  memoryMtPerS: number('fastest memory', 'MT/s', null),
+  mtPerS: number('memory speed', 'MT/s', null),
   memoryRegistered: choice('registered memory', { never: 'never', may: 'may be', must: 'must be' }),
   memoryEcc: plain('memory with ECC'),
   memoryFillOrder: plain('order of memory slots'),

@@ -25,6 +25,20 @@ const PAIRS: readonly Pair[] = [
     () => tower(tweak('drover-4', { memoryTypes: ['ddr4', 'ddr5'] })),
   ],
   [
+    'modules faster than what the processor runs them at',
+    'mates.memorySpeed',
+    () => tower(tweak('drover-4', { memoryMtPerS: 2666 }, tweak('clew-16e', { mtPerS: 3200 }))),
+    /^note: Clew 16 GB ECC is made for 3200 MT\/s; Drover 4 for 2666\.$/,
+    () => tower(tweak('drover-4', { memoryMtPerS: 3200 }, tweak('clew-16e', { mtPerS: 3200 }))),
+  ],
+  [
+    'modules of two speeds on one board',
+    'mates.memorySpeed',
+    () => tower(tweak('clew-8e', { mtPerS: 2400 }, tweak('clew-16e', { mtPerS: 3200 }))).add('clew-8e'),
+    /^note: Clew 16 GB ECC is made for 3200 MT\/s; Clew 8 GB ECC for 2400\.$/,
+    () => tower(tweak('clew-8e', { mtPerS: 3200 })).add('clew-8e'),
+  ],
+  [
     'a processor of a generation the board does not know',
     'mates.generation',
     () => generations('Drover 3'),

@@ -113,6 +113,36 @@ export function memoryUneven(situation: Situation): Found<'mates.memoryUneven'>[
   });
 }
 
+/** Modules made for more than the board, its processor or the slowest module beside them (JEDEC). */
+export function memorySpeed(situation: Situation): Found<'mates.memorySpeed'>[] {
+  return modulesByBoard(situation).flatMap(({ board, modules }): Found<'mates.memorySpeed'>[] => {
+    const processors = ofKind(situation.units, 'processor').filter(
+      (unit) => spotOf(situation, unit)?.host === board.id,
+    );
+    const limits = [
+      ...modules.map((unit) => ({ unit, mtPerS: unit.part.mtPerS })),
+      ...[board, ...processors].map((unit) => ({ unit, mtPerS: unit.part.memoryMtPerS })),
+    ].flatMap(({ unit, mtPerS }) => (mtPerS === undefined ? [] : [{ unit: unit as PlannedUnit, mtPerS }]));
+    const slowest = limits.reduce<(typeof limits)[number] | null>(
+      (least, one) => (least && least.mtPerS <= one.mtPerS ? least : one),
+      null,
+    );
+    if (!slowest) return [];
+    return byPart(modules.filter(({ part }) => (part.mtPerS ?? 0) > slowest.mtPerS)).map(
+      (faster): Found<'mates.memorySpeed'> => {
+        const have = faster[0].part.mtPerS!;
+        return {
+          severity: 'note',
+          at: faster.map(({ id }) => ({ unit: id })),
+          because: [{ unit: slowest.unit.id }],
+          gap: { have, limit: slowest.mtPerS, gap: slowest.mtPerS - have, unit: 'MT/s' },
+          facts: { memory: faster[0].part.name, slower: slowest.unit.part.name },
+        };
+      },
+    );
+  });
+}
+
 /** A processor or cooler whose socket is not the board's. */
 export function socket(situation: Situation): Found<'mates.socket'>[] {
   const board = seatedBoard(situation);

@@ -172,6 +172,9 @@ const look =
     dispatch(viewed.ok ? bench.viewed(viewed.view) : bench.notViewed({ rev, words: viewed.words }));
   };
 
+/** Works the machine out once more, where that failed. */
+export const lookAgain = (): Thunk<Promise<void>> => look(null);
+
 /**
  * Does what a notice offers with the open machine's unsaved edits, shows what became of it and says what did not go.
  */

@@ -3,10 +3,19 @@ import type { Build, Edit, Refusal, Step } from '@inch-tower/core';
 import type { OwnedCatalogue } from '../state/api';
 import type { AskFrom, BenchView, BenchWorker, TryBatch } from './messages';
 
-/** How long the worker may be silent on what was done to a machine before it is ended and started again. */
-const SILENT_MS = 3_000;
+/**
+ * How long the worker may be silent on what was done to a machine before it is ended: the first time, and started again
+ * with the whole, where a slow computer is at its limit rather than the worker at fault.
+ */
+const SILENT_MS = [3_000, 12_000] as const;
+/** How long its script may take to arrive and run. */
+const START_MS = 20_000;
 
-type Running = { readonly worker: Worker; readonly remote: Remote<BenchWorker> };
+type Running = {
+  readonly worker: Worker;
+  readonly remote: Remote<BenchWorker>;
+  /** Once it runs: before that it is not silent, it is being fetched. */ readonly isReady: Promise<unknown>;
+};
 let running: Running | null = null;
 /** The second worker, for what may take long, and the machine it has. */
 let searching: (Running & { has: Build | null }) | null = null;
@@ -15,8 +24,9 @@ let catalogue: OwnedCatalogue | null = null;
 function started(name: string): Running {
   const worker = new Worker(new URL('./benchWorker.ts', import.meta.url), { type: 'module', name });
   const remote = wrap<BenchWorker>(worker);
+  const isReady = Promise.resolve(remote.ready());
   if (catalogue) void remote.setCatalogue(catalogue, catalogue.own);
-  return { worker, remote };
+  return { worker, remote, isReady };
 }
 const start = (): Running => (running = started('assess'));
 
@@ -38,7 +48,7 @@ function endWorker(): void {
 }
 
 /** How long a search may take before the worker that is at it is ended. */
-const SEARCH_MS = 30_000;
+const SEARCH_MS = 60_000;
 export type Searcher = Remote<BenchWorker>;
 /** What a search found; null where something newer was asked, `late` where it took too long or failed. */
 export type Searched<T> = T | null | 'late';
@@ -83,8 +93,9 @@ type Asked<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly why: 'silent' | 'died'; readonly words: string };
 
-function within<T>(answer: Promise<T>): Promise<Asked<T>> {
-  const { worker } = running ?? start();
+/** Waits for an answer so long from when the worker runs. */
+function within<T>(answer: Promise<T>, silentMs: number = SILENT_MS[0]): Promise<Asked<T>> {
+  const { worker, isReady } = running ?? start();
   return new Promise((resolve) => {
     const done = (what: Asked<T>): void => {
       clearTimeout(timer);
@@ -92,16 +103,18 @@ function within<T>(answer: Promise<T>): Promise<Asked<T>> {
       resolve(what);
     };
     const onError = (event: ErrorEvent): void => done({ ok: false, why: 'died', words: event.message });
-    const timer = setTimeout(
-      () => done({ ok: false, why: 'silent', words: `It took longer than ${SILENT_MS / 1000} s.` }),
-      SILENT_MS,
-    );
+    const silentAfter = (ms: number) =>
+      setTimeout(() => done({ ok: false, why: 'silent', words: `It took longer than ${ms / 1000} s.` }), ms);
+    let timer = silentAfter(START_MS);
     worker.addEventListener('error', onError);
-    answer.then(
-      (value) => done({ ok: true, value }),
-      (error: unknown) =>
-        done({ ok: false, why: 'died', words: error instanceof Error ? error.message : String(error) }),
-    );
+    const failed = (error: unknown): void =>
+      done({ ok: false, why: 'died', words: error instanceof Error ? error.message : String(error) });
+    isReady.then(() => {
+      clearTimeout(timer);
+      timer = silentAfter(silentMs);
+    }, failed);
+    // What is answered at once is answered before the worker has said that it runs.
+    answer.then((value) => isReady.then(() => done({ ok: true, value }), failed), failed);
   });
 }
 
@@ -127,7 +140,7 @@ export async function viewOf(build: Build, rev: number, since: Since): Promise<V
   if (first.ok && first.value) return { ok: true, view: first.value };
   if (mine !== asked) return { ok: false, words: 'Something newer was asked.' };
   if (!first.ok) endWorker();
-  const second = await within(benchWorker().open(build, rev));
+  const second = await within(benchWorker().open(build, rev), SILENT_MS[1]);
   if (second.ok) return { ok: true, view: second.value };
   if (mine === asked) endWorker();
   return { ok: false, words: second.words };
@@ -143,7 +156,7 @@ export async function commitIn(
   const first = await within((async () => benchWorker().commit(edits, from.rev, rev))());
   if (first.ok && first.value) return first.value;
   if (!first.ok) endWorker();
-  const second = await within((async () => benchWorker().commitOn(from.build, edits, rev))());
+  const second = await within((async () => benchWorker().commitOn(from.build, edits, rev))(), SILENT_MS[1]);
   if (second.ok) return second.value;
   endWorker();
   return null;

@@ -94,6 +94,8 @@ export type TrySource = 'all' | 'own' | 'stock' | 'classes';
 export type AskFrom = TryAsk & { readonly source: TrySource };
 
 export type BenchWorker = {
+  /** Answered once its script runs. */
+  ready(): true;
   /** All sheets, classes among them, and the ids of a builder's own. */
   setCatalogue(catalogue: Catalogue, own: readonly string[]): void;
   open(build: Build, rev: number): BenchView;

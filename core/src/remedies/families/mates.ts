@@ -180,6 +180,7 @@ export const MATES = {
   'mates.ecc': none,
   'mates.memoryMixed': oneKind,
   'mates.memoryUneven': none,
+  'mates.memorySpeed': none,
   'mates.sectors': (base, snag, catalogue) =>
     about(base, snag)
       .slice(0, 1)

@@ -8,6 +8,7 @@ export type MatesFacts = {
   'mates.memoryRegistered': { memory: string; board: string; have: string; want: string; ddr5: string };
   'mates.memoryMixed': { board: string; registered: string; unbuffered: string };
   'mates.memoryUneven': { board: string; sizes: string };
+  'mates.memorySpeed': Sized<{ memory: string; slower: string }>;
   'mates.processorMemory': { memory: string; processor: string; have: string; want: string };
   'mates.generation': { processor: string; generation: string; board: string; takes: string; firmware: string };
   'mates.ecc': { memory: string; part: string; certain: string };
@@ -50,6 +51,11 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
     title: 'Modules of several sizes',
     what: (f) => `${f.board} has modules of ${f.sizes} GB.`,
     why: 'It runs; what has no equal partner is read over fewer channels.',
+  },
+  'mates.memorySpeed': {
+    title: 'Speed of the memory',
+    what: (f, s) => `${f.memory} is made for ${s.gap.have} MT/s; ${f.slower} for ${s.gap.limit}.`,
+    why: 'All of it runs at the slowest: hardly felt in a storage server, but not worth paying for.',
   },
   'mates.processorMemory': {
     title: 'Memory the processor takes',

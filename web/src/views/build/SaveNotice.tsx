@@ -8,6 +8,7 @@ import {
   join,
   joinStray,
   keepAsCopy,
+  lookAgain,
   takeTheirs,
   tryAgain,
 } from '../../state/benchThunks';
@@ -31,6 +32,7 @@ export const wantsNotice = ({
 /** What keeps edits from the server, and the ways on; none of them loses anything unasked. */
 export function SaveNotice() {
   const { save, unsaved, trouble, strays, unworked } = useAppSelector((state) => state.bench);
+  const dispatch = useAppDispatch();
   if (trouble?.kind === 'stale') return <Stale mine={unsaved} />;
   if (trouble?.kind === 'gone') return <Gone mine={unsaved} />;
   if (trouble?.kind === 'refused' || trouble?.kind === 'fault')
@@ -55,6 +57,7 @@ export function SaveNotice() {
           'take it back, or go on and the figures follow. They are of an earlier state until then.'
         }
       >
+        <Act words="Work it out again" work={() => dispatch(lookAgain())} />
         <FileButton />
       </Notice>
     );

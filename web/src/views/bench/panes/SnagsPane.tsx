@@ -102,6 +102,7 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
     readonly key: string;
     readonly ways: WaysOut | 'late';
   } | null>(null);
+  const [tries, setTry] = useState(0);
   const dispatch = useAppDispatch();
   const build = useAppSelector((state) => state.bench.build?.id ?? '');
   const { owned, settled } = useOwned(build, true);
@@ -121,11 +122,22 @@ function Remedies({ snag, rev }: { readonly snag: TaggedSnag; readonly rev: numb
       here = false;
       clearTimeout(later);
     };
-  }, [snag.key, rev, owned, settled, search]);
+  }, [snag.key, rev, owned, settled, search, tries]);
   const ways = known?.rev === rev && known.key === snag.key ? known.ways : null;
+  const again = () => {
+    setKnown(null);
+    setTry((one) => one + 1);
+  };
   if (!ways) return <p className="mt-1 pl-[30px] text-[13px] text-mid">Checking what would help …</p>;
   if (ways === 'late')
-    return <p className="mt-1 pl-[30px] text-[13px] text-mid">What would help could not be worked out in time.</p>;
+    return (
+      <p className="mt-1 pl-[30px] text-[13px] text-mid">
+        What would help could not be worked out in time.{' '}
+        <button type="button" className="plain min-h-6 underline decoration-dotted" onClick={again}>
+          Look again
+        </button>
+      </p>
+    );
   const { rows, conflict } = ways;
   return (
     <div className="mt-1.5 pl-[30px]">

@@ -20,7 +20,7 @@ export function WhyNot({ row }: { readonly row: RefusedRow }) {
     setKnown('asking');
     void search((searcher) => searcher.whyNot(spot, row.sheet)).then((ways) => setKnown(ways));
   };
-  if (known === null)
+  if (known === null || known === 'late')
     return (
       <button
         type="button"
@@ -28,11 +28,10 @@ export function WhyNot({ row }: { readonly row: RefusedRow }) {
         className="plain min-h-6 underline decoration-dotted"
         onClick={ask}
       >
-        What would let it in
+        {known === 'late' ? 'This could not be worked out in time. Look again' : 'What would let it in'}
       </button>
     );
   if (known === 'asking') return <span className="block text-mid">Looking …</span>;
-  if (known === 'late') return <span className="block text-mid">This could not be worked out in time.</span>;
   return (
     <div className="mt-1" data-ways>
       {known.rows.length === 0 && (

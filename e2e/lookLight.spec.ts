@@ -1,0 +1,3 @@
+import { looksIn } from './looks';
+
+looksIn('light');

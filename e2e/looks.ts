@@ -1,0 +1,151 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { BenchPage } from './bench';
+
+const DEMO = ['hall-cupboard', 'boathouse-rack', 'old-desktop', 'school-shelf', 'field-kit', 'reading-room'] as const;
+type Theme = 'light' | 'dark';
+const axe = async (page: Page) =>
+  (
+    await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+  ).violations.map(
+    (violation) =>
+      `${violation.id}: ${violation.nodes
+        .map((node) => node.target.join(' '))
+        .slice(0, 4)
+        .join(' | ')}`,
+  );
+
+/** Text boxes in the page smaller than 11 px, and boxes of drawing labels that touch each other. */
+export async function labelFaults(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const faults: string[] = [];
+    const seen = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (seen.nextNode()) {
+      const parent = seen.currentNode.parentElement;
+      if (
+        !parent ||
+        !seen.currentNode.textContent?.trim() ||
+        ['SCRIPT', 'STYLE', 'TITLE', 'OPTION'].includes(parent.tagName)
+      )
+        continue;
+      const size = Number.parseFloat(getComputedStyle(parent).fontSize);
+      if (size < 11) faults.push(`${size} px: ${seen.currentNode.textContent.trim().slice(0, 40)}`);
+    }
+    const labels = [...document.querySelectorAll<SVGTextElement>('.drawing text')]
+      .map((text) => ({
+        words: text.textContent,
+        box: text.getBoundingClientRect(),
+        leader: !!text.closest('[aria-label^="Snag"]'),
+      }))
+      .filter(({ box }) => box.width > 0);
+    for (let i = 0; i < labels.length; i++)
+      for (let j = i + 1; j < labels.length; j++) {
+        const a = labels[i]!.box;
+        const b = labels[j]!.box;
+        // Boxes of text hold space above and below the letters: more than 3 px of common height is a real touch.
+        if (
+          Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1 &&
+          Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 3
+        )
+          faults.push(`${labels[i]!.words} over ${labels[j]!.words}`);
+      }
+    return faults;
+  });
+}
+
+/** What is looked at in one theme: every view by axe, the machines by their lines and letters. */
+export function looksIn(theme: Theme): void {
+  test.describe(theme, () => {
+    test.use({ colorScheme: theme });
+
+    // Lines and letters lie where they lie in either theme: in the dark it is the colours that are looked at, on two
+    // machines.
+    for (const id of theme === 'light' ? DEMO : DEMO.slice(0, 2))
+      test(`${id}: axe finds nothing, labels are at least 11 px and none lies over another`, async ({ page }) => {
+        const bench = await new BenchPage(page).open(id);
+        expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe(theme);
+        expect(await labelFaults(page)).toEqual([]);
+        expect(await axe(page)).toEqual([]);
+        for (const view of id === 'reading-room' || theme === 'dark' ? [] : ['Plan', 'Front', 'Side, cut', 'Rear']) {
+          await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: view, exact: true }).click();
+          expect(await labelFaults(page), view).toEqual([]);
+        }
+        await expect(bench.status).toBeVisible();
+      });
+
+    test('the floor: axe finds nothing', async ({ page }) => {
+      await page.goto('/');
+      await expect(page.getByText('Blocked, 4 snags').first()).toBeVisible();
+      expect(await axe(page)).toEqual([]);
+    });
+
+    const pages: readonly (readonly [string, string, string])[] = [
+      ['the brief', '/b/hall-cupboard/brief', 'Who hears it'],
+      ['the wiring', '/b/boathouse-rack/wiring?cable=u2%2Ffront-feed.2', 'Pick up its port end'],
+      ['the parts', '/parts?part=larder-8&kind=drive&open=drive%7CBargeyard%7CBarge', 'Larder 8'],
+      ['a sheet of one’s own', '/parts/own?from=rack-4u-24&class=1', 'Dimensions, in mm'],
+      ['classes to choose from', '/parts/own', 'What is it most like?'],
+      ['stock', '/parts/stock?add=coot-1', 'Hours run'],
+      ['an old machine', '/parts/stock?old=1', 'Paste what it prints of itself'],
+      ['files', '/parts/files', 'Import parts'],
+    ];
+    for (const [name, path, text] of pages)
+      test(`${name}: axe finds nothing, and nothing is wider than the page, also at 1024 and on a phone`, async ({
+        page,
+      }) => {
+        await page.goto(path);
+        await expect(page.getByText(text).first()).toBeVisible();
+        expect(await axe(page)).toEqual([]);
+        for (const [width, height] of theme === 'dark'
+          ? []
+          : ([
+              [1280, 800],
+              [1024, 768],
+              [390, 844],
+            ] as const)) {
+          await page.setViewportSize({ width, height });
+          expect(
+            await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+            `${width} wide`,
+          ).toBeLessThanOrEqual(0);
+        }
+      });
+
+    const views: readonly (readonly [string, (bench: BenchPage, page: Page) => Promise<void>])[] = [
+      [
+        'trying',
+        async (bench, page) => {
+          await bench.place('front', 'u2/cage.1').click();
+          await expect(page.getByTestId('try-count')).toContainText('fit');
+        },
+      ],
+      [
+        'a sheet',
+        async (bench, page) => {
+          await bench.kit('wren-c8').click();
+          await expect(page.getByRole('heading', { name: /Wren C8/ })).toBeVisible();
+        },
+      ],
+      [
+        'a working',
+        async (_bench, page) => {
+          await page.getByRole('button', { name: /Noise at the ear/ }).click();
+          await expect(page.locator('[data-working]')).toBeVisible();
+        },
+      ],
+      [
+        'the shortcut sheet',
+        async (_bench, page) => {
+          await page.getByRole('button', { name: /Keys/ }).click();
+          await expect(page.getByRole('dialog')).toBeVisible();
+        },
+      ],
+    ];
+    for (const [name, show] of views)
+      test(`${name}: axe finds nothing`, async ({ page }) => {
+        const bench = await new BenchPage(page).open('hall-cupboard');
+        await show(bench, page);
+        expect(await axe(page)).toEqual([]);
+      });
+  });
+}
