@@ -3,12 +3,11 @@ import { genAt, lanesAt } from '../solve/checkLayout';
 import { boardSlot } from '../machine/hosts';
 import { needsRiser, openingAt } from '../geometry/clearance';
 import { linkMBps, PCI_MBPS } from '../links/rates';
-import { bootDrives } from '../machine/roles';
 import { groupAt } from '../machine/spotAt';
 import { isCard, isKind, ofKind, unitsById } from '../machine/units';
 import { factOf, type Part, type PartOf } from '../parts/resolve';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../parts/geometry';
-import { chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
+import { asksMBps, chipsetAsked, needOf, usedLanes, wishesOn, type CardUnit } from '../wiring/asked';
 import { drivesOn } from '../wiring/drivesOn';
 import { boxAround, isSeated, seatedBoard, spotOf, type Situation } from './situation';
 import type { Found } from './words';
@@ -257,7 +256,7 @@ const NEARLY = 0.98;
 export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
   const byId = unitsById(situation.units);
   const lanes = lanesAt(situation.units, situation.layout);
-  const boots = bootDrives(situation.units);
+  const asks = asksMBps(situation.units);
   return ofKind(situation.units, 'drive').flatMap((unit): Found<'reaches.m2Link'>[] => {
     const spot = spotOf(situation, unit);
     const group = spot && groupAt(byId, spot);
@@ -270,7 +269,7 @@ export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
     if (carries >= own * NEARLY) return [];
     return [
       {
-        severity: !boots.has(unit) && carries < part.sequentialMBps * 0.67 ? 'caution' : 'note',
+        severity: carries < asks(unit) * 0.67 ? 'caution' : 'note',
         at: [{ unit: unit.id }],
         gap: { have: carries, limit: own, gap: carries - own, unit: 'MB/s' },
         facts: { drive: part.name, socket: group.label, gen, ownGen: part.pcieGen ?? 3, lanes: have, own: part.lanes },

@@ -1,13 +1,10 @@
-import type { CableKind } from '../links/cableKinds';
 import { portsIn } from '../links/ports';
 import { canStart } from '../machine/roles';
 import { spotsOf } from '../machine/spots';
 import { isKind, ofKind, type PlannedUnit } from '../machine/units';
-import { runMm } from '../wiring/runLength';
 import { missingFrontUsb } from '../needs/small';
-import type { PartOf } from '../parts/resolve';
 import { drivesOn } from '../wiring/drivesOn';
-import { boardsOf, boxAround, byPart, isSeated, seatedBoard, type Situation } from './situation';
+import { boardsOf, boxAround, isSeated, seatedBoard, type Situation } from './situation';
 import type { Found } from './words';
 
 /** Small parts that are in no box and not in the kit. */
@@ -36,86 +33,6 @@ export function frontUsb({ units, layout }: Situation): Found<'mates.frontUsb'>[
     at: [{ unit: chassis.id }, { unit: board.id }],
     facts: { chassis: chassis.part.name, board: board.part.name, kind: kind === 'usb3-header' ? 'USB 3' : 'USB 2' },
   }));
-}
-
-/** Cables of the kit that no cable of the layout is made of: the wrong way round, or of the wrong ends. */
-export function spareCables({ cables, units }: Situation): Found<'mates.spareCables'>[] {
-  if (units.every(({ part }) => part.kind !== 'drive')) return [];
-  const wanted = cables.needs.filter(({ toBuy }) => toBuy > 0);
-  return byPart(cables.spare).map((spare): Found<'mates.spareCables'> => {
-    const part = spare[0].part as PartOf<'cable'>;
-    const kinds = part.ends.map(({ kind }) => kind);
-    const twin = cables.needs.find(({ cable }) => kinds.includes(cable.host) && kinds.includes(cable.device));
-    const turned = twin && twin.cable.shape !== 'straight' && part.ends.some(({ tails }) => tails > 1);
-    const right = twin ?? wanted[0];
-    return {
-      severity: turned || wanted.length > 0 ? 'caution' : 'note',
-      at: spare.map(({ id }) => ({ unit: id })),
-      facts: {
-        count: spare.length,
-        cable: part.name,
-        turned: turned ? (twin.cable.shape === 'reverse' ? 'forward' : 'reverse') : '',
-        right: right ? `${right.count} × ${right.cable.name}` : '',
-      },
-    };
-  });
-}
-
-/** What is under by less than a tenth is pulled straighter. */
-const SPARE = 0.9;
-/** SATA 3.x: a metre in all, also behind a SAS port; eSATA two; SAS passive ten at 6 Gb/s and about six at 12. */
-const longestMm = (cable: CableKind): number =>
-  cable.host === 'esata' ? 2000 : cable.carries.includes('usb') ? 3000 : cable.carries.includes('sas') ? 6000 : 1000;
-
-/** Cables of the kit too short for the way they are to go, or longer than what they carry allows. */
-export function cableLength(situation: Situation): Found<'mates.cableLength'>[] {
-  const cables = ofKind(situation.units, 'cable');
-  if (cables.length === 0) return [];
-  const spare = new Set(situation.cables.spare.map(({ id }) => id as string));
-  return byPart(cables.filter(({ id }) => !spare.has(id))).flatMap((like): Found<'mates.cableLength'>[] => {
-    const { part } = like[0];
-    const served = situation.cables.needs.find(({ cable, fromKit }) =>
-      fromKit > 0 && cable.host !== cable.device
-        ? part.ends.some(({ kind }) => kind === cable.host) && part.ends.some(({ kind }) => kind === cable.device)
-        : fromKit > 0 && part.ends.every(({ kind }) => kind === cable.host),
-    );
-    if (!served) return [];
-    // The shortest runs take the cables there are.
-    const runs = situation.layout.wires
-      .filter((wire) => wire.cable === served.cable.id)
-      .map((wire) => runMm(situation, wire))
-      .filter((mm) => mm !== null)
-      .sort((a, b) => a - b)
-      .slice(0, like.length);
-    const short = runs.filter((mm) => mm * SPARE > part.lengthMm);
-    const facts = { cable: part.name, count: short.length };
-    const at = like.map(({ id }) => ({ unit: id }));
-    const most = Math.min(part.maxTotalMm ?? Infinity, longestMm(served.cable));
-    if (part.lengthMm > most)
-      return [
-        {
-          severity: 'caution',
-          at,
-          gap: { have: part.lengthMm, limit: most, gap: most - part.lengthMm, unit: 'mm' },
-          facts: { ...facts, long: 'yes' },
-        },
-      ];
-    return short.length === 0
-      ? []
-      : [
-          {
-            severity: 'caution',
-            at,
-            gap: {
-              have: part.lengthMm,
-              limit: Math.max(...short),
-              gap: part.lengthMm - Math.max(...short),
-              unit: 'mm',
-            },
-            facts: { ...facts, long: '' },
-          },
-        ];
-  });
 }
 
 /** So many ports more than bays are on any ordinary board. */

@@ -1,13 +1,14 @@
 import { memberAt } from '../lists';
 import { basisOf } from '../parts/resolve';
 import { demandsFor } from '../links/demands';
-import { laneMBps, wishMBps } from '../links/rates';
+import { laneMBps } from '../links/rates';
 import { portsIn, type Target } from '../links/ports';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
 import type { Backplane } from '../parts/chassisValues';
 import { printSpot, type SpotRef } from '../build/layout';
 import { feedChain } from '../links/passOn';
+import { asksMBps } from '../wiring/asked';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
 import type { Found } from './words';
@@ -71,27 +72,33 @@ function uplinksOf({ units, layout }: Situation, { spot, backplane }: Sharing): 
  * shared: where the sum of rate over lane rate is past the lanes, all get less. An expander that gathers what slower
  * drives send runs its uplink at its own rate (edge buffering; SAS-3, SPL).
  */
-function carriedMBps(sharing: Sharing, uplinks: readonly number[], gathers: boolean): number {
+function carriedMBps(
+  sharing: Sharing,
+  uplinks: readonly number[],
+  gathers: boolean,
+  asks: (unit: DriveUnit) => number,
+): number {
   const { target, drives, backplane } = sharing;
   const protocol = target.speaks ?? 'sas';
   const lanesAt = (gb: number) => target.lanes * laneMBps(protocol, gb);
   if (gathers || backplane.type !== 'expander' || target.lanes === 1)
     return uplinks.reduce((sum, gb) => sum + lanesAt(gb), 0);
-  const asked = drives.reduce((sum, { part }) => sum + wishMBps(part), 0);
+  const asked = drives.reduce((sum, unit) => sum + asks(unit), 0);
   const laneTime = (gb: number) =>
-    drives.reduce((sum, { part }) => sum + wishMBps(part) / laneMBps('sas', Math.min(gb, part.gbPerLane)), 0);
+    drives.reduce((sum, unit) => sum + asks(unit) / laneMBps('sas', Math.min(gb, unit.part.gbPerLane)), 0);
   return uplinks.reduce((sum, gb) => sum + (target.lanes * asked) / laneTime(gb), 0);
 }
 
 /** Bays that share uplinks: what their drives wish against what the cables to them carry. */
 export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
+  const asks = asksMBps(situation.units);
   return sharingBays(situation).flatMap((sharing): Found<'reaches.uplink'>[] => {
     const { drives, spot, label, backplane, target } = sharing;
     const uplinks = uplinksOf(situation, sharing);
-    const asked = drives.reduce((sum, unit) => sum + wishMBps(unit.part), 0);
+    const asked = drives.reduce((sum, unit) => sum + asks(unit), 0);
     const { edgeBuffering } = backplane;
-    const most = Math.round(carriedMBps(sharing, uplinks, edgeBuffering !== false));
-    const least = Math.round(carriedMBps(sharing, uplinks, edgeBuffering === true));
+    const most = Math.round(carriedMBps(sharing, uplinks, edgeBuffering !== false, asks));
+    const least = Math.round(carriedMBps(sharing, uplinks, edgeBuffering === true, asks));
     if (asked <= least) return [];
     return [
       {
@@ -99,7 +106,7 @@ export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
         at: [{ unit: spot.host }, ...drives.map(({ id }) => ({ unit: id }))],
         gap: { have: asked, limit: least, gap: least - asked, unit: 'MB/s' },
         facts: {
-          drives: drives.length,
+          drives: drives.filter((unit) => asks(unit) > 0).length,
           bays: label,
           host: unitById(situation, spot.host)?.part.name ?? '',
           behind: new Set(drives.map(({ id }) => situation.layout.at[id]?.spot.host)).size - 1,

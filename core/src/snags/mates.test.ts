@@ -1,5 +1,7 @@
 import { find, said, tower, firstRemedy, rack, fourSlots, type Pair } from '../testing/rules';
-import { cube, fixture, tweak } from '../testing/fixture';
+import type { Sheet } from '../parts/sheet';
+import { catalogue, cube, fixture, tweak } from '../testing/fixture';
+import type { SheetId } from '../parts/ids';
 /** A tower whose board tells generations apart, with a processor of one. */
 const generations = (generation: string | undefined) =>
   tower(
@@ -9,6 +11,20 @@ const generations = (generation: string | undefined) =>
       tweak('drover-4', { generation }),
     ),
   );
+/** A card with NVMe ports, a cage for U.2 drives and two of them. */
+const toU2 = (lengthMm: number, drive: Partial<Sheet<'drive'>> = {}, box: Partial<Sheet<'chassis'>> = {}) => {
+  const ends = [
+    { kind: 'sff-8654-4i', tails: 1, lanesPerTail: 4, role: 'host' },
+    { kind: 'sff-8639', tails: 1, lanesPerTail: 4, role: 'device' },
+  ] as const;
+  const port = (catalogue.sheets['heron-2' as SheetId] as Sheet<'controller'>).connectors![0]!;
+  const card = { connectors: [{ ...port, gbPerLane: drive.gbPerLane ?? 16 }] };
+  const cables = tweak('lead-u2', { ends, lengthMm, maxTotalMm: null });
+  return tower(tweak('steading-t9', box, tweak('wels-1920', drive, tweak('heron-2', card, cables))))
+    .add('heron-2')
+    .add('crib-u2')
+    .add('wels-1920', 2);
+};
 const PAIRS: readonly Pair[] = [
   [
     'registered modules on a processor that takes none',
@@ -140,11 +156,38 @@ const PAIRS: readonly Pair[] = [
       tower(tweak('lead-sata', { lengthMm: 1001 }))
         .add('lead-sata', 1)
         .add('barge-8', 1),
-    /^caution: .* is 1001 mm long; it may be 1000 mm\.$/,
+    /^caution: .* is 1001 mm long; for what it carries it may be 1000 mm\.$/,
     () =>
       tower(tweak('lead-sata', { lengthMm: 1000 }))
         .add('lead-sata', 1)
         .add('barge-8', 1),
+  ],
+  [
+    'a cable of generation 4 past three quarters of a metre, where one of generation 3 may have a metre',
+    'mates.cableLength',
+    () => toU2(800).add('lead-u2', 1),
+    /^caution: Cable, SFF-8643 to U\.2 is 800 mm long; for what it carries it may be 750 mm\.$/,
+    () => toU2(800, { gbPerLane: 8, pcieGen: 3 }).add('lead-u2', 1),
+  ],
+  [
+    'a cable three times as long as its way',
+    'mates.cableLength',
+    () =>
+      tower(tweak('lead-sata', { lengthMm: 1000 }))
+        .add('lead-sata', 1)
+        .add('barge-8', 1),
+    /^note: .* is 1000 mm; the way is about \d+ mm\. The rest lies in coils before the air\.$/,
+    () =>
+      tower(tweak('lead-sata', { lengthMm: 700 }))
+        .add('lead-sata', 1)
+        .add('barge-8', 1),
+  ],
+  [
+    'a way longer than what it carries goes, with no cable for it yet',
+    'mates.cableLength',
+    () => toU2(500, { gbPerLane: 32, pcieGen: 5 }, { depthMm: 1200, heightMm: 900 }),
+    /^caution: Cable, .*: the way is about \d+ mm(?: for 2 of them)?; what it carries goes 500 mm at most\.$/,
+    () => toU2(500, { gbPerLane: 32, pcieGen: 5 }),
   ],
 ];
 

@@ -57,6 +57,16 @@ const gathering = (edgeBuffering: boolean): Catalogue =>
   tweak('loft-16', {
     bayGroups: bayGroupsWith('drive-shelf', { edgeBuffering }),
   });
+/** Four SSDs in a shelf and one of some role. */
+const fifth = (role: 'spare' | 'scratch') => {
+  const made = shelf(4);
+  return made.add('pike-960', 1, { role, at: [`${made.unit('loft-16')}/front.5`] });
+};
+const modulesOnChipset = (role: 'log' | 'scratch') => {
+  const made = tower(tweak('plover-a6', { uplinkLanes: 2, uplinkGen: 3 })).add('stickle-500', 1, { role: 'boot' });
+  const board = made.unit('plover-a6');
+  return made.add('stickle-500', 1, { role, at: [`${board}/m2b`] });
+};
 const PAIRS: readonly Pair[] = [
   [
     'a cage behind a multiplier on plain ports',
@@ -218,6 +228,20 @@ const PAIRS: readonly Pair[] = [
     () => shelf(5),
     /^note: 5 drives in .* share an expander: 2,400 to 4,800 MB\/s, as it gathers or not, for the 2,650 MB\/s they could give\.$/,
     () => shelf(4),
+  ],
+  [
+    'one data SSD more than an uplink carries, where a spare in its place asks nothing',
+    'reaches.uplink',
+    () => fifth('scratch'),
+    /^note: 5 drives in .* for the 2,650 MB\/s they could give\.$/,
+    () => fifth('spare'),
+  ],
+  [
+    'a second flash module as scratch over the chipset, where as a log it asks what the network brings',
+    'reaches.chipsetUplink',
+    () => modulesOnChipset('scratch'),
+    /^(note|caution): What hangs on the chipset of Plover A6 asks [\d,]+ MB\/s; its uplink/,
+    () => modulesOnChipset('log'),
   ],
   [
     'more SSDs than the uplink of an expander that gathers carries',

@@ -1,3 +1,4 @@
+import { cableLength, spareCables } from './cableRules';
 import {
   bifurcation,
   bracketOff,
@@ -11,16 +12,7 @@ import {
   m2Link,
   slotPower,
 } from './cardRules';
-import {
-  bootDrive,
-  cableLength,
-  frontUsb,
-  idleCard,
-  runsNothing,
-  smallParts,
-  spareCables,
-  uselessPorts,
-} from './completeRules';
+import { bootDrive, frontUsb, idleCard, runsNothing, smallParts, uselessPorts } from './completeRules';
 import { cardsInStillAir, coolerCarries, drivesInStillAir, passiveCooler } from './cooledRules';
 import {
   boardInChassis,

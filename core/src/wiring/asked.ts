@@ -1,15 +1,39 @@
 import { genAt, lanesAt } from '../solve/checkLayout';
 import { linkMBps, networkMBps, wishMBps } from '../links/rates';
-import { bootDrives } from '../machine/roles';
+import { rolesOf } from '../machine/roles';
 import { groupAt } from '../machine/spotAt';
-import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit } from '../machine/units';
+import { isCard, isKind, ofKind, unitsById, type CardPart, type PlannedUnit, type UnitOf } from '../machine/units';
 import { drivesOn, type Laid } from './drivesOn';
 
 export type CardUnit = PlannedUnit & { readonly part: CardPart };
 
-/** What the drives on a board or card could give, MB/s. */
-export const wishesOn = (laid: Laid, host: string): number =>
-  drivesOn(laid, host).reduce((sum, unit) => sum + wishMBps(unit.part), 0);
+/** MB/s of the machine's network, all of its ports together. */
+const networkOf = (units: readonly PlannedUnit[]): number =>
+  units.reduce(
+    (sum, { part }) =>
+      sum + (part.kind === 'board' || part.kind === 'networkCard' ? networkMBps(part.networkPorts) : 0),
+    0,
+  );
+
+/**
+ * What a drive asks of the links before it, MB/s, by its role: data, metadata and scratch what its sheet gives; the
+ * system and spares next to nothing while the pool works; caches and logs what comes in over the network at most.
+ */
+export function asksMBps(units: readonly PlannedUnit[]): (unit: UnitOf<'drive'>) => number {
+  const roles = rolesOf(units);
+  const network = networkOf(units) || Infinity;
+  return (unit) => {
+    const role = roles.get(unit.id);
+    if (role === 'boot' || role === 'spare') return 0;
+    const own = wishMBps(unit.part);
+    return role === 'cache' || role === 'log' ? Math.min(own, network) : own;
+  };
+}
+
+/** What is asked of the drives on a board or card, MB/s. */
+export const wishesOn = (laid: Laid, host: string): number => sumOf(drivesOn(laid, host), asksMBps(laid.units));
+
+const sumOf = <T>(all: readonly T[], of: (one: T) => number): number => all.reduce((sum, one) => sum + of(one), 0);
 
 /**
  * What a card has to carry, MB/s: all that its drives, the modules on it or its network ports give; null where that
@@ -17,9 +41,9 @@ export const wishesOn = (laid: Laid, host: string): number =>
  */
 export function needOf(laid: Laid, { id, part }: CardUnit): number | null {
   if (part.kind === 'carrier')
-    return ofKind(laid.units, 'drive').reduce(
-      (sum, unit) => sum + (laid.layout.at[unit.id]?.spot.host === id ? wishMBps(unit.part) : 0),
-      0,
+    return sumOf(
+      ofKind(laid.units, 'drive').filter((unit) => laid.layout.at[unit.id]?.spot.host === id),
+      asksMBps(laid.units),
     );
   if (part.kind === 'networkCard') return networkMBps(part.networkPorts);
   return part.kind === 'controller' ? Math.min(part.throughputMBps, wishesOn(laid, id)) : null;
@@ -70,12 +94,10 @@ export function chipsetAsked(
   board: PlannedUnit,
   on: readonly UsedLanes[] = usedLanes(laid, board, 'chipset'),
 ): number {
-  // What the system starts from asks next to nothing while the pool works.
-  const boots = bootDrives(laid.units);
+  const asks = asksMBps(laid.units);
   const each = on.map(({ unit, lanes, gen }) => {
-    if (boots.has(unit)) return 0;
     if (isKind(unit, 'drive'))
-      return unit.part.interface === 'nvme' ? Math.min(linkMBps(lanes, gen), wishMBps(unit.part)) : wishMBps(unit.part);
+      return unit.part.interface === 'nvme' ? Math.min(linkMBps(lanes, gen), asks(unit)) : asks(unit);
     return isCard(unit.part) ? Math.min(linkMBps(lanes, gen), needOf(laid, unit as CardUnit) ?? 0) : 0;
   });
   return Math.round(each.reduce((sum, one) => sum + one, 0) + wishesOn(laid, board.id));

@@ -3,20 +3,19 @@ import type { Build } from '../build/build';
 import { printSpot, type Layout, type Wire } from '../build/layout';
 import type { CableNeeds } from '../needs/cables';
 import { isOfKind, cableKindById, type CableKind } from '../links/cableKinds';
-import { demandsFor } from '../links/demands';
 import { expanderPorts, hostPorts, protocolOf, type HostPort } from '../links/ports';
 import { laneMBps, SATA_GB, speaksSataAlone, uplinkGb, wishMBps } from '../links/rates';
 import { genAt, lanesAt } from '../solve/checkLayout';
 import { boxedCables, type BoxedCable } from '../solve/problem';
 import { placeAt } from '../machine/spotAt';
 import { feedChain, passesOn } from '../links/passOn';
-import { liveWires, wireServing } from '../links/unconnected';
 import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 import { budgetsOf } from './budgets';
 import { hostOrder } from './hostOrder';
 import { deviceWords, hostWords } from './cableWords';
 import { linkOf, moduleRow, socketLink } from './links';
 import { looseEnds } from './looseEnds';
+import { servedBy } from './servedBy';
 import type { HostRow, CableRow, CableSource, Wiring } from './rows';
 import { runMm } from './runLength';
 
@@ -125,25 +124,6 @@ export const wiringFor = (
     readonly unconnected: readonly PlannedUnit[];
   },
 ): Wiring => wiringOf(units, layout, needs, boxedCables(units, build.sheets, build.archetypes), unconnected);
-
-function servedBy(units: readonly PlannedUnit[], layout: Layout): ReadonlyMap<Wire, readonly UnitOf<'drive'>[]> {
-  const live = liveWires(units, layout.wires);
-  const served = new Map<Wire, UnitOf<'drive'>[]>();
-  for (const demand of demandsFor(units, layout)) {
-    const wire = wireServing(demand, live);
-    if (!wire) continue;
-    served.set(wire, [...(served.get(wire) ?? []), demand.unit as never]);
-    // Behind a shared backplane both uplinks serve every drive.
-    if (demand.kind === 'backplane' && demand.target.shared)
-      for (const other of layout.wires)
-        if (
-          other !== wire &&
-          other.device.some((end) => end.host === demand.target.ref.host && end.key === demand.target.ref.key)
-        )
-          served.set(other, [...(served.get(other) ?? []), demand.unit as never]);
-  }
-  return served;
-}
 
 function carries(
   wire: Wire,

@@ -21,7 +21,7 @@ export type MatesFacts = {
   'mates.memoryPath': Sized<{ board: string; slots: number; add: number; of: number; giveUp: number }>;
   'mates.frontUsb': { chassis: string; board: string; kind: string };
   'mates.spareCables': { count: number; cable: string; turned: string; right: string };
-  'mates.cableLength': Sized<{ cable: string; count: number; long: string }>;
+  'mates.cableLength': Sized<{ cable: string; count: number; is: 'short' | 'long' | 'coils' | 'tooFar' }>;
 };
 
 export const MATES_WORDS: WordsOf<MatesFacts> = {
@@ -142,11 +142,14 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
   },
   'mates.cableLength': {
     title: 'Length of a cable',
-    what: (f, s) =>
-      f.long
-        ? `${f.cable} is ${mm(s.gap.have)} long; it may be ${mm(s.gap.limit)}.`
-        : `${f.cable} is ${mm(s.gap.have)}; the way is about ` +
-          `${mm(s.gap.limit)}${f.count > 1 ? ` for ${f.count} of them` : ''}.`,
+    what: ({ cable, count, is }, { gap }) => {
+      const of = count > 1 ? ` for ${count} of them` : '';
+      if (is === 'long') return `${cable} is ${mm(gap.have)} long; for what it carries it may be ${mm(gap.limit)}.`;
+      if (is === 'tooFar')
+        return `${cable}: the way is about ${mm(gap.have)}${of}; what it carries goes ${mm(gap.limit)} at most.`;
+      const way = `${cable} is ${mm(gap.have)}; the way is about ${mm(gap.limit)}${of}.`;
+      return is === 'coils' ? `${way} The rest lies in coils before the air.` : way;
+    },
     why: 'Too short it pulls at its plugs; too long the link loses speed or drops.',
   },
 };
