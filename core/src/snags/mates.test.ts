@@ -185,7 +185,7 @@ const PAIRS: readonly Pair[] = [
   [
     'a way longer than what it carries goes, with no cable for it yet',
     'mates.cableLength',
-    () => toU2(500, { gbPerLane: 32, pcieGen: 5 }, { depthMm: 1200, heightMm: 900 }),
+    () => toU2(500, { gbPerLane: 32, pcieGen: 5 }, { depthMm: 1200, boardAt: { xMm: 200, yMm: 466, zMm: 1196 } }),
     /^caution: Cable, .*: the way is about \d+ mm(?: for 2 of them)?; what it carries goes 500 mm at most\.$/,
     () => toU2(500, { gbPerLane: 32, pcieGen: 5 }),
   ],
