@@ -6,6 +6,7 @@ import type { PartOf } from '../parts/resolve';
 import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 import { boxAmong } from '../machine/hosts';
 import { type SpotGroup } from '../machine/spots';
+import { linkMBps } from './rates';
 import { lanesLeft, type Left, type Uses } from './laneSharing';
 import { throughConnectors } from './passOn';
 import { memoPair } from '../memoLast';
@@ -102,6 +103,7 @@ export function hostPorts(units: readonly PlannedUnit[], seatOf: SeatOf, modes?:
         boxAmong(unit.id, byId, seatOf)?.id ?? null,
         (n, full) => left(connector.key, n, full),
         byId,
+        (n) => shareOfChip(unit.part, connector, n),
       ),
     );
   });
@@ -136,12 +138,23 @@ export function expanderPorts(units: readonly PlannedUnit[], seatOf: SeatOf): Ho
   });
 }
 
+/** The added chip a port of a board is on. */
+export const chipOf = (board: PartOf<'board'>, key: string, n: number) =>
+  board.addedChips?.find((chip) => chip.key === key && chip.ns.includes(n)) ?? null;
+
+/** Gb/s of a port; of one on an added chip its part of what the chip's link carries while all are busy. */
+function shareOfChip(board: PartOf<'board'>, { key, gbPerLane }: Connector, n: number): number {
+  const chip = chipOf(board, key, n);
+  return chip ? Math.min(gbPerLane, Math.floor(linkMBps(chip.lanes, chip.gen) / chip.ns.length) / 100) : gbPerLane;
+}
+
 function portsOf(
   unit: PlannedUnit,
   connector: Connector,
   box: string | null,
   left: (n: number, full: number) => Left,
   byId: ReadonlyMap<string, PlannedUnit>,
+  gbOf: (n: number) => number = () => connector.gbPerLane,
 ): HostPort[] {
   if (connector.role === 'device') return [];
   const onBoard = isKind(unit, 'board');
@@ -158,7 +171,7 @@ function portsOf(
       unit,
       offBecause: by ? (byId.get(by) ?? null) : null,
       inside: connector.side === 'inside',
-      gbPerLane: connector.gbPerLane,
+      gbPerLane: gbOf(i + 1),
       box,
       multiplier: isKind(unit, 'controller') && unit.part.portMultiplier,
     };

@@ -26,7 +26,7 @@ const ETHERNET_MBPS = 117.7;
 export function laneMBps(protocol: Protocol, gbPerLane: number): number {
   if (protocol === 'usb') return USB_MBPS.find(([gb]) => gbPerLane >= gb)![1];
   if (protocol === 'pcie') return gbPerLane >= 8 ? Math.round((gbPerLane * 1000 * (128 / 130)) / 8) : gbPerLane * 100;
-  return gbPerLane * 100;
+  return Math.round(gbPerLane * 100);
 }
 
 /** No SATA drive's link is faster, Gb/s (SATA 3.x). */

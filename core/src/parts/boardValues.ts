@@ -77,6 +77,18 @@ export const boardValues = z.strictObject({
   memoryEcc: z.boolean(),
   memoryFillOrder: z.array(z.int().min(1).max(32)),
   connectors: z.array(connectorSchema).max(24),
+  /** Ports that are on a chip of their own beside the board's: they share what its link to the rest carries. */
+  addedChips: z
+    .array(
+      z.strictObject({
+        key: keySchema,
+        ns: z.array(z.int().min(1).max(64)).min(1),
+        lanes: z.int().min(1).max(4),
+        gen: z.int().min(1).max(6),
+      }),
+    )
+    .max(4)
+    .optional(),
   m2Sockets: z.array(m2SocketSchema).max(12),
   slots: z.array(slotSchema).max(12),
   rules: z.array(boardRuleSchema).max(24),

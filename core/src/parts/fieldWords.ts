@@ -155,6 +155,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   memoryEcc: plain('memory with ECC'),
   memoryFillOrder: plain('order of memory slots'),
   connectors: plain('connectors'),
+  addedChips: plain('ports on an added chip'),
   m2Sockets: plain('M.2 sockets'),
   slots: plain('slots'),
   rules: plain('what switches what off'),

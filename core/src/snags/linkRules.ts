@@ -1,7 +1,7 @@
 import { memberAt } from '../lists';
 import { basisOf } from '../parts/resolve';
 import { demandsFor } from '../links/demands';
-import { laneMBps } from '../links/rates';
+import { laneMBps, linkMBps } from '../links/rates';
 import { portsIn, type Target } from '../links/ports';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../machine/units';
@@ -9,6 +9,7 @@ import type { Backplane } from '../parts/chassisValues';
 import { printSpot, type SpotRef } from '../build/layout';
 import { feedChain } from '../links/passOn';
 import { asksMBps } from '../wiring/asked';
+import { servedBy } from '../wiring/servedBy';
 import { drivesOn, type DriveUnit } from '../wiring/drivesOn';
 import { boxAround, byPart, spotOf, unitById, type Situation } from './situation';
 import type { Found } from './words';
@@ -119,6 +120,46 @@ export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
       },
     ];
   });
+}
+
+/** Numbers in words: 7–10, or one by one where some lie between. */
+const rangesOf = (ns: readonly number[]): string => {
+  const sorted = [...ns].sort((a, b) => a - b);
+  const [first, last] = [sorted[0], sorted.at(-1)];
+  return sorted.length > 2 && last! - first! === sorted.length - 1 ? `${first}–${last}` : sorted.join(', ');
+};
+
+/** Drives on ports of an added chip, which could give more than its link carries. */
+export function addedChip(situation: Situation): Found<'reaches.addedChip'>[] {
+  const asks = asksMBps(situation.units);
+  const served = servedBy(situation.units, situation.layout);
+  return ofKind(situation.units, 'board').flatMap((board) =>
+    (board.part.addedChips ?? []).flatMap((chip): Found<'reaches.addedChip'>[] => {
+      const drives = [...served].flatMap(([wire, these]) =>
+        wire.host.some(({ host, key, n = 1 }) => host === board.id && key === chip.key && chip.ns.includes(n))
+          ? these
+          : [],
+      );
+      const asked = Math.round(drives.reduce((sum, unit) => sum + asks(unit), 0));
+      const carries = linkMBps(chip.lanes, chip.gen);
+      if (asked <= carries) return [];
+      return [
+        {
+          severity: asked > carries * 1.5 ? 'caution' : 'note',
+          at: drives.map(({ id }) => ({ unit: id })),
+          because: [{ unit: board.id }],
+          gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' },
+          facts: {
+            board: board.part.name,
+            drives: drives.length,
+            ports: rangesOf(chip.ns),
+            lanes: chip.lanes,
+            gen: chip.gen,
+          },
+        },
+      ];
+    }),
+  );
 }
 
 /** Whether a seated drive hangs behind a port multiplier: an expander of one lane. */

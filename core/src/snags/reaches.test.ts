@@ -57,6 +57,9 @@ const gathering = (edgeBuffering: boolean): Catalogue =>
   tweak('loft-16', {
     bayGroups: bayGroupsWith('drive-shelf', { edgeBuffering }),
   });
+/** A tower whose board has ten ports, four of them on an added chip. */
+const tenPorts = () =>
+  fixture().add('steading-t9').add('plover-a10').add('drover-4').add('tarn-155').add('clew-16e', 2).add('ember-650');
 /** Four SSDs in a shelf and one of some role. */
 const fifth = (role: 'spare' | 'scratch') => {
   const made = shelf(4);
@@ -221,6 +224,13 @@ const PAIRS: readonly Pair[] = [
         .add('cradle-2', 2),
     /^(note|caution): What hangs on the chipset of Plover A6 asks 2,120 MB\/s; its uplink \(x2, generation 3\) carries 1,714 MB\/s\.$/,
     () => tower().add('pike-960', 3).add('cradle-2', 2),
+  ],
+  [
+    'flash on the ports of an added chip past what its lane carries',
+    'reaches.addedChip',
+    () => tenPorts().add('cradle-2', 4).add('pike-960', 8),
+    /^note: 2 drives on ports 7–10 of Plover A10 could give 1,060 MB\/s; their chip’s own link \(x1, generation 3\) carries 857 MB\/s\.$/,
+    () => tenPorts().add('cradle-2', 4).add('pike-960', 7),
   ],
   [
     'more SSDs than an expander’s uplink carries, where it may gather or not',

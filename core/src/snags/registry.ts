@@ -36,6 +36,7 @@ import {
   wornDrives,
 } from './lastsRules';
 import {
+  addedChip,
   largestDrive,
   mostDevices,
   portMultiplier,
@@ -131,6 +132,7 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'reaches.bifurcation': bifurcation,
   'reaches.laneBudget': laneBudget,
   'reaches.chipsetUplink': chipsetUplink,
+  'reaches.addedChip': addedChip,
   'reaches.uplink': uplinkShare,
   'reaches.raid': raidFirmware,
   'mates.memory': memoryMates,

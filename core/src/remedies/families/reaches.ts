@@ -139,6 +139,7 @@ export const REACHES = {
     ),
   'reaches.chipsetUplink': moveCards,
   'reaches.uplink': none,
+  'reaches.addedChip': (base, snag, catalogue) => (snag.severity === 'note' ? [] : addControllers(base, catalogue)),
   'reaches.raid': (base, snag, catalogue) =>
     snag.severity === 'note'
       ? []

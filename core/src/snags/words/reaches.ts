@@ -41,6 +41,7 @@ export type ReachesFacts = {
   'reaches.bifurcation': Sized<{ carrier: string; slot: string; ways: string; by: 'sockets' | 'ports' }>;
   'reaches.laneBudget': Sized<{ processor: string; board: string }>;
   'reaches.chipsetUplink': Sized<{ board: string; lanes: number; gen: number }>;
+  'reaches.addedChip': Sized<{ board: string; drives: number; ports: string; lanes: number; gen: number }>;
   'reaches.uplink': Sized<{
     drives: number;
     bays: string;
@@ -153,6 +154,13 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
         : `${mbps(s.gap.limit)} `) +
       `for the ${mbps(s.gap.have)} they could give.`,
     why: 'A second uplink doubles it where the backplane has one free.',
+  },
+  'reaches.addedChip': {
+    title: 'Ports on an added chip',
+    what: (f, s) =>
+      `${n(f.drives, 'drive')} on ports ${f.ports} of ${f.board} could give ${mbps(s.gap.have)}; ` +
+      `their chip’s own link (x${f.lanes}, generation ${f.gen}) carries ${mbps(s.gap.limit)}.`,
+    why: 'They look like the other ports; the chip behind them shares one narrow link.',
   },
   'reaches.raid': {
     title: 'Firmware of the controller',

@@ -4,7 +4,7 @@ import type { Connector } from '../../parts/connector';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import { cableKindById, CABLE_KINDS, type CableKind } from '../../links/cableKinds';
 import { driveConnector, protocolOf, wallBefore } from '../../links/ports';
-import { laneMBps, dealtMBps, speaksSataAlone, uplinkGb } from '../../links/rates';
+import { laneMBps, linkMBps, dealtMBps, speaksSataAlone, uplinkGb } from '../../links/rates';
 import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { rankOf } from '../reckon';
 import { ones, type Levels } from './levels';
@@ -30,6 +30,12 @@ type Bays = { readonly host: PlannedUnit; readonly group: BayGroup; readonly opt
 
 const speaks = (connector: Connector, cable: CableKind, protocol: Protocol) =>
   connector.carries.includes(protocol) && cable.carries.includes(protocol);
+/** An added chip's link parted among its ports. */
+const onChip = (unit: PlannedUnit, { key, gbPerLane }: Connector, n: number): number => {
+  const chips = isKind(unit, 'board') ? (unit.part.addedChips ?? []) : [];
+  const mine = chips.find((chip) => chip.key === key && chip.ns.includes(n));
+  return mine ? Math.min(gbPerLane, Math.floor(linkMBps(mine.lanes, mine.gen) / mine.ns.length) / 100) : gbPerLane;
+};
 const lossOf = (drive: Drive, gbPerLane: number, lanes: number) =>
   Math.max(
     0,
@@ -127,7 +133,7 @@ class CableWriter {
         {
           name: printSpot(ref),
           unit,
-          connector,
+          connector: { ...connector, gbPerLane: onChip(unit, connector, i + 1) },
           box: boxOf(unit),
           expander: isKind(unit, 'expander'),
           uses: [],

@@ -162,7 +162,20 @@ function sheets(next: Draw, features: Set<Feature>): Catalogue {
         inTheBox: chance(next, 50) ? chassis.inTheBox : [],
       },
     ],
-    ['wren-c8', { connectors, slots, rules, modes, inTheBox: chance(next, 50) ? board.inTheBox : [] }],
+    [
+      'wren-c8',
+      {
+        connectors,
+        slots,
+        rules,
+        modes,
+        inTheBox: chance(next, 50) ? board.inTheBox : [],
+        // Now and then the last two ports are on a chip of their own, on one slow lane.
+        ...(sata > 1 && chance(next, 30)
+          ? { addedChips: [{ key: 'sata', ns: [sata - 1, sata], lanes: 1, gen: 1 + next(2) }] }
+          : {}),
+      },
+    ],
   ];
   // Cards that take few drives, however many connectors an expander turns theirs into.
   if (chance(next, 20)) changes.push([one(next, ['tern-8i', 'tern-6g8']), { mostDevices: 1 + next(4) }]);
