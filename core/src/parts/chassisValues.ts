@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { someOf } from './someOf';
 import { connectorSchema, powerInputSchema } from './connector';
 import { keySchema } from './ids';
-import { BAY_SIZES, BOARD_FORMS, PROTOCOLS, SOUND_PATHS, STAGGERS, SUPPLY_FORMS } from './vocabulary';
+import { BAY_SIZES, BOARD_FORMS, HANDS, PROTOCOLS, SOUND_PATHS, STAGGERS, SUPPLY_FORMS } from './vocabulary';
 
 const label = z.string().min(1).max(60);
 const lengthMm = z.number().positive().max(2500);
@@ -100,6 +100,8 @@ const openingsSchema = z.strictObject({
   at: pointSchema.optional(),
   /** Cards meet it lying on a riser; one that stands in the board's own slot is too high. */
   forRiser: z.boolean().optional(),
+  /** To which side of the slot that card lies, seen from the front. */
+  hand: z.enum(HANDS).optional(),
 });
 
 /** The one vocabulary in which options of a sheet and mods of a builder change a chassis. */

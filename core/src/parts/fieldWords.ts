@@ -191,6 +191,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   // Cards and boxes
   bus: choice('bus', { pcie: 'PCIe', pci: 'PCI', m2: 'M.2' }),
   edgeLanes: plain('lanes of its edge'),
+  hand: choice('cards lie to the', { left: 'left', right: 'right' }),
   mostDevices: plain('most drives'),
   largestDriveBytes: bytes('largest drive it sees'),
   pcieBy: choice('shares its slot by', { retimer: 'retimer', switch: 'switch', triMode: 'tri-mode' }),

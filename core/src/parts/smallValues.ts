@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { someOf } from './someOf';
 import { slotSchema } from './boardValues';
-import { PLUG_KINDS } from './vocabulary';
+import { HANDS, PLUG_KINDS } from './vocabulary';
 
 const watts = z.number().min(0).max(1500);
 /** A few small parts draw something: a boot card, a light, a converter. */
@@ -13,6 +13,8 @@ export const riserValues = z.strictObject({
   lengthMm: z.number().positive().max(1000),
   /** Lanes of the edge it stands on; not judged where none are named. */
   edgeLanes: z.union([z.literal(1), z.literal(4), z.literal(8), z.literal(16)]).optional(),
+  /** To which side its cards lie, seen from the front. */
+  hand: z.enum(HANDS).optional(),
   slots: someOf(slotSchema, 4),
 });
 

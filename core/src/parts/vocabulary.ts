@@ -88,3 +88,6 @@ export type SoundMeaning = (typeof SOUND_MEANINGS)[number];
 
 export const SOUND_PATHS = ['open', 'vented', 'inside', 'lined'] as const;
 export type SoundPath = (typeof SOUND_PATHS)[number];
+
+/** Sides, seen from the front. */
+export const HANDS = ['left', 'right'] as const;

@@ -63,6 +63,24 @@ export function cardHeight(situation: Situation): Found<'fits.cardHeight'>[] {
   });
 }
 
+/** A riser that lays its cards to one side of the slot where the chassis has the opening on the other. */
+export function riserHand(situation: Situation): Found<'fits.riserHand'>[] {
+  return ofKind(situation.units, 'riser').flatMap((unit): Found<'fits.riserHand'>[] => {
+    const found = boardSlot(spotOf(situation, unit), unitsById(situation.units), (one) => spotOf(situation, one));
+    const box = boxAround(situation, unit);
+    const want = found && box && openingAt(box.part, found.slot.position)?.hand;
+    const have = unit.part.hand;
+    if (!want || !have || want === have) return [];
+    return [
+      {
+        severity: 'blocker',
+        at: [{ unit: unit.id }],
+        facts: { riser: unit.part.name, have, chassis: box.part.name, want },
+      },
+    ];
+  });
+}
+
 /** Outside ports a card brings: what a wall without an opening takes away. */
 function outsidePorts({ part }: CardUnit): number {
   if (part.kind === 'networkCard') return part.networkPorts.reduce((sum, one) => sum + one.count, 0);

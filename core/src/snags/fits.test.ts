@@ -82,6 +82,7 @@ const cardOver = (uMm: number) =>
   )
     .add('stickle-500')
     .add('tern-8i', 1, { at: ['u4/pcie1'] });
+const lowServer = (riser: string) => low().add(riser);
 const onRiser = (openings: object[]) =>
   fixture(tweak('plank-1u', { openings }))
     .add('plank-1u')
@@ -157,6 +158,13 @@ const PAIRS: readonly Pair[] = [
     () => onRiser([]),
     /^caution: Tern 8i: the rear wall has no opening at its slot/,
     () => onRiser(archetype('rack-1u-4').openings),
+  ],
+  [
+    'a riser to the right where the opening is on the left',
+    'fits.riserHand',
+    () => lowServer('hoist-1u-r'),
+    /^blocker: Hoist 1U, right lays its card to the right; Plank 1U has the opening for it on the left\.$/,
+    () => lowServer('hoist-1u'),
   ],
   [
     'a card standing where only a riser has room',

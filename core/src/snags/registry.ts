@@ -10,6 +10,7 @@ import {
   chipsetUplink,
   laneBudget,
   m2Link,
+  riserHand,
   slotPower,
 } from './cardRules';
 import { bootDrive, frontUsb, idleCard, runsNothing, smallParts, uselessPorts } from './completeRules';
@@ -108,6 +109,7 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   'fits.cardCovers': cardCovers,
   'fits.fanMount': fanMount,
   'fits.cardHeight': cardHeight,
+  'fits.riserHand': riserHand,
   'fits.bracket': cardBracket,
   'fits.opening': cardOpening,
   'fits.bracketOff': bracketOff,

@@ -252,6 +252,12 @@ export const FITS = {
     ...takeOut(about(base, snag)),
   ],
   'fits.cardHeight': (base, snag, catalogue) => [...onRisers(base, snag, catalogue), ...takeOut(about(base, snag))],
+  'fits.riserHand': (base, snag, catalogue) => [
+    ...about(base, snag).flatMap((unit) =>
+      swaps(base, catalogue, unit, 'riser', (part) => part.hand === snag.facts.want || part.hand === undefined),
+    ),
+    ...takeOut(about(base, snag)),
+  ],
   'fits.fixedBays': none,
   'fits.opening': (base, snag, catalogue) => [
     ...moveCards(base, snag, catalogue),

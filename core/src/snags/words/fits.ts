@@ -18,6 +18,7 @@ export type FitsFacts = {
   'fits.cardCovers': { card: string; slots: number; covered: string };
   'fits.fanMount': { count: number; fan: string; reason: string };
   'fits.cardHeight': Sized<{ card: string; chassis: string }>;
+  'fits.riserHand': { riser: string; have: string; chassis: string; want: string };
   'fits.bracket': { card: string; opening: string; brackets: string };
   'fits.opening': { card: string; lost: number; useless: string };
   'fits.bracketOff': { card: string; lost: number };
@@ -107,6 +108,11 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
       `${f.card} stands ${mm(s.gap.have)} high in its slot; ${f.chassis} has ` +
       `${mm(s.gap.limit)} there. On a riser it lies flat.`,
     why: 'The cover does not close over it.',
+  },
+  'fits.riserHand': {
+    title: 'Side of a riser',
+    what: (f) => `${f.riser} lays its card to the ${f.have}; ${f.chassis} has the opening for it on the ${f.want}.`,
+    why: 'Seen from the front: the card’s bracket meets a closed wall, or the card the board.',
   },
   'fits.bracket': {
     title: 'Bracket of a card',
