@@ -506,6 +506,9 @@ describe('M.2 modules that find no socket: it says what is wrong with each there
   ] as const)('%j, %s', (values, sheet, sentence) => {
     expect(said(made(values, sheet), 'fits.driveInBay')[0]).toMatch(sentence);
   });
+  test('four sockets of one trouble are one sentence', () => {
+    expect(said(rack().add('punt-4').add('stickle-42'), 'fits.driveInBay')[0]).toMatch(/ M\.2 sockets take [^.]*\.$/);
+  });
   test.each([
     [{ lengthsMm: [42, 80] }, 'stickle-42'],
     [{}, 'reed-250'],

@@ -1,3 +1,4 @@
+import { groupedBy } from '../lists';
 import { choiceWords } from '../parts/fieldWords';
 import { lanesAt } from '../solve/checkLayout';
 import { limitFor, type Limit } from '../geometry/clearance';
@@ -305,7 +306,7 @@ export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
   return [...loose, ...high];
 }
 
-/** What is wrong with each M.2 socket there is: its length, its key or what it speaks. */
+/** What is wrong with the M.2 sockets there are, those of one trouble together: length, key or what they speak. */
 function whyNoSocket(unit: PlannedUnit, hosts: readonly PlannedUnit[]): string | null {
   const said = hosts
     .flatMap((one) => spotsOf(one.id, one.part))
@@ -314,14 +315,25 @@ function whyNoSocket(unit: PlannedUnit, hosts: readonly PlannedUnit[]): string |
       const why = mismatch(unit.part, spot);
       if (!why) return [];
       const words = {
-        length: `takes ${why.want} mm, it is ${why.have}`,
-        key: `has key ${why.want}, it has ${why.have}`,
-        protocol: `speaks ${why.want === 'pcie' ? 'NVMe' : why.want.toUpperCase()} only`,
+        length: `take ${why.want} mm, it is ${why.have}`,
+        key: `have key ${why.want}, it has ${why.have}`,
+        protocol: `speak ${why.want === 'pcie' ? 'NVMe' : why.want.toUpperCase()} only`,
       };
-      return [`${spot.label} ${words[why.code as keyof typeof words] ?? 'does not take it'}.`];
+      return [{ label: spot.label, words: words[why.code as keyof typeof words] ?? 'do not take it' }];
     });
-  return said.length ? [...new Set(said)].join(' ') : null;
+  const sentences = [...groupedBy(said, ({ words }) => words)].map(([words, these]) => {
+    const labels = [...new Set(these.map(({ label }) => label))];
+    if (labels.length > 2) return `${labels.length} M.2 sockets ${words}.`;
+    return `${labels.join(' and ')} ${labels.length > 1 ? words : ofOne(words)}.`;
+  });
+  return sentences.length ? sentences.join(' ') : null;
 }
+/** The same of one socket. */
+const ofOne = (words: string): string =>
+  words
+    .replace(/^(take|speak)\b/, '$1s')
+    .replace(/^have/, 'has')
+    .replace(/^do/, 'does');
 
 /** Bays of the right size all taken, or none of that size, also counting what adapters offer. */
 function whyNoPlace(situation: Situation, unit: PlannedUnit): string {
