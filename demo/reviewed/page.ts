@@ -1,6 +1,8 @@
 import { wordsOf, createAssessor } from '@inch-tower/core';
 import { AS_OF } from '../../core/src/testing/fixture';
+import { loadDemoBuilds } from '../loadDemo';
 import { REVIEWED } from './builds';
+import { DEMO_VERDICTS } from './demoVerdicts';
 
 /** What the program said otherwise when a build was first put to it, and what became of it. */
 const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
@@ -60,6 +62,22 @@ const FIRST_RUN: readonly (readonly [id: string, what: string])[] = [
   ['sas-shelf-on-esata', 'A card with SAS outside in place of the eSATA card, rather than one more: the better way.'],
 ];
 
+/** Each snag of the demo machines with what was said of it. */
+const demoEntries = (): string[] =>
+  loadDemoBuilds().flatMap((build) => {
+    const { snags } = createAssessor().assess(build, AS_OF);
+    return [
+      `## ${build.name}`,
+      '',
+      ...snags.map(
+        (snag) =>
+          `- ${snag.severity}: ${wordsOf(snag).what} *${DEMO_VERDICTS[build.id]?.[snag.code] ?? 'Not read yet.'}*`,
+      ),
+      ...(snags.length ? [] : ['Nothing is said.']),
+      '',
+    ];
+  });
+
 /** The page of reviewed builds, with what is said of each today. */
 export function reviewedPage(): string {
   const entries = REVIEWED.map(({ what, made, verdict, id }) => {
@@ -93,5 +111,10 @@ export function reviewedPage(): string {
     ...FIRST_RUN.map(([id, words]) => `- **${id}**: ${words}`),
     '',
     ...entries.flat(),
+    '# The demo machines',
+    '',
+    'Every snag of them, read one by one (`demo/reviewed/demoVerdicts.ts`).',
+    '',
+    ...demoEntries(),
   ].join('\n');
 }

@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { allRemedies, createAssessor, wordsOf, type Build, type Snag } from '@inch-tower/core';
 import { AS_OF } from '../../core/src/testing/fixture';
-import { loadDemoCatalogue } from '../loadDemo';
+import { loadDemoBuilds, loadDemoCatalogue } from '../loadDemo';
 import { REVIEWED } from './builds';
+import { DEMO_VERDICTS } from './demoVerdicts';
 import { reviewedPage } from './page';
 
 const catalogue = loadDemoCatalogue();
@@ -53,3 +54,11 @@ test.each(REVIEWED.map((one) => [one.id, one] as const))('%s: no first fix bring
 test('the page of reviewed builds is what they are today', () => {
   expect(readFileSync('docs/reviewed-builds.md', 'utf8')).toBe(reviewedPage());
 });
+
+test.each(loadDemoBuilds().map((build) => [build.id, build] as const))(
+  '%s: every snag was read by a builder, and none that was read is missing',
+  (id, build) => {
+    const codes = assessed(build).snags.map(({ code }) => code as string);
+    expect([...new Set(codes)].sort()).toEqual(Object.keys(DEMO_VERDICTS[id] ?? {}).sort());
+  },
+);

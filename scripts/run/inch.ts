@@ -45,6 +45,9 @@ function readBuild(file: string): Build {
   return parsed.ok ? parsed.build : fail(`${file}: ${parsed.words}`);
 }
 
+/** Units of what comes in whole pieces. */
+const COUNTS: ReadonlySet<string> = new Set(['drives', 'bays', 'ports', 'slots', 'lanes']);
+
 function report(
   build: Build,
   { status, figures, snags, open, needs }: Assessment,
@@ -52,9 +55,10 @@ function report(
 ): string {
   const { words, notComputed } = verdictOf({ status, open, snags });
   const number = (value: number) => (Math.abs(value) >= 100 ? value.toFixed(0) : value.toFixed(1));
+  const counted = (value: number, unit: string) => (COUNTS.has(unit) ? value.toFixed(0) : number(value));
   const lines = Object.values(figures).map(
     (figure) =>
-      `  ${FIGURES[figure.id].label.padEnd(20)} ${number(figure.value).padStart(9)} ` +
+      `  ${FIGURES[figure.id].label.padEnd(20)} ${counted(figure.value, figure.unit).padStart(9)} ` +
       `${figure.unit}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`,
   );
   const byState = states

@@ -190,7 +190,7 @@ export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
       return asked > PCI_MBPS
         ? [
             {
-              severity: 'caution',
+              severity: asked > PCI_MBPS * 1.5 ? 'caution' : 'note',
               at: [{ unit: unit.id }],
               gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' },
               facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length },

@@ -283,6 +283,8 @@ const processorsOn = (situation: Situation, board: PlannedUnit) =>
 export function processorMemory(situation: Situation): Found<'mates.processorMemory'>[] {
   return modulesByBoard(situation).flatMap(({ board, modules }) =>
     processorsOn(situation, board).flatMap((processor): Found<'mates.processorMemory'>[] => {
+      // A board with its processor on it was made for the memory it names.
+      if (processor.builtIn) return [];
       const { memoryTypes, memoryRegistered, name } = processor.part;
       const wrongType = modules.filter(({ part }) => !memoryTypes.includes(part.type));
       const wrongKind = modules.filter(({ part }) => part.registered && !memoryRegistered);

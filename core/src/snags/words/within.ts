@@ -111,5 +111,6 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
           `dB(A) at the ear: ${s.gap.have.toFixed(1)}, could be ` +
           `${(s.gap.gap < 0 ? s.gap.lo! : s.gap.hi!).toFixed(0)}. Most of it: ${f.loudest}.`,
     why: 'Ten decibels more sound about twice as loud.',
+    whyNote: 'Where the room is louder than the wish, no machine meets it.',
   },
 };

@@ -1,0 +1,68 @@
+/** What a builder says of every snag of the demo machines, read one by one: right and worth saying, and why. */
+export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'boathouse-rack': {
+    'fits.rackDepth':
+      'Right: 660 mm and room for plugs behind do not close in 700; by what is typical of cables, so a caution.',
+    'complete.smallParts': 'Right: the rails are sold apart, and without them it does not stand in the rack.',
+    'complete.idleCard': 'Right: sixteen disks need one card; the second idles until the other bays are filled.',
+    'within.lift': 'Right: 33 kg are for two.',
+  },
+  'field-kit': {
+    'reaches.slotLink': 'Right: a card of four lanes in a slot of one halves six SSDs.',
+    'powered.rails':
+      'Right: twelve SSDs stream past what the converter gives on 5 V; at work only, and by what is typical of them.',
+    'within.size': 'Right: it is to be carried, and comes to about 7 kg of 6.',
+    'reaches.m2Link': 'Right, and only a note: the module is what it starts from.',
+    'within.peak': 'Right: likely within, could be over.',
+  },
+  'gauge-house': {
+    'fits.cardHeight': 'Right: even a low card does not stand in 1U.',
+    'fits.stick': 'Right: a stick of 40 mm under a cover 28 mm above the board.',
+    'mates.memoryRegistered': 'Right: the board takes unbuffered modules.',
+    'fits.opening': 'Right: only the riser has an opening in 1U.',
+    'fits.rackDepth': 'Right: handles before and plugs behind count.',
+    'mates.spareCables': 'Right: a backplane fed from the board wants the reverse breakout.',
+  },
+  'hall-cupboard': {
+    'fits.coolerHeight': 'Right: 74 mm under drives at 70.',
+    'reaches.portsShort': 'Right: the SATA module takes two ports of the board.',
+    'within.usable': 'Right: four small SSDs are not 40 TB.',
+    'within.sound': 'Right as “probably”: the stock fan alone brings it to the wish.',
+  },
+  'lock-keepers-box': {
+    'fits.opening': 'Right: the small chassis has no slot opening, and the card’s outside port is lost.',
+    'reaches.slotLink': 'Right, and a note: one disk loses a tenth to the PCI bus.',
+    'complete.boot': 'Right: three disks, and nothing set to start from.',
+    'powered.plugs': 'Right: two plugs for three disks.',
+    'cooled.drives': 'Right: no fan is before or behind them.',
+    'lasts.ratedBays': 'Right: made to stand in twos.',
+    'fits.goesFirst': 'Right: under the supply one does not reach the memory.',
+  },
+  'old-desktop': {
+    'lasts.ratedBays': 'Right: seven small disks side by side.',
+    'lasts.worn': 'Right: ten years old and marked so by their owner.',
+    'mates.memoryUneven': 'Right, a note.',
+    'mates.memorySpeed': 'Right, a note: it is felt by nobody here.',
+    'mates.frontUsb': 'Right: the old board has no such header.',
+    'lasts.aged': 'Right: supply and disks are past what they are made for.',
+    'within.idle': 'Right: likely within, could be over.',
+  },
+  'reading-room': {},
+  'school-shelf': {
+    'powered.total': 'Right as a note: four disks starting together come near what the box’s own brick gives.',
+    'within.idle': 'Right: likely within, could be over.',
+    'within.sound': 'Right: the room is louder than the wish, and the machine is not to blame.',
+  },
+  'sound-desk': {
+    'fits.cardLength': 'Right: the accelerator ends 32 mm inside the fan wall.',
+    'fits.holes': 'Right: 2.5-inch drives plug into those trays and nothing holds them.',
+    'complete.boot': 'Right: six mirrors, and nothing to start from.',
+    'cooled.card': 'Right: with the short wall no fan blows over the cards.',
+    'fits.cardCovers': 'Right: three slots thick.',
+  },
+  weighbridge: {
+    'fits.coolerBase': 'Right as a note: what gets hot is covered.',
+    'mates.frontUsb': 'Right: a used server board has no such header.',
+    'complete.smallParts': 'Right: a used board comes without them.',
+  },
+};
