@@ -139,7 +139,7 @@ export function expanderPorts(units: readonly PlannedUnit[], seatOf: SeatOf): Ho
 }
 
 /** The added chip a port of a board is on. */
-export const chipOf = (board: PartOf<'board'>, key: string, n: number) =>
+const chipOf = (board: PartOf<'board'>, key: string, n: number) =>
   board.addedChips?.find((chip) => chip.key === key && chip.ns.includes(n)) ?? null;
 
 /** Gb/s of a port; of one on an added chip its part of what the chip's link carries while all are busy. */

@@ -10,7 +10,7 @@ import type { PartKind } from '../parts/vocabulary';
 import { mismatch } from '../machine/accepts';
 import { spotsOf } from '../machine/spots';
 import { ofKind, type PlannedUnit } from '../machine/units';
-import { givenUp } from '../snags/removedRules';
+import { givenUp } from '../snags/fits/takenOut';
 import type { Proposal, Snag } from '../snags/snag';
 import { replaceEdit } from './tryAt';
 import type { Base } from './weigh';

@@ -1,13 +1,14 @@
+import type { Situation } from './situation';
 import type { Finding, FindingOf } from './finding';
-import { FITS_WORDS, type FitsFacts } from './words/fits';
-import { REACHES_WORDS, type ReachesFacts } from './words/reaches';
-import { MATES_WORDS, type MatesFacts } from './words/mates';
-import { COMPLETE_WORDS, type CompleteFacts } from './words/complete';
-import { POWERED_WORDS, type PoweredFacts } from './words/powered';
-import { COOLED_WORDS, type CooledFacts } from './words/cooled';
-import { LASTS_WORDS, type LastsFacts } from './words/lasts';
-import { WITHIN_WORDS, type WithinFacts } from './words/within';
-import type { Words } from './words/wording';
+import { FITS_WORDS, type FitsFacts } from './fits/words';
+import { REACHES_WORDS, type ReachesFacts } from './reaches/words';
+import { MATES_WORDS, type MatesFacts } from './mates/words';
+import { COMPLETE_WORDS, type CompleteFacts } from './complete/words';
+import { POWERED_WORDS, type PoweredFacts } from './powered/words';
+import { COOLED_WORDS, type CooledFacts } from './cooled/words';
+import { LASTS_WORDS, type LastsFacts } from './lasts/words';
+import { WITHIN_WORDS, type WithinFacts } from './within/words';
+import type { Words } from './wording';
 
 /** What the findings of each code say besides their gap. */
 type FactsByCode = FitsFacts &
@@ -21,6 +22,9 @@ type FactsByCode = FitsFacts &
 export type SnagCode = keyof FactsByCode;
 /** A finding of one code, or of several: a fact that code does not have does not compile. */
 export type Found<C extends SnagCode> = C extends SnagCode ? FindingOf<FactsByCode[C]> : never;
+
+/** The rules of a family: each finds what its code says. */
+export type RulesOf<F> = { readonly [C in keyof F & SnagCode]: (situation: Situation) => Found<C>[] };
 
 /** One entry per code, with its family: the rule's title, its sentence with the numbers in it, and why it matters. */
 export const WORDS: { readonly [C in SnagCode]: Words<FactsByCode[C]> } = {

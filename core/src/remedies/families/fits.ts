@@ -2,7 +2,7 @@ import { addItemEdit } from '../../build/newItem';
 import { cardReachMm, isCard, ofKind, type PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { Part, PartOf } from '../../parts/resolve';
-import { isForOutside } from '../../snags/cardRules';
+import { isForOutside } from '../../snags/cards';
 import type { Proposal, Snag } from '../../snags/snag';
 import {
   about,

@@ -1,0 +1,140 @@
+import { find, said } from '../../testing/rules';
+import { createAssessor } from '../../assess';
+import type { Catalogue } from '../../parts/catalogue';
+import { proposalsFor } from '../../remedies/proposals';
+import { allRemedies } from '../../remedies/remedies';
+import { AS_OF, catalogue, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { type SnagCode } from '../words';
+const ways = (made: Fixture, code: SnagCode, from: Catalogue = catalogue) => {
+  const assessment = made.assess();
+  return allRemedies(
+    { build: made.build, assessment },
+    assessment.snags.find((one) => one.code === code)!,
+    from,
+    createAssessor(),
+    AS_OF,
+  );
+};
+const tower = (processor: string, cooler: string, from: Catalogue = catalogue) =>
+  fixture(from).add('steading-t9').add('plover-a8').add(processor).add(cooler).add('clew-16e', 2).add('ember-650');
+
+describe('heat the cooler carries', () => {
+  test('88 W as a typical value on 70 W: its low end passes, so a caution; on 140 W nothing', () => {
+    expect(said(tower('drover-12', 'fell-74'), 'cooled.cooler')).toEqual([
+      'caution: Drover 12 draws about 88 W for minutes on end; Fell 74 carries 70 W.',
+    ]);
+    expect(find(tower('drover-12', 'tarn-155'), 'cooled.cooler')).toEqual([]);
+  });
+  test('a stated figure of its own counts, and past the limit with its low end it blocks', () => {
+    const from = tweak('drover-12', { sustainedW: 125 });
+    expect(said(tower('drover-12', 'fell-74', from), 'cooled.cooler')).toEqual([
+      'blocker: Drover 12 draws about 125 W for minutes on end; Fell 74 carries 70 W.',
+    ]);
+    expect(find(tower('drover-12', 'fell-74', tweak('drover-12', { sustainedW: 65 })), 'cooled.cooler')).toEqual([]);
+  });
+  test('the cure is a cooler that carries it, never one that carries less or has no fan', () => {
+    const titles = ways(tower('drover-12', 'fell-74'), 'cooled.cooler').map((one) => one.title);
+    expect(titles.length).toBeGreaterThan(0);
+    expect(titles.join()).not.toMatch(/Crag 1U|Moor|Fell 47|Fell 37/);
+  });
+});
+
+describe('a cooler without a fan', () => {
+  const still = tweak('steading-t9', { builtIn: [] });
+  test('with a fan that blows at it nothing is said; without one it is a caution', () => {
+    const blown = tweak('steading-t9', {
+      builtIn: [{ key: 'stockFront', sheet: 'stock-120', count: 1, spot: 'front', fixed: false }],
+    });
+    expect(find(tower('drover-4', 'crag-1u', blown), 'cooled.passive')).toEqual([]);
+    // The fan behind it draws past it, and does not blow along its fins.
+    expect(find(tower('drover-4', 'crag-1u'), 'cooled.passive')).toHaveLength(1);
+    expect(said(tower('drover-4', 'crag-1u', still), 'cooled.passive')).toEqual([
+      'caution: Crag 1U has no fan, and none in Steading T9 blows at it: Drover 4 draws about 40 W under load.',
+    ]);
+    expect(find(tower('drover-4', 'fell-74', still), 'cooled.passive')).toEqual([]);
+  });
+  test('the cures: a fan in a free mount, or a cooler that has one', () => {
+    const made = tower('drover-4', 'crag-1u', still);
+    const assessment = made.assess();
+    const words = proposalsFor(
+      { build: made.build, assessment },
+      assessment.snags.find((one) => one.code === 'cooled.passive')!,
+      still,
+    ).map((one) => one.words);
+    expect(words.filter((title) => /^Fit .* at /.test(title)).length).toBeGreaterThan(0);
+    expect(words.join()).not.toMatch(/Moor/);
+    const fitted = ways(made, 'cooled.passive', still);
+    expect(fitted.length).toBeGreaterThan(0);
+    expect(fitted.every((one) => one.cure)).toBe(true);
+  });
+});
+
+describe('what no remedy does', () => {
+  test('take out a row of fans that bays draw their air from: several shorter cards instead', () => {
+    const made = fixture()
+      .add('gable-24')
+      .add('gannet-e8')
+      .add('shire-16')
+      .add('crag-q8')
+      .add('clew-r32', 4)
+      .add('brazier-800')
+      .add('tern-24i')
+      .add('zander-960', 24);
+    const titles = ways(made, 'fits.cardLength').map((one) => one.title);
+    expect(titles.join()).not.toMatch(/fan wall|without/i);
+    expect(titles.some((title) => /× Tern .* instead of Tern 24i/.test(title))).toBe(true);
+  });
+  test('slow fans down, or take quieter ones that move less', () => {
+    const made = fixture()
+      .add('larder-8')
+      .add('wren-c8')
+      .add('drover-4')
+      .add('fell-74')
+      .add('clew-32e', 2)
+      .add('ember-450s')
+      .set({ brief: { earDb: 24.1 }, policy: { ...fixture().build.policy, fans: { kind: 'fixed', duty: 0.6 } } });
+    for (const remedy of ways(made, 'within.sound')) {
+      expect(remedy.edits.some((edit) => edit.type === 'set.policy')).toBe(false);
+      expect(remedy.title).not.toMatch(/Hush 120|Whist 120\b(?! S)/);
+    }
+  });
+  test('give up a spare supply module without saying it first', () => {
+    const made = fixture()
+      .add('gable-12')
+      .add('gannet-c8')
+      .add('shire-8')
+      .add('crag-2u')
+      .add('clew-r32', 2)
+      .add('brazier-550')
+      .add('tern-8i')
+      .set({ brief: { earDb: 20 } });
+    const titles = ways(made, 'within.sound')
+      .map((one) => one.title)
+      .filter((title) => /instead of Brazier/.test(title));
+    for (const title of titles)
+      expect(title).toMatch(/ake Brazier \d+ .*instead|^Give up the spare supply module: take/);
+  });
+});
+
+describe('air past drives and cards', () => {
+  const still = tweak('steading-t9', { builtIn: [] });
+  test('disks and a warm card in a chassis without a fan; with its fans nothing is said', () => {
+    const filled = (from?: Catalogue) => tower('drover-4', 'fell-74', from).add('tern-16i').add('barge-8', 3);
+    expect(said(filled(still), 'cooled.drives')).toEqual([
+      'caution: 3 drives in Steading T9, where no fan moves air past them. Temperatures are not computed.',
+    ]);
+    expect(said(filled(still), 'cooled.card')).toEqual([
+      'caution: Tern 16i gives off about 17 W, and no fan in Steading T9 moves air past it. Temperatures are not computed.',
+    ]);
+    expect([...find(filled(), 'cooled.drives'), ...find(filled(), 'cooled.card')]).toEqual([]);
+  });
+  test('plain flash and a cool card want no fan', () => {
+    const cool = tower('drover-4', 'fell-74', still).add('stilt-2').add('zander-960', 3);
+    expect([...find(cool, 'cooled.drives'), ...find(cool, 'cooled.card')]).toEqual([]);
+  });
+  test('the cure is a fan in a free mount', () => {
+    const titles = ways(tower('drover-4', 'fell-74', still).add('barge-8', 2), 'cooled.drives', still);
+    expect(titles.length).toBeGreaterThan(0);
+    expect(titles.every(({ title, cure }) => /^Fit .* at /.test(title) && cure)).toBe(true);
+  });
+});

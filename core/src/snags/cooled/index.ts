@@ -1,0 +1,11 @@
+import { cardsInStillAir, coolerCarries, drivesInStillAir, passiveCooler } from './rules';
+import type { RulesOf } from '../words';
+import type { CooledFacts } from './words';
+
+/** The rules of this family by the code of what they find. */
+export const COOLED: RulesOf<CooledFacts> = {
+  'cooled.cooler': coolerCarries,
+  'cooled.passive': passiveCooler,
+  'cooled.drives': drivesInStillAir,
+  'cooled.card': cardsInStillAir,
+};

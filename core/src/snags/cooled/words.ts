@@ -1,0 +1,42 @@
+import type { Sized } from '../finding';
+import type { Basis } from '../../parts/sheet';
+import { n, round, type WordsOf } from '../wording';
+
+/** What each rule says besides its gap. */
+export type CooledFacts = {
+  'cooled.cooler': Sized<{ cooler: string; processor: string; basis: Basis }>;
+  'cooled.passive': { cooler: string; processor: string; chassis: string; watts: number };
+  'cooled.drives': { count: number; chassis: string };
+  'cooled.card': { card: string; count: number; chassis: string; watts: number };
+};
+
+export const COOLED_WORDS: WordsOf<CooledFacts> = {
+  'cooled.cooler': {
+    title: 'Heat the cooler carries',
+    what: (f, s) =>
+      `${f.processor} draws ${f.basis === 'typical' ? 'about ' : ''}${round(s.gap.have)} W ` +
+      `for minutes on end; ${f.cooler} carries ${round(s.gap.limit)} W.`,
+    why: 'Under load it slows itself down, or switches off.',
+  },
+  'cooled.passive': {
+    title: 'Cooler without a fan',
+    what: (f) =>
+      `${f.cooler} has no fan, and none in ${f.chassis} blows at it: ${f.processor} draws ` +
+      `about ${f.watts} W under load.`,
+    why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
+  },
+  'cooled.drives': {
+    title: 'Air past the drives',
+    what: (f) =>
+      `${n(f.count, 'drive')} in ${f.chassis}, where no fan moves air past ${f.count === 1 ? 'it' : 'them'}. ` +
+      'Temperatures are not computed.',
+    why: 'Packed drives in still air run hot and fail early.',
+  },
+  'cooled.card': {
+    title: 'Air past a card',
+    what: (f) =>
+      `${f.count > 1 ? `${f.count} × ` : ''}${f.card} gives off about ${f.watts} W${f.count > 1 ? ' each' : ''}, ` +
+      `and no fan in ${f.chassis} moves air past it. Temperatures are not computed.`,
+    why: 'It is made for moving air.',
+  },
+};

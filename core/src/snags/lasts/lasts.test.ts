@@ -1,0 +1,92 @@
+import { find, firstRemedy, said } from '../../testing/rules';
+import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+
+const inSet = (made: Fixture, layout: 'parity1' | 'mirror2', sheet: string, count: number) =>
+  made.set({
+    pool: { sets: [{ id: 's', layout, units: Array.from({ length: count }, (_, i) => made.unit(sheet, i + 1)) }] },
+  });
+
+describe('shingled drives', () => {
+  const disks = (shingled: boolean) => cube(tweak('barge-8', { shingled })).add('barge-8', 3);
+  test('in parity they are a caution; as mirrors, and plain ones in parity, are not', () => {
+    expect(said(inSet(disks(true), 'parity1', 'barge-8', 3), 'lasts.shingled')).toEqual([
+      'caution: 3 shingled drives (Barge 8 TB) in a set of parity.',
+    ]);
+    expect(find(inSet(disks(true), 'mirror2', 'barge-8', 2), 'lasts.shingled')).toEqual([]);
+    expect(find(inSet(disks(false), 'parity1', 'barge-8', 3), 'lasts.shingled')).toEqual([]);
+  });
+});
+
+describe('drives beside each other', () => {
+  const rack = (ratedBays: number | null, count: number) =>
+    fixture(tweak('barge-8', { ratedBays })).add('gable-24').add('barge-8', count);
+  test('past what they are made for, with another drive as the cure', () => {
+    expect(said(rack(8, 12), 'lasts.ratedBays')).toEqual([
+      'caution: Barge 8 TB is made for boxes of up to 8 drives; 12 disks turn in Gable 24.',
+    ]);
+    expect(find(rack(8, 8), 'lasts.ratedBays')).toEqual([]);
+    expect(find(rack(null, 12), 'lasts.ratedBays')).toEqual([]);
+    expect(firstRemedy(rack(8, 12), 'lasts.ratedBays', tweak('barge-8', { ratedBays: 8 })).length).toBeGreaterThan(0);
+  });
+});
+
+test('drives that have run for more than five years, or are called doubtful', () => {
+  const owned = (more: object) => {
+    const made = cube().add('barge-8', 2);
+    return made.set({
+      items: made.build.items.map((item) => (item.sheet === 'barge-8' ? { ...item, ...more } : item)),
+    });
+  };
+  expect(said(owned({ deal: 'owned', hours: 52_000 }), 'lasts.worn')).toEqual([
+    'caution: 2 × Barge 8 TB have run 52,000 hours.',
+  ]);
+  expect(said(owned({ deal: 'owned', condition: 'doubtful' }), 'lasts.worn')[0]).toMatch(/are marked doubtful\.$/);
+  expect(find(owned({ deal: 'owned', hours: 20_000 }), 'lasts.worn')).toEqual([]);
+});
+
+test('metadata on one drive is what the pool hangs on; on two it is not', () => {
+  const withMeta = (count: number) => {
+    const made = cube().add('barge-8', 4).add('zander-960', 2);
+    return made.edit(
+      ...Array.from({ length: count }, (_, i) => ({
+        type: 'unit.role' as const,
+        unit: made.unit('zander-960', i + 1),
+        role: 'meta' as const,
+      })),
+    );
+  };
+  expect(said(withMeta(1), 'lasts.alone')[0]).toMatch(
+    /^caution: Zander 960 GB.* alone keeps the metadata of the pool\.$/,
+  );
+  expect(find(withMeta(2), 'lasts.alone')).toEqual([]);
+});
+
+test('a write cache that nothing protects is said where drives hang on it', () => {
+  const card = (cacheProtected: boolean | null, drives: number) =>
+    cube(tweak('tern-8i', { cacheProtected })).add('tern-8i').add('barge-8', drives);
+  expect(said(card(false, 8), 'lasts.writeBack')[0]).toMatch(/^caution: Tern 8i keeps writes in a cache/);
+  expect(find(card(null, 8), 'lasts.writeBack')).toEqual([]);
+});
+
+test('a bridge of a weak kind, one that hides its drives, one that does not come back', () => {
+  const box = (values: Record<string, unknown>) =>
+    said(fixture(tweak('ferry-10', values)).add('ferry-10'), 'lasts.bridge');
+  expect(box({ weakBridge: true })).toEqual([
+    'caution: The bridge of Ferry 10, bridge is of a kind known to drop out under load.',
+  ]);
+  expect(box({ seenAs: 'one' })).toEqual(['note: Ferry 10, bridge shows all of its drives as one.']);
+  expect(box({ recovers: false })[0]).toMatch(/^caution: Ferry 10, bridge does not come back by itself/);
+  expect(box({})).toEqual([]);
+});
+
+test('years of owned parts count up to the day of the assessment', () => {
+  const aged = (sheet: string, year: number) => {
+    const made = cube().add(sheet, 1, { deal: 'owned' });
+    const items = made.build.items.map((item) => (item.sheet === sheet ? { ...item, year } : item));
+    return said(made.set({ items }), 'lasts.aged');
+  };
+  expect(aged('barge-8', 2021)).toEqual(['note: Barge 8 TB is 5 years old.']);
+  expect(aged('barge-8', 2022)).toEqual([]);
+  expect(aged('sump-700', 2020)).toEqual(['note: The battery of Sump 700 is 6 years old.']);
+  expect(aged('tern-8i', 2005)).toEqual([]);
+});

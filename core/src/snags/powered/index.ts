@@ -1,0 +1,22 @@
+import { brickMates, upsCarries, upsOutlets } from './mains';
+import { plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
+import { oneModuleGone, railLoad, start12V, startInTurn, supplyTotal } from './supply';
+import type { RulesOf } from '../words';
+import type { PoweredFacts } from './words';
+
+/** The rules of this family by the code of what they find. */
+export const POWERED: RulesOf<PoweredFacts> = {
+  'powered.plugs': plugsShort,
+  'powered.total': supplyTotal,
+  'powered.oneGone': oneModuleGone,
+  'powered.start12V': start12V,
+  'powered.inTurn': startInTurn,
+  'powered.plugLoad': plugLoad,
+  'powered.splitters': splitterLoad,
+  'powered.wires': wireLoad,
+  'powered.rails': railLoad,
+  'powered.slot': slotPower,
+  'powered.brick': brickMates,
+  'powered.ups': upsCarries,
+  'powered.outlets': upsOutlets,
+};

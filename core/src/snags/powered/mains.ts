@@ -1,0 +1,98 @@
+import type { FactField } from '../../parts/fieldWords';
+import { memberAt } from '../../lists';
+import { boxOf, seatsOf } from '../../machine/hosts';
+import { ofKind, type PlannedUnit } from '../../machine/units';
+import { basisOf } from '../../parts/resolve';
+import type { Situation } from '../situation';
+import type { Found } from '../words';
+
+const upsOf = (situation: Situation) => ofKind(situation.units, 'ups');
+
+const nameOf = (all: ReturnType<typeof upsOf>): string =>
+  all.length === 1 ? memberAt(all, 0).part.name : `${all.length} UPS together`;
+
+/** The machine's peak at the wall against what its UPS gives, in W and in VA: each supply by its power factor. */
+export function upsCarries(situation: Situation): Found<'powered.ups'>[] {
+  const all = upsOf(situation);
+  const peak = situation.figures['power.peakWallW'];
+  if (all.length === 0 || !peak) return [];
+  const factor = Math.min(1, ...ofKind(situation.units, 'supply').map(({ part }) => part.powerFactorFull));
+  const sides = [
+    ['W', 1, all.reduce((sum, { part }) => sum + part.ratedW, 0)],
+    ['VA', 1 / factor, all.reduce((sum, { part }) => sum + part.ratedVa, 0)],
+  ] as const;
+  return sides
+    .flatMap(([unit, times, limit]): Found<'powered.ups'>[] =>
+      peak.hi * times > limit
+        ? [
+            {
+              severity: peak.lo * times > limit ? 'blocker' : 'caution',
+              at: all.map(({ id }) => ({ unit: id })),
+              gap: {
+                have: peak.value * times,
+                limit,
+                gap: limit - peak.value * times,
+                unit,
+                lo: peak.lo * times,
+                hi: peak.hi * times,
+              },
+              facts: { ups: nameOf(all), unit },
+            },
+          ]
+        : [],
+    )
+    .slice(0, 1);
+}
+
+/** Mains plugs of the machine against the outlets of its UPS: one for each module of a supply, and each outside box. */
+export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
+  const all = upsOf(situation);
+  if (all.length === 0) return [];
+  const have =
+    ofKind(situation.units, 'supply').reduce((sum, { part }) => sum + part.modules, 0) +
+    ofKind(situation.units, 'enclosure').length;
+  const limit = all.reduce((sum, { part }) => sum + part.outlets, 0);
+  if (have <= limit) return [];
+  return [
+    {
+      severity: 'caution',
+      at: all.map(({ id }) => ({ unit: id })),
+      gap: { have, limit, gap: limit - have, unit: 'outlets' },
+      facts: { ups: nameOf(all) },
+    },
+  ];
+}
+
+/**
+ * A brick whose volts or plug are not those of the board's jack. What either sheet leaves open is not judged here: the
+ * list of what is typical names it.
+ */
+export function brickMates(situation: Situation): Found<'powered.brick'>[] {
+  const { units, layout } = situation;
+  const seats = seatsOf(layout);
+  return ofKind(units, 'board').flatMap((board): Found<'powered.brick'>[] => {
+    const { dcMinV, dcMaxV, dcPlug, powerInputs, name } = board.part;
+    if (!powerInputs.some(({ plug }) => plug === 'dc-jack')) return [];
+    const box = boxOf(board.id, seats, units);
+    const brick = ofKind(units, 'supply').find(
+      (unit) =>
+        unit.part.cables.some(({ plugs }) => plugs.some(({ plug }) => plug === 'dc-jack')) &&
+        (!layout.at[unit.id] || boxOf(unit.id, seats, units) === box),
+    );
+    if (!brick) return [];
+    const { outV } = brick.part;
+    const at = [{ unit: brick.id }, { unit: board.id }];
+    const sure = (...of: readonly (readonly [PlannedUnit, FactField])[]) =>
+      of.every(([unit, field]) => basisOf(unit.part, field) !== 'typical') ? 'blocker' : 'caution';
+    const facts = { brick: brick.part.name, board: name, plug: brick.part.dcPlug ?? '', jack: dcPlug ?? '' };
+    if (outV !== undefined && dcMinV !== null && dcMaxV !== null && (outV < dcMinV || outV > dcMaxV)) {
+      const limit = outV < dcMinV ? dcMinV : dcMaxV;
+      const gap = { have: outV, limit, gap: -Math.abs(outV - limit), unit: 'V' };
+      return [{ severity: sure([brick, 'outV'], [board, 'dcMinV'], [board, 'dcMaxV']), at, gap, facts }];
+    }
+    const plain = (words: string) => words.toLowerCase().replace(/\s|mm/g, '').replace(/x/g, '×');
+    return dcPlug && brick.part.dcPlug && plain(dcPlug) !== plain(brick.part.dcPlug)
+      ? [{ severity: 'caution', at, facts }]
+      : [];
+  });
+}

@@ -1,0 +1,167 @@
+import { memoWeak } from '../../memoLast';
+import { hindrances } from '../../figures/power/stagger';
+import { ofKind, type PlannedUnit, unitsById } from '../../machine/units';
+import { factOf } from '../../parts/resolve';
+import { boxOf, seatsOf } from '../../machine/hosts';
+import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
+import { plugInputs } from '../../needs/plugInputs';
+import { plugBalance } from '../../needs/plugs';
+import { isSplittable, type End } from '../../needs/splitters';
+import type { Situation } from '../situation';
+import type { Facts, FindingOf, Sized } from '../finding';
+import type { Found } from '../words';
+import { groupAt } from '../../machine/spotAt';
+import { spotOf } from '../situation';
+import { seatedCards } from '../cards';
+import type { Supply } from './supply';
+import { suppliedBoxes } from './supply';
+
+const hasSplittable = ({ cables }: Supply['part']): boolean =>
+  cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
+
+/** Plugs on drives, cages, boards and cards against those on the supply's cables. */
+export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) =>
+    plugBalance(situation.units, situation.layout, box, supply)
+      .filter((one) => one.short > 0)
+      .map((one): Found<'powered.plugs'> => ({
+        severity: one.splittable ? 'caution' : 'blocker',
+        at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
+        gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' },
+        facts: {
+          plug: one.plug,
+          need: one.need,
+          have: one.have,
+          supply: supply.part.name,
+          short: one.short,
+          overload: isSplittable(one.plug) && hasSplittable(supply.part) ? 'yes' : '',
+        },
+      })),
+  );
+}
+
+/**
+ * Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging:
+ * reckoned once for the rules that ask.
+ */
+const chains = memoWeak((situation: Situation) => {
+  const { units, layout, context } = situation;
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const within = (unit: PlannedUnit) => boxOf(unit.id, seatsOf(layout), units) === box;
+    const inputs = plugInputs(units, layout, within);
+    const adapters = ofKind(units, 'powerAdapter').map(({ part }) => part);
+    const boardPlugs = ofKind(units, 'board')
+      .filter(within)
+      .flatMap(({ part }) => part.powerOutputs ?? [])
+      .reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
+    // One drive that cannot wait is enough to doubt which of them start together on a plug.
+    const together = context.policy.spinUp.kind !== 'waves' || hindrances(context).length > 0;
+    const limits = (end: End) => chainLimits(inputs, supply.part, adapters, boardPlugs, end, together);
+    const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
+    const atMost = {
+      plugs: most.plugs,
+      splitters: most.splitters ?? likely.splitters,
+      wires: most.wires ?? likely.wires,
+    };
+    return [{ supply, together, certain, likely, atMost }];
+  });
+});
+
+type Chains = ReturnType<typeof chains>[number];
+
+const drivesOf = (inputs: Overload['inputs']): readonly PlannedUnit[] => [
+  ...new Set(inputs.flatMap(({ drives }) => drives)),
+];
+
+/** What is past its limit for certain blocks; what may be at its most, cautions. */
+const chainFinding = <F extends Facts>(
+  { supply, together }: Chains,
+  over: Overload,
+  isCertain: boolean,
+  facts: F,
+): FindingOf<Sized<F & { rail: string; start: string }>> => ({
+  severity: isCertain ? 'blocker' : 'caution',
+  at: [{ unit: supply.id }, ...[...new Set(over.inputs.map(({ by }) => by.id))].map((unit) => ({ unit }))],
+  gap: { have: over.hasA, limit: over.carriesA, gap: over.carriesA - over.hasA, unit: 'A' },
+  facts: { ...facts, rail: over.rail, start: together ? 'yes' : '' },
+});
+
+/** What hangs on one plug against what that carries; like hosts together. */
+export function plugLoad(situation: Situation): Found<'powered.plugLoad'>[] {
+  return chains(situation).flatMap((one) =>
+    one.atMost.plugs.map((most) => {
+      const [input] = most.inputs;
+      const of = (limits: ChainLimits) => limits.plugs.find(({ inputs }) => inputs[0] === input);
+      const isCertain = of(one.certain) !== undefined;
+      return chainFinding(one, (isCertain && of(one.likely)) || most, isCertain, {
+        host: input?.by.part.name ?? '',
+        drives: Math.ceil(drivesOf(most.inputs).length / (input?.count ?? 1)),
+        plug: most.plug,
+      });
+    }),
+  );
+}
+
+/** What has to hang on splitters, however drives are dealt, against what they carry. */
+export function splitterLoad(situation: Situation): Found<'powered.splitters'>[] {
+  return chains(situation).flatMap((one) => {
+    const isCertain = one.certain.splitters !== null;
+    const over = isCertain ? one.likely.splitters : one.atMost.splitters;
+    return over ? [chainFinding(one, over, isCertain, { drives: over.count })] : [];
+  });
+}
+
+/** All that hangs on the drive cables of a supply against their wires and pins. */
+export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
+  return chains(situation).flatMap((one) => {
+    const isCertain = one.certain.wires !== null;
+    const over = isCertain ? one.likely.wires : one.atMost.wires;
+    return over
+      ? [
+          chainFinding(one, over, isCertain, {
+            supply: one.supply.part.name,
+            drives: drivesOf(over.inputs).length,
+          }),
+        ]
+      : [];
+  });
+}
+
+/** W that a card may take from a slot, by the smaller of its own connector and the slot (PCI-SIG CEM). */
+function slotAllowanceW(lanes: number, height: 'full' | 'low'): number {
+  if (lanes === 1) return height === 'full' ? 25 : 10;
+  // A board does not know how high a card is: a low-profile one in a slot of 16 lanes gets what that gives.
+  return lanes < 16 ? 25 : 75;
+}
+
+/** A card without a plug of its own that draws more than its slot gives. */
+export function slotPower(situation: Situation): Found<'powered.slot'>[] {
+  const byId = unitsById(situation.units);
+  return seatedCards(situation).flatMap((unit): Found<'powered.slot'>[] => {
+    const { part } = unit;
+    const spot = spotOf(situation, unit);
+    const group = spot && groupAt(byId, spot);
+    if (
+      !spot ||
+      group?.type !== 'slot' ||
+      part.bus !== 'pcie' ||
+      (part.kind === 'expander' && part.poweredBy === 'plug') ||
+      ('powerInputs' in part && (part.powerInputs ?? []).length > 0)
+    )
+      return [];
+    const { value, lo, hi } = factOf(part, 'peakW');
+    const limit = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), part.height);
+    // A card is made to its slot: what is typical of its class passes that by its likely value or not at all.
+    if (value <= limit) return [];
+    const most = slotAllowanceW(Math.min(part.lanes, group.slot.lanes), 'full');
+    return [
+      {
+        // A slot of one lane that gives a high card 25 W gives them to a low one too; that it does is not sure.
+        severity: lo > most ? 'blocker' : 'caution',
+        at: [{ unit: unit.id }],
+        gap: { have: value, limit, gap: limit - value, unit: 'W', lo, hi },
+        facts: { card: part.name, slot: group.label },
+      },
+    ];
+  });
+}

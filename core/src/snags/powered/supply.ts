@@ -1,0 +1,200 @@
+import { boxesOf, type Box } from '../../figures/boxes';
+import { railA } from '../../figures/power/rails';
+import { hindrances } from '../../figures/power/stagger';
+import { boxStart12A } from '../../figures/power/start';
+import { boxLoadW, supplyOf } from '../../figures/power/wall';
+import { Ledger, rangeOfQuantity, type Quantity } from '../../figures/quantity';
+import { ofKind, type PlannedUnit } from '../../machine/units';
+import { factOf } from '../../parts/resolve';
+import type { Situation } from '../situation';
+import type { Facts, FindingOf, Sized } from '../finding';
+import type { Found } from '../words';
+
+export type Supply = NonNullable<ReturnType<typeof supplyOf>>;
+
+/** Boxes that have a supply, each with it. */
+export const suppliedBoxes = (situation: Situation) =>
+  boxesOf(situation.context).flatMap((box) => {
+    const supply = supplyOf(situation.context, box);
+    return supply ? [{ box, supply }] : [];
+  });
+
+type Load = { readonly value: number; readonly lo: number; readonly hi: number };
+
+const ranged = (load: Quantity | null): Load | null => load && { value: load.value, ...rangeOfQuantity(load) };
+
+/** A limit of a supply: what its sheet says, and the kind end of it where that is typical. */
+type Limit = { readonly value: number; readonly atBest: number };
+
+/** A field of a supply as a limit; a rail never gives more than the whole supply does at its volts. */
+function limitOf(supply: Supply, field: 'ratedW' | 'rail12A', modules = supply.part.modules): Limit {
+  const { value, hi } = factOf(supply.part, field);
+  const most = field === 'rail12A' ? supply.part.ratedW / 12 : Infinity;
+  return { value: modules * Math.min(value, most), atBest: modules * Math.min(Math.max(value, hi), most) };
+}
+
+/** A supply that came with its box was chosen by the maker for all of its bays. */
+const isItsMakers = (supply: Supply): boolean => supply.builtIn !== undefined;
+
+/**
+ * A load against a supply's limit: its low end past it blocks, its bad end past it cautions, unless it is the box's own
+ * and the likely load is within it.
+ */
+function loadFinding<F extends Facts>(
+  load: Load | null | undefined,
+  { value: limit, atBest }: Limit,
+  unit: 'A' | 'W',
+  supply: Supply,
+  others: readonly PlannedUnit[],
+  facts: F,
+): FindingOf<Sized<F & { supply: string }>>[] {
+  if (!load) return [];
+  const { lo, hi } = load;
+  if (hi <= limit) return [];
+  return [
+    {
+      severity: lo > atBest ? 'blocker' : load.value <= limit && isItsMakers(supply) ? 'note' : 'caution',
+      at: [{ unit: supply.id }, ...others.map((one) => ({ unit: one.id }))],
+      gap: { have: load.value, limit, gap: limit - load.value, unit, lo, hi },
+      facts: { ...facts, supply: supply.part.name },
+    },
+  ];
+}
+
+export function start12V(situation: Situation): Found<'powered.start12V'>[] {
+  // The figure is that of the box that draws most: with one box it is the very number wanted.
+  const alone = boxesOf(situation.context).length === 1;
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
+    return loadFinding(
+      alone ? situation.figures['power.start12A'] : ranged(boxStart12A(situation.context, box, new Ledger(false))),
+      limitOf(supply, 'rail12A'),
+      'A',
+      supply,
+      drives,
+      { drives: drives.length },
+    );
+  });
+}
+
+/**
+ * What a redundant supply is asked at its most, or at the start, against what is left with one module gone: past that
+ * it is no longer redundant, and the first module that fails takes the machine down.
+ */
+export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }): Found<'powered.oneGone'>[] => {
+    const { modules, name } = supply.part;
+    if (modules < 2) return [];
+    const quiet = new Ledger(false);
+    const asked = [
+      ['W', mostW(situation, box).load, limitOf(supply, 'ratedW', modules - 1)],
+      ['A', ranged(boxStart12A(situation.context, box, quiet)), limitOf(supply, 'rail12A', modules - 1)],
+    ] as const;
+    return asked
+      .flatMap(([unit, load, limit]): Found<'powered.oneGone'>[] =>
+        load && load.value > limit.value
+          ? [
+              {
+                severity: 'caution',
+                at: [{ unit: supply.id }],
+                gap: {
+                  have: load.value,
+                  limit: limit.value,
+                  gap: limit.value - load.value,
+                  unit,
+                  lo: load.lo,
+                  hi: load.hi,
+                },
+                facts: { supply: name, modules },
+              },
+            ]
+          : [],
+      )
+      .slice(0, 1);
+  });
+}
+
+/** What a box asks of its supply at most: everything at its most together, or the start of its drives. */
+function mostW(situation: Situation, box: Box): { readonly load: Load | null; readonly start: string } {
+  const quiet = new Ledger(false);
+  const [peak, start] = (['peak', 'start'] as const).map((state) =>
+    ranged(boxLoadW(situation.context, box, state, quiet)),
+  );
+  return start && peak && start.value > peak.value ? { load: start, start: 'yes' } : { load: peak ?? null, start: '' };
+}
+
+/** What a box asks at most against what its supply is rated for, also one of which only the watts are known. */
+export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const { load, start } = mostW(situation, box);
+    return loadFinding(load, limitOf(supply, 'ratedW'), 'W', supply, [], { start });
+  });
+}
+
+/** 5 V, 3.3 V and both together, at work and at the start, against what the supply gives there. */
+export function railLoad(situation: Situation): Found<'powered.rails'>[] {
+  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+    const { rail5A, rail33A, combined5And33W } = supply.part;
+    const five = railA(situation.context, box, '5 V');
+    const three = railA(situation.context, box, '3.3 V');
+    const sums = five.flatMap(({ when, amps }, i): Found<'powered.rails'>[] => {
+      const both = { value: 0, lo: 0, hi: 0 };
+      for (const end of ['value', 'lo', 'hi'] as const) both[end] = 5 * amps[end] + 3.3 * (three[i]?.amps[end] ?? 0);
+      return [
+        ...overRail(supply, '5 V', amps, rail5A, 'A', when),
+        ...overRail(supply, '3.3 V', three[i]?.amps ?? NOTHING, rail33A, 'A', when),
+        ...overRail(supply, '5 V and 3.3 V together', both, combined5And33W, 'W', when),
+      ];
+    });
+    // The worst of each rail is said once.
+    const worst = new Map<string, Found<'powered.rails'>>();
+    for (const one of sums) {
+      const known = worst.get(one.facts.rail);
+      if (!known || one.gap.gap < known.gap.gap) worst.set(one.facts.rail, one);
+    }
+    return [...worst.values()].slice(0, 1);
+  });
+}
+
+const NOTHING: Load = { value: 0, lo: 0, hi: 0 };
+
+/** A rail that is not stated (0, as on a brick of one voltage) is not judged. */
+function overRail(
+  supply: Supply,
+  rail: string,
+  load: Load,
+  limit: number,
+  unit: 'A' | 'W',
+  when: string,
+): Found<'powered.rails'>[] {
+  if (limit <= 0 || load.hi <= limit) return [];
+  return [
+    {
+      severity: load.lo > limit ? 'blocker' : 'caution',
+      at: [{ unit: supply.id }],
+      gap: { have: load.value, limit, gap: limit - load.value, unit, lo: load.lo, hi: load.hi },
+      facts: { supply: supply.part.name, rail, when },
+    },
+  ];
+}
+
+/** Waves that are set, and drives that start at once all the same. */
+export function startInTurn({ context, units }: Situation): Found<'powered.inTurn'>[] {
+  if (context.policy.spinUp.kind !== 'waves') return [];
+  const stuck = hindrances(context);
+  const [first] = stuck;
+  if (!first) return [];
+  return [
+    {
+      severity: 'caution',
+      at: stuck.map(({ drive }) => ({ unit: drive.id })),
+      because: [{ unit: first.by.id }],
+      facts: {
+        count: stuck.length,
+        of: ofKind(units, 'drive').length,
+        part: first.by.part.name,
+        says: first.says,
+      },
+    },
+  ];
+}

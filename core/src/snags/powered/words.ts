@@ -1,0 +1,140 @@
+import type { FindingOf, Sized } from '../finding';
+import { round, n, plugWords, type WordsOf } from '../wording';
+
+/** On which rail, and whether at the start of the drives or while they work. */
+type OnRail = { rail: string; start: string };
+
+/** What each rule says besides its gap. */
+export type PoweredFacts = {
+  'powered.plugs': Sized<{ plug: string; need: number; have: number; supply: string; short: number; overload: string }>;
+  'powered.total': Sized<{ supply: string; start: string }>;
+  'powered.oneGone': Sized<{ supply: string; modules: number }>;
+  'powered.start12V': Sized<{ supply: string; drives: number }>;
+  'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
+  'powered.plugLoad': Sized<OnRail & { host: string; drives: number; plug: string }>;
+  'powered.splitters': Sized<OnRail & { drives: number }>;
+  'powered.wires': Sized<OnRail & { supply: string; drives: number }>;
+  'powered.rails': Sized<{ supply: string; rail: string; when: string }>;
+  'powered.slot': Sized<{ card: string; slot: string }>;
+  'powered.brick': { brick: string; board: string; plug: string; jack: string };
+  'powered.ups': Sized<{ ups: string; unit: string }>;
+  'powered.outlets': Sized<{ ups: string }>;
+};
+
+/** Of the supply a box came with, where the likely load is within it. */
+const OWN_SUPPLY = 'It came with the box and should carry full bays; thirsty drives come near it.';
+
+export const POWERED_WORDS: WordsOf<PoweredFacts> = {
+  'powered.plugs': {
+    title: 'A plug for every part',
+    what: (f, s) =>
+      `${plugWords(f.plug)}: ${s.gap.limit} wanted, ${f.supply} has ` +
+      `${s.gap.have}.` +
+      (s.severity === 'caution'
+        ? ' Splitters are needed.'
+        : f.overload
+          ? ' Splitters would carry more than they may.'
+          : ''),
+    why: 'A part without power is dead weight; every splitter is one more contact to fail.',
+  },
+  'powered.total': {
+    title: 'Everything at its most together',
+    what: (f, s) =>
+      `${f.start ? 'While the drives start' : 'At their most'} the parts ` +
+      `${s.severity === 'blocker' ? 'draw' : 'may draw'} ` +
+      `${Math.round(s.severity === 'blocker' ? s.gap.have : s.gap.hi!)} W; ${f.supply} gives ` +
+      `${round(s.gap.limit)} W.`,
+    why: 'The supply shuts down under load.',
+    whyNote: OWN_SUPPLY,
+  },
+  'powered.oneGone': {
+    title: 'One module gone',
+    what: (f, s) =>
+      `${s.gap.unit === 'W' ? 'At their most the parts' : 'At the start the drives'} take about ` +
+      `${s.gap.unit === 'W' ? Math.round(s.gap.have) : s.gap.have.toFixed(1)} ${s.gap.unit}; ` +
+      `with one of ${f.modules} modules gone ${f.supply} gives ${round(s.gap.limit)} ${s.gap.unit}.`,
+    why: 'Past that it is not redundant: the module that fails takes the machine with it.',
+  },
+  'powered.start12V': {
+    title: '12 V at the start of all drives',
+    what: (f, s) =>
+      `Starting ${n(f.drives, 'drive')} together ` +
+      `${s.severity === 'blocker' ? 'takes' : 'may take'} ` +
+      `${(s.severity === 'blocker' ? s.gap.have : (s.gap.hi ?? s.gap.have)).toFixed(1)} A ` +
+      `on 12 V; ${f.supply} gives ${round(s.gap.limit)} A.`,
+    why: 'The supply cuts out at power-on, or drives drop from the pool.',
+    whyNote: OWN_SUPPLY,
+  },
+  'powered.inTurn': {
+    title: 'Drives that do not wait',
+    what: (f) =>
+      `Waves are set; ${f.count} of ${n(f.of, 'drive')} ${f.count === 1 ? 'counts' : 'count'} as starting at once: ` +
+      `${f.part} ${f.says === 'no' ? 'cannot start drives in turn' : 'does not say that it starts drives in turn'}.`,
+    why: 'All start together, and the supply must carry it.',
+  },
+  'powered.plugLoad': {
+    title: 'What one plug carries',
+    what: (f, s) =>
+      `${n(f.drives, 'drive')} of ${f.host} ${f.drives === 1 ? 'hangs' : 'hang'} on one ` +
+      `${plugWords(f.plug).replace(/s$/, '')}: ` +
+      `${takes(f, s)}; it carries ${round(s.gap.limit)} A.`,
+    why: 'It gets hot and burns.',
+  },
+  'powered.splitters': {
+    title: 'What splitters carry',
+    what: (f, s) =>
+      `At least ${n(f.drives, 'drive')} on splitters, however they are dealt: ${takes(f, s)}; ` +
+      `the splitters carry ${round(s.gap.limit)} A.`,
+    why: 'A splitter past its rating melts at its plug.',
+  },
+  'powered.wires': {
+    title: 'What the cables of the supply carry',
+    what: (f, s) =>
+      `${n(f.drives, 'drive')} on the drive cables of ${f.supply}: ${takes(f, s)}; ` +
+      `those carry ${round(s.gap.limit)} A.`,
+    why: 'Past that wires and pins get hot; contacts burn.',
+  },
+  'powered.rails': {
+    title: 'Rails of the supply',
+    what: (f, s) =>
+      `${f.when} the parts ${s.severity === 'blocker' ? 'take' : 'may take'} ` +
+      `${(s.severity === 'blocker' ? s.gap.have : s.gap.hi!).toFixed(1)} ${s.gap.unit} on ${f.rail}; ` +
+      `${f.supply} gives ${round(s.gap.limit)} ${s.gap.unit}.`,
+    why: 'The supply shuts down, or the voltage sags and drives drop out.',
+  },
+  'powered.slot': {
+    title: 'Watts from a slot',
+    what: (f, s) =>
+      `${f.card} ${s.severity === 'blocker' ? 'draws' : 'may draw'} ` +
+      `${round(s.gap.have)} W from ${f.slot}; it may take ` +
+      `${s.gap.limit} W there, and has no plug.`,
+    why: 'The board shuts down, or its traces get hot.',
+  },
+  'powered.brick': {
+    title: 'Brick and jack',
+    what: (f, s) =>
+      s.gap
+        ? `${f.brick} gives ${round(s.gap.have)} V; ${f.board} takes ` +
+          `${s.gap.have < s.gap.limit ? 'at least' : 'at most'} ${round(s.gap.limit)} V.`
+        : `${f.brick} has a plug of ${f.plug}; the jack of ${f.board} is ${f.jack}.`,
+    why: 'Too many volts destroy the board, too few do not start it; a wrong plug makes no contact.',
+  },
+  'powered.ups': {
+    title: 'What the UPS carries',
+    what: (f, s) =>
+      `At its peak the machine ${s.severity === 'blocker' ? 'takes' : 'may take'} ` +
+      `${Math.round(s.severity === 'blocker' ? s.gap.have : s.gap.hi!)} ${f.unit}; ` +
+      `${f.ups} gives ${round(s.gap.limit)} ${f.unit}.`,
+    why: 'Past that it drops the load at the very moment it is there for.',
+  },
+  'powered.outlets': {
+    title: 'Outlets of the UPS',
+    what: (f, s) => `${n(s.gap.have, 'mains plug')} here, and ${f.ups} has ${n(s.gap.limit, 'outlet')}.`,
+    why: 'What is plugged in elsewhere goes off with the mains.',
+  },
+};
+
+/** What is taken on a rail, in words: certain, or at its most. */
+const takes = (f: OnRail, s: Pick<FindingOf<Sized<OnRail>>, 'severity' | 'gap'>): string =>
+  `${f.start ? 'starting together' : 'at work'} they ${s.severity === 'blocker' ? 'take' : 'may take'} ` +
+  `${s.gap.have.toFixed(1)} A on ${f.rail}`;

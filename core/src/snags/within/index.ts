@@ -1,0 +1,34 @@
+import {
+  growthWithinBrief,
+  idleWithinBrief,
+  liftedByTwo,
+  moneyWithinBrief,
+  mustHaves,
+  networkWithinBrief,
+  otherCurrency,
+  peakWithinBrief,
+  rackUnitsWithinBrief,
+  sizeWithinBrief,
+  soundWithinBrief,
+  usableLaterWithinBrief,
+  usableWithinBrief,
+} from './rules';
+import type { RulesOf } from '../words';
+import type { WithinFacts } from './words';
+
+/** The rules of this family by the code of what they find. */
+export const WITHIN: RulesOf<WithinFacts> = {
+  'within.money': moneyWithinBrief,
+  'within.idle': idleWithinBrief,
+  'within.peak': peakWithinBrief,
+  'within.size': sizeWithinBrief,
+  'within.lift': liftedByTwo,
+  'within.rackUnits': rackUnitsWithinBrief,
+  'within.growth': growthWithinBrief,
+  'within.usable': usableWithinBrief,
+  'within.usableLater': usableLaterWithinBrief,
+  'within.network': networkWithinBrief,
+  'within.mustHave': mustHaves,
+  'within.currency': otherCurrency,
+  'within.sound': soundWithinBrief,
+};
