@@ -11,6 +11,7 @@ import {
   type FigureId,
   type Figures,
 } from './figures/figures';
+import { sharesOf, type Share } from './figures/shares';
 import { memoLast } from './memoLast';
 import { cableNeeds, type CableNeeds } from './needs/cables';
 import { smallNeeds, type SmallNeed } from './needs/small';
@@ -42,6 +43,8 @@ export type AssessOptions = { /** ISO date that ages and prices are read at. */ 
 export type Assessor = {
   assess(build: Build, options: AssessOptions): Assessment;
   explain(build: Build, id: FigureId): Explanation | null;
+  /** What a figure is made of, the most first. */
+  shares(build: Build, id: FigureId): readonly Share[];
   /** Figures of each state and box, which no candidate is weighed by. */
   keyed(build: Build): readonly KeyedFigure[];
 };
@@ -203,6 +206,7 @@ export function createAssessor(): Assessor {
       };
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),
+    shares: (build, id) => sharesOf(id, prepare(build).context),
     keyed: (build) => keyedFigures(prepare(build).full),
   };
 }

@@ -95,6 +95,7 @@ export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NA
 export { elevationOf, type Elevation } from './geometry/elevation';
 export { drawingSvg } from './geometry/svg';
 export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
+export type { Share } from './figures/shares';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';
 export { minorPerMajor } from './parts/currency';

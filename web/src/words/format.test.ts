@@ -1,5 +1,5 @@
 import { capacityWords, changeWords, figureNumber, moneyWords, rangeWords } from './format';
-import { tapeWindow, tickStep } from '../views/build/Tape';
+import { tapeScale } from '../views/build/Tape';
 
 const thin = '\u202f';
 test('numbers have digits only where they mean something, and thin spaces between thousands', () => {
@@ -34,16 +34,23 @@ test('capacity as drives are sold', () => {
   expect([960e9, 1.92e12, 8e12, 32e9].map(capacityWords)).toEqual(['960 GB', '1.92 TB', '8 TB', '32 GB']);
 });
 
-test('a tape keeps everything in sight, with some sixteen ticks of a round distance', () => {
-  for (const values of [[0], [28, 25, 32, 60], [5724, 5700, 5740], [24.3, 23.5, 25.3, 24], [0, 120]]) {
-    const { from, to, step } = tapeWindow(values);
-    for (const value of values) {
-      expect(value).toBeGreaterThanOrEqual(from);
-      expect(value).toBeLessThanOrEqual(to);
-    }
-    expect((to - from) / step).toBeGreaterThan(5);
-    expect((to - from) / step).toBeLessThanOrEqual(17);
-    expect(['1', '2', '5']).toContain(String(Number(step.toPrecision(1))).replace(/[0.e+-]/g, '')[0]);
+test('a tape begins at zero and keeps everything in sight, with at most five round numbers', () => {
+  for (const values of [[0], [28, 25, 32, 60], [5724, 5700, 5740], [24.3, 23.5, 25.3, 24], [0, 120], [0.43], [1e6]]) {
+    const { to, major, minor } = tapeScale(values);
+    for (const value of values) expect(value).toBeLessThan(to);
+    expect(to).toBeLessThanOrEqual(2.3 * Math.max(1, ...values));
+    expect(to / major).toBeGreaterThanOrEqual(2);
+    expect(to / major).toBeLessThanOrEqual(5);
+    expect(['1', '2', '5']).toContain(major.toExponential()[0]);
+    expect([4, 5]).toContain(Math.round(major / minor));
   }
-  expect(tickStep(16)).toBe(1);
+  expect(tapeScale([28, 60])).toEqual({ to: 80, major: 20, minor: 5 });
+});
+
+test('places are counted whole', () => {
+  expect(tapeScale([0], true)).toEqual({ to: 5, major: 1, minor: 0.2 });
+});
+
+test('an edit that changes little leaves the tape where it is', () => {
+  for (const value of [26, 28, 34, 40]) expect(tapeScale([value, 60])).toEqual(tapeScale([28, 60]));
 });

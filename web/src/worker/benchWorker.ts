@@ -159,6 +159,8 @@ const worker: BenchWorker = {
 
   explain: (id) => (build ? assessor.explain(build, id) : null),
 
+  shares: (id) => (build ? assessor.shares(build, id) : []),
+
   async tryAt(ask, onBatch) {
     const mine = ++asking;
     const from = base();

@@ -12,6 +12,7 @@ import type {
   Refusal,
   ScheduleLine,
   Severity,
+  Share,
   SmallNeed,
   Snag,
   SnagCode,
@@ -110,6 +111,7 @@ export type BenchWorker = {
   /** Settles edits of any machine, for whoever keeps it; what is open here stays open. */
   settle(build: Build, edits: readonly Edit[]): Step | Refusal;
   explain(id: FigureId): Explanation | null;
+  shares(id: FigureId): readonly Share[];
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */

@@ -2,7 +2,7 @@ import { memberAt } from '../../lists';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { kept } from '../kept';
 import { boxesOf, countsWith, type Box } from '../boxes';
-import type { FigureContext } from '../context';
+import { classesOf, type FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
 import { phases, type DrivePhase } from './currents';
 import { draw, spinsUp, type DrawLine, type PowerState } from './draw';
@@ -134,12 +134,61 @@ function drivesW(now: readonly DrivePhase[], ledger: Ledger): Quantity[] {
   });
 }
 
+/** What draws in a box in a state, likely W: parts of a class together, drives that start as they are at that moment. */
+type Drawing = { readonly label: string; readonly units: readonly PlannedUnit[]; readonly watts: number };
+type BoxDrawing = {
+  readonly parts: readonly Drawing[];
+  readonly supply: PlannedUnit | null;
+  readonly lossW: number;
+};
+
+/** What draws in each box in a state, and what its supply turns to heat; together it is the figure at the wall. */
+export function drawingAtWall(context: FigureContext, state: PowerState): readonly BoxDrawing[] {
+  const ledger = new Ledger(false);
+  const start = state === 'start' ? startTerms(context, boxesOf(context), ledger) : null;
+  const likely = start && momentOf(context, start.atS);
+  return groupByBox(context, draw(context, state, ledger)).map(([box, lines]): BoxDrawing => {
+    const parts = [
+      ...lines.map(({ of, watts }) => ({
+        label: of.units.length === 0 ? 'Processor kept awake by a card' : of.part.name,
+        units: of.units,
+        watts: watts.value,
+      })),
+      ...(likely?.get(box) ?? []),
+    ];
+    const insideW = parts.reduce((sum, { watts }) => sum + watts, 0);
+    const supply = supplyOf(context, box);
+    const lossW = supply ? mainsFactor(context.site.mainsV).likely * supplyLossW(supply.part, insideW) : 0;
+    return { parts, supply, lossW };
+  });
+}
+
+/** Drives that spin up, by box and sheet, at a second of a start. */
+function momentOf(context: FigureContext, second: number): ReadonlyMap<Box, readonly Drawing[]> {
+  return new Map(
+    boxesOf(context).map((box) => {
+      const watts = new Map<string, number>();
+      for (const phase of phases(context, box, () => true).at(second))
+        if (spinsUp(phase.drive.part))
+          watts.set(phase.drive.part.id, (watts.get(phase.drive.part.id) ?? 0) + phase.count * likelyW(phase));
+      const own = classesOf(context.running, context.units, context.layout).filter(
+        ({ part, box: of }) => watts.has(part.id) && countsWith(context, of) === box,
+      );
+      return [box, own.map(({ part, units }) => ({ label: part.name, units, watts: watts.get(part.id) ?? 0 }))];
+    }),
+  );
+}
+
+/** The state in which socket and UPS have to stand most. */
+export function peakState(context: FigureContext, quiet = new Ledger(false)): 'peak' | 'start' {
+  const [peak, start] = [wallW(context, 'peak', quiet), wallW(context, 'start', quiet)];
+  return start && peak && start.value > peak.value ? 'start' : 'peak';
+}
+
 /** What socket and UPS must stand: the larger of everything at its most and the start of the drives. */
 export function peakWallW(context: FigureContext, ledger: Ledger): Quantity | null {
-  const quiet = ledger.plain ? ledger : new Ledger(false);
-  const [peak, start] = [wallW(context, 'peak', quiet), wallW(context, 'start', quiet)];
-  const state = start && peak && start.value > peak.value ? 'start' : 'peak';
-  const worst = ledger.plain ? (state === 'start' ? start : peak) : wallW(context, state, ledger);
+  const state = peakState(context, ledger.plain ? ledger : new Ledger(false));
+  const worst = wallW(context, state, ledger);
   return worst && state === 'start' ? { ...worst, note: 'at the start' } : worst;
 }
 

@@ -1,3 +1,4 @@
+import { useSearchParams } from 'react-router';
 import { Rates } from './Rates';
 import { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Edit, type Site } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
@@ -102,6 +103,7 @@ function GroupOf({
   readonly build: Build;
   readonly onEdit: (edit: Edit, words: string) => void;
 }) {
+  const asked = useSearchParams()[0].get('ask');
   const answer =
     (question: NumberQuestion) =>
     (text: string): string | null => {
@@ -160,6 +162,7 @@ function GroupOf({
             unit={question.unit}
             help={question.help(build)}
             value={stored === undefined ? undefined : stored / question.times}
+            isAsked={asked === question.key}
             onAnswer={answer(question)}
           />
         );

@@ -1,4 +1,4 @@
-import { useId, useState, type ReactNode } from 'react';
+import { useEffect, useId, useState, type ReactNode } from 'react';
 
 /** A question with its field and, under it, why it is asked or what was wrong with the answer. */
 function Row({
@@ -44,12 +44,16 @@ type NumberProps = {
   readonly unit: string;
   readonly help: string;
   readonly value: number | undefined;
+  /** Whether it was come for: the caret stands in it. */ readonly isAsked?: boolean;
   readonly onAnswer: (text: string) => string | null;
 };
 
 /** A number answered by leaving the field or Enter; `onAnswer` gives a sentence when it cannot be taken. */
-export function NumberField({ label, unit, help, value, onAnswer }: NumberProps) {
+export function NumberField({ label, unit, help, value, isAsked = false, onAnswer }: NumberProps) {
   const id = useId();
+  useEffect(() => {
+    if (isAsked) document.getElementById(id)?.focus();
+  }, [isAsked, id]);
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const answer = () => {

@@ -1,107 +1,133 @@
-import { useId } from 'react';
-import type { Figure } from '@inch-tower/core';
+import type { Figure, FigureId } from '@inch-tower/core';
 
 type Props = {
+  readonly id: FigureId;
   readonly figure: Figure | undefined;
   readonly ghost: Figure | undefined;
   readonly limit: number | undefined;
-  readonly off: boolean;
-  readonly soft: boolean;
+  /** The class of the limit's number, by verdict. */ readonly tone: string;
   readonly label: string;
 };
 
-const STEPS = [1, 2, 5];
+const ENDS = [1, 1.5, 2, 3, 4, 5, 6, 8, 10];
+const STEPS = [1, 2, 5, 10];
+const MOST_NUMBERS = 5;
+/** Past the last value, so that a hook there is whole and has room for its limit's number. */
+const BEYOND = 1.12;
 
-/** Tick distance that gives about sixteen ticks over a span. */
-export function tickStep(span: number): number {
-  const raw = span / 16;
-  const ten = 10 ** Math.floor(Math.log10(raw));
-  return (STEPS.find((step) => step * ten >= raw) ?? 10) * ten;
+const leastOf = (choices: readonly number[], least: number): number => {
+  const ten = 10 ** Math.floor(Math.log10(least));
+  return (choices.find((one) => one * ten >= least * (1 - 1e-9)) ?? 10) * ten;
+};
+
+/**
+ * A tape from zero, which stays where it is, to a round end past all that is on it; numbers stand `major` apart, ticks
+ * `minor`.
+ */
+export function tapeScale(
+  values: readonly number[],
+  isCount = false,
+): {
+  readonly to: number;
+  readonly major: number;
+  readonly minor: number;
+} {
+  const to = leastOf(ENDS, Math.max(isCount ? 4 : 1, ...values) * BEYOND);
+  const major = leastOf(STEPS, to / MOST_NUMBERS);
+  const isTwo = Math.round(major / 10 ** Math.floor(Math.log10(major))) === 2;
+  return { to, major, minor: major / (isTwo ? 4 : 5) };
 }
 
-/** The piece of tape in sight: it slides so that hook, range, mark and ghost are all on it. */
-export function tapeWindow(values: readonly number[]): { from: number; to: number; step: number } {
-  const lo = Math.min(...values);
-  const hi = Math.max(...values);
-  const span = Math.max(hi - lo, Math.abs(hi) * 0.5, 1);
-  const middle = (lo + hi) / 2;
-  // A little before zero, so that a hook at zero is whole.
-  const from = Math.max(-0.06 * span, middle - span * 0.75);
-  const to = Math.max(from + span * 1.5, hi * 1.02);
-  return { from, to, step: tickStep(to - from) };
-}
+const ROUND = new Intl.NumberFormat('en', { maximumFractionDigits: 2, useGrouping: true });
+/** A number on the tape: without zeros behind the point, thousands apart. */
+const plain = (value: number): string => ROUND.format(value).replace(/,/g, '\u202f');
 
-/** A strip of measuring tape: the likely value a hook, low to high a band, the brief's limit a pencil mark. */
-export function Tape({ figure, ghost, limit, off, soft, label }: Props) {
-  const clip = useId();
-  const values = [figure?.lo, figure?.hi, limit, ghost?.value].filter(
+/** As narrow as a tape gets, and as wide as a digit, in px: a number that the limit's mark would strike is left out. */
+const NARROW_PX = 146;
+const DIGIT_PX = 6.8;
+const liesOver = (words: string, at: number, mark: number | undefined): boolean =>
+  mark !== undefined && mark >= at - 0.01 && mark <= at + (words.length * DIGIT_PX + 4) / NARROW_PX;
+
+const TOP = 2;
+const HIGH = 18;
+
+/** A strip of measuring tape: the likely value a hook, low to high a band, the brief's limit a mark with its number. */
+export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
+  const values = [figure?.hi, limit, ghost?.value].filter(
     (value): value is number => value !== undefined && Number.isFinite(value),
   );
-  const { from, to, step } = tapeWindow(values.length ? values : [0, 10]);
-  const x = (value: number) => 2 + ((value - from) / (to - from)) * 196;
-  const ticks: number[] = [];
-  for (let i = Math.max(0, Math.ceil(from / step)); i * step <= to; i++) ticks.push(i);
-  const mark = limit !== undefined ? x(limit) : null;
+  const { to, major, minor } = tapeScale(values, id === 'drives.room');
+  const share = (value: number) => Math.min(1, Math.max(0, value / to));
+  const at = (value: number) => `${(share(value) * 100).toFixed(2)}%`;
+  const steps = (step: number) => Array.from({ length: Math.floor(to / step + 1e-9) }, (_, i) => (i + 1) * step);
   return (
     <svg
-      viewBox="0 0 200 36"
-      className="block h-9 w-full max-sm:hidden"
-      preserveAspectRatio="none"
+      className="tape block h-[34px] w-full max-sm:hidden"
       role="img"
       aria-label={limit === undefined ? `${label} on its tape` : `${label} on its tape, mark at ${limit}`}
     >
-      <clipPath id={clip}>
-        <rect x="1" y="0" width="198" height="36" />
-      </clipPath>
-      <rect
-        x="1"
-        y="3"
-        width="198"
-        height="16"
-        fill="var(--tape)"
-        stroke="var(--ink)"
-        strokeWidth="0.8"
-        vectorEffect="non-scaling-stroke"
-      />
-      <g clipPath={`url(#${clip})`}>
-        {figure && figure.hi > figure.lo && (
-          <rect
-            x={x(figure.lo)}
-            y="11"
-            width={Math.max(1.5, x(figure.hi) - x(figure.lo))}
-            height="8"
-            fill="#22262a"
-            opacity="0.3"
-          />
-        )}
-        {ticks.map((i) => (
-          <path
-            key={i}
-            d={`M${x(i * step)} 3v${i % 5 ? 4.5 : 9}`}
-            stroke="var(--tape-ink)"
-            strokeWidth={i % 5 ? 0.7 : 1}
-            vectorEffect="non-scaling-stroke"
-          />
-        ))}
-        {ghost && (
-          <path
-            d={`M${x(ghost.value) - 4} 27l4 -8 4 8z`}
-            fill="none"
-            stroke="var(--ink)"
-            strokeDasharray="2 1.5"
-            vectorEffect="non-scaling-stroke"
-          />
-        )}
-        {figure && <path d={`M${x(figure.value) - 4} 27l4 -8 4 8z`} fill="var(--ink)" />}
-        {mark !== null && (
-          <path
-            d={`M${mark} 0v23`}
-            stroke={off ? (soft ? 'var(--warn)' : 'var(--bad)') : 'var(--ink)'}
-            strokeWidth="2"
-            vectorEffect="non-scaling-stroke"
-          />
-        )}
-      </g>
+      <rect className="tape-body" x="0.5" y={TOP} width="100%" height={HIGH} style={{ width: 'calc(100% - 1px)' }} />
+      {figure && figure.hi > figure.lo && (
+        <rect className="tape-band" x={at(figure.lo)} y={TOP + HIGH - 5} width={at(figure.hi - figure.lo)} height={5} />
+      )}
+      {steps(minor).map((value) => (
+        <line key={value} className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 4} />
+      ))}
+      {steps(major).map((value) => (
+        <g key={value}>
+          <line className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 8} />
+          {figure && value < to && !liesOver(plain(value), share(value), limit && share(limit)) && (
+            <text className="tape-number" x={at(value)} y={TOP + 11} dx={2}>
+              {plain(value)}
+            </text>
+          )}
+        </g>
+      ))}
+      {ghost && <Hook x={at(ghost.value)} className="tape-ghost" />}
+      {figure && <Hook x={at(figure.value)} className="tape-hook" />}
+      {limit !== undefined && (
+        <>
+          <line className="tape-limit" x1={at(limit)} x2={at(limit)} y1={0} y2={TOP + HIGH + 3} />
+          <Limit limit={limit} share={share(limit)} hook={figure && share(figure.value)} tone={tone} x={at(limit)} />
+        </>
+      )}
     </svg>
+  );
+}
+
+/** Under the tape: what it reads. */
+const Hook = ({ x, className }: { readonly x: string; readonly className: string }) => (
+  <svg x={x} y={TOP + HIGH} className="overflow-visible" width="1" height="9">
+    <path className={className} d="M-4.5 8.5l4.5 -8 4.5 8z" />
+  </svg>
+);
+
+/** The limit's number beside its mark, on the side where the hook is not. */
+function Limit({
+  limit,
+  share,
+  hook,
+  tone,
+  x,
+}: {
+  readonly limit: number;
+  readonly share: number;
+  readonly hook: number | undefined;
+  readonly tone: string;
+  readonly x: string;
+}) {
+  // The cell has a little room beyond the tape.
+  const hasRoom = share + (plain(limit).length * DIGIT_PX + 6) / NARROW_PX < 1.08;
+  const isLeft = !hasRoom || (hook !== undefined && hook > share && share > 0.18);
+  return (
+    <text
+      className={`tape-limit-number ${tone}`}
+      x={x}
+      y={TOP + HIGH + 12}
+      dx={isLeft ? -4 : 4}
+      textAnchor={isLeft ? 'end' : 'start'}
+    >
+      {plain(limit)}
+    </text>
   );
 }

@@ -1,6 +1,7 @@
 import { useContext, useState } from 'react';
 import { Popover } from 'radix-ui';
-import { dataDrives, minorPerMajor, type Build, type Explanation, type Figure, type FigureId } from '@inch-tower/core';
+import { Link } from 'react-router';
+import { dataDrives, type Explanation, type Figure } from '@inch-tower/core';
 import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
@@ -8,43 +9,8 @@ import { countWords, figureNumber, rangeWords, unitWords } from '../../words/for
 import { BenchContext } from '../bench/hooks/benchContext';
 import { markWords } from './markWords';
 import { Tape } from './Tape';
+import { TAPES, WANTS_MORE, type TapeOf } from './tapesOf';
 import { WorkingTree } from './WorkingTree';
-
-type TapeOf = {
-  readonly id: FigureId;
-  readonly label: (build: Build) => string;
-  /** Where there is little room. */ readonly short: string;
-  /** The brief's mark on it; `drives` are those that hold data now. */
-  readonly limit: (build: Build, drives: number) => number | undefined;
-};
-/** Six tapes in fixed order; the limit is the brief's mark. */
-const TAPES: readonly TapeOf[] = [
-  {
-    id: 'drives.room',
-    label: () => 'Free drive places',
-    short: 'Drive places',
-    // The wish is of all drives, the figure of those still to come.
-    limit: ({ brief }, drives) => brief.drivesLater && Math.max(0, brief.drivesLater - drives),
-  },
-  { id: 'power.idleWallW', label: () => 'Idle at the wall', short: 'Idle', limit: (build) => build.brief.idleW },
-  { id: 'power.peakWallW', label: () => 'Peak at the wall', short: 'Peak', limit: (build) => build.brief.peakW },
-  { id: 'sound.earIdleDb', label: () => 'Noise at the ear', short: 'Noise', limit: (build) => build.brief.earDb },
-  {
-    id: 'cost.now',
-    label: () => 'Price',
-    short: 'Price',
-    limit: (build) =>
-      build.brief.moneyMinor === undefined ? undefined : build.brief.moneyMinor / minorPerMajor(build.currency),
-  },
-  {
-    id: 'capacity.mostTb',
-    label: ({ brief }) => (brief.failuresSurvived ? 'Usable at most' : 'Raw capacity'),
-    short: 'Capacity',
-    limit: ({ brief }) => brief.usableTb,
-  },
-];
-/** Figures where more is wanted: below the mark is short of it. */
-const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.mostTb']);
 
 export function Tapes() {
   const build = useAppSelector((state) => state.bench.build);
@@ -66,6 +32,7 @@ export function Tapes() {
       {TAPES.map((tape) => (
         <TapeCell
           key={tape.id}
+          build={build.id}
           tape={tape}
           label={tape.label(build)}
           figure={figures?.[tape.id]}
@@ -82,6 +49,7 @@ const aside = (bays: Figure | undefined, ports: Figure | undefined) =>
   bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined;
 
 type CellProps = {
+  /** The id of the machine. */ readonly build: string;
   readonly tape: TapeOf;
   readonly label: string;
   readonly figure: Figure | undefined;
@@ -90,14 +58,10 @@ type CellProps = {
   readonly aside: string | undefined;
 };
 
-function TapeCell({ tape, label, figure, ghost, limit, aside: extra }: CellProps) {
+function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra }: CellProps) {
   const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
-  const off = !!mark && mark.tone !== 'text-mid';
-  // The mark's own number, where it says nothing else.
-  const wish = limit === undefined ? null : `${more ? 'wished' : 'limit'} ${figureNumber(tape.id, limit)}`;
-  const beside = figure?.note ?? wish;
   const open = async (opened: boolean) => {
     setExplained(opened ? await benchWorker().explain(tape.id) : null);
   };
@@ -115,9 +79,16 @@ function TapeCell({ tape, label, figure, ghost, limit, aside: extra }: CellProps
         </span>
         {mark ? (
           <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>
-        ) : (
-          beside && <span className="whitespace-nowrap">{beside}</span>
-        )}
+        ) : figure?.note ? (
+          <span className="whitespace-nowrap">{figure.note}</span>
+        ) : limit === undefined ? (
+          <Link
+            className="whitespace-nowrap underline decoration-dotted max-[1100px]:hidden"
+            to={`/b/${build}/brief?ask=${tape.asks}`}
+          >
+            set a {more ? 'wish' : 'limit'}
+          </Link>
+        ) : null}
       </div>
       <Popover.Root onOpenChange={(opened) => void open(opened)}>
         <Popover.Trigger
@@ -158,7 +129,7 @@ function TapeCell({ tape, label, figure, ghost, limit, aside: extra }: CellProps
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <Tape figure={figure} ghost={ghost} limit={limit} off={off} soft={more} label={label} />
+      <Tape id={tape.id} figure={figure} ghost={ghost} limit={limit} tone={mark?.tone ?? 'text-mid'} label={label} />
     </div>
   );
 }

@@ -6,8 +6,9 @@ import { useMoveTargets } from '../hooks/useMoveTargets';
 import { usePath } from '../hooks/usePath';
 import { useReaches } from '../hooks/useReaches';
 import { Clearances } from './Clearances';
-import { Balloons, Dimensions, Hatches, Rulers, SnagNotes, TitleBlock } from './sheetFurniture';
+import { Balloons, Dimensions, Hatches, Rulers, TitleBlock } from './sheetFurniture';
 import { FOCUS_WORDS } from './foci';
+import { MadeOf } from './MadeOf';
 import { TablePicture } from './TablePicture';
 import type { SheetModel } from './useSheetModel';
 import { ViewPicture } from './ViewPicture';
@@ -87,7 +88,7 @@ export function SheetPicture({ model, width, height, current, onChoose }: Props)
           onChoose={onChoose}
         />
       )}
-      {layout && ui.focus === 'sheet' && !isGhostAlone && snags && <SnagNotes {...notes} snags={snags} />}
+      {layout && ui.focus === 'sheet' && !isGhostAlone && <MadeOf {...notes} />}
       {layout && box && build && title.height > 0 && (
         <TitleBlock
           x={title.x}

@@ -258,54 +258,6 @@ export function TitleBlock({
   );
 }
 
-/** The snags beside the drawing, keyed to the balloons, as they stand on a printed sheet. */
-export function SnagNotes({
-  x,
-  y,
-  width,
-  height,
-  snags,
-}: {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly snags: readonly TaggedSnag[];
-}) {
-  const room = Math.floor((width - 26) / 6.8);
-  const most = Math.max(0, Math.floor((height - 7) / 22));
-  // The last line says how many there are beyond it.
-  const rows = snags.slice(0, snags.length > most ? most - 1 : most);
-  if (rows.length === 0 || room < 16) return null;
-  return (
-    <g aria-hidden>
-      <text className="title" x={x} y={y + 6}>
-        SNAGS
-      </text>
-      {rows.map((snag, i) => {
-        const tone = `tagged-${snag.severity}`;
-        const text = snag.title.length > room ? `${snag.title.slice(0, room - 1)}…` : snag.title;
-        return (
-          <g key={snag.key}>
-            <circle className={`balloon ${tone}`} cx={x + 9} cy={y + 24 + i * 22} r={8.5} />
-            <text className={tone} x={x + 9} y={y + 28 + i * 22} textAnchor="middle">
-              {i + 1}
-            </text>
-            <text x={x + 26} y={y + 28 + i * 22}>
-              {text}
-            </text>
-          </g>
-        );
-      })}
-      {rows.length < snags.length && (
-        <text className="faint" x={x + 26} y={y + 28 + rows.length * 22}>
-          and {snags.length - rows.length} more
-        </text>
-      )}
-    </g>
-  );
-}
-
 /** Numbered balloons with leader lines, keyed to the side pane. */
 export function Balloons({
   balloons,

@@ -1,5 +1,5 @@
 import { createContext, useContext, type RefObject } from 'react';
-import type { Build, Edit, Figures, SpotRef } from '@inch-tower/core';
+import type { Build, Edit, FigureId, Figures, SpotRef } from '@inch-tower/core';
 import type { Focus } from '../../../drawing/sheetLayout';
 import type { OwnedCatalogue } from '../../../state/api';
 import type { TrySource } from '../../../worker/messages';
@@ -38,6 +38,9 @@ export type BenchUi = {
   ) => void;
   readonly show: (pane: Pane) => void;
   readonly setFocus: (focus: Focus) => void;
+  /** The figure whose parts the free corner of the sheet names; null where nobody asked for one. */
+  readonly figure: FigureId | null;
+  readonly setFigure: (id: FigureId) => void;
   readonly setGhost: (ghost: Ghost | null) => void;
   /** Edits as they were settled when they were last looked at, so that they need not be again; else as they are. */
   readonly settledAs: (edits: readonly Edit[]) => readonly Edit[];

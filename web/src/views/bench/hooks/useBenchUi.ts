@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { replay, VIEW_NAMES, type Edit } from '@inch-tower/core';
+import { replay, VIEW_NAMES, type Edit, type FigureId } from '@inch-tower/core';
 import type { Focus } from '../../../drawing/sheetLayout';
 import { useAppSelector } from '../../../state/store';
 import type { OwnedCatalogue } from '../../../state/api';
@@ -54,6 +54,7 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
     [settled, rev],
   );
   const [asked, setAsked] = useState(0);
+  const [figure, setFigure] = useState<FigureId | null>(null);
   const [moving, setMoving] = useState<string | null>(null);
   const selected = params.get('sel');
   const pane = PANES.find((one) => one === params.get('pane')) ?? 'snags';
@@ -104,6 +105,8 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
       replacing,
       source,
       moving,
+      figure,
+      setFigure,
       ghost,
       after,
       focusNextRef,
@@ -134,6 +137,7 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
       replacing,
       source,
       moving,
+      figure,
       ghost,
       after,
       asked,
