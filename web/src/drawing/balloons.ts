@@ -8,9 +8,12 @@ export type Balloon = {
   readonly severity: string;
   readonly x: number;
   readonly y: number;
+  /** Where its leader ends, and the bend in it, where one leads it round what is written. */
   readonly tx: number;
   readonly ty: number;
+  readonly bend: Point | null;
 };
+export type Point = readonly [x: number, y: number];
 export type Tagged = { readonly key: string; readonly severity: string; readonly at: readonly Place[] };
 
 export const BALLOON_R = 11;
@@ -34,23 +37,124 @@ export function placeBalloons(
     ...views.map((view): Flat2 => ({ x: view.x, y: view.y - 16, width: view.width, height: view.height + 16 })),
     ...views.filter(({ large }) => large).flatMap(dimensionWords),
   ];
+  const written = [
+    ...labels,
+    ...views.filter(({ large }) => large).flatMap((view) => [...dimensionWords(view), titleOf(view)]),
+  ];
+  const isFree = ([x, y]: Point): boolean =>
+    inside(box(x, y), bounds) &&
+    !blocked.some((other) => overlaps(box(x, y), other)) &&
+    !balloons.some(
+      (other) => overlaps(box(x, y), box(other.x, other.y)) || legs(other).some(([a, b]) => strikes(a, b, box(x, y))),
+    );
   snags.forEach((snag, i) => {
-    const target = targetOf(snag, views);
-    if (!target) return;
-    const { view, x: tx, y: ty } = target;
-    const found = around(view)
-      .map(([x, y]) => ({ x, y, far: Math.hypot(x - tx, y - ty) }))
-      .sort((a, b) => a.far - b.far)
-      .find(
-        ({ x, y }) =>
-          inside(box(x, y), bounds) &&
-          !blocked.some((other) => overlaps(box(x, y), other)) &&
-          !balloons.some((other) => overlaps(box(x, y), box(other.x, other.y))),
-      );
-    if (found) balloons.push({ n: i + 1, key: snag.key, severity: snag.severity, x: found.x, y: found.y, tx, ty });
+    const targets = targetsOf(snag, views);
+    const others = [...written, ...balloons.map(({ x, y }) => box(x, y))];
+    let found: Led | null = null;
+    let struck: Led | null = null;
+    for (const { view, points } of targets) {
+      const free = around(view).filter(isFree);
+      found = leader(free, points, others);
+      if (found) break;
+      struck ??= nearest(free, points);
+    }
+    const led = found ?? struck;
+    if (!led) return;
+    const { from, to, bend } = led;
+    balloons.push({
+      n: i + 1,
+      key: snag.key,
+      severity: snag.severity,
+      x: from[0],
+      y: from[1],
+      tx: to[0],
+      ty: to[1],
+      bend,
+    });
   });
   return balloons;
 }
+
+type Led = { readonly from: Point; readonly to: Point; readonly bend: Point | null };
+
+/** Where no leader is clear of what is written: the balloon nearest to what it is about. */
+function nearest(places: readonly Point[], [to]: readonly Point[]): Led | null {
+  if (!to) return null;
+  const from = places.reduce<Point | null>(
+    (best, one) => (best && apart(best, to) <= apart(one, to) ? best : one),
+    null,
+  );
+  return from && { from, to, bend: null };
+}
+
+/** The straight pieces of a balloon's leader. */
+export const legs = ({ x, y, tx, ty, bend }: Balloon): readonly (readonly [Point, Point])[] =>
+  bend
+    ? [
+        [[x, y], bend],
+        [bend, [tx, ty]],
+      ]
+    : [
+        [
+          [x, y],
+          [tx, ty],
+        ],
+      ];
+
+const apart = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
+/** So many places for a balloon are looked at, the nearest first. */
+const NEAR = 48;
+/** A bend is worth so many px of way. */
+const BEND_PX = 24;
+
+/** The shortest leader that strikes through nothing written and no other balloon: straight, or with one square bend. */
+function leader(places: readonly Point[], targets: readonly Point[], written: readonly Flat2[]): Led | null {
+  const isClear = (a: Point, b: Point) => !written.some((box) => strikes(a, b, box));
+  const [first] = targets;
+  if (!first) return null;
+  return (
+    [...places]
+      .sort((a, b) => apart(a, first) - apart(b, first))
+      .slice(0, NEAR)
+      .flatMap((from) =>
+        targets.flatMap((to, i) => {
+          const far = apart(from, to) + i * 6;
+          const bends: readonly Point[] = [
+            [from[0], to[1]],
+            [to[0], from[1]],
+          ];
+          return [
+            { from, to, bend: null, far },
+            ...bends.map((bend) => ({ from, to, bend, far: apart(from, bend) + apart(bend, to) + BEND_PX + i * 6 })),
+          ];
+        }),
+      )
+      .sort((a, b) => a.far - b.far)
+      .find(({ from, to, bend }) => (bend ? isClear(from, bend) && isClear(bend, to) : isClear(from, to))) ?? null
+  );
+}
+
+/** Whether a line goes through a box (Liang and Barsky). */
+export function strikes([ax, ay]: Point, [bx, by]: Point, { x, y, width, height }: Flat2): boolean {
+  let [enters, leaves] = [0, 1];
+  for (const [step, low, high] of [
+    [bx - ax, x - ax, x + width - ax],
+    [by - ay, y - ay, y + height - ay],
+  ] as const) {
+    if (step === 0) {
+      if (low > 0 || high < 0) return false;
+      continue;
+    }
+    const [first, last] = step > 0 ? [low / step, high / step] : [high / step, low / step];
+    enters = Math.max(enters, first);
+    leaves = Math.min(leaves, last);
+    if (enters > leaves) return false;
+  }
+  return true;
+}
+
+/** Where the name of a view stands, over its corner. */
+const titleOf = ({ x, y }: PlacedView): Flat2 => ({ x, y: y - 18, width: 74, height: 14 });
 
 /** Px that the words of an outer dimension take along their line, and across it. */
 const WORDS_PX = [96, 16] as const;
@@ -79,32 +183,51 @@ const contains = (rect: Flat2, x: number, y: number) =>
 const inside = (a: Flat2, b: Flat2) =>
   a.x >= b.x && a.y >= b.y && a.x + a.width <= b.x + b.width && a.y + a.height <= b.y + b.height;
 
-/** The middle of the first thing of a snag that a view shows, the largest of its pictures. */
-function targetOf(snag: Tagged, views: readonly PlacedView[]): { view: PlacedView; x: number; y: number } | null {
+type Target = { readonly view: PlacedView; readonly points: readonly Point[]; readonly worth: number };
+
+/** Points to lead to on what a snag is about, in each view that shows it; the largest and least hidden first. */
+function targetsOf(snag: Tagged, views: readonly PlacedView[]): readonly Target[] {
   for (const place of snag.at) {
-    let best: { view: PlacedView; x: number; y: number; worth: number } | null = null;
-    for (const view of views) {
-      if (!view.large) continue;
-      for (const [i, shape] of view.shapes.entries()) {
-        const { solid } = shape;
-        const hit =
-          'unit' in place
-            ? solid.unit?.id === place.unit && solid.what !== 'shell'
-            : solid.spot !== null && printSpot(solid.spot) === printSpot(place.spot);
-        if (!hit) continue;
-        const rect = onSheet(view, shape);
-        const area = rect.width * rect.height;
-        const x = rect.x + rect.width - Math.min(8, rect.width / 2);
-        const y = rect.y + Math.min(8, rect.height / 2);
-        // What lies under something nearer, or is seen from its edge, makes a poor target.
-        const hidden = view.shapes
-          .slice(i + 1)
-          .some((nearer) => nearer.solid.id !== solid.id && contains(onSheet(view, nearer), x, y));
-        const worth = hidden ? area / 1000 : area;
-        if (!best || worth > best.worth) best = { view, x, y, worth };
-      }
-    }
-    if (best) return best;
+    const targets = views.filter(({ large }) => large).flatMap((view) => bestIn(view, place) ?? []);
+    if (targets.length > 0) return targets.sort((a, b) => b.worth - a.worth);
   }
-  return null;
+  return [];
+}
+
+function bestIn(view: PlacedView, place: Place): Target | null {
+  let best: Target | null = null;
+  for (const [i, shape] of view.shapes.entries()) {
+    const { solid } = shape;
+    const hit =
+      'unit' in place
+        ? solid.unit?.id === place.unit && solid.what !== 'shell'
+        : solid.spot !== null && printSpot(solid.spot) === printSpot(place.spot);
+    if (!hit) continue;
+    const rect = onSheet(view, shape);
+    const area = rect.width * rect.height;
+    // What lies under something nearer, or is seen from its edge, makes a poor target.
+    const nearer = view.shapes.slice(i + 1).filter((one) => one.solid.id !== solid.id);
+    const all = pointsOn(rect);
+    const seen = all.filter(([x, y]) => !nearer.some((one) => contains(onSheet(view, one), x, y)));
+    const worth = seen.length === 0 ? area / 1000 : area;
+    if (!best || worth > best.worth) best = { view, points: seen.length ? seen : all, worth };
+  }
+  return best;
+}
+
+/** The corners of a picture, a little inside, then the middles of its edges. */
+function pointsOn({ x, y, width, height }: Flat2): Point[] {
+  const [dx, dy] = [Math.min(8, width / 2), Math.min(8, height / 2)];
+  const [left, right, top, bottom] = [x + dx, x + width - dx, y + dy, y + height - dy];
+  const [middle, centre] = [x + width / 2, y + height / 2];
+  return [
+    [right, top],
+    [left, top],
+    [right, bottom],
+    [left, bottom],
+    [right, centre],
+    [left, centre],
+    [middle, top],
+    [middle, bottom],
+  ];
 }

@@ -1,7 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseBuildText, plannedUnits, sceneOf, VIEW_NAMES, type Build, type SceneBox } from '@inch-tower/core';
-import { placeBalloons } from './balloons';
+import { assess, parseBuildText, plannedUnits, sceneOf, VIEW_NAMES, type Build, type SceneBox } from '@inch-tower/core';
+import { legs, placeBalloons, strikes } from './balloons';
 import { LABEL_PX, placeLabels } from './labels';
 import { layoutSheet, onSheet, overlaps, RULER, type Focus } from './sheetLayout';
 import { nextFeature, nextStop, type Stop } from './walk';
@@ -95,6 +95,48 @@ test('balloons lie beside the views, apart from one another, one a snag', () => 
         balloon.x > view.x && balloon.x < view.x + view.width && balloon.y > view.y && balloon.y < view.y + view.height,
       ).toBe(false);
   });
+});
+
+/** What is left for the drawing at 1024, 1280 and 1920 wide, the kit open and folded. */
+const AREAS = [
+  [480, 578],
+  [655, 578],
+  [736, 606],
+  [910, 606],
+  [1376, 886],
+] as const;
+
+const demoIds = readdirSync(join(process.cwd(), 'demo', 'builds'))
+  .map((name) => name.replace(/\.json$/, ''))
+  .filter((id) => id !== 'reading-room');
+
+test.each(demoIds)('%s: no leader strikes through what is written, at any size', (id) => {
+  const { snags } = assess(read(id), { asOf: '2026-11-28' });
+  const struck = AREAS.flatMap(([width, height]) => {
+    const layout = layoutSheet(boxOf(id), 'sheet', width, height);
+    const labels = layout.views.flatMap(placeLabels);
+    const balloons = placeBalloons(snags, layout.views, labels, {
+      x: 28,
+      y: 28,
+      width: width - 32,
+      height: height - 32,
+    });
+    return balloons.flatMap((balloon) =>
+      labels
+        .filter((label) => legs(balloon).some(([a, b]) => strikes(a, b, label)))
+        .map((label) => `${width}: ${balloon.n} through ${JSON.stringify(label)}`),
+    );
+  });
+  expect(struck).toEqual([]);
+});
+
+test('a line goes through a box or past it', () => {
+  const box = { x: 10, y: 10, width: 20, height: 10 };
+  expect(strikes([0, 15], [40, 15], box)).toBe(true);
+  expect(strikes([0, 0], [40, 30], box)).toBe(true);
+  expect(strikes([0, 5], [40, 5], box)).toBe(false);
+  expect(strikes([0, 15], [8, 15], box)).toBe(false);
+  expect(strikes([15, 15], [16, 16], box)).toBe(true);
 });
 
 const grid: Stop[] = [0, 1, 2].flatMap((row) =>

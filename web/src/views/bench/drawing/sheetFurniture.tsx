@@ -269,9 +269,11 @@ export function Balloons({
   return (
     <>
       {balloons.map((balloon) => {
-        const reach = Math.hypot(balloon.tx - balloon.x, balloon.ty - balloon.y) || 1;
-        const fx = balloon.x + ((balloon.tx - balloon.x) / reach) * BALLOON_R;
-        const fy = balloon.y + ((balloon.ty - balloon.y) / reach) * BALLOON_R;
+        const [nx, ny] = balloon.bend ?? [balloon.tx, balloon.ty];
+        const reach = Math.hypot(nx - balloon.x, ny - balloon.y) || 1;
+        const fx = balloon.x + ((nx - balloon.x) / reach) * BALLOON_R;
+        const fy = balloon.y + ((ny - balloon.y) / reach) * BALLOON_R;
+        const bend = balloon.bend ? `L${nx} ${ny}` : '';
         const tone = `tagged-${balloon.severity}`;
         return (
           <g
@@ -282,7 +284,7 @@ export function Balloons({
             className="cursor-pointer"
             onClick={() => onChoose(balloon.key)}
           >
-            <path className={`leader ${tone}`} d={`M${fx} ${fy}L${balloon.tx} ${balloon.ty}`} />
+            <path className={`leader ${tone}`} d={`M${fx} ${fy}${bend}L${balloon.tx} ${balloon.ty}`} fill="none" />
             <circle
               className={tone}
               cx={balloon.tx}
