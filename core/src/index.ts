@@ -69,6 +69,7 @@ export { checkLayout, type Violation } from './solve/checkLayout';
 export { solve } from './solve/solve';
 export { problemOf, type Outcome, type Problem } from './solve/problem';
 export { verdictOf, type Verdict } from './verdict';
+export { acceptedReason, withAccepted, withoutAccepted } from './snags/accepted';
 export { makeStep, replay, wantsSettling, type Step } from './build/step';
 export { commit, settleEdit } from './solve/settle';
 export { isCard, isKind, ofKind, plannedUnits, unitsById, type PlannedUnit } from './machine/units';

@@ -1,3 +1,4 @@
+import { acceptedReason, withAccepted, withoutAccepted } from './snags/accepted';
 import { verdictOf } from './verdict';
 
 const snags = (...severities: ('blocker' | 'caution' | 'note')[]) => severities.map((severity) => ({ severity }));
@@ -23,4 +24,14 @@ test.each([
 test('what is not computed is said of every machine that has parts', () => {
   const said = (status: 'clear' | 'empty') => verdictOf({ status, open: [], snags: [] }).notComputed;
   expect([said('clear'), said('empty')]).toEqual(['temperatures not computed', '']);
+});
+
+test('an accepted caution is counted apart, and a blocker cannot be accepted', () => {
+  const told = [{ severity: 'caution', accepted: 'The door stays open.' }, { severity: 'caution' }] as const;
+  expect(verdictOf({ status: 'clear', open: [], snags: told }).words).toBe('Clear, 1 caution, 1 accepted');
+  const build = { accepted: withAccepted({ accepted: [] }, 'a|u1', 'It is cool there.') };
+  expect(acceptedReason(build, { key: 'a|u1', severity: 'caution' })).toBe('It is cool there.');
+  expect(acceptedReason(build, { key: 'a|u1', severity: 'blocker' })).toBeUndefined();
+  expect(withAccepted(build, 'a|u1', 'Another reason.')).toEqual([{ snag: 'a|u1', reason: 'Another reason.' }]);
+  expect(withoutAccepted(build, 'a|u1')).toEqual([]);
 });

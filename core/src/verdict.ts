@@ -10,7 +10,7 @@ export type Verdict = { readonly words: string; readonly notComputed: string };
 
 /**
  * Blockers and cautions counted; what is missing named; *clear* where nothing is missing and nothing blocks, which is
- * said of what is computed alone.
+ * said of what is computed alone. Cautions the builder accepted are counted apart.
  */
 export function verdictOf({
   status,
@@ -19,13 +19,19 @@ export function verdictOf({
 }: {
   readonly status: Status;
   readonly open: readonly Pick<OpenThing, 'label'>[];
-  readonly snags: readonly { readonly severity: Severity }[];
+  readonly snags: readonly { readonly severity: Severity; readonly accepted?: string }[];
 }): Verdict {
+  const standing = snags.filter(({ accepted }) => accepted === undefined);
   const count = (severity: Severity, one: string): string[] => {
-    const many = snags.filter((snag) => snag.severity === severity).length;
+    const many = standing.filter((snag) => snag.severity === severity).length;
     return many > 0 ? [`${many} ${one}${many === 1 ? '' : 's'}`] : [];
   };
-  const found = [...count('blocker', 'blocker'), ...count('caution', 'caution')];
+  const accepted = snags.length - standing.length;
+  const found = [
+    ...count('blocker', 'blocker'),
+    ...count('caution', 'caution'),
+    ...(accepted > 0 ? [`${accepted} accepted`] : []),
+  ];
   const names = open.map(({ label }) => label.toLowerCase());
   const others = names.length > NAMED ? ` and ${names.length - NAMED} more` : '';
   const missing = `Parts missing: ${names.slice(0, NAMED).join(', ')}${others}`;

@@ -9,6 +9,7 @@ import {
   LIMITS,
   parseBuildText,
   sceneOf,
+  acceptedReason,
   verdictOf,
   wordsOf,
   type Assessment,
@@ -53,7 +54,11 @@ function report(
   { status, figures, snags, open, needs }: Assessment,
   states: ReturnType<Assessor['keyed']>,
 ): string {
-  const { words, notComputed } = verdictOf({ status, open, snags });
+  const told = snags.map((snag) => {
+    const accepted = acceptedReason(build, snag);
+    return accepted === undefined ? snag : { ...snag, accepted };
+  });
+  const { words, notComputed } = verdictOf({ status, open, snags: told });
   const number = (value: number) => (Math.abs(value) >= 100 ? value.toFixed(0) : value.toFixed(1));
   const counted = (value: number, unit: string) => (COUNTS.has(unit) ? value.toFixed(0) : number(value));
   const lines = Object.values(figures).map(
@@ -67,9 +72,11 @@ function report(
       ({ key, value, lo, hi, unit }) =>
         `  ${`Wall, ${key.state}`.padEnd(20)} ${number(value).padStart(9)} ${unit}  (${number(lo)} to ${number(hi)})`,
     );
-  const found = snags.flatMap((snag) => {
+  const found = told.flatMap((snag) => {
     const { what, why } = wordsOf(snag);
-    return [`  ${snag.severity}: ${what}`, `    ${why}`];
+    return 'accepted' in snag
+      ? [`  accepted: ${what}`, `    ${snag.accepted}`]
+      : [`  ${snag.severity}: ${what}`, `    ${why}`];
   });
   return [
     `${build.name || 'Unnamed'}: ${words}${notComputed ? `; ${notComputed}` : ''}`,

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import {
+  acceptedReason,
   commit,
   billCsv,
   billOf,
@@ -32,7 +33,7 @@ import {
   type TryRow,
   type Weighed,
 } from '@inch-tower/core';
-import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TrySource } from './messages';
+import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TaggedSnag, TrySource } from './messages';
 
 const assessor = createAssessor();
 /** Weighing has an assessor of its own, so that try-outs do not push the build's stages out of memory. */
@@ -60,6 +61,26 @@ function commitOn(from: Build, edits: readonly Edit[], rev: number): Step | Refu
   return step;
 }
 
+/** Snags with their words; those the builder accepted come last. */
+function tagged(of: Build, snags: readonly Snag[]): TaggedSnag[] {
+  const all = snags.map((snag): TaggedSnag => {
+    const accepted = acceptedReason(of, snag);
+    return {
+      key: snag.key,
+      code: snag.code,
+      severity: snag.severity,
+      at: snag.at,
+      ...(snag.gap ? { gap: snag.gap } : {}),
+      ...(accepted === undefined ? {} : { accepted }),
+      ...wordsOf(snag),
+    };
+  });
+  return [
+    ...all.filter(({ accepted }) => accepted === undefined),
+    ...all.filter(({ accepted }) => accepted !== undefined),
+  ];
+}
+
 function assessNow(rev: number): BenchView {
   openRev = rev;
   assessment = assessor.assess(build!, today());
@@ -70,14 +91,7 @@ function assessNow(rev: number): BenchView {
     open: assessment.open,
     needs: assessment.needs.needs,
     small: assessment.small,
-    snags: assessment.snags.map((snag) => ({
-      key: snag.key,
-      code: snag.code,
-      severity: snag.severity,
-      at: snag.at,
-      ...(snag.gap ? { gap: snag.gap } : {}),
-      ...wordsOf(snag),
-    })),
+    snags: tagged(build!, assessment.snags),
     unplaced: assessment.unplaced.map((unit) => unit.id),
     unconnected: assessment.unconnected.map((unit) => unit.id),
   };

@@ -33,6 +33,7 @@ export type TaggedSnag = {
   readonly what: string;
   readonly why: string;
   readonly gap?: Snag['gap'];
+  /** Why the builder lets it stand. */ readonly accepted?: string;
 };
 
 /** What the page knows of an assessment: figures and snags, no sheets. */

@@ -134,7 +134,7 @@ function drivesW(now: readonly DrivePhase[], ledger: Ledger): Quantity[] {
   });
 }
 
-/** What draws in a box in a state, likely W: parts of a class together, drives that start as they are at that moment. */
+/** What draws in a box in a state, likely W: parts of a class together, drives as at the worst moment of a start. */
 type Drawing = { readonly label: string; readonly units: readonly PlannedUnit[]; readonly watts: number };
 type BoxDrawing = {
   readonly parts: readonly Drawing[];

@@ -1,6 +1,15 @@
 import { useSearchParams } from 'react-router';
 import { Rates } from './Rates';
-import { briefSchema, buildSchema, siteSchema, type Brief, type Build, type Edit, type Site } from '@inch-tower/core';
+import {
+  briefSchema,
+  buildSchema,
+  LIMITS,
+  siteSchema,
+  type Brief,
+  type Build,
+  type Edit,
+  type Site,
+} from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -11,6 +20,7 @@ import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
 import { ChoiceField, NumberField, TextField } from './fields';
 import { groupsFor, MUST_HAVES, readAnswer, type Group, type NumberQuestion } from './briefFields';
+import { HowItRuns } from './HowItRuns';
 import { RoomPicture } from './RoomPicture';
 
 /** The brief as a worksheet: every answer is optional and becomes a mark on a tape or a line on the drawing at once. */
@@ -47,11 +57,19 @@ export default function BriefPage() {
               most={2000}
               onAnswer={(text) => setBrief({ purpose: text || undefined }, 'Purpose')}
             />
+            <TextField
+              label="Notes"
+              help="What you want to remember of this machine: where things came from, what was decided and why."
+              value={build.notes}
+              most={LIMITS.notesCharacters}
+              onAnswer={(text) => act({ type: 'set.notes', value: text }, 'Notes')}
+            />
           </div>
           <div className="mt-4 columns-1 gap-10 xl:columns-2">
             {groupsFor(build).map((group) => (
               <GroupOf key={group.title} group={group} build={build} onEdit={act} />
             ))}
+            <HowItRuns build={build} onEdit={act} />
             <fieldset className="mb-6 break-inside-avoid">
               <legend className="text-[15px] font-semibold">Must have</legend>
               <p className="mb-1 text-[13px] text-mid">A part that lacks one of these is tagged.</p>

@@ -11,6 +11,8 @@ import {
 } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
+import { PriceDetails } from './PriceDetails';
+import { Typed } from './Typed';
 
 const CONDITIONS: readonly (readonly [NonNullable<Item['condition']>, string])[] = [
   ['new', 'new'],
@@ -98,24 +100,35 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
               />
             </label>
           </span>
-          <span className="text-mid">It comes</span>
-          <select
-            className="field w-36"
-            aria-label={`Condition of ${unit.part.name}`}
-            value={item.condition ?? 'new'}
-            onChange={(event) => {
-              const condition = CONDITIONS.find(([one]) => one === event.target.value)![0];
-              patch({ condition }, `${unit.part.name}: ${condition}`);
-            }}
-          >
-            {CONDITIONS.map(([one, words]) => (
-              <option key={one} value={one}>
-                {words}
-              </option>
-            ))}
-          </select>
+          {item.price && (
+            <PriceDetails
+              name={unit.part.name}
+              price={item.price}
+              many={many}
+              onPrice={(price, words) => patch({ price }, words)}
+              onProblem={setProblem}
+            />
+          )}
         </>
       )}
+      <span className="text-mid">{item.deal === 'owned' ? 'It is' : 'It comes'}</span>
+      <select
+        className="field w-36"
+        aria-label={`Condition of ${unit.part.name}`}
+        value={item.condition ?? ''}
+        onChange={(event) => {
+          const condition = CONDITIONS.find(([one]) => one === event.target.value)?.[0];
+          if (condition) patch({ condition }, `${unit.part.name}: ${condition}`);
+        }}
+      >
+        {item.condition === undefined && <option value="">not said</option>}
+        {CONDITIONS.map(([one, words]) => (
+          <option key={one} value={one}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {item.deal === 'owned' && <Age name={unit.part.name} item={item} onPatch={patch} onProblem={setProblem} />}
       {problem && (
         <p role="alert" className="bad col-span-2">
           {problem} What was there is kept.
@@ -125,12 +138,17 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
   );
 }
 
+/** Whether a code is one that money is written in (ISO 4217). */
+const isCurrency = (code: string): boolean => Intl.supportedValuesOf('currency').includes(code);
+
 const priceText = ({ minor, currency }: NonNullable<Item['price']>): string => String(minor / minorPerMajor(currency));
 
-/** A price as typed, in the currency it was in; a sentence where it cannot be read. */
+/** A price as typed, in the currency named behind it or the one it was in; a sentence where it cannot be read. */
 function priceFrom(text: string, item: Item, build: Build): NonNullable<Item['price']> | string {
-  const currency = item.price?.currency ?? build.currency;
-  const read = readNumber(text, { unit: currency });
+  const written = /^(.*?)\s*([A-Za-z]{3})$/.exec(text.trim());
+  const currency = written ? written[2]!.toUpperCase() : (item.price?.currency ?? build.currency);
+  if (written && !isCurrency(currency)) return `${currency} is no currency (ISO 4217, such as EUR).`;
+  const read = readNumber(written ? written[1]! : text, { unit: currency });
   if (!read.ok) return `${read.words}.`;
   if (read.value < 0 || read.value > 1e8) return `A price from 0 to 100 000 000 ${currency}.`;
   return {
@@ -142,37 +160,45 @@ function priceFrom(text: string, item: Item, build: Build): NonNullable<Item['pr
   };
 }
 
-type TypedProps = {
-  readonly label: string;
-  readonly text: string;
-  readonly className: string;
-  readonly placeholder?: string;
-  readonly onTyped: (text: string) => void;
-};
-
-/** A short answer that is taken by Enter or on leaving; Escape gives back what was there. */
-function Typed({ label, text, className, placeholder, onTyped }: TypedProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const take = () => {
-    if (typed === null || typed.trim() === text) return setTyped(null);
-    onTyped(typed);
-    setTyped(null);
-  };
+/** How old an owned part is, which its failures rest on. */
+function Age({
+  name,
+  item,
+  onPatch,
+  onProblem,
+}: {
+  readonly name: string;
+  readonly item: Item;
+  readonly onPatch: (changes: Partial<Item>, words: string) => void;
+  readonly onProblem: (words: string) => void;
+}) {
+  const typed =
+    (what: string, key: 'year' | 'hours', least: number, most: number) =>
+    (text: string): void => {
+      const read = readNumber(text);
+      if (!read.ok) return onProblem(`${what}: ${read.words}.`);
+      if (!Number.isInteger(read.value) || read.value < least || read.value > most)
+        return onProblem(`${what}: a whole number from ${least} to ${most}.`);
+      onPatch({ [key]: read.value }, `${name}: ${what.toLowerCase()} ${read.value}`);
+    };
   return (
-    <input
-      className={`field mono ${className}`}
-      aria-label={label}
-      inputMode="decimal"
-      placeholder={placeholder}
-      value={typed ?? text}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') take();
-        if (event.key !== 'Escape') return;
-        event.stopPropagation();
-        setTyped(null);
-      }}
-    />
+    <>
+      <span className="text-mid">Year it was made</span>
+      <Typed
+        label={`Year ${name} was made`}
+        text={item.year === undefined ? '' : String(item.year)}
+        className="w-20 text-right"
+        placeholder="open"
+        onTyped={typed('Year', 'year', 1980, 2100)}
+      />
+      <span className="text-mid">Hours run</span>
+      <Typed
+        label={`Hours ${name} has run`}
+        text={item.hours === undefined ? '' : String(item.hours)}
+        className="w-20 text-right"
+        placeholder="open"
+        onTyped={typed('Hours', 'hours', 0, 1_000_000)}
+      />
+    </>
   );
 }

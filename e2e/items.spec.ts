@@ -1,0 +1,100 @@
+import { expect, test } from '@playwright/test';
+import { BenchPage, copyOf, storedBuild } from './bench';
+
+test('a caution is accepted with its reason, counted apart, and taken back', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'accepted');
+  const bench = await new BenchPage(page).open(id);
+  await expect(bench.status).toHaveText('2 blockers, 2 cautions');
+  const noise = bench.snag('within.sound');
+  await noise.getByRole('button').first().click();
+  await noise.getByRole('button', { name: 'Accept it as it is' }).click();
+  await page.getByLabel('Why it may stay so').fill('Nobody sleeps there in summer');
+  await page.keyboard.press('Enter');
+  await expect(bench.status).toHaveText('2 blockers, 1 caution, 1 accepted');
+  await expect(noise).toContainText('Accepted. Nobody sleeps there in summer');
+  await bench.settled();
+  expect((await storedBuild(request, id)).accepted).toHaveLength(1);
+  await noise.getByRole('button', { name: 'No longer accept it' }).click();
+  await expect(bench.status).toHaveText('2 blockers, 2 cautions');
+  // What blocks cannot be accepted.
+  await bench.snag('fits.coolerHeight').getByRole('button').first().click();
+  await expect(bench.snag('fits.coolerHeight').getByText('Fixes')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Accept it as it is' })).toHaveCount(0);
+});
+
+test('a price is typed in another currency, with shipping and tax, and its rate is asked for', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'hall-cupboard', 'price');
+  const bench = await new BenchPage(page).open(id);
+  await bench.kit('fell-74').click();
+  const price = page.getByLabel('Price of Fell 74', { exact: true });
+  await price.fill('40 XQZ');
+  await price.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('XQZ is no currency');
+  await price.fill('40 usd');
+  await price.press('Enter');
+  await page.getByText('More of this price').click();
+  await page.getByLabel('Shipping of Fell 74').fill('10');
+  await page.getByLabel('Shipping of Fell 74').press('Enter');
+  await page.getByLabel('Tax on Fell 74, in %').fill('20');
+  await page.getByLabel('Tax on Fell 74, in %').press('Enter');
+  await page.getByLabel('Where Fell 74 was seen').fill('fair on the green');
+  await page.getByLabel('Where Fell 74 was seen').press('Enter');
+  await page.getByRole('link', { name: 'Brief' }).click();
+  await page.getByLabel('1 USD is worth').fill('0.5');
+  await page.keyboard.press('Enter');
+  // 666 of the demo, less 32, and (40 × 1.2 + 10) × 0.5 for the cooler.
+  await expect(page.locator('[data-figure="cost.now"] [data-value]')).toHaveText('663');
+  await bench.settled();
+  const { items } = await storedBuild(request, id);
+  expect(items.find(({ sheet }) => sheet === 'fell-74')?.price).toMatchObject({
+    minor: 4000,
+    currency: 'USD',
+    shippingMinor: 1000,
+    taxIncluded: false,
+    taxPct: 20,
+    from: 'fair on the green',
+  });
+});
+
+test('how it starts, how fast its fans turn and what a kWh costs are answered in the brief', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'policy');
+  const bench = await new BenchPage(page).open(id, '/brief');
+  const noise = page.locator('[data-figure="sound.earIdleDb"] [data-value]');
+  const loud = await noise.textContent();
+  await page.getByLabel('Fans at rest').fill('30');
+  await page.keyboard.press('Enter');
+  await expect(noise).not.toHaveText(loud!);
+  await page.getByLabel('Fans at rest').fill('130');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('From 0 to 100 %; what was there is kept.');
+  await page.getByLabel('Drives start').selectOption('waves');
+  await page.getByLabel('At a time').fill('4');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('A kWh costs').fill('0.42');
+  await page.keyboard.press('Enter');
+  await bench.settled();
+  const { policy, tariff } = await storedBuild(request, id);
+  expect(policy).toEqual({ spinUp: { kind: 'waves', drives: 4, everyS: 10 }, fans: { kind: 'fixed', duty: 0.3 } });
+  expect(tariff.bands).toEqual([{ fromHour: 0, minorPerKwh: 42 }]);
+});
+
+test('a tape without a limit leads to its question, and the corner of the sheet to the parts of a figure', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'corner');
+  await new BenchPage(page).open(id);
+  await expect(page.locator('[data-share="16 × Barge 12 TB"]')).toContainText('86 W');
+  await page.getByRole('button', { name: 'Made of: price' }).click();
+  await expect(page.locator('[data-made-of="cost.now"]')).toBeVisible();
+  await page.locator('[data-share="16 × Barge 12 TB"]').click();
+  await expect(page.getByRole('heading', { name: /Barge 12 TB/ })).toBeVisible();
+  await page.locator('[data-figure="sound.earIdleDb"]').getByRole('link', { name: 'set a limit' }).click();
+  await expect(page.getByLabel('At the ear, at most')).toBeFocused();
+});

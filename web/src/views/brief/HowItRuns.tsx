@@ -1,0 +1,104 @@
+import { minorPerMajor, type Build, type Edit } from '@inch-tower/core';
+import { readAnswer } from './briefFields';
+import { ChoiceField, NumberField } from './fields';
+
+type Policy = Build['policy'];
+type Props = { readonly build: Build; readonly onEdit: (edit: Edit, words: string) => void };
+
+const KEPT = 'what was there is kept.';
+/** Waves that most supplies stand, until others are typed. */
+const WAVES = { kind: 'waves', drives: 2, everyS: 10 } as const;
+const STARTS = [
+  ['together', 'All drives at once'],
+  ['waves', 'A few at a time'],
+  ['paced', 'As the controller paces them'],
+] as const;
+
+/** How the machine is run: how its drives start, how fast its fans turn, what a kWh costs. */
+export function HowItRuns({ build, onEdit }: Props) {
+  const { policy, tariff } = build;
+  const setPolicy = (patch: Partial<Policy>, words: string) =>
+    onEdit({ type: 'set.policy', value: { ...policy, ...patch } }, words);
+  /** Takes a typed number within bounds; a sentence where it is none. */
+  const within =
+    (least: number, most: number, unit: string, take: (value: number) => void, isWhole = false) =>
+    (text: string): string | null => {
+      const read = readAnswer(text, { unit, times: 1, optional: false, ...(isWhole ? { whole: true } : {}) });
+      if (!read.ok) return read.words;
+      if (read.value! < least || read.value! > most) return `From ${least} to ${most} ${unit}; ${KEPT}`;
+      take(read.value!);
+      return null;
+    };
+  const { spinUp, fans } = policy;
+  const [band] = tariff.bands;
+  const per = minorPerMajor(tariff.currency);
+  return (
+    <section className="mb-6 break-inside-avoid" aria-label="How it runs">
+      <h2 className="text-[15px] font-semibold">How it runs</h2>
+      <p className="mb-1 text-[13px] text-mid">What start, fans and current cost are reckoned with.</p>
+      <ChoiceField
+        label="Drives start"
+        help="In turn they need less at once; drive, backplane and controller must all allow it."
+        value={spinUp.kind}
+        options={STARTS}
+        onChoose={(kind) =>
+          setPolicy(
+            { spinUp: kind === 'waves' ? WAVES : { kind: kind as 'together' | 'paced' } },
+            `Drives start: ${STARTS.find(([one]) => one === kind)![1].toLowerCase()}`,
+          )
+        }
+      />
+      {spinUp.kind === 'waves' && (
+        <>
+          <NumberField
+            label="At a time"
+            unit="drives"
+            help="The fewer, the longer until all are ready."
+            value={spinUp.drives}
+            onAnswer={within(
+              1,
+              500,
+              'drives',
+              (drives) => setPolicy({ spinUp: { ...spinUp, drives } }, `${drives} drives at a time`),
+              true,
+            )}
+          />
+          <NumberField
+            label="Every"
+            unit="s"
+            help="A disk draws most for about 10 s."
+            value={spinUp.everyS}
+            onAnswer={within(1, 120, 's', (everyS) =>
+              setPolicy({ spinUp: { ...spinUp, everyS } }, `A wave every ${everyS} s`),
+            )}
+          />
+        </>
+      )}
+      {fans.kind === 'fixed' ? (
+        <NumberField
+          label="Fans at rest"
+          unit="%"
+          help="Of full duty, all alike; at the start and at most they are at full. 30 to 50 is usual."
+          value={fans.duty * 100}
+          onAnswer={within(0, 100, '%', (pct) =>
+            setPolicy({ fans: { kind: 'fixed', duty: pct / 100 } }, `Fans at ${pct} %`),
+          )}
+        />
+      ) : null}
+      {band && tariff.bands.length === 1 && (
+        <NumberField
+          label="A kWh costs"
+          unit={tariff.currency}
+          help="As on the bill, with what goes by use."
+          value={band.minorPerKwh / per}
+          onAnswer={within(0, 1000, tariff.currency, (price) =>
+            onEdit(
+              { type: 'set.tariff', value: { ...tariff, bands: [{ ...band, minorPerKwh: price * per }] } },
+              `A kWh costs ${price} ${tariff.currency}`,
+            ),
+          )}
+        />
+      )}
+    </section>
+  );
+}
