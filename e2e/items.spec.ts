@@ -98,3 +98,23 @@ test('a tape without a limit leads to its question, and the corner of the sheet 
   await page.locator('[data-figure="sound.earIdleDb"]').getByRole('link', { name: 'set a limit' }).click();
   await expect(page.getByLabel('At the ear, at most')).toBeFocused();
 });
+
+test('what was done can be undone after a reload, and after a look at another machine', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'undo-later');
+  const bench = await new BenchPage(page).open(id);
+  await bench.kit('fell-74').click();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await expect(bench.kit('fell-74')).toHaveCount(0);
+  await bench.settled();
+  await page.reload();
+  await expect(bench.status).not.toHaveText('…');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bench.kit('fell-74')).toBeVisible();
+  await page.getByRole('link', { name: /your machines/ }).click();
+  await bench.open('boathouse-rack');
+  await bench.open(id);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(bench.kit('fell-74')).toHaveCount(0);
+  await bench.settled();
+  expect((await storedBuild(request, id)).items.some(({ sheet }) => sheet === 'fell-74')).toBe(false);
+});

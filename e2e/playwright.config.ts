@@ -34,6 +34,8 @@ export default defineConfig({
     baseURL: process.env.INCH_TOWER_URL,
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
+    // A button that never comes alive fails its test, not the whole run.
+    actionTimeout: 90_000,
     screenshot: 'only-on-failure',
   },
 });

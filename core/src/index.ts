@@ -88,7 +88,7 @@ export { type SmallNeed } from './needs/small';
 export { wiringFor } from './wiring/wiring';
 export type { Budget, HostLink, HostRow, CableRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
-export { bayWords } from './wiring/cableWords';
+export { bayWords, hostWords } from './wiring/cableWords';
 export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/moveCable';
 
 export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NAMES } from './geometry/project';

@@ -4,7 +4,7 @@ import { Provider } from 'react-redux';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import './app.css';
 import { api } from './state/api';
-import { flushEdits, settleFor, showSaving } from './state/benchThunks';
+import { flushEdits, keepOpenHistory, settleFor, showSaving } from './state/benchThunks';
 import { desk, onDraftChanged } from './saving/here';
 import { store } from './state/store';
 import { benchWorker } from './worker/client';
@@ -31,7 +31,10 @@ onDraftChanged((id) => store.dispatch(showSaving(id)));
 settleFor(store);
 // What waits for the worker goes to the desk before the page does; what this page alone has is not closed away without
 // asking.
-addEventListener('pagehide', flushEdits);
+addEventListener('pagehide', () => {
+  flushEdits();
+  keepOpenHistory(store.getState());
+});
 addEventListener('beforeunload', (event) => {
   flushEdits();
   if (desk.mustAsk()) event.preventDefault();

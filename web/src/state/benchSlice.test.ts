@@ -5,7 +5,7 @@ import { bench, benchSlice, type BenchState, type HistoryStep } from './benchSli
 
 const reduce = benchSlice.reducer;
 const start = (): BenchState =>
-  reduce(undefined, bench.opened({ build: newBuild('b', 'B'), rev: 1, facts: ALL_SAVED }));
+  reduce(undefined, bench.opened({ build: newBuild('b', 'B'), rev: 1, facts: ALL_SAVED, past: [], future: [] }));
 const shown = (name: string, rev: number) => ({ build: newBuild('b', name), rev });
 const named = (name: string, rev = 2): ReturnType<typeof shown> & { step: HistoryStep } => ({
   ...shown(name, rev),
@@ -76,7 +76,7 @@ test('an edit drawn before it is settled waits, and makes the figures old', () =
 test('opening another machine keeps nothing of the last', () => {
   const state = reduce(
     reduce(start(), bench.edited(named('C'))),
-    bench.opened({ build: newBuild('other', 'Other'), rev: 9, facts: ALL_SAVED }),
+    bench.opened({ build: newBuild('other', 'Other'), rev: 9, facts: ALL_SAVED, past: [], future: [] }),
   );
   expect(state).toMatchObject({ past: [], future: [], unsaved: 0, save: 'saved', said: null });
 });

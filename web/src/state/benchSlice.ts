@@ -58,11 +58,13 @@ export const benchSlice = createSlice({
       ...state,
       opening: payload,
     }),
-    opened: (_, { payload }: PayloadAction<Shown & { facts: SaveFacts }>) => ({
+    opened: (_, { payload }: PayloadAction<Shown & Pick<BenchState, 'past' | 'future'> & { facts: SaveFacts }>) => ({
       ...initialState,
       ...payload.facts,
       rev: payload.rev,
       build: payload.build,
+      past: payload.past,
+      future: payload.future,
       opening: 'ready' as const,
     }),
     /** Edits as they were made, while it is worked out where things go: what is new lies on the table. */

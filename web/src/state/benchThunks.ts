@@ -5,6 +5,7 @@ import { factsOf } from '../saving/facts';
 import { desk } from '../saving/here';
 import { commitIn, viewOf, type Since } from '../worker/client';
 import { bench } from './benchSlice';
+import { keepHistory, keptHistory, tabStore } from './keptHistory';
 import { createSettling, type Made } from './settling';
 import type { RootState, store } from './store';
 
@@ -71,10 +72,16 @@ const aheadOf =
     if (isShown(getState(), id)) dispatch(bench.ahead({ build, rev: nextRev() }));
   };
 
+/** What can be undone of the open machine outlives its page: asked for when that goes away. */
+export const keepOpenHistory = ({ bench: { build, past, future } }: RootState): void => {
+  if (build) keepHistory(build, { past, future }, tabStore());
+};
+
 /** Leaves the bench; what is not saved yet goes on to the server from the desk. */
-export const closeBuild = (): Thunk => (dispatch) => {
+export const closeBuild = (): Thunk => (dispatch, getState) => {
   const id = opening;
   opening = null;
+  keepOpenHistory(getState());
   dispatch(bench.closed());
   if (id) void settling.idle(id).then(() => (opening === id ? undefined : desk.leave(id)));
 };
@@ -98,7 +105,8 @@ const showDraft =
   async (dispatch) => {
     const draft = desk.draft(id);
     if (!draft || opening !== id) return;
-    dispatch(bench.opened({ build: draft.build, rev: nextRev(), facts: factsOf(draft) }));
+    const { build } = draft;
+    dispatch(bench.opened({ build, rev: nextRev(), facts: factsOf(draft), ...keptHistory(build, tabStore()) }));
     await dispatch(look(null));
   };
 

@@ -159,7 +159,7 @@ export const groupsFor = (build: Build): readonly Group[] => [
   },
   {
     title: 'Who hears it',
-    about: 'The sound tape shows what arrives at this ear, the room’s own floor with it.',
+    about: 'The noise tape shows the machine’s part at this ear; how loud the room is by itself is told beside it.',
     choices: [
       choice(
         'listening',

@@ -78,7 +78,7 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
               onTyped={(text) => {
                 const price = priceFrom(text, item, build);
                 if (typeof price === 'string') return setProblem(price);
-                patch({ price }, `${unit.part.name}: ${text.trim()} ${price.currency}`);
+                patch({ price }, `${unit.part.name}: ${priceText(price)} ${price.currency}`);
               }}
             />
             <span className="mono text-[12px] text-mid">{item.price?.currency ?? build.currency}</span>

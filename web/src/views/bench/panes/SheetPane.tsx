@@ -1,5 +1,6 @@
 import {
   groupAt,
+  hostWords,
   parseSpot,
   plugsEnd,
   printSpot,
@@ -9,6 +10,7 @@ import {
   wireOf,
   type Edit,
   type PlannedUnit,
+  type Wire,
 } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { selectUnits } from '../../../state/selectors';
@@ -47,7 +49,9 @@ export function SheetPane() {
   const seat = build.layout.at[unit.id];
   const act = (...edits: Edit[]) => dispatch(edit(edits));
   const wire = unit.part.kind === 'drive' ? wireOf(units, build.layout, unit.id) : null;
-  const bay = unit.part.kind === 'drive' && seat ? groupAt(unitsById(units), seat.spot) : null;
+  const group = seat && groupAt(unitsById(units), seat.spot);
+  const place = seat && group ? `${group.label}${group.count > 1 && seat.spot.n ? ` ${seat.spot.n}` : ''}` : null;
+  const bay = unit.part.kind === 'drive' ? group : null;
   const turned = bay?.type === 'bay' && plugsEnd(bay.group) === 'front';
   return (
     <div className="p-3">
@@ -57,14 +61,9 @@ export function SheetPane() {
       </h2>
       <p className="text-[13px] text-mid">{[unit.part.maker, factLine(unit.part)].filter(Boolean).join(' · ')}</p>
       <p className="mt-1 text-[13px]">
-        {placeWords(unit, seat?.how, seat && printSpot(seat.spot))}
+        {placeWords(unit, seat?.how, place)}
         {turned && ' Turned round, plugs to the front.'}
-        {wire && (
-          <span className="block text-mid">
-            Cable from{' '}
-            {wire.host.map((ref) => `${markOf(units, ref.host)} ${ref.key}${ref.n ? ` ${ref.n}` : ''}`).join(', ')}
-          </span>
-        )}
+        {wire && <span className="block text-mid">Cable from {cableFrom(units, wire)}</span>}
       </p>
       {unit.item?.deal === 'owned' && (
         <p className="text-[13px] text-mid">
@@ -172,15 +171,17 @@ export function SheetPane() {
   );
 }
 
-const markOf = (units: readonly PlannedUnit[], id: string) => {
-  const unit = units.find((one) => one.id === id);
-  return unit ? `${unit.part.name}` : id;
-};
+/** The card or board a cable starts at, and its port. */
+function cableFrom(units: readonly PlannedUnit[], wire: Wire): string {
+  const byId = unitsById(units);
+  const host = byId.get(wire.host[0].host);
+  return host ? hostWords(host, wire, byId) : '';
+}
 
-function placeWords(unit: PlannedUnit, how: keyof typeof HOW_WORDS | undefined, where: string | undefined): string {
+function placeWords(unit: PlannedUnit, how: keyof typeof HOW_WORDS | undefined, where: string | null): string {
   if (unit.builtIn) return 'Built in.';
   if (!how || !where) return unit.part.kind === 'cable' ? 'A cable of the kit.' : 'On the table: no place yet.';
-  return `${where.split('/')[1]!.replace('.', ' ')}, ${HOW_WORDS[how]}.`;
+  return `${where}, ${HOW_WORDS[how]}.`;
 }
 
 /** Every place a sheet declares, with how many are free; a click tries the first free one. */
