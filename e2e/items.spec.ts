@@ -118,3 +118,20 @@ test('what was done can be undone after a reload, and after a look at another ma
   await bench.settled();
   expect((await storedBuild(request, id)).items.some(({ sheet }) => sheet === 'fell-74')).toBe(false);
 });
+
+test('two rows of trying are set beside one another: only what differs', async ({ page, request }) => {
+  const bench = await new BenchPage(page).open(await copyOf(request, 'hall-cupboard', 'beside'));
+  await bench.place('front', 'u2/cage.1').click();
+  await expect(page.getByTestId('try-count')).toContainText('not');
+  await page.getByLabel('Search parts').fill('barge');
+  await expect(bench.tryRow('barge-8')).toBeVisible();
+  for (const name of ['Barge 8 TB', 'Barge 12 TB']) {
+    await page.getByRole('button', { name: `Set ${name} beside another`, exact: true }).focus();
+    await page.keyboard.press('Enter');
+  }
+  const table = page.getByRole('table', { name: 'Barge 8 TB beside Barge 12 TB' });
+  await expect(table.getByRole('row', { name: /^capacity/ })).toContainText('12 TB');
+  await expect(table.getByRole('row', { name: /^interface/ })).toHaveCount(0);
+  await table.getByRole('button', { name: 'Take Barge 8 TB away from beside' }).click();
+  await expect(table).toHaveCount(0);
+});

@@ -121,6 +121,7 @@ export {
   type TryAsk,
   type TryRow,
 } from './remedies/tryAt';
+export { hasNoSupply } from './remedies/lookAhead';
 export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';

@@ -1,4 +1,5 @@
-import { basisOf, choiceWords, fieldsOf, rangeOf, type Field, type Part } from '@inch-tower/core';
+import { basisOf, fieldsOf, rangeOf, type Field, type Part } from '@inch-tower/core';
+import { valueWords } from './valueWords';
 
 const BASIS_WORDS = { stated: 'stated', measured: 'measured', typical: 'typical' } as const;
 
@@ -31,7 +32,10 @@ function Row({ part, field, value }: { readonly part: Part; readonly field: Fiel
   return (
     <tr className="border-b border-dotted border-line align-top">
       <td className="py-0.5 pr-2">{field.label}</td>
-      <td className="mono py-0.5 text-right whitespace-nowrap">{valueWords(part, field, value)}</td>
+      <td className="mono py-0.5 text-right whitespace-nowrap">
+        {valueWords(field, value)}
+        <Half part={part} field={field} value={value} />
+      </td>
       <td className="py-0.5 pl-2 text-right text-mid" title={source}>
         {BASIS_WORDS[basis]}
       </td>
@@ -39,20 +43,9 @@ function Row({ part, field, value }: { readonly part: Part; readonly field: Fiel
   );
 }
 
-function valueWords(part: Part, field: Field, value: unknown) {
-  if (value === null) return 'none';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (field.type === 'choice') return choiceWords(field.name, value as string | number);
-  if (typeof value !== 'number') return String(value);
-  if (field.per !== 1)
-    return field.unit === 'GB' && value >= 1e12
-      ? `${Number((value / 1e12).toPrecision(4))} TB`
-      : `${Number((value / field.per).toPrecision(4))} ${field.unit}`;
+/** Half of a value's range, where it has one. */
+function Half({ part, field, value }: { readonly part: Part; readonly field: Field; readonly value: unknown }) {
+  if (typeof value !== 'number' || field.type === 'choice' || field.per !== 1) return null;
   const { lo, hi } = rangeOf(field.name, value, basisOf(part, field.name));
-  return (
-    <>
-      {Number(value.toPrecision(5))} {field.unit}
-      {lo !== hi ? <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(1))}</span> : null}
-    </>
-  );
+  return lo === hi ? null : <span className="text-mid"> ±{Number(((hi - lo) / 2).toPrecision(1))}</span>;
 }

@@ -6,59 +6,35 @@ import {
   printSpot,
   putEdits,
   replaceEdit,
-  resolve,
   sittersBySpot,
   spotGroup,
   type Edit,
-  type Owned,
-  type PartKind,
   type SheetId,
-  type SpotType,
   type Standing,
 } from '@inch-tower/core';
-import { Link } from 'react-router';
-import type { OwnedCatalogue } from '../../../state/api';
 import { edit } from '../../../state/benchThunks';
 import { selectUnits } from '../../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
-import { benchWorker, streamTry } from '../../../worker/client';
-import type { GoingRow, RefusedRow, TrySource } from '../../../worker/messages';
+import { benchWorker } from '../../../worker/client';
+import type { GoingRow, TrySource } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
 import { useFocusKept } from '../hooks/useFocusKept';
 import { useFocusStart } from '../hooks/useFocusStart';
-import { isBlocked, SORTS, sortRows, type SortName } from './trySorts';
+import { useTryRows } from '../hooks/useTryRows';
+import { Beside } from './Beside';
+import { Refused } from './Refused';
+import { TryControls } from './TryControls';
+import { deadEndsOf, isBlocked, isOneKind, partOf, sortRows, withBeside, type SortName } from './trySorts';
 import { TryHead, TryRowView } from './TryRowView';
-import { WhyNot } from './WhyNot';
 import { useOwned } from '../hooks/useOwned';
 
 const GHOST_AFTER_MS = 90;
-const SOURCES: readonly (readonly [TrySource, string])[] = [
-  ['all', 'every listed part'],
-  ['own', 'my own sheets'],
-  ['stock', 'what I own'],
-  ['classes', 'classes, typical'],
-];
 const NOTHING: Readonly<Record<TrySource, string>> = {
   all: 'Nothing in the catalogue fits here.',
   own: 'None of your own sheets fits here.',
   stock: 'Nothing you own, and no other machine uses, fits here.',
   classes: 'No class of part fits here.',
 };
-/** The kind of part a place is for, where the place itself says it. */
-const KIND_OF: Readonly<Partial<Record<SpotType, PartKind>>> = {
-  tray: 'board',
-  bay: 'drive',
-  supplyBay: 'supply',
-  fanMount: 'fan',
-  socket: 'processor',
-  coolerMount: 'cooler',
-  memoryBank: 'memory',
-  m2: 'drive',
-  slot: 'controller',
-  usb: 'drive',
-  connector: 'cable',
-};
-
 /** Every part for one place, each with what it would do to this build. */
 export function TryPane() {
   useFocusStart('try');
@@ -89,16 +65,14 @@ export function TryPane() {
     ui.catalogue,
     rev,
   );
+  const known = useMemo(() => rows.filter((row) => row.sheet in ui.catalogue.sheets), [rows, ui.catalogue]);
+  const deadEnds = useMemo(() => deadEndsOf(known, ui.catalogue, units), [known, ui.catalogue, units]);
   const sorted = useMemo(
-    () =>
-      sortRows(
-        rows.filter((row) => row.sheet in ui.catalogue.sheets),
-        sort,
-        ui.catalogue,
-        build.brief,
-      ),
-    [rows, sort, ui.catalogue, build.brief],
+    () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),
+    [known, sort, ui.catalogue, build.brief, deadEnds],
   );
+  /** Sheets set beside one another, two at most. */
+  const [beside, setBeside] = useState<readonly string[]>([]);
   const free = sorted.filter((row) => !isBlocked(row)).length;
   const list = useRef<HTMLUListElement>(null);
   const kept = useFocusKept(list, 'data-try');
@@ -174,94 +148,18 @@ export function TryPane() {
                 : 'trying …'}
           </span>
         </p>
-        <div className="mt-1.5 flex gap-1.5">
-          <input
-            data-pane-start
-            className="field min-w-0 flex-1"
-            aria-label="Search parts"
-            placeholder="Search"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-          />
-          <select
-            className="field w-[112px]"
-            aria-label="Sort by"
-            value={sort}
-            onChange={(event) => setSort(event.target.value as SortName)}
-          >
-            {Object.entries(SORTS).map(([key, words]) => (
-              <option key={key} value={key}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </div>
-        <div className="mt-1.5 flex items-center gap-1.5">
-          <label className="flex min-w-0 flex-1 items-center gap-1.5">
-            <span className="text-mid">From</span>
-            <select
-              className="field min-w-0 flex-1"
-              value={ui.source}
-              onChange={(event) => ui.setSource(event.target.value as TrySource)}
-            >
-              {SOURCES.map(([one, words]) => (
-                <option key={one} value={one}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
-          <Link
-            className="inline-flex min-h-6 items-center whitespace-nowrap text-mid underline"
-            to={
-              '/parts/own?' +
-              (group.type === 'table' && group.kind === 'any'
-                ? ''
-                : `kind=${KIND_OF[group.type] ?? ('kind' in group ? group.kind : 'drive')}&`) +
-              `back=${encodeURIComponent(`${location.pathname}${location.search}`)}`
-            }
-          >
-            Not in any list
-          </Link>
-        </div>
-        {!ui.replacing && most > 1 && (
-          <div className="mt-1.5 flex items-center gap-1.5">
-            <span className="text-mid">How many</span>
-            <button
-              type="button"
-              className="press px-2"
-              aria-label="One fewer"
-              disabled={asked <= 1}
-              onClick={() => setCount(asked - 1)}
-            >
-              −
-            </button>
-            <input
-              className="field mono w-12 text-center"
-              aria-label="How many"
-              inputMode="numeric"
-              value={asked}
-              onChange={(event) =>
-                setCount(Math.max(1, Math.min(most, Number(event.target.value.replace(/\D/g, '')) || 1)))
-              }
-            />
-            <button
-              type="button"
-              className="press px-2"
-              aria-label="One more"
-              disabled={asked >= most}
-              onClick={() => setCount(asked + 1)}
-            >
-              +
-            </button>
-            {group.type !== 'table' && (
-              <button type="button" className="press" disabled={asked === most} onClick={() => setCount(most)}>
-                All {most} free
-              </button>
-            )}
-          </div>
-        )}
+        <TryControls
+          group={group}
+          search={search}
+          onSearch={setSearch}
+          sort={sort}
+          onSort={setSort}
+          count={asked}
+          most={ui.replacing ? 1 : most}
+          onCount={setCount}
+        />
       </div>
+      <Beside sheets={beside} rows={sorted} onAway={setBeside} />
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
         {sorted.length > 0 && <TryHead currency={build.currency} />}
         <ul ref={list} {...kept}>
@@ -270,10 +168,17 @@ export function TryPane() {
               key={row.sheet}
               isFirstBlocked={i === free}
               row={row}
-              part={resolve(
-                ui.catalogue.sheets[row.sheet]!,
-                ui.catalogue.archetypes[ui.catalogue.sheets[row.sheet]!.archetype]!,
-              )}
+              part={partOf(ui.catalogue, row.sheet)}
+              isDeadEnd={deadEnds.has(row.sheet)}
+              isBeside={beside.includes(row.sheet)}
+              onBeside={() =>
+                setBeside((now) =>
+                  withBeside(
+                    now.filter((one) => isOneKind(ui.catalogue, one, row.sheet)),
+                    row.sheet,
+                  ),
+                )
+              }
               count={asked}
               onShow={() => show(row)}
               onPut={() => put(row)}
@@ -306,104 +211,4 @@ export function TryPane() {
       </div>
     </div>
   );
-}
-
-function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
-  return (
-    <details className="border-b border-line px-3 py-2 text-[13px]">
-      <summary className="min-h-6 cursor-pointer text-mid">
-        {rows.length} {rows.length === 1 ? 'does' : 'do'} not fit here
-      </summary>
-      <ul>
-        {rows.map((row) => (
-          <li key={row.sheet} className="border-t border-dotted border-line py-1">
-            <span className="font-medium">{row.name}</span>
-            <span className="block text-mid">{row.why}</span>
-            <WhyNot row={row} />
-          </li>
-        ))}
-      </ul>
-    </details>
-  );
-}
-
-type Rows = {
-  readonly ask: string;
-  readonly from: OwnedCatalogue | null;
-  readonly spot: string | null;
-  readonly fresh: readonly GoingRow[];
-  readonly rows: readonly GoingRow[];
-  readonly refused: readonly RefusedRow[];
-  readonly done: boolean;
-  readonly failed: boolean;
-};
-const NONE: readonly never[] = [];
-
-type TryWish = {
-  readonly selected: string | null;
-  readonly count: number;
-  readonly search: string;
-  readonly replace: boolean;
-  readonly source: TrySource;
-  readonly owned: Readonly<Record<string, Owned>> | undefined;
-};
-
-/**
- * Rows as they stream in, for the build as it is at `rev` and the parts there are now. What could not be tried at all
- * is said, not left spinning.
- */
-function useTryRows(
-  wish: TryWish,
-  catalogue: OwnedCatalogue,
-  rev: number | undefined,
-): Omit<Rows, 'ask' | 'from' | 'spot' | 'fresh'> {
-  const { selected, count, search, replace, source, owned } = wish;
-  const ask = `${selected}|${count}|${search}|${replace}|${rev}|${source}|${owned ? Object.keys(owned).join() : ''}`;
-  const [state, setState] = useState<Rows>({
-    ask: '',
-    from: null,
-    spot: null,
-    fresh: [],
-    rows: [],
-    refused: [],
-    done: false,
-    failed: false,
-  });
-  useEffect(() => {
-    const spot = parseSpot(selected ?? '');
-    if (!spot || rev === undefined || (source === 'stock' && !owned)) return;
-    let here = true;
-    streamTry({ spot, count, search, replace, source, ...(owned ? { owned } : {}) }, catalogue, (batch) => {
-      if (!here) return;
-      setState((before) => {
-        const same = before.ask === ask && before.from === catalogue;
-        const fresh = [...(same ? before.fresh : NONE), ...batch.going];
-        const refusedNow = [...(same ? before.refused : NONE), ...batch.refused];
-        const told = new Set([...fresh, ...refusedNow].map((row) => row.sheet));
-        // Rows of the ask before stay until this one has spoken of them, so that none goes from under a hand and comes
-        // back.
-        const older = batch.done || before.spot !== selected ? NONE : before.rows.filter((row) => !told.has(row.sheet));
-        return {
-          ask,
-          from: catalogue,
-          spot: selected,
-          fresh,
-          rows: [...fresh, ...older],
-          refused: refusedNow,
-          done: batch.done,
-          failed: false,
-        };
-      });
-    }).catch((error: unknown) => {
-      console.error(error);
-      if (here)
-        setState({ ask, from: catalogue, spot: selected, fresh: [], rows: [], refused: [], done: true, failed: true });
-    });
-    return () => {
-      here = false;
-    };
-  }, [ask, catalogue, selected, count, search, replace, rev, source, owned]);
-  return state.ask === ask && state.from === catalogue
-    ? state
-    : { rows: state.spot === selected ? state.rows : NONE, refused: NONE, done: false, failed: false };
 }

@@ -9,6 +9,9 @@ const COLUMNS: readonly (readonly [id: FigureId, head: string, title: string])[]
   ['cost.now', '', 'price'],
 ];
 const GRID = 'grid grid-cols-[minmax(0,1fr)_38px_42px_58px] gap-x-1.5 px-3';
+const FIRST_BLOCKED = 'border-b border-t-2 border-dotted border-t-bad';
+const BESIDE =
+  'beside plain absolute right-2 bottom-0.5 min-h-6 bg-wash px-1 text-[11.5px] underline decoration-dotted';
 /** The worst is said first: only the first few effects are shown. */
 const WEIGHT = { blocker: 2, caution: 1, note: 0 } as const;
 const SHOWN = 2;
@@ -32,12 +35,15 @@ type Props = {
   readonly part: Part;
   readonly count: number;
   /** It stands first of those that bring a blocker. */ readonly isFirstBlocked: boolean;
+  /** Nothing on sale takes the machine further with it. */ readonly isDeadEnd: boolean;
+  readonly isBeside: boolean;
+  readonly onBeside: () => void;
   readonly onShow: () => void;
   readonly onPut: () => void;
 };
 
 /** Name and changes in columns, facts and effects below. Enter or a click puts it. */
-export function TryRowView({ row, part, count, isFirstBlocked, onShow, onPut }: Props) {
+export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBeside, onBeside, onShow, onPut }: Props) {
   const effects = [
     ...row.causes.map((effect) => ({
       ...effect,
@@ -46,6 +52,15 @@ export function TryRowView({ row, part, count, isFirstBlocked, onShow, onPut }: 
         `${effect.severity === 'blocker' ? 'Blocker' : effect.severity === 'caution' ? 'Caution' : 'Note'}: ` +
         `${effect.what}`,
     })),
+    ...(isDeadEnd
+      ? [
+          {
+            severity: 'caution' as const,
+            tone: 'warn',
+            words: 'No supply on sale that goes into this chassis starts it',
+          },
+        ]
+      : []),
     ...row.worsens.map((effect) => ({
       ...effect,
       tone: effect.severity === 'blocker' ? 'bad' : 'warn',
@@ -57,7 +72,7 @@ export function TryRowView({ row, part, count, isFirstBlocked, onShow, onPut }: 
   const ports = changeWords('ports.free', row.delta['ports.free'] ?? 0);
   const facts = [factLine(part), ports && `${ports} free ports`, part.maker].filter(Boolean).join(' · ');
   return (
-    <li className={`border-b border-dotted border-line ${isFirstBlocked ? 'border-t-2 border-t-bad' : ''}`}>
+    <li className={`try-row relative border-line ${isFirstBlocked ? FIRST_BLOCKED : 'border-b border-dotted'}`}>
       <button
         type="button"
         data-try={row.sheet}
@@ -92,6 +107,15 @@ export function TryRowView({ row, part, count, isFirstBlocked, onShow, onPut }: 
             ))}
           </span>
         )}
+      </button>
+      <button
+        type="button"
+        className={BESIDE}
+        aria-pressed={isBeside}
+        aria-label={`Set ${part.name} beside another`}
+        onClick={onBeside}
+      >
+        {isBeside ? 'set aside' : 'set beside'}
       </button>
     </li>
   );

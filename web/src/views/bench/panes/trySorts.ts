@@ -1,4 +1,13 @@
-import { resolve, wishGap, type Brief, type Catalogue } from '@inch-tower/core';
+import {
+  hasNoSupply,
+  resolve,
+  wishGap,
+  type Brief,
+  type Catalogue,
+  type Part,
+  type PartOf,
+  type PlannedUnit,
+} from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 
 export const SORTS = {
@@ -30,12 +39,13 @@ export function sortRows(
   sort: SortName,
   catalogue: Catalogue,
   brief: Brief = {},
+  deadEnds: ReadonlySet<string> = new Set(),
 ): GoingRow[] {
   const misses = (row: GoingRow): number => {
     const sheet = catalogue.sheets[row.sheet];
     const archetype = sheet && catalogue.archetypes[sheet.archetype];
     const gap = sheet && archetype ? wishGap(resolve(sheet, archetype), brief) : 0;
-    return gap > 0 ? BAD.caution + gap : 0;
+    return (gap > 0 ? BAD.caution + gap : 0) + (deadEnds.has(row.sheet) ? BAD.caution * 2 : 0);
   };
   const perTb = (row: GoingRow) => {
     const sheet = catalogue.sheets[row.sheet];
@@ -58,3 +68,32 @@ export function sortRows(
       (nameOf(a) < nameOf(b) ? -1 : 1),
   );
 }
+
+/** A part of the catalogue, complete. */
+export function partOf(catalogue: Catalogue, id: string): Part {
+  const sheet = catalogue.sheets[id]!;
+  return resolve(sheet, catalogue.archetypes[sheet.archetype]!);
+}
+
+/** Rows whose part leads nowhere in this machine: boards that no supply for its chassis starts. */
+export function deadEndsOf(
+  rows: readonly GoingRow[],
+  catalogue: Catalogue,
+  units: readonly PlannedUnit[],
+): ReadonlySet<string> {
+  const boards = rows.filter(({ sheet }) => catalogue.sheets[sheet]?.kind === 'board');
+  if (boards.length === 0) return new Set();
+  const supplies = Object.values(catalogue.sheets)
+    .filter(({ kind }) => kind === 'supply')
+    .map(({ id }) => partOf(catalogue, id) as PartOf<'supply'>);
+  return new Set(
+    boards.map(({ sheet }) => sheet).filter((sheet) => hasNoSupply(partOf(catalogue, sheet), units, supplies)),
+  );
+}
+
+/** Whether two sheets are of one kind: only such have facts to hold against one another. */
+export const isOneKind = ({ sheets }: Catalogue, a: string, b: string): boolean => sheets[a]?.kind === sheets[b]?.kind;
+
+/** A sheet set beside another, or taken away; of three the first goes. */
+export const withBeside = (now: readonly string[], sheet: string): readonly string[] =>
+  now.includes(sheet) ? now.filter((one) => one !== sheet) : [...now, sheet].slice(-2);

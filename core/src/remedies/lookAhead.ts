@@ -1,0 +1,29 @@
+import { mismatch } from '../machine/accepts';
+import { spotsOf } from '../machine/spots';
+import { ofKind, type PlannedUnit } from '../machine/units';
+import type { Part, PartOf } from '../parts/resolve';
+import type { PlugKind } from '../parts/vocabulary';
+
+/** Plugs a machine starts by: a board has one of them. */
+const MAIN: ReadonlySet<PlugKind> = new Set(['24-pin', 'dc-jack']);
+
+/**
+ * Whether a board leads nowhere here: no supply of a list both goes into the machine's chassis, or lies outside, and has
+ * the plug the board starts by. Not asked once a supply is chosen, nor before there is a chassis.
+ */
+export function hasNoSupply(
+  part: Part,
+  units: readonly PlannedUnit[],
+  supplies: readonly PartOf<'supply'>[],
+): boolean {
+  if (part.kind !== 'board' || supplies.length === 0 || ofKind(units, 'supply').length > 0) return false;
+  const main = part.powerInputs.find(({ plug }) => MAIN.has(plug))?.plug;
+  const [chassis] = ofKind(units, 'chassis');
+  if (!main || !chassis) return false;
+  const bays = spotsOf(chassis.id, chassis.part).filter(({ type }) => type === 'supplyBay');
+  return !supplies.some(
+    (supply) =>
+      supply.cables.some(({ plugs }) => plugs.some(({ plug }) => plug === main)) &&
+      (supply.form === 'brick' || bays.some((bay) => !mismatch(supply, bay))),
+  );
+}
