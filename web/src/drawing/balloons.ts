@@ -104,34 +104,27 @@ export const legs = ({ x, y, tx, ty, bend }: Balloon): readonly (readonly [Point
 const apart = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
 /** So many places for a balloon are looked at, the nearest first. */
 const NEAR = 48;
-/** A bend is worth so many px of way. */
-const BEND_PX = 24;
+/** A later point of a picture is worth so many px of way. */
+const LATER_PX = 6;
 
-/** The shortest leader that strikes through nothing written and no other balloon: straight, or with one square bend. */
+/**
+ * The shortest leader that strikes through nothing written and no other balloon; with one square bend where none goes
+ * straight.
+ */
 function leader(places: readonly Point[], targets: readonly Point[], written: readonly Flat2[]): Led | null {
   const isClear = (a: Point, b: Point) => !written.some((box) => strikes(a, b, box));
   const [first] = targets;
   if (!first) return null;
-  return (
-    [...places]
-      .sort((a, b) => apart(a, first) - apart(b, first))
-      .slice(0, NEAR)
-      .flatMap((from) =>
-        targets.flatMap((to, i) => {
-          const far = apart(from, to) + i * 6;
-          const bends: readonly Point[] = [
-            [from[0], to[1]],
-            [to[0], from[1]],
-          ];
-          return [
-            { from, to, bend: null, far },
-            ...bends.map((bend) => ({ from, to, bend, far: apart(from, bend) + apart(bend, to) + BEND_PX + i * 6 })),
-          ];
-        }),
-      )
-      .sort((a, b) => a.far - b.far)
-      .find(({ from, to, bend }) => (bend ? isClear(from, bend) && isClear(bend, to) : isClear(from, to))) ?? null
-  );
+  const near = [...places].sort((a, b) => apart(a, first) - apart(b, first)).slice(0, NEAR);
+  const pairs = near
+    .flatMap((from) => targets.map((to, i) => ({ from, to, far: apart(from, to) + i * LATER_PX })))
+    .sort((a, b) => a.far - b.far);
+  const straight = pairs.find(({ from, to }) => isClear(from, to));
+  if (straight) return { from: straight.from, to: straight.to, bend: null };
+  for (const { from, to } of pairs)
+    for (const bend of [[from[0], to[1]] as const, [to[0], from[1]] as const])
+      if (isClear(from, bend) && isClear(bend, to)) return { from, to, bend };
+  return null;
 }
 
 /** Whether a line goes through a box (Liang and Barsky). */
@@ -194,7 +187,11 @@ function targetsOf(snag: Tagged, views: readonly PlacedView[]): readonly Target[
   return [];
 }
 
+const rectsOf = new WeakMap<PlacedView, readonly Flat2[]>();
+
 function bestIn(view: PlacedView, place: Place): Target | null {
+  const rects = rectsOf.get(view) ?? view.shapes.map((shape) => onSheet(view, shape));
+  rectsOf.set(view, rects);
   let best: Target | null = null;
   for (const [i, shape] of view.shapes.entries()) {
     const { solid } = shape;
@@ -203,12 +200,13 @@ function bestIn(view: PlacedView, place: Place): Target | null {
         ? solid.unit?.id === place.unit && solid.what !== 'shell'
         : solid.spot !== null && printSpot(solid.spot) === printSpot(place.spot);
     if (!hit) continue;
-    const rect = onSheet(view, shape);
+    const rect = rects[i]!;
     const area = rect.width * rect.height;
-    // What lies under something nearer, or is seen from its edge, makes a poor target.
-    const nearer = view.shapes.slice(i + 1).filter((one) => one.solid.id !== solid.id);
     const all = pointsOn(rect);
-    const seen = all.filter(([x, y]) => !nearer.some((one) => contains(onSheet(view, one), x, y)));
+    // What lies under something nearer, or is seen from its edge, makes a poor target.
+    const isHidden = ([x, y]: Point): boolean =>
+      view.shapes.some((one, n) => n > i && one.solid.id !== solid.id && contains(rects[n]!, x, y));
+    const seen = all.filter((point) => !isHidden(point));
     const worth = seen.length === 0 ? area / 1000 : area;
     if (!best || worth > best.worth) best = { view, points: seen.length ? seen : all, worth };
   }

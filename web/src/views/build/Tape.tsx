@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Figure, FigureId } from '@inch-tower/core';
 
 type Props = {
@@ -50,6 +51,8 @@ const liesOver = (words: string, at: number, mark: number | undefined): boolean 
 
 const TOP = 2;
 const HIGH = 18;
+const shareOf = (value: number, to: number): number => Math.min(1, Math.max(0, value / to));
+const percent = (share: number): string => `${(share * 100).toFixed(2)}%`;
 
 /** A strip of measuring tape: the likely value a hook, low to high a band, the brief's limit a mark with its number. */
 export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
@@ -57,9 +60,8 @@ export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
     (value): value is number => value !== undefined && Number.isFinite(value),
   );
   const { to, major, minor } = tapeScale(values, id === 'drives.room');
-  const share = (value: number) => Math.min(1, Math.max(0, value / to));
-  const at = (value: number) => `${(share(value) * 100).toFixed(2)}%`;
-  const steps = (step: number) => Array.from({ length: Math.floor(to / step + 1e-9) }, (_, i) => (i + 1) * step);
+  const share = (value: number) => shareOf(value, to);
+  const at = (value: number) => percent(share(value));
   return (
     <svg
       className="tape block h-[34px] w-full max-sm:hidden"
@@ -70,19 +72,7 @@ export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
       {figure && figure.hi > figure.lo && (
         <rect className="tape-band" x={at(figure.lo)} y={TOP + HIGH - 5} width={at(figure.hi - figure.lo)} height={5} />
       )}
-      {steps(minor).map((value) => (
-        <line key={value} className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 4} />
-      ))}
-      {steps(major).map((value) => (
-        <g key={value}>
-          <line className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 8} />
-          {figure && value < to && !liesOver(plain(value), share(value), limit && share(limit)) && (
-            <text className="tape-number" x={at(value)} y={TOP + 11} dx={2}>
-              {plain(value)}
-            </text>
-          )}
-        </g>
-      ))}
+      <Ticks to={to} major={major} minor={minor} mark={limit} isNumbered={figure !== undefined} />
       {ghost && <Hook x={at(ghost.value)} className="tape-ghost" />}
       {figure && <Hook x={at(figure.value)} className="tape-hook" />}
       {limit !== undefined && (
@@ -94,6 +84,43 @@ export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
     </svg>
   );
 }
+
+/** What stands still on a tape while its hook moves: ticks and numbers, less one that the limit's mark would strike. */
+const Ticks = memo(function Ticks({
+  to,
+  major,
+  minor,
+  mark,
+  isNumbered,
+}: {
+  readonly to: number;
+  readonly major: number;
+  readonly minor: number;
+  readonly mark: number | undefined;
+  readonly isNumbered: boolean;
+}) {
+  const at = (value: number) => percent(shareOf(value, to));
+  const steps = (step: number) => Array.from({ length: Math.floor(to / step + 1e-9) }, (_, i) => (i + 1) * step);
+  const struck = (value: number) =>
+    liesOver(plain(value), shareOf(value, to), mark === undefined ? undefined : shareOf(mark, to));
+  return (
+    <>
+      {steps(minor).map((value) => (
+        <line key={value} className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 4} />
+      ))}
+      {steps(major).map((value) => (
+        <g key={value}>
+          <line className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 8} />
+          {isNumbered && value < to && !struck(value) && (
+            <text className="tape-number" x={at(value)} y={TOP + 11} dx={2}>
+              {plain(value)}
+            </text>
+          )}
+        </g>
+      ))}
+    </>
+  );
+});
 
 /** Under the tape: what it reads. */
 const Hook = ({ x, className }: { readonly x: string; readonly className: string }) => (

@@ -3,6 +3,8 @@ import type { FigureId, Share } from '@inch-tower/core';
 import { useAppSelector } from '../../../state/store';
 import { benchWorker } from '../../../worker/client';
 
+const SHARES_AFTER_MS = 150;
+
 /** What a figure of the machine on the page is made of; the last answer stands until the next is there. */
 export function useShares(id: FigureId): readonly Share[] {
   const view = useAppSelector((state) => state.bench.view);
@@ -10,7 +12,7 @@ export function useShares(id: FigureId): readonly Share[] {
   useEffect(() => {
     if (!view) return;
     let isWanted = true;
-    // After the paint: the figures themselves come first.
+    // Once nothing more is done for a moment: edits and their figures come first.
     const later = setTimeout(
       () =>
         benchWorker()
@@ -21,7 +23,7 @@ export function useShares(id: FigureId): readonly Share[] {
             },
             () => undefined,
           ),
-      30,
+      SHARES_AFTER_MS,
     );
     return () => {
       isWanted = false;
