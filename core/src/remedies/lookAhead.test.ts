@@ -9,10 +9,7 @@ const supplies = Object.keys(catalogue.sheets)
   .map(part)
   .filter((one): one is PartOf<'supply'> => one.kind === 'supply');
 const unitsOf = (...sheets: string[]) =>
-  assess(
-    sheets.reduce((made, sheet) => made.add(sheet), fixture()).build,
-    AS_OF,
-  ).units;
+  assess(sheets.reduce((made, sheet) => made.add(sheet), fixture()).build, AS_OF).units;
 
 test('a board is a dead end where no supply with its plug goes into the chassis', () => {
   const atx = supplies.filter(({ form }) => form === 'atx');
