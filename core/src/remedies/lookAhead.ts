@@ -8,8 +8,8 @@ import type { PlugKind } from '../parts/vocabulary';
 const MAIN: ReadonlySet<PlugKind> = new Set(['24-pin', 'dc-jack']);
 
 /**
- * Whether a board leads nowhere here: no supply of a list both goes into the machine's chassis, or lies outside, and has
- * the plug the board starts by. Not asked once a supply is chosen, nor before there is a chassis.
+ * Whether a board leads nowhere here: no supply of a list both goes into the machine's chassis, or lies outside, and
+ * has the plug the board starts by. Not asked once a supply is chosen, nor before there is a chassis.
  */
 export function hasNoSupply(part: Part, units: readonly PlannedUnit[], supplies: readonly PartOf<'supply'>[]): boolean {
   if (part.kind !== 'board' || supplies.length === 0 || ofKind(units, 'supply').length > 0) return false;
