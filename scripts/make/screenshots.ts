@@ -10,7 +10,13 @@ type Shot = {
   readonly dark?: boolean;
   readonly act?: (page: Page) => Promise<void>;
 };
-const ready = (page: Page) => page.getByTestId('status').filter({ hasNotText: '…' }).waitFor();
+const ready = async (page: Page) => {
+  await page.getByTestId('status').filter({ hasNotText: '…' }).waitFor();
+  await page
+    .locator('[data-made-of]')
+    .waitFor({ timeout: 2_000 })
+    .catch(() => undefined);
+};
 const LISTINGS = ['block-devices.json', 'smart.json', 'dmi.txt', 'pci.txt'];
 const SHOTS: readonly Shot[] = [
   {

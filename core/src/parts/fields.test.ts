@@ -40,7 +40,7 @@ test('a unit at the end of a name is the unit of the field', () => {
     Db: ['dB(A)'],
     Pct: ['%'],
     G: ['g'],
-    S: ['s', 'm/s', 'Gb/s'],
+    S: ['s', 'm/s', 'Gb/s', 'MT/s'],
     C: ['°C'],
   };
   for (const kind of PART_KINDS)

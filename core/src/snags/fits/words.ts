@@ -128,7 +128,7 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
     what: (f) =>
       `${f.card}: the rear wall has no opening at its slot. It goes in only without its ` +
       `bracket${f.lost ? `, and ${n(f.lost, 'outside port')} cannot be used` : ''}.`,
-    why: 'Only the slot holds it: a pull at a cable tilts it out.',
+    why: 'Only the slot holds it: a pull tilts it.',
   },
   'fits.bracketOff': {
     title: 'Card without its bracket',

@@ -146,12 +146,15 @@ function Limit({
   // The cell has a little room beyond the tape.
   const hasRoom = share + (plain(limit).length * DIGIT_PX + 6) / NARROW_PX < 1.08;
   const isLeft = !hasRoom || (hook !== undefined && hook > share && share > 0.18);
+  // A hook that hangs where the number would stand pushes it to its far side.
+  const wide = (plain(limit).length * DIGIT_PX + 10) / NARROW_PX;
+  const isPushed = isLeft && hook !== undefined && hook < share && hook > share - wide;
   return (
     <text
       className={`tape-limit-number ${tone}`}
-      x={x}
+      x={isPushed ? percent(hook) : x}
       y={TOP + HIGH + 12}
-      dx={isLeft ? -4 : 4}
+      dx={isPushed ? -8 : isLeft ? -4 : 4}
       textAnchor={isLeft ? 'end' : 'start'}
     >
       {plain(limit)}

@@ -32,7 +32,7 @@ function Row({ part, field, value }: { readonly part: Part; readonly field: Fiel
   return (
     <tr className="border-b border-dotted border-line align-top">
       <td className="py-0.5 pr-2">{field.label}</td>
-      <td className="mono py-0.5 text-right whitespace-nowrap">
+      <td className={`mono py-0.5 text-right ${typeof value === 'number' ? 'whitespace-nowrap' : ''}`}>
         {valueWords(field, value)}
         <Half part={part} field={field} value={value} />
       </td>

@@ -42,7 +42,10 @@ type Props = {
   readonly onPut: () => void;
 };
 
-/** Name and changes in columns, facts and effects below. Enter or a click puts it. */
+/**
+ * Name and changes in columns; facts, then the gravest effects in the line below, all of them while it holds the focus.
+ * Enter or a click puts it.
+ */
 export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBeside, onBeside, onShow, onPut }: Props) {
   const effects = [
     ...row.causes.map((effect) => ({
@@ -70,7 +73,7 @@ export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBesi
     ...row.eases.map((effect) => ({ ...effect, tone: 'good', words: `Eases: ${effect.title.toLowerCase()}` })),
   ].sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]);
   const ports = changeWords('ports.free', row.delta['ports.free'] ?? 0);
-  const facts = [factLine(part), ports && `${ports} free ports`, part.maker].filter(Boolean).join(' · ');
+  const facts = [factLine(part), ports && `${ports} free ports`].filter(Boolean).join(' · ');
   return (
     <li className={`try-row relative border-line ${isFirstBlocked ? FIRST_BLOCKED : 'border-b border-dotted'}`}>
       <button
@@ -79,7 +82,7 @@ export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBesi
         onFocus={onShow}
         onMouseEnter={onShow}
         onClick={onPut}
-        className={`plain ${GRID} w-full py-1 text-left leading-tight hover:bg-wash focus:bg-wash`}
+        className={`plain group ${GRID} w-full py-1 text-left leading-tight hover:bg-wash focus:bg-wash`}
       >
         <span className="text-[13px] font-medium break-words">
           {count > 1 ? `${count} × ` : ''}
@@ -94,19 +97,18 @@ export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBesi
             {changeWords(id, row.delta[id] ?? 0) || '·'}
           </span>
         ))}
-        <span className="col-span-4 truncate text-[12px] text-mid" title={facts}>
+        <span
+          className="col-span-4 truncate text-[12px] text-mid group-focus:whitespace-normal"
+          title={[facts, ...effects.map(({ words }) => words)].join(' · ')}
+        >
           {facts}
+          {effects.slice(0, SHOWN).map((effect) => (
+            <span key={effect.words}>
+              {' · '}
+              <span className={effect.tone}>{effect.words}</span>
+            </span>
+          ))}
         </span>
-        {effects.length > 0 && (
-          <span className="col-span-4 text-[12px] leading-snug">
-            {effects.slice(0, SHOWN).map((effect, i) => (
-              <span key={effect.words} className={effect.tone}>
-                {i > 0 && <span className="text-mid"> · </span>}
-                {effect.words}
-              </span>
-            ))}
-          </span>
-        )}
       </button>
       <button
         type="button"
