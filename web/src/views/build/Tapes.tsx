@@ -48,6 +48,8 @@ export function Tapes() {
 const aside = (bays: Figure | undefined, ports: Figure | undefined) =>
   bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined;
 
+const SET = 'inline-flex min-h-6 items-center whitespace-nowrap underline decoration-dotted max-[1100px]:hidden';
+
 type CellProps = {
   /** The id of the machine. */ readonly build: string;
   readonly tape: TapeOf;
@@ -71,21 +73,23 @@ function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra }: Ce
       : figureNumber(tape.id, figure.value)
     : '–';
   return (
-    <div className="min-w-0 border-r border-line px-3 pt-1.5 pb-1 last:border-r-0" data-figure={tape.id}>
-      <div className="flex items-baseline justify-between gap-2 text-[12.5px] text-mid">
+    <div className="min-w-0 border-r border-line px-3 pt-0.5 pb-1 last:border-r-0" data-figure={tape.id}>
+      <div className="flex min-h-6 items-center justify-between gap-2 text-[12.5px] text-mid">
         <span className="truncate max-[1100px]:hidden">{label}</span>
         <span aria-hidden className="truncate min-[1101px]:hidden">
           {tape.short}
         </span>
         {mark ? (
           <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>
+        ) : limit !== undefined && !figure?.note ? (
+          // Where there is no room for a tape its limit is told.
+          <span className="whitespace-nowrap sm:hidden">
+            {more ? 'wished' : 'limit'} {figureNumber(tape.id, limit)}
+          </span>
         ) : figure?.note ? (
           <span className="whitespace-nowrap">{figure.note}</span>
         ) : limit === undefined ? (
-          <Link
-            className="whitespace-nowrap underline decoration-dotted max-[1100px]:hidden"
-            to={`/b/${build}/brief?ask=${tape.asks}`}
-          >
+          <Link className={SET} to={`/b/${build}/brief?ask=${tape.asks}`}>
             set a {more ? 'wish' : 'limit'}
           </Link>
         ) : null}
