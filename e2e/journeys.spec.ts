@@ -86,7 +86,7 @@ test('J3 reload and a second browser show the same build and the same wiring', a
   expect(await second.tapes()).toEqual(tapes);
   await expect(second.place('front', 'u2/front.20')).toHaveAttribute('aria-label', /Barge 12 TB \(J17\)/);
   await second.place('front', 'u2/front.20').click();
-  await expect(second.page.getByText(/Cable from Tern (16i|8i) port \d/)).toBeVisible();
+  await expect(second.page.getByText(/Cable from Tern (16i|8i) [A-Z]\d+, four-lane port \d/)).toBeVisible();
   expect((await storedBuild(request, id)).layout).toEqual(stored.layout);
   await other.close();
 });
