@@ -247,7 +247,7 @@ test('a held drive stays put, a moved one goes where a lit place is chosen', asy
   await bench.place('front', 'u2/front.24').click();
   await expect(bench.place('front', 'u2/front.24')).toHaveAttribute('aria-label', /Barge 12 TB \(J1\)/);
   await page.getByRole('button', { name: 'Hold', exact: true }).click();
-  await expect(page.getByText('front 24, held.')).toBeVisible();
+  await expect(page.getByText('Front bays 24, held.')).toBeVisible();
   await bench.settled();
   expect(
     Object.values((await storedBuild(request, id)).layout.at)
