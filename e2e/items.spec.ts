@@ -38,7 +38,7 @@ test('a price is typed in another currency, with shipping and tax, and its rate 
   await page.getByText('More of this price').click();
   await page.getByLabel('Shipping of Fell 74').fill('10');
   await page.getByLabel('Shipping of Fell 74').press('Enter');
-  await page.getByLabel('Tax on Fell 74, in %').fill('20');
+  await page.getByLabel('Tax on Fell 74, in %').fill('20 %');
   await page.getByLabel('Tax on Fell 74, in %').press('Enter');
   await page.getByLabel('Where Fell 74 was seen').fill('fair on the green');
   await page.getByLabel('Where Fell 74 was seen').press('Enter');

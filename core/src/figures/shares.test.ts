@@ -11,6 +11,8 @@ const MACHINES: readonly (readonly [string, () => Fixture])[] = [
   ['a cube with four disks', () => cube().add('barge-8', 4)],
   ['a rack of sixteen', () => rack().add('tern-16i').add('barge-8', 16)],
   ['a tower without a disk', () => tower()],
+  ['disks in bays and on the table', () => cube().add('barge-8', 12)],
+  ['a box of disks of which nothing else draws', () => cube().add('loft-16').add('barge-8', 4)],
   ['a machine with a box beside it', () => cube().add('annex-4').add('barge-4', 4)],
 ];
 

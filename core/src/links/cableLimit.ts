@@ -45,8 +45,9 @@ export function carriedBy(
   isShared: boolean,
 ): Carried {
   const spoken = cable.carries.filter((one) => port?.carries.includes(one) ?? true);
-  const [first] = drives;
-  const own = first && protocolOf(first.part);
+  // SATA goes the least far: one such drive behind a connector sets its cable's length.
+  const spokenTo = drives.map(({ part }) => protocolOf(part));
+  const own = spokenTo.find((one) => one === 'sata') ?? spokenTo[0];
   const fastest = isShared || drives.length === 0 ? Infinity : Math.max(...drives.map(({ part }) => part.gbPerLane));
   return {
     protocol: own && !isShared && spoken.includes(own) ? own : (spoken[0] ?? cable.carries[0]!),

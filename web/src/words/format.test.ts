@@ -48,7 +48,7 @@ test('a tape begins at zero and keeps everything in sight, with at most five rou
 });
 
 test('places are counted whole', () => {
-  expect(tapeScale([0], true)).toEqual({ to: 5, major: 1, minor: 0.2 });
+  expect(tapeScale([0], true)).toEqual({ to: 5, major: 1, minor: 1 });
 });
 
 test('an edit that changes little leaves the tape where it is', () => {

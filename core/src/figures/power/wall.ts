@@ -1,4 +1,4 @@
-import { memberAt } from '../../lists';
+import { groupedBy, memberAt } from '../../lists';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { kept } from '../kept';
 import { boxesOf, countsWith, type Box } from '../boxes';
@@ -147,19 +147,22 @@ export function drawingAtWall(context: FigureContext, state: PowerState): readon
   const ledger = new Ledger(false);
   const start = state === 'start' ? startTerms(context, boxesOf(context), ledger) : null;
   const likely = start && momentOf(context, start.atS);
-  return groupByBox(context, draw(context, state, ledger)).map(([box, lines]): BoxDrawing => {
+  const lines = new Map(groupByBox(context, draw(context, state, ledger)));
+  // A box may hold nothing but drives that start.
+  return boxesOf(context).flatMap((box): BoxDrawing[] => {
     const parts = [
-      ...lines.map(({ of, watts }) => ({
+      ...(lines.get(box) ?? []).map(({ of, watts }) => ({
         label: of.units.length === 0 ? 'Processor kept awake by a card' : of.part.name,
         units: of.units,
         watts: watts.value,
       })),
       ...(likely?.get(box) ?? []),
     ];
+    if (parts.length === 0) return [];
     const insideW = parts.reduce((sum, { watts }) => sum + watts, 0);
     const supply = supplyOf(context, box);
     const lossW = supply ? mainsFactor(context.site.mainsV).likely * supplyLossW(supply.part, insideW) : 0;
-    return { parts, supply, lossW };
+    return [{ parts, supply, lossW }];
   });
 }
 
@@ -167,14 +170,22 @@ export function drawingAtWall(context: FigureContext, state: PowerState): readon
 function momentOf(context: FigureContext, second: number): ReadonlyMap<Box, readonly Drawing[]> {
   return new Map(
     boxesOf(context).map((box) => {
-      const watts = new Map<string, number>();
-      for (const phase of phases(context, box, () => true).at(second))
-        if (spinsUp(phase.drive.part))
-          watts.set(phase.drive.part.id, (watts.get(phase.drive.part.id) ?? 0) + phase.count * likelyW(phase));
-      const own = classesOf(context.running, context.units, context.layout).filter(
-        ({ part, box: of }) => watts.has(part.id) && countsWith(context, of) === box,
+      // Drives on the table count with a box as those in it do: of one sheet they are one line.
+      const own = classesOf(context.running, context.units, context.layout)
+        .filter(({ box: of }) => countsWith(context, of) === box)
+        .flatMap(({ units }) => units);
+      const bySheet = groupedBy(
+        phases(context, box, () => true)
+          .at(second)
+          .filter(({ drive }) => spinsUp(drive.part)),
+        ({ drive }) => drive.part.id,
       );
-      return [box, own.map(({ part, units }) => ({ label: part.name, units, watts: watts.get(part.id) ?? 0 }))];
+      const drives = [...bySheet].map(([sheet, these]): Drawing => ({
+        label: these[0].drive.part.name,
+        units: own.filter(({ part }) => part.id === sheet),
+        watts: these.reduce((sum, phase) => sum + phase.count * likelyW(phase), 0),
+      }));
+      return [box, drives];
     }),
   );
 }

@@ -36,7 +36,7 @@ export function tapeScale(
   const to = leastOf(ENDS, Math.max(isCount ? 4 : 1, ...values) * BEYOND);
   const major = leastOf(STEPS, to / MOST_NUMBERS);
   const isTwo = Math.round(major / 10 ** Math.floor(Math.log10(major))) === 2;
-  return { to, major, minor: major / (isTwo ? 4 : 5) };
+  return { to, major, minor: isCount ? Math.max(1, major / (isTwo ? 4 : 5)) : major / (isTwo ? 4 : 5) };
 }
 
 const ROUND = new Intl.NumberFormat('en', { maximumFractionDigits: 2, useGrouping: true });

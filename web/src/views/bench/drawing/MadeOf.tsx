@@ -104,7 +104,11 @@ function Choices({
         className="cursor-pointer"
         onClick={() => onChoose(id)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' || event.key === ' ') onChoose(id);
+          if (event.key !== 'Enter' && event.key !== ' ') return;
+          // The drawing's own keys would act on the place that is chosen.
+          event.preventDefault();
+          event.stopPropagation();
+          onChoose(id);
         }}
       >
         <rect x={at - 5} y={y - 16} width={word.length * CHAR + 10} height={24} fill="transparent" />
@@ -140,7 +144,7 @@ function Row({
   const isChosen = unit !== undefined && ui.selected === unit;
   const words = `${share.label}: ${number}${id === 'sound.earIdleDb' ? ' without it' : ''}`;
   const act = unit
-    ? { role: 'button', className: 'cursor-pointer', onClick: () => ui.select(unit, { pane: 'sheet' }) }
+    ? { role: 'button', tabIndex: -1, className: 'cursor-pointer', onClick: () => ui.select(unit, { pane: 'sheet' }) }
     : {};
   return (
     <g {...act} aria-label={words} data-share={share.label}>

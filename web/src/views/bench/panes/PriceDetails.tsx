@@ -14,12 +14,12 @@ type Props = {
 export function PriceDetails({ name, price, many, onPrice, onProblem }: Props) {
   const per = minorPerMajor(price.currency);
   const typed =
-    (what: string, most: number, take: (value: number | undefined) => Price) =>
+    (what: string, unit: string, most: number, take: (value: number | undefined) => Price) =>
     (text: string): void => {
       if (text.trim() === '') return onPrice(take(undefined), `${name}: ${what.toLowerCase()} open`);
-      const read = readNumber(text, { unit: price.currency });
+      const read = readNumber(text, { unit });
       if (!read.ok) return onProblem(`${what}: ${read.words}.`);
-      if (read.value < 0 || read.value > most) return onProblem(`${what}: from 0 to ${most}.`);
+      if (read.value < 0 || read.value > most) return onProblem(`${what}: from 0 to ${most} ${unit}.`);
       onPrice(take(read.value), `${name}: ${what.toLowerCase()} ${text.trim()}`);
     };
   return (
@@ -50,7 +50,7 @@ export function PriceDetails({ name, price, many, onPrice, onProblem }: Props) {
             text={price.shippingMinor === undefined ? '' : String(price.shippingMinor / per)}
             className="w-20 text-right"
             placeholder="none"
-            onTyped={typed('Shipping', 1e6, (value) => {
+            onTyped={typed('Shipping', price.currency, 1e6, (value) => {
               const { shippingMinor: _old, ...rest } = price;
               return value === undefined ? rest : { ...rest, shippingMinor: Math.round(value * per) };
             })}
@@ -64,7 +64,7 @@ export function PriceDetails({ name, price, many, onPrice, onProblem }: Props) {
             text={price.taxIncluded ? '' : String(price.taxPct ?? 0)}
             className="w-20 text-right"
             placeholder="included"
-            onTyped={typed('Tax', 100, (value) => {
+            onTyped={typed('Tax', '%', 100, (value) => {
               const { taxPct: _old, ...rest } = price;
               return value === undefined
                 ? { ...rest, taxIncluded: true }
