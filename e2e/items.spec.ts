@@ -91,12 +91,25 @@ test('a tape without a limit leads to its question, and the corner of the sheet 
   const id = await copyOf(request, 'boathouse-rack', 'corner');
   await new BenchPage(page).open(id);
   await expect(page.locator('[data-share="16 × Barge 12 TB"]')).toContainText('86 W');
-  await page.getByRole('button', { name: 'Made of: price' }).click();
+  await page.getByRole('button', { name: 'Made of: price' }).focus();
+  await page.keyboard.press('Enter');
   await expect(page.locator('[data-made-of="cost.now"]')).toBeVisible();
   await page.locator('[data-share="16 × Barge 12 TB"]').click();
   await expect(page.getByRole('heading', { name: /Barge 12 TB/ })).toBeVisible();
   await page.locator('[data-figure="sound.earIdleDb"]').getByRole('link', { name: 'set a limit' }).click();
   await expect(page.getByLabel('At the ear, at most')).toBeFocused();
+});
+
+test('a figure that nothing adds to leaves the corner where it is', async ({ page, request }) => {
+  const owned = await storedBuild(request, 'hall-cupboard');
+  const items = owned.items.map(({ price: _price, ...item }) => ({ ...item, deal: 'owned' as const }));
+  await request.delete('/api/builds/e2e-all-owned', { headers: { 'if-match': '*' } });
+  await request.post('/api/builds', { data: { ...owned, id: 'e2e-all-owned', items } });
+  await new BenchPage(page).open('e2e-all-owned');
+  await page.getByRole('button', { name: 'Made of: price' }).click();
+  await expect(page.locator('[data-made-of="cost.now"]')).toContainText('nothing here adds to it');
+  await page.getByRole('button', { name: 'Made of: idle' }).click();
+  await expect(page.locator('[data-made-of="power.idleWallW"] [data-share]').first()).toBeVisible();
 });
 
 test('what was done can be undone after a reload, and after a look at another machine', async ({ page, request }) => {

@@ -39,8 +39,14 @@ const SPARE = 0.9;
 /** So much more than its way, and more than twice as long, a cable lies in coils. */
 const COILS_MM = 500;
 
-/** A cable of the layout: the way it goes, and how far what it carries goes over a passive one. */
-type Run = { readonly wire: Wire; readonly cable: CableKind; readonly wayMm: number; readonly mostMm: number };
+/**
+ * A cable of the layout: the way it goes, null from box to box, where nobody knows how far they stand apart; and how
+ * far what it carries goes over a passive one.
+ */
+type Run = { readonly wire: Wire; readonly cable: CableKind; readonly wayMm: number | null; readonly mostMm: number };
+/** One whose way is known. */
+type Measured = Run & { readonly wayMm: number };
+const isMeasured = (run: Run): run is Measured => run.wayMm !== null;
 
 /** The bays that a connector of a backplane is of. */
 const bayOf = ({ host, key }: SpotRef): string => `${host}/${key.replace(/-[^-]+$/, '')}`;
@@ -56,11 +62,10 @@ function runsOf(situation: Situation): Run[] {
   );
   return layout.wires.flatMap((wire): Run[] => {
     const cable = cableKindById(wire.cable);
-    const wayMm = runMm(situation, wire);
-    if (!cable || wayMm === null) return [];
+    if (!cable) return [];
     const isShared = wire.device.some((end) => shared.has(bayOf(end)));
     const carried = carriedBy(cable, ports.get(printSpot(wire.host[0])), served.get(wire) ?? [], isShared);
-    return [{ wire, cable, wayMm, mostMm: longestMm(cable, carried) }];
+    return [{ wire, cable, wayMm: runMm(situation, wire), mostMm: longestMm(cable, carried) }];
   });
 }
 
@@ -71,12 +76,12 @@ function runsOf(situation: Situation): Run[] {
 export function cableLength(situation: Situation): Found<'mates.cableLength'>[] {
   if (situation.layout.wires.length === 0) return [];
   const runs = runsOf(situation);
-  return [...tooFar(runs), ...ofTheKit(situation, runs)];
+  return [...tooFar(runs.filter(isMeasured)), ...ofTheKit(situation, runs)];
 }
 
-function tooFar(runs: readonly Run[]): Found<'mates.cableLength'>[] {
+function tooFar(runs: readonly Measured[]): Found<'mates.cableLength'>[] {
   const far = runs.filter(({ wayMm, mostMm }) => wayMm * SPARE > mostMm);
-  const kinds = new Map<CableKind, Run[]>();
+  const kinds = new Map<CableKind, Measured[]>();
   for (const run of far) kinds.set(run.cable, [...(kinds.get(run.cable) ?? []), run]);
   return [...kinds].map(([cable, these]): Found<'mates.cableLength'> => {
     const wayMm = Math.max(...these.map((run) => run.wayMm));
@@ -101,7 +106,7 @@ function runsFor({ cables }: Situation, part: PartOf<'cable'>, count: number, ru
   );
   return runs
     .filter(({ cable }) => cable === served?.cable)
-    .sort((a, b) => a.wayMm - b.wayMm)
+    .sort((a, b) => (a.wayMm ?? 0) - (b.wayMm ?? 0))
     .slice(0, count);
 }
 
@@ -123,11 +128,13 @@ function ofTheKit(situation: Situation, runs: readonly Run[]): Found<'mates.cabl
     ];
     const most = Math.min(part.maxTotalMm ?? Infinity, ...mine.map(({ mostMm }) => mostMm));
     if (have > most) return finding('caution', most, 'long', mine.length);
-    const short = mine.filter(({ wayMm }) => wayMm * SPARE > have);
+    const measured = mine.filter(isMeasured);
+    if (measured.length === 0) return [];
+    const short = measured.filter(({ wayMm }) => wayMm * SPARE > have);
     if (short.length > 0)
       return finding('caution', Math.max(...short.map(({ wayMm }) => wayMm)), 'short', short.length);
-    const longest = Math.max(...mine.map(({ wayMm }) => wayMm));
-    return have > 2 * longest && have > longest + COILS_MM ? finding('note', longest, 'coils', mine.length) : [];
+    const longest = Math.max(...measured.map(({ wayMm }) => wayMm));
+    return have > 2 * longest && have > longest + COILS_MM ? finding('note', longest, 'coils', measured.length) : [];
   });
 }
 

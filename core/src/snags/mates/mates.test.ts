@@ -11,6 +11,13 @@ const generations = (generation: string | undefined) =>
       tweak('drover-4', { generation }),
     ),
   );
+/** A shelf of disks on a cable of some length. */
+const toShelf = (lengthMm: number) =>
+  rack(tweak('lead-8644-200', { lengthMm, maxTotalMm: null }))
+    .add('tern-8e')
+    .add('loft-16')
+    .add('barge-8', 26)
+    .add('lead-8644-200');
 /** A card with NVMe ports, a cage for U.2 drives and two of them. */
 const toU2 = (lengthMm: number, drive: Partial<Sheet<'drive'>> = {}, box: Partial<Sheet<'chassis'>> = {}) => {
   const ends = [
@@ -168,6 +175,13 @@ const PAIRS: readonly Pair[] = [
     () => toU2(800).add('lead-u2', 1),
     /^caution: Cable, SFF-8643 to U\.2 is 800 mm long; for what it carries it may be 750 mm\.$/,
     () => toU2(800, { gbPerLane: 8, pcieGen: 3 }).add('lead-u2', 1),
+  ],
+  [
+    'a cable from box to box longer than what it carries goes, where nobody knows the way',
+    'mates.cableLength',
+    () => toShelf(6500),
+    /^caution: Cable outside, SFF-8644, 200 cm is 6500 mm long; for what it carries it may be 6000 mm\.$/,
+    () => toShelf(6000),
   ],
   [
     'a cable three times as long as its way',

@@ -30,7 +30,7 @@ function useChosen(): Parted {
   const isPast = (id: Parted): boolean => {
     const own = figures?.[id];
     const limit = build && TAPES.find((tape) => tape.id === id)?.limit(build, dataDrives(units).length);
-    const mark = own && limit !== undefined && limit !== null ? markWords(own, limit, false) : null;
+    const mark = own && typeof limit === 'number' ? markWords(own, limit, false) : null;
     return mark?.tone === 'bad';
   };
   return OF.find(isPast) ?? OF[0];
@@ -43,7 +43,7 @@ export function MadeOf({ x, y, width: room, height }: Area) {
   const figures = useAppSelector((state) => state.bench.view?.figures);
   const shares = useShares(chosen);
   const width = Math.min(room, 330);
-  if (width < LEAST.width || height < LEAST.height || shares.length === 0) return null;
+  if (width < LEAST.width || height < LEAST.height || !OF.some((id) => figures?.[id])) return null;
   const lines = Math.min(MOST, Math.floor((height - HEAD) / ROW));
   const rows = shares.slice(0, shares.length > lines ? lines - 1 : lines);
   const rest = shares.slice(rows.length);
@@ -61,8 +61,21 @@ export function MadeOf({ x, y, width: room, height }: Area) {
       )}
       {figure &&
         rows.map((share, i) => (
-          <Row key={share.label} share={share} figure={figure} id={chosen} x={x} y={y + HEAD + i * ROW} width={width} />
+          <Row
+            key={`${share.label} ${share.units[0]}`}
+            share={share}
+            figure={figure}
+            id={chosen}
+            x={x}
+            y={y + HEAD + i * ROW}
+            width={width}
+          />
         ))}
+      {shares.length === 0 && (
+        <text className="faint" x={x} y={y + HEAD}>
+          nothing here adds to it
+        </text>
+      )}
       {figure && rest.length > 0 && (
         <text className="faint" x={x} y={y + HEAD + rows.length * ROW}>
           {rest.length} more

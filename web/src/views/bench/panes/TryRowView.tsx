@@ -11,7 +11,7 @@ const COLUMNS: readonly (readonly [id: FigureId, head: string, title: string])[]
 const GRID = 'grid grid-cols-[minmax(0,1fr)_38px_42px_58px] gap-x-1.5 px-3';
 const FIRST_BLOCKED = 'border-b border-t-2 border-dotted border-t-bad';
 const BESIDE =
-  'beside plain absolute right-2 bottom-0.5 min-h-6 bg-wash px-1 text-[11.5px] underline decoration-dotted';
+  'beside plain absolute right-3 bottom-0 inline-flex min-h-6 items-end pb-1 text-[11.5px] underline decoration-dotted';
 /** The worst is said first: only the first few effects are shown. */
 const WEIGHT = { blocker: 2, caution: 1, note: 0 } as const;
 const SHOWN = 2;
@@ -98,7 +98,7 @@ export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBesi
           </span>
         ))}
         <span
-          className="col-span-4 truncate text-[12px] text-mid group-focus:whitespace-normal"
+          className="facts col-span-4 truncate text-[12px] text-mid group-focus:whitespace-normal"
           title={[facts, ...effects.map(({ words }) => words)].join(' · ')}
         >
           {facts}
