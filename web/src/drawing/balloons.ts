@@ -1,6 +1,7 @@
 import { printSpot, type Place } from '@inch-tower/core';
 import type { Label } from './labels';
-import { onSheet, overlaps, type Flat2, type PlacedView } from './sheetLayout';
+import type { Flat2 } from './arrangements';
+import { onSheet, overlaps, titleOf, type PlacedView } from './sheetLayout';
 
 export type Balloon = {
   readonly n: number;
@@ -145,9 +146,6 @@ export function strikes([ax, ay]: Point, [bx, by]: Point, { x, y, width, height 
   }
   return true;
 }
-
-/** Where the name of a view stands, over its corner. */
-const titleOf = ({ x, y }: PlacedView): Flat2 => ({ x, y: y - 18, width: 74, height: 14 });
 
 /** Px that the words of an outer dimension take along their line, and across it. */
 const WORDS_PX = [96, 16] as const;

@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { assess, parseBuildText, plannedUnits, sceneOf, VIEW_NAMES, type Build, type SceneBox } from '@inch-tower/core';
 import { legs, placeBalloons, strikes } from './balloons';
 import { LABEL_PX, placeLabels } from './labels';
-import { layoutSheet, onSheet, overlaps, RULER, type Focus } from './sheetLayout';
+import type { Focus } from './foci';
+import { drawnTogether, layoutSheet, onSheet, overlaps, RULER } from './sheetLayout';
 import { nextFeature, nextStop, type Stop } from './walk';
 
 const read = (id: string): Build => {
@@ -15,6 +16,10 @@ const boxOf = (id: string): SceneBox => {
   const build = read(id);
   return sceneOf(plannedUnits(build), build.layout).boxes[0]!;
 };
+const demoIds = readdirSync(join(process.cwd(), 'demo', 'builds'))
+  .map((name) => name.replace(/\.json$/, ''))
+  .filter((id) => id !== 'reading-room');
+
 const cases = ['hall-cupboard', 'boathouse-rack', 'gauge-house'].flatMap((id) =>
   (['sheet', ...VIEW_NAMES] as Focus[]).flatMap((focus) =>
     (
@@ -30,7 +35,7 @@ const cases = ['hall-cupboard', 'boathouse-rack', 'gauge-house'].flatMap((id) =>
 test.each(cases)(
   '%s as %s on %d × %d: views lie on the sheet, labels in their rectangles, none on another',
   (id, focus, width, height) => {
-    const layout = layoutSheet(boxOf(id), focus, width, height);
+    const layout = layoutSheet([boxOf(id)], focus, width, height);
     for (const view of layout.views) {
       expect(view.x + view.width).toBeLessThanOrEqual(width);
       expect(view.y + view.height).toBeLessThanOrEqual(height);
@@ -46,8 +51,15 @@ test.each(cases)(
   },
 );
 
-test('the three views share one scale and line up', () => {
-  const { views } = layoutSheet(boxOf('hall-cupboard'), 'sheet', 736, 606);
+/** A box of other sizes. */
+const sized = (widthMm: number, heightMm: number, depthMm: number): SceneBox => ({
+  ...boxOf('boathouse-rack'),
+  size: { widthMm, heightMm, depthMm },
+});
+
+test('the three views share one scale and, in an L, line up', () => {
+  // As deep as it is wide, and high: the plan over the front, the side beside it.
+  const { views } = layoutSheet([sized(300, 200, 300)], 'sheet', 655, 578);
   const [plan, front, side] = views;
   expect(new Set(views.map((view) => view.scale)).size).toBe(1);
   expect(plan!.x).toBe(front!.x);
@@ -57,19 +69,46 @@ test('the three views share one scale and line up', () => {
 });
 
 test('the arrangement is the one that draws the machine largest', () => {
-  const flat = { ...boxOf('boathouse-rack'), size: { widthMm: 430, heightMm: 44, depthMm: 450 } };
-  const [plan, front, side] = layoutSheet(flat, 'sheet', 736, 606).views;
   // One unit of a rack: all three under each other.
+  const [plan, front, side] = layoutSheet([sized(430, 44, 450)], 'sheet', 736, 606).views;
   expect([front!.x, side!.x]).toEqual([plan!.x, plan!.x]);
-  // A cube on a wide sheet: beside each other.
-  const wide = layoutSheet(boxOf('hall-cupboard'), 'sheet', 910, 606).views;
-  expect(wide.map(({ y }) => y)).toEqual([wide[0]!.y, wide[0]!.y, wide[0]!.y]);
-  const scales = [736, 910].map((width) => layoutSheet(boxOf('hall-cupboard'), 'sheet', width, 606).scale);
-  expect(scales[1]).toBeGreaterThan(scales[0]! * 1.05);
+  // A deep rack: front and side beside the plan.
+  const deep = layoutSheet([sized(430, 177, 660)], 'sheet', 910, 606).views;
+  expect(deep[1]!.y).toBe(deep[0]!.y);
+  expect(deep[2]!.x).toBe(deep[1]!.x);
+  // A tower: beside each other.
+  const tower = layoutSheet([sized(214, 482, 472)], 'sheet', 910, 606).views;
+  expect(tower.map(({ y }) => y)).toEqual([tower[0]!.y, tower[0]!.y, tower[0]!.y]);
+});
+
+test('the outlines take at least 44 % of the sheet in the median of the demo machines, the kit folded', () => {
+  const [width, height] = [910, 606];
+  const shares = demoIds
+    .map((id) => {
+      const { boxes } = sceneOf(plannedUnits(read(id)), read(id).layout);
+      const { views } = layoutSheet(drawnTogether(boxes, boxes[0]!, width, height), 'sheet', width, height);
+      return views.reduce((sum, view) => sum + view.width * view.height, 0) / (width * height);
+    })
+    .sort((a, b) => a - b);
+  expect(shares[Math.floor(shares.length / 2)]).toBeGreaterThanOrEqual(0.44);
+});
+
+test('boxes of one machine are drawn at once, at one scale, apart from one another', () => {
+  const { boxes } = sceneOf(plannedUnits(read('school-shelf')), read('school-shelf').layout);
+  expect(drawnTogether(boxes, boxes[1]!, 736, 606)).toHaveLength(2);
+  const { views, free } = layoutSheet(boxes, 'sheet', 736, 606);
+  expect(views).toHaveLength(6);
+  expect(new Set(views.map(({ scale }) => scale)).size).toBe(1);
+  expect(new Set(views.map(({ title }) => title)).size).toBe(6);
+  const all = [...views, free];
+  all.forEach((one, i) => expect(all.slice(i + 1).some((other) => overlaps(one, other))).toBe(false));
+  // A cube beside a cabinet would be a stamp: the one that is asked for is drawn.
+  const cabinet = sized(600, 2000, 1000);
+  expect(drawnTogether([sized(180, 40, 180), cabinet], cabinet, 736, 606)).toEqual([cabinet]);
 });
 
 test('a millimetre is as long across as up', () => {
-  const { views } = layoutSheet(boxOf('boathouse-rack'), 'front', 736, 606);
+  const { views } = layoutSheet([boxOf('boathouse-rack')], 'front', 736, 606);
   const front = views[0]!;
   expect(front.width / front.height).toBeCloseTo(430 / 177, 6);
   const bay = front.shapes.find((shape) => shape.solid.what === 'drive')!;
@@ -78,7 +117,7 @@ test('a millimetre is as long across as up', () => {
 });
 
 test('balloons lie beside the views, apart from one another, one a snag', () => {
-  const layout = layoutSheet(boxOf('hall-cupboard'), 'sheet', 736, 606);
+  const layout = layoutSheet([boxOf('hall-cupboard')], 'sheet', 736, 606);
   const at = ['u8', 'u17', 'u18', 'u20'].map((unit, i) => ({ key: `s${i}`, severity: 'blocker', at: [{ unit }] }));
   const balloons = placeBalloons(at, layout.views, layout.views.flatMap(placeLabels), {
     x: 28,
@@ -106,14 +145,11 @@ const AREAS = [
   [1376, 886],
 ] as const;
 
-const demoIds = readdirSync(join(process.cwd(), 'demo', 'builds'))
-  .map((name) => name.replace(/\.json$/, ''))
-  .filter((id) => id !== 'reading-room');
-
 test.each(demoIds)('%s: no leader strikes through what is written, at any size', (id) => {
   const { snags } = assess(read(id), { asOf: '2026-11-28' });
   const struck = AREAS.flatMap(([width, height]) => {
-    const layout = layoutSheet(boxOf(id), 'sheet', width, height);
+    const { boxes } = sceneOf(plannedUnits(read(id)), read(id).layout);
+    const layout = layoutSheet(drawnTogether(boxes, boxes[0]!, width, height), 'sheet', width, height);
     const labels = layout.views.flatMap(placeLabels);
     const balloons = placeBalloons(snags, layout.views, labels, {
       x: 28,
@@ -170,7 +206,7 @@ test('pages walk from feature to feature, to its first place, round and round', 
 });
 
 test('a card that stands out of its machine is drawn whole, clear of the ruler', () => {
-  const { views } = layoutSheet(boxOf('gauge-house'), 'side', 736, 606);
+  const { views } = layoutSheet([boxOf('gauge-house')], 'side', 736, 606);
   const [large] = views;
   expect(Math.min(...large!.shapes.map((shape) => shape.yMm))).toBeLessThan(-10);
   for (const shape of large!.shapes) expect(onSheet(large!, shape).y).toBeGreaterThanOrEqual(RULER);

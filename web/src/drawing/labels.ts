@@ -1,6 +1,7 @@
 import { isCard, type Solid } from '@inch-tower/core';
 import { capacityWords } from '../words/format';
-import { onSheet, overlaps, type Flat2, type PlacedView } from './sheetLayout';
+import type { Flat2 } from './arrangements';
+import { onSheet, overlaps, type PlacedView } from './sheetLayout';
 
 /** One line of a label with its box in px; text stands on `y`. */
 export type Label = Flat2 & {

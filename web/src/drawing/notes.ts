@@ -1,5 +1,6 @@
 import type { Reach } from '@inch-tower/core';
-import { onSheet, overlaps, type Flat2, type PlacedView } from './sheetLayout';
+import type { Flat2 } from './arrangements';
+import { onSheet, overlaps, RULER, type PlacedView } from './sheetLayout';
 
 /**
  * A clearance drawn in a view, in px: the part, the line from where it begins to its limit and its end, and where its
@@ -15,23 +16,19 @@ export type Note = {
   readonly words: Flat2;
 };
 const NOTE_PX = 16;
-/** Px that the name of a view takes above it. */
-const TITLE_PX = 84;
 const CHARACTER_PX = 6.65;
-
-/** Where the name of a view is written. */
-export const titleOf = ({ x, y }: PlacedView): Flat2 => ({
-  x,
-  y: y - NOTE_PX - 4,
-  width: TITLE_PX,
-  height: NOTE_PX + 2,
-});
 
 /**
  * Where the line and its words go: the words beside the end of the line, at the first height where nothing else is
  * written.
  */
-export function placeNote(view: PlacedView, reach: Reach, written: readonly Flat2[], width: number): Note | null {
+export function placeNote(
+  view: PlacedView,
+  reach: Reach,
+  written: readonly Flat2[],
+  width: number,
+  views: readonly PlacedView[],
+): Note | null {
   const shape = view.shapes.find(
     ({ solid }) => solid.unit?.id === reach.unit && (solid.what === 'card' || solid.what === 'cooler'),
   );
@@ -53,16 +50,15 @@ export function placeNote(view: PlacedView, reach: Reach, written: readonly Flat
   const beside = [0, 18, -18, 36, -36, 54, -54].flatMap((dy) =>
     sides.map((left): Flat2 => ({ x: left, y: (limit + end) / 2 + dy - NOTE_PX / 2, width: wide, height: NOTE_PX })),
   );
-  // Where the drawing is too low or narrow for words they stand above or under it.
-  const middle = Math.max(view.x, Math.min(rect.x + rect.width / 2 - wide / 2, width - wide - 4));
-  const apart = [view.y - NOTE_PX - 4, view.y + view.height + 5].map((y): Flat2 => ({
-    x: middle,
-    y,
-    width: wide,
-    height: NOTE_PX,
-  }));
+  // Where the drawing is too low or narrow for words they stand above or under it: over the part, else at an end.
+  const most = width - wide - 4;
+  const middle = Math.max(view.x, Math.min(rect.x + rect.width / 2 - wide / 2, most));
+  const ends = [view.x + view.width - wide, view.x].filter((left) => left > RULER && left <= most);
+  const apart = [view.y - NOTE_PX - 4, view.y + view.height + 5].flatMap((y) =>
+    [middle, ...ends].map((left): Flat2 => ({ x: left, y, width: wide, height: NOTE_PX })),
+  );
   const isFree = (spot: Flat2) => written.every((label) => !overlaps(spot, label, 1));
-  const spots = [...beside.filter((spot) => !crosses(spot, view)), ...apart];
+  const spots = [...beside.filter((spot) => !views.some((one) => crosses(spot, one))), ...apart];
   return { rect, x, from, limit, end, text, words: spots.find(isFree) ?? beside.find(isFree) ?? spots[0]! };
 }
 

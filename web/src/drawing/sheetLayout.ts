@@ -7,10 +7,14 @@ import {
   type SceneBox,
   type ViewName,
 } from '@inch-tower/core';
+import { largestFree, pack, scaleFor, type Flat2, type Packed, type Packing } from './arrangements';
+import { FOCUS_WORDS, type Focus } from './foci';
 
 /** One view on the sheet, in px: its top left and its scale in px per mm. */
 export type PlacedView = {
   readonly name: ViewName;
+  /** Unit id of the box it shows. */ readonly box: string;
+  /** What is written over it. */ readonly title: string;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -22,74 +26,107 @@ export type PlacedView = {
 export type SheetLayout = {
   readonly scale: number;
   readonly views: readonly PlacedView[];
-  /** Left free for the table and the title block. */ readonly free: Flat2;
+  /** Left free for the table and what figures are made of. */ readonly free: Flat2;
 };
-export type Flat2 = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
-export type Focus = 'sheet' | ViewName;
 
 export const RULER = 26;
-const MARGIN = { left: 34, top: 30, right: 26, bottom: 26 };
-const GAP = 46;
+const MARGIN = { left: 28, top: 24, right: 12, bottom: 24 };
+const GAP = 42;
 const KEY_WIDTH = 132;
 const KEY_HEIGHT = 104;
 const KEY_GAP = 22;
+const MOST_SCALE = 2;
 
-/** Three views in third-angle projection at one scale, or one view large with the others as keys beside it. */
-export function layoutSheet(box: SceneBox, focus: Focus, width: number, height: number): SheetLayout {
-  const area = {
-    x: RULER + MARGIN.left,
-    y: RULER + MARGIN.top,
-    width: width - RULER - MARGIN.left - MARGIN.right,
-    height: height - RULER - MARGIN.top - MARGIN.bottom,
-  };
-  return focus === 'sheet' ? threeViews(box, area) : oneLarge(box, focus, area);
-}
+const areaOf = (width: number, height: number): Flat2 => ({
+  x: RULER + MARGIN.left,
+  y: RULER + MARGIN.top,
+  width: width - RULER - MARGIN.left - MARGIN.right,
+  height: height - RULER - MARGIN.top - MARGIN.bottom,
+});
 
-/** How three views stand: in an L as they are projected, in a row, or in a column. */
-type Arrangement = 'corner' | 'row' | 'column';
-/** An L keeps edges under edges; another way must draw the machine larger by this much to be worth that. */
-const WORTH = 1.05;
-
-/** Three views at one scale, arranged so that the machine is drawn largest; the rest of the sheet is free. */
-function threeViews(box: SceneBox, area: Flat2): SheetLayout {
-  const { widthMm, heightMm, depthMm } = box.size;
-  const scales: Record<Arrangement, number> = {
-    corner: Math.min((area.width - GAP) / (widthMm + depthMm), (area.height - GAP) / (depthMm + heightMm)),
-    row: Math.min((area.width - 2 * GAP) / (2 * widthMm + depthMm), area.height / Math.max(depthMm, heightMm)) / WORTH,
-    column:
-      Math.min(area.width / Math.max(widthMm, depthMm), (area.height - 2 * GAP) / (depthMm + 2 * heightMm)) / WORTH,
-  };
-  const best = (Object.keys(scales) as Arrangement[]).reduce((a, b) => (scales[b] > scales[a] ? b : a));
-  const scale = Math.max(0.05, Math.min(scales[best] * (best === 'corner' ? 1 : WORTH), 2));
-  const place = (name: ViewName, x: number, y: number): PlacedView => placed(box, name, x, y, scale, true);
-  const plan = place('plan', area.x, area.y);
-  if (best === 'row') {
-    const front = place('front', plan.x + plan.width + GAP, area.y);
-    const side = place('side', front.x + front.width + GAP, area.y);
-    const y = area.y + Math.max(plan.height, front.height) + GAP;
-    const under = { x: front.x, y: area.y + front.height + GAP, width: side.x + side.width - front.x };
-    // Beside a deep plan there is room under the other two as well.
-    const beside = Math.max(0, area.y + area.height - under.y);
-    const below = Math.max(0, area.y + area.height - y);
-    const free =
-      beside * under.width > below * area.width
-        ? { ...under, width: area.x + area.width - under.x, height: beside }
-        : { x: area.x, y, width: area.width, height: below };
-    return { scale, views: [plan, front, side], free };
-  }
-  const front = place('front', area.x, area.y + plan.height + GAP);
-  if (best === 'column') {
-    const side = place('side', area.x, front.y + front.height + GAP);
-    const x = area.x + Math.max(plan.width, side.width) + GAP;
-    const free = { x, y: area.y, width: Math.max(0, area.x + area.width - x), height: area.height };
-    return { scale, views: [plan, front, side], free };
-  }
-  const side = place('side', area.x + plan.width + GAP, front.y);
+/** The machine's boxes in three views each at one scale, or one view of the first large with the others as keys. */
+export function layoutSheet(boxes: readonly SceneBox[], focus: Focus, width: number, height: number): SheetLayout {
+  const area = areaOf(width, height);
+  const [first] = boxes;
+  if (first && focus !== 'sheet') return oneLarge(first, focus, area);
+  const { scale, views, free } = arrange(boxes, area);
   return {
     scale,
-    views: [plan, front, side],
-    free: { x: side.x, y: area.y, width: area.x + area.width - side.x, height: plan.height },
+    views: views.map(({ leaf, x, y }) => placed(leaf.box, leaf.name, x, y, scale, true, boxes.length > 1)),
+    free,
   };
+}
+
+/** More boxes than this at once are too small to work in. */
+const MOST_BOXES = 3;
+/** So much smaller than alone a box may become when the others are drawn beside it. */
+const SMALLEST = 0.3;
+
+/** The boxes three views show at once: all of them where each stays large enough, else the one asked for. */
+export function drawnTogether(
+  boxes: readonly SceneBox[],
+  asked: SceneBox,
+  width: number,
+  height: number,
+): readonly SceneBox[] {
+  if (boxes.length < 2) return boxes;
+  if (boxes.length > MOST_BOXES) return [asked];
+  const area = areaOf(width, height);
+  const alone = Math.max(...boxes.map((box) => arrange([box], area).scale));
+  return arrange(boxes, area).scale >= SMALLEST * alone ? boxes : [asked];
+}
+
+type Leaf = { readonly box: SceneBox; readonly name: ViewName };
+/** Ways to stand three views of a box; the first is the L in which edges lie under edges. */
+const WAYS: readonly ((box: SceneBox) => Packing<Leaf>)[] = [
+  (box) => ({ column: [leafOf(box, 'plan'), { row: [leafOf(box, 'front'), leafOf(box, 'side')] }] }),
+  (box) => ({ row: [leafOf(box, 'plan'), { column: [leafOf(box, 'front'), leafOf(box, 'side')] }] }),
+  (box) => ({ row: [leafOf(box, 'plan'), leafOf(box, 'front'), leafOf(box, 'side')] }),
+  (box) => ({ column: [leafOf(box, 'plan'), leafOf(box, 'front'), leafOf(box, 'side')] }),
+];
+/** Another way than the L must draw the machine larger by this much to be worth it. */
+const WORTH_OTHER = 1.05;
+/** A way that leaves no corner for what figures are made of must draw it larger by this much. */
+const WORTH_CORNER = 1.5;
+const CORNER = { width: 224, height: 112 };
+
+type Arranged = { readonly scale: number; readonly views: readonly Packed<Leaf>[]; readonly free: Flat2 };
+
+/** Three views of each box at one scale, arranged so that they are drawn largest; the rest of the sheet is free. */
+function arrange(boxes: readonly SceneBox[], area: Flat2): Arranged {
+  let best: { readonly arranged: Arranged; readonly worth: number } | null = null;
+  for (const { packing, isL } of packingsOf(boxes)) {
+    const scale = scaleFor(packing, area, GAP, MOST_SCALE);
+    const most = isL ? scale : scale / WORTH_OTHER;
+    if (best && most <= best.worth) continue;
+    const views = pack(packing, area.x, area.y, scale, GAP);
+    const free = largestFree(area, views, GAP * 0.8, CORNER);
+    const hasCorner = free.width >= CORNER.width && free.height >= CORNER.height;
+    const worth = hasCorner ? most : most / WORTH_CORNER;
+    if (!best || worth > best.worth) best = { arranged: { scale, views, free }, worth };
+  }
+  return best?.arranged ?? { scale: 1, views: [], free: area };
+}
+
+/** Every way to stand the boxes' views, the boxes in a row or in a column. */
+function packingsOf(boxes: readonly SceneBox[]): { readonly packing: Packing<Leaf>; readonly isL: boolean }[] {
+  let ways: { readonly parts: readonly Packing<Leaf>[]; readonly isL: boolean }[] = [{ parts: [], isL: true }];
+  for (const box of boxes)
+    ways = ways.flatMap(({ parts, isL }) =>
+      WAYS.map((way, i) => ({ parts: [...parts, way(box)], isL: isL && i === 0 })),
+    );
+  return ways.flatMap(({ parts, isL }) =>
+    parts.length === 1
+      ? parts.map((packing) => ({ packing, isL }))
+      : [
+          { packing: { row: parts }, isL },
+          { packing: { column: parts }, isL },
+        ],
+  );
+}
+
+function leafOf(box: SceneBox, name: ViewName): Packing<Leaf> {
+  return { leaf: { box, name }, ...viewSize(name, box.size) };
 }
 
 /** The keys stand beside the large view or below it, whichever leaves that view larger. */
@@ -127,10 +164,20 @@ function oneLarge(box: SceneBox, focus: ViewName, area: Flat2): SheetLayout {
   return { scale: large.scale, views: [large, ...keys], free };
 }
 
-function placed(box: SceneBox, name: ViewName, x: number, y: number, scale: number, large: boolean): PlacedView {
+function placed(
+  box: SceneBox,
+  name: ViewName,
+  x: number,
+  y: number,
+  scale: number,
+  large: boolean,
+  isOneOfMore = false,
+): PlacedView {
   const size = viewSize(name, box.size);
   return {
     name,
+    box: box.unit.id,
+    title: titleFor(box, name, size.widthMm * scale, isOneOfMore),
     x,
     y,
     width: size.widthMm * scale,
@@ -151,3 +198,25 @@ export const onSheet = (view: PlacedView, flat: Flat): Flat2 => ({
 
 export const overlaps = (a: Flat2, b: Flat2, by = 0): boolean =>
   a.x < b.x + b.width + by && b.x < a.x + a.width + by && a.y < b.y + b.height + by && b.y < a.y + a.height + by;
+
+/** Px a letter of a title takes. */
+const TITLE_CHARACTER = 8.4;
+
+/** The view's name; of several boxes the plan says which one it shows, the others its mark, where there is room. */
+function titleFor({ unit }: SceneBox, name: ViewName, width: number, isOneOfMore: boolean): string {
+  const view = FOCUS_WORDS[name];
+  if (!isOneOfMore) return view;
+  const ways = [
+    ...(name === 'plan' ? [`${unit.part.name} ${unit.mark}: ${view.toLowerCase()}`] : []),
+    `${unit.mark}: ${view.toLowerCase()}`,
+  ];
+  return ways.find((title) => title.length * TITLE_CHARACTER <= width) ?? view;
+}
+
+/** Where the title of a view is written, over its corner. */
+export const titleOf = ({ x, y, title }: PlacedView): Flat2 => ({
+  x,
+  y: y - 20,
+  width: title.length * TITLE_CHARACTER,
+  height: 18,
+});

@@ -1,4 +1,4 @@
-import type { Flat2 } from './sheetLayout';
+import type { Flat2 } from './arrangements';
 
 export type Stop = { readonly id: string; readonly feature: string; readonly rect: Flat2 };
 export type Direction = 'left' | 'right' | 'up' | 'down';

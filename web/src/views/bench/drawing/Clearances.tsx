@@ -1,6 +1,7 @@
 import type { Reach } from '@inch-tower/core';
-import { placeNote, titleOf, type Note } from '../../../drawing/notes';
-import { RULER, type Flat2, type PlacedView } from '../../../drawing/sheetLayout';
+import { placeNote, type Note } from '../../../drawing/notes';
+import type { Flat2 } from '../../../drawing/arrangements';
+import { RULER, titleOf, type PlacedView } from '../../../drawing/sheetLayout';
 
 /**
  * The room of cards (in plan, from the rear edge to what ends it) and coolers (in section, upwards):
@@ -29,10 +30,10 @@ export function Clearances({
         views
           .filter(({ large, name }) => large && name === (one.what === 'card' ? 'plan' : 'side'))
           .map((view) => {
-            const drawn = placeNote(view, one, written, width);
+            const drawn = placeNote(view, one, written, width, views);
             if (!drawn) return null;
             written.push(drawn.words);
-            return <Clearance key={`${view.name}${one.unit}`} drawn={drawn} reach={one} />;
+            return <Clearance key={`${view.box}${view.name}${one.unit}`} drawn={drawn} reach={one} />;
           }),
       )}
     </g>

@@ -55,7 +55,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
           </svg>
         )}
       </div>
-      <ViewBar scene={scene} box={model.box} trying={model.trying} />
+      <ViewBar scene={scene} box={model.box} drawn={model.drawn} trying={model.trying} />
     </section>
   );
 }

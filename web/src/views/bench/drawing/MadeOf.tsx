@@ -14,6 +14,8 @@ const isParted = (id: FigureId): id is Parted => (OF as readonly FigureId[]).inc
 const ROW = 27;
 const HEAD = 42;
 const MOST = 5;
+/** Narrower than this the figures stand under the heading. */
+const NARROW = 280;
 const CHAR = 6.8;
 /** Below this the corner says nothing. */
 const LEAST = { width: 200, height: HEAD + 2 * ROW };
@@ -44,7 +46,9 @@ export function MadeOf({ x, y, width: room, height }: Area) {
   const shares = useShares(chosen);
   const width = Math.min(room, 330);
   if (width < LEAST.width || height < LEAST.height || !OF.some((id) => figures?.[id])) return null;
-  const lines = Math.min(MOST, Math.floor((height - HEAD) / ROW));
+  const isNarrow = width < NARROW;
+  const head = isNarrow ? HEAD + 16 : HEAD;
+  const lines = Math.min(MOST, Math.floor((height - head) / ROW));
   const rows = shares.slice(0, shares.length > lines ? lines - 1 : lines);
   const rest = shares.slice(rows.length);
   const figure = figures?.[chosen];
@@ -53,9 +57,9 @@ export function MadeOf({ x, y, width: room, height }: Area) {
       <text className="title" x={x} y={y + 8}>
         MADE OF
       </text>
-      <Choices x={x + 76} y={y + 8} chosen={chosen} onChoose={ui.setFigure} />
+      <Choices x={isNarrow ? x : x + 76} y={isNarrow ? y + 28 : y + 8} chosen={chosen} onChoose={ui.setFigure} />
       {chosen === 'sound.earIdleDb' && (
-        <text className="faint" x={x + width} y={y + 24} textAnchor="end">
+        <text className="faint" x={x + width} y={isNarrow ? y + 8 : y + 24} textAnchor="end">
           without it
         </text>
       )}
@@ -67,17 +71,17 @@ export function MadeOf({ x, y, width: room, height }: Area) {
             figure={figure}
             id={chosen}
             x={x}
-            y={y + HEAD + i * ROW}
+            y={y + head + i * ROW}
             width={width}
           />
         ))}
       {shares.length === 0 && (
-        <text className="faint" x={x} y={y + HEAD}>
+        <text className="faint" x={x} y={y + head}>
           nothing here adds to it
         </text>
       )}
       {figure && rest.length > 0 && (
-        <text className="faint" x={x} y={y + HEAD + rows.length * ROW}>
+        <text className="faint" x={x} y={y + head + rows.length * ROW}>
           {rest.length} more
           {chosen === 'sound.earIdleDb'
             ? ''

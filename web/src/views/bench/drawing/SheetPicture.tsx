@@ -7,7 +7,6 @@ import { usePath } from '../hooks/usePath';
 import { useReaches } from '../hooks/useReaches';
 import { Clearances } from './Clearances';
 import { Balloons, Dimensions, Hatches, Rulers, TitleBlock } from './sheetFurniture';
-import { FOCUS_WORDS } from './foci';
 import { MadeOf } from './MadeOf';
 import { TablePicture } from './TablePicture';
 import type { SheetModel } from './useSheetModel';
@@ -24,13 +23,12 @@ type Props = {
 /** Everything on the sheet: rulers, views, dimensions, clearances, the table, notes, title block and balloons. */
 export function SheetPicture({ model, width, height, current, onChoose }: Props) {
   const ui = useBench();
-  const { scene, build, snags, layout, labels, balloons, table, title, box, isGhostAlone, notes } = model;
+  const { scene, build, snags, layout, labels, balloons, table, title, box, drawn, isGhostAlone, notes } = model;
   const targets = useMoveTargets();
   const path = usePath();
   const { room, covered, chosen } = useReaches();
   if (!scene) return null;
-  const ghosts =
-    model.ghost && !isGhostAlone ? model.ghost.boxes.find((one) => one.unit.id === box?.unit.id) : undefined;
+  const ghosts = model.ghost && !isGhostAlone ? model.ghost.boxes : [];
   const taken = [
     ...labels.flat(),
     ...balloons.map(({ x, y }) => ({
@@ -56,16 +54,15 @@ export function SheetPicture({ model, width, height, current, onChoose }: Props)
         const own = labels[i];
         return own ? (
           <ViewPicture
-            key={one.name}
+            key={`${one.box} ${one.name}`}
             view={one}
             labels={own}
-            title={FOCUS_WORDS[one.name]}
             current={current}
             selected={ui.selected}
             lit={ui.moving ? targets : path}
             unconnected={model.loose}
             covered={covered}
-            ghosts={ghosts}
+            ghosts={ghosts.find(({ unit }) => unit.id === one.box)}
             faded={isGhostAlone}
             onChoose={onChoose}
             onEnlarge={ui.setFocus}
@@ -95,7 +92,7 @@ export function SheetPicture({ model, width, height, current, onChoose }: Props)
           y={title.y}
           width={title.width}
           build={build}
-          box={box}
+          boxes={ui.focus === 'sheet' ? drawn : [box]}
           scale={layout.scale}
           snags={snags ?? []}
         />

@@ -1,6 +1,6 @@
 import type { OpenThing, PartKind, Solid } from '@inch-tower/core';
 import { printSpot } from '@inch-tower/core';
-import type { Flat2 } from '../../../drawing/sheetLayout';
+import type { Flat2 } from '../../../drawing/arrangements';
 
 export type TableStop = {
   readonly id: string;

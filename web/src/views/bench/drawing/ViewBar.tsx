@@ -1,15 +1,17 @@
+import type { SceneBox } from '@inch-tower/core';
+import { FOCI, FOCUS_WORDS } from '../../../drawing/foci';
 import { useBench } from '../hooks/benchContext';
-import { FOCI, FOCUS_WORDS } from './foci';
 import type { SheetModel } from './useSheetModel';
 
 const BUTTON = 'plain min-h-6 whitespace-nowrap ';
 const shownAs = (isShown: boolean): string =>
   isShown ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline';
 
-/** Under the drawing: which view is large, which box is drawn, and what is tried in words. */
-export function ViewBar({ scene, box, trying }: Pick<SheetModel, 'scene' | 'box' | 'trying'>) {
+/** Under the drawing: which view is large, which boxes are drawn, and what is tried in words. */
+export function ViewBar({ scene, box, drawn, trying }: Pick<SheetModel, 'scene' | 'drawn' | 'box' | 'trying'>) {
   const ui = useBench();
   const boxes = scene?.boxes ?? [];
+  const isShown = (one: SceneBox) => (ui.focus === 'sheet' ? drawn.includes(one) : one === box);
   return (
     <div
       role="group"
@@ -33,10 +35,10 @@ export function ViewBar({ scene, box, trying }: Pick<SheetModel, 'scene' | 'box'
           <button
             key={one.unit.id}
             type="button"
-            aria-pressed={one === box}
+            aria-pressed={isShown(one)}
             aria-label={`${one.unit.part.name} ${one.unit.mark}`}
             onClick={() => ui.select(one.unit.id, { pane: 'sheet' })}
-            className={`${BUTTON}min-w-6 px-1.5 ${shownAs(one === box)}`}
+            className={`${BUTTON}min-w-6 px-1.5 ${shownAs(isShown(one))}`}
           >
             {one.unit.part.id === boxes[i - 1]?.unit.part.id ? '' : `${one.unit.part.name} `}
             <span className="mono text-[12px]">{one.unit.mark}</span>

@@ -1,13 +1,13 @@
 import { memo } from 'react';
 import { printSpot, projectBox, viewSize, type FlatShape, type SceneBox, type Solid } from '@inch-tower/core';
 import type { Label } from '../../../drawing/labels';
-import { onSheet, type Focus, type PlacedView } from '../../../drawing/sheetLayout';
+import type { Focus } from '../../../drawing/foci';
+import { onSheet, type PlacedView } from '../../../drawing/sheetLayout';
 import { capacityWords } from '../../../words/format';
 
 type ViewProps = {
   readonly view: PlacedView;
   readonly labels: readonly Label[];
-  readonly title: string;
   readonly current: string | null;
   readonly selected: string | null;
   readonly lit: { has(id: string): boolean } | null;
@@ -23,7 +23,6 @@ type ViewProps = {
 export const ViewPicture = memo(function ViewPicture({
   view,
   labels,
-  title,
   current,
   selected,
   lit,
@@ -36,9 +35,9 @@ export const ViewPicture = memo(function ViewPicture({
 }: ViewProps) {
   const loose = new Set(unconnected);
   return (
-    <g data-view={view.name} opacity={faded ? 0.6 : 1}>
+    <g data-view={view.name} data-box={view.box} opacity={faded ? 0.6 : 1}>
       <text className="title" x={view.x} y={view.y - 7}>
-        {title.toUpperCase()}
+        {view.title.toUpperCase()}
       </text>
       {view.shapes.map((shape) => (
         <Shape
@@ -73,7 +72,7 @@ export const ViewPicture = memo(function ViewPicture({
         <rect
           role="button"
           tabIndex={0}
-          aria-label={`Enlarge the ${title.toLowerCase()} view`}
+          aria-label={`Enlarge the ${view.title.toLowerCase()} view`}
           x={view.x - 4}
           y={view.y - 18}
           width={view.width + 8}

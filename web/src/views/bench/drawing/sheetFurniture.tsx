@@ -102,41 +102,41 @@ export function Dimensions({
   readonly views: readonly PlacedView[];
   readonly brief: Brief | undefined;
 }) {
-  const lines = views
-    .filter((view) => view.large)
-    .flatMap((view) => {
-      const shell = view.shapes.find((shape) => shape.solid.what === 'shell');
-      if (!shell) return [];
-      const wide = view.name === 'plan' || view.name === 'rear';
-      return [
-        ...(wide || views.length > 3
-          ? [
-              {
-                key: `${view.name}-w`,
-                x1: view.x,
-                y1: view.y + view.height + 13,
-                x2: view.x + view.width,
-                y2: view.y + view.height + 13,
-                mm: shell.widthMm,
-                room: brief?.maxWidthMm,
-              },
-            ]
-          : []),
-        ...(view.name === 'plan' || view.name === 'front' || views.length > 3
-          ? [
-              {
-                key: `${view.name}-h`,
-                x1: view.x - 13,
-                y1: view.y,
-                x2: view.x - 13,
-                y2: view.y + view.height,
-                mm: shell.heightMm,
-                room: view.name === 'plan' ? brief?.maxDepthMm : brief?.maxHeightMm,
-              },
-            ]
-          : []),
-      ];
-    });
+  const large = views.filter((view) => view.large);
+  const isAlone = large.length === 1;
+  const lines = large.flatMap((view) => {
+    const shell = view.shapes.find((shape) => shape.solid.what === 'shell');
+    if (!shell) return [];
+    const wide = view.name === 'plan' || view.name === 'rear';
+    return [
+      ...(wide || isAlone
+        ? [
+            {
+              key: `${view.box} ${view.name}-w`,
+              x1: view.x,
+              y1: view.y + view.height + 13,
+              x2: view.x + view.width,
+              y2: view.y + view.height + 13,
+              mm: shell.widthMm,
+              room: brief?.maxWidthMm,
+            },
+          ]
+        : []),
+      ...(view.name === 'plan' || view.name === 'front' || isAlone
+        ? [
+            {
+              key: `${view.box} ${view.name}-h`,
+              x1: view.x - 13,
+              y1: view.y,
+              x2: view.x - 13,
+              y2: view.y + view.height,
+              mm: shell.heightMm,
+              room: view.name === 'plan' ? brief?.maxDepthMm : brief?.maxHeightMm,
+            },
+          ]
+        : []),
+    ];
+  });
   return (
     <g aria-hidden>
       {lines.map(({ key, ...line }) => (
@@ -204,7 +204,7 @@ export function TitleBlock({
   y,
   width,
   build,
-  box,
+  boxes,
   scale,
   snags,
 }: {
@@ -212,17 +212,21 @@ export function TitleBlock({
   readonly y: number;
   readonly width: number;
   readonly build: Build;
-  readonly box: SceneBox;
+  readonly boxes: readonly SceneBox[];
   readonly scale: number;
   readonly snags: readonly TaggedSnag[];
 }) {
   const blockers = snags.filter((snag) => snag.severity === 'blocker').length;
   const room = Math.floor((width - 16) / 6.8);
   const cut = (text: string) => (text.length > room ? `${text.slice(0, Math.max(1, room - 1))}…` : text);
-  const size = `${box.size.widthMm} × ${box.size.heightMm} × ${box.size.depthMm} mm`;
+  const [one] = boxes;
+  const size =
+    one && boxes.length === 1
+      ? `${one.size.widthMm} × ${one.size.heightMm} × ${one.size.depthMm} mm`
+      : countWords(boxes.length, 'box', 'boxes');
   const drawn = `scale 1 : ${(PX_PER_MM / scale).toFixed(1)}`;
   const found = snags.length ? `${countWords(snags.length, 'snag')}, ${blockers} block` : 'no snags';
-  const { name } = box.unit.part;
+  const name = boxes.map(({ unit }) => unit.part.name).join(', ');
   // Two columns where all of it has room, else what a print cannot do without.
   const isWide = Math.max(size.length, name.length) + Math.max(drawn.length, found.length) + 4 <= room;
   const middle = x + Math.max(size.length, name.length) * 6.8 + 20;

@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import { printSpot } from '@inch-tower/core';
+import { FOCI } from '../../../drawing/foci';
 import { nextFeature, nextStop, type Direction, type Stop } from '../../../drawing/walk';
 import { edit, redo, undo } from '../../../state/benchThunks';
 import { useAppDispatch } from '../../../state/store';
 import { singleKeysOn } from '../Shortcuts';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
-import { FOCI } from './foci';
 import type { SheetModel } from './useSheetModel';
 
 const ARROWS: Readonly<Record<string, Direction>> = {
@@ -36,8 +36,8 @@ export function useDrawingKeys(
     const all = [...(frame.current?.querySelectorAll<SVGElement>(`[data-stop="${CSS.escape(stop.id)}"]`) ?? [])];
     (all.find((node) => closeTo(node, stop)) ?? all[0])?.focus();
   };
-  const onView = (stop: Stop, name: string) => {
-    const one = layout?.views.find((v) => v.name === name);
+  const onView = (stop: Stop, name: string, box: string | null) => {
+    const one = layout?.views.find((view) => view.name === name && view.box === box);
     return (
       !!one &&
       stop.rect.x >= one.x - 1 &&
@@ -103,8 +103,10 @@ export function useDrawingKeys(
     const id = target.closest('[data-stop]')?.getAttribute('data-stop') ?? current;
     const from = stops.find((stop) => stop.id === id);
     if (!from || event.ctrlKey || event.metaKey || event.altKey) return;
-    const viewOf = target.closest('[data-view]')?.getAttribute('data-view');
-    const here = stops.find((stop) => stop.id === from.id && (!viewOf || onView(stop, viewOf))) ?? from;
+    const view = target.closest('[data-view]');
+    const name = view?.getAttribute('data-view');
+    const isHere = (stop: Stop) => !name || onView(stop, name, view?.getAttribute('data-box') ?? null);
+    const here = stops.find((stop) => stop.id === from.id && isHere(stop)) ?? from;
     const act = actOf(event.key, from, here);
     if (!act) return;
     act();

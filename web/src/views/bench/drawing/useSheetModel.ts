@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { differenceOf, plannedUnits, printSpot, sceneOf, type SceneBox } from '@inch-tower/core';
 import { placeBalloons } from '../../../drawing/balloons';
+import { cornerOf } from '../../../drawing/corner';
 import { placeLabels } from '../../../drawing/labels';
-import { layoutSheet, onSheet, RULER } from '../../../drawing/sheetLayout';
+import { drawnTogether, layoutSheet, onSheet, RULER } from '../../../drawing/sheetLayout';
 import type { Stop } from '../../../drawing/walk';
 import { selectScene } from '../../../state/selectors';
 import { useAppSelector } from '../../../state/store';
@@ -10,8 +11,6 @@ import { differenceWords } from '../../../words/differenceWords';
 import { useBench } from '../hooks/benchContext';
 import { tableStops } from './TablePicture';
 
-const TITLE_HEIGHT = 84;
-const TITLE_WIDTH = 330;
 const NONE: readonly never[] = [];
 
 /** What the sheet shows at a size in px: views with their labels and balloons, the table, and the places to walk to. */
@@ -28,9 +27,14 @@ export function useSheetModel(width: number, height: number) {
   );
   const shown = ghost && scene?.boxes.length === 0 ? ghost : scene;
   const box = shown?.boxes.find((one) => holds(one, ui.selected)) ?? shown?.boxes[0];
+  const boxes = shown?.boxes ?? NONE;
+  const drawn = useMemo(
+    () => (box && width > 0 ? drawnTogether(boxes, box, width, height) : NONE),
+    [boxes, box, width, height],
+  );
   const layout = useMemo(
-    () => (box && width > 0 ? layoutSheet(box, ui.focus, width, height) : null),
-    [box, ui.focus, width, height],
+    () => (box && width > 0 ? layoutSheet(ui.focus === 'sheet' ? drawn : [box], ui.focus, width, height) : null),
+    [drawn, box, ui.focus, width, height],
   );
   const labels = useMemo(() => layout?.views.map(placeLabels) ?? [], [layout]);
   const snags = view?.snags;
@@ -47,14 +51,7 @@ export function useSheetModel(width: number, height: number) {
     [layout, snags, labels, width, height],
   );
   const free = layout?.free ?? { x: RULER + 34, y: RULER + 40, width: width - RULER - 60, height: height - RULER - 60 };
-  const titleHeight = free.height >= TITLE_HEIGHT && free.width >= 150 ? TITLE_HEIGHT : 0;
-  const tableArea = { ...free, height: free.height - titleHeight - (titleHeight ? 12 : 0) };
-  const title = {
-    x: free.x,
-    y: free.y + free.height - titleHeight,
-    width: Math.min(TITLE_WIDTH, free.width),
-    height: titleHeight,
-  };
+  const { title, rest: tableArea } = cornerOf(free);
   const tableScale = layout?.scale ?? 1;
   const open = view?.open;
   const table = useMemo(
@@ -86,9 +83,9 @@ export function useSheetModel(width: number, height: number) {
   const looseNames = view?.unconnected.join(' ') ?? '';
   const loose = useMemo(() => (looseNames ? looseNames.split(' ') : NONE), [looseNames]);
   const notes = {
-    x: free.x + 18,
+    x: tableArea.x,
     y: tableEnd,
-    width: free.width - 18,
+    width: tableArea.width,
     height: tableArea.y + tableArea.height - tableEnd,
   };
   return {
@@ -99,6 +96,7 @@ export function useSheetModel(width: number, height: number) {
     trying,
     /** The machine is drawn as it would be, for there is none yet. */ isGhostAlone: shown === ghost,
     box,
+    /** The boxes that three views show at once. */ drawn,
     layout,
     labels,
     balloons,

@@ -1,6 +1,6 @@
 import { createContext, useContext, type RefObject } from 'react';
 import type { Build, Edit, FigureId, Figures, SpotRef } from '@inch-tower/core';
-import type { Focus } from '../../../drawing/sheetLayout';
+import type { Focus } from '../../../drawing/foci';
 import type { OwnedCatalogue } from '../../../state/api';
 import type { TrySource } from '../../../worker/messages';
 

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { replay, VIEW_NAMES, type Edit, type FigureId } from '@inch-tower/core';
-import type { Focus } from '../../../drawing/sheetLayout';
+import type { Focus } from '../../../drawing/foci';
 import { useAppSelector } from '../../../state/store';
 import type { OwnedCatalogue } from '../../../state/api';
 import type { TrySource } from '../../../worker/messages';

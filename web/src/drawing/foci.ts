@@ -1,5 +1,7 @@
-import { VIEW_NAMES } from '@inch-tower/core';
-import type { Focus } from '../../../drawing/sheetLayout';
+import { VIEW_NAMES, type ViewName } from '@inch-tower/core';
+
+/** What the sheet shows: three views, or one of them large. */
+export type Focus = 'sheet' | ViewName;
 
 export const FOCUS_WORDS: Record<Focus, string> = {
   sheet: 'Three views',
