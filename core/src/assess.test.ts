@@ -121,5 +121,5 @@ test('missing things point at the place where they go', () => {
     .add('wren-c8')
     .assess()
     .open.map((one) => `${one.kind} ${one.spot.key}`);
-  expect(keys).toEqual(['processor socket', 'cooler coolerMount', 'memory memory', 'supply supply', 'drive drive']);
+  expect(keys).toEqual(['processor socket', 'cooler coolerMount', 'memory memory', 'supply supply', 'drive cage']);
 });

@@ -1,6 +1,6 @@
 import type { PartKind } from './parts/vocabulary';
 import type { PlannedUnit } from './machine/units';
-import type { Layout } from './build/layout';
+import { printSpot, type Layout } from './build/layout';
 
 export type Status = 'empty' | 'partsMissing' | 'blocked' | 'clear';
 
@@ -8,7 +8,7 @@ export type Status = 'empty' | 'partsMissing' | 'blocked' | 'clear';
 export type OpenThing = {
   readonly kind: PartKind;
   readonly label: string;
-  readonly spot: { readonly host: string; readonly key: string };
+  readonly spot: { readonly host: string; readonly key: string; readonly n?: number };
 };
 
 const LABELS: readonly (readonly [PartKind, string])[] = [
@@ -23,7 +23,7 @@ const LABELS: readonly (readonly [PartKind, string])[] = [
 
 /** Kinds a machine cannot be without that the build does not have yet, in the order of the work. */
 export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenThing[] {
-  const have = new Set(units.map((unit) => unit.part.kind));
+  const have = new Set(units.filter((unit) => !isBootOnly(unit)).map((unit) => unit.part.kind));
   // Memory and processor may be soldered down.
   const boards = units.filter((unit) => unit.part.kind === 'board');
   const hasMemory = boards.length > 0 && boards.every(({ part }) => part.kind === 'board' && part.memorySlots === 0);
@@ -37,6 +37,26 @@ export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenT
   }));
 }
 
+/** A stick starts the machine; the drives are still to come. */
+const isBootOnly = ({ part, role }: PlannedUnit): boolean =>
+  part.kind === 'drive' && part.size === 'usb' && (role === undefined || role === 'boot');
+
+/** The first free bay of the chassis' largest group. */
+function firstBay(chassis: PlannedUnit, layout: Layout): OpenThing['spot'] | null {
+  if (chassis.part.kind !== 'chassis') return null;
+  const taken = new Set(Object.values(layout.at).map(({ spot }) => printSpot(spot)));
+  const bays = ({ rows, columns }: { readonly rows: number; readonly columns: number }) => rows * columns;
+  const groups = chassis.part.bayGroups
+    .filter(({ takes }) => takes.some((size) => size !== '5.25'))
+    .sort((a, b) => bays(b) - bays(a));
+  for (const group of groups)
+    for (let n = 1; n <= bays(group); n++) {
+      const spot = { host: chassis.id, key: group.key, n };
+      if (!taken.has(printSpot(spot))) return spot;
+    }
+  return null;
+}
+
 function spotFor(kind: PartKind, units: readonly PlannedUnit[], layout: Layout): OpenThing['spot'] {
   if (kind === 'chassis') return { host: 'floor', key: 'chassis' };
   const chassis = units.find((unit) => unit.part.kind === 'chassis' && layout.at[unit.id]);
@@ -45,6 +65,7 @@ function spotFor(kind: PartKind, units: readonly PlannedUnit[], layout: Layout):
     return { host: chassis.id, key: 'tray' };
   if (kind === 'supply' && chassis?.part.kind === 'chassis' && chassis.part.supplyBays[0])
     return { host: chassis.id, key: chassis.part.supplyBays[0].key };
+  if (kind === 'drive' && chassis) return firstBay(chassis, layout) ?? { host: 'table', key: kind };
   if (board?.part.kind === 'board') {
     if (kind === 'processor' && board.part.socket) return { host: board.id, key: 'socket' };
     if (kind === 'cooler' && board.part.socket) return { host: board.id, key: 'coolerMount' };

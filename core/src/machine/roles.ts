@@ -13,13 +13,14 @@ const largestOf = (units: readonly PlannedUnit[]): number =>
 const isModuleOrStick = ({ size }: Drive): boolean => size === 'm2' || size === 'usb';
 
 /**
- * Drives the system is on: those set to it by hand, and M.2 modules and sticks of at most 1 TB beside larger drives
- * that have no role of their own. Modules as large as everything else are the pool.
+ * Drives the system is on: those set to it by hand, and of those without a role of their own sticks of at most 1 TB,
+ * and M.2 modules of at most 1 TB beside larger drives. Modules as large as everything else are the pool; no pool is
+ * made of sticks.
  */
 export function bootDrives(units: readonly PlannedUnit[]): ReadonlySet<PlannedUnit> {
   const largest = largestOf(units);
   const isProposed = (part: Drive) =>
-    isModuleOrStick(part) && part.capacityBytes <= SMALL_BYTES && part.capacityBytes < largest;
+    isModuleOrStick(part) && part.capacityBytes <= SMALL_BYTES && (part.size === 'usb' || part.capacityBytes < largest);
   return new Set(
     ofKind(units, 'drive').filter(({ role, part }) => role === 'boot' || (role === undefined && isProposed(part))),
   );

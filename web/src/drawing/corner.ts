@@ -1,6 +1,6 @@
 import type { Flat2 } from './arrangements';
 
-/** What stands in the free part of the sheet: the title block, and the rest for the table and what figures are made of. */
+/** What stands in the free part of the sheet: the title block, and the rest for table and parts of figures. */
 export type Corner = { readonly title: Flat2; readonly rest: Flat2 };
 
 const TITLE = { width: 330, height: 84 };

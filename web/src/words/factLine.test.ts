@@ -9,10 +9,10 @@ const line = (id: string) => {
 };
 
 test.each([
-  ['hurdle-half', '214 × 44 × 240 mm, 1 bay, own shape board'],
-  ['larder-8', '226 × 240 × 330 mm, 12 bays, Mini-ITX board'],
-  ['loft-16', /, 16 bays, no board$/],
-  ['gable-24', /, 24 bays, boards to SSI-EEB$/],
+  ['hurdle-half', '1 × 2.5 fixed, own shape board, 214 × 44 × 240 mm'],
+  ['larder-8', '8 × 3.5 hot swap, 4 × 2.5 fixed, Mini-ITX board, 226 × 240 × 330 mm'],
+  ['loft-16', /^16 × 3\.5 hot swap, no board,/],
+  ['gable-24', /^24 × 3\.5 hot swap, boards to SSI-EEB,/],
   // Four SATA ports and two of four lanes; USB is none.
   ['wren-x8', /^170 × 170 mm, soldered processor, 12 drive ports, 1 M\.2, 4 × DDR4$/],
   ['barge-8', /^8 TB, 3\.5-inch, SATA, \d+ rpm$/],

@@ -17,6 +17,21 @@ const boardWords = (holes: PartOf<'chassis'>['boardHoles']): string =>
     : holes.length === 1
       ? `${FORMS[holes[0]!]} board`
       : `boards to ${FORMS[holes.at(-1)!]}`;
+const ACCESS: Readonly<Record<PartOf<'chassis'>['bayGroups'][number]['access'], string>> = {
+  hotSwap: 'hot swap',
+  tray: 'on trays',
+  fixed: 'fixed',
+};
+/** Bays by the largest drive they take and how that is changed: "8 × 3.5 hot swap, 4 × 2.5 fixed". */
+function bayWords(groups: PartOf<'chassis'>['bayGroups']): string {
+  const counts = new Map<string, number>();
+  for (const { takes, access, rows, columns } of groups) {
+    const size = ['5.25', '3.5', '2.5', 'u.2'].find((one) => (takes as readonly string[]).includes(one)) ?? '';
+    const words = `${size === 'u.2' ? 'U.2' : size} ${ACCESS[access]}`.trim();
+    counts.set(words, (counts.get(words) ?? 0) + rows * columns);
+  }
+  return [...counts].map(([words, count]) => `${count} × ${words}`).join(', ') || 'no bays';
+}
 /** A port of four lanes takes four drives. */
 const drivePorts = ({ connectors }: PartOf<'board'>): number =>
   connectors.reduce(
@@ -40,10 +55,10 @@ export function factLine(part: Part): string {
         .filter(Boolean)
         .join(', ');
     case 'chassis':
-      return `${mm(part.widthMm)} × ${mm(part.heightMm)} × ${mm(part.depthMm)} mm, ${countWords(
-        part.bayGroups.reduce((sum, group) => sum + group.rows * group.columns, 0),
-        'bay',
-      )}, ${boardWords(part.boardHoles)}`;
+      return (
+        `${bayWords(part.bayGroups)}, ${boardWords(part.boardHoles)}, ` +
+        `${mm(part.widthMm)} × ${mm(part.heightMm)} × ${mm(part.depthMm)} mm`
+      );
     case 'board':
       return (
         `${mm(part.edgeMm)} × ${mm(part.depthMm)} mm, ` +

@@ -219,23 +219,26 @@ export function rackUnitsWithinBrief(situation: Situation): Found<'within.rackUn
     : [];
 }
 
+/** Places for more drives. Without a board the ports are not chosen yet: then the bays alone tell. */
+function roomFor(situation: Situation): { readonly more: number; readonly ports: number | undefined } | null {
+  const [room, bays] = [situation.figures['drives.room'], situation.figures['bays.free']];
+  if (!room || chassisOf(situation).length === 0) return null;
+  if (ofKind(situation.units, 'board').length === 0) return bays ? { more: bays.value, ports: undefined } : null;
+  return { more: room.value, ports: situation.figures['ports.free']?.value ?? 0 };
+}
+
 /** Room for as many drives as will be wanted later, the bays and ports there are now. */
 export function growthWithinBrief(situation: Situation): Found<'within.growth'>[] {
   const wish = situation.brief.drivesLater;
-  const room = situation.figures['drives.room'];
+  const room = roomFor(situation);
   const now = dataDrives(situation.units).length;
-  if (wish === undefined || !room || chassisOf(situation).length === 0 || now + room.value >= wish) return [];
+  if (wish === undefined || !room || now + room.more >= wish) return [];
   return [
     {
       severity: 'caution',
       at: [],
-      gap: { have: now + room.value, limit: wish, gap: now + room.value - wish, unit: 'drives' },
-      facts: {
-        now,
-        more: room.value,
-        bays: situation.figures['bays.free']?.value ?? 0,
-        ports: situation.figures['ports.free']?.value ?? 0,
-      },
+      gap: { have: now + room.more, limit: wish, gap: now + room.more - wish, unit: 'drives' },
+      facts: { now, more: room.more, bays: situation.figures['bays.free']?.value ?? 0, ports: room.ports },
     },
   ];
 }
@@ -264,9 +267,9 @@ export function usableWithinBrief(situation: Situation): Found<'within.usable'>[
 /** Room for data later: every free place filled with more of the commonest drive, and it is still not enough. */
 export function usableLaterWithinBrief(situation: Situation): Found<'within.usableLater'>[] {
   const { usableLaterTb: wish } = situation.brief;
-  const [most, room] = [situation.figures['capacity.mostTb'], situation.figures['drives.room']];
+  const [most, room] = [situation.figures['capacity.mostTb'], roomFor(situation)];
   const drives = dataDrives(situation.units);
-  if (wish === undefined || !most || !room || chassisOf(situation).length === 0) return [];
+  if (wish === undefined || !most || !room) return [];
   const counts = new Map<PartOf<'drive'>, number>();
   for (const { part } of drives) counts.set(part, (counts.get(part) ?? 0) + 1);
   const commonest = memberAt(
@@ -274,7 +277,7 @@ export function usableLaterWithinBrief(situation: Situation): Found<'within.usab
     0,
   )[0];
   const eachTb = commonest.capacityBytes / 1e12;
-  const have = most.value + room.value * eachTb;
+  const have = most.value + room.more * eachTb;
   return have >= wish
     ? []
     : [
@@ -282,7 +285,7 @@ export function usableLaterWithinBrief(situation: Situation): Found<'within.usab
           severity: 'note',
           at: [],
           gap: { have, limit: wish, gap: have - wish, unit: 'TB' },
-          facts: { more: room.value, drive: commonest.name, failures: situation.brief.failuresSurvived ?? 0 },
+          facts: { more: room.more, drive: commonest.name, failures: situation.brief.failuresSurvived ?? 0 },
         },
       ];
 }

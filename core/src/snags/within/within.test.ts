@@ -141,6 +141,11 @@ describe('within the brief', () => {
     ]);
     expect(find(wishing(cube().add('barge-8', 2), { drivesLater: 4 }), 'within.growth')).toEqual([]);
     expect(firstRemedy(wishing(cube().add('barge-8', 2), { drivesLater: 5 }), 'within.growth')[0]).toMatch(/^Add /);
+    // Without a board there are no ports yet: eight bays are room for eight, not for nine.
+    expect(find(wishing(fixture().add('larder-8'), { drivesLater: 8 }), 'within.growth')).toEqual([]);
+    expect(said(wishing(fixture().add('larder-8'), { drivesLater: 9 }), 'within.growth')).toEqual([
+      'caution: 9 drives are wanted later; 0 are here and there is room for 8 more (8 bays free).',
+    ]);
   });
   test('network', () => {
     expect(said(wishing(cube(), { networkGbPerS: 10 }), 'within.network')).toEqual([

@@ -11,7 +11,7 @@ export type WithinFacts = {
   'within.size': Sized<{ chassis: string; side: string }>;
   'within.lift': Sized<{ chassis: string }>;
   'within.rackUnits': { chassis: string; units: number };
-  'within.growth': Sized<{ now: number; more: number; bays: number; ports: number }>;
+  'within.growth': Sized<{ now: number; more: number; bays: number; ports: number | undefined }>;
   'within.usable': { drives: number; failures: number; mostTb: number; wishTb: number };
   'within.usableLater': Sized<{ more: number; drive: string; failures: number }>;
   'within.network': Sized<Record<never, never>>;
@@ -64,7 +64,7 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
     title: 'Room for the drives to come',
     what: (f, s) =>
       `${s.gap.limit} drives are wanted later; ${f.now} are here and there is room for ` +
-      `${f.more} more (${f.bays} bays, ${f.ports} ports free).`,
+      `${f.more} more (${n(f.bays, 'bay')}${f.ports === undefined ? '' : `, ${n(f.ports, 'port')}`} free).`,
     why: 'What has no bay or port later means another machine.',
   },
   'within.usable': {

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link, NavLink, useSearchParams } from 'react-router';
-import { LIMITS, verdictOf } from '@inch-tower/core';
+import { LIMITS, printSpot, verdictOf } from '@inch-tower/core';
 import type { SaveState } from '../../saving/draft';
 import { edit, redo, undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -30,13 +30,18 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
   const chosen = sel ? `?sel=${encodeURIComponent(sel)}` : '';
   const status = view && STATUS_WORDS[view.status];
   const verdict = view && verdictOf(view);
+  // Where parts are missing the first of them is what to choose; else what was found is what to read.
+  const next = view && view.status !== 'blocked' ? view.open[0] : undefined;
+  const verdictQuery = next
+    ? `?pane=try&sel=${encodeURIComponent(printSpot(next.spot))}`
+    : `?pane=snags${sel ? `&sel=${encodeURIComponent(sel)}` : ''}`;
   return (
     <>
       <NameField onNamed={onNamed} />
       <Link
-        to={`/b/${build?.id ?? ''}?pane=snags${sel ? `&sel=${encodeURIComponent(sel)}` : ''}`}
+        to={`/b/${build?.id ?? ''}${verdictQuery}`}
         aria-live="polite"
-        title="To what was found"
+        title={next ? `Choose: ${next.label.toLowerCase()}` : 'To what was found'}
         className={
           'flex min-h-7 min-w-0 items-center text-[17px] leading-tight font-semibold hover:underline ' +
           'max-[1100px]:text-[15px] ' +

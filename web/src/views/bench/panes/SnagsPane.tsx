@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { printSpot } from '@inch-tower/core';
+import { printSpot, type OpenThing } from '@inch-tower/core';
 import { useAppSelector } from '../../../state/store';
 import { useBench } from '../hooks/benchContext';
 import { useFocusStart } from '../hooks/useFocusStart';
@@ -14,6 +14,31 @@ const NotComputed = () => (
   </span>
 );
 
+/** What is missing, each leading to what fits there. */
+function StillToChoose({ open }: { readonly open: readonly OpenThing[] }) {
+  const ui = useBench();
+  if (open.length === 0) return null;
+  return (
+    <div
+      role="group"
+      aria-label="Still to choose"
+      className="flex flex-wrap items-center gap-x-1.5 gap-y-1 border-b border-line px-3 py-2 text-[13px]"
+    >
+      <span className="text-mid">Still to choose</span>
+      {open.map(({ kind, label, spot }) => (
+        <button
+          key={kind}
+          type="button"
+          className="press min-h-6 px-2"
+          onClick={() => ui.select(printSpot(spot), { pane: 'try', focusPane: true })}
+        >
+          {label}
+        </button>
+      ))}
+    </div>
+  );
+}
+
 /** Snags in the order a builder would deal with them; the open one shows its remedies. */
 export function SnagsPane() {
   useFocusStart('snags');
@@ -23,11 +48,13 @@ export function SnagsPane() {
   if (!view) return <p className="p-4 text-mid">Looking for snags …</p>;
   if (view.snags.length === 0)
     return (
-      <p className="p-4 text-mid" data-pane-start tabIndex={-1}>
-        {view.status === 'clear' ? 'No snags: everything fits together.' : 'No snags in what is chosen so far.'}
-        {view.open.length > 0 && ` Still open: ${view.open.map((one) => one.label.toLowerCase()).join(', ')}.`}
-        {view.status !== 'empty' && <NotComputed />}
-      </p>
+      <>
+        <StillToChoose open={view.open} />
+        <p className="p-4 text-mid" data-pane-start tabIndex={-1}>
+          {view.status === 'clear' ? 'No snags: everything fits together.' : 'No snags in what is chosen so far.'}
+          {view.status !== 'empty' && <NotComputed />}
+        </p>
+      </>
     );
   const selected = view.snags.find((snag) =>
     snag.at.some((place) => ('spot' in place ? printSpot(place.spot) : place.unit) === ui.selected),
@@ -35,6 +62,7 @@ export function SnagsPane() {
   const openKey = view.snags.some((snag) => snag.key === chosen) ? chosen : (selected ?? view.snags[0]!.key);
   return (
     <>
+      <StillToChoose open={view.open} />
       <ol>
         {view.snags.map((snag, i) => {
           const isOpen = snag.key === openKey;
