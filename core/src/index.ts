@@ -57,6 +57,7 @@ export {
   type StockClaim,
   type StockEntry,
 } from './stock/stock';
+export { buildOfStock, ownedOf } from './stock/buildOfStock';
 export type { Found } from './stock/found';
 export { readListings, type ReadListings } from './stock/listings';
 export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRef, type Wire } from './build/layout';

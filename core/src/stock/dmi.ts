@@ -68,6 +68,8 @@ export function boardFound(entries: readonly DmiEntry[]): Found[] {
 }
 
 export function processorFound(entries: readonly DmiEntry[]): Found[] {
+  // The memory it runs with today is memory it takes.
+  const memory = typeOf(entries);
   return entries
     .filter((entry) => entry.type === 4 && said(entry, 'Version'))
     .map((entry): Found => ({
@@ -75,7 +77,11 @@ export function processorFound(entries: readonly DmiEntry[]): Found[] {
       name: said(entry, 'Version')!.slice(0, 120),
       count: 1,
       archetype: 'cpu-desktop' as ArchetypeId,
-      values: { ...whole('cores', said(entry, 'Core Count')), ...whole('threads', said(entry, 'Thread Count')) },
+      values: {
+        ...whole('cores', said(entry, 'Core Count')),
+        ...whole('threads', said(entry, 'Thread Count')),
+        ...(memory ? { memoryTypes: [memory] } : {}),
+      },
       guessed: ['socket', 'lanes', 'watts'],
     }));
 }

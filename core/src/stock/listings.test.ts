@@ -44,6 +44,11 @@ test('a drive in both listings is one: capacity from the one, hours and size fro
   expect(laptop.note).toBe('PW-0011, 41020 h; PW-0012, 38115 h, reports that it is failing');
 });
 
+test('a processor takes the memory it runs with', () => {
+  const processor = everything().found.find((one) => one.kind === 'processor');
+  expect(processor?.values).toMatchObject({ cores: 4, memoryTypes: ['ddr3'] });
+});
+
 test('what a listing does not say is said to be guessed', () => {
   const { found } = readListings(
     '{"blockdevices":[{"name":"sda","size":8001563222016,"rota":true,"type":"disk","tran":null,"model":"Nameless"}]}',

@@ -8,6 +8,7 @@ import {
   type ViewName,
 } from '@inch-tower/core';
 import { largestFree, pack, scaleFor, type Flat2, type Packed, type Packing } from './arrangements';
+import { CORNER, cornerOf } from './corner';
 import { FOCUS_WORDS, type Focus } from './foci';
 
 /** One view on the sheet, in px: its top left and its scale in px per mm. */
@@ -88,7 +89,6 @@ const WAYS: readonly ((box: SceneBox) => Packing<Leaf>)[] = [
 const WORTH_OTHER = 1.05;
 /** A way that leaves no corner for what figures are made of must draw it larger by this much. */
 const WORTH_CORNER = 1.5;
-const CORNER = { width: 224, height: 112 };
 
 type Arranged = { readonly scale: number; readonly views: readonly Packed<Leaf>[]; readonly free: Flat2 };
 
@@ -101,7 +101,8 @@ function arrange(boxes: readonly SceneBox[], area: Flat2): Arranged {
     if (best && most <= best.worth) continue;
     const views = pack(packing, area.x, area.y, scale, GAP);
     const free = largestFree(area, views, GAP * 0.8, CORNER);
-    const hasCorner = free.width >= CORNER.width && free.height >= CORNER.height;
+    const { rest } = cornerOf(free);
+    const hasCorner = rest.width >= CORNER.width && rest.height >= CORNER.height;
     const worth = hasCorner ? most : most / WORTH_CORNER;
     if (!best || worth > best.worth) best = { arranged: { scale, views, free }, worth };
   }

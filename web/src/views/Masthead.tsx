@@ -15,7 +15,7 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
     >
       <Link
         to="/"
-        className="flex items-center gap-2 text-base font-semibold tracking-wide"
+        className="flex shrink-0 items-center gap-2 text-base font-semibold tracking-wide whitespace-nowrap"
         aria-label="Inch Tower, your machines"
       >
         <svg width="18" height="22" viewBox="4 0 14 26" aria-hidden>

@@ -6,6 +6,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Arrows', 'to the nearest place in that direction'],
   ['Page up, Page down', 'to the next feature'],
   ['Enter', 'what fits there, or the sheet of what is there'],
+  ['N', 'the next part that is missing'],
   ['/', 'add any part; it goes on the table'],
   ['S', 'snags'],
   ['T', 'tapes'],

@@ -52,7 +52,9 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
         {unworked === null ? (verdict?.words ?? '…') : 'Not worked out'}
       </Link>
       {unworked === null && verdict && (
-        <span className="text-[12.5px] text-mid min-[640px]:max-[1100px]:hidden">{verdict.notComputed}</span>
+        <span className="min-w-0 shrink-[9] truncate text-[12.5px] text-mid min-[640px]:max-[1100px]:hidden">
+          {verdict.notComputed}
+        </span>
       )}
       {build && (
         <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]">

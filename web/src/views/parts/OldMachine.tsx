@@ -13,7 +13,13 @@ const LISTINGS = [
 ] as const;
 
 /** An old machine in one paste: its own listings become stock, after a look at what was understood. */
-export function OldMachine({ catalogue, onDone }: { readonly catalogue: OwnedCatalogue; readonly onDone: () => void }) {
+export function OldMachine({
+  catalogue,
+  onDone,
+}: {
+  readonly catalogue: OwnedCatalogue;
+  readonly onDone: (taken: readonly string[]) => void;
+}) {
   const [text, setText] = useState('');
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const [addStock, { isLoading }] = useAddStockMutation();
@@ -24,7 +30,7 @@ export function OldMachine({ catalogue, onDone }: { readonly catalogue: OwnedCat
   const take = async () => {
     const { sheets, entries } = stockOf(taken, catalogue);
     const done = await addStock({ sheets, entries });
-    if (done.data) onDone();
+    if (done.data) onDone(entries.map(({ id }) => id));
     else setProblem(`${problemOf(done.error).detail} The text is still here.`);
   };
   return (
@@ -124,7 +130,7 @@ export function OldMachine({ catalogue, onDone }: { readonly catalogue: OwnedCat
           >
             Import {taken.length}
           </button>
-          <button type="button" className="press" onClick={onDone}>
+          <button type="button" className="press" onClick={() => onDone([])}>
             Cancel
           </button>
         </div>

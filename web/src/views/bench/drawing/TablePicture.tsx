@@ -35,22 +35,22 @@ export function tableStops(
   wholePage: boolean,
 ): TableStop[] {
   const fit = wholePage ? Math.min(1.15, area.width / 700) : Math.min(scale, 0.8);
-  const things = [
-    ...loose.map((solid) => ({
-      id: solid.id,
-      mm: [solid.box.widthMm, solid.box.depthMm] as const,
-      label: solid.label,
-      mark: solid.unit?.mark ?? '',
-      missing: false,
-    })),
-    ...open.map((one) => ({
-      id: printSpot(one.spot),
-      mm: OUTLINE_MM[one.kind] ?? ([100, 60] as const),
-      label: one.label,
-      mark: '',
-      missing: true,
-    })),
-  ];
+  const lying = loose.map((solid) => ({
+    id: solid.id,
+    mm: [solid.box.widthMm, solid.box.depthMm] as const,
+    label: solid.label,
+    mark: solid.unit?.mark ?? '',
+    missing: false,
+  }));
+  const missing = open.map((one) => ({
+    id: printSpot(one.spot),
+    mm: OUTLINE_MM[one.kind] ?? ([100, 60] as const),
+    label: one.label,
+    mark: '',
+    missing: true,
+  }));
+  // Where nothing stands yet, what is to be chosen comes first.
+  const things = wholePage ? [...missing, ...lying] : [...lying, ...missing];
   const stops: TableStop[] = [];
   let x = area.x;
   let y = area.y + 18;
@@ -63,7 +63,7 @@ export function tableStops(
       y += row + GAP;
       row = 0;
     }
-    if (y + height > area.y + area.height) break;
+    if (y + height > area.y + area.height) continue;
     stops.push({
       id: thing.id,
       rect: { x, y, width, height },

@@ -3,7 +3,7 @@ import { printSpot } from '@inch-tower/core';
 import { FOCI } from '../../../drawing/foci';
 import { nextFeature, nextStop, type Direction, type Stop } from '../../../drawing/walk';
 import { edit, redo, undo } from '../../../state/benchThunks';
-import { useAppDispatch } from '../../../state/store';
+import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { singleKeysOn } from '../Shortcuts';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
 import type { SheetModel } from './useSheetModel';
@@ -24,6 +24,7 @@ export function useDrawingKeys(
 ) {
   const ui = useBench();
   const dispatch = useAppDispatch();
+  const next = useAppSelector((state) => state.bench.view?.open[0]);
   const [walked, setWalked] = useState<string | null>(null);
   const hasKeyboardRef = useRef(false);
   const current =
@@ -75,6 +76,7 @@ export function useDrawingKeys(
     z: () => dispatch(undo()),
     y: () => dispatch(redo()),
     h: hold,
+    n: () => next && ui.select(printSpot(next.spot), { pane: 'try', focusPane: true }),
     delete: takeOut,
   };
   /** What a key does at a place; null where it does nothing here. */

@@ -51,7 +51,9 @@ export function useSheetModel(width: number, height: number) {
     [layout, snags, labels, width, height],
   );
   const free = layout?.free ?? { x: RULER + 34, y: RULER + 40, width: width - RULER - 60, height: height - RULER - 60 };
-  const { title, rest: tableArea } = cornerOf(free);
+  const corner = cornerOf(free);
+  const { title } = corner;
+  const tableArea = layout ? corner.rest : free;
   const tableScale = layout?.scale ?? 1;
   const open = view?.open;
   const table = useMemo(

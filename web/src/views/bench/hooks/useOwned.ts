@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { freeOf, type Owned } from '@inch-tower/core';
+import { freeOf, ownedOf, type Owned } from '@inch-tower/core';
 import { useStockQuery } from '../../../state/api';
 
 /** Parts in stock that no other machine uses, by sheet; undefined while they are not asked for or not here yet. */
@@ -17,15 +17,7 @@ export function useOwned(
     return Object.fromEntries(
       data.stock
         .filter(({ entry }) => freeOf(entry, data.claims, buildId) > 0)
-        .map(({ entry }): [string, Owned] => [
-          entry.sheet,
-          {
-            stockId: entry.id,
-            ...(entry.year === undefined ? {} : { year: entry.year }),
-            ...(entry.hours === undefined ? {} : { hours: entry.hours }),
-            ...(entry.condition ? { condition: entry.condition } : {}),
-          },
-        ]),
+        .map(({ entry }): [string, Owned] => [entry.sheet, ownedOf(entry)]),
     );
   }, [wanted, data, buildId]);
   return { owned, away: wanted && !data && isError, settled: !!data || isError };

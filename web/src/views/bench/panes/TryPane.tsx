@@ -25,6 +25,7 @@ import { Beside } from './Beside';
 import { Refused } from './Refused';
 import { TryControls } from './TryControls';
 import { deadEndsOf, isBlocked, isOneKind, partOf, sortRows, withBeside, type SortName } from './trySorts';
+import { effectsOf, sharedWords } from './tryEffects';
 import { TryHead, TryRowView } from './TryRowView';
 import { useOwned } from '../hooks/useOwned';
 
@@ -71,6 +72,16 @@ export function TryPane() {
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),
     [known, sort, ui.catalogue, build.brief, deadEnds],
   );
+  const effects = useMemo(
+    () => new Map(sorted.map((row) => [row.sheet, effectsOf(row, deadEnds.get(row.sheet))])),
+    [sorted, deadEnds],
+  );
+  const shared = useMemo(() => {
+    const kindOf = (row: GoingRow) => ui.catalogue.sheets[row.sheet]?.kind;
+    // Beside the drives for a bay stand adapters: what all drives say is said once all the same.
+    const alike = sorted.filter((row) => !isBlocked(row) && kindOf(row) === kindOf(sorted[0]!));
+    return sharedWords(alike.map(({ sheet }) => effects.get(sheet) ?? []));
+  }, [effects, sorted, ui.catalogue]);
   /** Sheets set beside one another, two at most. */
   const [beside, setBeside] = useState<readonly string[]>([]);
   const free = sorted.filter((row) => !isBlocked(row)).length;
@@ -161,15 +172,22 @@ export function TryPane() {
       </div>
       <Beside sheets={beside} rows={sorted} onAway={setBeside} />
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
+        {shared.size > 0 && (
+          <p className="border-b border-line px-3 py-1.5 text-[12.5px]" data-testid="try-shared">
+            <span className="text-mid">With each of these · </span>
+            {[...shared].join(' · ')}
+          </p>
+        )}
         {sorted.length > 0 && <TryHead currency={build.currency} />}
-        <ul ref={list} {...kept}>
+        <ul ref={list} aria-label="Parts to try" {...kept}>
           {sorted.map((row, i) => (
             <TryRowView
               key={row.sheet}
               isFirstBlocked={i === free}
               row={row}
               part={partOf(ui.catalogue, row.sheet)}
-              isDeadEnd={deadEnds.has(row.sheet)}
+              effects={effects.get(row.sheet) ?? []}
+              shared={shared}
               isBeside={beside.includes(row.sheet)}
               onBeside={() =>
                 setBeside((now) =>

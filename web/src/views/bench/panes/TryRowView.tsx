@@ -2,6 +2,7 @@ import type { FigureId, Part } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 import { changeWords, currencySign } from '../../../words/format';
 import { factLine } from '../../../words/factLine';
+import type { TryEffect } from './tryEffects';
 
 const COLUMNS: readonly (readonly [id: FigureId, head: string, title: string])[] = [
   ['power.idleWallW', 'W', 'idle at the wall'],
@@ -12,8 +13,7 @@ const GRID = 'grid grid-cols-[minmax(0,1fr)_38px_42px_58px] gap-x-1.5 px-3';
 const FIRST_BLOCKED = 'border-b border-t-2 border-dotted border-t-bad';
 const BESIDE =
   'beside plain absolute right-3 bottom-0 inline-flex min-h-6 items-end pb-1 text-[11.5px] underline decoration-dotted';
-/** The worst is said first: only the first few effects are shown. */
-const WEIGHT = { blocker: 2, caution: 1, note: 0 } as const;
+/** Only the first few effects are shown. */
 const SHOWN = 2;
 
 /** Heads of the columns of changes, over all rows. */
@@ -35,7 +35,8 @@ type Props = {
   readonly part: Part;
   readonly count: number;
   /** It stands first of those that bring a blocker. */ readonly isFirstBlocked: boolean;
-  /** Nothing on sale takes the machine further with it. */ readonly isDeadEnd: boolean;
+  /** What it would do to snags. */ readonly effects: readonly TryEffect[];
+  /** Of that, what all rows say. */ readonly shared: ReadonlySet<string>;
   readonly isBeside: boolean;
   readonly onBeside: () => void;
   readonly onShow: () => void;
@@ -46,32 +47,19 @@ type Props = {
  * Name and changes in columns; facts, then the gravest effects in the line below, all of them while it holds the focus.
  * Enter or a click puts it.
  */
-export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBeside, onBeside, onShow, onPut }: Props) {
-  const effects = [
-    ...row.causes.map((effect) => ({
-      ...effect,
-      tone: effect.severity === 'blocker' ? 'bad' : 'warn',
-      words:
-        `${effect.severity === 'blocker' ? 'Blocker' : effect.severity === 'caution' ? 'Caution' : 'Note'}: ` +
-        `${effect.what}`,
-    })),
-    ...(isDeadEnd
-      ? [
-          {
-            severity: 'caution' as const,
-            tone: 'warn',
-            words: 'No supply on sale that goes into this chassis starts it',
-          },
-        ]
-      : []),
-    ...row.worsens.map((effect) => ({
-      ...effect,
-      tone: effect.severity === 'blocker' ? 'bad' : 'warn',
-      words: `Worsens: ${effect.title.toLowerCase()}`,
-    })),
-    ...row.cures.map((effect) => ({ ...effect, tone: 'good', words: `Fixes: ${effect.title.toLowerCase()}` })),
-    ...row.eases.map((effect) => ({ ...effect, tone: 'good', words: `Eases: ${effect.title.toLowerCase()}` })),
-  ].sort((a, b) => WEIGHT[b.severity] - WEIGHT[a.severity]);
+export function TryRowView({
+  row,
+  part,
+  count,
+  isFirstBlocked,
+  effects: all,
+  shared,
+  isBeside,
+  onBeside,
+  onShow,
+  onPut,
+}: Props) {
+  const effects = all.filter(({ words }) => !shared.has(words));
   const ports = changeWords('ports.free', row.delta['ports.free'] ?? 0);
   const facts = [factLine(part), ports && `${ports} free ports`].filter(Boolean).join(' · ');
   return (
@@ -99,7 +87,7 @@ export function TryRowView({ row, part, count, isFirstBlocked, isDeadEnd, isBesi
         ))}
         <span
           className="facts col-span-4 truncate text-[12px] text-mid group-focus:whitespace-normal"
-          title={[facts, ...effects.map(({ words }) => words)].join(' · ')}
+          title={[facts, ...all.map(({ words }) => words)].join(' · ')}
         >
           {facts}
           {effects.slice(0, SHOWN).map((effect) => (

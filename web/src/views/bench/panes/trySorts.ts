@@ -39,7 +39,7 @@ export function sortRows(
   sort: SortName,
   catalogue: Catalogue,
   brief: Brief = {},
-  deadEnds: ReadonlySet<string> = new Set(),
+  deadEnds: ReadonlyMap<string, string> = new Map(),
 ): GoingRow[] {
   const misses = (row: GoingRow): number => {
     const sheet = catalogue.sheets[row.sheet];
@@ -53,7 +53,9 @@ export function sortRows(
     return bytes && sheet?.price ? sheet.price.minor / bytes : Infinity;
   };
   const by: Record<SortName, (row: GoingRow) => number> = {
-    trouble: (row) => trouble(row) + misses(row),
+    // Where a drive goes an adapter goes too, but it is the drive that is looked for.
+    trouble: (row) =>
+      trouble(row) + misses(row) + (catalogue.sheets[row.sheet]?.kind === 'adapter' ? 3 * BAD.caution : 0),
     money,
     idle: (row) => row.delta['power.idleWallW'] ?? 0,
     sound: (row) => row.delta['sound.earIdleDb'] ?? 0,
@@ -75,21 +77,33 @@ export function partOf(catalogue: Catalogue, id: string): Part {
   return resolve(sheet, catalogue.archetypes[sheet.archetype]!);
 }
 
-/** Rows whose part leads nowhere in this machine: boards that no supply for its chassis starts. */
+const NO_SUPPLY = 'No supply on sale that goes into this chassis starts it';
+const NO_BOARD = 'Takes no board: it stands beside a machine';
+
+/**
+ * Rows whose part leads nowhere in this machine, and why: boards that no supply for its chassis starts, and shelves where
+ * there is no machine yet to hang them on.
+ */
 export function deadEndsOf(
   rows: readonly GoingRow[],
   catalogue: Catalogue,
   units: readonly PlannedUnit[],
-): ReadonlySet<string> {
-  const boards = rows.filter(({ sheet }) => catalogue.sheets[sheet]?.kind === 'board');
-  if (boards.length === 0) return new Set();
-  const supplies = Object.values(catalogue.sheets)
-    .filter(({ kind }) => kind === 'supply')
-    .map(({ id }) => partOf(catalogue, id) as PartOf<'supply'>);
-  return new Set(
-    boards.map(({ sheet }) => sheet).filter((sheet) => hasNoSupply(partOf(catalogue, sheet), units, supplies)),
-  );
+): ReadonlyMap<string, string> {
+  const ofKind = (kind: string) => rows.filter(({ sheet }) => catalogue.sheets[sheet]?.kind === kind);
+  const [boards, chassis] = [ofKind('board'), ofKind('chassis')];
+  const found = new Map<string, string>();
+  if (chassis.length > 0 && !units.some(({ part }) => takesBoard(part)))
+    for (const { sheet } of chassis) if (!takesBoard(partOf(catalogue, sheet))) found.set(sheet, NO_BOARD);
+  if (boards.length > 0) {
+    const supplies = Object.values(catalogue.sheets)
+      .filter(({ kind }) => kind === 'supply')
+      .map(({ id }) => partOf(catalogue, id) as PartOf<'supply'>);
+    for (const { sheet } of boards)
+      if (hasNoSupply(partOf(catalogue, sheet), units, supplies)) found.set(sheet, NO_SUPPLY);
+  }
+  return found;
 }
+const takesBoard = (part: Part): boolean => part.kind === 'chassis' && part.boardHoles.length > 0;
 
 /** Whether two sheets are of one kind: only such have facts to hold against one another. */
 export const isOneKind = ({ sheets }: Catalogue, a: string, b: string): boolean => sheets[a]?.kind === sheets[b]?.kind;
