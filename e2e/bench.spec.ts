@@ -94,3 +94,51 @@ for (const path of [
     });
     expect(height).toEqual([640, 0]);
   });
+
+test('every view of a machine prints with its name, standing, revision and date, without what acts', async ({
+  page,
+}) => {
+  const bench = await new BenchPage(page).open('boathouse-rack');
+  const verdict = await bench.status.innerText();
+  for (const [path, title] of [
+    ['', 'bench'],
+    ['/wiring', 'wiring'],
+    ['/brief', 'brief'],
+  ] as const) {
+    await bench.open('boathouse-rack', path);
+    await page.emulateMedia({ media: 'print' });
+    const head = page.locator('header.print-only');
+    await expect(head).toContainText(`Boathouse rack, ${title}`);
+    await expect(head).toContainText(verdict);
+    await expect(head).toContainText(/Revision \w{8}, printed \d{4}-\d{2}-\d{2}/);
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeHidden();
+    await page.emulateMedia({ media: 'screen' });
+    await expect(head).toBeHidden();
+  }
+  // On the bench: the drawing, every snag and the whole kit, on paper of either size.
+  await bench.open('boathouse-rack');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('svg.drawing [data-view="plan"]')).toBeVisible();
+  await expect(page.locator('.print-only').getByText('Tern 8i carries no drive')).toBeVisible();
+  await expect(page.locator('.print-only').getByText('Brazier 800 1+1')).toBeVisible();
+  for (const format of ['A4', 'Letter'])
+    expect((await page.pdf({ format, preferCSSPageSize: false })).byteLength).toBeGreaterThan(10_000);
+});
+
+test('with the colours of the reader what is chosen and the open tab still show', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  const bench = await new BenchPage(page).open('boathouse-rack', '?sel=u2/front.3&pane=sheet');
+  const looks = (selector: string, name: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((node, property) => getComputedStyle(node).getPropertyValue(property), name);
+  await expect(bench.place('front', 'u2/front.3')).toHaveClass(/chosen/);
+  const [chosen, other] = [
+    await looks('[data-view="front"] [data-stop="u2/front.3"] rect', 'stroke'),
+    await looks('[data-view="front"] [data-stop="u2/front.5"] rect', 'stroke'),
+  ];
+  expect(chosen).not.toBe(other);
+  expect(await looks('[role="tab"][aria-selected="true"]', 'border-bottom-width')).toBe('3px');
+  expect(await looks('[role="tab"][aria-selected="false"]', 'border-bottom-width')).not.toBe('3px');
+});

@@ -6,7 +6,9 @@ const DEMO = ['hall-cupboard', 'boathouse-rack', 'old-desktop', 'school-shelf', 
 type Theme = 'light' | 'dark';
 const axe = async (page: Page) =>
   (
-    await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+    await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze()
   ).violations.map(
     (violation) =>
       `${violation.id}: ${violation.nodes

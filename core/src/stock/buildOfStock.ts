@@ -18,8 +18,8 @@ export const ownedOf = ({
 });
 
 /**
- * A machine begun with what is owned: all units of the entries that no other machine uses, on the table until there is a
- * place for them. A string says which part could not be taken in, and why.
+ * A machine begun with what is owned: all units of the entries that no other machine uses, on the table until there is
+ * a place for them. A string says which part could not be taken in, and why.
  */
 export function buildOfStock(
   empty: Build,

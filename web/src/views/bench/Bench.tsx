@@ -3,11 +3,13 @@ import { useOutletContext } from 'react-router';
 import type { OwnedCatalogue } from '../../state/api';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
+import { PrintHead } from '../build/PrintHead';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { remember, remembered } from '../../remembered';
 import { Masthead } from '../Masthead';
 import { BenchContext } from './hooks/benchContext';
+import { BenchPrint } from './BenchPrint';
 import { Drawing } from './drawing/Drawing';
 import { Kit } from './panes/Kit';
 import { Shortcuts } from './Shortcuts';
@@ -28,15 +30,19 @@ export default function Bench() {
 
   return (
     <BenchContext.Provider value={ui}>
-      <div className="flex h-full min-h-[560px] flex-col">
+      <div className="print-page relative flex h-full min-h-[560px] flex-col">
+        <h1 className="sr-only">Bench</h1>
         <Masthead>
           <BuildTitle onHelp={() => setHelp(true)} onNamed={ui.toDrawing} />
         </Masthead>
-        <Tapes />
-        <ChangeLine />
+        <div className="no-print contents">
+          <Tapes />
+          <ChangeLine />
+        </div>
+        <PrintHead view="bench" />
         <main
           className={
-            'grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
+            'print-page grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
             'md:auto-rows-auto ' +
             'md:grid-rows-1 md:overflow-hidden ' +
             (isKitFolded
@@ -48,6 +54,7 @@ export default function Bench() {
           <Drawing onHelp={() => setHelp(true)} />
           <SidePane />
         </main>
+        <BenchPrint />
         <Shortcuts open={help} onOpenChange={setHelp} />
       </div>
     </BenchContext.Provider>

@@ -15,6 +15,7 @@ import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
+import { PrintHead } from '../build/PrintHead';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
@@ -34,20 +35,23 @@ export default function BriefPage() {
   const setBrief = (patch: Partial<Brief>, words: string) =>
     act({ type: 'set.brief', value: pruned({ ...brief, ...patch }) }, words);
   return (
-    <div className="flex h-full min-h-[560px] flex-col">
+    <div className="print-page flex h-full min-h-[560px] flex-col">
       <Masthead>
         <BuildTitle />
       </Masthead>
-      <Tapes />
-      <ChangeLine hint="Every answer is optional, and each becomes a mark at once." />
+      <div className="no-print contents">
+        <Tapes />
+        <ChangeLine hint="Every answer is optional, and each becomes a mark at once." />
+      </div>
+      <PrintHead view="brief" />
       <main
         className={
-          'grid min-h-0 flex-1 grid-cols-1 overflow-auto ' +
+          'print-page grid min-h-0 flex-1 grid-cols-1 overflow-auto ' +
           'md:grid-cols-[minmax(0,1fr)_360px] ' +
           'md:overflow-hidden'
         }
       >
-        <div className="min-h-0 overflow-auto px-6 py-4" tabIndex={-1}>
+        <div className="print-page min-h-0 overflow-auto px-6 py-4" tabIndex={-1}>
           <h1 className="text-[19px] font-semibold">Brief</h1>
           <div className="mt-2 max-w-[720px]">
             <TextField

@@ -60,7 +60,7 @@ const Machine = memo(function Machine({
         {facts?.idleWallW ? `${figureNumber('power.idleWallW', facts.idleWallW)} W idle` : '– W idle'} ·{' '}
         {facts?.rawTb ? `${figureNumber('capacity.rawTb', facts.rawTb)} TB raw` : '– TB raw'}
       </span>
-      <span className="mt-1 flex gap-3 text-[13px] text-mid">
+      <span className="no-print mt-1 flex gap-3 text-[13px] text-mid">
         <button type="button" className="plain min-h-6 hover:underline" onClick={() => onDuplicate(card)}>
           Duplicate<span className="sr-only"> {name}</span>
         </button>

@@ -119,12 +119,12 @@ export function FloorPage() {
           <h1 className="mr-4 text-xl font-semibold">Machines</h1>
           <button
             type="button"
-            className="press strong"
+            className="press strong no-print"
             onClick={() => void create(newBuild(freshId(), 'New machine'), '?name=edit')}
           >
             New machine
           </button>
-          <button type="button" className="press" onClick={() => file.current?.click()}>
+          <button type="button" className="press no-print" onClick={() => file.current?.click()}>
             Import a build file
           </button>
           <input

@@ -6,6 +6,7 @@ import { selectScene, selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
+import { PrintHead } from '../build/PrintHead';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
@@ -61,6 +62,7 @@ export default function WiringPage() {
       <Masthead>
         <BuildTitle />
       </Masthead>
+      <PrintHead view={printing === 'bays' ? 'bay map' : 'wiring'} />
       <div className="no-print">
         <Tapes />
         <ChangeLine

@@ -31,13 +31,18 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   );
 
   return (
-    <section aria-label="Drawing" className="relative flex min-h-[420px] min-w-0 flex-col bg-sheet md:min-h-0">
-      <div ref={frame} className="relative min-h-0 flex-1 overflow-hidden">
+    <section
+      aria-label="Drawing"
+      className="print-page relative flex min-h-[420px] min-w-0 flex-col bg-sheet md:min-h-0"
+    >
+      <h2 className="sr-only">Drawing</h2>
+      <div ref={frame} className="print-page relative min-h-0 flex-1 overflow-hidden">
         {width > 0 && scene && (
           <svg
             className="drawing absolute inset-0"
             width={width}
             height={height}
+            viewBox={`0 0 ${width} ${height}`}
             role="group"
             aria-label={`Drawing of ${build?.name || 'the machine'}; arrows walk its places, Enter opens what fits`}
             onKeyDown={onKeyDown}

@@ -30,7 +30,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
     <section
       aria-label="Kit"
       className={
-        'min-h-0 overflow-auto border-line text-[13px] max-md:order-3 max-md:px-3 max-md:py-2 md:border-r ' +
+        'no-print relative min-h-0 overflow-auto border-line text-[13px] max-md:order-3 max-md:px-3 max-md:py-2 md:border-r ' +
         (isFolded ? 'md:px-1.5 md:py-2' : 'md:px-3 md:py-2')
       }
       tabIndex={-1}
@@ -45,6 +45,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
         <span aria-hidden>{isFolded ? '»' : '«'}</span>
         <span className="sr-only">Kit</span>
       </button>
+      <h2 className="sr-only">Kit</h2>
       <div className={isFolded ? 'md:hidden' : ''}>
         {SECTIONS.map(([title, kinds]) => {
           const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
@@ -160,7 +161,7 @@ function NeedRow({ need }: { readonly need: NeedOf }) {
 function KitSection({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
   return (
     <div className="mb-2.5">
-      <h2 className="mb-0.5 text-[12.5px] font-semibold text-mid">{title}</h2>
+      <h3 className="mb-0.5 text-[12.5px] font-semibold text-mid">{title}</h3>
       <ul>{children}</ul>
     </div>
   );

@@ -32,7 +32,7 @@ export function SidePane() {
   return (
     <section
       aria-label="Side pane"
-      className="flex min-h-0 flex-col border-line md:border-l"
+      className="no-print flex min-h-0 flex-col border-line md:border-l"
       onKeyDown={(event) => {
         if (event.key === 'Escape' && !event.defaultPrevented) {
           event.preventDefault();
@@ -57,10 +57,12 @@ export function SidePane() {
             Sheet
           </Tabs.Trigger>
         </Tabs.List>
-        <Tabs.Content value="snags" data-pane="snags" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}>
+        <Tabs.Content value="snags" data-pane="snags" className="relative min-h-0 flex-1 overflow-auto" tabIndex={-1}>
+          <h2 className="sr-only">Snags</h2>
           <SnagsPane />
         </Tabs.Content>
-        <Tabs.Content value="try" data-pane="try" className="flex min-h-0 flex-1 flex-col" tabIndex={-1}>
+        <Tabs.Content value="try" data-pane="try" className="relative flex min-h-0 flex-1 flex-col" tabIndex={-1}>
+          <h2 className="sr-only">Try</h2>
           {isSpot && (!occupied || ui.replacing) ? (
             <TryPane key={`${ui.selected}${ui.replacing}`} />
           ) : (

@@ -81,7 +81,7 @@ const NO_SUPPLY = 'No supply on sale that goes into this chassis starts it';
 const NO_BOARD = 'Takes no board: it stands beside a machine';
 
 /**
- * Rows whose part leads nowhere in this machine, and why: boards that no supply for its chassis starts, and shelves where
+ * Rows whose part leads nowhere in this machine, and why: boards that no supply for its chassis starts, shelves where
  * there is no machine yet to hang them on.
  */
 export function deadEndsOf(
