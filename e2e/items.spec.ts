@@ -148,3 +148,24 @@ test('two rows of trying are set beside one another: only what differs', async (
   await table.getByRole('button', { name: 'Take Barge 8 TB away from beside' }).click();
   await expect(table).toHaveCount(0);
 });
+
+test('a line of the kit waits for a later stage, and is seen again when that stage is shown', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'stage');
+  const bench = await new BenchPage(page).open(id);
+  await bench.kit('tern-8i').click();
+  await page.getByLabel('When Tern 8i is wanted').selectOption({ label: 'in a new stage, later' });
+  await expect(bench.kit('tern-8i')).toHaveCount(0);
+  // What it drew and the note on its idling are gone with it.
+  await expect(bench.snag('complete.idleCard')).toHaveCount(0);
+  await page.getByLabel('Shown to').selectOption({ label: 'Later' });
+  await expect(bench.kit('tern-8i')).toBeVisible();
+  await bench.settled();
+  expect(await storedBuild(request, id)).toMatchObject({ stages: [{ name: 'Now' }, { name: 'Later' }], stage: 1 });
+  await bench.kit('tern-8i').click();
+  await page.getByLabel('When Tern 8i is wanted').selectOption({ label: 'Now' });
+  await page.getByLabel('Shown to').selectOption({ label: 'Now' });
+  await expect(bench.kit('tern-8i')).toBeVisible();
+});

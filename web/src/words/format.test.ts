@@ -1,4 +1,4 @@
-import { capacityWords, changeWords, figureNumber, moneyWords, rangeWords } from './format';
+import { capacityWords, changeWords, figureNumber, moneyWords, numbersWithin, plainNumber, rangeWords } from './format';
 import { tapeScale } from '../views/build/Tape';
 
 const thin = '\u202f';
@@ -53,4 +53,21 @@ test('places are counted whole', () => {
 
 test('an edit that changes little leaves the tape where it is', () => {
   for (const value of [26, 28, 34, 40]) expect(tapeScale([value, 60])).toEqual(tapeScale([28, 60]));
+});
+
+test('numbers are rounded to what their range leaves a meaning', () => {
+  const within = (lo: number, value: number, hi: number) => [lo, value, hi].map(numbersWithin(lo, hi));
+  expect(within(0.4093, 0.431, 0.4514)).toEqual(['0.41', '0.43', '0.45']);
+  expect(within(24.2, 31.7, 40.6)).toEqual(['24', '32', '41']);
+  expect(within(188.3, 211.2, 234.9)).toEqual(['188', '211', '235']);
+  expect(within(5.12, 5.5, 5.94)).toEqual(['5.1', '5.5', '5.9']);
+  // Without a range it is exact, and keeps its own digits.
+  expect([4, 0.75, 12.5, 20_000, -0.0001].map((value) => numbersWithin(value, value)(value))).toEqual([
+    '4',
+    '0.75',
+    '12.5',
+    '20000',
+    '0',
+  ]);
+  expect(plainNumber(-2.5)).toBe('−2.5');
 });

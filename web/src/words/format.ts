@@ -21,6 +21,27 @@ export const figureNumber = (id: FigureId, value: number): string =>
 export const unitWords = (figure: Pick<Figure, 'unit'>): string =>
   /^[A-Z]{3}$/.test(figure.unit) ? currencySign(figure.unit) : figure.unit;
 
+const MOST_DIGITS = 3;
+/** A number with as many digits as its size asks for. */
+export function plainNumber(value: number): string {
+  const size = Math.abs(value);
+  const digits = size !== 0 && size < 1 ? MOST_DIGITS : size < 10 ? 2 : size < 1000 ? 1 : 0;
+  const text = size.toFixed(digits);
+  const short = digits > 0 ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
+  return value < 0 && Number(short) !== 0 ? `−${short}` : short;
+}
+
+/** Numbers of one range with the digits it leaves a meaning: 0.43 within 0.41 and 0.45, 31 within 24 and 40. */
+export function numbersWithin(lo: number, hi: number): (value: number) => string {
+  const width = Math.abs(hi - lo);
+  if (width === 0) return plainNumber;
+  const digits = Math.max(0, Math.min(MOST_DIGITS, -Math.floor(Math.log10(width))));
+  return (value) => {
+    const text = Math.abs(value).toFixed(digits);
+    return value < 0 && Number(text) !== 0 ? `−${text}` : text;
+  };
+}
+
 /** A range only where it is wider than the digits shown. */
 export function rangeWords(id: FigureId, figure: Figure): string {
   const lo = figureNumber(id, figure.lo);

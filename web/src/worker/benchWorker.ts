@@ -133,6 +133,9 @@ const breathe = () =>
     channel.port2.postMessage(null);
   });
 const SLICE_MS = 12;
+/** The first rows go out as soon as they fill what is seen, the others so seldom that drawing them keeps up. */
+const FIRST_ROWS = 20;
+const BATCH_MS = 150;
 
 const worker: BenchWorker = {
   ready: () => true,
@@ -186,13 +189,18 @@ const worker: BenchWorker = {
       going = [];
       refused = [];
     };
-    let since = performance.now();
+    let [since, sentAt, sent] = [performance.now(), performance.now(), 0];
     const rows = tryAt(from, ask, catalogue, weighing, today(), candidates[ask.source]);
     for (const one of rows as Iterable<TryRow>) {
       if (one.goes) going.push({ sheet: one.sheet, ...outcome(one.weighed) });
       else refused.push({ sheet: one.sheet, name: one.name, why: mismatchWords(one.why) });
-      if (performance.now() - since < SLICE_MS) continue;
-      send(false);
+      const isFirst = sent === 0 && going.length >= FIRST_ROWS;
+      if (!isFirst && performance.now() - since < SLICE_MS) continue;
+      if (isFirst || performance.now() - sentAt >= BATCH_MS) {
+        sent += going.length;
+        send(false);
+        sentAt = performance.now();
+      }
       await breathe();
       if (mine !== asking) return;
       since = performance.now();

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { OwnedCatalogue } from '../../state/api';
 import { BuildTitle } from '../build/BuildTitle';
@@ -12,15 +12,21 @@ import { BenchContext } from './hooks/benchContext';
 import { BenchPrint } from './BenchPrint';
 import { Drawing } from './drawing/Drawing';
 import { Kit } from './panes/Kit';
-import { Shortcuts } from './Shortcuts';
 import { SidePane } from './panes/SidePane';
 import { useBenchUi } from './hooks/useBenchUi';
 
+const Shortcuts = lazy(() => import('./Shortcuts'));
 const KIT = 'kit';
 
 export default function Bench() {
   const ui = useBenchUi(useOutletContext<OwnedCatalogue>());
   const [help, setHelp] = useState(false);
+  // Once fetched it stays, so that closing it leads the keyboard back.
+  const [wasHelp, setWasHelp] = useState(false);
+  const askHelp = () => {
+    setWasHelp(true);
+    setHelp(true);
+  };
   const [isKitFolded, setKitFolded] = useState(() => remembered(KIT) === 'folded');
   const foldKit = () => {
     remember(KIT, isKitFolded ? 'open' : 'folded');
@@ -33,7 +39,7 @@ export default function Bench() {
       <div className="print-page relative flex h-full min-h-[560px] flex-col">
         <h1 className="sr-only">Bench</h1>
         <Masthead>
-          <BuildTitle onHelp={() => setHelp(true)} onNamed={ui.toDrawing} />
+          <BuildTitle onHelp={askHelp} onNamed={ui.toDrawing} />
         </Masthead>
         <div className="no-print contents">
           <Tapes />
@@ -51,11 +57,15 @@ export default function Bench() {
           }
         >
           <Kit isFolded={isKitFolded} onFold={foldKit} />
-          <Drawing onHelp={() => setHelp(true)} />
+          <Drawing onHelp={askHelp} />
           <SidePane />
         </main>
         <BenchPrint />
-        <Shortcuts open={help} onOpenChange={setHelp} />
+        {wasHelp && (
+          <Suspense fallback={null}>
+            <Shortcuts open={help} onOpenChange={setHelp} />
+          </Suspense>
+        )}
       </div>
     </BenchContext.Provider>
   );

@@ -27,6 +27,7 @@ export function BenchPrint() {
         <tbody>
           {items.map((item) => {
             const marks = item.units.map(({ mark }) => mark);
+            const each = item.price?.per === 'unit' ? ' each' : '';
             return (
               <tr key={item.id} className="border-t border-line">
                 <td className="mono w-10 text-right">{item.count ?? item.units.length} ×</td>
@@ -36,7 +37,7 @@ export function BenchPrint() {
                   {item.deal === 'owned'
                     ? 'owned'
                     : item.price
-                      ? `${moneyWords(item.price.minor, item.price.currency)}${item.price.per === 'unit' ? ' each' : ''}`
+                      ? `${moneyWords(item.price.minor, item.price.currency)}${each}`
                       : 'typical price'}
                 </td>
               </tr>

@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
-import { useState } from 'react';
-import { remember, remembered } from '../../remembered';
+import { useRef, useState } from 'react';
+import { setSingleKeys, singleKeysOn } from './singleKeys';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['Arrows', 'to the nearest place in that direction'],
@@ -18,11 +18,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Escape', 'one level up'],
   ['Ctrl or Cmd with Z', 'undo, anywhere on the page'],
 ];
-const SINGLE_KEYS = 'singleKeys';
-export const singleKeysOn = (): boolean => remembered(SINGLE_KEYS) !== 'off';
-
 /** The shortcut sheet. Single keys act only while the drawing has focus and can be switched off. */
-export function Shortcuts({
+export default function Shortcuts({
   open,
   onOpenChange,
 }: {
@@ -30,12 +27,21 @@ export function Shortcuts({
   readonly onOpenChange: (open: boolean) => void;
 }) {
   const [on, setOn] = useState(singleKeysOn);
+  const from = useRef<Element | null>(null);
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={() => {
+            from.current = document.activeElement;
+          }}
+          onCloseAutoFocus={(event) => {
+            // There is no trigger to lead back to: it opens from wherever the keyboard was.
+            event.preventDefault();
+            if (from.current instanceof HTMLElement || from.current instanceof SVGElement) from.current.focus();
+          }}
           className={
             'fixed top-1/2 left-1/2 w-[440px] max-w-[92vw] -translate-x-1/2 ' +
             '-translate-y-1/2 ' +
@@ -59,7 +65,7 @@ export function Shortcuts({
               checked={on}
               onChange={(event) => {
                 setOn(event.target.checked);
-                remember(SINGLE_KEYS, event.target.checked ? 'on' : 'off');
+                setSingleKeys(event.target.checked);
               }}
             />
             Single letters act while the drawing has focus

@@ -1,16 +1,6 @@
 import { isFact, type Fact, type FigureId, type Working } from '@inch-tower/core';
-import { unitWords } from '../../words/format';
+import { numbersWithin, plainNumber, unitWords } from '../../words/format';
 
-const digits = (value: number) => {
-  const size = Math.abs(value);
-  return size !== 0 && size < 1 ? 3 : size < 10 ? 2 : size < 1000 ? 1 : 0;
-};
-const number = (value: number) =>
-  (value < 0 ? '−' : '') +
-  Math.abs(value)
-    .toFixed(digits(value))
-    .replace(/(\.\d*?)0+$/, '$1')
-    .replace(/\.$/, '');
 const BASIS = { stated: 'stated', measured: 'measured', typical: 'typical for its class' } as const;
 
 /** A working like long addition: each line a term, opened down to the fields of part sheets. */
@@ -23,7 +13,8 @@ export function WorkingTree({ working, id }: { readonly working: Working; readon
 }
 
 function Line({ line, depth }: { readonly line: Working | Fact; readonly depth: number }) {
-  const range = line.lo !== line.hi ? `${number(line.lo)}–${number(line.hi)}` : '';
+  const number = numbersWithin(line.lo, line.hi);
+  const range = number(line.lo) === number(line.hi) ? '' : `${number(line.lo)}–${number(line.hi)}`;
   const label = isFact(line) ? `${line.name}, ${line.field}` : line.label;
   const note = isFact(line) ? BASIS[line.basis] : line.formula;
   const row = (
@@ -31,7 +22,7 @@ function Line({ line, depth }: { readonly line: Working | Fact; readonly depth: 
       <span className="font-sans text-[13px]">
         {label}
         {!isFact(line) && line.times !== undefined && line.times !== 1 && !/^\d+ ×/.test(label) ? (
-          <span className="text-mid"> × {number(line.times)}</span>
+          <span className="text-mid"> × {plainNumber(line.times)}</span>
         ) : null}
         {note && <span className="block text-[12px] text-mid">{note}</span>}
       </span>

@@ -1,13 +1,19 @@
-import { memo } from 'react';
+import { memo, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Card, Elevation } from '@inch-tower/core';
 import type { BuildCard } from '../../state/api';
 import { figureNumber } from '../../words/format';
 import { STATUS_WORDS } from '../../words/status';
+import { DeleteQuestion, type Leaving } from './DeleteQuestion';
 import { ElevationPicture } from './ElevationPicture';
 
-type Acts = { readonly onDuplicate: (card: BuildCard) => void; readonly onTakeDown: (card: BuildCard) => void };
-type Props = Acts & { readonly cards: readonly BuildCard[] };
+type Acts = {
+  readonly onDuplicate: (card: BuildCard) => void;
+  readonly onTakeDown: (card: BuildCard) => void;
+  readonly onDelete: (leaving: Leaving) => void;
+  readonly onKeep: () => void;
+};
+type Props = Acts & { readonly cards: readonly BuildCard[]; readonly leaving: Leaving | null };
 
 const TALLEST_PX = 430;
 const WIDEST_PX = 400;
@@ -18,7 +24,7 @@ const known = ({ card }: BuildCard): Card | null => (card && !('failed' in card)
 const elevationOf = (card: BuildCard): Elevation => known(card)?.elevation ?? OUTLINE;
 
 /** Machines side by side, feet on one line, one scale for all. */
-export function FloorLine({ cards, ...acts }: Props) {
+export function FloorLine({ cards, leaving, ...acts }: Props) {
   const tallest = Math.max(260, ...cards.map((card) => elevationOf(card).heightMm));
   const scale = Math.min(
     TALLEST_PX / tallest,
@@ -28,7 +34,13 @@ export function FloorLine({ cards, ...acts }: Props) {
     <section aria-label="Builds" className="px-6 pt-8 pb-10">
       <ul className="flex flex-wrap items-baseline gap-y-10">
         {cards.map((card) => (
-          <Machine key={card.id} card={card} scale={scale} {...acts} />
+          <Machine
+            key={card.id}
+            card={card}
+            scale={scale}
+            leaving={leaving?.card.id === card.id ? leaving : null}
+            {...acts}
+          />
         ))}
       </ul>
     </section>
@@ -38,9 +50,13 @@ export function FloorLine({ cards, ...acts }: Props) {
 const Machine = memo(function Machine({
   card,
   scale,
+  leaving,
   onDuplicate,
   onTakeDown,
-}: Acts & { readonly card: BuildCard; readonly scale: number }) {
+  onDelete,
+  onKeep,
+}: Acts & { readonly card: BuildCard; readonly scale: number; readonly leaving: Leaving | null }) {
+  const asked = useRef<HTMLButtonElement>(null);
   const { id, name } = card;
   const facts = known(card);
   const elevation = elevationOf(card);
@@ -71,10 +87,26 @@ const Machine = memo(function Machine({
         >
           File<span className="sr-only"> of {name}</span>
         </a>
-        <button type="button" className="plain min-h-6 hover:underline" onClick={() => onTakeDown(card)}>
+        <button
+          ref={asked}
+          type="button"
+          className="plain min-h-6 hover:underline"
+          aria-expanded={leaving !== null}
+          onClick={() => onTakeDown(card)}
+        >
           Delete<span className="sr-only"> {name}</span>
         </button>
       </span>
+      {leaving && (
+        <DeleteQuestion
+          leaving={leaving}
+          onDelete={() => onDelete(leaving)}
+          onKeep={() => {
+            onKeep();
+            asked.current?.focus();
+          }}
+        />
+      )}
     </li>
   );
 });

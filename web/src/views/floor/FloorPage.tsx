@@ -13,6 +13,7 @@ import {
 import { desk, onDraftChanged } from '../../saving/here';
 import { forgetKeys, keptOf } from '../../saving/keptStore';
 import { Masthead } from '../Masthead';
+import type { Leaving } from './DeleteQuestion';
 import { FloorLine } from './FloorLine';
 import { KeptLine } from './KeptLine';
 
@@ -21,14 +22,6 @@ const PAGE = 60;
 const SEARCH_FROM = 13;
 const SEARCH_AFTER_MS = 200;
 const LOOK_AGAIN_MS = 1_500;
-
-type Leaving = {
-  readonly card: BuildCard;
-  /** Copies of it that closed tabs left. */
-  readonly keys: readonly string[];
-  /** How many edits of it are on no server. */
-  readonly steps: number;
-};
 
 /** The builds as elevations standing on one floor line, all to one scale. */
 export function FloorPage() {
@@ -88,6 +81,7 @@ export function FloorPage() {
       steps: (desk.draft(card.id)?.unsaved.length ?? 0) + kept.reduce((sum, { edits }) => sum + edits.length, 0),
     });
   }, []);
+  const keep = useCallback(() => setLeaving(null), []);
   const takeDown = async ({ card: { id, etag, name }, keys }: Leaving) => {
     setLeaving(null);
     setProblem(null);
@@ -164,27 +158,6 @@ export function FloorPage() {
             </button>
           </p>
         )}
-        {leaving && (
-          <p
-            role="alertdialog"
-            aria-label="Delete a machine"
-            className="mx-6 mt-3 flex flex-wrap items-center gap-3 border-l-4 border-warn bg-sheet px-3 py-2"
-          >
-            <span>
-              Delete “{leaving.card.name}” for good? Its file and all its revisions go with it
-              {leaving.steps > 0
-                ? `, and ${leaving.steps === 1 ? '1 change' : `${leaving.steps} changes`} that never reached the server`
-                : ''}
-              .
-            </span>
-            <button type="button" className="press" onClick={() => void takeDown(leaving)}>
-              Delete it
-            </button>
-            <button type="button" className="press" autoFocus onClick={() => setLeaving(null)}>
-              Cancel
-            </button>
-          </p>
-        )}
         <KeptLine />
         {isLoading && <p className="px-6 py-8 text-mid">Looking for your machines …</p>}
         {error && (
@@ -202,7 +175,16 @@ export function FloorPage() {
               : 'No machine stands here yet. Begin with “New machine”: no brief is asked for.'}
           </p>
         )}
-        {shown.length > 0 && <FloorLine cards={shown} onDuplicate={duplicate} onTakeDown={askTakeDown} />}
+        {shown.length > 0 && (
+          <FloorLine
+            cards={shown}
+            leaving={leaving}
+            onDuplicate={duplicate}
+            onTakeDown={askTakeDown}
+            onDelete={takeDown}
+            onKeep={keep}
+          />
+        )}
         {shown.length < total && (
           <p className="px-6 pb-8 text-[13px] text-mid">
             {shown.length} of {total} machines.{' '}

@@ -15,7 +15,14 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const { width, height } = useSize(frame);
   const model = useSheetModel(width, height);
   const { scene, build } = model;
-  const choose = useChoose(scene);
+  const ui = useBench();
+  const targets = useMoveTargets();
+  /** A place that was asked for and takes nothing of what is moved, and what was moved then. */
+  const [missed, setMissed] = useState<{ readonly moving: string; readonly place: string } | null>(null);
+  const choose = useChoose(scene, targets, (id) => {
+    if (ui.moving) setMissed({ moving: ui.moving, place: placeWords(scene, id) });
+  });
+  const moveWords = ui.moving ? moveAnswer(targets.size, missed?.moving === ui.moving ? missed.place : null) : null;
   const { current, setWalked, hasKeyboardRef, onKeyDown } = useDrawingKeys(model, frame, choose, onHelp);
   // Shapes keep one handler for life, so that they are not drawn again when what it does has changed.
   const chooseRef = useRef(choose);
@@ -60,26 +67,43 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
           </svg>
         )}
       </div>
-      <ViewBar scene={scene} box={model.box} drawn={model.drawn} trying={model.trying} />
+      <ViewBar scene={scene} box={model.box} drawn={model.drawn} trying={model.trying} moving={moveWords} />
     </section>
   );
 }
 
 /** Chooses a place: moves what is being moved there, else shows what is in it or what fits. */
-function useChoose(scene: Scene | null): (id: string, byKey?: boolean) => void {
+function useChoose(
+  scene: Scene | null,
+  targets: ReturnType<typeof useMoveTargets>,
+  onMiss: (id: string) => void,
+): (id: string, byKey?: boolean) => void {
   const ui = useBench();
   const dispatch = useAppDispatch();
-  const targets = useMoveTargets();
   return (id, byKey = false) => {
     if (!ui.moving) return ui.select(id, { pane: isOccupied(scene, id) ? 'sheet' : 'try', focusPane: byKey });
     const spot = targets.get(id);
-    if (!spot) return;
+    if (!spot) return onMiss(id);
     void dispatch(edit([{ type: 'place.put', unit: ui.moving as never, spot }])).then((taken) => {
       if (!taken) return;
       ui.setMoving(null);
       ui.select(id, { pane: 'sheet' });
     });
   };
+}
+
+/** What can be done with what is moved; after a place that does not take it, that too. */
+function moveAnswer(places: number, missed: string | null): string {
+  const can =
+    places === 0
+      ? 'No other place takes it'
+      : `${places === 1 ? 'The one lit place takes it' : `${places} lit places take it`}`;
+  return `${missed ? `${missed} does not take it. ` : ''}${can}; Escape leaves it where it is`;
+}
+
+function placeWords(scene: Scene | null, id: string): string {
+  const solid = scene?.boxes.flatMap((box) => box.solids).find((one) => one.spot && printSpot(one.spot) === id);
+  return solid ? `${solid.label}${solid.n && !/\d$/.test(solid.label) ? ` ${solid.n}` : ''}` : 'That place';
 }
 
 function isOccupied(scene: Scene | null, id: string): boolean {

@@ -8,7 +8,15 @@ const shownAs = (isShown: boolean): string =>
   isShown ? 'font-semibold shadow-[inset_0_-3px_0_var(--tape)]' : 'text-mid hover:underline';
 
 /** Under the drawing: which view is large, which boxes are drawn, and what is tried in words. */
-export function ViewBar({ scene, box, drawn, trying }: Pick<SheetModel, 'scene' | 'drawn' | 'box' | 'trying'>) {
+export function ViewBar({
+  scene,
+  box,
+  drawn,
+  trying,
+  moving,
+}: Pick<SheetModel, 'scene' | 'drawn' | 'box' | 'trying'> & {
+  /** What can be done with what is being moved. */ readonly moving: string | null;
+}) {
   const ui = useBench();
   const boxes = scene?.boxes ?? [];
   const isShown = (one: SceneBox) => (ui.focus === 'sheet' ? drawn.includes(one) : one === box);
@@ -47,9 +55,10 @@ export function ViewBar({ scene, box, drawn, trying }: Pick<SheetModel, 'scene' 
       <span
         data-testid="trying"
         className={`ml-auto hidden truncate pl-3 text-[12.5px] lg:block ${trying ? 'font-medium' : 'text-mid'}`}
-        title={trying}
+        title={moving ?? trying}
+        role={moving ? 'status' : undefined}
       >
-        {ui.moving ? 'Choose a lit place, Escape to leave it' : trying || 'Drawn to scale from the part sheets'}
+        {moving ?? (trying || 'Drawn to scale from the part sheets')}
       </span>
     </div>
   );

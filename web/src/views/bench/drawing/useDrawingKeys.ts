@@ -4,7 +4,7 @@ import { FOCI } from '../../../drawing/foci';
 import { nextFeature, nextStop, type Direction, type Stop } from '../../../drawing/walk';
 import { edit, redo, undo } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
-import { singleKeysOn } from '../Shortcuts';
+import { singleKeysOn } from '../singleKeys';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
 import type { SheetModel } from './useSheetModel';
 

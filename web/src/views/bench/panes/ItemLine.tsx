@@ -12,6 +12,7 @@ import {
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { PriceDetails } from './PriceDetails';
+import { StageOf } from './StageOf';
 import { Typed } from './Typed';
 
 const CONDITIONS: readonly (readonly [NonNullable<Item['condition']>, string])[] = [
@@ -128,6 +129,15 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
           </option>
         ))}
       </select>
+      <StageOf
+        build={build}
+        item={item}
+        name={unit.part.name}
+        onEdits={(edits, words) => {
+          setProblem(null);
+          void dispatch(edit(edits, words));
+        }}
+      />
       {item.deal === 'owned' && <Age name={unit.part.name} item={item} onPatch={patch} onProblem={setProblem} />}
       {problem && (
         <p role="alert" className="bad col-span-2">

@@ -1,11 +1,13 @@
 import { useMemo } from 'react';
 import { printSpot, type Build, type Item, type PartKind } from '@inch-tower/core';
-import { useAppSelector } from '../../../state/store';
+import { edit } from '../../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { useStockQuery } from '../../../state/api';
 import { selectUnits } from '../../../state/selectors';
 import { moneyWords } from '../../../words/format';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
 import { HostDrives } from './HostDrives';
+import { StageShown } from './StageOf';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
   ['Chassis', ['chassis', 'enclosure', 'adapter']],
@@ -23,6 +25,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
   const needs = useAppSelector((state) => state.bench.view?.needs);
   const smallNeeds = useAppSelector((state) => state.bench.view?.small);
   const ui = useBench();
+  const dispatch = useAppDispatch();
   const items = useMemo(() => build?.items.filter((item) => item.stage <= build.stage) ?? [], [build]);
   if (!build) return null;
   const small = items.filter((item) => !PLACED.has(build.sheets[item.sheet]!.kind));
@@ -30,7 +33,8 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
     <section
       aria-label="Kit"
       className={
-        'no-print relative min-h-0 overflow-auto border-line text-[13px] max-md:order-3 max-md:px-3 max-md:py-2 md:border-r ' +
+        'no-print relative min-h-0 overflow-auto border-line text-[13px] md:border-r ' +
+        'max-md:order-3 max-md:px-3 max-md:py-2 ' +
         (isFolded ? 'md:px-1.5 md:py-2' : 'md:px-3 md:py-2')
       }
       tabIndex={-1}
@@ -47,6 +51,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
       </button>
       <h2 className="sr-only">Kit</h2>
       <div className={isFolded ? 'md:hidden' : ''}>
+        <StageShown build={build} onEdits={(edits, words) => void dispatch(edit(edits, words))} />
         {SECTIONS.map(([title, kinds]) => {
           const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
           return own.length ? (

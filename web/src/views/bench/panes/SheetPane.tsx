@@ -121,7 +121,13 @@ export function SheetPane() {
             type="button"
             className="press"
             {...(seat ? {} : { 'data-pane-start': '' })}
-            onClick={() => act({ type: 'units.remove', units: [unit.id] })}
+            onClick={() => {
+              act({ type: 'units.remove', units: [unit.id] });
+              // To the place that is empty now, and what would fit there.
+              if (!seat) return;
+              ui.select(printSpot(seat.spot), { pane: 'try' });
+              ui.toDrawing(printSpot(seat.spot));
+            }}
           >
             Take out
           </button>

@@ -1,14 +1,18 @@
+import { useRef } from 'react';
 import { Tabs } from 'radix-ui';
 import { printSpot } from '@inch-tower/core';
 import { selectScene } from '../../../state/selectors';
 import { useAppSelector } from '../../../state/store';
 import { useBench, type Pane } from '../hooks/benchContext';
+import { useFocusHome } from '../hooks/useFocusHome';
 import { SheetPane } from './SheetPane';
 import { SnagsPane } from './SnagsPane';
 import { TryPane } from './TryPane';
 
 export function SidePane() {
   const ui = useBench();
+  const pane = useRef<HTMLElement>(null);
+  useFocusHome(pane);
   const snags = useAppSelector((state) => state.bench.view?.snags);
   const worst = snags?.some((snag) => snag.severity === 'blocker')
     ? 'bad'
@@ -31,6 +35,7 @@ export function SidePane() {
     'data-[state=active]:text-ink data-[state=active]:shadow-[inset_0_-3px_0_var(--tape)]';
   return (
     <section
+      ref={pane}
       aria-label="Side pane"
       className="no-print flex min-h-0 flex-col border-line md:border-l"
       onKeyDown={(event) => {

@@ -18,6 +18,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { benchWorker } from '../../../worker/client';
 import type { GoingRow, TrySource } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
+import { useEffects } from '../hooks/useEffects';
 import { useFocusKept } from '../hooks/useFocusKept';
 import { useFocusStart } from '../hooks/useFocusStart';
 import { useTryRows } from '../hooks/useTryRows';
@@ -25,8 +26,7 @@ import { Beside } from './Beside';
 import { Refused } from './Refused';
 import { TryControls } from './TryControls';
 import { deadEndsOf, isBlocked, isOneKind, partOf, sortRows, withBeside, type SortName } from './trySorts';
-import { effectsOf, sharedWords } from './tryEffects';
-import { TryHead, TryRowView } from './TryRowView';
+import { TryHead, TryRowView, type TryActs } from './TryRowView';
 import { useOwned } from '../hooks/useOwned';
 
 const GHOST_AFTER_MS = 90;
@@ -72,16 +72,7 @@ export function TryPane() {
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),
     [known, sort, ui.catalogue, build.brief, deadEnds],
   );
-  const effects = useMemo(
-    () => new Map(sorted.map((row) => [row.sheet, effectsOf(row, deadEnds.get(row.sheet))])),
-    [sorted, deadEnds],
-  );
-  const shared = useMemo(() => {
-    const kindOf = (row: GoingRow) => ui.catalogue.sheets[row.sheet]?.kind;
-    // Beside the drives for a bay stand adapters: what all drives say is said once all the same.
-    const alike = sorted.filter((row) => !isBlocked(row) && kindOf(row) === kindOf(sorted[0]!));
-    return sharedWords(alike.map(({ sheet }) => effects.get(sheet) ?? []));
-  }, [effects, sorted, ui.catalogue]);
+  const { effects, shared } = useEffects(sorted, deadEnds, ui.catalogue);
   /** Sheets set beside one another, two at most. */
   const [beside, setBeside] = useState<readonly string[]>([]);
   const free = sorted.filter((row) => !isBlocked(row)).length;
@@ -93,9 +84,8 @@ export function TryPane() {
   /** A row is put once, however often it is clicked meanwhile. */
   const putting = useRef(false);
   useEffect(() => () => clearTimeout(wait.current), []);
-  if (!spot || !group) return <p className="p-4 text-mid">This place is not there any more.</p>;
-
   const editsFor = (sheet: string): Edit[] => {
+    if (!spot) return [];
     const sitter = ui.replacing ? sittersBySpot(units, build.layout).get(printSpot(spot)) : undefined;
     const replaced = sitter?.item ? replaceEdit(build, ui.catalogue, sitter.id, sheet as SheetId) : null;
     return replaced ? [replaced] : putEdits(standing, ui.catalogue, sheet as SheetId, spot, asked, owned?.[sheet]);
@@ -124,10 +114,33 @@ export function TryPane() {
     const edits = editsFor(row.sheet);
     const isSeen = looked.current !== null && same(looked.current, edits);
     if (!(await dispatch(edit(isSeen ? ui.settledAs(looked.current!) : edits)))) return;
-    const seated = group.type === 'floor' || group.type === 'table' ? null : printSpot(spot);
+    const seated = !spot || !group || group.type === 'floor' || group.type === 'table' ? null : printSpot(spot);
     ui.select(seated, { pane: seated ? 'sheet' : 'snags' });
     ui.toDrawing(seated ?? undefined);
   };
+  const actsRef = useRef<TryActs | null>(null);
+  const acts = useMemo(
+    (): TryActs => ({
+      show: (row) => actsRef.current?.show(row),
+      put: (row) => actsRef.current?.put(row),
+      beside: (row) => actsRef.current?.beside(row),
+    }),
+    [],
+  );
+  useEffect(() => {
+    actsRef.current = {
+      show,
+      put: (row) => void put(row),
+      beside: ({ sheet }) =>
+        setBeside((now) =>
+          withBeside(
+            now.filter((one) => isOneKind(ui.catalogue, one, sheet)),
+            sheet,
+          ),
+        ),
+    };
+  });
+
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
     const buttons = [...(list.current?.querySelectorAll<HTMLButtonElement>('[data-try]') ?? [])];
@@ -137,6 +150,7 @@ export function TryPane() {
     if (next < 0) document.querySelector<HTMLElement>('[data-pane-start]')?.focus();
     else buttons[Math.min(next, buttons.length - 1)]?.focus();
   };
+  if (!spot || !group) return <p className="p-4 text-mid">This place is not there any more.</p>;
   const name = group.count > 1 && spot.n ? `${group.label} ${spot.n}` : group.label;
 
   return (
@@ -189,17 +203,8 @@ export function TryPane() {
               effects={effects.get(row.sheet) ?? []}
               shared={shared}
               isBeside={beside.includes(row.sheet)}
-              onBeside={() =>
-                setBeside((now) =>
-                  withBeside(
-                    now.filter((one) => isOneKind(ui.catalogue, one, row.sheet)),
-                    row.sheet,
-                  ),
-                )
-              }
               count={asked}
-              onShow={() => show(row)}
-              onPut={() => put(row)}
+              acts={acts}
             />
           ))}
         </ul>

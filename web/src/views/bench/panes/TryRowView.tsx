@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { FigureId, Part } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 import { changeWords, currencySign } from '../../../words/format';
@@ -38,16 +39,20 @@ type Props = {
   /** What it would do to snags. */ readonly effects: readonly TryEffect[];
   /** Of that, what all rows say. */ readonly shared: ReadonlySet<string>;
   readonly isBeside: boolean;
-  readonly onBeside: () => void;
-  readonly onShow: () => void;
-  readonly onPut: () => void;
+  /** The same from one drawing to the next, so that a row is drawn again only when something in it changes. */
+  readonly acts: TryActs;
+};
+export type TryActs = {
+  readonly show: (row: GoingRow) => void;
+  readonly put: (row: GoingRow) => void;
+  readonly beside: (row: GoingRow) => void;
 };
 
 /**
  * Name and changes in columns; facts, then the gravest effects in the line below, all of them while it holds the focus.
  * Enter or a click puts it.
  */
-export function TryRowView({
+export const TryRowView = memo(function TryRowView({
   row,
   part,
   count,
@@ -55,9 +60,7 @@ export function TryRowView({
   effects: all,
   shared,
   isBeside,
-  onBeside,
-  onShow,
-  onPut,
+  acts,
 }: Props) {
   const effects = all.filter(({ words }) => !shared.has(words));
   const ports = changeWords('ports.free', row.delta['ports.free'] ?? 0);
@@ -67,9 +70,9 @@ export function TryRowView({
       <button
         type="button"
         data-try={row.sheet}
-        onFocus={onShow}
-        onMouseEnter={onShow}
-        onClick={onPut}
+        onFocus={() => acts.show(row)}
+        onMouseEnter={() => acts.show(row)}
+        onClick={() => acts.put(row)}
         className={`plain group ${GRID} w-full py-1 text-left leading-tight hover:bg-wash focus:bg-wash`}
       >
         <span className="text-[13px] font-medium break-words">
@@ -103,10 +106,10 @@ export function TryRowView({
         className={BESIDE}
         aria-pressed={isBeside}
         aria-label={`Set ${part.name} beside another`}
-        onClick={onBeside}
+        onClick={() => acts.beside(row)}
       >
         {isBeside ? 'set aside' : 'set beside'}
       </button>
     </li>
   );
-}
+});

@@ -2,11 +2,13 @@ import {
   hasNoSupply,
   resolve,
   wishGap,
+  type Archetype,
   type Brief,
   type Catalogue,
   type Part,
   type PartOf,
   type PlannedUnit,
+  type Sheet,
 } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
 
@@ -43,8 +45,7 @@ export function sortRows(
 ): GoingRow[] {
   const misses = (row: GoingRow): number => {
     const sheet = catalogue.sheets[row.sheet];
-    const archetype = sheet && catalogue.archetypes[sheet.archetype];
-    const gap = sheet && archetype ? wishGap(resolve(sheet, archetype), brief) : 0;
+    const gap = sheet && catalogue.archetypes[sheet.archetype] ? wishGap(partOf(catalogue, row.sheet), brief) : 0;
     return (gap > 0 ? BAD.caution + gap : 0) + (deadEnds.has(row.sheet) ? BAD.caution * 2 : 0);
   };
   const perTb = (row: GoingRow) => {
@@ -61,20 +62,30 @@ export function sortRows(
     sound: (row) => row.delta['sound.earIdleDb'] ?? 0,
     perTb,
   };
-  const nameOf = (row: GoingRow) => catalogue.sheets[row.sheet]?.name ?? row.sheet;
-  return [...rows].sort(
-    (a, b) =>
-      Number(isBlocked(a)) - Number(isBlocked(b)) ||
-      by[sort](a) - by[sort](b) ||
-      money(a) - money(b) ||
-      (nameOf(a) < nameOf(b) ? -1 : 1),
-  );
+  const worth = by[sort];
+  return rows
+    .map((row) => ({
+      row,
+      isLast: Number(isBlocked(row)),
+      worth: worth(row),
+      money: money(row),
+      name: catalogue.sheets[row.sheet]?.name ?? row.sheet,
+    }))
+    .sort((a, b) => a.isLast - b.isLast || a.worth - b.worth || a.money - b.money || (a.name < b.name ? -1 : 1))
+    .map(({ row }) => row);
 }
 
-/** A part of the catalogue, complete. */
+const parts = new WeakMap<Sheet, { readonly archetype: Archetype; readonly part: Part }>();
+
+/** A part of the catalogue, complete; the same for the same sheet and class. */
 export function partOf(catalogue: Catalogue, id: string): Part {
   const sheet = catalogue.sheets[id]!;
-  return resolve(sheet, catalogue.archetypes[sheet.archetype]!);
+  const archetype = catalogue.archetypes[sheet.archetype]!;
+  const known = parts.get(sheet);
+  if (known?.archetype === archetype) return known.part;
+  const part = resolve(sheet, archetype);
+  parts.set(sheet, { archetype, part });
+  return part;
 }
 
 const NO_SUPPLY = 'No supply on sale that goes into this chassis starts it';
