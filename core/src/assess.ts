@@ -11,6 +11,7 @@ import {
   type FigureId,
   type Figures,
 } from './figures/figures';
+import { powerOf, type Power } from './figures/power/powerOf';
 import { sharesOf, type Share } from './figures/shares';
 import { memoLast } from './memoLast';
 import { cableNeeds, type CableNeeds } from './needs/cables';
@@ -45,6 +46,8 @@ export type Assessor = {
   explain(build: Build, id: FigureId): Explanation | null;
   /** What a figure is made of, the most first. */
   shares(build: Build, id: FigureId): readonly Share[];
+  /** Its power in every state and over its start, for the view of that name. */
+  power(build: Build): Power;
   /** Figures of each state and box, which no candidate is weighed by. */
   keyed(build: Build): readonly KeyedFigure[];
 };
@@ -207,6 +210,7 @@ export function createAssessor(): Assessor {
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),
     shares: (build, id) => sharesOf(id, prepare(build).context),
+    power: (build) => powerOf(prepare(build).context, build.profile, build.tariff),
     keyed: (build) => keyedFigures(prepare(build).full),
   };
 }

@@ -177,6 +177,7 @@ const worker: BenchWorker = {
   explain: (id) => (build ? assessor.explain(build, id) : null),
 
   shares: (id) => (build ? assessor.shares(build, id) : []),
+  power: () => (build ? assessor.power(build) : null),
 
   async tryAt(ask, onBatch) {
     const mine = ++asking;

@@ -12,6 +12,7 @@ import type {
   Refusal,
   ScheduleLine,
   Severity,
+  Power,
   Share,
   SmallNeed,
   Snag,
@@ -113,6 +114,8 @@ export type BenchWorker = {
   settle(build: Build, edits: readonly Edit[]): Step | Refusal;
   explain(id: FigureId): Explanation | null;
   shares(id: FigureId): readonly Share[];
+  /** The power of the build that is open; null while none is. */
+  power(): Power | null;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */

@@ -80,4 +80,20 @@ function railAfresh(context: FigureContext, box: Box, rail: '5 V' | '3.3 V', led
   return [...loads, { when: 'At the start', amps: rangedOf(ledger.sum('At the start', 'A', [starting, rest])) }];
 }
 
+/** Likely A that all but the drives that start takes on a low rail meanwhile. */
+export function restAtStartA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): number {
+  const lines = draw(context, 'start', new Ledger(false)).filter(
+    ({ of }) =>
+      countsWith(context, of.box) === box &&
+      // An M.2 module has no start: it is on 3.3 V all the while.
+      (of.part.kind !== 'drive' || (rail === '3.3 V' && of.part.size === 'm2')),
+  );
+  const watts = lines.reduce(
+    (sum, { watts: { value }, share12, share5 }) =>
+      sum + value * (rail === '5 V' ? share5 : Math.max(0, 1 - share12 - share5)),
+    0,
+  );
+  return watts / VOLTS[rail];
+}
+
 const rangedOf = (quantity: Quantity): Amps => ({ value: quantity.value, ...rangeOfQuantity(quantity) });

@@ -61,7 +61,8 @@ function start12Afresh(context: FigureContext, box: Box, ledger: Ledger): Quanti
   );
 }
 
-function restOf12A(context: FigureContext, box: Box, ledger: Ledger): Quantity {
+/** What all but the drives takes on 12 V while they start, A. */
+export function restOf12A(context: FigureContext, box: Box, ledger: Ledger): Quantity {
   const lines = draw(context, 'start', ledger).filter(
     (line) => countsWith(context, line.of.box) === box && line.of.part.kind !== 'drive' && line.share12 > 0,
   );

@@ -134,6 +134,20 @@ function drivesW(now: readonly DrivePhase[], ledger: Ledger): Quantity[] {
   });
 }
 
+/** Likely W at a box's supply outputs over its start; between two moments nothing changes. */
+export function startW(
+  context: FigureContext,
+  box: Box,
+): { readonly momentsS: readonly number[]; readonly at: (second: number) => number } {
+  const { momentsS, at } = phases(context, box, () => true);
+  const lines = groupByBox(context, draw(context, 'start', new Ledger(false))).find(([own]) => own === box)?.[1] ?? [];
+  const rest = lines.reduce((sum, { watts }) => sum + watts.value, 0);
+  return {
+    momentsS,
+    at: (second) => at(second).reduce((sum, phase) => sum + phase.count * likelyW(phase), rest),
+  };
+}
+
 /** What draws in a box in a state, likely W: parts of a class together, drives as at the worst moment of a start. */
 type Drawing = { readonly label: string; readonly units: readonly PlannedUnit[]; readonly watts: number };
 type BoxDrawing = {

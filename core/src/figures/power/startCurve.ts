@@ -1,0 +1,130 @@
+import type { Build } from '../../build/build';
+import { ofKind } from '../../machine/units';
+import { boxesOf, type Box } from '../boxes';
+import type { FigureContext } from '../context';
+import { Ledger } from '../quantity';
+import { currents, phases, together, type Rail } from './currents';
+import { restAtStartA } from './rails';
+import { waiting } from './stagger';
+import { restOf12A } from './start';
+import { mainsFactor, supplyLossW } from './supplyLoss';
+import { startW, supplyOf } from './wall';
+
+export type SpinUp = Build['policy']['spinUp'];
+/** Likely load of a box from a second of its start on, until the next: A on each rail, W at the outputs and the wall. */
+export type StartStep = {
+  readonly atS: number;
+  readonly a: Readonly<Record<Rail, number>>;
+  readonly insideW: number;
+  readonly wallW: number;
+};
+/** What a box's supply gives: A on each rail and W in all; null where its sheet does not say. */
+export type StartLimits = { readonly a: Readonly<Record<Rail, number | null>>; readonly insideW: number };
+export type StartCurve = {
+  readonly steps: readonly StartStep[];
+  /** The seconds until the last drive is ready. */ readonly readyS: number;
+  readonly limits: StartLimits | null;
+};
+
+const RAILS: readonly Rail[] = ['12 V', '5 V', '3.3 V'];
+
+/** A rail never gives more than the whole supply does at its volts; low rails of modules come from one board. */
+function limitsOf(context: FigureContext, box: Box): StartLimits | null {
+  const supply = supplyOf(context, box);
+  if (!supply) return null;
+  const { ratedW, rail12A, rail5A, rail33A, modules } = supply.part;
+  const said = (amps: number) => (amps > 0 ? amps : null);
+  return {
+    a: { '12 V': modules * Math.min(rail12A, ratedW / 12), '5 V': said(rail5A), '3.3 V': said(rail33A) },
+    insideW: modules * ratedW,
+  };
+}
+
+/**
+ * The start of a box over time under a policy, exact from its drives' step profiles: the host in its self-test and fans
+ * at full all the while. Its highest 12 V is the figure of the same name, its highest W that at the wall.
+ */
+export function startCurve(context: FigureContext, box: Box, spinUp: SpinUp = context.policy.spinUp): StartCurve {
+  const under = spinUp === context.policy.spinUp ? context : { ...context, policy: { ...context.policy, spinUp } };
+  const rest: Record<Rail, number> = {
+    '12 V': restOf12A(context, box, new Ledger(false)).value,
+    '5 V': restAtStartA(context, box, '5 V'),
+    '3.3 V': restAtStartA(context, box, '3.3 V'),
+  };
+  const drives = Object.fromEntries(RAILS.map((rail) => [rail, currents(under, box, rail)])) as Record<
+    Rail,
+    ReturnType<typeof currents>
+  >;
+  const watts = startW(under, box);
+  const supply = supplyOf(context, box);
+  const loss = mainsFactor(context.site.mainsV).likely;
+  const moments = [...new Set([0, ...watts.momentsS])].sort((a, b) => a - b);
+  return {
+    steps: moments.map((atS): StartStep => {
+      const insideW = watts.at(atS);
+      return {
+        atS,
+        a: {
+          '12 V': rest['12 V'] + together(drives['12 V'].at(atS)),
+          '5 V': rest['5 V'] + together(drives['5 V'].at(atS)),
+          '3.3 V': rest['3.3 V'] + together(drives['3.3 V'].at(atS)),
+        },
+        insideW,
+        wallW: insideW + (supply ? loss * supplyLossW(supply.part, insideW) : 0),
+      };
+    }),
+    readyS: Math.max(0, ...phases(under, box, () => true).momentsS),
+    limits: limitsOf(context, box),
+  };
+}
+
+/** The highest share of any limit that a start reaches; 0 where no limit is known. */
+export function worstShare({ steps, limits }: StartCurve): number {
+  if (!limits) return 0;
+  return Math.max(
+    0,
+    ...steps.flatMap(({ a, insideW }) => [
+      insideW / limits.insideW,
+      ...RAILS.map((rail) => (limits.a[rail] ? a[rail] / limits.a[rail] : 0)),
+    ]),
+  );
+}
+
+/** Good practice: a start takes at most so much of every limit. */
+export const START_SHARE = 0.8;
+const AT_A_TIME = [1, 2, 3, 4, 6, 8, 12, 16, 24] as const;
+const EVERY_S = [2, 5, 8, 10, 12, 15, 20] as const;
+
+export type Mildest = { readonly spinUp: SpinUp; readonly readyS: number; readonly share: number };
+
+/**
+ * The policy under which every box keeps within 80 % of every limit and all drives are ready soonest, then with the
+ * fewest waves. Null where none does, or no box has a supply. Drives that cannot wait for a turn start at once in all.
+ */
+export function mildestStart(context: FigureContext): Mildest | null {
+  const boxes = boxesOf(context).filter((box) => supplyOf(context, box));
+  if (boxes.length === 0) return null;
+  const waits = waiting(context).length;
+  const tried = (spinUp: SpinUp): Mildest => {
+    const curves = boxes.map((box) => startCurve(context, box, spinUp));
+    return {
+      spinUp,
+      readyS: Math.max(...curves.map(({ readyS }) => readyS)),
+      share: Math.max(...curves.map(worstShare)),
+    };
+  };
+  const atOnce = tried({ kind: 'together' });
+  if (atOnce.share <= START_SHARE) return atOnce;
+  const most = ofKind(context.running, 'drive').length;
+  let best: (Mildest & { readonly waves: number }) | null = null;
+  for (const drives of AT_A_TIME) {
+    if (drives >= most) break;
+    for (const everyS of EVERY_S) {
+      const waves = Math.ceil(waits / drives);
+      const one = { ...tried({ kind: 'waves', drives, everyS }), waves };
+      if (one.share > START_SHARE) continue;
+      if (!best || one.readyS < best.readyS || (one.readyS === best.readyS && one.waves < best.waves)) best = one;
+    }
+  }
+  return best && { spinUp: best.spinUp, readyS: best.readyS, share: best.share };
+}
