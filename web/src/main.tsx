@@ -24,6 +24,7 @@ const OwnSheetPage = lazy(() => import('./views/parts/OwnSheetPage'));
 const StockPage = lazy(() => import('./views/parts/StockPage'));
 const FilesPage = lazy(() => import('./views/parts/FilesPage'));
 const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
+const PowerPage = lazy(() => import('./views/power/PowerPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
@@ -63,6 +64,7 @@ const router = createBrowserRouter([
           { index: true, element: <Bench /> },
           { path: 'brief', element: <BriefPage /> },
           { path: 'wiring', element: <WiringPage /> },
+          { path: 'power', element: <PowerPage /> },
         ],
       },
       {

@@ -11,7 +11,7 @@ import { mainsFactor, supplyLossW } from './supplyLoss';
 import { startW, supplyOf } from './wall';
 
 export type SpinUp = Build['policy']['spinUp'];
-/** Likely load of a box from a second of its start on, until the next: A on each rail, W at the outputs and the wall. */
+/** Likely load of a box from a second of its start until the next: A on each rail, W at the outputs and the wall. */
 export type StartStep = {
   readonly atS: number;
   readonly a: Readonly<Record<Rail, number>>;

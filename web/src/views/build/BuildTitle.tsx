@@ -60,6 +60,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
         <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]">
           <ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink>
           <ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink>
+          <ViewLink to={`/b/${build.id}/power`}>Power</ViewLink>
           <ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink>
         </nav>
       )}

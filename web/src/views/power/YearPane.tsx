@@ -1,0 +1,43 @@
+import { Link } from 'react-router';
+import type { Build, Year } from '@inch-tower/core';
+import { moneyWords, numbersWithin } from '../../words/format';
+
+const HOURS_A_YEAR = 8766;
+const WORDS = { off: 'off', asleep: 'asleep', idle: 'idle', working: 'at work', busy: 'busy' } as const;
+const STATES = ['working', 'busy', 'idle', 'asleep', 'off'] as const;
+/** Heat in BTU/h of a W. */
+const BTU_PER_H = 3.412;
+
+/** A year of the days as they are: kWh, money, and the heat that the room takes on the average. */
+export function YearPane({ year: { kwh, costMinor, hours }, build }: { readonly year: Year; readonly build: Build }) {
+  const number = numbersWithin(kwh.lo, kwh.hi);
+  const whole = (minor: number) => moneyWords(Math.round(minor / 100) * 100, build.tariff.currency);
+  const meanW = (kwh.value * 1000) / HOURS_A_YEAR;
+  return (
+    <section aria-labelledby="year" className="mt-4 break-inside-avoid border-t border-line pt-2">
+      <h2 id="year" className="text-[15px] font-semibold">
+        What is that a year?
+      </h2>
+      <p className="mt-0.5 text-[19px] font-semibold" data-testid="year">
+        {whole(costMinor.value)} <span className="mono text-[13px] font-normal text-mid">{number(kwh.value)} kWh</span>
+      </p>
+      <p className="text-[13px] text-mid">
+        From {whole(costMinor.lo)} to {whole(costMinor.hi)}, {number(kwh.lo)}–{number(kwh.hi)} kWh; prices as{' '}
+        <Link className="underline" to={`/b/${build.id}/brief`}>
+          in the brief
+        </Link>
+        .
+      </p>
+      <p className="mt-1 text-[13px]">
+        {STATES.flatMap((state) => {
+          const of = hours[state];
+          return of ? [`${Math.round((of / HOURS_A_YEAR) * 100)} % ${WORDS[state]}`] : [];
+        }).join(', ')}
+        {hours.off ? '; what it draws switched off is not counted' : ''}.
+      </p>
+      <p className="text-[13px] text-mid">
+        Into the room on the average {Math.round(meanW)} W, {Math.round(meanW * BTU_PER_H)} BTU/h.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,73 @@
+import { readFileSync } from 'node:fs';
+import { createAssessor, parseBuildText, wordsOf, type Build } from '@inch-tower/core';
+import type { TaggedSnag } from '../../worker/messages';
+import { apart, startLines } from './startLines';
+import { holdAnswer, mildestWords, policyWords, startAnswer } from './startWords';
+
+const read = (id: string): Build => {
+  const parsed = parseBuildText(readFileSync(`demo/builds/${id}.json`, 'utf8'));
+  if (!parsed.ok) throw new Error(parsed.words);
+  return parsed.build;
+};
+const looked = (build: Build) => {
+  const assessor = createAssessor();
+  const { snags } = assessor.assess(build, { asOf: '2026-11-28' });
+  return {
+    power: assessor.power(build),
+    snags: snags.map((snag) => ({ ...snag, ...wordsOf(snag) })) as unknown as TaggedSnag[],
+  };
+};
+
+test('lines of a start are shares of their own limits, the fullest first, none where no limit is known', () => {
+  const [box] = looked(read('boathouse-rack')).power.boxes;
+  const lines = startLines(box!.start);
+  expect(lines.map(({ name }) => name)).toEqual(['5 V', 'Together', '12 V', '3.3 V']);
+  for (const { peak, limit, points } of lines) {
+    expect(peak.value).toBeCloseTo(peak.share * limit, 9);
+    expect(Math.max(...points.map(([, share]) => share))).toBe(peak.share);
+  }
+  expect(startLines({ ...box!.start, limits: null })).toEqual([]);
+});
+
+test('labels keep apart, in the order of what they name, and on the picture', () => {
+  expect(apart([10, 12, 200], 20, 210)).toEqual([10, 30, 200]);
+  const many = apart([200, 205, 208], 20, 210);
+  expect(many).toEqual([170, 190, 210]);
+});
+
+test('the answer says what the supply has left, and never other than the snags', () => {
+  const { power, snags } = looked(read('boathouse-rack'));
+  expect(startAnswer(power.boxes[0]!, snags)).toEqual({
+    words:
+      'Yes: at most 69 % of what Brazier 800 1+1 gives, 90 % of 12 V and W with a module gone; ' +
+      'all drives ready after 10 s.',
+    tone: 'good',
+  });
+  expect(holdAnswer(power.boxes[0]!, snags).words).toMatch(
+    /^With everything at its most 33 % .* 66 % with a module gone/,
+  );
+  const shelf = looked(read('school-shelf'));
+  expect(startAnswer(shelf.power.boxes[1]!, shelf.snags)).toMatchObject({ tone: 'warn' });
+  const blocked = snags.slice(0, 1).map((snag) => ({
+    ...snag,
+    code: 'powered.start12V' as const,
+    severity: 'blocker' as const,
+    at: [{ unit: power.boxes[0]!.supply!.unit }],
+  })) as TaggedSnag[];
+  expect(startAnswer(power.boxes[0]!, blocked)).toMatchObject({ tone: 'bad', words: expect.stringMatching(/^No: /) });
+  expect(startAnswer({ ...power.boxes[0]!, supply: null }, [])).toMatchObject({
+    words: 'Not known yet: no supply is chosen.',
+  });
+});
+
+test('a milder start is offered where it is another than the one that is set', () => {
+  const mildest = { spinUp: { kind: 'waves', drives: 4, everyS: 10 }, readyS: 40, share: 0.7 } as const;
+  expect(mildestWords(mildest, { kind: 'together' }, true)).toEqual({
+    words: 'Soonest within 80 % of every limit: 4 at a time, every 10 s; at most 70 %, ready after 40 s.',
+    offers: true,
+  });
+  expect(mildestWords(mildest, mildest.spinUp, true)).toMatchObject({ offers: false });
+  expect(mildestWords(null, { kind: 'together' }, true)).toMatchObject({ offers: false });
+  expect(mildestWords(null, { kind: 'together' }, false)).toBeNull();
+  expect(policyWords({ kind: 'paced' })).toMatch(/counted as all at once/);
+});

@@ -1,0 +1,90 @@
+import type { BoxPower, Mildest, SpinUp, StartCurve } from '@inch-tower/core';
+import type { TaggedSnag } from '../../worker/messages';
+import { plainNumber } from '../../words/format';
+
+/** Snags that say that a start or a load is past what a supply gives. */
+const STARTS: ReadonlySet<string> = new Set(['powered.start12V', 'powered.rails', 'powered.total', 'powered.oneGone']);
+export const isOfPower = ({ code }: TaggedSnag): boolean => code.startsWith('powered.');
+
+const seconds = (value: number): string => `${plainNumber(Math.round(value * 10) / 10)} s`;
+const share = (value: number): string => `${Math.round(value * 100)} %`;
+
+/** The highest share of what modules give together: 12 V and W. What low rails give hangs on no module. */
+const goneShare = ({ steps, limits }: StartCurve): number =>
+  limits
+    ? Math.max(
+        0,
+        ...steps.map(({ a, insideW }) =>
+          Math.max(insideW / limits.insideW, a['12 V'] / (limits.a['12 V'] ?? Infinity)),
+        ),
+      )
+    : 0;
+
+/** Whether a box starts, in one sentence that never says other than the snags do. */
+export function startAnswer(
+  { supply, start, startShare }: BoxPower,
+  snags: readonly TaggedSnag[],
+): { readonly words: string; readonly tone: string } {
+  if (!supply) return { words: 'Not known yet: no supply is chosen.', tone: 'text-mid' };
+  const own = snags.filter(
+    ({ code, at }) => STARTS.has(code) && at.some((one) => 'unit' in one && one.unit === supply.unit),
+  );
+  const atMost = `at most ${share(startShare)} of what ${supply.name} gives`;
+  const gone =
+    supply.modules > 1
+      ? `, ${share((goneShare(start) * supply.modules) / (supply.modules - 1))} of 12 V and W with a module gone`
+      : '';
+  const ready = start.readyS > 0 ? `; all drives ready after ${seconds(start.readyS)}` : '';
+  if (own.some(({ severity }) => severity === 'blocker')) return { words: `No: ${atMost}.`, tone: 'bad' };
+  if (startShare > 1) return { words: `Maybe not: ${atMost}${ready}.`, tone: 'bad' };
+  if (own.length > 0) return { words: `Yes, but see what was found: ${atMost}${ready}.`, tone: 'warn' };
+  if (startShare > 0.8) return { words: `Yes, with less than a fifth to spare: ${atMost}${ready}.`, tone: 'warn' };
+  return { words: `Yes: ${atMost}${gone}${ready}.`, tone: 'good' };
+}
+
+/** Whether a box's supply holds when everything is at its most together, and with a module gone. */
+export function holdAnswer(
+  { supply, states }: BoxPower,
+  snags: readonly TaggedSnag[],
+): { readonly words: string; readonly tone: string } {
+  const peak = states.find(({ state }) => state === 'peak')?.loadShare;
+  if (!supply || peak === null || peak === undefined) return { words: '', tone: 'text-mid' };
+  const { modules } = supply;
+  const gone = modules > 1 ? `, ${share((peak * modules) / (modules - 1))} with a module gone` : '';
+  const words = `With everything at its most ${share(peak)} of its watts${gone}.`;
+  const isPast = snags.some(
+    ({ code, at, severity }) =>
+      code === 'powered.total' && severity === 'blocker' && at.some((one) => 'unit' in one && one.unit === supply.unit),
+  );
+  if (isPast || peak > 1) return { words: `It does not hold. ${words}`, tone: 'bad' };
+  return { words, tone: peak > 0.8 ? 'warn' : 'text-mid' };
+}
+
+export function policyWords(spinUp: SpinUp): string {
+  switch (spinUp.kind) {
+    case 'together':
+      return 'all at once';
+    case 'waves':
+      return `${spinUp.drives} at a time, every ${seconds(spinUp.everyS)}`;
+    case 'paced':
+      return 'as the controller paces them, counted as all at once';
+  }
+}
+
+/** What the mildest start is beside the one that is set; null where there is nothing to say. */
+export function mildestWords(
+  mildest: Mildest | null,
+  set: SpinUp,
+  hasSupply: boolean,
+): { readonly words: string; readonly offers: boolean } | null {
+  if (!hasSupply) return null;
+  if (!mildest) return { words: 'No start in turn keeps every limit at 80 %.', offers: false };
+  const isSet = policyWords(mildest.spinUp) === policyWords(set);
+  if (isSet) return { words: 'The mildest start that keeps every limit at 80 %: as it is set.', offers: false };
+  return {
+    words:
+      `Soonest within 80 % of every limit: ${policyWords(mildest.spinUp)}; ` +
+      `at most ${share(mildest.share)}, ready after ${seconds(mildest.readyS)}.`,
+    offers: true,
+  };
+}

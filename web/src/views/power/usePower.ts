@@ -1,0 +1,27 @@
+import { useEffect, useState } from 'react';
+import type { Power } from '@inch-tower/core';
+import { useAppSelector } from '../../state/store';
+import { benchWorker } from '../../worker/client';
+
+/** The power of the machine as it is assessed; what was there last stays until the next is. */
+export function usePower(): Power | null {
+  const rev = useAppSelector((state) => state.bench.view?.rev);
+  const [power, setPower] = useState<Power | null>(null);
+  useEffect(() => {
+    if (rev === undefined) return;
+    let isHere = true;
+    benchWorker()
+      .power()
+      .then(
+        (answer) => {
+          if (isHere) setPower(answer);
+        },
+        // A worker that was ended is started again with the machine, and the next revision asks it.
+        () => undefined,
+      );
+    return () => {
+      isHere = false;
+    };
+  }, [rev]);
+  return power;
+}
