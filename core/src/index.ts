@@ -132,6 +132,7 @@ export {
   type TryAsk,
   type TryRow,
 } from './remedies/tryAt';
+export { supplyOffers, type SupplyOffer } from './remedies/supplies';
 export { hasNoSupply } from './remedies/lookAhead';
 export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';

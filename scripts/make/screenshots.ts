@@ -62,10 +62,6 @@ const SHOTS: readonly Shot[] = [
     path: '/b/school-shelf',
     act: async (page) => {
       await ready(page);
-      await page
-        .getByRole('group', { name: 'Views' })
-        .getByRole('button', { name: /Annex 4/ })
-        .click();
       await page.locator('[data-view="front"] [data-stop$="/bay.1"]').click();
     },
   },
@@ -101,6 +97,14 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'bench-rear', path: '/b/sound-desk?view=rear', act: ready },
+  {
+    name: 'power',
+    path: '/b/boathouse-rack/power',
+    act: async (page) => {
+      await ready(page);
+      await page.getByTestId('year').waitFor();
+    },
+  },
   { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
   {
     name: 'parts',

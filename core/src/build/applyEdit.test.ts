@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { catalogue, cube, fixture } from '../testing/fixture';
 import { commit } from '../solve/settle';
 import { replay } from './step';
+import { closureOf } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
 import { applyEdit } from './applyEdit';
-import type { Build } from './build';
+import type { Build, Item } from './build';
 import { editSchema, type Edit } from './edits';
 import { addItemEdit } from './newItem';
 import { printSpot } from './layout';
@@ -227,4 +228,32 @@ test('taking back the first rate leaves none, also where the undo was kept as te
   expect(back).toMatchObject({ ok: true });
   expect('rates' in (back as typeof step).build).toBe(false);
   expect((back as typeof step).build).toEqual(build);
+});
+
+test('what takes the place of an owned part is to be bought, unless it is owned too', () => {
+  const made = fixture().add('coot-1', 2, { deal: 'owned' });
+  const [item] = made.build.items;
+  const old = { ...item!, stockId: 's1', year: 2014, hours: 41_000, condition: 'worn' as const };
+  const build = { ...made.build, items: [old] };
+  const replace = {
+    type: 'item.replace' as const,
+    item: item!.id,
+    ...closureOf(catalogue, 'barge-8' as SheetId),
+    sheet: 'barge-8' as SheetId,
+  };
+  const after = (edit: Edit): Item => {
+    const applied = applyEdit(build, edit);
+    if (!applied.ok) throw new Error(applied.words);
+    const back = applyEdit(applied.build, applied.inverse);
+    expect(back.ok && back.build).toEqual(build);
+    return applied.build.items[0]!;
+  };
+  const bought = after(replace);
+  expect(bought).toMatchObject({ sheet: 'barge-8', deal: 'buy' });
+  for (const key of ['stockId', 'year', 'hours', 'condition']) expect(bought).not.toHaveProperty(key);
+  expect(after({ ...replace, owned: { stockId: 's2', year: 2020 } })).toMatchObject({
+    deal: 'owned',
+    stockId: 's2',
+    year: 2020,
+  });
 });

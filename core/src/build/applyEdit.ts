@@ -51,12 +51,7 @@ function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
       const carried = carry(build, edit);
       const lacks = lacking(carried, edit.sheet);
       if (lacks) return lacks;
-      const step = patchItem(
-        build,
-        edit.item,
-        ({ price: _old, ...item }) => ({ ...item, sheet: edit.sheet, ...(edit.price ? { price: edit.price } : {}) }),
-        'Replaced',
-      );
+      const step = patchItem(build, edit.item, (item) => replacedBy(item, edit), 'Replaced');
       return 'ok' in step ? step : { ...step, sections: { ...step.sections, ...carried } };
     }
     case 'units.add':
@@ -133,6 +128,18 @@ function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
     default:
       return setSection(build, edit);
   }
+}
+
+/** Another part in the place of an item's: what was true of the old one alone, as that it is owned, goes with it. */
+function replacedBy(item: Item, { sheet, price, owned }: EditOf<'item.replace'>): Item {
+  const { price: _price, stockId: _stock, year: _year, hours: _hours, condition: _condition, ...kept } = item;
+  return {
+    ...kept,
+    sheet,
+    deal: owned ? 'owned' : 'buy',
+    ...(price ? { price } : {}),
+    ...(owned as Partial<Item> | undefined),
+  };
 }
 
 function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>): SectionsSet | Refusal {

@@ -59,6 +59,8 @@ export const editSchema = z.discriminatedUnion('type', [
     item: itemIdSchema,
     sheet: sheetIdSchema,
     price: itemSchema.shape.price,
+    /** What is known of it where it is owned; else it is to be bought. */
+    owned: itemSchema.pick({ stockId: true, year: true, hours: true, condition: true }).optional(),
     ...carried,
   }),
   z.strictObject({ type: z.literal('units.add'), item: itemIdSchema, units: z.array(unitSchema).min(1), puts }),

@@ -95,7 +95,13 @@ function putEditsAt(
 }
 
 /** The edit that puts another sheet in the place of an item's. */
-export function replaceEdit(build: Build, catalogue: Catalogue, unit: UnitId, sheet: SheetId): Edit | null {
+export function replaceEdit(
+  build: Build,
+  catalogue: Catalogue,
+  unit: UnitId,
+  sheet: SheetId,
+  owned?: Owned,
+): Edit | null {
   const item = build.items.find((one) => one.units.some((own) => own.id === unit));
   const listed = catalogue.sheets[sheet]?.price;
   return item
@@ -105,6 +111,7 @@ export function replaceEdit(build: Build, catalogue: Catalogue, unit: UnitId, sh
         sheet,
         ...closureOf(catalogue, sheet),
         ...(listed ? { price: { ...listed, per: 'unit' as const, taxIncluded: true } } : {}),
+        ...(owned ? { owned } : {}),
       }
     : null;
 }
@@ -138,7 +145,7 @@ export function* tryAt(
   }
   for (const part of going) {
     if (sitter?.part.id === part.id) continue;
-    const replaced = sitter?.item ? replaceEdit(base.build, catalogue, sitter.id, part.id) : null;
+    const replaced = sitter?.item ? replaceEdit(base.build, catalogue, sitter.id, part.id, ask.owned?.[part.id]) : null;
     const edits = replaced
       ? [replaced]
       : putEditsAt(base.build, catalogue, part.id, spots, ask.count ?? 1, ask.owned?.[part.id]);

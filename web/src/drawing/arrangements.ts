@@ -11,7 +11,7 @@ export type Packing<T> =
 type Extent = { readonly width: number; readonly height: number };
 
 /** Px a packing takes at a scale in px per mm. */
-export function extentOf<T>(packing: Packing<T>, scale: number, gap: number): Extent {
+function extentOf<T>(packing: Packing<T>, scale: number, gap: number): Extent {
   if ('leaf' in packing) return { width: packing.widthMm * scale, height: packing.heightMm * scale };
   const isRow = 'row' in packing;
   let [along, across] = [0, 0];

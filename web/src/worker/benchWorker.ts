@@ -15,6 +15,7 @@ import {
   replay,
   scheduleOf,
   sceneOf,
+  supplyOffers,
   tryAt,
   weigh,
   whyNot,
@@ -223,6 +224,28 @@ const worker: BenchWorker = {
           rows: next.value.map((remedy) => ({ ...row(remedy), cure: remedy.cure })),
           conflict: conflictLines(from, snag),
         };
+      await breathe();
+      if (mine !== asking) return null;
+    }
+  },
+
+  async supplies(supply) {
+    const mine = ++asking;
+    const from = base();
+    if (!from) return null;
+    const run = supplyOffers(from, supply, listed, weighing, today());
+    for (;;) {
+      const next = run.next();
+      if (next.done)
+        return next.value.map((offer) => ({
+          ...row({ ...offer, title: `Take ${offer.name} instead` }),
+          cure: true,
+          name: offer.name,
+          savesKwh: offer.savesKwh,
+          savesMinor: offer.savesMinor,
+          idleShare: offer.idleShare,
+          costs: effects([...offer.causes, ...offer.worsens]),
+        }));
       await breathe();
       if (mine !== asking) return null;
     }

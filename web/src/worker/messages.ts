@@ -1,4 +1,6 @@
 import type {
+  SupplyOffer,
+  UnitId,
   Build,
   Catalogue,
   Edit,
@@ -50,6 +52,9 @@ export type BenchView = {
   readonly unconnected: readonly string[];
 };
 
+/** Another supply with what it saves a year, and what it would do to the machine besides. */
+export type SupplyRow = RemedyRow &
+  Pick<SupplyOffer, 'name' | 'savesKwh' | 'savesMinor' | 'idleShare'> & { readonly costs: readonly Effect[] };
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 type Deltas = Readonly<Partial<Record<FigureId, number>>>;
 export type GoingRow = {
@@ -126,6 +131,8 @@ export type BenchWorker = {
   settled(edits: readonly Edit[], rev: number): readonly Edit[] | null;
   /** Figures as they would be with some edits; null where those cannot be made. */
   weighed(edits: readonly Edit[]): Figures | null;
+  /** Supplies that surely lose less a year where this one is; null when something newer was asked. */
+  supplies(supply: UnitId): Promise<readonly SupplyRow[] | null>;
   /** What would let a part in that does not go there; null when something newer was asked. */
   whyNot(spot: SpotRef, sheet: string): WaysOut | null;
   stop(): void;

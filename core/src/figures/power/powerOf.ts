@@ -7,7 +7,7 @@ import type { PowerState } from './draw';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
 import { boxLoadW, boxWall, supplyOf, wallW } from './wall';
-import { yearOf, type Ranged, type Year } from './year';
+import { yearLossOf, yearOf, type Ranged, type Year, type YearLoss } from './year';
 
 /** States from least to most, as they are drawn. */
 export const POWER_STATES = ['asleep', 'idle', 'working', 'busy', 'peak', 'start'] as const satisfies PowerState[];
@@ -28,6 +28,7 @@ export type BoxPower = {
     readonly modules: number;
   } | null;
   readonly states: readonly StateDraw[];
+  /** What its supply turns to heat in a year. */ readonly loss: YearLoss | null;
   readonly start: StartCurve;
   /** The highest share of a limit at the start. */ readonly startShare: number;
 };
@@ -57,6 +58,7 @@ export function powerOf(context: FigureContext, profile: Build['profile'], tarif
         const load = boxLoadW(context, box, state, ledger);
         return wall ? [{ state, wall, loadShare: givesW > 0 && load ? load.value / givesW : null }] : [];
       }),
+      loss: yearLossOf(context, box, profile, tariff),
       start,
       startShare: worstShare(start),
     };

@@ -19,7 +19,7 @@ export type StartStep = {
   readonly wallW: number;
 };
 /** What a box's supply gives: A on each rail and W in all; null where its sheet does not say. */
-export type StartLimits = { readonly a: Readonly<Record<Rail, number | null>>; readonly insideW: number };
+type StartLimits = { readonly a: Readonly<Record<Rail, number | null>>; readonly insideW: number };
 export type StartCurve = {
   readonly steps: readonly StartStep[];
   /** The seconds until the last drive is ready. */ readonly readyS: number;

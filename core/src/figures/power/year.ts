@@ -2,7 +2,9 @@ import type { Build } from '../../build/build';
 import type { HOUR_STATES } from '../../build/states';
 import type { FigureContext } from '../context';
 import { Ledger, rangeOfQuantity, type Quantity } from '../quantity';
-import { wallW } from './wall';
+import type { Box } from '../boxes';
+import { lossTolerance, mainsFactor, supplyLossW } from './supplyLoss';
+import { boxLoadW, supplyOf, wallW } from './wall';
 
 type HourState = (typeof HOUR_STATES)[number];
 export type Ranged = { readonly value: number; readonly lo: number; readonly hi: number };
@@ -23,13 +25,15 @@ export function priceAt({ bands }: Build['tariff'], hour: number): number {
   return (sorted.findLast(({ fromHour }) => fromHour <= hour) ?? sorted.at(-1))?.minorPerKwh ?? 0;
 }
 
-/**
- * Energy and its price over a year of the profile's days, five weekdays to two of a weekend: the integral of the day.
- * Hours switched off count as nothing. Null where nothing draws.
- */
-export function yearOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Year | null {
-  const hours: Partial<Record<HourState, number>> = {};
-  const money: Partial<Record<HourState, number>> = {};
+type Weights = Partial<Record<HourState, number>>;
+
+/** Hours a year in each state of the profile's days, five weekdays to two of a weekend, and what a kW in it costs. */
+function weightsOf(
+  profile: Build['profile'],
+  tariff: Build['tariff'],
+): { readonly hours: Weights; readonly money: Weights } {
+  const hours: Weights = {};
+  const money: Weights = {};
   for (const [days, states] of [
     [WEEKDAYS, profile.weekday],
     [WEEKEND_DAYS, profile.weekend],
@@ -38,8 +42,43 @@ export function yearOf(context: FigureContext, profile: Build['profile'], tariff
       hours[state] = (hours[state] ?? 0) + days;
       money[state] = (money[state] ?? 0) + days * priceAt(tariff, hour);
     }
+  return { hours, money };
+}
+
+/** What a box's supply turns to heat in such a year: kWh and minor units, with the range of its loss alone. */
+export type YearLoss = { readonly kwh: Ranged; readonly costMinor: Ranged };
+
+/** Null without a supply. */
+export function yearLossOf(
+  context: FigureContext,
+  box: Box,
+  profile: Build['profile'],
+  tariff: Build['tariff'],
+): YearLoss | null {
+  const supply = supplyOf(context, box);
+  if (!supply) return null;
+  const { hours, money } = weightsOf(profile, tariff);
   const ledger = new Ledger(false);
-  const over = (weights: Partial<Record<HourState, number>>, unit: string): Ranged | null => {
+  const half = lossTolerance(supply.part);
+  const over = (weights: Weights): Ranged => {
+    const value = (Object.entries(weights) as [HourState, number][]).reduce((sum, [state, weight]) => {
+      const load = state === 'off' ? null : boxLoadW(context, box, state, ledger);
+      const lossW = load ? mainsFactor(context.site.mainsV).likely * supplyLossW(supply.part, load.value) : 0;
+      return sum + (weight * lossW) / 1000;
+    }, 0);
+    return { value, lo: value * (1 - half), hi: value * (1 + half) };
+  };
+  return { kwh: over(hours), costMinor: over(money) };
+}
+
+/**
+ * Energy and its price over a year of the profile's days: the integral of the day.
+ * Hours switched off count as nothing. Null where nothing draws.
+ */
+export function yearOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Year | null {
+  const { hours, money } = weightsOf(profile, tariff);
+  const ledger = new Ledger(false);
+  const over = (weights: Weights, unit: string): Ranged | null => {
     const terms = (Object.entries(weights) as [HourState, number][]).flatMap(([state, weight]): Quantity[] => {
       const watts = state === 'off' ? null : wallW(context, state, ledger);
       return watts ? [ledger.times(state, watts, weight / 1000)] : [];

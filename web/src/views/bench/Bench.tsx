@@ -37,7 +37,6 @@ export default function Bench() {
   return (
     <BenchContext.Provider value={ui}>
       <div className="print-page relative flex h-full min-h-[560px] flex-col">
-        <h1 className="sr-only">Bench</h1>
         <Masthead>
           <BuildTitle onHelp={askHelp} onNamed={ui.toDrawing} />
         </Masthead>
@@ -48,7 +47,7 @@ export default function Bench() {
         <PrintHead view="bench" />
         <main
           className={
-            'print-page grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
+            'print-page relative grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
             'md:auto-rows-auto ' +
             'md:grid-rows-1 md:overflow-hidden ' +
             (isKitFolded
@@ -56,6 +55,7 @@ export default function Bench() {
               : 'md:grid-cols-[200px_minmax(0,1fr)_316px] lg:grid-cols-[214px_minmax(0,1fr)_330px]')
           }
         >
+          <h1 className="sr-only">Bench</h1>
           <Kit isFolded={isKitFolded} onFold={foldKit} />
           <Drawing onHelp={askHelp} />
           <SidePane />

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { useNavigate, useOutletContext, useSearchParams } from 'react-router';
 import { buildOfStock, freeOf, newBuild, overclaims } from '@inch-tower/core';
 import { freshId } from '../../freshId';
+import { useAppDispatch } from '../../state/store';
 import {
+  api,
   problemOf,
   useCreateBuildMutation,
   useStockQuery,
@@ -124,12 +126,18 @@ function useNewMachine(catalogue: OwnedCatalogue, data: Stock | undefined) {
   const [problem, setProblem] = useState<string | null>(null);
   const [createBuild] = useCreateBuildMutation();
   const navigate = useNavigate();
+  const dispatch = useAppDispatch();
   const entries = (data?.stock ?? [])
     .map(({ entry }) => entry)
     .filter((entry) => chosen.includes(entry.id) && freeOf(entry, data?.claims ?? []) > 0);
   const begin = async () => {
     setProblem(null);
-    const build = buildOfStock(newBuild(freshId(), ''), entries, data?.claims ?? [], catalogue);
+    // Sheets that were just imported may not have come with the catalogue yet.
+    const isWhole = entries.every(({ sheet }) => sheet in catalogue.sheets);
+    const fresh = isWhole
+      ? undefined
+      : (await dispatch(api.endpoints.catalogue.initiate(undefined, { forceRefetch: true, subscribe: false }))).data;
+    const build = buildOfStock(newBuild(freshId(), ''), entries, data?.claims ?? [], fresh ?? catalogue);
     if (typeof build === 'string') return setProblem(`No machine was begun. ${build}`);
     const made = await createBuild(build);
     if (made.data) void navigate(`/b/${build.id}?name=edit`);

@@ -12,6 +12,7 @@ import { Masthead } from '../Masthead';
 import { StartPicture, StartTable } from './StartPicture';
 import { StatesPicture } from './StatesPicture';
 import { holdAnswer, isOfPower, mildestWords, policyWords, startAnswer } from './startWords';
+import { SupplyPane } from './SupplyPane';
 import { usePower } from './usePower';
 import { YearPane } from './YearPane';
 
@@ -221,6 +222,7 @@ function DrawsPane({ power, build }: { readonly power: Power; readonly build: Bu
             </span>
           </h3>
           <StatesPicture states={box.states} mostW={mostW} label={box.name} />
+          {power.boxes.find(({ supply }) => supply) === box && <SupplyPane box={box} build={build} />}
         </div>
       ))}
       {power.year && <YearPane year={power.year} build={build} />}

@@ -1,7 +1,7 @@
 import type { StateDraw } from '@inch-tower/core';
 import { numbersWithin } from '../../words/format';
 
-export const STATE_WORDS: Readonly<Record<StateDraw['state'], string>> = {
+const STATE_WORDS: Readonly<Record<StateDraw['state'], string>> = {
   asleep: 'Asleep',
   idle: 'Idle',
   working: 'At work',

@@ -87,7 +87,9 @@ export function TryPane() {
   const editsFor = (sheet: string): Edit[] => {
     if (!spot) return [];
     const sitter = ui.replacing ? sittersBySpot(units, build.layout).get(printSpot(spot)) : undefined;
-    const replaced = sitter?.item ? replaceEdit(build, ui.catalogue, sitter.id, sheet as SheetId) : null;
+    const replaced = sitter?.item
+      ? replaceEdit(build, ui.catalogue, sitter.id, sheet as SheetId, owned?.[sheet])
+      : null;
     return replaced ? [replaced] : putEdits(standing, ui.catalogue, sheet as SheetId, spot, asked, owned?.[sheet]);
   };
   const show = (row: GoingRow) => {

@@ -1,0 +1,50 @@
+import { createAssessor } from '../assess';
+import { catalogue, tweak, type Fixture } from '../testing/fixture';
+import { rack, tower } from '../testing/rules';
+import { supplyOffers, type SupplyOffer } from './supplies';
+import type { Base } from './weigh';
+
+const AS_OF = { asOf: '2026-11-28' };
+function offers(made: Fixture, sheet: string, from = catalogue): readonly SupplyOffer[] {
+  const assessor = createAssessor();
+  const base: Base = { build: made.build, assessment: assessor.assess(made.build, AS_OF) };
+  const run = supplyOffers(base, made.unit(sheet), from, assessor, AS_OF);
+  for (;;) {
+    const next = run.next();
+    if (next.done) return next.value;
+  }
+}
+
+test('a wasteful supply is beaten by those that surely lose less, the best first, by what their losses differ', () => {
+  const wasteful = tweak('ember-650', {
+    noLoadLossW: 40,
+    efficiency: [
+      { load: 0.2, pct: 60 },
+      { load: 1, pct: 62 },
+    ],
+  });
+  const found = offers(tower(wasteful).add('coot-1', 2), 'ember-650', wasteful);
+  expect(found.length).toBeGreaterThan(0);
+  const saved = found.map(({ savesKwh }) => savesKwh.value);
+  expect(saved).toEqual([...saved].sort((a, b) => b - a));
+  const before = createAssessor().power(tower(wasteful).add('coot-1', 2).build);
+  for (const one of found) {
+    expect(one.savesKwh.lo).toBeGreaterThan(0);
+    expect(one.causes.filter(({ severity }) => severity === 'blocker')).toEqual([]);
+    // What is saved is what the year at the wall is less.
+    const after = createAssessor().power(one.after);
+    expect(before.year!.kwh.value - after.year!.kwh.value).toBeCloseTo(one.savesKwh.value, 6);
+    expect(before.year!.costMinor.value - after.year!.costMinor.value).toBeCloseTo(one.savesMinor.value, 4);
+  }
+});
+
+test('what cannot be told apart is not offered, nor is a single supply for a redundant one', () => {
+  const best = offers(tower().add('coot-1', 2), 'ember-650');
+  for (const { sheet } of best) {
+    const made = tower().add('coot-1', 2);
+    const there = offers(made.edit(...best.find((one) => one.sheet === sheet)!.edits), sheet);
+    expect(there.map((one) => one.sheet)).not.toContain('ember-650');
+  }
+  const redundant = rack().add('tern-16i').add('brazier-800').add('barge-12', 8);
+  for (const { name } of offers(redundant, 'brazier-800')) expect(name).toMatch(/1\+1/);
+});

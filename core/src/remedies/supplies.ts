@@ -1,0 +1,67 @@
+import type { AssessOptions, Assessor } from '../assess';
+import type { Catalogue } from '../parts/catalogue';
+import type { SheetId, UnitId } from '../parts/ids';
+import { unitsById } from '../machine/units';
+import type { BoxPower } from '../figures/power/powerOf';
+import type { Ranged } from '../figures/power/year';
+import { tryAt } from './tryAt';
+import type { Base, Weighed } from './weigh';
+
+/** Another supply for the load of a box: what it saves a year in kWh and money, and how full idling leaves it. */
+export type SupplyOffer = Weighed & {
+  readonly sheet: SheetId;
+  readonly name: string;
+  readonly savesKwh: Ranged;
+  readonly savesMinor: Ranged;
+  readonly idleShare: number;
+};
+
+const MOST_OFFERS = 3;
+
+const lossOf = (box: BoxPower | undefined) => box?.loss ?? null;
+
+/**
+ * Supplies on sale that go where one is and surely lose less in a year of this machine, the best first: none that
+ * blocks anything or has fewer modules. Two supplies err apart, so what one saves has both their ranges. Yields
+ * between weighings so that a caller can stop.
+ */
+export function* supplyOffers(
+  base: Base,
+  supply: UnitId,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+): Generator<'weighing', readonly SupplyOffer[]> {
+  const seat = base.build.layout.at[supply]?.spot;
+  const unit = unitsById(base.assessment.units).get(supply);
+  const holds = (box: BoxPower) => box.supply?.unit === supply;
+  const now = lossOf(assessor.power(base.build).boxes.find(holds));
+  if (!seat || unit?.part.kind !== 'supply' || !now) return [];
+  const offers: SupplyOffer[] = [];
+  const candidates = Object.values(catalogue.sheets).filter(({ kind }) => kind === 'supply');
+  for (const row of tryAt(base, { spot: seat, replace: true }, catalogue, assessor, options, candidates)) {
+    yield 'weighing';
+    if (!row.goes) continue;
+    const { weighed } = row;
+    if ([...weighed.causes, ...weighed.worsens].some(({ severity }) => severity === 'blocker')) continue;
+    const box = assessor.power(weighed.after).boxes.find(holds);
+    const then = lossOf(box);
+    if (!box?.supply || !then || box.supply.modules < unit.part.modules) continue;
+    const less = (was: Ranged, is: Ranged): Ranged => {
+      const value = was.value - is.value;
+      const half = Math.hypot((was.hi - was.lo) / 2, (is.hi - is.lo) / 2);
+      return { value, lo: value - half, hi: value + half };
+    };
+    const savesKwh = less(now.kwh, then.kwh);
+    if (savesKwh.lo <= 0) continue;
+    offers.push({
+      ...weighed,
+      sheet: row.sheet,
+      name: box.supply.name,
+      savesKwh,
+      savesMinor: less(now.costMinor, then.costMinor),
+      idleShare: box.states.find(({ state }) => state === 'idle')?.loadShare ?? 0,
+    });
+  }
+  return offers.sort((a, b) => b.savesKwh.value - a.savesKwh.value).slice(0, MOST_OFFERS);
+}

@@ -1,0 +1,88 @@
+import { useEffect, useState } from 'react';
+import type { BoxPower, Build, UnitId } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { changeWords, moneyWords, numbersWithin } from '../../words/format';
+import type { SupplyRow } from '../../worker/messages';
+import { useSearch } from '../bench/hooks/useSearch';
+
+/** Is the supply of a box too large or too small, and would another lose less in a year of this machine? */
+export function SupplyPane({ box, build }: { readonly box: BoxPower; readonly build: Build }) {
+  const { supply, states } = box;
+  const rows = useOffers(supply?.unit ?? null);
+  const dispatch = useAppDispatch();
+  if (!supply) return null;
+  const idle = states.find(({ state }) => state === 'idle')?.loadShare ?? 0;
+  return (
+    <section aria-label={`Another supply than ${supply.name}`} className="no-print mt-2 text-[13px]">
+      <p>{sizeWords(idle, states.find(({ state }) => state === 'peak')?.loadShare ?? 0, box.startShare)}</p>
+      {rows === null ? (
+        <p className="text-mid">Looking for one that loses less …</p>
+      ) : rows === 'late' ? (
+        <p className="text-mid">Whether another loses less could not be worked out in time.</p>
+      ) : rows.length === 0 ? (
+        <p className="text-mid">None on sale that fits surely loses less in a year.</p>
+      ) : (
+        <ul className="mt-1 flex flex-col gap-1">
+          {rows.map((row) => (
+            <li key={row.name}>
+              <button
+                type="button"
+                className="press w-full py-1 text-left leading-tight font-normal"
+                onClick={() => void dispatch(edit(row.edits, row.title))}
+              >
+                {row.costs.length > 0 && (
+                  <span className="block text-[12.5px] text-warn">{row.costs.map(({ what }) => what).join(' ')}</span>
+                )}
+                <span className="block font-medium">{row.title}</span>
+                <span className="mono block text-[11.5px] text-mid">{offerWords(row, build)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+const LARGE = 0.1;
+const FULL = 0.8;
+
+function sizeWords(idle: number, peak: number, start: number): string {
+  const at = `Idle takes ${Math.round(idle * 100)} % of it, everything at its most ${Math.round(peak * 100)} %`;
+  if (Math.max(peak, start) > FULL) return `${at}: little is left, a larger one would have more to give.`;
+  return idle < LARGE
+    ? `${at}: it is large for this machine, and loses most where it idles.`
+    : `${at}: its size suits.`;
+}
+
+function offerWords(row: SupplyRow, build: Build): string {
+  const money = (minor: number) => moneyWords(Math.round(minor / 100) * 100, build.tariff.currency);
+  const number = numbersWithin(row.savesKwh.lo, row.savesKwh.hi);
+  const price = changeWords('cost.now', row.delta['cost.now'] ?? 0);
+  const noise = changeWords('sound.earIdleDb', row.delta['sound.earIdleDb'] ?? 0);
+  return [
+    `saves ${money(row.savesMinor.value)} a year (${money(row.savesMinor.lo)} to ${money(row.savesMinor.hi)})`,
+    `${number(row.savesKwh.value)} kWh`,
+    price ? `price ${price} ${build.currency}` : 'price the same',
+    ...(noise ? [`${noise} dB(A)`] : []),
+  ].join(' · ');
+}
+
+/** Offers for a supply of the machine as it stands; null while they are looked for. */
+function useOffers(supply: UnitId | null): readonly SupplyRow[] | 'late' | null {
+  const rev = useAppSelector((state) => state.bench.view?.rev);
+  const search = useSearch();
+  const [known, setKnown] = useState<{ rev: number; supply: UnitId; rows: readonly SupplyRow[] | 'late' } | null>(null);
+  useEffect(() => {
+    if (!supply || rev === undefined) return;
+    let isHere = true;
+    void search((searcher) => searcher.supplies(supply)).then((rows) => {
+      if (isHere && rows) setKnown({ rev, supply, rows });
+    });
+    return () => {
+      isHere = false;
+    };
+  }, [supply, rev, search]);
+  return known && known.rev === rev && known.supply === supply ? known.rows : null;
+}
