@@ -311,3 +311,15 @@ test('a controller in stock comes before one to buy, and costs nothing', () => {
     },
   });
 });
+
+test('of many ways alike three stand before ways of another kind', () => {
+  // An owned module switches off two ports: five cards of a kind would cure that, and so would another module.
+  const made = cube().add('reed-250', 1, { role: 'boot', deal: 'owned' }).add('pike-960', 4);
+  const titles = remedies(made, 'reaches.portsShort').map(({ title }) => title);
+  const isAdded = titles.map((title) => title.startsWith('Add '));
+  expect(isAdded.filter(Boolean).length).toBeGreaterThanOrEqual(3);
+  expect(titles.slice(3).some((title) => /^Take .* instead of Reed/.test(title))).toBe(true);
+  // What comes in its place is not owned.
+  const instead = remedies(made, 'reaches.portsShort').find(({ title }) => title.includes('instead of Reed'))!;
+  expect(instead.delta['cost.now']).toBeGreaterThan(0);
+});

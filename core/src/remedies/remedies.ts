@@ -44,19 +44,45 @@ export function* remediesFor(
   }
   const cures = weighed.filter((one) => one.cure);
   const shown = cures.length > 0 ? cures : weighed;
-  return shown
-    .sort(
-      (a, b) =>
-        harms(base, a) - harms(base, b) ||
-        lossRank(base, a) - lossRank(base, b) ||
-        a.blockersAfter - b.blockersAfter ||
-        costRank(base, a) - costRank(base, b) ||
-        (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
-        (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
-        a.edits.length - b.edits.length,
-    )
-    .slice(0, MOST_REMEDIES);
+  const sorted = shown.sort(
+    (a, b) =>
+      harms(base, a) - harms(base, b) ||
+      lossRank(base, a) - lossRank(base, b) ||
+      a.blockersAfter - b.blockersAfter ||
+      costRank(base, a) - costRank(base, b) ||
+      (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
+      (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
+      a.edits.length - b.edits.length,
+  );
+  return varied(sorted).slice(0, MOST_REMEDIES);
 }
+
+/** Of ways of one shape, as five cards of a kind to add, at most so many stand before ways of another. */
+const MOST_ALIKE = 3;
+
+/** Ways in their order, but those past the third of a shape behind all others: a choice, not a price list. */
+function varied(sorted: readonly Remedy[]): readonly Remedy[] {
+  const seen = new Map<string, number>();
+  const isMore = sorted.map((remedy) => {
+    const shape = shapeOf(remedy);
+    const count = (seen.get(shape) ?? 0) + 1;
+    seen.set(shape, count);
+    return count > MOST_ALIKE;
+  });
+  return [...sorted.filter((_one, i) => !isMore[i]), ...sorted.filter((_one, i) => isMore[i])];
+}
+
+/** What a way does, and to which kinds of part. */
+const shapeOf = ({ edits }: Remedy): string =>
+  edits
+    .map((edit) =>
+      edit.type === 'item.add'
+        ? `add ${edit.sheets.find(({ id }) => id === edit.item.sheet)?.kind ?? ''}`
+        : edit.type === 'item.replace'
+          ? `replace ${edit.sheets.find(({ id }) => id === edit.sheet)?.kind ?? ''}`
+          : edit.type,
+    )
+    .join(', ');
 
 /** A used part wins over a new one only where it costs less by this share, and by more than small change. */
 const USED_SHARE = 0.25;

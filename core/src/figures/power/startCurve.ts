@@ -22,7 +22,7 @@ export type StartStep = {
 type StartLimits = { readonly a: Readonly<Record<Rail, number | null>>; readonly insideW: number };
 export type StartCurve = {
   readonly steps: readonly StartStep[];
-  /** The seconds until the last drive is ready. */ readonly readyS: number;
+  /** Seconds until the last drive has spun up; until it answers it may take as long again. */ readonly readyS: number;
   readonly limits: StartLimits | null;
 };
 

@@ -39,8 +39,8 @@ test('the answer says what the supply has left, and never other than the snags',
   const { power, snags } = looked(read('boathouse-rack'));
   expect(startAnswer(power.boxes[0]!, snags)).toEqual({
     words:
-      'Yes: at most 69 % of what Brazier 800 1+1 gives, 90 % of 12 V and W with a module gone; ' +
-      'all drives ready after 10 s.',
+      'Yes: about 69 % of what Brazier 800 1+1 gives at the worst moment, 90 % of 12 V and W with a module gone; ' +
+      'the last drive has spun up after 10 s.',
     tone: 'good',
   });
   expect(holdAnswer(power.boxes[0]!, snags).words).toMatch(
@@ -63,7 +63,9 @@ test('the answer says what the supply has left, and never other than the snags',
 test('a milder start is offered where it is another than the one that is set', () => {
   const mildest = { spinUp: { kind: 'waves', drives: 4, everyS: 10 }, readyS: 40, share: 0.7 } as const;
   expect(mildestWords(mildest, { kind: 'together' }, true)).toEqual({
-    words: 'Soonest within 80 % of every limit: 4 at a time, every 10 s; at most 70 %, ready after 40 s.',
+    words:
+      'Soonest within 80 % of every limit: 4 at a time, every 10 s; ' +
+      'about 70 % at the worst moment, the last has spun up after 40 s.',
     offers: true,
   });
   expect(mildestWords(mildest, mildest.spinUp, true)).toMatchObject({ offers: false });

@@ -29,12 +29,12 @@ export function startAnswer(
   const own = snags.filter(
     ({ code, at }) => STARTS.has(code) && at.some((one) => 'unit' in one && one.unit === supply.unit),
   );
-  const atMost = `at most ${share(startShare)} of what ${supply.name} gives`;
+  const atMost = `about ${share(startShare)} of what ${supply.name} gives at the worst moment`;
   const gone =
     supply.modules > 1
       ? `, ${share((goneShare(start) * supply.modules) / (supply.modules - 1))} of 12 V and W with a module gone`
       : '';
-  const ready = start.readyS > 0 ? `; all drives ready after ${seconds(start.readyS)}` : '';
+  const ready = start.readyS > 0 ? `; the last drive has spun up after ${seconds(start.readyS)}` : '';
   if (own.some(({ severity }) => severity === 'blocker')) return { words: `No: ${atMost}.`, tone: 'bad' };
   if (startShare > 1) return { words: `Maybe not: ${atMost}${ready}.`, tone: 'bad' };
   if (own.length > 0) return { words: `Yes, but see what was found: ${atMost}${ready}.`, tone: 'warn' };
@@ -84,7 +84,7 @@ export function mildestWords(
   return {
     words:
       `Soonest within 80 % of every limit: ${policyWords(mildest.spinUp)}; ` +
-      `at most ${share(mildest.share)}, ready after ${seconds(mildest.readyS)}.`,
+      `about ${share(mildest.share)} at the worst moment, the last has spun up after ${seconds(mildest.readyS)}.`,
     offers: true,
   };
 }
