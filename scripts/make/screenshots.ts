@@ -41,6 +41,9 @@ const SHOTS: readonly Shot[] = [
     act: async (page) => {
       await ready(page);
       await page.getByRole('button', { name: 'All 8 free' }).click();
+      // Rows come to rest once all are weighed.
+      await page.locator('[data-try="barge-12"]', { hasText: '8 ×' }).waitFor();
+      await page.getByTestId('try-count').filter({ hasText: 'fit' }).waitFor();
       await page.locator('[data-try="barge-12"]', { hasText: '8 ×' }).hover();
       await page.locator('.ghost').first().waitFor();
     },
