@@ -9,12 +9,12 @@ import { useUndoKeys } from '../build/useUndoKeys';
 import { remember, remembered } from '../../remembered';
 import { Masthead } from '../Masthead';
 import { BenchContext } from './hooks/benchContext';
-import { BenchPrint } from './BenchPrint';
 import { Drawing } from './drawing/Drawing';
 import { Kit } from './panes/Kit';
 import { SidePane } from './panes/SidePane';
 import { useBenchUi } from './hooks/useBenchUi';
 
+const BenchPrint = lazy(() => import('./BenchPrint'));
 const Shortcuts = lazy(() => import('./Shortcuts'));
 const KIT = 'kit';
 
@@ -60,7 +60,9 @@ export default function Bench() {
           <Drawing onHelp={askHelp} />
           <SidePane />
         </main>
-        <BenchPrint />
+        <Suspense fallback={null}>
+          <BenchPrint />
+        </Suspense>
         {wasHelp && (
           <Suspense fallback={null}>
             <Shortcuts open={help} onOpenChange={setHelp} />

@@ -2,7 +2,7 @@ import { useAppSelector } from '../../state/store';
 import { countWords, moneyWords } from '../../words/format';
 
 /** On paper only: the snags with their reasons, and the kit with marks and prices. */
-export function BenchPrint() {
+export default function BenchPrint() {
   const build = useAppSelector((state) => state.bench.build);
   const snags = useAppSelector((state) => state.bench.view?.snags);
   if (!build) return null;

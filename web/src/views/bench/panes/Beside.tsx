@@ -19,7 +19,7 @@ type Props = {
 };
 
 /** Two parts beside one another: what each changes, and only the facts in which they differ. */
-export function Beside({ sheets, rows, onAway }: Props) {
+export default function Beside({ sheets, rows, onAway }: Props) {
   const { catalogue } = useBench();
   const shown = sheets.flatMap((sheet) => rows.find((row) => row.sheet === sheet) ?? []);
   const [a, b] = shown;

@@ -14,7 +14,7 @@ const drivesOf = ({ card }: BuildCard): number => (card && 'poolDrives' in card 
  * Whether this machine could take the drives of another, when that one dies: how many find a bay and a port, and what
  * would help.
  */
-export function HostDrives() {
+export default function HostDrives() {
   const id = useAppSelector((state) => state.bench.build?.id);
   const rev = useAppSelector((state) => state.bench.rev);
   const [open, setOpen] = useState(false);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import {
   countEdit,
   LIMITS,
@@ -11,7 +11,6 @@ import {
 } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
-import { PriceDetails } from './PriceDetails';
 import { StageOf } from './StageOf';
 import { Typed } from './Typed';
 
@@ -23,6 +22,8 @@ const CONDITIONS: readonly (readonly [NonNullable<Item['condition']>, string])[]
 ];
 /** Of these more than one is bought on one line. */
 const COUNTED = new Set(['drive', 'memory', 'fan', 'controller', 'carrier', 'adapter', 'networkCard', 'cable']);
+
+const PriceDetails = lazy(() => import('./PriceDetails'));
 
 /** The line of the kit that a part belongs to: how many, what one costs and when that was, how it comes. */
 export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
@@ -102,13 +103,15 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
             </label>
           </span>
           {item.price && (
-            <PriceDetails
-              name={unit.part.name}
-              price={item.price}
-              many={many}
-              onPrice={(price, words) => patch({ price }, words)}
-              onProblem={setProblem}
-            />
+            <Suspense fallback={null}>
+              <PriceDetails
+                name={unit.part.name}
+                price={item.price}
+                many={many}
+                onPrice={(price, words) => patch({ price }, words)}
+                onProblem={setProblem}
+              />
+            </Suspense>
           )}
         </>
       )}

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { printSpot, type Build, type Item, type PartKind } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
@@ -6,7 +6,6 @@ import { useStockQuery } from '../../../state/api';
 import { selectUnits } from '../../../state/selectors';
 import { moneyWords } from '../../../words/format';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
-import { HostDrives } from './HostDrives';
 import { StageShown } from './StageOf';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
@@ -18,6 +17,8 @@ const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
   ['Air', ['fan']],
 ];
 const PLACED = new Set(SECTIONS.flatMap(([, kinds]) => kinds));
+
+const HostDrives = lazy(() => import('./HostDrives'));
 
 /** The kit in machine order: what there is, never what is not; small parts close it with their reason. */
 export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly onFold: () => void }) {
@@ -92,7 +93,11 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
         >
           Add any part, onto the table <span className="key float-right">/</span>
         </button>
-        {items.length > 0 && <HostDrives />}
+        {items.length > 0 && (
+          <Suspense fallback={null}>
+            <HostDrives />
+          </Suspense>
+        )}
       </div>
     </section>
   );

@@ -11,7 +11,7 @@ type Props = {
 };
 
 /** What belongs to a price besides the number: of one or of all, shipping, tax, and where it was seen. */
-export function PriceDetails({ name, price, many, onPrice, onProblem }: Props) {
+export default function PriceDetails({ name, price, many, onPrice, onProblem }: Props) {
   const per = minorPerMajor(price.currency);
   const typed =
     (what: string, unit: string, most: number, take: (value: number | undefined) => Price) =>

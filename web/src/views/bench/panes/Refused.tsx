@@ -1,5 +1,7 @@
+import { lazy, Suspense } from 'react';
 import type { RefusedRow } from '../../../worker/messages';
-import { WhyNot } from './WhyNot';
+
+const WhyNot = lazy(() => import('./WhyNot'));
 
 /** What does not fit, folded under its count, each with its one reason. */
 export function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
@@ -13,7 +15,9 @@ export function Refused({ rows }: { readonly rows: readonly RefusedRow[] }) {
           <li key={row.sheet} className="border-t border-dotted border-line py-1">
             <span className="font-medium">{row.name}</span>
             <span className="block text-mid">{row.why}</span>
-            <WhyNot row={row} />
+            <Suspense fallback={null}>
+              <WhyNot row={row} />
+            </Suspense>
           </li>
         ))}
       </ul>

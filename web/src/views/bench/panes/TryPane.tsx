@@ -1,5 +1,5 @@
 import same from 'fast-deep-equal';
-import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import {
   freeAlike,
   parseSpot,
@@ -22,13 +22,13 @@ import { useEffects } from '../hooks/useEffects';
 import { useFocusKept } from '../hooks/useFocusKept';
 import { useFocusStart } from '../hooks/useFocusStart';
 import { useTryRows } from '../hooks/useTryRows';
-import { Beside } from './Beside';
 import { Refused } from './Refused';
 import { TryControls } from './TryControls';
 import { deadEndsOf, isBlocked, isOneKind, partOf, sortRows, withBeside, type SortName } from './trySorts';
 import { TryHead, TryRowView, type TryActs } from './TryRowView';
 import { useOwned } from '../hooks/useOwned';
 
+const Beside = lazy(() => import('./Beside'));
 const GHOST_AFTER_MS = 90;
 const NOTHING: Readonly<Record<TrySource, string>> = {
   all: 'Nothing in the catalogue fits here.',
@@ -186,7 +186,11 @@ export function TryPane() {
           onCount={setCount}
         />
       </div>
-      <Beside sheets={beside} rows={sorted} onAway={setBeside} />
+      {beside.length > 0 && (
+        <Suspense fallback={null}>
+          <Beside sheets={beside} rows={sorted} onAway={setBeside} />
+        </Suspense>
+      )}
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
         {shared.size > 0 && (
           <p className="border-b border-line px-3 py-1.5 text-[12.5px]" data-testid="try-shared">

@@ -9,7 +9,7 @@ import { useSearch } from '../hooks/useSearch';
 import { Conflict, WayRow } from './WayRow';
 
 /** For a part that does not go: the smallest changes that would let it in, asked for one at a time. */
-export function WhyNot({ row }: { readonly row: RefusedRow }) {
+export default function WhyNot({ row }: { readonly row: RefusedRow }) {
   const ui = useBench();
   const dispatch = useAppDispatch();
   const search = useSearch();
