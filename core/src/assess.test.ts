@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AS_OF, catalogue, cube, fixture } from './testing/fixture';
+import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from './testing/fixture';
 import { assess, createAssessor } from './assess';
 import type { Build } from './build/build';
 import { parseBuild } from './build/parseBuild';
@@ -122,4 +122,11 @@ test('missing things point at the place where they go', () => {
     .assess()
     .open.map((one) => `${one.kind} ${one.spot.key}`);
   expect(keys).toEqual(['processor socket', 'cooler coolerMount', 'memory memory', 'supply supply', 'drive cage']);
+});
+
+test('a stick is no drive to keep data on; one of a terabyte and more, or with that role, is', () => {
+  const open = (made: Fixture) => made.assess().open.map(({ kind }) => kind);
+  expect(open(cube().add('dab-32'))).toEqual(['drive']);
+  expect(open(cube().add('dab-32', 1, { role: 'data' }))).toEqual([]);
+  expect(open(cube(tweak('dab-32', { capacityBytes: 2e12 })).add('dab-32'))).toEqual([]);
 });

@@ -97,15 +97,8 @@ export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NA
 export { elevationOf, type Elevation } from './geometry/elevation';
 export { drawingSvg } from './geometry/svg';
 export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
-export { POWER_STATES, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
-export {
-  START_SHARE,
-  worstShare,
-  type Mildest,
-  type SpinUp,
-  type StartCurve,
-  type StartStep,
-} from './figures/power/startCurve';
+export type { BoxPower, Power, StateDraw } from './figures/power/powerOf';
+export { START_SHARE, type Mildest, type SpinUp, type StartCurve } from './figures/power/startCurve';
 export { type Ranged, type Year } from './figures/power/year';
 export type { Share } from './figures/shares';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';

@@ -1,4 +1,5 @@
 import type { PartKind } from './parts/vocabulary';
+import { bootDrives } from './machine/roles';
 import type { PlannedUnit } from './machine/units';
 import { printSpot, type Layout } from './build/layout';
 
@@ -23,7 +24,10 @@ const LABELS: readonly (readonly [PartKind, string])[] = [
 
 /** Kinds a machine cannot be without that the build does not have yet, in the order of the work. */
 export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenThing[] {
-  const have = new Set(units.filter((unit) => !isBootOnly(unit)).map((unit) => unit.part.kind));
+  // A stick starts the machine; the drives are still to come.
+  const boots = bootDrives(units);
+  const isStick = (unit: PlannedUnit) => unit.part.kind === 'drive' && unit.part.size === 'usb' && boots.has(unit);
+  const have = new Set(units.filter((unit) => !isStick(unit)).map((unit) => unit.part.kind));
   // Memory and processor may be soldered down.
   const boards = units.filter((unit) => unit.part.kind === 'board');
   const hasMemory = boards.length > 0 && boards.every(({ part }) => part.kind === 'board' && part.memorySlots === 0);
@@ -36,10 +40,6 @@ export function openThings(units: readonly PlannedUnit[], layout: Layout): OpenT
     spot: spotFor(kind, units, layout),
   }));
 }
-
-/** A stick starts the machine; the drives are still to come. */
-const isBootOnly = ({ part, role }: PlannedUnit): boolean =>
-  part.kind === 'drive' && part.size === 'usb' && (role === undefined || role === 'boot');
 
 /** The first free bay of the chassis' largest group. */
 function firstBay(chassis: PlannedUnit, layout: Layout): OpenThing['spot'] | null {

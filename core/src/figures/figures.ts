@@ -4,7 +4,7 @@ import { costNow } from './cost/money';
 import { mostTb, rawTb } from './pool/capacity';
 import { start12A } from './power/start';
 import { boxesOf } from './boxes';
-import type { PowerState } from './power/draw';
+import { POWER_STATES, type PowerState } from './power/draw';
 import { boxWall, peakWallW, wallW } from './power/wall';
 import { Ledger, rangeOfQuantity, type Quantity, type Working } from './quantity';
 import { roomForDrives, type Room } from './room';
@@ -132,8 +132,6 @@ export function explainFigure(id: FigureId, context: Context): Explanation | nul
   return { figure, working };
 }
 
-/** States told by themselves, least first. */
-const TOLD: readonly PowerState[] = ['asleep', 'idle', 'working', 'busy', 'peak', 'start'];
 /** What a figure is of, besides its id; the tapes show those that say nothing here. */
 type FigureKey = { readonly id: string; readonly state: PowerState; readonly box?: string };
 export type KeyedFigure = Omit<Figure, 'id'> & { readonly key: FigureKey };
@@ -142,7 +140,7 @@ export type KeyedFigure = Omit<Figure, 'id'> & { readonly key: FigureKey };
 export function keyedFigures(context: Context): readonly KeyedFigure[] {
   const ledger = new Ledger(false);
   const boxes = boxesOf(context);
-  return TOLD.flatMap((state): KeyedFigure[] => {
+  return POWER_STATES.flatMap((state): KeyedFigure[] => {
     const of = (quantity: Quantity | null, box?: string): KeyedFigure[] => {
       const key = { id: 'power.wallW', state, ...(box === undefined ? {} : { box }) };
       return quantity ? [{ key, ...toldOf(`power.wallW, ${state}`, quantity) }] : [];

@@ -7,13 +7,12 @@ import type { Ranged } from '../figures/power/year';
 import { tryAt } from './tryAt';
 import type { Base, Weighed } from './weigh';
 
-/** Another supply for the load of a box: what it saves a year in kWh and money, and how full idling leaves it. */
+/** Another supply for the load of a box: what it saves a year in kWh and money. */
 export type SupplyOffer = Weighed & {
   readonly sheet: SheetId;
   readonly name: string;
   readonly savesKwh: Ranged;
   readonly savesMinor: Ranged;
-  readonly idleShare: number;
 };
 
 const MOST_OFFERS = 3;
@@ -60,7 +59,6 @@ export function* supplyOffers(
       name: box.supply.name,
       savesKwh,
       savesMinor: less(now.costMinor, then.costMinor),
-      idleShare: box.states.find(({ state }) => state === 'idle')?.loadShare ?? 0,
     });
   }
   return offers.sort((a, b) => b.savesKwh.value - a.savesKwh.value).slice(0, MOST_OFFERS);

@@ -1,4 +1,13 @@
-import { capacityWords, changeWords, figureNumber, moneyWords, numbersWithin, plainNumber, rangeWords } from './format';
+import {
+  wholeMoneyWords,
+  capacityWords,
+  changeWords,
+  figureNumber,
+  moneyWords,
+  numbersWithin,
+  plainNumber,
+  rangeWords,
+} from './format';
 import { tapeScale } from '../views/build/Tape';
 
 const thin = '\u202f';
@@ -70,4 +79,9 @@ test('numbers are rounded to what their range leaves a meaning', () => {
     '0',
   ]);
   expect(plainNumber(-2.5)).toBe('−2.5');
+});
+
+test('money without small change, also where a currency has none', () => {
+  expect(wholeMoneyWords(64_749, 'EUR')).toBe(moneyWords(64_700, 'EUR'));
+  expect(wholeMoneyWords(64_750, 'JPY')).toBe(moneyWords(64_750, 'JPY'));
 });

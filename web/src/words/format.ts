@@ -61,6 +61,12 @@ export function moneyWords(minor: number, currency: string): string {
   return `${currencySign(currency)}\u202f${fixed(minor / per, whole ? 0 : Math.round(Math.log10(per)))}`;
 }
 
+/** The same without what is less than one of the currency. */
+export function wholeMoneyWords(minor: number, currency: string): string {
+  const per = minorPerMajor(currency);
+  return moneyWords(Math.round(minor / per) * per, currency);
+}
+
 const signs = new Map<string, string>();
 
 /** The narrow sign of a currency; kept, since a number format is slow to make. */

@@ -243,7 +243,6 @@ const worker: BenchWorker = {
           name: offer.name,
           savesKwh: offer.savesKwh,
           savesMinor: offer.savesMinor,
-          idleShare: offer.idleShare,
           costs: effects([...offer.causes, ...offer.worsens]),
         }));
       await breathe();

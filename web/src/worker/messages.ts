@@ -54,7 +54,7 @@ export type BenchView = {
 
 /** Another supply with what it saves a year, and what it would do to the machine besides. */
 export type SupplyRow = RemedyRow &
-  Pick<SupplyOffer, 'name' | 'savesKwh' | 'savesMinor' | 'idleShare'> & { readonly costs: readonly Effect[] };
+  Pick<SupplyOffer, 'name' | 'savesKwh' | 'savesMinor'> & { readonly costs: readonly Effect[] };
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 type Deltas = Readonly<Partial<Record<FigureId, number>>>;
 export type GoingRow = {

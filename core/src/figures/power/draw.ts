@@ -8,6 +8,8 @@ import type { Ledger, Quantity } from '../quantity';
 
 /** States in which power is reckoned: all but off. */
 export type PowerState = Exclude<(typeof STATES)[number], 'off'>;
+/** The same as a list, least first, as they are told and drawn. */
+export const POWER_STATES: readonly PowerState[] = ['asleep', 'idle', 'working', 'busy', 'peak', 'start'];
 export type DrawLine = {
   readonly of: PartClass;
   readonly watts: Quantity;

@@ -3,14 +3,11 @@ import type { UnitId } from '../../parts/ids';
 import { boxesOf } from '../boxes';
 import type { FigureContext } from '../context';
 import { Ledger, rangeOfQuantity } from '../quantity';
-import type { PowerState } from './draw';
+import { POWER_STATES, type PowerState } from './draw';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
 import { boxLoadW, boxWall, supplyOf, wallW } from './wall';
 import { yearLossOf, yearOf, type Ranged, type Year, type YearLoss } from './year';
-
-/** States from least to most, as they are drawn. */
-export const POWER_STATES = ['asleep', 'idle', 'working', 'busy', 'peak', 'start'] as const satisfies PowerState[];
 
 /** A box in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
 export type StateDraw = {

@@ -3,7 +3,7 @@ import { desk } from '../../saving/here';
 import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { figureNumber, rangeWords, unitWords } from '../../words/format';
-import { TAPES } from './tapesOf';
+import { TAPES, WANTS_MORE } from './tapesOf';
 
 const REVISION_LETTERS = 8;
 
@@ -36,7 +36,11 @@ export function PrintHead({ view: title }: { readonly view: string }) {
                   {figureNumber(tape.id, figure.value)} {unitWords(figure)}
                 </td>
                 <td className="mono pl-3">{rangeWords(tape.id, figure)}</td>
-                <td className="mono pl-3">{limit === undefined ? '' : `limit ${figureNumber(tape.id, limit)}`}</td>
+                <td className="mono pl-3">
+                  {limit === undefined
+                    ? ''
+                    : `${WANTS_MORE.has(tape.id) ? 'wished' : 'limit'} ${figureNumber(tape.id, limit)}`}
+                </td>
               </tr>
             ) : null;
           })}

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { BoxPower, Build, UnitId } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { changeWords, moneyWords, numbersWithin } from '../../words/format';
+import { changeWords, numbersWithin, wholeMoneyWords } from '../../words/format';
 import type { SupplyRow } from '../../worker/messages';
 import { useSearch } from '../bench/hooks/useSearch';
 
@@ -57,7 +57,7 @@ function sizeWords(idle: number, peak: number, start: number): string {
 }
 
 function offerWords(row: SupplyRow, build: Build): string {
-  const money = (minor: number) => moneyWords(Math.round(minor / 100) * 100, build.tariff.currency);
+  const money = (minor: number) => wholeMoneyWords(minor, build.tariff.currency);
   const number = numbersWithin(row.savesKwh.lo, row.savesKwh.hi);
   const price = changeWords('cost.now', row.delta['cost.now'] ?? 0);
   const noise = changeWords('sound.earIdleDb', row.delta['sound.earIdleDb'] ?? 0);

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Build, Year } from '@inch-tower/core';
-import { moneyWords, numbersWithin } from '../../words/format';
+import { numbersWithin, wholeMoneyWords } from '../../words/format';
 
 const HOURS_A_YEAR = 8766;
 const WORDS = { off: 'off', asleep: 'asleep', idle: 'idle', working: 'at work', busy: 'busy' } as const;
@@ -11,7 +11,7 @@ const BTU_PER_H = 3.412;
 /** A year of the days as they are: kWh, money, and the heat that the room takes on the average. */
 export function YearPane({ year: { kwh, costMinor, hours }, build }: { readonly year: Year; readonly build: Build }) {
   const number = numbersWithin(kwh.lo, kwh.hi);
-  const whole = (minor: number) => moneyWords(Math.round(minor / 100) * 100, build.tariff.currency);
+  const whole = (minor: number) => wholeMoneyWords(minor, build.tariff.currency);
   const meanW = (kwh.value * 1000) / HOURS_A_YEAR;
   return (
     <section aria-labelledby="year" className="mt-4 break-inside-avoid border-t border-line pt-2">

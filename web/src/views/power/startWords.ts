@@ -56,7 +56,8 @@ export function holdAnswer(
     ({ code, at, severity }) =>
       code === 'powered.total' && severity === 'blocker' && at.some((one) => 'unit' in one && one.unit === supply.unit),
   );
-  if (isPast || peak > 1) return { words: `It does not hold. ${words}`, tone: 'bad' };
+  if (isPast) return { words: `It does not hold. ${words}`, tone: 'bad' };
+  if (peak > 1) return { words: `It may not hold. ${words}`, tone: 'bad' };
   return { words, tone: peak > 0.8 ? 'warn' : 'text-mid' };
 }
 

@@ -18,9 +18,9 @@ import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { benchWorker } from '../../../worker/client';
 import type { GoingRow, TrySource } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
-import { useEffects } from '../hooks/useEffects';
 import { useFocusKept } from '../hooks/useFocusKept';
 import { useFocusStart } from '../hooks/useFocusStart';
+import { useTryEffects } from '../hooks/useTryEffects';
 import { useTryRows } from '../hooks/useTryRows';
 import { Refused } from './Refused';
 import { TryControls } from './TryControls';
@@ -72,7 +72,7 @@ export function TryPane() {
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),
     [known, sort, ui.catalogue, build.brief, deadEnds],
   );
-  const { effects, shared } = useEffects(sorted, deadEnds, ui.catalogue);
+  const { effects, shared } = useTryEffects(sorted, deadEnds, ui.catalogue);
   /** Sheets set beside one another, two at most. */
   const [beside, setBeside] = useState<readonly string[]>([]);
   const free = sorted.filter((row) => !isBlocked(row)).length;

@@ -8,7 +8,7 @@ import { effectsOf, sharedWords, type TryEffect } from '../panes/tryEffects';
  * What each row would do to snags, and the words that all rows of the first one's kind share. A row that came before
  * keeps its list, and words that are the same keep their set, so that no row is drawn again for nothing.
  */
-export function useEffects(
+export function useTryEffects(
   sorted: readonly GoingRow[],
   deadEnds: ReadonlyMap<string, string>,
   catalogue: Catalogue,
