@@ -11,8 +11,12 @@ import {
   type FigureId,
   type Figures,
 } from './figures/figures';
+import { boxesOf } from './figures/boxes';
 import { powerOf, type Power } from './figures/power/powerOf';
+import { supplyOf } from './figures/power/wall';
+import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
+import type { UnitId } from './parts/ids';
 import { memoLast } from './memoLast';
 import { cableNeeds, type CableNeeds } from './needs/cables';
 import { smallNeeds, type SmallNeed } from './needs/small';
@@ -48,6 +52,8 @@ export type Assessor = {
   shares(build: Build, id: FigureId): readonly Share[];
   /** Its power in every state and over its start, for the view of that name. */
   power(build: Build): Power;
+  /** What a supply turns to heat in a year; null where it feeds no box. */
+  yearLoss(build: Build, supply: UnitId): YearLoss | null;
   /** Figures of each state and box, which no candidate is weighed by. */
   keyed(build: Build): readonly KeyedFigure[];
 };
@@ -211,6 +217,11 @@ export function createAssessor(): Assessor {
     explain: (build, id) => explainFigure(id, prepare(build).full),
     shares: (build, id) => sharesOf(id, prepare(build).context),
     power: (build) => powerOf(prepare(build).context, build.profile, build.tariff),
+    yearLoss(build, supply) {
+      const { context } = prepare(build);
+      const box = boxesOf(context).find((one) => supplyOf(context, one)?.id === supply);
+      return box === undefined ? null : yearLossOf(context, box, build.profile, build.tariff);
+    },
     keyed: (build) => keyedFigures(prepare(build).full),
   };
 }

@@ -1,8 +1,7 @@
 import type { AssessOptions, Assessor } from '../assess';
 import type { Catalogue } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
-import { unitsById } from '../machine/units';
-import type { BoxPower } from '../figures/power/powerOf';
+import { plannedUnits, unitsById } from '../machine/units';
 import type { Ranged } from '../figures/power/year';
 import { tryAt } from './tryAt';
 import type { Base, Weighed } from './weigh';
@@ -16,8 +15,6 @@ export type SupplyOffer = Weighed & {
 };
 
 const MOST_OFFERS = 3;
-
-const lossOf = (box: BoxPower | undefined) => box?.loss ?? null;
 
 /**
  * Supplies on sale that go where one is and surely lose less in a year of this machine, the best first: none that
@@ -33,8 +30,7 @@ export function* supplyOffers(
 ): Generator<'weighing', readonly SupplyOffer[]> {
   const seat = base.build.layout.at[supply]?.spot;
   const unit = unitsById(base.assessment.units).get(supply);
-  const holds = (box: BoxPower) => box.supply?.unit === supply;
-  const now = lossOf(assessor.power(base.build).boxes.find(holds));
+  const now = assessor.yearLoss(base.build, supply);
   if (!seat || unit?.part.kind !== 'supply' || !now) return [];
   const offers: SupplyOffer[] = [];
   const candidates = Object.values(catalogue.sheets).filter(({ kind }) => kind === 'supply');
@@ -43,9 +39,9 @@ export function* supplyOffers(
     if (!row.goes) continue;
     const { weighed } = row;
     if ([...weighed.causes, ...weighed.worsens].some(({ severity }) => severity === 'blocker')) continue;
-    const box = assessor.power(weighed.after).boxes.find(holds);
-    const then = lossOf(box);
-    if (!box?.supply || !then || box.supply.modules < unit.part.modules) continue;
+    const part = unitsById(plannedUnits(weighed.after)).get(supply)?.part;
+    const then = assessor.yearLoss(weighed.after, supply);
+    if (part?.kind !== 'supply' || !then || part.modules < unit.part.modules) continue;
     const less = (was: Ranged, is: Ranged): Ranged => {
       const value = was.value - is.value;
       const half = Math.hypot((was.hi - was.lo) / 2, (is.hi - is.lo) / 2);
@@ -56,7 +52,7 @@ export function* supplyOffers(
     offers.push({
       ...weighed,
       sheet: row.sheet,
-      name: box.supply.name,
+      name: part.name,
       savesKwh,
       savesMinor: less(now.costMinor, then.costMinor),
     });

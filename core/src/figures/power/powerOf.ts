@@ -7,7 +7,7 @@ import { POWER_STATES, type PowerState } from './draw';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
 import { boxLoadW, boxWall, supplyOf, wallW } from './wall';
-import { yearLossOf, yearOf, type Ranged, type Year, type YearLoss } from './year';
+import { yearOf, type Ranged, type Year } from './year';
 
 /** A box in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
 export type StateDraw = {
@@ -25,7 +25,6 @@ export type BoxPower = {
     readonly modules: number;
   } | null;
   readonly states: readonly StateDraw[];
-  /** What its supply turns to heat in a year. */ readonly loss: YearLoss | null;
   readonly start: StartCurve;
   /** The highest share of a limit at the start. */ readonly startShare: number;
 };
@@ -55,7 +54,6 @@ export function powerOf(context: FigureContext, profile: Build['profile'], tarif
         const load = boxLoadW(context, box, state, ledger);
         return wall ? [{ state, wall, loadShare: givesW > 0 && load ? load.value / givesW : null }] : [];
       }),
-      loss: yearLossOf(context, box, profile, tariff),
       start,
       startShare: worstShare(start),
     };
