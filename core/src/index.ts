@@ -99,7 +99,7 @@ export { drawingSvg } from './geometry/svg';
 export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
 export type { BoxPower, Power, StateDraw } from './figures/power/powerOf';
 export { START_SHARE, type Mildest, type SpinUp, type StartCurve } from './figures/power/startCurve';
-export { type Ranged, type Year } from './figures/power/year';
+export type { Year } from './figures/power/year';
 export type { Share } from './figures/shares';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';

@@ -50,6 +50,13 @@ export function rangeOfQuantity({ value, spread }: Pick<Quantity, 'value' | 'spr
   return { lo: value - Math.sqrt(down), hi: value + Math.sqrt(up) };
 }
 
+/** A number with its low and high end. */
+export type Ranged = { readonly value: number; readonly lo: number; readonly hi: number };
+export const rangedOf = (quantity: Pick<Quantity, 'value' | 'spread'>): Ranged => ({
+  value: quantity.value,
+  ...rangeOfQuantity(quantity),
+});
+
 /**
  * Computes with quantities. One computation serves both `assess`, where `recording` is off and no
  * working is kept, and `explain`, where it is on.

@@ -2,7 +2,7 @@ import type { AssessOptions, Assessor } from '../assess';
 import type { Catalogue } from '../parts/catalogue';
 import type { SheetId, UnitId } from '../parts/ids';
 import { plannedUnits, unitsById } from '../machine/units';
-import type { Ranged } from '../figures/power/year';
+import type { Ranged } from '../figures/quantity';
 import { tryAt } from './tryAt';
 import type { Base, Weighed } from './weigh';
 

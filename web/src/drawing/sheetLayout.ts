@@ -94,11 +94,16 @@ type Arranged = { readonly scale: number; readonly views: readonly Packed<Leaf>[
 
 /** Three views of each box at one scale, arranged so that they are drawn largest; the rest of the sheet is free. */
 function arrange(boxes: readonly SceneBox[], area: Flat2): Arranged {
+  // The largest first: what is worth less even with a corner need not be looked at.
+  const tried = packingsOf(boxes)
+    .map(({ packing, isL }) => {
+      const scale = scaleFor(packing, area, GAP, MOST_SCALE);
+      return { packing, scale, most: isL ? scale : scale / WORTH_OTHER };
+    })
+    .sort((a, b) => b.most - a.most);
   let best: { readonly arranged: Arranged; readonly worth: number } | null = null;
-  for (const { packing, isL } of packingsOf(boxes)) {
-    const scale = scaleFor(packing, area, GAP, MOST_SCALE);
-    const most = isL ? scale : scale / WORTH_OTHER;
-    if (best && most <= best.worth) continue;
+  for (const { packing, scale, most } of tried) {
+    if (best && most <= best.worth) break;
     const views = pack(packing, area.x, area.y, scale, GAP);
     const free = largestFree(area, views, GAP * 0.8, CORNER);
     const { rest } = cornerOf(free);

@@ -2,12 +2,12 @@ import type { Build } from '../../build/build';
 import type { UnitId } from '../../parts/ids';
 import { boxesOf } from '../boxes';
 import type { FigureContext } from '../context';
-import { Ledger, rangeOfQuantity } from '../quantity';
+import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { POWER_STATES, type PowerState } from './draw';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
 import { boxLoadW, boxWall, supplyOf, wallW } from './wall';
-import { yearOf, type Ranged, type Year } from './year';
+import { yearOf, type Year } from './year';
 
 /** A box in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
 export type StateDraw = {
@@ -39,8 +39,7 @@ export type Power = {
 /** All of a machine's power, for the view of that name. */
 export function powerOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Power {
   const ledger = new Ledger(false);
-  const ranged = (quantity: ReturnType<typeof wallW>): Ranged | null =>
-    quantity && { value: quantity.value, ...rangeOfQuantity(quantity) };
+  const ranged = (quantity: ReturnType<typeof wallW>): Ranged | null => quantity && rangedOf(quantity);
   const boxes = boxesOf(context).map((box): BoxPower => {
     const supply = supplyOf(context, box);
     const givesW = supply ? supply.part.ratedW * supply.part.modules : 0;

@@ -2,32 +2,41 @@ import { memberAt } from '../../lists';
 import { countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
-import { Ledger, rangeOfQuantity, type Quantity } from '../quantity';
+import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import { currents, together } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
 
-type Amps = { readonly value: number; readonly lo: number; readonly hi: number };
 /** What a box takes on a low rail in one state or at the start, A with its range. */
-export type RailLoad = { readonly when: string; readonly amps: Amps };
+export type RailLoad = { readonly when: string; readonly amps: Ranged };
 
 const STATES: readonly (readonly [PowerState, string, 'idle5A' | 'busy5A'])[] = [
   ['idle', 'Idle', 'idle5A'],
   ['busy', 'At work', 'busy5A'],
 ];
 const VOLTS = { '5 V': 5, '3.3 V': 3.3 } as const;
+type LowRail = keyof typeof VOLTS;
+
+/** A rail never gives more than the whole supply does at its volts, A. */
+export const most12A = ({ ratedW }: { readonly ratedW: number }): number => ratedW / 12;
+
+/** The part of a line's W that is on a low rail. */
+const shareOn = (rail: LowRail, { share12, share5 }: DrawLine): number =>
+  rail === '5 V' ? share5 : Math.max(0, 1 - share12 - share5);
+/** All but the drives that start on it: an M.2 module has no start, it is on 3.3 V all the while. */
+const isHostOn = (rail: LowRail, { of: { part } }: DrawLine): boolean =>
+  part.kind !== 'drive' || (rail === '3.3 V' && part.size === 'm2');
 
 /**
  * A on 5 V or 3.3 V of a box idle, at work and at the worst moment of its drives' start, from its parts' W by their
  * shares of rails. Peaks of parts do not fall together on these rails and are not added.
  */
-export function railA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): readonly RailLoad[] {
+export function railA(context: FigureContext, box: Box, rail: LowRail): readonly RailLoad[] {
   const ledger = new Ledger(false);
   return kept(context, ledger, `${rail} ${box?.id}`, () => railAfresh(context, box, rail, ledger));
 }
 
-function railAfresh(context: FigureContext, box: Box, rail: '5 V' | '3.3 V', ledger: Ledger): readonly RailLoad[] {
-  const share = ({ share12, share5 }: DrawLine): number =>
-    rail === '5 V' ? share5 : Math.max(0, 1 - share12 - share5);
+function railAfresh(context: FigureContext, box: Box, rail: LowRail, ledger: Ledger): readonly RailLoad[] {
+  const share = (line: DrawLine): number => shareOn(rail, line);
   const linesOf = (state: PowerState) =>
     draw(context, state, ledger).filter((line) => countsWith(context, line.of.box) === box);
   const ampsOf = (lines: readonly DrawLine[]): Quantity =>
@@ -75,25 +84,14 @@ function railAfresh(context: FigureContext, box: Box, rail: '5 V' | '3.3 V', led
         ),
       ),
   );
-  // An M.2 module has no start: it is on 3.3 V all the while.
-  const rest = ampsOf(host.filter(({ of }) => of.part.kind !== 'drive' || (rail === '3.3 V' && of.part.size === 'm2')));
+  const rest = ampsOf(host.filter((line) => isHostOn(rail, line)));
   return [...loads, { when: 'At the start', amps: rangedOf(ledger.sum('At the start', 'A', [starting, rest])) }];
 }
 
 /** Likely A that all but the drives that start takes on a low rail meanwhile. */
-export function restAtStartA(context: FigureContext, box: Box, rail: '5 V' | '3.3 V'): number {
-  const lines = draw(context, 'start', new Ledger(false)).filter(
-    ({ of }) =>
-      countsWith(context, of.box) === box &&
-      // An M.2 module has no start: it is on 3.3 V all the while.
-      (of.part.kind !== 'drive' || (rail === '3.3 V' && of.part.size === 'm2')),
-  );
-  const watts = lines.reduce(
-    (sum, { watts: { value }, share12, share5 }) =>
-      sum + value * (rail === '5 V' ? share5 : Math.max(0, 1 - share12 - share5)),
-    0,
-  );
+export function restAtStartA(context: FigureContext, box: Box, rail: LowRail): number {
+  const watts = draw(context, 'start', new Ledger(false))
+    .filter((line) => countsWith(context, line.of.box) === box && isHostOn(rail, line))
+    .reduce((sum, line) => sum + line.watts.value * shareOn(rail, line), 0);
   return watts / VOLTS[rail];
 }
-
-const rangedOf = (quantity: Quantity): Amps => ({ value: quantity.value, ...rangeOfQuantity(quantity) });

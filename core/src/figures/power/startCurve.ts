@@ -4,7 +4,7 @@ import { boxesOf, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { Ledger } from '../quantity';
 import { currents, phases, together, type Rail } from './currents';
-import { restAtStartA } from './rails';
+import { most12A, restAtStartA } from './rails';
 import { waiting } from './stagger';
 import { restOf12A } from './start';
 import { mainsFactor, supplyLossW } from './supplyLoss';
@@ -12,7 +12,7 @@ import { startW, supplyOf } from './wall';
 
 export type SpinUp = Build['policy']['spinUp'];
 /** Likely load of a box from a second of its start until the next: A on each rail, W at the outputs and the wall. */
-export type StartStep = {
+type StartStep = {
   readonly atS: number;
   readonly a: Readonly<Record<Rail, number>>;
   readonly insideW: number;
@@ -28,14 +28,15 @@ export type StartCurve = {
 
 const RAILS: readonly Rail[] = ['12 V', '5 V', '3.3 V'];
 
-/** A rail never gives more than the whole supply does at its volts; low rails of modules come from one board. */
+/** Low rails of modules come from one board: their limits are those of one. */
 function limitsOf(context: FigureContext, box: Box): StartLimits | null {
   const supply = supplyOf(context, box);
   if (!supply) return null;
   const { ratedW, rail12A, rail5A, rail33A, modules } = supply.part;
+  // A brick of one voltage has none of the others.
   const said = (amps: number) => (amps > 0 ? amps : null);
   return {
-    a: { '12 V': modules * Math.min(rail12A, ratedW / 12), '5 V': said(rail5A), '3.3 V': said(rail33A) },
+    a: { '12 V': said(modules * Math.min(rail12A, most12A(supply.part))), '5 V': said(rail5A), '3.3 V': said(rail33A) },
     insideW: modules * ratedW,
   };
 }

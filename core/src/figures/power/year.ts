@@ -1,13 +1,12 @@
 import type { Build } from '../../build/build';
 import type { HOUR_STATES } from '../../build/states';
 import type { FigureContext } from '../context';
-import { Ledger, rangeOfQuantity, type Quantity } from '../quantity';
+import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import type { Box } from '../boxes';
 import { lossTolerance, mainsFactor, supplyLossW } from './supplyLoss';
 import { boxLoadW, supplyOf, wallW } from './wall';
 
 type HourState = (typeof HOUR_STATES)[number];
-export type Ranged = { readonly value: number; readonly lo: number; readonly hi: number };
 /** A year at the wall: kWh, money in minor units of the tariff, and hours a year in each state. */
 export type Year = {
   readonly kwh: Ranged;
@@ -84,8 +83,7 @@ export function yearOf(context: FigureContext, profile: Build['profile'], tariff
       return watts ? [ledger.times(state, watts, weight / 1000)] : [];
     });
     if (terms.length === 0) return null;
-    const sum = ledger.sum('A year', unit, terms);
-    return { value: sum.value, ...rangeOfQuantity(sum) };
+    return rangedOf(ledger.sum('A year', unit, terms));
   };
   const [kwh, costMinor] = [over(hours, 'kWh'), over(money, tariff.currency)];
   return kwh && costMinor && { kwh, costMinor, hours };

@@ -1,9 +1,9 @@
 import { boxesOf, type Box } from '../../figures/boxes';
-import { railA } from '../../figures/power/rails';
+import { most12A, railA } from '../../figures/power/rails';
 import { hindrances } from '../../figures/power/stagger';
 import { boxStart12A } from '../../figures/power/start';
 import { boxLoadW, supplyOf } from '../../figures/power/wall';
-import { Ledger, rangeOfQuantity, type Quantity } from '../../figures/quantity';
+import { Ledger, rangedOf, type Quantity, type Ranged } from '../../figures/quantity';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { factOf } from '../../parts/resolve';
 import type { Situation } from '../situation';
@@ -19,17 +19,15 @@ export const suppliedBoxes = (situation: Situation) =>
     return supply ? [{ box, supply }] : [];
   });
 
-type Load = { readonly value: number; readonly lo: number; readonly hi: number };
-
-const ranged = (load: Quantity | null): Load | null => load && { value: load.value, ...rangeOfQuantity(load) };
+const ranged = (load: Quantity | null): Ranged | null => load && rangedOf(load);
 
 /** A limit of a supply: what its sheet says, and the kind end of it where that is typical. */
 type Limit = { readonly value: number; readonly atBest: number };
 
-/** A field of a supply as a limit; a rail never gives more than the whole supply does at its volts. */
+/** A field of a supply as a limit. */
 function limitOf(supply: Supply, field: 'ratedW' | 'rail12A', modules = supply.part.modules): Limit {
   const { value, hi } = factOf(supply.part, field);
-  const most = field === 'rail12A' ? supply.part.ratedW / 12 : Infinity;
+  const most = field === 'rail12A' ? most12A(supply.part) : Infinity;
   return { value: modules * Math.min(value, most), atBest: modules * Math.min(Math.max(value, hi), most) };
 }
 
@@ -41,7 +39,7 @@ const isItsMakers = (supply: Supply): boolean => supply.builtIn !== undefined;
  * and the likely load is within it.
  */
 function loadFinding<F extends Facts>(
-  load: Load | null | undefined,
+  load: Ranged | null | undefined,
   { value: limit, atBest }: Limit,
   unit: 'A' | 'W',
   supply: Supply,
@@ -115,7 +113,7 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
 }
 
 /** What a box asks of its supply at most: everything at its most together, or the start of its drives. */
-function mostW(situation: Situation, box: Box): { readonly load: Load | null; readonly start: string } {
+function mostW(situation: Situation, box: Box): { readonly load: Ranged | null; readonly start: string } {
   const quiet = new Ledger(false);
   const [peak, start] = (['peak', 'start'] as const).map((state) =>
     ranged(boxLoadW(situation.context, box, state, quiet)),
@@ -156,13 +154,13 @@ export function railLoad(situation: Situation): Found<'powered.rails'>[] {
   });
 }
 
-const NOTHING: Load = { value: 0, lo: 0, hi: 0 };
+const NOTHING: Ranged = { value: 0, lo: 0, hi: 0 };
 
 /** A rail that is not stated (0, as on a brick of one voltage) is not judged. */
 function overRail(
   supply: Supply,
   rail: string,
-  load: Load,
+  load: Ranged,
   limit: number,
   unit: 'A' | 'W',
   when: string,

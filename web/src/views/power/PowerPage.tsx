@@ -1,4 +1,3 @@
-import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { BoxPower, Build, Power } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
@@ -9,6 +8,7 @@ import { PrintHead } from '../build/PrintHead';
 import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
+import { useWidth } from '../useWidth';
 import { StartPicture, StartTable } from './StartPicture';
 import { StatesPicture } from './StatesPicture';
 import { holdAnswer, isOfPower, mildestWords, policyWords, startAnswer } from './startWords';
@@ -57,8 +57,7 @@ export default function PowerPage() {
 
 /** Over time and against what the supply gives, box by box; how to start more mildly; what was found. */
 function StartPane({ power, build }: { readonly power: Power; readonly build: Build }) {
-  const frame = useRef<HTMLDivElement>(null);
-  const width = useWidth(frame);
+  const { width, ref } = useWidth();
   const dispatch = useAppDispatch();
   const { spinUp } = build.policy;
   const mildest = mildestWords(
@@ -72,7 +71,7 @@ function StartPane({ power, build }: { readonly power: Power; readonly build: Bu
       <h2 id="starts" className="text-[15px] font-semibold">
         Does it start, and does it hold?
       </h2>
-      <div ref={frame}>
+      <div ref={ref}>
         {power.boxes.map((box) => (
           <BoxStart key={box.box ?? ''} box={box} width={width} isAlone={power.boxes.length === 1} />
         ))}
@@ -228,18 +227,4 @@ function DrawsPane({ power, build }: { readonly power: Power; readonly build: Bu
       {power.year && <YearPane year={power.year} build={build} />}
     </section>
   );
-}
-
-function useWidth(frame: React.RefObject<HTMLElement | null>): number {
-  const [width, setWidth] = useState(0);
-  useEffect(() => {
-    const element = frame.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setWidth(Math.floor(entry.contentRect.width));
-    });
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [frame]);
-  return width;
 }

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { unitsById, type OtherEnd, type OtherPort } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
@@ -15,6 +15,7 @@ import { CablePane, LooseEnds } from './CablePane';
 import { columnsFor, keyOf, pictureOf } from './ribbonLayout';
 import { Ribbons } from './Ribbons';
 import { ScheduleTable } from './ScheduleTable';
+import { useWidth } from '../useWidth';
 import { useWiringUi } from './useWiringUi';
 import { useWiring } from './useWiring';
 
@@ -143,18 +144,4 @@ export default function WiringPage() {
       </main>
     </div>
   );
-}
-
-/** The width an element has, kept as it changes. */
-function useWidth() {
-  const ref = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
-  useLayoutEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() => setWidth(element.clientWidth));
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-  return { width, ref };
 }

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState, type RefObject } from 'react'
 import { printSpot, type Scene } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch } from '../../../state/store';
+import { placeName } from '../../../words/placeName';
 import { useBench } from '../hooks/benchContext';
 import { useMoveTargets } from '../hooks/useMoveTargets';
 import { SheetPicture } from './SheetPicture';
@@ -103,7 +104,7 @@ function moveAnswer(places: number, missed: string | null): string {
 
 function placeWords(scene: Scene | null, id: string): string {
   const solid = scene?.boxes.flatMap((box) => box.solids).find((one) => one.spot && printSpot(one.spot) === id);
-  return solid ? `${solid.label}${solid.n && !/\d$/.test(solid.label) ? ` ${solid.n}` : ''}` : 'That place';
+  return solid ? placeName(solid) : 'That place';
 }
 
 function isOccupied(scene: Scene | null, id: string): boolean {

@@ -4,6 +4,7 @@ import type { Label } from '../../../drawing/labels';
 import type { Focus } from '../../../drawing/foci';
 import { onSheet, type PlacedView } from '../../../drawing/sheetLayout';
 import { capacityWords } from '../../../words/format';
+import { placeName } from '../../../words/placeName';
 
 type ViewProps = {
   readonly view: PlacedView;
@@ -210,7 +211,7 @@ function samePicture(a: ShapeProps, b: ShapeProps): boolean {
 
 /** What a place is and what is in it, for a reader and for a tooltip. */
 function describe({ solid }: FlatShape): string {
-  const place = `${solid.label}${solid.n && !/\d$/.test(solid.label) ? ` ${solid.n}` : ''}`;
+  const place = placeName(solid);
   if (!solid.unit) return `${place}, empty`;
   const { part, mark, builtIn } = solid.unit;
   return (
