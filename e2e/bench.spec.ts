@@ -142,3 +142,23 @@ test('with the colours of the reader what is chosen and the open tab still show'
   expect(await looks('[role="tab"][aria-selected="true"]', 'border-bottom-width')).toBe('3px');
   expect(await looks('[role="tab"][aria-selected="false"]', 'border-bottom-width')).not.toBe('3px');
 });
+
+test('rows of Try keep their places under the pointer while others are weighed; what is clicked is what is put', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'rows');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('button', { name: /^Add any part/ }).click();
+  const rows = page.locator('[data-try]');
+  await expect.poll(() => rows.count()).toBeGreaterThan(8);
+  await rows.nth(4).hover();
+  await page.mouse.move(1, 1);
+  await rows.nth(5).hover();
+  const seen = await rows.evaluateAll((all) => all.slice(0, 8).map((row) => row.getAttribute('data-try')));
+  await expect(page.getByTestId('try-count')).toContainText('fit');
+  const after = () => rows.evaluateAll((all) => all.slice(0, 8).map((row) => row.getAttribute('data-try')));
+  expect(await after()).toEqual(seen);
+  await rows.nth(5).click();
+  await expect(bench.kit(seen[5]!)).toBeVisible();
+});

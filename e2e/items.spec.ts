@@ -164,8 +164,21 @@ test('a line of the kit waits for a later stage, and is seen again when that sta
   await expect(bench.kit('tern-8i')).toBeVisible();
   await bench.settled();
   expect(await storedBuild(request, id)).toMatchObject({ stages: [{ name: 'Now' }, { name: 'Later' }], stage: 1 });
+  // A stage has a name and a day of the builder's own.
+  await page.getByRole('button', { name: 'Edit stages' }).click();
+  await page.getByLabel('Name of stage 2').fill('Next winter');
+  await page.getByLabel('Name of stage 2').press('Enter');
+  await page.getByLabel('Day of stage 2').fill('2027-01-15');
+  await expect(page.getByLabel('Shown to').locator('option')).toHaveText(['Now', 'Next winter']);
   await bench.kit('tern-8i').click();
   await page.getByLabel('When Tern 8i is wanted').selectOption({ label: 'Now' });
+  // Still shown to its end, it is not to be taken away.
+  await expect(page.getByRole('button', { name: /^Take away Next winter/ })).toHaveCount(0);
   await page.getByLabel('Shown to').selectOption({ label: 'Now' });
   await expect(bench.kit('tern-8i')).toBeVisible();
+  await bench.settled();
+  const stages = [{ name: 'Now' }, { name: 'Next winter', at: '2027-01-15' }];
+  expect(await storedBuild(request, id)).toMatchObject({ stages });
+  await page.getByRole('button', { name: /^Take away Next winter/ }).click();
+  await expect(page.getByLabel('Shown to')).toHaveCount(0);
 });

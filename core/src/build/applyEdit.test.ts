@@ -125,6 +125,7 @@ test('what cannot be done is refused in words and leaves the build as it was', (
     { type: 'place.put', unit: 'u999', spot: { host: 'u2', key: 'cage', n: 1 } },
     { type: 'change.remove', id: 'nothing' },
     { type: 'set.stage', value: 4 },
+    { type: 'set.stages', value: [] },
     { type: 'place.release', unit: 'u999' },
   ] as Edit[]) {
     const answer = commit(build, [{ type: 'set.name', value: 'half' }, edit]);

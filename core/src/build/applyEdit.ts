@@ -146,6 +146,10 @@ function setSection(build: Build, edit: Extract<Edit, { type: `set.${string}` }>
   const name = edit.type.slice('set.'.length);
   if (edit.type === 'set.stage' && edit.value >= build.stages.length)
     return refuse(`There are ${build.stages.length} stages; stage ${edit.value + 1} is not one of them.`);
+  // A line of the kit, or the machine as it is shown, would be of a stage that is not there any more.
+  const last = Math.max(build.stage, ...build.items.map(({ stage }) => stage));
+  if (edit.type === 'set.stages' && edit.value.length <= last)
+    return refuse(`${build.stages[last]?.name || `Stage ${last + 1}`} is still in use; no stage was taken away.`);
   return {
     sections: { [name]: edit.value },
     words: name === 'name' ? `Named ${String(edit.value)}` : `Changed the ${name}`,

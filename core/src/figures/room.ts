@@ -4,7 +4,7 @@ import type { UnitId } from '../parts/ids';
 import { DRIVE_BODY_MM } from '../parts/geometry';
 import type { Part, PartOf } from '../parts/resolve';
 import { portsIn } from '../links/ports';
-import { dealtAlike, layoutsAlike, partsAlike } from '../solve/likeness';
+import { dealtAlike, dealtSeatsAlike, dealtUnits, partsAlike } from '../solve/likeness';
 import { mismatch } from '../machine/accepts';
 import { sittersBySpot } from '../machine/sitters';
 import { drivesLeft } from '../solve/solve';
@@ -36,10 +36,13 @@ type Counts = Omit<Room, 'drive'>;
 type Asked = { readonly units: readonly PlannedUnit[]; readonly layout: Layout; readonly drive: PartOf<'drive'> };
 const counted = fewLast<Asked, Counts>(
   (one, other) =>
-    layoutsAlike(one.layout, other.layout) && partsAlike(one.drive, other.drive) && dealtAlike(one.units, other.units),
+    partsAlike(one.drive, other.drive) &&
+    dealtAlike(one.units, other.units) &&
+    dealtSeatsAlike(one.units, one.layout, other.layout),
 );
 
-function roomFor(units: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
+function roomFor(all: readonly PlannedUnit[], layout: Layout, drive: PartOf<'drive'>): Counts {
+  const units = dealtUnits(all);
   const asked = { units, layout, drive };
   const known = counted.find(asked);
   if (known) return known.result;

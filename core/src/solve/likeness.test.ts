@@ -2,9 +2,9 @@ import type { Part } from '../parts/resolve';
 import { roomForDrives } from '../figures/room';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { checkLayout } from './checkLayout';
-import { dealtAlike, DRIVE_SHAPE, layoutsAlike } from './likeness';
+import { dealtAlike, dealtUnits, DRIVE_SHAPE, layoutsAlike } from './likeness';
 import { problemOf } from './problem';
-import { solve } from './solve';
+import { scoreOf, solve } from './solve';
 import type { PlannedUnit } from '../machine/units';
 
 const machines: Record<string, () => Fixture> = {
@@ -74,3 +74,23 @@ test('what is solved after another problem of the same shape is what is solved a
   const backward = inOrder([...drives].reverse());
   for (const id of drives) expect(backward.get(id)).toEqual(forward.get(id));
 });
+
+test.each(Object.entries(machines))(
+  'supplies, fans, coolers, memory and small parts change nothing for drives and cards: %s',
+  (_name, make) => {
+    const apart = ['supply', 'processor', 'cooler', 'memory', 'fan', 'powerAdapter', 'sundry'].map(
+      (kind) => Object.values(catalogue.sheets).find((sheet) => sheet.kind === kind)!.id,
+    );
+    const full = apart.reduce((machine, id) => machine.add(id, 2), make());
+    const { layout } = full.build;
+    const { units } = problemOf(full.build);
+    const dealt = dealtUnits(units);
+    expect(dealt.length).toBeLessThanOrEqual(units.length - 2 * apart.length);
+    for (const hint of [layout, { ...layout, wires: [] }, { at: {}, wires: [], plugs: [], dormant: {} }])
+      expect(scoreOf({ units: dealt }, hint)).toEqual(scoreOf({ units }, hint));
+    const fresh = make().build;
+    const seatsOf = ({ at }: typeof layout) => dealtUnits(problemOf(fresh).units).map(({ id }) => at[id]);
+    expect(seatsOf(layout)).toEqual(seatsOf(fresh.layout));
+    expect(layout.wires).toEqual(fresh.layout.wires);
+  },
+);

@@ -1,7 +1,8 @@
 import { memberAt } from '../lists';
-import type { Layout } from '../build/layout';
-import { fewLast } from '../memoLast';
+import type { Layout, Seat } from '../build/layout';
+import { fewLast, memoWeak } from '../memoLast';
 import type { Part, PartOf } from '../parts/resolve';
+import type { PartKind } from '../parts/vocabulary';
 import type { PlannedUnit } from '../machine/units';
 
 /** All that seating and wiring read of a drive. Sheets of one series share it: their drives are dealt alike. */
@@ -53,20 +54,45 @@ export function layoutsAlike(a: Layout, b: Layout): boolean {
   const ids = Object.keys(a.at);
   return (
     ids.length === Object.keys(b.at).length &&
-    ids.every((id) => {
-      const [one, other] = [a.at[id]!, b.at[id]];
-      return (
-        one === other ||
-        (!!other &&
-          one.how === other.how &&
-          one.span === other.span &&
-          one.spot.host === other.spot.host &&
-          one.spot.key === other.spot.key &&
-          one.spot.n === other.spot.n)
-      );
-    })
+    ids.every((id) => seatsAlike(a.at[id], b.at[id]))
   );
 }
+
+const seatsAlike = (one: Seat | undefined, other: Seat | undefined): boolean =>
+  one === other ||
+  (!!one &&
+    !!other &&
+    one.how === other.how &&
+    one.span === other.span &&
+    one.spot.host === other.spot.host &&
+    one.spot.key === other.spot.key &&
+    one.spot.n === other.spot.n);
+
+/** What takes no bay, slot or port from drives and cards: these are dealt the same with and without it. */
+const APART: ReadonlySet<PartKind> = new Set<PartKind>([
+  'supply',
+  'processor',
+  'cooler',
+  'memory',
+  'fan',
+  'cable',
+  'powerAdapter',
+  'sundry',
+  'ups',
+]);
+
+/** The units that bays, slots and ports are dealt to, and their hosts. */
+export const dealtUnits = memoWeak(
+  (units: readonly PlannedUnit[]): readonly PlannedUnit[] => units.filter(({ part }) => !APART.has(part.kind)),
+);
+
+/** Whether two layouts give these units the same seats, and the same cables and modes. */
+export const dealtSeatsAlike = (units: readonly PlannedUnit[], a: Layout, b: Layout): boolean =>
+  a === b ||
+  (a.wires === b.wires &&
+    a.dormant === b.dormant &&
+    (a.modes === b.modes || JSON.stringify(a.modes) === JSON.stringify(b.modes)) &&
+    units.every(({ id }) => seatsAlike(a.at[id], b.at[id])));
 
 type Asked = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
 const askedAlike = (one: Asked, other: Asked) =>

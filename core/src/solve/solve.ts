@@ -1,7 +1,7 @@
-import { plainAt } from '../lists';
+import { memberAt, plainAt } from '../lists';
 import { printSpot, type Layout, type Seat } from '../build/layout';
 import { fewLast } from '../memoLast';
-import { dealtAlike, layoutsAlike } from './likeness';
+import { dealtAlike, dealtSeatsAlike, dealtUnits, layoutsAlike } from './likeness';
 import { mismatch } from '../machine/accepts';
 import { expanderPorts, hostPorts, protocolOf, type SeatOf } from '../links/ports';
 import type { Outcome, Problem } from './problem';
@@ -56,7 +56,7 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
   const awake = Object.keys(before.dormant).length > 0 ? withWoken(units, before) : before.wires;
   const hint = awake === before.wires ? before : { ...before, wires: [...awake] };
   const wishes = wishesOf(units, hint);
-  const found = bestBound(problem, hint, wishes);
+  const found = dealtOnce(problem, before, () => bestBound(problem, hint, wishes), wishes);
   const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);
   const at = seatsOf(found, seats, hint);
   const layout = keepSame(before, {
@@ -76,6 +76,28 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
     conflict,
     moved: units.filter((unit) => gaveWay(unit, hint, at)),
   };
+}
+
+type Dealing = { readonly units: readonly PlannedUnit[]; readonly before: Layout; readonly owned: Problem['owned'] };
+const dealings = fewLast<Dealing, Found>(
+  (one, other) =>
+    one.units.length === other.units.length &&
+    one.units.every((unit, i) => {
+      const like = memberAt(other.units, i);
+      return unit.id === like.id && unit.role === like.role && unit.part === like.part;
+    }) &&
+    dealtSeatsAlike(one.units, one.before, other.before) &&
+    ownedAlike(one.owned, other.owned),
+);
+
+/** A fan, a cooler or a supply changes nothing for drives and cards: what those were dealt holds, it alone is seated. */
+function dealtOnce(problem: Problem, before: Layout, deal: () => Found, wishes: Wishes): Found {
+  const asked = { units: dealtUnits(problem.units), before, owned: problem.owned };
+  const known = dealings.find(asked);
+  if (known) return { ...known.result, rest: seatRest(problem.units, wishes) };
+  const found = deal();
+  if (found.whole) dealings.keep(asked, found);
+  return found;
 }
 
 /** Cables held by hand bind; those put bind as long as no drive goes without one for them. */

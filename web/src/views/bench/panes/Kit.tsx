@@ -6,7 +6,7 @@ import { useStockQuery } from '../../../state/api';
 import { selectUnits } from '../../../state/selectors';
 import { moneyWords } from '../../../words/format';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
-import { StageShown } from './StageOf';
+import { Stages } from './Stages';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
   ['Chassis', ['chassis', 'enclosure', 'adapter']],
@@ -52,7 +52,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
       </button>
       <h2 className="sr-only">Kit</h2>
       <div className={isFolded ? 'md:hidden' : ''}>
-        <StageShown build={build} onEdits={(edits, words) => void dispatch(edit(edits, words))} />
+        <Stages build={build} onEdits={(edits, words) => void dispatch(edit(edits, words))} />
         {SECTIONS.map(([title, kinds]) => {
           const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
           return own.length ? (

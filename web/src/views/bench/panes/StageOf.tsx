@@ -1,4 +1,5 @@
 import type { Build, Edit, Item } from '@inch-tower/core';
+import { stageName } from './Stages';
 
 const NEW = 'new';
 /** The schema holds so many. */
@@ -46,41 +47,11 @@ export function StageOf({
       >
         {build.stages.map((stage, i) => (
           <option key={i} value={i}>
-            {stage.name || `Stage ${i + 1}`}
+            {stageName(stage, i)}
           </option>
         ))}
         {build.stages.length < MOST && <option value={NEW}>in a new stage, later</option>}
       </select>
     </>
-  );
-}
-
-/** Up to which stage the machine is shown; nothing where there is only one. */
-export function StageShown({
-  build,
-  onEdits,
-}: {
-  readonly build: Build;
-  readonly onEdits: (edits: readonly Edit[], words: string) => void;
-}) {
-  if (build.stages.length < 2) return null;
-  return (
-    <label className="mb-2 flex items-center gap-2 text-[12.5px]">
-      <span className="text-mid">Shown to</span>
-      <select
-        className="field min-w-0 flex-1"
-        value={build.stage}
-        onChange={(event) => {
-          const stage = Number(event.target.value);
-          onEdits([{ type: 'set.stage', value: stage }], `Shown to ${build.stages[stage]!.name}`);
-        }}
-      >
-        {build.stages.map((stage, i) => (
-          <option key={i} value={i}>
-            {stage.name || `Stage ${i + 1}`}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }

@@ -20,6 +20,7 @@ import type { GoingRow, TrySource } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
 import { useFocusKept } from '../hooks/useFocusKept';
 import { useFocusStart } from '../hooks/useFocusStart';
+import { useHeldOrder } from '../hooks/useHeldOrder';
 import { useTryEffects } from '../hooks/useTryEffects';
 import { useTryRows } from '../hooks/useTryRows';
 import { Refused } from './Refused';
@@ -72,6 +73,7 @@ export function TryPane() {
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),
     [known, sort, ui.catalogue, build.brief, deadEnds],
   );
+  const order = useHeldOrder(sorted, [ui.selected, sort, search, ui.source, asked, rev].join('|'));
   const { effects, shared } = useTryEffects(sorted, deadEnds, ui.catalogue);
   /** Sheets set beside one another, two at most. */
   const [beside, setBeside] = useState<readonly string[]>([]);
@@ -174,6 +176,15 @@ export function TryPane() {
                 ? ''
                 : 'trying …'}
           </span>
+          {order.isHeld && done && (
+            <button
+              type="button"
+              className="plain float-right inline-flex min-h-6 items-center underline"
+              onClick={order.release}
+            >
+              Sort again
+            </button>
+          )}
         </p>
         <TryControls
           group={group}
@@ -191,7 +202,15 @@ export function TryPane() {
           <Beside sheets={beside} rows={sorted} onAway={setBeside} />
         </Suspense>
       )}
-      <div className="min-h-0 flex-1 overflow-auto" tabIndex={-1} onMouseLeave={() => clearTimeout(wait.current)}>
+      <div
+        className="min-h-0 flex-1 overflow-auto"
+        tabIndex={-1}
+        {...order.hands}
+        onMouseLeave={() => {
+          clearTimeout(wait.current);
+          order.hands.onMouseLeave();
+        }}
+      >
         {shared.size > 0 && (
           <p className="border-b border-line px-3 py-1.5 text-[12.5px]" data-testid="try-shared">
             <span className="text-mid">With each of these · </span>
@@ -200,10 +219,10 @@ export function TryPane() {
         )}
         {sorted.length > 0 && <TryHead currency={build.currency} />}
         <ul ref={list} aria-label="Parts to try" {...kept}>
-          {sorted.map((row, i) => (
+          {order.rows.map((row, i) => (
             <TryRowView
               key={row.sheet}
-              isFirstBlocked={i === free}
+              isFirstBlocked={!order.isHeld && i === free}
               row={row}
               part={partOf(ui.catalogue, row.sheet)}
               effects={effects.get(row.sheet) ?? []}
