@@ -90,7 +90,7 @@ const dealings = fewLast<Dealing, Found>(
     ownedAlike(one.owned, other.owned),
 );
 
-/** A fan, a cooler or a supply changes nothing for drives and cards: what those were dealt holds, it alone is seated. */
+/** A fan, a cooler or a supply changes nothing for drives and cards: what was dealt holds, it alone is seated. */
 function dealtOnce(problem: Problem, before: Layout, deal: () => Found, wishes: Wishes): Found {
   const asked = { units: dealtUnits(problem.units), before, owned: problem.owned };
   const known = dealings.find(asked);
