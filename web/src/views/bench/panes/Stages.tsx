@@ -16,9 +16,9 @@ export function Stages({ build, onEdits }: Props) {
   if (build.stages.length < 2) return null;
   return (
     <div className="mb-2 text-[12.5px]">
-      <div className="flex items-center gap-2">
+      <div className="flex items-center gap-2 md:pr-2.5">
         <label className="flex min-w-0 flex-1 items-center gap-2">
-          <span className="text-mid">Shown to</span>
+          <span className="whitespace-nowrap text-mid">Shown to</span>
           <select
             className="field min-w-0 flex-1"
             value={build.stage}
@@ -59,12 +59,12 @@ function StageRows({ build, onEdits }: Props) {
   return (
     <ol aria-label="Stages" className="mt-1.5 border-l border-line pl-2">
       {stages.map((stage, i) => (
-        <li key={i} className="mb-1 flex flex-wrap items-center gap-x-1.5">
+        <li key={i} className="mb-2 flex flex-col gap-1">
           <Typed
             isWords
             label={`Name of stage ${i + 1}`}
             text={stage.name}
-            className="min-w-0 flex-1"
+            className="w-full"
             placeholder={stageName({ name: '' }, i)}
             onTyped={(name) =>
               change(i, { ...stage, name: name.trim().slice(0, 200) }, `Stage ${i + 1}: ${name.trim()}`)
@@ -72,7 +72,7 @@ function StageRows({ build, onEdits }: Props) {
           />
           <input
             type="date"
-            className="field w-[118px]"
+            className="field w-full"
             aria-label={`Day of stage ${i + 1}`}
             value={stage.at ?? ''}
             onChange={({ target: { value } }) =>
