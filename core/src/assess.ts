@@ -18,6 +18,7 @@ import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
 import type { UnitId } from './parts/ids';
 import { memoLast } from './memoLast';
+import { plugPlans, type PlugPlan } from './plugs/plan';
 import { cableNeeds, type CableNeeds } from './needs/cables';
 import { smallNeeds, type SmallNeed } from './needs/small';
 import { openThings, type OpenThing, type Status } from './open';
@@ -52,6 +53,8 @@ export type Assessor = {
   shares(build: Build, id: FigureId): readonly Share[];
   /** Its power in every state and over its start, for the view of that name. */
   power(build: Build): Power;
+  /** Which plug of which cable feeds what, for each box with a supply. */
+  plugs(build: Build): readonly PlugPlan[];
   /** What a supply turns to heat in a year; null where it feeds no box. */
   yearLoss(build: Build, supply: UnitId): YearLoss | null;
   /** Figures of each state and box, which no candidate is weighed by. */
@@ -217,6 +220,7 @@ export function createAssessor(): Assessor {
     explain: (build, id) => explainFigure(id, prepare(build).full),
     shares: (build, id) => sharesOf(id, prepare(build).context),
     power: (build) => powerOf(prepare(build).context, build.profile, build.tariff),
+    plugs: (build) => plugPlans(prepare(build).context),
     yearLoss(build, supply) {
       const { context } = prepare(build);
       const box = boxesOf(context).find((one) => supplyOf(context, one)?.id === supply);

@@ -2,7 +2,7 @@ import { memberAt } from '../lists';
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
-import { AT_START, isSplittable, loadsOf, plugsOn, PLUG_A, wireA, type End, type PlugLoad } from './splitters';
+import { isSplittable, loadsOf, plugsOn, PLUG_A, type End, type PlugLoad } from './splitters';
 
 /** A rail by its volts; the two that drives draw from. */
 type DriveRail = '12 V' | '5 V';
@@ -26,14 +26,12 @@ export type ChainLimits = {
     readonly plug: PlugKind;
   })[];
   /** What has to hang on splitters at best, against what those carry together. */ readonly splitters: Overload | null;
-  /** Everything on such plugs against the wires and pins of all cables. */ readonly wires: Overload | null;
 };
 
 /**
  * What no way of plugging avoids: each limit is that of the best case (heaviest loads on plugs of their own, splitters
  * those that carry most), so that what is found here is past it however it is put together. `end` says which end of
- * what drives take is counted; a start may load a wire a quarter more, for seconds: what is likely is held to the plain
- * limit, either end to that.
+ * what drives take is counted.
  */
 export function chainLimits(
   inputs: readonly PlugInput[],
@@ -60,32 +58,7 @@ export function chainLimits(
         : [];
     }),
     splitters: onSplitters(loads, own, supply, adapters, boardPlugs, end),
-    wires: onWires(loads, own, supply, end, boardPlugs),
   };
-}
-
-function onWires(
-  loads: readonly PlugLoad[],
-  inputs: readonly PlugInput[],
-  supply: PartOf<'supply'>,
-  end: End,
-  boardPlugs: number,
-): Overload | null {
-  const carriesA =
-    boardPlugs * PLUG_A['sata-power']! +
-    supply.cables.reduce((sum, cable) => {
-      const plugsA = cable.plugs.reduce(
-        (all, { plug, count }) => all + count * (isSplittable(plug) ? PLUG_A[plug]! : 0),
-        0,
-      );
-      return sum + cable.count * Math.min(plugsA, wireA(cable.gaugeAwg) * (end === 'value' ? 1 : AT_START));
-    }, 0);
-  if (carriesA === 0) return null;
-  for (const [rail, name] of RAILS) {
-    const hasA = loads.reduce((sum, load) => sum + load[rail], 0);
-    if (hasA > carriesA) return { rail: name, hasA, carriesA, inputs, count: loads.length };
-  }
-  return null;
 }
 
 /** Of drives' plugs: so many of the heaviest go on the supply's own, for every number of those that splitters take. */

@@ -52,10 +52,7 @@ export function layoutsAlike(a: Layout, b: Layout): boolean {
   )
     return false;
   const ids = Object.keys(a.at);
-  return (
-    ids.length === Object.keys(b.at).length &&
-    ids.every((id) => seatsAlike(a.at[id], b.at[id]))
-  );
+  return ids.length === Object.keys(b.at).length && ids.every((id) => seatsAlike(a.at[id], b.at[id]));
 }
 
 const seatsAlike = (one: Seat | undefined, other: Seat | undefined): boolean =>
@@ -82,8 +79,8 @@ const APART: ReadonlySet<PartKind> = new Set<PartKind>([
 ]);
 
 /** The units that bays, slots and ports are dealt to, and their hosts. */
-export const dealtUnits = memoWeak(
-  (units: readonly PlannedUnit[]): readonly PlannedUnit[] => units.filter(({ part }) => !APART.has(part.kind)),
+export const dealtUnits = memoWeak((units: readonly PlannedUnit[]): readonly PlannedUnit[] =>
+  units.filter(({ part }) => !APART.has(part.kind)),
 );
 
 /** Whether two layouts give these units the same seats, and the same cables and modes. */

@@ -33,8 +33,11 @@ export type DrivePhase = {
 };
 type Phases = { readonly momentsS: readonly number[]; readonly at: (second: number) => readonly DrivePhase[] };
 
-/** The start of a box's drives over time, exact from their step profiles and the policy. */
-export function phases(context: FigureContext, box: Box, matters: (step: Step) => boolean): Phases {
+/** The drives of a box, each with the seconds it waits for its turn under the policy. */
+export function turnsOf(
+  context: FigureContext,
+  box: Box,
+): readonly { readonly drive: Drive; readonly turnS: number }[] {
   const own = new Set(
     classesOf(context.running, context.units, context.layout)
       .filter((one) => countsWith(context, one.box) === box)
@@ -42,9 +45,13 @@ export function phases(context: FigureContext, box: Box, matters: (step: Step) =
   );
   const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
   const shifts = waveShifts(context, drives);
+  return drives.map((drive, i) => ({ drive, turnS: shifts[i] ?? 0 }));
+}
+
+/** The start of a box's drives over time, exact from their step profiles and the policy. */
+export function phases(context: FigureContext, box: Box, matters: (step: Step) => boolean): Phases {
   const classes = new Map<string, { drive: Drive; count: number; turnS: number }>();
-  for (const [index, drive] of drives.entries()) {
-    const turnS = shifts[index] ?? 0;
+  for (const { drive, turnS } of turnsOf(context, box)) {
     const key = `${drive.part.id}|${turnS}`;
     const known = classes.get(key);
     if (known) known.count++;

@@ -40,6 +40,8 @@ const cableA = (part: PartOf<'supply'>): number =>
     .filter((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)))
     .reduce((sum, cable) => sum + cable.count * wireA(cable.gaugeAwg), 0);
 
+const moreCables = supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other));
+
 /** Drives in the bays of what a snag is about. */
 const drivesFedBy = (base: Base, snag: Snag): PlannedUnit[] => {
   const hosts = new Set(about(base, snag).map(({ id }) => id as string));
@@ -110,7 +112,15 @@ export const POWERED = {
     )(base, snag, catalogue),
     ...splittersOut(base),
   ],
-  'powered.wires': supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other)),
+  'powered.wires': (base, snag, catalogue) => [
+    ...(snag.facts.start ? inWaves(base, snag, catalogue) : []),
+    ...moreCables(base, snag, catalogue),
+  ],
+  'powered.drop': (base, snag, catalogue) => [
+    ...(snag.facts.start ? inWaves(base, snag, catalogue) : []),
+    ...moreCables(base, snag, catalogue),
+  ],
+  'powered.manyOnACable': (base, snag, catalogue) => moreCables(base, snag, catalogue),
   'powered.slot': (base, snag, catalogue) => [
     ...moveCards(base, snag, catalogue),
     ...otherCards(base, snag, catalogue, (part, now) => isCard(part) && isCard(now) && part.peakW < now.peakW),

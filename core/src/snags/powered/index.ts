@@ -1,5 +1,5 @@
 import { brickMates, upsCarries, upsOutlets } from './mains';
-import { plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
+import { cableDrop, manyOnACable, plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
 import { oneModuleGone, railLoad, start12V, startInTurn, supplyTotal } from './supply';
 import type { RulesOf } from '../words';
 import type { PoweredFacts } from './words';
@@ -14,6 +14,8 @@ export const POWERED: RulesOf<PoweredFacts> = {
   'powered.plugLoad': plugLoad,
   'powered.splitters': splitterLoad,
   'powered.wires': wireLoad,
+  'powered.drop': cableDrop,
+  'powered.manyOnACable': manyOnACable,
   'powered.rails': railLoad,
   'powered.slot': slotPower,
   'powered.brick': brickMates,

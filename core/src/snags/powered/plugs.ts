@@ -1,8 +1,10 @@
 import { memoWeak } from '../../memoLast';
 import { hindrances } from '../../figures/power/stagger';
-import { ofKind, type PlannedUnit, unitsById } from '../../machine/units';
+import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units';
 import { factOf } from '../../parts/resolve';
 import { boxOf, seatsOf } from '../../machine/hosts';
+import { DISKS_A_CABLE } from '../../plugs/place';
+import { placeCase, plugCases, plugPlans, worstCable, type ChainPlan } from '../../plugs/plan';
 import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
 import { plugInputs } from '../../needs/plugInputs';
 import { plugBalance } from '../../needs/plugs';
@@ -61,7 +63,6 @@ const chains = memoWeak((situation: Situation) => {
     const atMost = {
       plugs: most.plugs,
       splitters: most.splitters ?? likely.splitters,
-      wires: most.wires ?? likely.wires,
     };
     return [{ supply, together, certain, likely, atMost }];
   });
@@ -111,19 +112,76 @@ export function splitterLoad(situation: Situation): Found<'powered.splitters'>[]
   });
 }
 
-/** All that hangs on the drive cables of a supply against their wires and pins. */
+/** The fullest cable in the best way of plugging, against its wire and pin: of plugs placed, not counted. */
 export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
-  return chains(situation).flatMap((one) => {
-    const isCertain = one.certain.wires !== null;
-    const over = isCertain ? one.likely.wires : one.atMost.wires;
-    return over
-      ? [
-          chainFinding(one, over, isCertain, {
-            supply: one.supply.part.name,
-            drives: drivesOf(over.inputs).length,
-          }),
-        ]
-      : [];
+  const { context, layout } = situation;
+  return plugCases(context).flatMap((one): Found<'powered.wires'>[] => {
+    // By hand a builder may overload what could be dealt better: that is told, and blocks nothing.
+    const certain = worstCable(one, placeCase(one, 'lo', []));
+    const likely = worstCable(one, placeCase(one, 'value', certain ? [] : layout.plugs));
+    const found = (certain && likely) ?? certain ?? likely ?? worstCable(one, placeCase(one, 'hi', layout.plugs));
+    if (!found) return [];
+    const { chain, rail, hasA, disks, atStart } = found.worst;
+    return [
+      {
+        severity: certain ? 'blocker' : 'caution',
+        at: [{ unit: one.supply.id }],
+        gap: { have: hasA, limit: chain.wireA, gap: chain.wireA - hasA, unit: 'A' },
+        facts: {
+          supply: one.supply.part.name,
+          drives: Math.round(disks),
+          cables: found.count,
+          rail,
+          start: atStart ? 'yes' : '',
+        },
+      },
+    ];
+  });
+}
+
+/** Shares of a rail's volts that may be lost on a cable. */
+const DROP = { start: 0.05, run: 0.03 };
+
+/** What is lost on the way to the last plug of a cable. */
+export function cableDrop(situation: Situation): Found<'powered.drop'>[] {
+  return plugPlans(situation.context).flatMap(({ supply, chains }): Found<'powered.drop'>[] => {
+    const most = { start: 0, run: 0 };
+    for (const { drop } of chains) {
+      most.start = Math.max(most.start, drop?.start ?? 0);
+      most.run = Math.max(most.run, drop?.run ?? 0);
+    }
+    const when = most.run > DROP.run ? 'run' : 'start';
+    if (most[when] <= DROP[when]) return [];
+    const [have, limit] = [most[when] * 100, DROP[when] * 100];
+    return [
+      {
+        severity: 'caution',
+        at: [{ unit: supply.id }],
+        gap: { have, limit, gap: limit - have, unit: '%' },
+        facts: { supply: supply.part.name, start: when === 'start' ? 'yes' : '' },
+      },
+    ];
+  });
+}
+
+/** More spinning disks with plugs of their own on one cable than good practice hangs there. */
+export function manyOnACable(situation: Situation): Found<'powered.manyOnACable'>[] {
+  return plugPlans(situation.context).flatMap(({ supply, chains }): Found<'powered.manyOnACable'>[] => {
+    const bare = (chain: ChainPlan) =>
+      chain.plugs
+        .flatMap(({ on, splitter }) => [...on, ...(splitter?.on ?? [])])
+        .filter(({ input: { input } }) => isKind(input.by, 'drive') && input.by.part.medium === 'disk').length;
+    const most = Math.max(0, ...chains.map(bare));
+    return most <= DISKS_A_CABLE
+      ? []
+      : [
+          {
+            severity: 'note',
+            at: [{ unit: supply.id }],
+            gap: { have: most, limit: DISKS_A_CABLE, gap: DISKS_A_CABLE - most, unit: 'disks' },
+            facts: { supply: supply.part.name },
+          },
+        ];
   });
 }
 

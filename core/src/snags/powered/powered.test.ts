@@ -169,10 +169,59 @@ describe('what the cables carry', () => {
   test('twelve disks starting on one cable of 18 AWG are past its pin; on three they are not', () => {
     expect(said(many(1), 'powered.wires')).toEqual([
       expect.stringMatching(
-        /^blocker: \d+ drives on the drive cables of Ember 650 ATX: .* take \d\d\.\d A on 12 V; those carry 8 A\.$/,
+        /^blocker: At best one cable of Ember 650 ATX feeds \d+ spinning disks: .* take \d\d\.\d A on 12 V; a cable carries 8 A\.$/,
       ),
     ]);
     expect(find(many(4), 'powered.wires')).toEqual([]);
+  });
+  test('two cables that carry all together are no help where the disks cannot be dealt to both', () => {
+    /** Seven bare disks of 1.9 A, on two cables of so many plugs. */
+    const made = (first: number, second: number) => {
+      const cable = (key: string, count: number) => ({
+        key,
+        count: 1,
+        plugs: [{ plug: 'sata-power', count }],
+        lengthMm: 500,
+        gaugeAwg: 18,
+      });
+      const spinUp = [{ atS: 0, forS: 6, a12: 1.9, a5: 0.7, a33: 0 }];
+      const { cables } = chained(1).sheets['ember-650'] as unknown as { cables: readonly object[] };
+      return ['byre-15', 'plover-a6', 'drover-4', 'tarn-155', 'clew-16e', 'ember-650'].reduce(
+        (machine, id) => machine.add(id),
+        fixture(
+          tweak(
+            'ember-650',
+            { cables: [...cables.slice(0, 1), cable('a', first), cable('b', second)] },
+            tweak('barge-8', { spinUp }),
+          ),
+        ),
+      );
+    };
+    // 13.3 A together, and 16 A on both cables: but six of the seven have plugs on one, 11.4 A.
+    expect(said(made(6, 1).add('barge-8', 7), 'powered.wires')).toEqual([
+      expect.stringMatching(
+        /^blocker: At best one cable of Ember 650 ATX feeds 6 spinning disks: .* take 11\.4 A on 12 V; a cable carries 8 A\.$/,
+      ),
+    ]);
+    expect(find(made(4, 4).add('barge-8', 7), 'powered.wires')).toEqual([]);
+    expect(find(made(4, 4).add('barge-8', 7), 'powered.manyOnACable')).toEqual([]);
+    expect(said(made(6, 1).add('barge-8', 7), 'powered.manyOnACable')).toEqual([
+      'note: 6 spinning disks hang on one cable of Ember 650 ATX; good practice is 4 at most.',
+    ]);
+  });
+  test('volts lost on a long thin cable', () => {
+    const long = (lengthMm: number, gaugeAwg: number) => {
+      const { cables } = chained(4, 1).sheets['ember-650'] as unknown as { cables: readonly object[] };
+      return tower(tweak('ember-650', { cables: cables.map((cable) => ({ ...cable, lengthMm, gaugeAwg })) })).add(
+        'barge-8',
+        4,
+      );
+    };
+    expect(said(long(2000, 20), 'powered.drop')[0]).toMatch(
+      /^caution: At work about \d\.\d % is lost on the way to the last plug of a cable of Ember 650 ATX; 3 % is good practice\.$/,
+    );
+    expect(said(long(1600, 18), 'powered.drop')[0]).toMatch(/^caution: While the drives start about 5\.\d % is lost/);
+    expect(find(long(500, 18), 'powered.drop')).toEqual([]);
   });
   test('one disk more never makes less of it', () => {
     const RANK = { blocker: 2, caution: 1, note: 0 } as const;

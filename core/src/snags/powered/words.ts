@@ -13,7 +13,9 @@ export type PoweredFacts = {
   'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
   'powered.plugLoad': Sized<OnRail & { host: string; drives: number; plug: string }>;
   'powered.splitters': Sized<OnRail & { drives: number }>;
-  'powered.wires': Sized<OnRail & { supply: string; drives: number }>;
+  'powered.wires': Sized<OnRail & { supply: string; drives: number; cables: number }>;
+  'powered.drop': Sized<{ supply: string; start: string }>;
+  'powered.manyOnACable': Sized<{ supply: string }>;
   'powered.rails': Sized<{ supply: string; rail: string; when: string }>;
   'powered.slot': Sized<{ card: string; slot: string }>;
   'powered.brick': { brick: string; board: string; plug: string; jack: string };
@@ -88,11 +90,26 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     why: 'A splitter past its rating melts at its plug.',
   },
   'powered.wires': {
-    title: 'What the cables of the supply carry',
+    title: 'What a cable of the supply carries',
     what: (f, s) =>
-      `${n(f.drives, 'drive')} on the drive cables of ${f.supply}: ${takes(f, s)}; ` +
-      `those carry ${round(s.gap.limit)} A.`,
-    why: 'Past that wires and pins get hot; contacts burn.',
+      `At best ${f.cables > 1 ? `${f.cables} cables` : 'one cable'} of ${f.supply} ` +
+      `${f.cables > 1 ? 'feed' : 'feeds'} ${f.cables > 1 ? 'up to ' : ''}` +
+      `${f.drives > 0 ? n(f.drives, 'spinning disk') : 'parts'}${f.cables > 1 ? ' each' : ''}: ` +
+      `${takes(f, s)}; a cable carries ${round(s.gap.limit)} A.`,
+    why: 'Past that its wire and pin get hot; contacts burn.',
+  },
+  'powered.drop': {
+    title: 'Volts lost on a cable',
+    what: (f, s) =>
+      `${f.start ? 'While the drives start' : 'At work'} about ${s.gap.have.toFixed(1)} % is lost on the way to ` +
+      `the last plug of a cable of ${f.supply}; ${round(s.gap.limit)} % is good practice.`,
+    why: 'Drives at its end see too few volts and drop out.',
+  },
+  'powered.manyOnACable': {
+    title: 'Disks on one cable',
+    what: (f, s) =>
+      `${s.gap.have} spinning disks hang on one cable of ${f.supply}; good practice is ${s.gap.limit} at most.`,
+    why: 'Its first plugs carry the current of all that follow.',
   },
   'powered.rails': {
     title: 'Rails of the supply',

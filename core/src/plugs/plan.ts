@@ -1,0 +1,295 @@
+import { printSpot, type Wire } from '../build/layout';
+import { boxesOf, type Box } from '../figures/boxes';
+import type { FigureContext } from '../figures/context';
+import { turnsOf } from '../figures/power/currents';
+import { hindrances } from '../figures/power/stagger';
+import { supplyOf } from '../figures/power/wall';
+import { boxOf, seatsOf } from '../machine/hosts';
+import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
+import { memoWeak } from '../memoLast';
+import { plugInputs } from '../needs/plugInputs';
+import { AT_START, type End } from '../needs/splitters';
+import type { PlugKind } from '../parts/vocabulary';
+import { boardsIn, chainsOf, dropV, type Chain } from './chains';
+import { eachInput, wantsOf, type Input } from './inputs';
+import { placePlugs, type Amps, type Bin, type Placed, type Splitter, type Want } from './place';
+
+/** A plug of a cable and what is on it: nothing, an input (two on a plug that parts), or a splitter with its own. */
+export type PlugPlace = {
+  readonly plug: PlugKind;
+  readonly on: readonly PlacedInput[];
+  readonly splitter: { readonly unit: PlannedUnit; readonly on: readonly PlacedInput[] } | null;
+};
+export type PlacedInput = {
+  readonly input: Input;
+  readonly how: Wire['how'];
+  /** At the worst moment of its cable's start, and at work, A. */ readonly start: Amps;
+  readonly run: Amps;
+};
+export type ChainPlan = {
+  readonly chain: Chain;
+  readonly plugs: readonly PlugPlace[];
+  /** Likely A on it at the worst moment of the start by the policy, and at work. */
+  readonly start: Amps;
+  readonly run: Amps;
+  readonly disks: number;
+  /** Lost on the way to its last plug in use, as a share of the rail that loses more; null where no length is known. */
+  readonly drop: { readonly start: number; readonly run: number } | null;
+};
+/** Which plug of which cable feeds what in a box. */
+export type PlugPlan = {
+  readonly box: Box;
+  readonly supply: UnitOf<'supply'>;
+  readonly chains: readonly ChainPlan[];
+  readonly without: readonly Input[];
+  readonly spareSplitters: readonly PlannedUnit[];
+  /** Whether it is proven that no other way is better. */
+  readonly whole: boolean;
+};
+
+/** All that the placing of a box's plugs is asked with. */
+export type PlugCase = {
+  readonly box: Box;
+  readonly supply: UnitOf<'supply'>;
+  readonly inputs: readonly Input[];
+  readonly chains: readonly Chain[];
+  readonly splitters: readonly UnitOf<'powerAdapter'>[];
+  /** Whether drives on one cable may start at one moment. */ readonly together: boolean;
+};
+
+/** One case for each box that has a supply; adapters of the kit are the first one's. */
+export const plugCases = memoWeak((context: FigureContext): readonly PlugCase[] => {
+  const { units, layout, policy } = context;
+  const seats = seatsOf(layout);
+  return boxesOf(context).flatMap((box, i): PlugCase[] => {
+    const supply = supplyOf(context, box);
+    if (!supply) return [];
+    const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;
+    return [
+      {
+        box,
+        supply,
+        inputs: eachInput(plugInputs(units, layout, within), context),
+        chains: chainsOf(supply, boardsIn(units, within)),
+        splitters: i === 0 ? ofKind(units, 'powerAdapter') : [],
+        together: policy.spinUp.kind !== 'waves' || hindrances(context).length > 0,
+      },
+    ];
+  });
+});
+
+/**
+ * Places the plugs of a box by one end of what its parts take. What is certain is held to a quarter more at the start,
+ * which is over within seconds; what is likely to the plain limit.
+ */
+export function placeCase(one: PlugCase, end: End, wires: readonly Wire[]): Dealt {
+  const { inputs, chains, splitters, together } = one;
+  const at = new Map(chains.map(({ host }, i) => [printSpot(host), i]));
+  const wishes = new Map(
+    wires.flatMap(({ host, device, how }) => {
+      const chain = at.get(printSpot(host[0]));
+      return chain === undefined || how === 'solved'
+        ? []
+        : [[printSpot(device[0]), { chain, isHeld: how === 'held' }] as const];
+    }),
+  );
+  const bins = chains.map(({ plugs, wireA }): Bin => ({
+    plugs: countsOf(plugs),
+    startA: wireA * (end === 'value' ? 1 : AT_START),
+    runA: wireA,
+  }));
+  const wants = wantsOf(inputs, end, together, wishes);
+  const adapters = splitters.map(({ part }): Splitter => ({
+    takes: part.takes,
+    gives: Object.fromEntries(part.gives.map(({ plug, count }) => [plug, count])),
+    ratedA: part.ratedA,
+  }));
+  return { wants, bins, placed: placedOnce(wants, bins, adapters) };
+}
+
+/** Inputs as they were dealt, with the limits they were held to. */
+type Dealt = { readonly wants: readonly Want[]; readonly bins: readonly Bin[]; readonly placed: Placed };
+
+const dealt = new Map<string, Placed>();
+const MOST_KEPT = 64;
+/** Parts tried in turn mostly ask the same of the same cables. */
+function placedOnce(...asked: Parameters<typeof placePlugs>): Placed {
+  const key = JSON.stringify(asked);
+  let known = dealt.get(key);
+  if (!known) {
+    if (dealt.size >= MOST_KEPT) dealt.clear();
+    dealt.set(key, (known = placePlugs(...asked)));
+  }
+  return known;
+}
+
+/** A cable that carries more than it may, in the best way of dealing: by how much, and on which rail. */
+export type CableOver = {
+  readonly chain: Chain;
+  readonly rail: '12 V' | '5 V';
+  readonly hasA: number;
+  readonly disks: number;
+  readonly atStart: boolean;
+};
+
+/** The cable that is most past its limit, and how many are; null where all are within. */
+export function worstCable(
+  { chains }: PlugCase,
+  { wants, bins, placed }: Dealt,
+): { readonly worst: CableOver; readonly count: number } | null {
+  const all = chains.flatMap((chain, c): (CableOver & { readonly past: number })[] => {
+    const { startA, runA } = bins[c]!;
+    const own = wants.filter((_, w) => placed.on[w]?.chain === c);
+    const overs = (['start', 'run'] as const).flatMap((when) =>
+      (['a12', 'a5'] as const).map((rail) => {
+        const hasA = own.reduce((sum, want) => sum + want[when][rail], 0);
+        return { when, rail, hasA, past: hasA - (when === 'start' ? startA : runA) };
+      }),
+    );
+    const over = overs.reduce((most, one) => (one.past > most.past + 1e-9 ? one : most));
+    if (over.past <= 1e-6) return [];
+    const disks = own.reduce((sum, want) => sum + want.disks, 0);
+    const rail = over.rail === 'a12' ? '12 V' : '5 V';
+    return [{ chain, rail, hasA: over.hasA, disks, atStart: over.when === 'start', past: over.past }];
+  });
+  return all.length === 0
+    ? null
+    : { worst: all.reduce((most, one) => (one.past > most.past ? one : most)), count: all.length };
+}
+
+const countsOf = (plugs: readonly PlugKind[]): Partial<Record<PlugKind, number>> => {
+  const counts: Partial<Record<PlugKind, number>> = {};
+  for (const plug of plugs) counts[plug] = (counts[plug] ?? 0) + 1;
+  return counts;
+};
+
+/** The plugs of every box that has a supply, placed for what is likely. */
+export const plugPlans = memoWeak((context: FigureContext): readonly PlugPlan[] =>
+  plugCases(context).map((one) => planOf(context, one)),
+);
+
+function planOf(context: FigureContext, one: PlugCase): PlugPlan {
+  const wires = context.layout.plugs;
+  const { placed } = placeCase(one, 'value', wires);
+  const howOf = new Map(
+    wires.map(({ device, host, how }) => [printSpot(device[0]), { host: printSpot(host[0]), how }]),
+  );
+  const turns = new Map(turnsOf(context, one.box).map(({ drive, turnS }) => [drive.id, turnS]));
+  const inputsOn = (is: (at: Placed['on'][number]) => boolean) => one.inputs.filter((_, i) => is(placed.on[i] ?? null));
+  return {
+    box: one.box,
+    supply: one.supply,
+    chains: one.chains.map((chain, c) => {
+      const startA = startAmps(
+        inputsOn((at) => at?.chain === c),
+        turns,
+      );
+      const onHere = (splitter: number | null): PlacedInput[] =>
+        inputsOn((at) => at?.chain === c && at.splitter === splitter).map((input) => {
+          const wish = howOf.get(printSpot(input.spot));
+          return {
+            input,
+            how: wish?.host === printSpot(chain.host) ? wish.how : 'solved',
+            start: startA(input),
+            run: atWork(input),
+          };
+        });
+      const hung = one.splitters.flatMap((unit, s) =>
+        placed.splitters[s] === c ? [{ unit, takes: unit.part.takes, on: onHere(s) }] : [],
+      );
+      return chainPlan(chain, onHere(null), hung);
+    }),
+    without: inputsOn((at) => at === null),
+    spareSplitters: one.splitters.filter((_, s) => placed.splitters[s] === null),
+    whole: placed.whole,
+  };
+}
+
+type Hung = { readonly unit: PlannedUnit; readonly takes: PlugKind; readonly on: readonly PlacedInput[] };
+
+/** Splitters nearest to the supply, as they carry most, then the inputs in the order things stand in. */
+function chainPlan(chain: Chain, direct: readonly PlacedInput[], hung: readonly Hung[]): ChainPlan {
+  const plugs = chain.plugs.map((plug): { plug: PlugKind; on: PlacedInput[]; splitter: PlugPlace['splitter'] } => ({
+    plug,
+    on: [],
+    splitter: null,
+  }));
+  const freeFor = (want: PlugKind) =>
+    plugs.find(({ plug, on, splitter }) => plug === want && on.length === 0 && !splitter) ??
+    plugs.find(
+      ({ plug, on, splitter }) =>
+        !splitter &&
+        ((want === '6-pin-card' && plug === '8-pin-card' && on.length === 0) ||
+          (want === '4-pin-cpu' && plug === '8-pin-cpu' && on.length < 2 && on.every((one) => plugOf(one) === want))),
+    );
+  for (const { unit, takes, on } of hung) {
+    const place = freeFor(takes);
+    if (place) place.splitter = { unit, on };
+  }
+  // An input of eight pins goes before two halves take its plug.
+  for (const one of [...direct].sort((a, b) => Number(isPart(a)) - Number(isPart(b))))
+    freeFor(plugOf(one))?.on.push(one);
+  const loads = plugs.map(({ on, splitter }) => [...on, ...(splitter?.on ?? [])]);
+  const last = loads.findLastIndex((on) => on.length > 0);
+  const along = (when: 'start' | 'run') => loads.slice(0, last + 1).map((on) => sumOf(on, when));
+  const all = loads.flat();
+  const share = (when: 'start' | 'run') => {
+    const { v12, v5 } = dropV(chain.wire!, along(when));
+    return Math.max(v12 / 12, v5 / 5);
+  };
+  return {
+    chain,
+    plugs,
+    start: sumOf(all, 'start'),
+    run: sumOf(all, 'run'),
+    disks: all.reduce((sum, { input }) => sum + input.share * disksOf(input), 0),
+    drop: chain.wire && { start: share('start'), run: share('run') },
+  };
+}
+
+const plugOf = ({ input }: PlacedInput): PlugKind => input.input.plug;
+const isPart = (one: PlacedInput): boolean => plugOf(one) === '4-pin-cpu' || plugOf(one) === '6-pin-card';
+const disksOf = ({ input }: Input): number => input.drives.filter(({ part }) => part.medium === 'disk').length;
+const sumOf = (list: readonly PlacedInput[], when: 'start' | 'run'): Amps => ({
+  a12: list.reduce((sum, one) => sum + one[when].a12, 0),
+  a5: list.reduce((sum, one) => sum + one[when].a5, 0),
+});
+
+/** Likely A of an input at work: its drives busy, a processor or card at its most. */
+function atWork({ input, share }: Input): Amps {
+  const ownA = input.feeds.reduce((sum, { part }) => sum + ('peakW' in part ? part.peakW : 0) / 12, 0);
+  return {
+    a12: share * (ownA + input.drives.reduce((sum, { part }) => sum + part.busy12A, 0)),
+    a5: share * input.drives.reduce((sum, { part }) => sum + part.busy5A, 0),
+  };
+}
+
+/** What inputs of one cable take at the moment of its start at which its rails carry most together. */
+function startAmps(inputs: readonly Input[], turns: ReadonlyMap<string, number>): (input: Input) => Amps {
+  const at = (second: number, { input, share }: Input): Amps => {
+    let [a12, a5] = [input.feeds.reduce((sum, { part }) => sum + ('peakW' in part ? part.peakW : 0) / 12, 0), 0];
+    for (const { id, part } of input.drives) {
+      const since = second - (turns.get(id) ?? 0);
+      const step = part.spinUp.find(({ atS, forS }) => since >= atS && since < atS + forS);
+      // Before its turn a drive waits; past it, or with no start of its own, it turns.
+      const turning = part.spinUp.length === 0 || since > 0;
+      a12 += step ? step.a12 : turning ? part.idle12A : 0;
+      a5 += step ? step.a5 : turning ? part.idle5A : 0;
+    }
+    return { a12: share * a12, a5: share * a5 };
+  };
+  const drives = [...new Set(inputs.flatMap(({ input }) => input.drives))];
+  const moments = new Set([
+    0,
+    ...drives.flatMap(({ id, part }) =>
+      part.spinUp.flatMap(({ atS, forS }) => [atS, atS + forS].map((second) => second + (turns.get(id) ?? 0))),
+    ),
+  ]);
+  let [worst, most] = [0, -1];
+  for (const second of moments) {
+    const a12 = inputs.reduce((sum, input) => sum + at(second, input).a12, 0);
+    const a5 = inputs.reduce((sum, input) => sum + at(second, input).a5, 0);
+    if (Math.max(a12, a5) > most) [worst, most] = [second, Math.max(a12, a5)];
+  }
+  return (input) => at(worst, input);
+}
