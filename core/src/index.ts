@@ -87,6 +87,17 @@ export { freeBays } from './figures/room';
 export type { CableNeeds, Need } from './needs/cables';
 export { type SmallNeed } from './needs/small';
 export { wiringFor } from './wiring/wiring';
+export {
+  otherCables,
+  powerBoxes,
+  powerCsv,
+  powerSchedule,
+  putPlug,
+  type PlugUse,
+  type PowerBox,
+  type PowerCable,
+  type PowerLine,
+} from './plugs/rows';
 export type { Budget, HostLink, HostRow, CableRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
 export { bayWords, hostWords } from './wiring/cableWords';

@@ -1,6 +1,7 @@
 import highsLoader from 'highs';
 import { faultsOf } from '../../core/src/testing/mip/compare';
 import { machine, type Feature } from '../../core/src/testing/mip/machines';
+import { drawnPlugs, plugFaults } from '../../core/src/testing/mip/plugs';
 
 /**
  * Drawn machines solved twice, by the solver and by a general mixed-integer solver: what differs, by seed, and how many
@@ -24,4 +25,15 @@ export async function solveTwice(
     if ((seed - from + 1) % 100 === 0) tell(`  ${seed - from + 1} machines solved twice, ${faults.length} faults`);
   }
   return { faults, infeasible, features };
+}
+
+/** Drawn supplies whose plugs are dealt twice, by ours and by a general mixed-integer solver: what differs, by seed. */
+export async function dealPlugsTwice(from: number, count: number, tell: (line: string) => void): Promise<string[]> {
+  const highs = await highsLoader();
+  const faults: string[] = [];
+  for (let seed = from; seed < from + count; seed++) {
+    faults.push(...plugFaults(highs, drawnPlugs(seed)).map((fault) => `seed ${seed}: ${fault}`));
+    if ((seed - from + 1) % 100 === 0) tell(`  ${seed - from + 1} supplies dealt twice, ${faults.length} faults`);
+  }
+  return faults;
 }

@@ -1,12 +1,12 @@
 /**
  * The long cross-checks: `npm run verify`, or `npm run verify -- mutate 100000`, `-- kill 100`, `-- odd 10000`, `--
- * attack`, `-- fuzz 100000` and `-- solver 1000`. A sample of each is in `./test`.
+ * attack`, `-- fuzz 100000`, `-- solver 1000` and `-- plugs 1000`. A sample of each is in `./test`.
  */
 import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';
 import { commitOddMachines } from './oddMachines';
-import { solveTwice } from './solving';
+import { dealPlugsTwice, solveTwice } from './solving';
 
 const [what = 'all', many] = process.argv.slice(2);
 const seed = Number(process.env.SEED ?? 20_261_123);
@@ -62,6 +62,13 @@ if (what === 'all' || what === 'odd') {
     `${machines} machines drawn from the whole catalogue, ${commits} commits: slowest ` +
       `${slowestMs.toFixed(0)} ms of processor time (${slowest}), ${faults.length} faults`,
   );
+  tell(faults);
+}
+if (what === 'all' || what === 'plugs') {
+  const count = Number(many ?? 1_000);
+  const from = Number(process.env.SEED ?? 1);
+  const faults = await dealPlugsTwice(from, count, (line) => console.log(line));
+  console.log(`${count} drawn supplies dealt twice (seeds ${from} to ${from + count - 1}): ${faults.length} faults`);
   tell(faults);
 }
 if (what === 'all' || what === 'solver') {

@@ -99,6 +99,14 @@ function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
         words: edit.how === 'solved' ? 'Cable released' : 'Cable held',
       };
     }
+    case 'plug.put':
+      return putPlug(build, edit.plug);
+    case 'plug.release': {
+      const name = printSpot(edit.device);
+      const plugs = build.layout.plugs.filter((plug) => printSpot(plug.device[0]) !== name);
+      if (plugs.length === build.layout.plugs.length) return refuse('That plug was not put by hand.');
+      return { sections: { layout: { ...build.layout, plugs } }, words: 'Plug released' };
+    }
     case 'change.add': {
       if (build.changes.some((change) => change.id === edit.change.id)) return refuse('That change is already made.');
       return {
@@ -239,6 +247,7 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
         ([name, { spot }]) => !gone.has(plainAt(name.split('/'), 0)) && !(name.includes('/') && gone.has(spot.host)),
       ),
     ),
+    plugs: build.layout.plugs.filter(({ host, device }) => !involves(host) && !involves(device)),
     wires: build.layout.wires.flatMap((wire) =>
       involves(wire.host) ? [] : involves(wire.device) ? otherTails(wire, gone) : [wire],
     ),
@@ -269,14 +278,31 @@ function patchItem(build: Build, id: string, change: (item: Item) => Item, verb:
   };
 }
 
+/** Puts one input on a cable of a supply by hand: only that is kept, the others are dealt round it. */
+function putPlug(build: Build, plug: Build['layout']['plugs'][number]): SectionsSet | Refusal {
+  if (!hasUnits(build, [...plug.host, ...plug.device]))
+    return refuse('One end of that plug is no longer in the build; nothing was moved.');
+  const name = printSpot(plug.device[0]);
+  const others = build.layout.plugs.filter((one) => printSpot(one.device[0]) !== name);
+  return {
+    sections: { layout: { ...build.layout, plugs: [...others, plug] } },
+    words: plug.how === 'held' ? 'Plug held' : 'Plug moved',
+  };
+}
+
+/** Whether the units some places are on are all in the build; built-in ones are there with their host. */
+function hasUnits(build: Build, spots: readonly SpotRef[]): boolean {
+  const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
+  return spots.every(({ host }) => known.has(plainAt(host.split('+'), 0)));
+}
+
 /**
  * Lays one cable: what ended at its port takes the port this one had, where it had one of the same kind; other cables
  * in
  * its way are taken off.
  */
 function putCable(build: Build, wire: Build['layout']['wires'][number]): SectionsSet | Refusal {
-  const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
-  if ([...wire.host, ...wire.device].some(({ host }) => !known.has(plainAt(host.split('+'), 0))))
+  if (!hasUnits(build, [...wire.host, ...wire.device]))
     return refuse('One end of that cable is no longer in the build; nothing was moved.');
   const ends = new Set(wire.device.map(printSpot));
   const ports = new Set(wire.host.map(printSpot));

@@ -71,6 +71,8 @@ export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('place.release'), unit: unitIdSchema }),
   z.strictObject({ type: z.literal('cable.put'), wire: wireSchema }),
   z.strictObject({ type: z.literal('cable.how'), device: spotRefSchema, how: howSchema }),
+  z.strictObject({ type: z.literal('plug.put'), plug: wireSchema }),
+  z.strictObject({ type: z.literal('plug.release'), device: spotRefSchema }),
   z.strictObject({ type: z.literal('change.add'), change: changeSchema }),
   z.strictObject({ type: z.literal('change.remove'), id: z.string() }),
   z.strictObject({ type: z.literal('sheet.refresh'), ...carried }),

@@ -73,3 +73,11 @@ test('without a cable nothing has a plug, without inputs nothing is wanted', () 
   expect(placePlugs([disk], [], []).score[0]).toBe(1);
   expect(placePlugs([], [chain(4)], []).score).toEqual([0, 0, 0, 0, 0, 0, 0]);
 });
+
+test('where too many sorts of inputs stand on too many cables, sorts next to each other count as the larger, and it is said', () => {
+  const sorts = Array.from({ length: 40 }, (_, i): Want => ({ ...disk, start: { a12: 1 + (i % 13) / 20, a5: 0.5 } }));
+  const { on, whole, score } = placePlugs(sorts, times(12, chain(4)), []);
+  expect(whole).toBe(false);
+  expect(on.every((one) => one !== null)).toBe(true);
+  expect(score[0]).toBe(0);
+});

@@ -10,6 +10,8 @@ import {
   hostDrives,
   isClassSheet,
   mismatchWords,
+  powerBoxes,
+  powerSchedule,
   poolDrives,
   remediesFor,
   replay,
@@ -320,7 +322,8 @@ const worker: BenchWorker = {
   wiring() {
     if (!build || !assessment) return null;
     const wiring = wiringFor(build, assessment);
-    return { wiring, schedule: scheduleOf(wiring, assessment.units) };
+    const power = powerBoxes(assessor.plugs(build), assessment.units);
+    return { wiring, schedule: scheduleOf(wiring, assessment.units), power, plugs: powerSchedule(power) };
   },
 };
 

@@ -12,6 +12,8 @@ import type {
   OpenThing,
   Place,
   Refusal,
+  PowerBox,
+  PowerLine,
   ScheduleLine,
   Severity,
   Power,
@@ -137,7 +139,12 @@ export type BenchWorker = {
   whyNot(spot: SpotRef, sheet: string): WaysOut | null;
   stop(): void;
   /** The wiring of the build that is open, and its cable list; null while none is. */
-  wiring(): { readonly wiring: Wiring; readonly schedule: readonly ScheduleLine[] } | null;
+  wiring(): {
+    readonly wiring: Wiring;
+    readonly schedule: readonly ScheduleLine[];
+    readonly power: readonly PowerBox[];
+    readonly plugs: readonly PowerLine[];
+  } | null;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): string | null;
   drawing(): string | null;

@@ -3,7 +3,7 @@ import { hindrances } from '../../figures/power/stagger';
 import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units';
 import { factOf } from '../../parts/resolve';
 import { boxOf, seatsOf } from '../../machine/hosts';
-import { DISKS_A_CABLE } from '../../plugs/place';
+import { DISKS_A_CABLE } from '../../plugs/configs';
 import { placeCase, plugCases, plugPlans, worstCable, type ChainPlan } from '../../plugs/plan';
 import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
 import { plugInputs } from '../../needs/plugInputs';

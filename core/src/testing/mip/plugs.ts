@@ -61,7 +61,7 @@ export function drawnPlugs(seed: number): PlugProblem {
 const mA = (amps: number) => Math.round(amps * 1000);
 
 /** The same question for a general mixed-integer solver, level by level. */
-export function leastPlugs(highs: Highs, { wants, chains, splitters }: PlugProblem): readonly number[] | null {
+function leastPlugs(highs: Highs, { wants, chains, splitters }: PlugProblem): readonly number[] | null {
   const program = new Program();
   const direct = wants.map(() => chains.map(() => program.yes()));
   const sits = splitters.map(() => chains.map(() => program.yes()));

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
-import type { ScheduleLine, Wiring } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
+import type { BenchWorker } from '../../worker/messages';
 
-export type Wired = { readonly wiring: Wiring; readonly schedule: readonly ScheduleLine[] };
+export type Wired = NonNullable<Awaited<ReturnType<BenchWorker['wiring']>>>;
 
 /** The wiring of the machine as it is assessed; what was there last stays until the next is. */
 export function useWiring(): Wired | null {

@@ -1,0 +1,199 @@
+import Papa from 'papaparse';
+import type { SpotRef, Wire } from '../build/layout';
+import type { UnitId } from '../parts/ids';
+import { groupAt } from '../machine/spotAt';
+import { isKind, unitsById, type PlannedUnit } from '../machine/units';
+import { plugWord } from './words';
+import type { Input } from './inputs';
+import type { Amps } from './place';
+import type { ChainPlan, PlacedInput, PlugPlan } from './plan';
+
+/** What stands on a plug: its input's place, the unit it is of, in words, and the drives behind it. */
+export type PlugUse = {
+  readonly spot: SpotRef;
+  readonly unit: UnitId;
+  readonly mark: string;
+  readonly words: string;
+  readonly drives: readonly UnitId[];
+  readonly plug: string;
+  readonly start: Amps;
+  readonly run: Amps;
+  readonly how: Wire['how'];
+};
+export type PlugRow = {
+  readonly plug: string;
+  readonly uses: readonly PlugUse[];
+  /** A splitter that stands on it, with what hangs there. */
+  readonly splitter: { readonly unit: UnitId; readonly mark: string; readonly name: string } | null;
+};
+/** A cable of a supply, or an output of a board; `label` is on both its ends, and none where it stays in the box. */
+export type PowerCable = {
+  readonly host: SpotRef;
+  readonly label: string | null;
+  readonly name: string;
+  readonly plugs: readonly PlugRow[];
+  readonly carriesA: number;
+  /** Where what its parts take is known; a board's main plug is not computed. */ readonly isCounted: boolean;
+  readonly start: Amps;
+  readonly run: Amps;
+  readonly drop: ChainPlan['drop'];
+};
+export type PowerBox = {
+  readonly box: UnitId | null;
+  readonly name: string;
+  readonly supply: { readonly unit: UnitId; readonly mark: string; readonly name: string };
+  readonly cables: readonly PowerCable[];
+  /** Inputs for which no plug is left. */ readonly without: readonly Pick<
+    PlugUse,
+    'unit' | 'mark' | 'words' | 'plug'
+  >[];
+  readonly spareSplitters: readonly string[];
+  /** Whether it is proven that no way of plugging is better. */ readonly whole: boolean;
+};
+
+/** Plug plans as pages and lists show them: cables in use are labelled P1, P2, … through all boxes. */
+export function powerBoxes(plans: readonly PlugPlan[], units: readonly PlannedUnit[]): PowerBox[] {
+  const byId = unitsById(units);
+  let label = 0;
+  return plans.map(({ box, supply, chains, without, spareSplitters, whole }): PowerBox => {
+    const use = (one: PlacedInput): PlugUse => ({
+      ...about(one.input, byId),
+      spot: one.input.spot,
+      drives: one.input.input.drives.map(({ id }) => id),
+      start: one.start,
+      run: one.run,
+      how: one.how,
+    });
+    return {
+      box: box?.id ?? null,
+      name: box?.part.name ?? 'On the table',
+      supply: { unit: supply.id, mark: supply.mark, name: supply.part.name },
+      cables: chains.map((one): PowerCable => {
+        const plugs = one.plugs.map(({ plug, on, splitter }): PlugRow => ({
+          plug: plugWord(plug),
+          uses: [...on, ...(splitter?.on ?? [])].map(use),
+          splitter: splitter && {
+            unit: splitter.unit.id,
+            mark: splitter.unit.mark,
+            name: splitter.unit.part.name,
+          },
+        }));
+        const uses = plugs.flatMap((plug) => plug.uses);
+        return {
+          host: one.chain.host,
+          label: uses.length > 0 ? `P${++label}` : null,
+          name: cableName(one, chains),
+          plugs,
+          carriesA: one.chain.wireA,
+          isCounted: uses.some(({ start, run }) => start.a12 + start.a5 + run.a12 + run.a5 > 0),
+          start: one.start,
+          run: one.run,
+          drop: one.drop,
+        };
+      }),
+      without: without.map((input) => about(input, byId)),
+      spareSplitters: spareSplitters.map(({ part }) => part.name),
+      whole,
+    };
+  });
+}
+
+/** "SATA power 2 of 3", by what is on it. */
+function cableName({ chain }: ChainPlan, all: readonly ChainPlan[]): string {
+  const kinds = [...new Set(chain.plugs)].map(plugWord).join(' and ');
+  const alike = all.filter(({ chain: other }) => other.of === chain.of && other.host.key === chain.host.key);
+  return alike.length > 1 ? `${kinds} ${chain.host.n} of ${alike.length}` : kinds;
+}
+
+/** "Barge 12 TB" for a part's own input, "Larder 8, cage, 2 of 4" for one of a backplane. */
+function about(
+  { input, spot }: Input,
+  byId: ReadonlyMap<string, PlannedUnit>,
+): Pick<PlugUse, 'unit' | 'mark' | 'words' | 'plug'> {
+  const { by, drives, group } = input;
+  const of = { unit: by.id, mark: by.mark, plug: plugWord(input.plug) };
+  const bay =
+    drives[0] !== by && group.includes('/') && groupAt(byId, { host: by.id, key: group.split('/')[1]!, n: 1 });
+  if (bay && drives.length > 0)
+    return {
+      ...of,
+      words: `${by.part.name}, ${lower(bay.label)}` + (input.count > 1 ? `, input ${spot.n} of ${input.count}` : ''),
+    };
+  return {
+    ...of,
+    words: by.part.name + (input.count > 1 && !isKind(by, 'drive') ? `, ${spot.n} of ${input.count}` : ''),
+  };
+}
+
+const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
+
+/** One line of the list of power plugs, in words. */
+export type PowerLine = {
+  readonly label: string;
+  readonly from: string;
+  readonly plug: string;
+  readonly to: string;
+  readonly marks: string;
+  readonly start: string;
+  readonly run: string;
+  readonly how: string;
+};
+
+const HOW = { solved: '', put: 'put by hand', held: 'held' } as const;
+const ampsWords = ({ a12, a5 }: Amps): string => (a12 + a5 > 0 ? `${a12.toFixed(1)} / ${a5.toFixed(1)} A` : '');
+
+/** Which plug of which cable goes where, in the order they are plugged in. */
+export const powerSchedule = (boxes: readonly PowerBox[]): PowerLine[] =>
+  boxes.flatMap(({ supply, cables }) =>
+    cables.flatMap(({ label, name, plugs, host }) =>
+      plugs.flatMap(({ plug, uses, splitter }, i) =>
+        uses.map((use): PowerLine => ({
+          label: label ?? '',
+          from: host.host === supply.unit ? `${supply.name}, ${name}` : name,
+          plug: `${i + 1}, ${plug}` + (splitter ? `, by ${splitter.name} ${splitter.mark}` : ''),
+          to: use.words,
+          marks: use.mark,
+          start: ampsWords(use.start),
+          run: ampsWords(use.run),
+          how: HOW[use.how],
+        })),
+      ),
+    ),
+  );
+
+/** The list of power plugs as CSV (RFC 4180). */
+export const powerCsv = (lines: readonly PowerLine[]): string =>
+  Papa.unparse(
+    {
+      fields: ['label', 'from', 'plug', 'to', 'mark', '12 V / 5 V at the start', '12 V / 5 V at work', 'how'],
+      data: lines.map((line) => [
+        line.label,
+        line.from,
+        line.plug,
+        line.to,
+        line.marks,
+        line.start,
+        line.run,
+        line.how,
+      ]),
+    },
+    { newline: '\r\n', escapeFormulae: true },
+  ) + `\r\n`;
+
+/** The edit that puts an input on a cable by hand, or holds it there. */
+export const putPlug = (use: Pick<PlugUse, 'spot'>, host: SpotRef, how: 'put' | 'held'): Wire => ({
+  cable: 'power',
+  host: [host],
+  device: [use.spot],
+  how,
+});
+
+/** Cables of a box with a plug free for what stands on another, less its own. */
+export function otherCables({ cables }: PowerBox, use: PlugUse): PowerCable[] {
+  const own = cables.find(({ plugs }) => plugs.some(({ uses }) => uses.includes(use)));
+  return cables.filter(
+    (cable) =>
+      cable !== own &&
+      cable.plugs.some(({ plug, uses, splitter }) => !splitter && uses.length === 0 && plug === use.plug),
+  );
+}

@@ -1,0 +1,15 @@
+import type { PlugKind } from '../parts/vocabulary';
+
+const WORDS: Readonly<Record<PlugKind, string>> = {
+  'sata-power': 'SATA power',
+  peripheral: '4-pin',
+  '6-pin-card': '6-pin card',
+  '8-pin-card': '8-pin card',
+  '24-pin': '24-pin board',
+  '8-pin-cpu': '8-pin processor',
+  '4-pin-cpu': '4-pin processor',
+  'dc-jack': 'DC',
+};
+
+/** One plug of a kind, as it is called on a cable. */
+export const plugWord = (plug: PlugKind): string => WORDS[plug];
