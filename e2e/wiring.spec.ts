@@ -88,3 +88,48 @@ test('what is chosen in the wiring is chosen on the bench; the schedule is saved
   expect(text.split('\r\n')[0]).toBe('label,from,to,drives,cable,direction,length,source,how');
   expect(text).toContain('#1,');
 });
+
+test('power plugs: each on its cable with its current; one moved, held, released and undone', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'weighbridge', 'plugs');
+  const bench = new BenchPage(page);
+  await page.goto(`/b/${id}/wiring`);
+  const cable = (label: string) => page.locator(`[data-power-cable="${label}"]`);
+  await expect(cable('P3')).toContainText('SATA power 1 of 2');
+  await expect(cable('P3').locator('[data-plug]')).toHaveText(['H1', 'H2', 'H3', 'H4']);
+  await expect(cable('P3')).toContainText('6.4 of 8 A on 12 V at the start');
+  // The other half is out of the way when only one is asked for.
+  await page.getByRole('button', { name: 'Power', exact: true }).click();
+  await expect(page.locator('[data-cable]')).toHaveCount(0);
+
+  await cable('P3').locator('[data-plug="H4"]').focus();
+  await page.keyboard.press('Enter');
+  const pane = page.getByRole('complementary', { name: 'Cable' });
+  await expect(pane).toContainText('Barge 8 TB');
+  await pane.getByRole('button', { name: /^SATA power 2 of 2/ }).click();
+  await expect(bench.changeLine).toContainText('H4 to SATA power 2 of 2');
+  await expect(cable('P4').locator('[data-plug]')).toHaveText([/^H4\s*put$/]);
+  await expect(cable('P3').locator('[data-plug]')).toHaveText(['H1', 'H2', 'H3']);
+  await pane.getByRole('button', { name: 'Hold' }).click();
+  await expect(cable('P4').locator('[data-plug]')).toHaveText([/^H4\s*held$/]);
+  await bench.settled();
+  expect((await storedBuild(request, id)).layout.plugs).toContainEqual(
+    expect.objectContaining({ how: 'held', host: [expect.objectContaining({ key: 'sata', n: 2 })] }),
+  );
+  await page.reload();
+  await expect(cable('P4').locator('[data-plug]')).toHaveText([/^H4\s*held$/]);
+  await pane.getByRole('button', { name: 'Release' }).click();
+  await expect(cable('P3').locator('[data-plug]')).toHaveCount(4);
+  await page.keyboard.press('Control+z');
+  await expect(cable('P4').locator('[data-plug]')).toHaveText([/^H4\s*held$/]);
+
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save plugs as CSV' }).click();
+  const lines = readFileSync(await (await saved).path(), 'utf8').split('\r\n');
+  expect(lines[0]).toBe('label,from,plug,to,mark,12 V / 5 V at the start,12 V / 5 V at work,how');
+  expect(
+    lines.some((line) => line.startsWith('P4,"Ember 550 ATX, SATA power 2 of 2","1, SATA power",Barge 8 TB,H4')),
+  ).toBe(true);
+});

@@ -124,6 +124,16 @@ test('what cannot be done is refused in words and leaves the build as it was', (
     { type: 'units.remove', units: ['u999'] },
     { type: 'place.put', unit: 'u999', spot: { host: 'u2', key: 'cage', n: 1 } },
     { type: 'change.remove', id: 'nothing' },
+    { type: 'plug.release', device: { host: 'u1', key: 'power-24-pin', n: 1 } },
+    {
+      type: 'plug.put',
+      plug: {
+        cable: 'power',
+        host: [{ host: 'u999', key: 'sata', n: 1 }],
+        device: [{ host: 'u1', key: 'power-24-pin', n: 1 }],
+        how: 'put',
+      },
+    },
     { type: 'set.stage', value: 4 },
     { type: 'set.stages', value: [] },
     { type: 'place.release', unit: 'u999' },
@@ -257,4 +267,23 @@ test('what takes the place of an owned part is to be bought, unless it is owned 
     stockId: 's2',
     year: 2020,
   });
+});
+
+test('a power plug put by hand stays until it is released, taken back or one of its ends goes', () => {
+  const made = cube().add('pike-960', 2);
+  const [supply, drive] = [made.unit('ember-450s'), made.unit('pike-960')];
+  const device = { host: drive, key: 'power-sata-power', n: 1 };
+  const plug = (n: number, how: 'put' | 'held') => ({
+    cable: 'power',
+    host: [{ host: supply, key: 'sata', n }] as [{ host: UnitId; key: string; n: number }],
+    device: [device] as [typeof device],
+    how,
+  });
+  const put = made.edit({ type: 'plug.put', plug: plug(2, 'put') });
+  expect(put.build.layout.plugs).toEqual([plug(2, 'put')]);
+  const held = put.edit({ type: 'plug.put', plug: plug(1, 'held') });
+  expect(held.build.layout.plugs).toEqual([plug(1, 'held')]);
+  expect(held.edit({ type: 'plug.release', device }).build.layout.plugs).toEqual([]);
+  expect(held.edit({ type: 'units.remove', units: [drive] }).build.layout.plugs).toEqual([]);
+  expect(held.edit({ type: 'units.remove', units: [supply] }).build.layout.plugs).toEqual([]);
 });

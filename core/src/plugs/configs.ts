@@ -16,6 +16,8 @@ export type Class<T> = { readonly of: T; readonly members: readonly number[] };
 
 /** Good practice: so many spinning disks a cable. */
 export const DISKS_A_CABLE = 4;
+/** Past this share of what it carries, at work, a cable is left alone while another can be taken. */
+const NEAR = 0.8;
 const HELD = 100;
 /** Ways of filling one cable past which fewer classes are told apart. */
 const MOST_LEAVES = 20_000;
@@ -139,7 +141,8 @@ export class Configs {
         to.disks += count * disks;
       }
     };
-    let [startOver, runOver, broken] = [0, 0, 0];
+    let [startOver, runOver, broken, moves] = [0, 0, 0, 0];
+    const near = () => past(all.r12, NEAR * chain.runA) + past(all.r5, NEAR * chain.runA);
     const over = (sums: Sums, startA: number, runA: number) => {
       startOver += past(sums.s12, startA) + past(sums.s5, startA);
       runOver += past(sums.r12, runA) + past(sums.r5, runA);
@@ -156,15 +159,19 @@ export class Configs {
     over(all, chain.startA, chain.runA);
     this.classes.forEach(({ of: { wish } }, k) => {
       const here = direct[k]! + sum(hung.map(({ contents }) => contents[k]!));
-      if (wish && here > 0 && wish.chain !== c) broken += here * (wish.isHeld ? HELD : 1);
+      if (!wish || here === 0 || wish.chain === c) return;
+      if (wish.how === 'solved') moves += here;
+      else broken += here * (wish.how === 'held' ? HELD : 1);
     });
     const isUsed = hung.length > 0 || direct.some((count) => count > 0);
     return costFrom({
       broken,
       startOver,
       runOver,
+      near: near(),
       splitters: hung.length,
       pastFour: milli(Math.max(0, all.disks - DISKS_A_CABLE)),
+      moves,
       cables: Number(isUsed),
     });
   }

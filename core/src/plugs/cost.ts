@@ -1,32 +1,37 @@
-/** What a way of filling a cable costs: levels two or three to a number, with room for ten thousand A and cables. */
-export type Cost = { readonly broken: number; readonly over: number; readonly rest: number };
+/** What filling a cable costs: the levels after the first, two or three to a number where they have room in it. */
+export type Cost = { readonly broken: number; readonly over: number; readonly near: number; readonly rest: number };
 const ROOM = 1e7;
-const CABLES = 1e4;
+const FEW = 1e4;
 
 export const costFrom = (of: {
   readonly broken: number;
   readonly startOver: number;
   readonly runOver: number;
+  readonly near: number;
   readonly splitters: number;
   readonly pastFour: number;
+  readonly moves: number;
   readonly cables: number;
 }): Cost => ({
   broken: of.broken,
   over: of.startOver * ROOM + of.runOver,
-  rest: (of.splitters * ROOM + of.pastFour) * CABLES + of.cables,
+  near: of.near * FEW + of.splitters,
+  rest: (of.pastFour * FEW + of.moves) * FEW + of.cables,
 });
 
 export const compare = (one: Cost, other: Cost): number =>
-  one.broken - other.broken || one.over - other.over || one.rest - other.rest;
+  one.broken - other.broken || one.over - other.over || one.near - other.near || one.rest - other.rest;
 
 /** The levels in their order, less the first, which is of what has no plug. */
-export const levelsOf = ({ broken, over, rest }: Cost): number[] => [
+export const levelsOf = ({ broken, over, near, rest }: Cost): number[] => [
   broken,
   Math.floor(over / ROOM),
   over % ROOM,
-  Math.floor(rest / CABLES / ROOM),
-  Math.floor(rest / CABLES) % ROOM,
-  rest % CABLES,
+  Math.floor(near / FEW),
+  near % FEW,
+  Math.floor(rest / FEW / FEW),
+  Math.floor(rest / FEW) % FEW,
+  rest % FEW,
 ];
 
 export const milli = (value: number) => Math.round(value * 1000);

@@ -43,8 +43,6 @@ export function fillCables(counts: readonly number[], classes: number, cables: r
   };
   let now = costs(size);
   now.broken[size - 1] = 0;
-  now.over[size - 1] = 0;
-  now.rest[size - 1] = 0;
   const chosen: Int32Array[] = [];
   for (const configs of cables) {
     const next = costs(size);
@@ -53,17 +51,25 @@ export function fillCables(counts: readonly number[], classes: number, cables: r
     for (let state = 0; state < size; state++) {
       const broken = now.broken[state]!;
       if (broken === Infinity) continue;
-      const [over, rest, at] = [now.over[state]!, now.rest[state]!, state * width];
+      const [over, near, rest] = [now.over[state]!, now.near[state]!, now.rest[state]!];
+      const at = state * width;
       moves: for (let m = 0; m < all.length; m++) {
         const { takes, by: step, config } = all[m]!;
         for (let i = 0; i < takes.length; i += 2) if (digits[at + takes[i]!]! < takes[i + 1]!) continue moves;
         const to = state - step;
         const cost = config.cost;
-        const [b, o, r] = [broken + cost.broken, over + cost.over, rest + cost.rest];
-        const had = next.broken[to]!;
-        if (b > had || (b === had && (o > next.over[to]! || (o === next.over[to]! && r >= next.rest[to]!)))) continue;
+        const b = broken + cost.broken;
+        const o = over + cost.over;
+        const n = near + cost.near;
+        const r = rest + cost.rest;
+        if (
+          (b - next.broken[to]! || o - next.over[to]! || n - next.near[to]! || r - next.rest[to]!) >= 0 &&
+          next.broken[to] !== Infinity
+        )
+          continue;
         next.broken[to] = b;
         next.over[to] = o;
+        next.near[to] = n;
         next.rest[to] = r;
         by[to] = m;
       }
@@ -76,7 +82,12 @@ export function fillCables(counts: readonly number[], classes: number, cables: r
     if (now.broken[state] === Infinity) continue;
     let left = 0;
     for (let k = 0; k < classes; k++) left += digits[state * width + k]!;
-    const cost = { broken: now.broken[state]!, over: now.over[state]!, rest: now.rest[state]! };
+    const cost = {
+      broken: now.broken[state]!,
+      over: now.over[state]!,
+      near: now.near[state]!,
+      rest: now.rest[state]!,
+    };
     if (!best || left < best.left || (left === best.left && compare(cost, best.cost) < 0)) best = { state, left, cost };
   }
   const configs: Config[] = [];
@@ -92,5 +103,6 @@ export function fillCables(counts: readonly number[], classes: number, cables: r
 const costs = (size: number) => ({
   broken: new Float64Array(size).fill(Infinity),
   over: new Float64Array(size),
+  near: new Float64Array(size),
   rest: new Float64Array(size),
 });

@@ -1,4 +1,4 @@
-import { printSpot, type SpotRef } from '../build/layout';
+import { printSpot, type SpotRef, type Wire } from '../build/layout';
 import type { FigureContext } from '../figures/context';
 import { spotsOf } from '../machine/spots';
 import { seatSpot } from '../machine/units';
@@ -46,7 +46,7 @@ function keyOf({ group, by, plug }: PlugInput): string {
   return `${isBackplane ? bay.slice(0, 24) : 'power'}-${plug}`;
 }
 
-type Wishes = ReadonlyMap<string, { readonly chain: number; readonly isHeld: boolean }>;
+type Wishes = ReadonlyMap<string, { readonly chain: number; readonly how: Wire['how'] }>;
 
 /** What each input asks of its plug, at one end of what its parts take. */
 export function wantsOf(inputs: readonly Input[], end: End, together: boolean, wishes: Wishes = new Map()): Want[] {

@@ -37,20 +37,33 @@ test('small machines are dealt as well as the best of all ways there are', () =>
 test('neighbours share a cable; cables that are not wanted stay out', () => {
   const { on, score } = placePlugs(times(8, disk), times(3, chain(4)), []);
   expect(on.map((one) => one!.chain)).toEqual([0, 0, 0, 0, 1, 1, 1, 1]);
-  expect(score).toEqual([0, 0, 0, 0, 0, 0, 2]);
+  expect(score).toEqual([0, 0, 0, 0, 0, 0, 0, 0, 2]);
 });
 
 test('five starting disks of 1.8 A are past 8 A on one cable: one goes on another', () => {
   const { on } = placePlugs(times(5, disk), times(2, chain(6)), []);
   expect(on.filter((one) => one!.chain === 0)).toHaveLength(4);
   // On the only cable there is, the 9 A are told as 1 A past the limit.
-  expect(placePlugs(times(5, disk), [chain(6)], []).score).toEqual([0, 0, 1000, 0, 0, 1000, 1]);
+  expect(placePlugs(times(5, disk), [chain(6)], []).score).toEqual([0, 0, 1000, 0, 0, 0, 1000, 0, 1]);
+});
+
+test('two plugs of a card that takes more than four fifths of a cable go on cables of their own', () => {
+  const card = (a12: number): Want => ({
+    plug: '8-pin-card',
+    start: { a12, a5: 0 },
+    run: { a12, a5: 0 },
+    disks: 0,
+  });
+  const two = { plugs: { '8-pin-card': 2 }, startA: 24, runA: 24 };
+  const cables = (a12: number) => placePlugs(times(2, card(a12)), times(2, two), []).on.map((one) => one!.chain);
+  expect(cables(10)).toEqual([0, 1]);
+  expect(cables(9)).toEqual([0, 0]);
 });
 
 test('what is put by hand stays while every input gets its plug, and gives way before one goes without', () => {
-  const put = { ...disk, wish: { chain: 1, isHeld: false } };
+  const put = { ...disk, wish: { chain: 1, how: 'put' as const } };
   expect(placePlugs([put, disk], times(2, chain(4)), []).on.map((one) => one!.chain)).toEqual([1, 1]);
-  const cpu: Want = { ...disk, plug: '4-pin-cpu', wish: { chain: 0, isHeld: true } };
+  const cpu: Want = { ...disk, plug: '4-pin-cpu', wish: { chain: 0, how: 'held' } };
   const eight: Want = { ...disk, plug: '8-pin-cpu' };
   const parts = { plugs: { '8-pin-cpu': 1 }, startA: 13, runA: 13 };
   const four = { plugs: { '4-pin-cpu': 1 }, startA: 13, runA: 13 };
@@ -71,7 +84,7 @@ test('a splitter is used only where plugs are short, on the cable that carries i
 
 test('without a cable nothing has a plug, without inputs nothing is wanted', () => {
   expect(placePlugs([disk], [], []).score[0]).toBe(1);
-  expect(placePlugs([], [chain(4)], []).score).toEqual([0, 0, 0, 0, 0, 0, 0]);
+  expect(placePlugs([], [chain(4)], []).score).toEqual([0, 0, 0, 0, 0, 0, 0, 0, 0]);
 });
 
 test('where too many sorts of inputs stand on too many cables, sorts next to each other count as the larger, and it is said', () => {

@@ -1,4 +1,5 @@
 import { memberAt, plainAt } from '../lists';
+import type { Wire } from '../build/layout';
 import type { PlugKind } from '../parts/vocabulary';
 import { Configs, type Class, type Config } from './configs';
 import { levelsOf, milli, sum } from './cost';
@@ -6,13 +7,13 @@ import { fillCables } from './filling';
 
 /** A on 12 V and on 5 V. */
 export type Amps = { readonly a12: number; readonly a5: number };
-/** One input that wants one plug; `wish` is the chain it was put on by hand. */
+/** One input that wants one plug; `wish` is the chain it was put on by hand, or was on when another was. */
 export type Want = {
   readonly plug: PlugKind;
   readonly start: Amps;
   readonly run: Amps;
   /** Spinning disks behind it; a share of them where they hang on several. */ readonly disks: number;
-  readonly wish?: { readonly chain: number; readonly isHeld: boolean };
+  readonly wish?: { readonly chain: number; readonly how: Wire['how'] };
 };
 /** A cable with its plugs by kind, and what its wire carries a rail at the start and running, A. */
 export type Bin = {
@@ -27,8 +28,8 @@ export type Splitter = {
 };
 /**
  * What a placement is compared by, the first that differs deciding: inputs without a plug, wishes broken (a held one
- * counts as a hundred), mA over limits at the start, the same running, splitters used, thousandths of spinning disks
- * past four a cable, cables used.
+ * counts as a hundred), mA over limits at the start, the same running, mA past 80 % of cables at work, splitters used,
+ * thousandths of spinning disks past four a cable, inputs that leave the cable they were on, cables used.
  */
 type PlugScore = readonly number[];
 export type Placed = {
@@ -54,21 +55,23 @@ type Question = { readonly classes: readonly Class<Want>[]; readonly splitters: 
  */
 export function placePlugs(wants: readonly Want[], chains: readonly Bin[], splitters: readonly Splitter[]): Placed {
   let question: Question = {
-    classes: classesOf(wants, ({ plug, start, run, disks, wish }) =>
-      [plug, ...[start.a12, start.a5, run.a12, run.a5, disks].map(milli), wish?.chain, wish?.isHeld].join(),
-    ),
+    classes: classesOf(wants, keyOf),
     splitters: classesOf(splitters, (one) => JSON.stringify([one.takes, one.gives, one.ratedA])),
   };
   for (let whole = true; ; whole = false) {
     const answer = answerOf(question, chains);
     const coarser = answer ? null : coarserThan(question);
     if (answer || !coarser) {
-      const { configs, score } = answer ?? { configs: [], score: [wants.length, 0, 0, 0, 0, 0, 0] };
+      const { configs, score } = answer ?? { configs: [], score: [wants.length, 0, 0, 0, 0, 0, 0, 0, 0] };
       return { ...dealOut(question, configs, wants.length, splitters.length), score, whole };
     }
     question = coarser;
   }
 }
+
+/** What two inputs have to share to be dealt alike. */
+const keyOf = ({ plug, start, run, disks, wish }: Want): string =>
+  [plug, ...[start.a12, start.a5, run.a12, run.a5, disks].map(milli), wish?.chain, wish?.how].join();
 
 function classesOf<T>(list: readonly T[], keyOf: (one: T) => string): Class<T>[] {
   const classes = new Map<string, { of: T; members: number[] }>();
@@ -103,8 +106,12 @@ function answerOf(
   return { configs: filled.configs, score: [filled.left, ...levelsOf(filled.cost)] };
 }
 
-/** The question with the two classes nearest to each other made one, else with a sort of splitter left out. */
+/**
+ * The question without what only asks to stay where it was, else with the two classes nearest to each other made one,
+ * else with a sort of splitter left out.
+ */
 function coarserThan({ classes, splitters }: Question): Question | null {
+  if (classes.some(({ of }) => of.wish?.how === 'solved')) return { classes: unbound(classes), splitters };
   let [nearest, least]: [readonly [Class<Want>, Class<Want>] | null, number] = [null, Infinity];
   for (const [i, one] of classes.entries())
     for (const other of classes.slice(i + 1)) {
@@ -127,6 +134,18 @@ function coarserThan({ classes, splitters }: Question): Question | null {
     members: [...one.members, ...other.members].sort((a, b) => a - b),
   };
   return { classes: classes.flatMap((own) => (own === one ? [both] : own === other ? [] : [own])), splitters };
+}
+
+/** Classes in which nothing asks to stay where it was. */
+function unbound(classes: readonly Class<Want>[]): Class<Want>[] {
+  const plain = classes.flatMap(({ of, members }) => {
+    const { wish, ...others } = of;
+    return members.map((member) => ({ of: wish?.how === 'solved' ? others : of, member }));
+  });
+  return classesOf(plain, ({ of }) => keyOf(of)).map(({ members }) => ({
+    of: memberAt(plain, plainAt(members, 0)).of,
+    members: members.map((i) => memberAt(plain, i).member).sort((a, b) => a - b),
+  }));
 }
 
 /** Members of classes in their order to cables in theirs: neighbours share a cable. */

@@ -88,9 +88,7 @@ export function placeCase(one: PlugCase, end: End, wires: readonly Wire[]): Deal
   const wishes = new Map(
     wires.flatMap(({ host, device, how }) => {
       const chain = at.get(printSpot(host[0]));
-      return chain === undefined || how === 'solved'
-        ? []
-        : [[printSpot(device[0]), { chain, isHeld: how === 'held' }] as const];
+      return chain === undefined ? [] : [[printSpot(device[0]), { chain, how }] as const];
     }),
   );
   const bins = chains.map(({ plugs, wireA }): Bin => ({

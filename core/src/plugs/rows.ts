@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import type { SpotRef, Wire } from '../build/layout';
+import type { Edit } from '../build/edits';
+import { printSpot, type SpotRef, type Wire } from '../build/layout';
 import type { UnitId } from '../parts/ids';
 import { groupAt } from '../machine/spotAt';
 import { isKind, unitsById, type PlannedUnit } from '../machine/units';
@@ -180,13 +181,28 @@ export const powerCsv = (lines: readonly PowerLine[]): string =>
     { newline: '\r\n', escapeFormulae: true },
   ) + `\r\n`;
 
-/** The edit that puts an input on a cable by hand, or holds it there. */
-export const putPlug = (use: Pick<PlugUse, 'spot'>, host: SpotRef, how: 'put' | 'held'): Wire => ({
-  cable: 'power',
-  host: [host],
-  device: [use.spot],
-  how,
-});
+/**
+ * The edits that put an input on a cable by hand, or hold it there. All others of the box ask to stay where they are:
+ * moving one plug moves no other.
+ */
+export function putPlug(
+  { cables }: PowerBox,
+  { spot }: Pick<PlugUse, 'spot'>,
+  host: SpotRef,
+  how: 'put' | 'held',
+): Edit[] {
+  const plug = (one: SpotRef, on: SpotRef, as: Wire['how']): Edit => ({
+    type: 'plug.put',
+    plug: { cable: 'power', host: [on], device: [one], how: as },
+  });
+  const others = cables.flatMap((cable) =>
+    cable.plugs
+      .flatMap(({ uses }) => uses)
+      .filter((use) => use.how === 'solved' && printSpot(use.spot) !== printSpot(spot))
+      .map((use) => plug(use.spot, cable.host, 'solved')),
+  );
+  return [...others, plug(spot, host, how)];
+}
 
 /** Cables of a box with a plug free for what stands on another, less its own. */
 export function otherCables({ cables }: PowerBox, use: PlugUse): PowerCable[] {

@@ -40,6 +40,17 @@ const cableA = (part: PartOf<'supply'>): number =>
     .filter((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)))
     .reduce((sum, cable) => sum + cable.count * wireA(cable.gaugeAwg), 0);
 
+/** Plugs that were put by hand, dealt as they carry best. */
+const dealAfresh: Propose = ({ build }) =>
+  build.layout.plugs.length === 0
+    ? []
+    : [
+        {
+          edits: build.layout.plugs.map(({ device }) => ({ type: 'plug.release' as const, device: device[0] })),
+          words: 'Let all power plugs be dealt anew',
+        },
+      ];
+
 const moreCables = supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other));
 
 /** Drives in the bays of what a snag is about. */
@@ -113,14 +124,19 @@ export const POWERED = {
     ...splittersOut(base),
   ],
   'powered.wires': (base, snag, catalogue) => [
+    ...dealAfresh(base, snag, catalogue),
     ...(snag.facts.start ? inWaves(base, snag, catalogue) : []),
     ...moreCables(base, snag, catalogue),
   ],
   'powered.drop': (base, snag, catalogue) => [
+    ...dealAfresh(base, snag, catalogue),
     ...(snag.facts.start ? inWaves(base, snag, catalogue) : []),
     ...moreCables(base, snag, catalogue),
   ],
-  'powered.manyOnACable': (base, snag, catalogue) => moreCables(base, snag, catalogue),
+  'powered.manyOnACable': (base, snag, catalogue) => [
+    ...dealAfresh(base, snag, catalogue),
+    ...moreCables(base, snag, catalogue),
+  ],
   'powered.slot': (base, snag, catalogue) => [
     ...moveCards(base, snag, catalogue),
     ...otherCards(base, snag, catalogue, (part, now) => isCard(part) && isCard(now) && part.peakW < now.peakW),

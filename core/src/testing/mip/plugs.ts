@@ -47,7 +47,8 @@ export function drawnPlugs(seed: number): PlugProblem {
     };
   });
   const wants = Array.from({ length: 1 + below(9) }, (): Want => {
-    const wish = below(6) === 0 ? { wish: { chain: below(chains.length), isHeld: below(2) === 0 } } : {};
+    const how = (['solved', 'put', 'held'] as const)[below(3)]!;
+    const wish = below(5) === 0 ? { wish: { chain: below(chains.length), how } } : {};
     return { ...one(sorts), ...wish };
   });
   const splitters = Array.from({ length: below(2) * below(3) }, (): Splitter => ({
@@ -58,6 +59,7 @@ export function drawnPlugs(seed: number): PlugProblem {
   return { wants, chains, splitters };
 }
 
+const BROKEN = { solved: 0, put: 1, held: 100 } as const;
 const mA = (amps: number) => Math.round(amps * 1000);
 
 /** The same question for a general mixed-integer solver, level by level. */
@@ -127,19 +129,19 @@ function leastPlugs(highs: Highs, { wants, chains, splitters }: PlugProblem): re
     wants.flatMap((_, w) => [...plain(direct[w]!, -1), ...plain(hangs[w]!, -1)]),
     wants.length,
   );
-  level(
+  const elsewhere = (factorOf: (how: 'solved' | 'put' | 'held') => number): Term[] =>
     wants.flatMap(({ wish }, w) =>
-      wish
+      wish && factorOf(wish.how) > 0
         ? chains.flatMap((_, c): Term[] =>
             c === wish.chain
               ? []
               : [direct[w]![c]!, ...splitters.map((_, s) => through[w]![s]![c]!)].flatMap((one) =>
-                  plain([one], wish.isHeld ? 100 : 1),
+                  plain([one], factorOf(wish.how)),
                 ),
           )
         : [],
-    ),
-  );
+    );
+  level(elsewhere((how) => BROKEN[how]));
   for (const when of ['start', 'run'] as const) {
     const overs: Term[] = [];
     for (const rail of ['a12', 'a5'] as const) {
@@ -167,6 +169,24 @@ function leastPlugs(highs: Highs, { wants, chains, splitters }: PlugProblem): re
     }
     level(overs);
   }
+  const nears: Term[] = [];
+  for (const rail of ['a12', 'a5'] as const)
+    chains.forEach(({ runA }, c) => {
+      const near = program.amount();
+      const load = ({ run }: Want) => mA(run[rail]);
+      program.atLeast(
+        [
+          [near, 1],
+          ...wants.flatMap((want, w) => [
+            ...plain([direct[w]![c]!], -load(want)),
+            ...splitters.flatMap((_, s) => plain([through[w]![s]![c]!], -load(want))),
+          ]),
+        ],
+        -mA(0.8 * runA),
+      );
+      nears.push([near, 1]);
+    });
+  level(nears);
   level(splitters.flatMap((_, s) => plain(sits[s]!)));
   const disks = chains.map((_, c): Term => {
     const over = program.amount();
@@ -183,6 +203,7 @@ function leastPlugs(highs: Highs, { wants, chains, splitters }: PlugProblem): re
     return [over, 1];
   });
   level(disks);
+  level(elsewhere((how) => Number(how === 'solved')));
   level(
     chains.map((_, c): Term => {
       const used = program.yes();
@@ -218,7 +239,7 @@ export function reckonPlugs(
     for (const { plug } of hung) if (hung.filter((one) => one.plug === plug).length > (gives[plug] ?? 0)) return null;
     for (const when of ['start', 'run'] as const) past(hung, when, Math.min(ratedA, PLUG_A[takes] ?? 1e4));
   }
-  let cables = 0;
+  let [cables, near] = [0, 0];
   for (const [c, { plugs, startA, runA }] of chains.entries()) {
     const own = loadsOn((w) => on[w]?.chain === c);
     const taken = [
@@ -234,19 +255,19 @@ export function reckonPlugs(
     if (!fitting) return null;
     past(own, 'start', startA);
     past(own, 'run', runA);
+    for (const rail of ['a12', 'a5'] as const) near += Math.max(0, sumOf(own, 'run', rail) - mA(0.8 * runA));
     disks.push(Math.max(0, 1000 * own.reduce((all, want) => all + want.disks, 0) - 4000));
     cables += Number(own.length > 0);
   }
   return [
     on.filter((one) => !one).length,
-    wants.reduce(
-      (all, { wish }, w) => all + (wish && on[w] && on[w].chain !== wish.chain ? (wish.isHeld ? 100 : 1) : 0),
-      0,
-    ),
+    wants.reduce((all, { wish }, w) => all + (wish && on[w] && on[w].chain !== wish.chain ? BROKEN[wish.how] : 0), 0),
     over.start,
     over.run,
+    near,
     sitting.filter((one) => one !== null).length,
     disks.reduce((all, one) => all + one, 0),
+    wants.filter(({ wish }, w) => wish?.how === 'solved' && on[w] && on[w].chain !== wish.chain).length,
     cables,
   ];
 }

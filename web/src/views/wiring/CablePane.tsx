@@ -47,7 +47,7 @@ export function CablePane({
   if (!row)
     return (
       <div className="p-3">
-        <p className="text-mid">Choose a ribbon to see its cable, hold it, or move it to another port.</p>
+        <p className="text-mid">Choose a ribbon or a power plug to see it, hold it, or move it elsewhere.</p>
         <Budgets budgets={budgets} />
       </div>
     );

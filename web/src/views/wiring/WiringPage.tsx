@@ -14,6 +14,11 @@ import { BayMap } from './BayMap';
 import { CablePane, LooseEnds } from './CablePane';
 import { columnsFor, keyOf, pictureOf } from './ribbonLayout';
 import { Ribbons } from './Ribbons';
+import { PlugList } from './power/PlugList';
+import { PlugPane } from './power/PlugPane';
+import { PowerCables } from './power/PowerCables';
+import { useChosenPlug } from './power/useChosenPlug';
+import { useHalf, HalfSwitch } from './HalfSwitch';
 import { ScheduleTable } from './ScheduleTable';
 import { useWidth } from '../useWidth';
 import { useWiringUi } from './useWiringUi';
@@ -48,6 +53,9 @@ export default function WiringPage() {
     flushSync(() => setPrinting(what));
     window.print();
   };
+  const plug = useChosenPlug();
+  const chosenPlug = ui.chosen || !wired ? null : plug.find(wired.power);
+  const half = useHalf();
   const { picking, setPicking, choose } = ui;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -68,9 +76,8 @@ export default function WiringPage() {
         <Tapes />
         <ChangeLine
           hint={
-            'Every ribbon is a cable, as wide as what it carries; the inner part is what ' +
-            'its ' +
-            'drives could give.'
+            'Every ribbon is a cable, as wide as what it carries, its inner part what its drives could give; every ' +
+            'power cable is as thick as its current at the start.'
           }
         />
       </div>
@@ -96,7 +103,9 @@ export default function WiringPage() {
               </pattern>
             </defs>
           </svg>
-          {picture &&
+          <HalfSwitch half={half} />
+          {half.shows.data &&
+            picture &&
             (rows.length > 0 || picture.blocks.length > 0 ? (
               <div className="no-print overflow-x-auto">
                 <Ribbons picture={picture} layout={build.layout} byId={byId} ui={ui} onPut={put} />
@@ -106,17 +115,18 @@ export default function WiringPage() {
                 Nothing to wire yet. With a board and drives in the machine every cable is drawn here.
               </p>
             ))}
-          {wired && (
+          {wired && half.shows.data && (
             <div className="no-print">
               <LooseEnds loose={wired.wiring.loose} />
             </div>
           )}
+          {wired && half.shows.power && printing !== 'bays' && <PowerCables boxes={wired.power} />}
           {wired && printing === 'bays' && scene && (
             <div className="print-only">
               <BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} />
             </div>
           )}
-          {wired && (
+          {wired && half.shows.data && (
             <div className={printing === 'bays' ? 'no-print' : ''}>
               <ScheduleTable
                 lines={wired.schedule}
@@ -128,18 +138,27 @@ export default function WiringPage() {
               />
             </div>
           )}
+          {wired && half.shows.power && (
+            <div className={printing === 'bays' ? 'no-print' : ''}>
+              <PlugList lines={wired.plugs} name={build.name} />
+            </div>
+          )}
         </div>
         <aside aria-label="Cable" className="no-print min-h-0 overflow-auto border-line md:border-l">
-          <CablePane
-            key={ui.chosen ? keyOf(ui.chosen) : ''}
-            row={ui.chosen}
-            rows={rows}
-            ui={ui}
-            build={build}
-            units={units}
-            budgets={wired?.wiring.budgets ?? []}
-            onPut={put}
-          />
+          {chosenPlug ? (
+            <PlugPane {...chosenPlug} />
+          ) : (
+            <CablePane
+              key={ui.chosen ? keyOf(ui.chosen) : ''}
+              row={ui.chosen}
+              rows={rows}
+              ui={ui}
+              build={build}
+              units={units}
+              budgets={wired?.wiring.budgets ?? []}
+              onPut={put}
+            />
+          )}
         </aside>
       </main>
     </div>
