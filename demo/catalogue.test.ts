@@ -258,7 +258,13 @@ describe('the demo builds', () => {
   test('boathouse rack: sound, sixteen of twenty-four bays filled', () => {
     const { snags, status, figures, needs } = assessed('boathouse-rack');
     expect({ snags: snags.map(({ code, severity }) => `${severity} ${code}`), status }).toEqual({
-      snags: ['caution fits.rackDepth', 'note complete.smallParts', 'note complete.idleCard', 'note within.lift'],
+      snags: [
+        'caution fits.rackDepth',
+        'caution powered.wires',
+        'note complete.smallParts',
+        'note complete.idleCard',
+        'note within.lift',
+      ],
       status: 'clear',
     });
     expect(figures['capacity.rawTb']!.value).toBe(192);

@@ -265,7 +265,7 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('barge-16', 15),
     verdict: 'Watts and amperes would do; plugs do not, and splitters would hang more than four disks on a cable.',
     blockers: ['powered.plugs'],
-    cautions: ['powered.total', 'powered.wires'],
+    cautions: ['powered.total'],
   },
   {
     id: 'a-ups-too-small',
@@ -580,7 +580,9 @@ export const REVIEWED: readonly Reviewed[] = [
           .add('tern-8i')
           .add('weir-24'),
       ).add('barge-12', 12),
-    verdict: 'Sound: an expander takes no lanes, only power, and has a plug of its own for that.',
+    verdict:
+      'Sound: an expander takes no lanes, only power, and has a plug of its own for that. Starting together, four disks a cable are a little past what its pin carries for long.',
+    cautions: ['powered.wires'],
   },
   {
     id: 'too-little-for-the-wish',
@@ -650,7 +652,6 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('barge-12', 15),
     verdict: 'Three cables for drives are too few for fifteen: with splitters each would carry more than four disks.',
     blockers: ['powered.plugs'],
-    cautions: ['powered.wires'],
   },
   {
     id: 'cache-on-a-carrier',

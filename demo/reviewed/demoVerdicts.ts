@@ -6,9 +6,12 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
     'complete.smallParts': 'Right: the rails are sold apart, and without them it does not stand in the rack.',
     'complete.idleCard': 'Right: sixteen disks need one card; the second idles until the other bays are filled.',
     'within.lift': 'Right: 33 kg are for two.',
+    'powered.wires':
+      'Right: 28.8 A at the start through three cables whose pins carry 8 A each; for seconds, so a caution. Waves cure it.',
   },
   'field-kit': {
     'reaches.slotLink': 'Right: a card of four lanes in a slot of one halves six SSDs.',
+    'powered.wires': 'Right: its one cable of 20 AWG feeds all twelve; the rail is past its limit as well.',
     'powered.rails':
       'Right: twelve SSDs stream past what the converter gives on 5 V; at work only, and by what is typical of them.',
     'within.size': 'Right: it is to be carried, and comes to about 7 kg of 6.',

@@ -66,7 +66,7 @@ test('six disks: four on the first cable, two on the second, the third stays in 
   expect(sata.map(({ start }) => start.a12)).toEqual([8, 4, 0]);
   expect(sata.map(({ start }) => start.a5)).toEqual([4, 2, 0]);
   expect(sata[0]!.run.a12).toBeCloseTo(2.4);
-  expect(sata[0]!.disks).toBe(4);
+  expect(sata[0]!.drives).toBe(4);
   // Of the two rails it is 5 V that loses more of its volts.
   expect(sata[0]!.drop!.start).toBeCloseTo((0.02095 * (0.5 * (4 + 6) + 0.15 * (7.5 + 5 + 2.5))) / 5, 4);
 });

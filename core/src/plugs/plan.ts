@@ -32,7 +32,7 @@ export type ChainPlan = {
   /** Likely A on it at the worst moment of the start by the policy, and at work. */
   readonly start: Amps;
   readonly run: Amps;
-  readonly disks: number;
+  /** Drives behind it, by their shares. */ readonly drives: number;
   /** Lost on the way to its last plug in use, as a share of the rail that loses more; null where no length is known. */
   readonly drop: { readonly start: number; readonly run: number } | null;
 };
@@ -126,19 +126,20 @@ export type CableOver = {
   readonly chain: Chain;
   readonly rail: '12 V' | '5 V';
   readonly hasA: number;
-  readonly disks: number;
+  readonly drives: number;
   readonly atStart: boolean;
 };
 
 /** The cable that is most past its limit, and how many are; null where all are within. */
 export function worstCable(
-  { chains }: PlugCase,
+  { chains, inputs }: PlugCase,
   { wants, bins, placed }: Dealt,
 ): { readonly worst: CableOver; readonly count: number } | null {
   const all = chains.flatMap((chain, c): (CableOver & { readonly past: number })[] => {
     const { startA, runA } = bins[c]!;
-    const own = wants.filter((_, w) => placed.on[w]?.chain === c);
-    const overs = (['start', 'run'] as const).flatMap((when) =>
+    const isHere = (_: unknown, w: number) => placed.on[w]?.chain === c;
+    const own = wants.filter(isHere);
+    const overs = (['run', 'start'] as const).flatMap((when) =>
       (['a12', 'a5'] as const).map((rail) => {
         const hasA = own.reduce((sum, want) => sum + want[when][rail], 0);
         return { when, rail, hasA, past: hasA - (when === 'start' ? startA : runA) };
@@ -146,9 +147,9 @@ export function worstCable(
     );
     const over = overs.reduce((most, one) => (one.past > most.past + 1e-9 ? one : most));
     if (over.past <= 1e-6) return [];
-    const disks = own.reduce((sum, want) => sum + want.disks, 0);
+    const drives = inputs.filter(isHere).reduce((sum, { input, share }) => sum + share * input.drives.length, 0);
     const rail = over.rail === 'a12' ? '12 V' : '5 V';
-    return [{ chain, rail, hasA: over.hasA, disks, atStart: over.when === 'start', past: over.past }];
+    return [{ chain, rail, hasA: over.hasA, drives, atStart: over.when === 'start', past: over.past }];
   });
   return all.length === 0
     ? null
@@ -240,14 +241,13 @@ function chainPlan(chain: Chain, direct: readonly PlacedInput[], hung: readonly 
     plugs,
     start: sumOf(all, 'start'),
     run: sumOf(all, 'run'),
-    disks: all.reduce((sum, { input }) => sum + input.share * disksOf(input), 0),
+    drives: all.reduce((sum, { input: { input, share: part } }) => sum + part * input.drives.length, 0),
     drop: chain.wire && { start: share('start'), run: share('run') },
   };
 }
 
 const plugOf = ({ input }: PlacedInput): PlugKind => input.input.plug;
 const isPart = (one: PlacedInput): boolean => plugOf(one) === '4-pin-cpu' || plugOf(one) === '6-pin-card';
-const disksOf = ({ input }: Input): number => input.drives.filter(({ part }) => part.medium === 'disk').length;
 const sumOf = (list: readonly PlacedInput[], when: 'start' | 'run'): Amps => ({
   a12: list.reduce((sum, one) => sum + one[when].a12, 0),
   a5: list.reduce((sum, one) => sum + one[when].a5, 0),

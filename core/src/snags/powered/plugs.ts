@@ -1,10 +1,10 @@
 import { memoWeak } from '../../memoLast';
 import { hindrances } from '../../figures/power/stagger';
 import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units';
-import { factOf } from '../../parts/resolve';
+import { basisOf, factOf } from '../../parts/resolve';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { DISKS_A_CABLE } from '../../plugs/configs';
-import { placeCase, plugCases, plugPlans, worstCable, type ChainPlan } from '../../plugs/plan';
+import { placeCase, plugCases, plugPlans, worstCable, type ChainPlan, type PlugCase } from '../../plugs/plan';
 import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
 import { plugInputs } from '../../needs/plugInputs';
 import { plugBalance } from '../../needs/plugs';
@@ -116,12 +116,19 @@ export function splitterLoad(situation: Situation): Found<'powered.splitters'>[]
 export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
   const { context, layout } = situation;
   return plugCases(context).flatMap((one): Found<'powered.wires'>[] => {
-    // By hand a builder may overload what could be dealt better: that is told, and blocks nothing.
-    const certain = worstCable(one, placeCase(one, 'lo', []));
+    // By hand a builder may overload what could be dealt better, and what cables a supply has may be no more than
+    // typical of its class: that is told, and blocks nothing.
+    const isKnown = basisOf(one.supply.part, 'cables') !== 'typical';
+    const certain = isKnown ? worstCable(one, placeCase(one, 'lo', [])) : null;
     const likely = worstCable(one, placeCase(one, 'value', certain ? [] : layout.plugs));
-    const found = (certain && likely) ?? certain ?? likely ?? worstCable(one, placeCase(one, 'hi', layout.plugs));
+    const found =
+      (certain && likely) ??
+      certain ??
+      likely ??
+      worstCable(one, placeCase(one, 'hi', layout.plugs)) ??
+      (one.together ? null : worstWave(context, one));
     if (!found) return [];
-    const { chain, rail, hasA, disks, atStart } = found.worst;
+    const { chain, rail, hasA, drives, atStart } = found.worst;
     return [
       {
         severity: certain ? 'blocker' : 'caution',
@@ -129,7 +136,7 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
         gap: { have: hasA, limit: chain.wireA, gap: chain.wireA - hasA, unit: 'A' },
         facts: {
           supply: one.supply.part.name,
-          drives: Math.round(disks),
+          drives: Math.round(drives),
           cables: found.count,
           rail,
           start: atStart ? 'yes' : '',
@@ -137,6 +144,19 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
       },
     ];
   });
+}
+
+/** Drives that start in turn may still start on one cable: the fullest at its worst moment, as plugs are placed. */
+function worstWave(context: Situation['context'], one: PlugCase): ReturnType<typeof worstCable> {
+  const chains = plugPlans(context).find(({ supply }) => supply === one.supply)?.chains ?? [];
+  const over = chains.flatMap(({ chain, start, drives }) => {
+    const rail = start.a5 > start.a12 ? '5 V' : '12 V';
+    const hasA = Math.max(start.a12, start.a5);
+    return hasA > chain.wireA + 1e-6 ? [{ chain, rail, hasA, drives, atStart: true } as const] : [];
+  });
+  return over[0]
+    ? { worst: over.reduce((most, next) => (next.hasA > most.hasA ? next : most), over[0]), count: over.length }
+    : null;
 }
 
 /** Shares of a rail's volts that may be lost on a cable. */

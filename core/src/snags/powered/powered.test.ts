@@ -169,7 +169,7 @@ describe('what the cables carry', () => {
   test('twelve disks starting on one cable of 18 AWG are past its pin; on three they are not', () => {
     expect(said(many(1), 'powered.wires')).toEqual([
       expect.stringMatching(
-        /^blocker: At best one cable of Ember 650 ATX feeds \d+ spinning disks: .* take \d\d\.\d A on 12 V; a cable carries 8 A\.$/,
+        /^blocker: At best one cable of Ember 650 ATX feeds \d+ drives: .* take \d\d\.\d A on 12 V; a cable carries 8 A\.$/,
       ),
     ]);
     expect(find(many(4), 'powered.wires')).toEqual([]);
@@ -200,7 +200,7 @@ describe('what the cables carry', () => {
     // 13.3 A together, and 16 A on both cables: but six of the seven have plugs on one, 11.4 A.
     expect(said(made(6, 1).add('barge-8', 7), 'powered.wires')).toEqual([
       expect.stringMatching(
-        /^blocker: At best one cable of Ember 650 ATX feeds 6 spinning disks: .* take 11\.4 A on 12 V; a cable carries 8 A\.$/,
+        /^blocker: At best one cable of Ember 650 ATX feeds 6 drives: .* take 11\.4 A on 12 V; a cable carries 8 A\.$/,
       ),
     ]);
     expect(find(made(4, 4).add('barge-8', 7), 'powered.wires')).toEqual([]);

@@ -93,10 +93,9 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     title: 'What a cable of the supply carries',
     what: (f, s) =>
       `At best ${f.cables > 1 ? `${f.cables} cables` : 'one cable'} of ${f.supply} ` +
-      `${f.cables > 1 ? 'feed' : 'feeds'} ${f.cables > 1 ? 'up to ' : ''}` +
-      `${f.drives > 0 ? n(f.drives, 'spinning disk') : 'parts'}${f.cables > 1 ? ' each' : ''}: ` +
-      `${takes(f, s)}; a cable carries ${round(s.gap.limit)} A.`,
-    why: 'Past that its wire and pin get hot; contacts burn.',
+      `${f.cables > 1 ? 'feed up to' : 'feeds'} ${f.drives > 0 ? n(f.drives, 'drive') : 'parts'}` +
+      `${f.cables > 1 ? ' each' : ''}: ${takes(f, s)}; a cable carries ${round(s.gap.limit)} A.`,
+    why: 'Its wire and pin get hot; contacts burn.',
   },
   'powered.drop': {
     title: 'Volts lost on a cable',
