@@ -42,3 +42,44 @@ test('states stand on one scale and the year follows the price in the brief', as
     .poll(async () => Number((await year.innerText()).replace(/^\D*/, '').replace(/\D.*$/s, '')))
     .toBeGreaterThan(before * 1.9);
 });
+
+test('hours painted by hand or by number change the year; plugs lead to where they are moved', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'weighbridge', 'power-day');
+  const bench = new BenchPage(page);
+  await page.goto(`/b/${id}/power`);
+  await expect(page.getByTestId('plug-answer')).toHaveText('Yes: the fullest cable is at 80 % of what it carries.');
+  await expect(page.getByTestId('starts-more')).toHaveText(/^It would start \d+ more Barge 8 TB; then /);
+  const year = page.getByTestId('year');
+  const money = async () => Number((await year.innerText()).replace(/^\D*/, '').replace(/\D.*$/s, ''));
+  const before = await money();
+  await page.getByRole('button', { name: 'off', exact: true }).click();
+  const weekday = (await page.locator('[data-day="weekday"]').boundingBox())!;
+  const at = (hour: number) => weekday.x + (weekday.width * (hour + 0.5)) / 24;
+  await page.mouse.move(at(0), weekday.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(at(5), weekday.y + 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(bench.changeLine).toContainText('Weekdays 0 to 6: off');
+  await expect.poll(money).toBeLessThan(before);
+  await page.getByText('Set hours by number').click();
+  await page.getByLabel('From hour').selectOption('0');
+  await page.getByLabel('To hour').selectOption('24');
+  await page.getByLabel('On which days').selectOption('weekend');
+  await page.getByLabel('In which state').selectOption('asleep');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('img', { name: 'Weekend: 0 to 24 asleep' })).toBeVisible();
+  await bench.settled();
+  const { profile } = await storedBuild(request, id);
+  expect(profile.weekday.slice(0, 7)).toEqual([...Array<string>(6).fill('off'), profile.weekday[6]]);
+  expect(profile.weekend).toEqual(Array<string>(24).fill('asleep'));
+  await expect(page.getByRole('region', { name: 'Cheaper a year without' }).getByRole('row').first()).toContainText(
+    'kWh',
+  );
+
+  await page.locator('[data-plug="H2"]').click();
+  await expect(page).toHaveURL(/wiring\?half=power&plug=/);
+  await expect(page.getByRole('complementary', { name: 'Cable' })).toContainText('Move it to');
+});

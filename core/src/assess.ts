@@ -52,7 +52,7 @@ export type Assessor = {
   /** What a figure is made of, the most first. */
   shares(build: Build, id: FigureId): readonly Share[];
   /** Its power in every state and over its start, for the view of that name. */
-  power(build: Build): Power;
+  power(build: Build, options: AssessOptions): Power;
   /** Which plug of which cable feeds what, for each box with a supply. */
   plugs(build: Build): readonly PlugPlan[];
   /** What a supply turns to heat in a year; null where it feeds no box. */
@@ -219,7 +219,7 @@ export function createAssessor(): Assessor {
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),
     shares: (build, id) => sharesOf(id, prepare(build).context),
-    power: (build) => powerOf(prepare(build).context, build.profile, build.tariff),
+    power: (build, { asOf }) => powerOf(prepare(build).context, build.profile, build.tariff, asOf),
     plugs: (build) => plugPlans(prepare(build).context),
     yearLoss(build, supply) {
       const { context } = prepare(build);

@@ -111,6 +111,7 @@ export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
 export type { BoxPower, Power, StateDraw } from './figures/power/powerOf';
 export { START_SHARE, type Mildest, type SpinUp, type StartCurve } from './figures/power/startCurve';
 export type { Year } from './figures/power/year';
+export type { UpsTime } from './figures/power/upsTime';
 export type { Share } from './figures/shares';
 export { FIGURES, FIGURE_IDS, type Explanation, type Figure, type FigureId, type Figures } from './figures/figures';
 export { isFact, Ledger, type Working } from './figures/quantity';

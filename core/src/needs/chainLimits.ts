@@ -39,11 +39,11 @@ export function chainLimits(
   adapters: readonly PartOf<'powerAdapter'>[],
   boardPlugs: number,
   end: End,
-  startsTogether: boolean,
+  atOnce: number,
 ): ChainLimits {
   const own = inputs.filter(({ plug }) => isSplittable(plug));
   const byInput = new Map<PlugInput, readonly PlugLoad[]>();
-  for (const input of own) byInput.set(input, loadsOf([input], end, startsTogether, own));
+  for (const input of own) byInput.set(input, loadsOf([input], end, atOnce, own));
   const loads = [...byInput.values()].flat();
   return {
     plugs: own.flatMap((input) => {

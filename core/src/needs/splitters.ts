@@ -183,47 +183,54 @@ function chainsOf(supply: PartOf<'supply'>): Chain[] {
 }
 
 /**
- * What each input puts on its plug; the inputs of one group, as they are among `all`, share equally. Where drives do
- * not start together only what they take while they work is certain.
+ * What each input puts on its plug; the inputs of one group, as they are among `all`, share equally. Of drives that do
+ * not start together at most `atOnce` start at one moment: that many are counted at their high end, none as certain.
  */
 export function loadsOf(
   inputs: readonly PlugInput[],
   end: End,
-  startsTogether = true,
+  atOnce = Infinity,
   all: readonly PlugInput[] = inputs,
 ): PlugLoad[] {
-  const known = new Map<PartOf<'drive'>, ReturnType<typeof driveA>>();
+  const known = new Map<PartOf<'drive'>, DriveAmps>();
   return inputs.flatMap((input) => {
     const ownA = input.feeds.reduce((sum, { part }) => sum + factOf(part, 'peakW')[end] / VOLTS, 0);
     const share = 1 / all.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
-    let [disks, a12, a5] = [0, ownA, 0];
-    for (const { part } of input.drives) {
+    const drives = input.drives.map(({ part }) => {
       let drive = known.get(part);
-      if (!drive) known.set(part, (drive = driveA(part, end, startsTogether)));
-      disks += Number(part.medium === 'disk');
-      a12 += drive.a12;
-      a5 += drive.a5;
-    }
+      if (!drive) known.set(part, (drive = driveA(part, end)));
+      return drive;
+    });
+    const starting = end === 'hi' || atOnce === Infinity ? atOnce : 0;
     const load: PlugLoad = {
       plug: input.plug,
-      disks: disks * share,
-      a12: a12 * share,
-      a5: a5 * share,
+      disks: input.drives.filter(({ part }) => part.medium === 'disk').length * share,
+      a12: (ownA + together(drives, 'a12', starting)) * share,
+      a5: together(drives, 'a5', starting) * share,
       isSplit: false,
     };
     return Array.from({ length: input.count }, () => ({ ...load }));
   });
 }
 
-/** What one drive takes on its rails, A: the larger of its start and its work. */
-function driveA(
-  part: PartOf<'drive'>,
-  end: End,
-  startsTogether: boolean,
-): { readonly a12: number; readonly a5: number } {
-  const most = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') => {
-    const start = startsTogether || end === 'hi' ? Math.max(0, ...part.spinUp.map((step) => step[rail])) : 0;
-    return Math.max(factOf(part, 'spinUp', start, `spinUp.${rail}`)[end], factOf(part, busy)[end]);
+type DriveAmps = Readonly<Record<'run' | 'start', { readonly a12: number; readonly a5: number }>>;
+
+/** A of drives of which so many start, those that take most for it, and the others work. */
+function together(drives: readonly DriveAmps[], rail: 'a12' | 'a5', starting: number): number {
+  const more = drives.map(({ run, start }) => start[rail] - run[rail]).sort((a, b) => b - a);
+  return (
+    drives.reduce((sum, { run }) => sum + run[rail], 0) +
+    more.slice(0, Math.min(starting, more.length)).reduce((sum, one) => sum + one, 0)
+  );
+}
+
+/** What one drive takes on its rails, A: at work, and at its start where that is more. */
+function driveA(part: PartOf<'drive'>, end: End): DriveAmps {
+  const amps = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') => {
+    const run = factOf(part, busy)[end];
+    const start = Math.max(0, ...part.spinUp.map((step) => step[rail]));
+    return { run, start: Math.max(run, factOf(part, 'spinUp', start, `spinUp.${rail}`)[end]) };
   };
-  return { a12: most('a12', 'busy12A'), a5: most('a5', 'busy5A') };
+  const [twelve, five] = [amps('a12', 'busy12A'), amps('a5', 'busy5A')];
+  return { run: { a12: twelve.run, a5: five.run }, start: { a12: twelve.start, a5: five.start } };
 }

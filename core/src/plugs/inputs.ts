@@ -50,15 +50,13 @@ type Wishes = ReadonlyMap<string, { readonly chain: number; readonly how: Wire['
 
 /** What each input asks of its plug, at one end of what its parts take. */
 export function wantsOf(inputs: readonly Input[], end: End, together: boolean, wishes: Wishes = new Map()): Want[] {
-  // At the high end a drive counts as starting whatever the policy says: at work that is not asked.
-  const atWork = end === 'hi' ? 'value' : end;
   const parts = [...new Set(inputs.map(({ input }) => input))];
   const loadOf = new Map(
     parts.map((input) => [
       input,
       {
-        start: loadsOf([input], together ? end : atWork, together, parts)[0]!,
-        run: loadsOf([input], atWork, false, parts)[0]!,
+        start: loadsOf([input], end, together ? Infinity : 0, parts)[0]!,
+        run: loadsOf([input], end, 0, parts)[0]!,
       },
     ]),
   );

@@ -27,12 +27,12 @@ test('a wasteful supply is beaten by those that surely lose less, the best first
   expect(found.length).toBeGreaterThan(0);
   const saved = found.map(({ savesKwh }) => savesKwh.value);
   expect(saved).toEqual([...saved].sort((a, b) => b - a));
-  const before = createAssessor().power(tower(wasteful).add('coot-1', 2).build);
+  const before = createAssessor().power(tower(wasteful).add('coot-1', 2).build, AS_OF);
   for (const one of found) {
     expect(one.savesKwh.lo).toBeGreaterThan(0);
     expect(one.causes.filter(({ severity }) => severity === 'blocker')).toEqual([]);
     // What is saved is what the year at the wall is less.
-    const after = createAssessor().power(one.after);
+    const after = createAssessor().power(one.after, AS_OF);
     expect(before.year!.kwh.value - after.year!.kwh.value).toBeCloseTo(one.savesKwh.value, 6);
     expect(before.year!.costMinor.value - after.year!.costMinor.value).toBeCloseTo(one.savesMinor.value, 4);
   }

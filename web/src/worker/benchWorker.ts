@@ -180,7 +180,12 @@ const worker: BenchWorker = {
   explain: (id) => (build ? assessor.explain(build, id) : null),
 
   shares: (id) => (build ? assessor.shares(build, id) : []),
-  power: () => (build ? assessor.power(build) : null),
+  power() {
+    const now = base();
+    if (!now) return null;
+    const cables = powerBoxes(assessor.plugs(now.build), now.assessment.units);
+    return { ...assessor.power(now.build, today()), cables };
+  },
 
   async tryAt(ask, onBatch) {
     const mine = ++asking;

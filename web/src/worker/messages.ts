@@ -121,8 +121,8 @@ export type BenchWorker = {
   settle(build: Build, edits: readonly Edit[]): Step | Refusal;
   explain(id: FigureId): Explanation | null;
   shares(id: FigureId): readonly Share[];
-  /** The power of the build that is open; null while none is. */
-  power(): Power | null;
+  /** The power of the build that is open, with its power cables; null while none is. */
+  power(): (Power & { readonly cables: readonly PowerBox[] }) | null;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */

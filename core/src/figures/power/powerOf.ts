@@ -7,7 +7,10 @@ import { POWER_STATES, type PowerState } from './draw';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
 import { boxLoadW, boxWall, supplyOf, wallW } from './wall';
+import { startsMore, type StartsMore } from './startsMore';
+import { upsTime, type UpsTime } from './upsTime';
 import { yearOf, type Year } from './year';
+import { yearAsleep, yearParts, type YearAsleep, type YearPart } from './yearParts';
 
 /** A box in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
 export type StateDraw = {
@@ -27,6 +30,7 @@ export type BoxPower = {
   readonly states: readonly StateDraw[];
   readonly start: StartCurve;
   /** The highest share of a limit at the start. */ readonly startShare: number;
+  /** How many more disks it could start. */ readonly startsMore: StartsMore | null;
 };
 export type Power = {
   readonly boxes: readonly BoxPower[];
@@ -34,10 +38,18 @@ export type Power = {
   readonly mildest: Mildest | null;
   /** Drives that cannot wait for their turn. */ readonly cannotWait: number;
   readonly year: Year | null;
+  /** What a year is cheaper without each class of parts. */ readonly yearParts: readonly YearPart[];
+  readonly yearAsleep: YearAsleep | null;
+  readonly ups: UpsTime | null;
 };
 
 /** All of a machine's power, for the view of that name. */
-export function powerOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Power {
+export function powerOf(
+  context: FigureContext,
+  profile: Build['profile'],
+  tariff: Build['tariff'],
+  asOf: string,
+): Power {
   const ledger = new Ledger(false);
   const ranged = (quantity: ReturnType<typeof wallW>): Ranged | null => quantity && rangedOf(quantity);
   const boxes = boxesOf(context).map((box): BoxPower => {
@@ -55,6 +67,7 @@ export function powerOf(context: FigureContext, profile: Build['profile'], tarif
       }),
       start,
       startShare: worstShare(start),
+      startsMore: startsMore(context, box, start),
     };
   });
   return {
@@ -66,5 +79,8 @@ export function powerOf(context: FigureContext, profile: Build['profile'], tarif
     mildest: mildestStart(context),
     cannotWait: hindrances(context).length,
     year: yearOf(context, profile, tariff),
+    yearParts: yearParts(context, profile, tariff),
+    yearAsleep: yearAsleep(context, profile, tariff),
+    ups: upsTime(context, asOf),
   };
 }

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { createAssessor } from '../../assess';
 import type { Build } from '../../build/build';
-import { catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { inTurn, rack } from '../../testing/rules';
 import { START_SHARE, worstShare, type SpinUp, type StartCurve } from './startCurve';
 import { priceAt } from './year';
 
-const powerOf = (made: Fixture) => createAssessor().power(made.build);
+const powerOf = (made: Fixture) => createAssessor().power(made.build, AS_OF);
 const under = (made: Fixture, spinUp: SpinUp): Fixture => made.set({ policy: { ...made.build.policy, spinUp } });
 const startOf = (made: Fixture): StartCurve => powerOf(made).boxes[0]!.start;
 const peak12 = ({ steps }: StartCurve) => Math.max(...steps.map(({ a }) => a['12 V']));
@@ -20,6 +20,7 @@ const DISK = {
   idleW: 5.6,
   standbyW: 0.9,
 };
+const CHAIN = { key: 'chain', plugs: [{ plug: 'peripheral', count: 2 }], lengthMm: 500, gaugeAwg: 18 };
 const willing = tweak('barge-12', DISK, tweak('tern-16i', { staggersStart: 'yes' }));
 const fifteen = (from = willing) => rack(from).add('tern-16i').add('brazier-800').add('barge-12', 15);
 
@@ -83,7 +84,16 @@ test('the mildest policy is that of looking at every hundredth of a second of ev
 });
 
 test('where all at once is within 80 % of everything nothing else is offered; where nothing is, nothing', () => {
-  expect(powerOf(fifteen()).mildest?.spinUp).toEqual({ kind: 'together' });
+  // Fifteen starts of 1.8 A through three cables of 8 A are past those, whatever the supply gives.
+  expect(powerOf(fifteen()).mildest).toMatchObject({ spinUp: { kind: 'waves' }, cablesHold: true });
+  const wide = tweak('brazier-800', { cables: [{ ...CHAIN, count: 6 }] }, willing);
+  expect(powerOf(fifteen(wide)).mildest).toMatchObject({ spinUp: { kind: 'together' }, cablesHold: true });
+  const thin = tweak(
+    'brazier-800',
+    { cables: [{ ...CHAIN, count: 1, plugs: [{ plug: 'peripheral', count: 6 }], gaugeAwg: 22 }] },
+    willing,
+  );
+  expect(powerOf(fifteen(thin)).mildest).toMatchObject({ spinUp: { kind: 'together' }, cablesHold: false });
   expect(powerOf(fifteen(tweak('brazier-800', { rail12A: 5, ratedW: 60 }, willing))).mildest).toBeNull();
   // Disks of which nobody says that they wait start at once under every policy.
   const stuck = fifteen(tweak('barge-12', { ...DISK, staggersStart: 'unknown' }, willing));

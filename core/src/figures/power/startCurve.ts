@@ -2,6 +2,7 @@ import type { Build } from '../../build/build';
 import { ofKind } from '../../machine/units';
 import { boxesOf, type Box } from '../boxes';
 import type { FigureContext } from '../context';
+import { plugPlans } from '../../plugs/plan';
 import { Ledger } from '../quantity';
 import { currents, phases, together, type Rail } from './currents';
 import { most12A, restAtStartA } from './rails';
@@ -96,17 +97,30 @@ export const START_SHARE = 0.8;
 const AT_A_TIME = [1, 2, 3, 4, 6, 8, 12, 16, 24] as const;
 const EVERY_S = [2, 5, 8, 10, 12, 15, 20] as const;
 
-export type Mildest = { readonly spinUp: SpinUp; readonly readyS: number; readonly share: number };
+/** `cablesHold` says that every cable carries its plugs' start, too. */
+export type Mildest = {
+  readonly spinUp: SpinUp;
+  readonly readyS: number;
+  readonly share: number;
+  readonly cablesHold: boolean;
+};
+
+/** Whether every power cable carries what starts on it under a policy, by likely values. */
+const cablesHold = (context: FigureContext, spinUp: SpinUp): boolean =>
+  plugPlans({ ...context, policy: { ...context.policy, spinUp } }).every(({ chains }) =>
+    chains.every(({ chain, start }) => Math.max(start.a12, start.a5) <= chain.wireA + 1e-6),
+  );
 
 /**
- * The policy under which every box keeps within 80 % of every limit and all drives are ready soonest, then with the
- * fewest waves. Null where none does, or no box has a supply. Drives that cannot wait for a turn start at once in all.
+ * The policy under which every box keeps within 80 % of every limit, every power cable within its own, and all drives
+ * are ready soonest, then with the fewest waves; where no policy spares the cables, the best for the supply. Null where
+ * none does that, or no box has a supply. Drives that cannot wait for a turn start at once in all.
  */
 export function mildestStart(context: FigureContext): Mildest | null {
   const boxes = boxesOf(context).filter((box) => supplyOf(context, box));
   if (boxes.length === 0) return null;
   const waits = waiting(context).length;
-  const tried = (spinUp: SpinUp): Mildest => {
+  const tried = (spinUp: SpinUp): Omit<Mildest, 'cablesHold'> => {
     const curves = boxes.map((box) => startCurve(context, box, spinUp));
     return {
       spinUp,
@@ -115,17 +129,25 @@ export function mildestStart(context: FigureContext): Mildest | null {
     };
   };
   const atOnce = tried({ kind: 'together' });
-  if (atOnce.share <= START_SHARE) return atOnce;
+  const spares = cablesHold(context, atOnce.spinUp);
+  if (atOnce.share <= START_SHARE && spares) return { ...atOnce, cablesHold: true };
   const most = ofKind(context.running, 'drive').length;
-  let best: (Mildest & { readonly waves: number }) | null = null;
+  type Tried = ReturnType<typeof tried> & { readonly waves: number };
+  const isSooner = (one: Tried, other: Tried | null) =>
+    !other || one.readyS < other.readyS || (one.readyS === other.readyS && one.waves < other.waves);
+  let [best, forSupply]: [Tried | null, Tried | null] = [null, null];
   for (const drives of AT_A_TIME) {
     if (drives >= most) break;
     for (const everyS of EVERY_S) {
       const waves = Math.ceil(waits / drives);
       const one = { ...tried({ kind: 'waves', drives, everyS }), waves };
       if (one.share > START_SHARE) continue;
-      if (!best || one.readyS < best.readyS || (one.readyS === best.readyS && one.waves < best.waves)) best = one;
+      if (isSooner(one, forSupply)) forSupply = one;
+      if (isSooner(one, best) && cablesHold(context, one.spinUp)) best = one;
     }
   }
-  return best && { spinUp: best.spinUp, readyS: best.readyS, share: best.share };
+  const mildest = best ?? (atOnce.share <= START_SHARE ? atOnce : forSupply);
+  if (!mildest) return null;
+  const { spinUp, readyS, share } = mildest;
+  return { spinUp, readyS, share, cablesHold: best !== null };
 }

@@ -27,7 +27,7 @@ export function priceAt({ bands }: Build['tariff'], hour: number): number {
 type Weights = Partial<Record<HourState, number>>;
 
 /** Hours a year in each state of the profile's days, five weekdays to two of a weekend, and what a kW in it costs. */
-function weightsOf(
+export function weightsOf(
   profile: Build['profile'],
   tariff: Build['tariff'],
 ): { readonly hours: Weights; readonly money: Weights } {

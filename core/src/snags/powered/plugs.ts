@@ -57,14 +57,15 @@ const chains = memoWeak((situation: Situation) => {
       .flatMap(({ part }) => part.powerOutputs ?? [])
       .reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
     // One drive that cannot wait is enough to doubt which of them start together on a plug.
-    const together = context.policy.spinUp.kind !== 'waves' || hindrances(context).length > 0;
-    const limits = (end: End) => chainLimits(inputs, supply.part, adapters, boardPlugs, end, together);
+    const { spinUp } = context.policy;
+    const atOnce = spinUp.kind !== 'waves' || hindrances(context).length > 0 ? Infinity : spinUp.drives;
+    const limits = (end: End) => chainLimits(inputs, supply.part, adapters, boardPlugs, end, atOnce);
     const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
     const atMost = {
       plugs: most.plugs,
       splitters: most.splitters ?? likely.splitters,
     };
-    return [{ supply, together, certain, likely, atMost }];
+    return [{ supply, together: atOnce === Infinity, certain, likely, atMost }];
   });
 });
 

@@ -1,5 +1,8 @@
 import { Link } from 'react-router';
 import type { BoxPower, Build, Power } from '@inch-tower/core';
+import { PowerCables } from '../wiring/power/PowerCables';
+import { plugAnswer } from './plugAnswer';
+import { UpsPane } from './UpsPane';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
@@ -11,9 +14,9 @@ import { Masthead } from '../Masthead';
 import { useWidth } from '../useWidth';
 import { StartPicture, StartTable } from './StartPicture';
 import { StatesPicture } from './StatesPicture';
-import { holdAnswer, isOfPower, mildestWords, policyWords, startAnswer } from './startWords';
+import { holdAnswer, isOfPower, mildestWords, moreWords, policyWords, startAnswer } from './startWords';
 import { SupplyPane } from './SupplyPane';
-import { usePower } from './usePower';
+import { usePower, type PowerSeen } from './usePower';
 import { YearPane } from './YearPane';
 
 /** Does it start, what does it draw, what is that a year. */
@@ -56,7 +59,7 @@ export default function PowerPage() {
 }
 
 /** Over time and against what the supply gives, box by box; how to start more mildly; what was found. */
-function StartPane({ power, build }: { readonly power: Power; readonly build: Build }) {
+function StartPane({ power, build }: { readonly power: PowerSeen; readonly build: Build }) {
   const { width, ref } = useWidth();
   const dispatch = useAppDispatch();
   const { spinUp } = build.policy;
@@ -111,11 +114,27 @@ function StartPane({ power, build }: { readonly power: Power; readonly build: Bu
           )}
         </div>
       )}
+      {power.cables.length > 0 && (
+        <section aria-labelledby="plugs" className="mt-3 border-t border-line pt-2">
+          <h2 id="plugs" className="text-[15px] font-semibold">
+            Is there a plug for everything, on a cable that carries it?
+          </h2>
+          <PlugAnswer boxes={power.cables} />
+          <PowerCables boxes={power.cables} movesIn={`/b/${build.id}/wiring?half=power`} />
+        </section>
+      )}
+      {power.ups && <UpsPane ups={power.ups} />}
       <PowerSnags build={build.id} />
-      <p className="mt-3 text-[12.5px] text-mid">
-        Not computed yet: which plug of which cable feeds what, the drop along it, and how long a UPS holds.
-      </p>
     </section>
+  );
+}
+
+function PlugAnswer({ boxes }: { readonly boxes: PowerSeen['cables'] }) {
+  const { words, tone } = plugAnswer(boxes);
+  return (
+    <p className={`text-[15px] font-semibold ${tone}`} data-testid="plug-answer">
+      {words}
+    </p>
   );
 }
 
@@ -140,6 +159,11 @@ function BoxStart({
       <p className={`text-[14px] ${holds.tone}`} data-testid="holds">
         {holds.words}
       </p>
+      {box.startsMore && (
+        <p className="text-[14px] text-mid" data-testid="starts-more">
+          {moreWords(box.startsMore)}
+        </p>
+      )}
       {box.start.readyS > 0 && (
         <>
           <StartPicture
@@ -224,7 +248,7 @@ function DrawsPane({ power, build }: { readonly power: Power; readonly build: Bu
           {power.boxes.find(({ supply }) => supply) === box && <SupplyPane box={box} build={build} />}
         </div>
       ))}
-      {power.year && <YearPane year={power.year} build={build} />}
+      {power.year && <YearPane year={power.year} power={power} build={build} />}
     </section>
   );
 }

@@ -1,6 +1,8 @@
 import { Link } from 'react-router';
-import type { Build, Year } from '@inch-tower/core';
+import type { Build, Power, Year } from '@inch-tower/core';
 import { numbersWithin, wholeMoneyWords } from '../../words/format';
+import { DayStrip } from './DayStrip';
+import { YearParts } from './YearParts';
 
 const HOURS_A_YEAR = 8766;
 const WORDS = { off: 'off', asleep: 'asleep', idle: 'idle', working: 'at work', busy: 'busy' } as const;
@@ -9,7 +11,15 @@ const STATES = ['working', 'busy', 'idle', 'asleep', 'off'] as const;
 const BTU_PER_H = 3.412;
 
 /** A year of the days as they are: kWh, money, and the heat that the room takes on the average. */
-export function YearPane({ year: { kwh, costMinor, hours }, build }: { readonly year: Year; readonly build: Build }) {
+export function YearPane({
+  year: { kwh, costMinor, hours },
+  power,
+  build,
+}: {
+  readonly year: Year;
+  readonly power: Power;
+  readonly build: Build;
+}) {
   const number = numbersWithin(kwh.lo, kwh.hi);
   const whole = (minor: number) => wholeMoneyWords(minor, build.tariff.currency);
   const meanW = (kwh.value * 1000) / HOURS_A_YEAR;
@@ -38,6 +48,8 @@ export function YearPane({ year: { kwh, costMinor, hours }, build }: { readonly 
       <p className="text-[13px] text-mid">
         Into the room on the average {Math.round(meanW)} W, {Math.round(meanW * BTU_PER_H)} BTU/h.
       </p>
+      <DayStrip build={build} states={power.together} />
+      <YearParts power={power} build={build} />
     </section>
   );
 }

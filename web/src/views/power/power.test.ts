@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { createAssessor, parseBuildText, wordsOf, type Build } from '@inch-tower/core';
+import { createAssessor, parseBuildText, powerBoxes, wordsOf, type Build } from '@inch-tower/core';
 import type { TaggedSnag } from '../../worker/messages';
+import { plugAnswer } from './plugAnswer';
 import { apart, startLines } from './startLines';
-import { holdAnswer, mildestWords, policyWords, startAnswer } from './startWords';
+import { holdAnswer, mildestWords, moreWords, policyWords, startAnswer } from './startWords';
 
 const read = (id: string): Build => {
   const parsed = parseBuildText(readFileSync(`demo/builds/${id}.json`, 'utf8'));
@@ -13,7 +14,7 @@ const looked = (build: Build) => {
   const assessor = createAssessor();
   const { snags } = assessor.assess(build, { asOf: '2026-11-28' });
   return {
-    power: assessor.power(build),
+    power: assessor.power(build, { asOf: '2026-11-01' }),
     snags: snags.map((snag) => ({ ...snag, ...wordsOf(snag) })) as unknown as TaggedSnag[],
   };
 };
@@ -37,11 +38,17 @@ test('labels keep apart, in the order of what they name, and on the picture', ()
 
 test('the answer says what the supply has left, and never other than the snags', () => {
   const { power, snags } = looked(read('boathouse-rack'));
-  expect(startAnswer(power.boxes[0]!, snags)).toEqual({
+  const others = snags.filter(({ code }) => code !== 'powered.wires');
+  expect(startAnswer(power.boxes[0]!, others)).toEqual({
     words:
       'Yes: about 69 % of what Brazier 800 1+1 gives at the worst moment, 90 % of 12 V and W with a module gone; ' +
       'the last drive has spun up after 10 s.',
     tone: 'good',
+  });
+  // A cable past what it carries at the start is part of the answer.
+  expect(startAnswer(power.boxes[0]!, snags)).toMatchObject({
+    words: expect.stringMatching(/^Yes, but see what was found: about 69 %/),
+    tone: 'warn',
   });
   expect(holdAnswer(power.boxes[0]!, snags).words).toMatch(
     /^With everything at its most 33 % .* 66 % with a module gone/,
@@ -61,7 +68,12 @@ test('the answer says what the supply has left, and never other than the snags',
 });
 
 test('a milder start is offered where it is another than the one that is set', () => {
-  const mildest = { spinUp: { kind: 'waves', drives: 4, everyS: 10 }, readyS: 40, share: 0.7 } as const;
+  const mildest = {
+    spinUp: { kind: 'waves', drives: 4, everyS: 10 },
+    readyS: 40,
+    share: 0.7,
+    cablesHold: true,
+  } as const;
   expect(mildestWords(mildest, { kind: 'together' }, true)).toEqual({
     words:
       'Soonest within 80 % of every limit: 4 at a time, every 10 s; ' +
@@ -69,7 +81,39 @@ test('a milder start is offered where it is another than the one that is set', (
     offers: true,
   });
   expect(mildestWords(mildest, mildest.spinUp, true)).toMatchObject({ offers: false });
+  expect(mildestWords({ ...mildest, cablesHold: false }, { kind: 'together' }, true)!.words).toMatch(
+    /40 s; no start in turn brings its cables within what they carry\.$/,
+  );
   expect(mildestWords(null, { kind: 'together' }, true)).toMatchObject({ offers: false });
   expect(mildestWords(null, { kind: 'together' }, false)).toBeNull();
   expect(policyWords({ kind: 'paced' })).toMatch(/counted as all at once/);
+});
+
+test('every input has a plug on a cable that carries it, or is named for what it lacks', () => {
+  const answer = (id: string) => {
+    const build = read(id);
+    const assessor = createAssessor();
+    return plugAnswer(powerBoxes(assessor.plugs(build), assessor.assess(build, { asOf: '2026-11-28' }).units));
+  };
+  expect(answer('weighbridge')).toEqual({
+    words: 'Yes: the fullest cable is at 80 % of what it carries.',
+    tone: 'good',
+  });
+  expect(answer('lock-keepers-box')).toEqual({ words: 'No: one input has no plug.', tone: 'bad' });
+  expect(answer('boathouse-rack')).toEqual({
+    words: 'Every input has one, but 3 cables are past what they carry: up to 120 %.',
+    tone: 'warn',
+  });
+});
+
+test('how many more would start, and what ends then', () => {
+  expect(moreWords({ more: 0, drive: 'Barge 8 TB', ends: '12 V' })).toBe(
+    'Not one more Barge 8 TB would start: 12 V ends.',
+  );
+  expect(moreWords({ more: 3, drive: 'Barge 8 TB', ends: 'W' })).toBe(
+    'It would start 3 more Barge 8 TB; then its watts end.',
+  );
+  expect(moreWords({ more: 60, drive: 'Barge 8 TB', ends: null })).toBe(
+    'It would start 60 more Barge 8 TB and further.',
+  );
 });

@@ -2,8 +2,16 @@ import type { BoxPower, Mildest, SpinUp, StartCurve } from '@inch-tower/core';
 import type { TaggedSnag } from '../../worker/messages';
 import { plainNumber } from '../../words/format';
 
-/** Snags that say that a start or a load is past what a supply gives. */
-const STARTS: ReadonlySet<string> = new Set(['powered.start12V', 'powered.rails', 'powered.total', 'powered.oneGone']);
+/** Snags that say that a start or a load is past what a supply, its cables or plugs give. */
+const STARTS: ReadonlySet<string> = new Set([
+  'powered.start12V',
+  'powered.rails',
+  'powered.total',
+  'powered.oneGone',
+  'powered.wires',
+  'powered.plugLoad',
+  'powered.splitters',
+]);
 export const isOfPower = ({ code }: TaggedSnag): boolean => code.startsWith('powered.');
 
 const seconds = (value: number): string => `${plainNumber(Math.round(value * 10) / 10)} s`;
@@ -61,6 +69,15 @@ export function holdAnswer(
   return { words, tone: peak > 0.8 ? 'warn' : 'text-mid' };
 }
 
+/** How many more disks the supply could start as they are started now, and what ends then. */
+export function moreWords({ more, drive, ends }: NonNullable<BoxPower['startsMore']>): string {
+  if (ends === null) return `It would start ${more} more ${drive} and further.`;
+  const then = ends === 'W' ? 'its watts end' : `${ends} ends`;
+  return more === 0
+    ? `Not one more ${drive} would start: ${then}.`
+    : `It would start ${more} more ${drive}; then ${then}.`;
+}
+
 export function policyWords(spinUp: SpinUp): string {
   switch (spinUp.kind) {
     case 'together':
@@ -80,12 +97,13 @@ export function mildestWords(
 ): { readonly words: string; readonly offers: boolean } | null {
   if (!hasSupply) return null;
   if (!mildest) return { words: 'No start in turn keeps every limit at 80 %.', offers: false };
+  const yet = mildest.cablesHold ? '' : '; no start in turn brings its cables within what they carry';
   const isSet = policyWords(mildest.spinUp) === policyWords(set);
-  if (isSet) return { words: 'The mildest start that keeps every limit at 80 %: as it is set.', offers: false };
+  if (isSet) return { words: `The mildest start that keeps every limit at 80 %: as it is set${yet}.`, offers: false };
   return {
     words:
       `Soonest within 80 % of every limit: ${policyWords(mildest.spinUp)}; ` +
-      `about ${share(mildest.share)} at the worst moment, the last has spun up after ${seconds(mildest.readyS)}.`,
+      `about ${share(mildest.share)} at the worst moment, the last has spun up after ${seconds(mildest.readyS)}${yet}.`,
     offers: true,
   };
 }

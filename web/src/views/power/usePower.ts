@@ -1,12 +1,14 @@
 import { useEffect, useState } from 'react';
-import type { Power } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
+import type { BenchWorker } from '../../worker/messages';
+
+export type PowerSeen = NonNullable<Awaited<ReturnType<BenchWorker['power']>>>;
 
 /** The power of the machine as it is assessed; what was there last stays until the next is. */
-export function usePower(): Power | null {
+export function usePower(): PowerSeen | null {
   const rev = useAppSelector((state) => state.bench.view?.rev);
-  const [power, setPower] = useState<Power | null>(null);
+  const [power, setPower] = useState<PowerSeen | null>(null);
   useEffect(() => {
     if (rev === undefined) return;
     let isHere = true;

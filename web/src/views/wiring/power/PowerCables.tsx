@@ -11,12 +11,23 @@ const thickness = (amps: number) => Math.max(1, Math.round(amps * PX_PER_A));
  * Each cable of each supply with its plugs in order: what stands on them, what it carries at the start, at work, and
  * what is lost along it. The line is as thick as the current in it.
  */
-export function PowerCables({ boxes }: { readonly boxes: readonly PowerBox[] }) {
-  const chosen = useChosenPlug();
+export function PowerCables({
+  boxes,
+  movesIn,
+}: {
+  readonly boxes: readonly PowerBox[];
+  /** Where a plug that is chosen can be moved, if that is not here. */ readonly movesIn?: string;
+}) {
+  const chosen = useChosenPlug(movesIn);
   return (
-    <section aria-label="Power cables" className="px-4 pt-3 pb-2">
+    <section aria-label="Power cables" className={movesIn ? 'pt-1' : 'px-4 pt-3 pb-2'}>
       {boxes.map((box) => (
-        <BoxCables key={box.supply.unit} box={box} isAlone={boxes.length === 1} chosen={chosen} />
+        <BoxCables
+          key={box.supply.unit}
+          box={box}
+          title={boxes.length > 1 ? box.name : movesIn ? '' : 'Power cables'}
+          chosen={chosen}
+        />
       ))}
     </section>
   );
@@ -24,11 +35,11 @@ export function PowerCables({ boxes }: { readonly boxes: readonly PowerBox[] }) 
 
 function BoxCables({
   box,
-  isAlone,
+  title,
   chosen,
 }: {
   readonly box: PowerBox;
-  readonly isAlone: boolean;
+  readonly title: string;
   readonly chosen: ChosenPlug;
 }) {
   const dispatch = useAppDispatch();
@@ -44,12 +55,10 @@ function BoxCables({
   const spare = box.cables.filter(({ label }) => label === null);
   return (
     <div className="mb-3 break-inside-avoid">
-      <h2 className="text-[15px] font-semibold">
-        {isAlone ? 'Power cables' : box.name}
-        <span className="ml-2 text-[13px] font-normal text-mid">
-          {box.supply.name} <span className="mono">{box.supply.mark}</span>
-        </span>
-      </h2>
+      {title && <h2 className="text-[15px] font-semibold">{title}</h2>}
+      <p className="text-[13px] text-mid">
+        {box.supply.name} <span className="mono">{box.supply.mark}</span>
+      </p>
       {box.without.length > 0 && (
         <p className="bad mt-1 text-[13.5px]" data-testid="without-plug">
           No plug is left for {box.without.map(({ mark, words, plug }) => `${mark} ${words} (${plug})`).join(', ')}.

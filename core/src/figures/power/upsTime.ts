@@ -1,0 +1,75 @@
+import type { UnitId } from '../../parts/ids';
+import { ofKind } from '../../machine/units';
+import { basisOf, factOf, type PartOf } from '../../parts/resolve';
+import type { FigureContext } from '../context';
+import { Ledger, rangedOf, type Ranged } from '../quantity';
+import type { PowerState } from './draw';
+import { peakState, wallW } from './wall';
+
+/** How long a UPS holds the whole machine, minutes by state; null for a state that it does not carry. */
+export type UpsTime = {
+  readonly unit: UnitId;
+  readonly name: string;
+  readonly states: readonly { readonly state: PowerState; readonly minutes: Ranged | null }[];
+  /** Years since it was made, where that is known. */ readonly ageYears: number | null;
+};
+
+/** What a UPS itself draws from its battery, W, where its sheet does not say. */
+const OWN_W = { value: 10, lo: 8, hi: 12 };
+/** Years after which a battery holds four fifths. */
+const TIRED_YEARS = { leadAcid: 3, lithiumIron: 8 } as const;
+const LEAST_LEFT = 0.4;
+
+/**
+ * Minutes a battery of so many Wh gives a load in W. Lead-acid loses capacity with current (Peukert, exponent 1.2, from
+ * the 20-hour rating): 20 h · (Wh·η / (20·(W + own)))^1.2; lithium iron gives nine tenths: Wh · 0.9 · η / (W + own).
+ */
+export function batteryMinutes(
+  { battery, batteryWh, efficiencyPct }: Pick<PartOf<'ups'>, 'battery' | 'batteryWh' | 'efficiencyPct'>,
+  loadW: number,
+  ownW: number,
+  left = 1,
+): number {
+  const wh = batteryWh * left * (efficiencyPct / 100);
+  const watts = Math.max(1, loadW + ownW);
+  return 60 * (battery === 'leadAcid' ? 20 * (wh / (20 * watts)) ** 1.2 : (0.9 * wh) / watts);
+}
+
+/** What an aged battery still holds, as a share: a fifth is lost by the years of its kind, and as fast from then on. */
+export const batteryLeft = (battery: PartOf<'ups'>['battery'], years: number): number =>
+  Math.max(LEAST_LEFT, 1 - (0.2 * Math.max(0, years)) / TIRED_YEARS[battery]);
+
+/** All of the machine on its one UPS; null without one, and where several share it nobody knows how. */
+export function upsTime(context: FigureContext, asOf: string): UpsTime | null {
+  const all = ofKind(context.units, 'ups');
+  const [unit] = all;
+  if (!unit || all.length > 1) return null;
+  const { part } = unit;
+  const year = unit.item?.year;
+  const ageYears = year === undefined ? null : Math.max(0, Number(asOf.slice(0, 4)) - year);
+  const left = ageYears === null ? 1 : batteryLeft(part.battery, ageYears);
+  const own = basisOf(part, 'idleW') === 'typical' ? OWN_W : factOf(part, 'idleW');
+  const ledger = new Ledger(false);
+  const states: readonly PowerState[] = ['idle', 'working', peakState(context, ledger)];
+  return {
+    unit: unit.id,
+    name: part.name,
+    ageYears,
+    states: states.flatMap((state): UpsTime['states'][number][] => {
+      const wall = wallW(context, state, ledger);
+      if (!wall) return [];
+      const watts = rangedOf(wall);
+      if (watts.value > part.ratedW) return [{ state, minutes: null }];
+      return [
+        {
+          state,
+          minutes: {
+            value: batteryMinutes(part, watts.value, own.value, left),
+            lo: batteryMinutes(part, watts.hi, own.hi, left),
+            hi: batteryMinutes(part, watts.lo, own.lo, left),
+          },
+        },
+      ];
+    }),
+  };
+}
