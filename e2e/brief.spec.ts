@@ -58,3 +58,22 @@ test.describe('the brief', () => {
     await expect(page.getByLabel('Between them')).toHaveValue('slatted');
   });
 });
+
+test('a kWh by night costs another price; each price has its hours', async ({ page, request }) => {
+  const id = await copyOf(request, 'weighbridge', 'tariff');
+  const bench = new BenchPage(page);
+  await page.goto(`/b/${id}/brief`);
+  const before = (await storedBuild(request, id)).tariff.bands[0]!.minorPerKwh;
+  await page.getByRole('button', { name: 'Another price at other hours' }).click();
+  await page.getByLabel('Hour from which price 2 holds').selectOption('22');
+  await expect(page.getByLabel('0:00 to 22:00')).toBeVisible();
+  await page.getByLabel('22:00 to 0:00').fill('0.18');
+  await page.getByLabel('22:00 to 0:00').press('Enter');
+  await bench.settled();
+  expect((await storedBuild(request, id)).tariff.bands).toEqual([
+    { fromHour: 0, minorPerKwh: before },
+    { fromHour: 22, minorPerKwh: 18 },
+  ]);
+  await page.getByRole('button', { name: 'Take away the price from 22:00' }).click();
+  await expect(page.getByLabel('A kWh costs')).toBeVisible();
+});

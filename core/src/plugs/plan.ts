@@ -15,7 +15,7 @@ import { eachInput, wantsOf, type Input } from './inputs';
 import { placePlugs, type Amps, type Bin, type Placed, type Splitter, type Want } from './place';
 
 /** A plug of a cable and what is on it: nothing, an input (two on a plug that parts), or a splitter with its own. */
-export type PlugPlace = {
+type PlugPlace = {
   readonly plug: PlugKind;
   readonly on: readonly PlacedInput[];
   readonly splitter: { readonly unit: PlannedUnit; readonly on: readonly PlacedInput[] } | null;

@@ -21,7 +21,7 @@ export type PlugUse = {
   readonly run: Amps;
   readonly how: Wire['how'];
 };
-export type PlugRow = {
+type PlugRow = {
   readonly plug: string;
   readonly uses: readonly PlugUse[];
   /** A splitter that stands on it, with what hangs there. */

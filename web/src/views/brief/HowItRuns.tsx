@@ -1,6 +1,7 @@
-import { minorPerMajor, type Build, type Edit } from '@inch-tower/core';
+import type { Build, Edit } from '@inch-tower/core';
 import { readAnswer } from './briefFields';
 import { ChoiceField, NumberField } from './fields';
+import { TariffByHour } from './TariffByHour';
 
 type Policy = Build['policy'];
 type Props = { readonly build: Build; readonly onEdit: (edit: Edit, words: string) => void };
@@ -16,7 +17,7 @@ const STARTS = [
 
 /** How the machine is run: how its drives start, how fast its fans turn, what a kWh costs. */
 export function HowItRuns({ build, onEdit }: Props) {
-  const { policy, tariff } = build;
+  const { policy } = build;
   const setPolicy = (patch: Partial<Policy>, words: string) =>
     onEdit({ type: 'set.policy', value: { ...policy, ...patch } }, words);
   /** Takes a typed number within bounds; a sentence where it is none. */
@@ -30,8 +31,6 @@ export function HowItRuns({ build, onEdit }: Props) {
       return null;
     };
   const { spinUp, fans } = policy;
-  const [band] = tariff.bands;
-  const per = minorPerMajor(tariff.currency);
   return (
     <section className="mb-6 break-inside-avoid" aria-label="How it runs">
       <h2 className="text-[15px] font-semibold">How it runs</h2>
@@ -85,20 +84,7 @@ export function HowItRuns({ build, onEdit }: Props) {
           )}
         />
       ) : null}
-      {band && tariff.bands.length === 1 && (
-        <NumberField
-          label="A kWh costs"
-          unit={tariff.currency}
-          help="As on the bill, with what goes by use."
-          value={band.minorPerKwh / per}
-          onAnswer={within(0, 1000, tariff.currency, (price) =>
-            onEdit(
-              { type: 'set.tariff', value: { ...tariff, bands: [{ ...band, minorPerKwh: price * per }] } },
-              `A kWh costs ${price} ${tariff.currency}`,
-            ),
-          )}
-        />
-      )}
+      <TariffByHour build={build} onEdit={onEdit} />
     </section>
   );
 }
