@@ -18,7 +18,7 @@ import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
 import type { UnitId } from './parts/ids';
 import { memoLast } from './memoLast';
-import { plugPlans, type PlugPlan } from './plugs/plan';
+import { plugPlans, type PlugPlan } from './figures/power/plugPlan';
 import { cableNeeds, type CableNeeds } from './needs/cables';
 import { smallNeeds, type SmallNeed } from './needs/small';
 import { openThings, type OpenThing, type Status } from './open';

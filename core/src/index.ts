@@ -97,7 +97,7 @@ export {
   type PowerBox,
   type PowerCable,
   type PowerLine,
-} from './plugs/rows';
+} from './figures/power/plugRows';
 export type { Budget, HostLink, HostRow, CableRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
 export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
 export { bayWords, hostWords } from './wiring/cableWords';

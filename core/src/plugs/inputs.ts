@@ -1,7 +1,6 @@
-import { printSpot, type SpotRef, type Wire } from '../build/layout';
-import type { FigureContext } from '../figures/context';
+import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { spotsOf } from '../machine/spots';
-import { seatSpot } from '../machine/units';
+import { seatSpot, type PlannedUnit } from '../machine/units';
 import { loadsOf, type End } from '../needs/splitters';
 import type { PlugInput } from '../needs/plugInputs';
 import type { Want } from './place';
@@ -16,7 +15,7 @@ export type Input = {
 /** Every input by itself, in the order things stand in: neighbours follow each other. */
 export function eachInput(
   inputs: readonly PlugInput[],
-  { units, layout }: Pick<FigureContext, 'units' | 'layout'>,
+  { units, layout }: { readonly units: readonly PlannedUnit[]; readonly layout: Layout },
 ): readonly Input[] {
   const place = new Map<string, number>();
   for (const unit of units)

@@ -2,7 +2,7 @@ import type { Build } from '../../build/build';
 import { ofKind } from '../../machine/units';
 import { boxesOf, type Box } from '../boxes';
 import type { FigureContext } from '../context';
-import { plugPlans } from '../../plugs/plan';
+import { plugPlans } from './plugPlan';
 import { Ledger } from '../quantity';
 import { currents, phases, together, type Rail } from './currents';
 import { most12A, restAtStartA } from './rails';

@@ -4,7 +4,14 @@ import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units
 import { basisOf, factOf } from '../../parts/resolve';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { DISKS_A_CABLE } from '../../plugs/configs';
-import { placeCase, plugCases, plugPlans, worstCable, type ChainPlan, type PlugCase } from '../../plugs/plan';
+import {
+  placeCase,
+  plugCases,
+  plugPlans,
+  worstCable,
+  type ChainPlan,
+  type PlugCase,
+} from '../../figures/power/plugPlan';
 import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
 import { plugInputs } from '../../needs/plugInputs';
 import { plugBalance } from '../../needs/plugs';

@@ -1,8 +1,8 @@
-import { createAssessor } from '../assess';
-import { catalogue, cube, tweak, type Fixture } from '../testing/fixture';
-import { tower } from '../testing/rules';
-import { dropV, ohmPerM } from './chains';
-import type { ChainPlan, PlugPlan } from './plan';
+import { createAssessor } from '../../assess';
+import { catalogue, cube, tweak, type Fixture } from '../../testing/fixture';
+import { tower } from '../../testing/rules';
+import { dropV, ohmPerM } from '../../plugs/chains';
+import type { ChainPlan, PlugPlan } from './plugPlan';
 
 const planOf = (made: Fixture): PlugPlan => createAssessor().plugs(made.build)[0]!;
 const marksOn = ({ plugs }: ChainPlan) =>

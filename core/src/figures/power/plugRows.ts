@@ -1,13 +1,13 @@
 import Papa from 'papaparse';
-import type { Edit } from '../build/edits';
-import { printSpot, type SpotRef, type Wire } from '../build/layout';
-import type { UnitId } from '../parts/ids';
-import { groupAt } from '../machine/spotAt';
-import { isKind, unitsById, type PlannedUnit } from '../machine/units';
-import { plugWord } from './words';
-import type { Input } from './inputs';
-import type { Amps } from './place';
-import type { ChainPlan, PlacedInput, PlugPlan } from './plan';
+import type { Edit } from '../../build/edits';
+import { printSpot, type SpotRef, type Wire } from '../../build/layout';
+import type { UnitId } from '../../parts/ids';
+import { groupAt } from '../../machine/spotAt';
+import { isKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { plugWord } from '../../plugs/words';
+import type { Input } from '../../plugs/inputs';
+import type { Amps } from '../../plugs/place';
+import type { ChainPlan, PlacedInput, PlugPlan } from './plugPlan';
 
 /** What stands on a plug: its input's place, the unit it is of, in words, and the drives behind it. */
 export type PlugUse = {

@@ -1,18 +1,18 @@
-import { printSpot, type Wire } from '../build/layout';
-import { boxesOf, type Box } from '../figures/boxes';
-import type { FigureContext } from '../figures/context';
-import { turnsOf } from '../figures/power/currents';
-import { hindrances } from '../figures/power/stagger';
-import { supplyOf } from '../figures/power/wall';
-import { boxOf, seatsOf } from '../machine/hosts';
-import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
-import { memoWeak } from '../memoLast';
-import { plugInputs } from '../needs/plugInputs';
-import { AT_START, type End } from '../needs/splitters';
-import type { PlugKind } from '../parts/vocabulary';
-import { boardsIn, chainsOf, dropV, type Chain } from './chains';
-import { eachInput, wantsOf, type Input } from './inputs';
-import { placePlugs, type Amps, type Bin, type Placed, type Splitter, type Want } from './place';
+import { printSpot, type Wire } from '../../build/layout';
+import { boxesOf, type Box } from '../boxes';
+import type { FigureContext } from '../context';
+import { turnsOf } from './currents';
+import { hindrances } from './stagger';
+import { supplyOf } from './wall';
+import { boxOf, seatsOf } from '../../machine/hosts';
+import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
+import { memoWeak } from '../../memoLast';
+import { plugInputs } from '../../needs/plugInputs';
+import { AT_START, type End } from '../../needs/splitters';
+import type { PlugKind } from '../../parts/vocabulary';
+import { boardsIn, chainsOf, dropV, type Chain } from '../../plugs/chains';
+import { eachInput, wantsOf, type Input } from '../../plugs/inputs';
+import { placePlugs, type Amps, type Bin, type Placed, type Splitter, type Want } from '../../plugs/place';
 
 /** A plug of a cable and what is on it: nothing, an input (two on a plug that parts), or a splitter with its own. */
 type PlugPlace = {
