@@ -57,7 +57,7 @@ test('a machine is duplicated, and taken down only after being asked', async ({ 
   await expect(page.getByRole('link', { name: 'Open Reading room, not begun, copy' })).toHaveCount(0);
 });
 
-test('an address without a machine says so and cables back', async ({ page }) => {
+test('an address without a machine says so and leads back', async ({ page }) => {
   await page.goto('/b/nothing-here');
   await expect(page.getByRole('alert')).toContainText('There is no machine at this address');
   await page.getByRole('link', { name: 'Back to your machines' }).click();

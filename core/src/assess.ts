@@ -12,7 +12,6 @@ import {
   type Figures,
 } from './figures/figures';
 import { boxesOf } from './figures/boxes';
-import { powerOf, type Power } from './figures/power/powerOf';
 import { supplyOf } from './figures/power/wall';
 import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
@@ -51,8 +50,8 @@ export type Assessor = {
   explain(build: Build, id: FigureId): Explanation | null;
   /** What a figure is made of, the most first. */
   shares(build: Build, id: FigureId): readonly Share[];
-  /** Its power in every state and over its start, for the view of that name. */
-  power(build: Build, options: AssessOptions): Power;
+  /** What figures of a build are computed from, for views that reckon more than the tapes show. */
+  context(build: Build): FigureContext;
   /** Which plug of which cable feeds what, for each box with a supply. */
   plugs(build: Build): readonly PlugPlan[];
   /** What a supply turns to heat in a year; null where it feeds no box. */
@@ -219,7 +218,7 @@ export function createAssessor(): Assessor {
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),
     shares: (build, id) => sharesOf(id, prepare(build).context),
-    power: (build, { asOf }) => powerOf(prepare(build).context, build.profile, build.tariff, asOf),
+    context: (build) => prepare(build).context,
     plugs: (build) => plugPlans(prepare(build).context),
     yearLoss(build, supply) {
       const { context } = prepare(build);

@@ -90,7 +90,6 @@ export { wiringFor } from './wiring/wiring';
 export {
   otherCables,
   powerBoxes,
-  powerCsv,
   powerSchedule,
   putPlug,
   type PlugUse,
@@ -98,8 +97,10 @@ export {
   type PowerCable,
   type PowerLine,
 } from './figures/power/plugRows';
+export { powerCsv } from './figures/power/plugCsv';
 export type { Budget, HostLink, HostRow, CableRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
-export { lengthWords, scheduleCsv, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
+export { lengthWords, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
+export { scheduleCsv } from './wiring/scheduleCsv';
 export { bayWords, hostWords } from './wiring/cableWords';
 export { otherEnds, otherPorts, type OtherEnd, type OtherPort } from './wiring/moveCable';
 
@@ -107,8 +108,9 @@ export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NA
 
 export { elevationOf, type Elevation } from './geometry/elevation';
 export { drawingSvg } from './geometry/svg';
-export { billCsv, billOf, type Bill, type BillLine } from './bill/bill';
-export type { BoxPower, Power, StateDraw } from './figures/power/powerOf';
+export { billOf, type Bill, type BillLine } from './bill/bill';
+export { billCsv } from './bill/billCsv';
+export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
 export { START_SHARE, type Mildest, type SpinUp, type StartCurve } from './figures/power/startCurve';
 export type { Year } from './figures/power/year';
 export type { UpsTime } from './figures/power/upsTime';

@@ -79,6 +79,15 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
+    name: 'wiring-power',
+    path: '/b/old-desktop/wiring?half=power',
+    act: async (page) => {
+      await ready(page);
+      await page.locator('[data-plug="K2"]').click();
+      await page.getByText('Move it to').waitFor();
+    },
+  },
+  {
     name: 'bench-changes',
     path: '/b/sound-desk?sel=floor/chassis&pane=sheet&view=plan',
     act: async (page) => {

@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import { createAssessor } from '../assess';
 import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
 import { otherCurrencies } from '../figures/cost/money';
-import { billCsv, billOf } from './bill';
+import { billOf } from './bill';
+import { billCsv } from './billCsv';
 
 const made = (one: Fixture) => {
   const assessment = createAssessor().assess(one.build, AS_OF);

@@ -1,5 +1,4 @@
 import { memberAt } from '../lists';
-import Papa from 'papaparse';
 import type { Assessment } from '../assess';
 import type { Build } from '../build/build';
 import { itemCost, cableCost, moneyLines, smallCost } from '../figures/cost/money';
@@ -108,32 +107,4 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
     total: line.total && line.total * build.copies,
   }));
   return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
-}
-
-/** The bill as CSV (RFC 4180), money with as many decimals as its currency has. */
-export function billCsv({ currency, lines, total }: Bill): string {
-  const digits = Math.round(Math.log10(minorPerMajor(currency)));
-  const money = (value: number | null) => (value === null ? '' : value.toFixed(digits));
-  const rows = lines.map((line) => [
-    line.mark,
-    line.what,
-    line.maker,
-    line.kind,
-    line.count,
-    line.deal,
-    money(line.each),
-    money(line.total),
-    currency,
-    line.basis,
-    line.note,
-  ]);
-  return (
-    Papa.unparse(
-      {
-        fields: ['mark', 'what', 'maker', 'kind', 'count', 'deal', 'each', 'total', 'currency', 'basis', 'note'],
-        data: [...rows, ['', 'Together', '', '', '', '', '', money(total), currency, '', '']],
-      },
-      { newline: '\r\n', escapeFormulae: true },
-    ) + `\r\n`
-  );
 }

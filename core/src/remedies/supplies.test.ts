@@ -1,10 +1,12 @@
 import { createAssessor } from '../assess';
+import { powerOf } from '../figures/power/powerOf';
 import { catalogue, tweak, type Fixture } from '../testing/fixture';
 import { rack, tower } from '../testing/rules';
 import { supplyOffers, type SupplyOffer } from './supplies';
 import type { Base } from './weigh';
 
 const AS_OF = { asOf: '2026-11-28' };
+const powerFor = (build: Base['build']) => powerOf(createAssessor().context(build), build, AS_OF.asOf);
 function offers(made: Fixture, sheet: string, from = catalogue): readonly SupplyOffer[] {
   const assessor = createAssessor();
   const base: Base = { build: made.build, assessment: assessor.assess(made.build, AS_OF) };
@@ -27,12 +29,12 @@ test('a wasteful supply is beaten by those that surely lose less, the best first
   expect(found.length).toBeGreaterThan(0);
   const saved = found.map(({ savesKwh }) => savesKwh.value);
   expect(saved).toEqual([...saved].sort((a, b) => b - a));
-  const before = createAssessor().power(tower(wasteful).add('coot-1', 2).build, AS_OF);
+  const before = powerFor(tower(wasteful).add('coot-1', 2).build);
   for (const one of found) {
     expect(one.savesKwh.lo).toBeGreaterThan(0);
     expect(one.causes.filter(({ severity }) => severity === 'blocker')).toEqual([]);
     // What is saved is what the year at the wall is less.
-    const after = createAssessor().power(one.after, AS_OF);
+    const after = powerFor(one.after);
     expect(before.year!.kwh.value - after.year!.kwh.value).toBeCloseTo(one.savesKwh.value, 6);
     expect(before.year!.costMinor.value - after.year!.costMinor.value).toBeCloseTo(one.savesMinor.value, 4);
   }

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import { unitsById, type PlannedUnit } from '../machine/units';
 import type { CableRow, Wiring } from './rows';
 
@@ -55,27 +54,4 @@ export function scheduleOf(wiring: Wiring, units: readonly PlannedUnit[]): Sched
       source: sourceWords(row),
       how: HOW[row.wire.how],
     }));
-}
-
-/** The schedule as CSV (RFC 4180). */
-export function scheduleCsv(lines: readonly ScheduleLine[]): string {
-  return (
-    Papa.unparse(
-      {
-        fields: ['label', 'from', 'to', 'drives', 'cable', 'direction', 'length', 'source', 'how'],
-        data: lines.map((line) => [
-          line.label,
-          line.from,
-          line.to,
-          line.drives,
-          line.kind,
-          line.direction,
-          line.length,
-          line.source,
-          line.how,
-        ]),
-      },
-      { newline: '\r\n', escapeFormulae: true },
-    ) + `\r\n`
-  );
 }

@@ -5,7 +5,8 @@ import { checkLayout } from '../solve/checkLayout';
 import { plannedUnits } from '../machine/units';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { otherEnds, otherPorts } from './moveCable';
-import { scheduleCsv, scheduleOf } from './schedule';
+import { scheduleOf } from './schedule';
+import { scheduleCsv } from './scheduleCsv';
 import { wiringFor } from './wiring';
 
 const wiring = (made: Fixture) => wiringFor(made.build, made.assess());

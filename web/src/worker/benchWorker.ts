@@ -2,11 +2,8 @@ import { expose } from 'comlink';
 import {
   acceptedReason,
   commit,
-  billCsv,
-  billOf,
   conflictLines,
   createAssessor,
-  drawingSvg,
   hostDrives,
   isClassSheet,
   mismatchWords,
@@ -16,7 +13,6 @@ import {
   remediesFor,
   replay,
   scheduleOf,
-  sceneOf,
   supplyOffers,
   tryAt,
   weigh,
@@ -180,11 +176,13 @@ const worker: BenchWorker = {
   explain: (id) => (build ? assessor.explain(build, id) : null),
 
   shares: (id) => (build ? assessor.shares(build, id) : []),
-  power() {
+  async power() {
     const now = base();
     if (!now) return null;
+    const context = assessor.context(now.build);
     const cables = powerBoxes(assessor.plugs(now.build), now.assessment.units);
-    return { ...assessor.power(now.build, today()), cables };
+    const { powerOf } = await import('./seldom');
+    return { ...powerOf(context, now.build, today().asOf), cables };
   },
 
   async tryAt(ask, onBatch) {
@@ -321,8 +319,17 @@ const worker: BenchWorker = {
     asking++;
   },
 
-  bill: () => (build && assessment ? billCsv(billOf(build, assessment)) : null),
-  drawing: () => (build && assessment ? drawingSvg(build, sceneOf(assessment.units, assessment.layout).boxes) : null),
+  async bill() {
+    const now = base();
+    const { billCsv, billOf } = await import('./seldom');
+    return now && billCsv(billOf(now.build, now.assessment));
+  },
+
+  async drawing() {
+    const now = base();
+    const { drawingSvg, sceneOf } = await import('./seldom');
+    return now && drawingSvg(now.build, sceneOf(now.assessment.units, now.assessment.layout).boxes);
+  },
 
   wiring() {
     if (!build || !assessment) return null;

@@ -122,7 +122,7 @@ export type BenchWorker = {
   explain(id: FigureId): Explanation | null;
   shares(id: FigureId): readonly Share[];
   /** The power of the build that is open, with its power cables; null while none is. */
-  power(): (Power & { readonly cables: readonly PowerBox[] }) | null;
+  power(): Promise<(Power & { readonly cables: readonly PowerBox[] }) | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */
@@ -146,6 +146,6 @@ export type BenchWorker = {
     readonly plugs: readonly PowerLine[];
   } | null;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
-  bill(): string | null;
-  drawing(): string | null;
+  bill(): Promise<string | null>;
+  drawing(): Promise<string | null>;
 };

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import type { Edit } from '../../build/edits';
 import { printSpot, type SpotRef, type Wire } from '../../build/layout';
 import type { UnitId } from '../../parts/ids';
@@ -161,25 +160,6 @@ export const powerSchedule = (boxes: readonly PowerBox[]): PowerLine[] =>
       ),
     ),
   );
-
-/** The list of power plugs as CSV (RFC 4180). */
-export const powerCsv = (lines: readonly PowerLine[]): string =>
-  Papa.unparse(
-    {
-      fields: ['label', 'from', 'plug', 'to', 'mark', '12 V / 5 V at the start', '12 V / 5 V at work', 'how'],
-      data: lines.map((line) => [
-        line.label,
-        line.from,
-        line.plug,
-        line.to,
-        line.marks,
-        line.start,
-        line.run,
-        line.how,
-      ]),
-    },
-    { newline: '\r\n', escapeFormulae: true },
-  ) + `\r\n`;
 
 /**
  * The edits that put an input on a cable by hand, or hold it there. All others of the box ask to stay where they are:

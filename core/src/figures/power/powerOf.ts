@@ -46,8 +46,7 @@ export type Power = {
 /** All of a machine's power, for the view of that name. */
 export function powerOf(
   context: FigureContext,
-  profile: Build['profile'],
-  tariff: Build['tariff'],
+  { profile, tariff }: Pick<Build, 'profile' | 'tariff'>,
   asOf: string,
 ): Power {
   const ledger = new Ledger(false);

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { createAssessor } from '../../assess';
+import { powerOf as reckoned } from './powerOf';
 import type { Build } from '../../build/build';
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { inTurn, rack } from '../../testing/rules';
 import { START_SHARE, worstShare, type SpinUp, type StartCurve } from './startCurve';
 import { priceAt } from './year';
 
-const powerOf = (made: Fixture) => createAssessor().power(made.build, AS_OF);
+const powerOf = ({ build }: Fixture) => reckoned(createAssessor().context(build), build, AS_OF.asOf);
 const under = (made: Fixture, spinUp: SpinUp): Fixture => made.set({ policy: { ...made.build.policy, spinUp } });
 const startOf = (made: Fixture): StartCurve => powerOf(made).boxes[0]!.start;
 const peak12 = ({ steps }: StartCurve) => Math.max(...steps.map(({ a }) => a['12 V']));

@@ -1,10 +1,11 @@
 import { createAssessor } from '../../assess';
+import { powerOf as reckoned } from './powerOf';
 import { AS_OF, catalogue, cube, tweak, type Fixture } from '../../testing/fixture';
 import { rack, tower } from '../../testing/rules';
 import { batteryLeft, batteryMinutes } from './upsTime';
 import { worstShare } from './startCurve';
 
-const powerOf = (made: Fixture) => createAssessor().power(made.build, AS_OF);
+const powerOf = ({ build }: Fixture) => reckoned(createAssessor().context(build), build, AS_OF.asOf);
 
 test('what a year is cheaper without a part is what it costs less once that is taken out', () => {
   const made = cube().add('tern-8i').add('barge-8', 4).add('pike-960', 1);

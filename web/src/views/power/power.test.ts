@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { createAssessor, parseBuildText, powerBoxes, wordsOf, type Build } from '@inch-tower/core';
+import { createAssessor, parseBuildText, powerBoxes, powerOf, wordsOf, type Build } from '@inch-tower/core';
 import type { TaggedSnag } from '../../worker/messages';
 import { plugAnswer } from './plugAnswer';
 import { apart, startLines } from './startLines';
@@ -14,7 +14,7 @@ const looked = (build: Build) => {
   const assessor = createAssessor();
   const { snags } = assessor.assess(build, { asOf: '2026-11-28' });
   return {
-    power: assessor.power(build, { asOf: '2026-11-01' }),
+    power: powerOf(assessor.context(build), build, '2026-11-01'),
     snags: snags.map((snag) => ({ ...snag, ...wordsOf(snag) })) as unknown as TaggedSnag[],
   };
 };
