@@ -4,8 +4,8 @@ import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { PlugKind } from '../parts/vocabulary';
 
 /**
- * A cable of a supply with its plugs in order from there, or an output of a board. `wireA` is what it carries a rail
- * on all its wires of that rail; lengths are to the first plug and from each to the next; an output of a board has
+ * A cable of a supply with its plugs in order from there, or an output of a board. `wireA` is what it carries a rail;
+ * lengths are to the first plug and from each to the next; an output of a board has
  * neither gauge nor length known.
  */
 export type Chain = {
@@ -32,6 +32,16 @@ const LIVE: Partial<Record<PlugKind, number>> = {
   '6-pin-card': 3,
   '24-pin': 2,
 };
+/** W that one plug with several wires is made for (ATX12V, EPS12V, PCI-SIG CEM); a board's main plug is not reckoned. */
+const PLUG_W: Partial<Record<PlugKind, number>> = {
+  '8-pin-cpu': 336,
+  '4-pin-cpu': 168,
+  '8-pin-card': 150,
+  '6-pin-card': 75,
+};
+/** A cable of such plugs is made for what they carry together. */
+const madeForA = (plugs: readonly { readonly plug: PlugKind; readonly count: number }[]): number =>
+  plugs.reduce((sum, { plug, count }) => sum + (count * (PLUG_W[plug] ?? Infinity)) / 12, 0);
 const liveOn = (plugs: readonly { readonly plug: PlugKind }[]): number =>
   plugs.some(({ plug }) => isSplittable(plug)) ? 1 : Math.max(1, ...plugs.map(({ plug }) => LIVE[plug] ?? 1));
 
@@ -46,7 +56,7 @@ export function chainsOf(supply: UnitOf<'supply'>, boards: readonly UnitOf<'boar
       host: { host: supply.id, key: cable.key, n: i + 1 },
       of: supply,
       plugs: cable.plugs.flatMap(({ plug, count }) => Array.from({ length: count }, () => plug)),
-      wireA: live * wireA(cable.gaugeAwg),
+      wireA: live > 1 ? madeForA(cable.plugs) : wireA(cable.gaugeAwg),
       wire: {
         gaugeAwg: cable.gaugeAwg,
         firstMm: cable.lengthMm,

@@ -107,7 +107,8 @@ test('a processor’s plug parts the current among four wires', () => {
   const { chains } = planOf(cube());
   const cpu = chains.find(({ chain }) => chain.host.key === 'cpu')!;
   expect(cpu.chain.wire).toMatchObject({ live: 4, returns: 4 });
-  expect(cpu.chain.wireA).toBe(32);
+  // 336 W on 12 V (EPS12V).
+  expect(cpu.chain.wireA).toBe(28);
 });
 
 test('what has no plug is named', () => {
