@@ -1,6 +1,7 @@
 import { otherCables, putPlug, type PlugUse, type PowerBox, type PowerCable } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch } from '../../../state/store';
+import { goneWords } from './goneWords';
 
 const HOW = { solved: 'dealt by the solver', put: 'put by hand', held: 'held' } as const;
 const amps = ({ a12, a5 }: PlugUse['start']) => `${a12.toFixed(1)} A on 12 V, ${a5.toFixed(1)} A on 5 V`;
@@ -50,6 +51,7 @@ export function PlugPane({
         <dt className="text-mid">How</dt>
         <dd>{HOW[use.how]}</dd>
       </dl>
+      <p className="mt-2 text-[13px]">{goneWords(box, cable)}</p>
       <div className="mt-2 flex flex-wrap gap-1.5">
         {use.how !== 'held' && (
           <button type="button" className="press" onClick={() => put(cable, 'held')}>
