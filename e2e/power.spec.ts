@@ -83,3 +83,31 @@ test('hours painted by hand or by number change the year; plugs lead to where th
   await expect(page).toHaveURL(/wiring\?half=power&plug=/);
   await expect(page.getByRole('complementary', { name: 'Cable' })).toContainText('Move it to');
 });
+
+test('work, scrubs and CO₂ are asked in the brief and told with the year', async ({ page, request }) => {
+  const id = await copyOf(request, 'weighbridge', 'power-use');
+  const bench = new BenchPage(page);
+  await page.goto(`/b/${id}/brief`);
+  const answer = async (label: string, text: string) => {
+    await page.getByLabel(label, { exact: true }).fill(text);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+  };
+  await answer('At work', '50');
+  await answer('Scrubs a year', '4');
+  await answer('CO₂ of a kWh', '350');
+  await bench.settled();
+  expect(await storedBuild(request, id)).toMatchObject({
+    profile: { workShare: 0.5, scrubsPerYear: 4 },
+    tariff: { co2GramsPerKwh: 350 },
+  });
+  await page.getByRole('link', { name: 'Power', exact: true }).click();
+  await expect(page.getByText(/4 scrubs a year of a full pool, about \d+ h each/)).toBeVisible();
+  await expect(page.getByText(/CO₂ \d+ kg\./)).toBeVisible();
+  // What is left open again is typical again, and nothing else goes with it.
+  await page.goto(`/b/${id}/brief`);
+  await answer('At work', '');
+  await answer('CO₂ of a kWh', '');
+  await bench.settled();
+  const { profile, tariff } = await storedBuild(request, id);
+  expect([profile.workShare, profile.scrubsPerYear, tariff.co2GramsPerKwh]).toEqual([undefined, 4, undefined]);
+});

@@ -113,6 +113,8 @@ const profileSchema = z.strictObject({
   weekend: day,
   drivesAwake: z.int().min(0).max(LIMITS.drives).optional(),
   scrubsPerYear: z.number().min(0).max(366),
+  /** At work, how far of the way from idle to busy the host goes, 0 to 1; typical where it is not said. */
+  workShare: z.number().min(0).max(1).optional(),
 });
 const tariffSchema = z.strictObject({
   currency: moneySchema.shape.currency,
@@ -120,6 +122,8 @@ const tariffSchema = z.strictObject({
     .array(z.strictObject({ fromHour: z.int().min(0).max(23), minorPerKwh: z.number().min(0).max(100_000) }))
     .min(1)
     .max(24),
+  /** What a kWh of this contract gives off, g of CO₂, where it is known. */
+  co2GramsPerKwh: z.number().min(0).max(3000).optional(),
 });
 const poolSchema = z.strictObject({
   sets: z

@@ -14,6 +14,7 @@ export type FigureContext = {
   readonly running: readonly PlannedUnit[];
   readonly site: Build['site'];
   readonly policy: Build['policy'];
+  /** How far from idle to busy an hour of work goes, where the profile says it. */ readonly workShare?: number;
   readonly currency: string;
   /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;
   /** Machines alike that are bought together. */ readonly copies: number;

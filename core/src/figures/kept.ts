@@ -4,6 +4,7 @@ import type { Ledger } from './quantity';
 type Kept = {
   readonly layout: FigureContext['layout'];
   readonly policy: FigureContext['policy'];
+  readonly workShare: FigureContext['workShare'];
   readonly answers: Map<string, unknown>;
 };
 
@@ -12,18 +13,19 @@ const memories = new WeakMap<FigureContext['running'], Kept>();
 
 /**
  * Gives an answer about a machine again that figures and rules both ask for. `name` says what is asked, with all it
- * hangs on besides units, layout and policy. A ledger that writes workings or samples always computes.
+ * hangs on besides units, layout, policy and share of work. A ledger that writes workings or samples always computes.
  */
 export function kept<T>(
-  context: Pick<FigureContext, 'running' | 'layout' | 'policy'>,
+  context: Pick<FigureContext, 'running' | 'layout' | 'policy' | 'workShare'>,
   ledger: Ledger,
   name: string,
   compute: () => T,
 ): T {
   if (!ledger.plain) return compute();
   let known = memories.get(context.running);
-  if (!known || known.layout !== context.layout || known.policy !== context.policy)
-    memories.set(context.running, (known = { layout: context.layout, policy: context.policy, answers: new Map() }));
+  const { layout, policy, workShare } = context;
+  if (!known || known.layout !== layout || known.policy !== policy || known.workShare !== workShare)
+    memories.set(context.running, (known = { layout, policy, workShare, answers: new Map() }));
   if (!known.answers.has(name)) known.answers.set(name, compute());
   return known.answers.get(name) as T;
 }

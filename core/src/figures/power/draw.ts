@@ -73,7 +73,7 @@ const keepsAwake = (part: Part): boolean =>
   (part.kind === 'networkCard' && part.networkPorts.some(({ gbPerS }) => gbPerS >= FAST_GB_PER_S));
 
 /** What a part draws in a state; working lies between idle and busy by one share for all of the machine. */
-function inState(part: Part, state: PowerState, ledger: Ledger): Quantity {
+function inState({ workShare }: FigureContext, part: Part, state: PowerState, ledger: Ledger): Quantity {
   if (state !== 'working') return ledger.fact(part, FIELD[state]);
   return ledger.map(
     part.name,
@@ -81,7 +81,9 @@ function inState(part: Part, state: PowerState, ledger: Ledger): Quantity {
     [
       ledger.fact(part, 'idleW'),
       ledger.fact(part, 'busyW'),
-      ledger.given('At work, the share of the way from idle to busy', WORKING_SHARE.value, '', WORKING_SHARE),
+      workShare === undefined
+        ? ledger.given('At work, the share of the way from idle to busy', WORKING_SHARE.value, '', WORKING_SHARE)
+        : ledger.given('At work, the share of the way from idle to busy, as said', workShare, ''),
     ],
     'idle + share × (busy − idle)',
     (idle, busy, share) => idle + share * (busy - idle),
@@ -93,13 +95,13 @@ function unitWatts(context: FigureContext, part: Part, state: PowerState, ledger
     case 'drive':
       if (state === 'asleep') return ledger.fact(part, 'standbyW');
       if (state === 'start') return spinsUp(part) ? null : ledger.fact(part, 'idleW');
-      return inState(part, state, ledger);
+      return inState(context, part, state, ledger);
     case 'processor': {
       const share = PACKAGE_SHARE[state];
       return ledger.map(
         part.name,
         'W',
-        [inState(part, state, ledger)],
+        [inState(context, part, state, ledger)],
         `package W / ${share}`,
         (watts) => watts / share,
       );
@@ -127,9 +129,9 @@ function unitWatts(context: FigureContext, part: Part, state: PowerState, ledger
     case 'enclosure':
     case 'powerAdapter':
     case 'sundry':
-      return inState(part, state, ledger);
+      return inState(context, part, state, ledger);
     default:
-      return (CARD_KINDS as readonly string[]).includes(part.kind) ? inState(part, state, ledger) : null;
+      return (CARD_KINDS as readonly string[]).includes(part.kind) ? inState(context, part, state, ledger) : null;
   }
 }
 

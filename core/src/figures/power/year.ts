@@ -4,6 +4,7 @@ import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import type { Box } from '../boxes';
 import { lossTolerance, mainsFactor, supplyLossW } from './supplyLoss';
+import { dataDrives } from '../../machine/roles';
 import { boxLoadW, supplyOf, wallW } from './wall';
 
 type HourState = (typeof HOUR_STATES)[number];
@@ -12,6 +13,7 @@ export type Year = {
   readonly kwh: Ranged;
   readonly costMinor: Ranged;
   readonly hours: Readonly<Partial<Record<HourState, number>>>;
+  /** Hours that one scrub of a full pool takes; 0 where none is made. */ readonly scrubHours: number;
 };
 
 const DAYS = 365.25;
@@ -28,6 +30,7 @@ type Weights = Partial<Record<HourState, number>>;
 
 /** Hours a year in each state of the profile's days, five weekdays to two of a weekend, and what a kW in it costs. */
 export function weightsOf(
+  context: Pick<FigureContext, 'running'>,
   profile: Build['profile'],
   tariff: Build['tariff'],
 ): { readonly hours: Weights; readonly money: Weights } {
@@ -41,8 +44,31 @@ export function weightsOf(
       hours[state] = (hours[state] ?? 0) + days;
       money[state] = (money[state] ?? 0) + days * priceAt(tariff, hour);
     }
+  // A scrub is made in hours in which nobody asks, else in those of work: they are busy then, at their mean price.
+  let left = profile.scrubsPerYear * scrubHours(context);
+  for (const state of ['idle', 'asleep', 'working'] as const) {
+    const had = hours[state] ?? 0;
+    const taken = Math.min(left, had);
+    if (taken <= 0) continue;
+    const paid = ((money[state] ?? 0) * taken) / had;
+    hours[state] = had - taken;
+    money[state] = (money[state] ?? 0) - paid;
+    hours.busy = (hours.busy ?? 0) + taken;
+    money.busy = (money.busy ?? 0) + paid;
+    left -= taken;
+  }
   return { hours, money };
 }
+
+/** From its outside to its inside a disk gives this share of its sheet's MB/s in the mean. */
+const MEAN_SPEED = 0.75;
+
+/** Hours in which the slowest data drive is read once from end to end: how long a scrub of a full pool takes. */
+export const scrubHours = ({ running }: Pick<FigureContext, 'running'>): number =>
+  dataDrives(running).reduce(
+    (most, { part }) => Math.max(most, part.capacityBytes / (part.sequentialMBps * 1e6 * MEAN_SPEED) / 3600),
+    0,
+  );
 
 /** What a box's supply turns to heat in such a year: kWh and minor units, with the range of its loss alone. */
 export type YearLoss = { readonly kwh: Ranged; readonly costMinor: Ranged };
@@ -56,7 +82,7 @@ export function yearLossOf(
 ): YearLoss | null {
   const supply = supplyOf(context, box);
   if (!supply) return null;
-  const { hours, money } = weightsOf(profile, tariff);
+  const { hours, money } = weightsOf(context, profile, tariff);
   const ledger = new Ledger(false);
   const half = lossTolerance(supply.part);
   const over = (weights: Weights): Ranged => {
@@ -75,7 +101,7 @@ export function yearLossOf(
  * Hours switched off count as nothing. Null where nothing draws.
  */
 export function yearOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Year | null {
-  const { hours, money } = weightsOf(profile, tariff);
+  const { hours, money } = weightsOf(context, profile, tariff);
   const ledger = new Ledger(false);
   const over = (weights: Weights, unit: string): Ranged | null => {
     const terms = (Object.entries(weights) as [HourState, number][]).flatMap(([state, weight]): Quantity[] => {
@@ -86,5 +112,5 @@ export function yearOf(context: FigureContext, profile: Build['profile'], tariff
     return rangedOf(ledger.sum('A year', unit, terms));
   };
   const [kwh, costMinor] = [over(hours, 'kWh'), over(money, tariff.currency)];
-  return kwh && costMinor && { kwh, costMinor, hours };
+  return kwh && costMinor && { kwh, costMinor, hours, scrubHours: profile.scrubsPerYear > 0 ? scrubHours(context) : 0 };
 }

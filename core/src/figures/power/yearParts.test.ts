@@ -37,7 +37,8 @@ test('drives asleep: the kWh of the idle hours between idle and asleep, and a st
   const day = (idle: number, ...hours: number[]) =>
     Array.from({ length: 24 }, (_, hour) => (hours.includes(hour) || idle > hour ? 'idle' : 'working'));
   const made = tower().add('barge-12', 4);
-  const profile = { ...made.build.profile, weekday: day(6, 12), weekend: day(24) } as typeof made.build.profile;
+  const hoursOf = { weekday: day(6, 12), weekend: day(24), scrubsPerYear: 0 };
+  const profile = { ...made.build.profile, ...hoursOf } as typeof made.build.profile;
   const { yearAsleep, together } = powerOf(made.set({ profile }));
   const watts = (state: string) => together.find((one) => one.state === state)!.wall.value;
   // Weekdays 7 idle hours in two runs, weekends 24 in none that ends but with Monday's work, counted with its own day.
@@ -91,4 +92,35 @@ test('a UPS of the machine: minutes fall with the load, its age counts, past its
   const small = powerOf(rack(catalogue).add('tern-16i').add('brazier-800').add('barge-12', 16).add('sump-700')).ups!;
   expect(small.states.at(-1)).toMatchObject({ state: 'start', minutes: null });
   expect(powerOf(made.add('sump-700')).ups).toBeNull();
+});
+
+test('scrubs: the slowest data drive read once from end to end, in hours in which nobody asks', () => {
+  const from = tweak('barge-12', { sequentialMBps: 200, capacityBytes: 10.8e12 });
+  const made = tower(from).add('barge-12', 2).add('pike-960', 1, { role: 'boot' });
+  const year = (scrubsPerYear: number) =>
+    powerOf(made.set({ profile: { ...made.build.profile, scrubsPerYear } })).year!;
+  // 10.8 TB at 200 MB/s · 0.75 are 72,000 s.
+  expect(year(12).scrubHours).toBeCloseTo(20, 9);
+  expect(year(12).hours.busy).toBeCloseTo(240, 9);
+  expect(year(12).hours.idle).toBeCloseTo(year(0).hours.idle! - 240, 6);
+  const { together } = powerOf(made);
+  const watts = (state: string) => together.find((one) => one.state === state)!.wall.value;
+  expect(year(12).kwh.value - year(0).kwh.value).toBeCloseTo((240 * (watts('busy') - watts('idle'))) / 1000, 6);
+  expect(year(0).scrubHours).toBe(0);
+});
+
+test('how much it does at work, said by the builder, takes the place of what is typical, and its range goes', () => {
+  const made = tower().add('barge-12', 2);
+  const working = (workShare?: number) => {
+    const profile = { ...made.build.profile, ...(workShare === undefined ? {} : { workShare }) };
+    const { together } = powerOf(made.set({ profile }));
+    return together.find(({ state }) => state === 'working')!.wall;
+  };
+  const { together } = powerOf(made);
+  const wall = (state: string) => together.find((one) => one.state === state)!.wall;
+  expect(working(0).value).toBeLessThan(working(0.3).value);
+  expect(working(0.3).value).toBeCloseTo(working().value, 6);
+  expect(working(0.3).hi - working(0.3).lo).toBeLessThan(working().hi - working().lo);
+  expect(working(0).value).toBeGreaterThanOrEqual(wall('idle').value - 2);
+  expect(working(1).value).toBeLessThanOrEqual(wall('busy').value * 1.1);
 });

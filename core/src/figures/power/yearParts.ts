@@ -22,7 +22,7 @@ export type YearPart = {
  * a supply loses without load goes with none of them.
  */
 export function yearParts(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): YearPart[] {
-  const { hours, money } = weightsOf(profile, tariff);
+  const { hours, money } = weightsOf(context, profile, tariff);
   const ledger = new Ledger(false);
   const parts = new Map<string, { label: string; units: readonly UnitId[]; kwh: Ranged; costMinor: Ranged }>();
   for (const state of Object.keys(hours) as (keyof typeof hours)[]) {

@@ -17,7 +17,7 @@ const STARTS = [
 
 /** How the machine is run: how its drives start, how fast its fans turn, what a kWh costs. */
 export function HowItRuns({ build, onEdit }: Props) {
-  const { policy } = build;
+  const { policy, profile } = build;
   const setPolicy = (patch: Partial<Policy>, words: string) =>
     onEdit({ type: 'set.policy', value: { ...policy, ...patch } }, words);
   /** Takes a typed number within bounds; a sentence where it is none. */
@@ -30,6 +30,15 @@ export function HowItRuns({ build, onEdit }: Props) {
       take(read.value!);
       return null;
     };
+  /** The same for a number that may be left open. */
+  const open = (least: number, most: number, unit: string, take: (value: number | undefined) => void) => {
+    const typed = within(least, most, unit, take);
+    return (text: string): string | null => {
+      if (text.trim() !== '') return typed(text);
+      take(undefined);
+      return null;
+    };
+  };
   const { spinUp, fans } = policy;
   return (
     <section className="mb-6 break-inside-avoid" aria-label="How it runs">
@@ -84,7 +93,45 @@ export function HowItRuns({ build, onEdit }: Props) {
           )}
         />
       ) : null}
+      <NumberField
+        label="At work"
+        unit="%"
+        help="How far of the way from idle to all it can an hour of work goes; about 30, 10 to 60, where it is open."
+        value={profile.workShare === undefined ? undefined : profile.workShare * 100}
+        onAnswer={open(0, 100, '%', (pct) => {
+          const { workShare: _old, ...others } = profile;
+          if (pct === undefined) onEdit({ type: 'set.profile', value: others }, 'At work: open');
+          else
+            onEdit(
+              { type: 'set.profile', value: { ...others, workShare: pct / 100 } },
+              `At work ${pct} % of what it can`,
+            );
+        })}
+      />
+      <NumberField
+        label="Scrubs a year"
+        unit=""
+        help="Every drive read from end to end; 12 is usual."
+        value={profile.scrubsPerYear}
+        onAnswer={within(0, 366, 'scrubs', (scrubsPerYear) =>
+          onEdit({ type: 'set.profile', value: { ...profile, scrubsPerYear } }, `${scrubsPerYear} scrubs a year`),
+        )}
+      />
       <TariffByHour build={build} onEdit={onEdit} />
+      <NumberField
+        label="CO₂ of a kWh"
+        unit="g"
+        help="As on the contract or for the country; left out where it is open."
+        value={build.tariff.co2GramsPerKwh}
+        onAnswer={open(0, 3000, 'g', (co2GramsPerKwh) => {
+          const { co2GramsPerKwh: _old, ...others } = build.tariff;
+          const value = co2GramsPerKwh === undefined ? others : { ...others, co2GramsPerKwh };
+          onEdit(
+            { type: 'set.tariff', value },
+            co2GramsPerKwh === undefined ? 'CO₂: open' : `${co2GramsPerKwh} g a kWh`,
+          );
+        })}
+      />
     </section>
   );
 }

@@ -12,7 +12,7 @@ const BTU_PER_H = 3.412;
 
 /** A year of the days as they are: kWh, money, and the heat that the room takes on the average. */
 export function YearPane({
-  year: { kwh, costMinor, hours },
+  year: { kwh, costMinor, hours, scrubHours },
   power,
   build,
 }: {
@@ -22,6 +22,8 @@ export function YearPane({
 }) {
   const number = numbersWithin(kwh.lo, kwh.hi);
   const whole = (minor: number) => wholeMoneyWords(minor, build.tariff.currency);
+  const scrubs = build.profile.scrubsPerYear;
+  const co2 = build.tariff.co2GramsPerKwh;
   const meanW = (kwh.value * 1000) / HOURS_A_YEAR;
   return (
     <section aria-labelledby="year" className="mt-4 break-inside-avoid border-t border-line pt-2">
@@ -44,9 +46,12 @@ export function YearPane({
           return of ? [`${Math.round((of / HOURS_A_YEAR) * 100)} % ${WORDS[state]}`] : [];
         }).join(', ')}
         {hours.off ? '; what it draws switched off is not counted' : ''}.
+        {scrubHours > 0 &&
+          ` ${scrubs} scrubs a year of a full pool, about ${Math.round(scrubHours)} h each, are in it.`}
       </p>
       <p className="text-[13px] text-mid">
         Into the room on the average {Math.round(meanW)} W, {Math.round(meanW * BTU_PER_H)} BTU/h.
+        {co2 !== undefined && ` CO₂ ${number((kwh.value * co2) / 1000)} kg.`}
       </p>
       <DayStrip build={build} states={power.together} />
       <YearParts power={power} build={build} />
