@@ -1,7 +1,8 @@
 import type { PowerBox, PowerCable } from '@inch-tower/core';
 
-const fullest = ({ start, run, carriesA }: PowerCable): number =>
-  Math.max(start.a12, start.a5, run.a12, run.a5) / carriesA;
+const atWork = ({ run, carriesA }: PowerCable): number => Math.max(run.a12, run.a5) / carriesA;
+const fullest = (cable: PowerCable): number =>
+  Math.max(atWork(cable), cable.start.a12 / cable.carriesA, cable.start.a5 / cable.carriesA);
 
 /** Whether every input has a plug on a cable that carries it, in one sentence. */
 export function plugAnswer(boxes: readonly PowerBox[]): { readonly words: string; readonly tone: string } {
@@ -12,11 +13,12 @@ export function plugAnswer(boxes: readonly PowerBox[]): { readonly words: string
   const over = cables.filter((cable) => fullest(cable) > 1 + 1e-9);
   const most = Math.max(0, ...cables.map(fullest));
   const share = `${Math.round(100 * most)} %`;
+  const onlyAtStart = over.every((cable) => atWork(cable) <= 1 + 1e-9);
   if (over.length > 0)
     return {
       words:
         `Every input has one, but ${over.length === 1 ? 'one cable is' : `${over.length} cables are`} past what ` +
-        `${over.length === 1 ? 'it carries' : 'they carry'}: up to ${share}.`,
+        `${over.length === 1 ? 'it carries' : 'they carry'}${onlyAtStart ? ' while drives start' : ''}: up to ${share}.`,
       tone: 'warn',
     };
   return { words: `Yes: the fullest cable is at ${share} of what it carries.`, tone: 'good' };

@@ -101,17 +101,17 @@ test('every input has a plug on a cable that carries it, or is named for what it
   });
   expect(answer('lock-keepers-box')).toEqual({ words: 'No: one input has no plug.', tone: 'bad' });
   expect(answer('boathouse-rack')).toEqual({
-    words: 'Every input has one, but 3 cables are past what they carry: up to 120 %.',
+    words: 'Every input has one, but 3 cables are past what they carry while drives start: up to 120 %.',
     tone: 'warn',
   });
 });
 
 test('how many more would start, and what ends then', () => {
   expect(moreWords({ more: 0, drive: 'Barge 8 TB', ends: '12 V' })).toBe(
-    'Not one more Barge 8 TB would start: 12 V ends.',
+    'Not one more Barge 8 TB would start: 12 V is used up.',
   );
   expect(moreWords({ more: 3, drive: 'Barge 8 TB', ends: 'W' })).toBe(
-    'It would start 3 more Barge 8 TB; then its watts end.',
+    'It would start 3 more Barge 8 TB; then its watts are used up.',
   );
   expect(moreWords({ more: 60, drive: 'Barge 8 TB', ends: null })).toBe(
     'It would start 60 more Barge 8 TB and further.',

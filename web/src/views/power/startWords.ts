@@ -72,7 +72,7 @@ export function holdAnswer(
 /** How many more disks the supply could start as they are started now, and what ends then. */
 export function moreWords({ more, drive, ends }: NonNullable<BoxPower['startsMore']>): string {
   if (ends === null) return `It would start ${more} more ${drive} and further.`;
-  const then = ends === 'W' ? 'its watts end' : `${ends} ends`;
+  const then = ends === 'W' ? 'its watts are used up' : `${ends} is used up`;
   return more === 0
     ? `Not one more ${drive} would start: ${then}.`
     : `It would start ${more} more ${drive}; then ${then}.`;

@@ -69,6 +69,7 @@ export function useWiringUi(build: Build, units: readonly PlannedUnit[], wiring:
       setParams(
         (now) => {
           const next = new URLSearchParams(now);
+          next.delete('plug');
           if (!row) {
             next.delete('cable');
             next.delete('sel');
