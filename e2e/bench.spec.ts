@@ -120,7 +120,7 @@ test('every view of a machine prints with its name, standing, revision and date,
   await page.emulateMedia({ media: 'print' });
   await expect(page.locator('svg.drawing [data-view="plan"]')).toBeVisible();
   await expect(page.locator('.print-only').getByText('Tern 8i carries no drive')).toBeVisible();
-  await expect(page.locator('.print-only').getByText('Brazier 800 1+1')).toBeVisible();
+  await expect(page.locator('.print-only').getByText('Brazier 800 1+1', { exact: true })).toBeVisible();
   for (const format of ['A4', 'Letter'])
     expect((await page.pdf({ format, preferCSSPageSize: false })).byteLength).toBeGreaterThan(10_000);
 });
