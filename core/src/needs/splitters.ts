@@ -1,4 +1,5 @@
 import { memberAt, valueFor } from '../lists';
+import { memoWeak } from '../memoLast';
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
@@ -192,15 +193,10 @@ export function loadsOf(
   atOnce = Infinity,
   all: readonly PlugInput[] = inputs,
 ): PlugLoad[] {
-  const known = new Map<PartOf<'drive'>, DriveAmps>();
   return inputs.flatMap((input) => {
     const ownA = input.feeds.reduce((sum, { part }) => sum + factOf(part, 'peakW')[end] / VOLTS, 0);
     const share = 1 / all.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
-    const drives = input.drives.map(({ part }) => {
-      let drive = known.get(part);
-      if (!drive) known.set(part, (drive = driveA(part, end)));
-      return drive;
-    });
+    const drives = input.drives.map(({ part }) => driveA[end](part));
     const starting = end === 'hi' || atOnce === Infinity ? atOnce : 0;
     const load: PlugLoad = {
       plug: input.plug,
@@ -224,8 +220,14 @@ function together(drives: readonly DriveAmps[], rail: 'a12' | 'a5', starting: nu
   );
 }
 
-/** What one drive takes on its rails, A: at work, and at its start where that is more. */
-function driveA(part: PartOf<'drive'>, end: End): DriveAmps {
+/** What one drive takes on its rails, A, at each end: at work, and at its start where that is more. */
+const driveA: Readonly<Record<End, (part: PartOf<'drive'>) => DriveAmps>> = {
+  lo: memoWeak((part) => driveAt(part, 'lo')),
+  value: memoWeak((part) => driveAt(part, 'value')),
+  hi: memoWeak((part) => driveAt(part, 'hi')),
+};
+
+function driveAt(part: PartOf<'drive'>, end: End): DriveAmps {
   const amps = (rail: 'a12' | 'a5', busy: 'busy12A' | 'busy5A') => {
     const run = factOf(part, busy)[end];
     const start = Math.max(0, ...part.spinUp.map((step) => step[rail]));

@@ -32,7 +32,7 @@ const LIVE: Partial<Record<PlugKind, number>> = {
   '6-pin-card': 3,
   '24-pin': 2,
 };
-/** W that one plug with several wires is made for (ATX12V, EPS12V, PCI-SIG CEM); a board's main plug is not reckoned. */
+/** W that one plug with several wires is made for (ATX12V, EPS12V, PCI-SIG CEM); a main plug is not reckoned. */
 const PLUG_W: Partial<Record<PlugKind, number>> = {
   '8-pin-cpu': 336,
   '4-pin-cpu': 168,

@@ -9,6 +9,8 @@ import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { memoWeak } from '../../memoLast';
 import { plugInputs } from '../../needs/plugInputs';
 import { AT_START, type End } from '../../needs/splitters';
+import { groupedBy } from '../../lists';
+import type { PartOf } from '../../parts/resolve';
 import type { PlugKind } from '../../parts/vocabulary';
 import { boardsIn, chainsOf, dropV, type Chain } from '../../plugs/chains';
 import { eachInput, wantsOf, type Input } from '../../plugs/inputs';
@@ -262,32 +264,48 @@ function atWork({ input, share }: Input): Amps {
   };
 }
 
+type Turning = { readonly part: PartOf<'drive'>; readonly turnS: number; readonly count: number };
+
 /** What inputs of one cable take at the moment of its start at which its rails carry most together. */
 function startAmps(inputs: readonly Input[], turns: ReadonlyMap<string, number>): (input: Input) => Amps {
-  const at = (second: number, { input, share }: Input): Amps => {
-    let [a12, a5] = [input.feeds.reduce((sum, { part }) => sum + ('peakW' in part ? part.peakW : 0) / 12, 0), 0];
-    for (const { id, part } of input.drives) {
-      const since = second - (turns.get(id) ?? 0);
+  // Inputs of one backplane feed the same drives, and like drives of one turn start alike.
+  const classes = new Map<Input['input']['drives'], readonly Turning[]>();
+  const classesOf = ({ input: { drives } }: Input): readonly Turning[] => {
+    let known = classes.get(drives);
+    if (!known) {
+      const byTurn = groupedBy(drives, ({ id, part }) => `${part.id}|${turns.get(id) ?? 0}`);
+      const all = [...byTurn.values()];
+      known = all.map((own) => ({ part: own[0].part, turnS: turns.get(own[0].id) ?? 0, count: own.length }));
+      classes.set(drives, known);
+    }
+    return known;
+  };
+  const at = (second: number, one: Input): Amps => {
+    let a12 = one.input.feeds.reduce((sum, { part }) => sum + ('peakW' in part ? part.peakW : 0) / 12, 0);
+    let a5 = 0;
+    for (const { part, turnS, count } of classesOf(one)) {
+      const since = second - turnS;
       const step = part.spinUp.find(({ atS, forS }) => since >= atS && since < atS + forS);
       // Before its turn a drive waits; past it, or with no start of its own, it turns.
       const turning = part.spinUp.length === 0 || since > 0;
-      a12 += step ? step.a12 : turning ? part.idle12A : 0;
-      a5 += step ? step.a5 : turning ? part.idle5A : 0;
+      a12 += count * (step ? step.a12 : turning ? part.idle12A : 0);
+      a5 += count * (step ? step.a5 : turning ? part.idle5A : 0);
     }
-    return { a12: share * a12, a5: share * a5 };
+    return { a12: one.share * a12, a5: one.share * a5 };
   };
-  const drives = [...new Set(inputs.flatMap(({ input }) => input.drives))];
-  const moments = new Set([
-    0,
-    ...drives.flatMap(({ id, part }) =>
-      part.spinUp.flatMap(({ atS, forS }) => [atS, atS + forS].map((second) => second + (turns.get(id) ?? 0))),
-    ),
-  ]);
+  const moments = new Set([0]);
+  for (const one of inputs)
+    for (const { part, turnS } of classesOf(one))
+      for (const { atS, forS } of part.spinUp) moments.add(turnS + atS).add(turnS + atS + forS);
   let [worst, most] = [0, -1];
   for (const second of moments) {
-    const a12 = inputs.reduce((sum, input) => sum + at(second, input).a12, 0);
-    const a5 = inputs.reduce((sum, input) => sum + at(second, input).a5, 0);
+    let [a12, a5] = [0, 0];
+    for (const one of inputs) {
+      const amps = at(second, one);
+      a12 += amps.a12;
+      a5 += amps.a5;
+    }
     if (Math.max(a12, a5) > most) [worst, most] = [second, Math.max(a12, a5)];
   }
-  return (input) => at(worst, input);
+  return (one) => at(worst, one);
 }

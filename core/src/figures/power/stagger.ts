@@ -1,5 +1,6 @@
 import { groupAt } from '../../machine/spotAt';
 import { ofKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { memoPair } from '../../memoLast';
 import { drivesOn } from '../../wiring/drivesOn';
 import type { FigureContext } from '../context';
 import { spinsUp } from './draw';
@@ -12,7 +13,10 @@ export type Hindrance = { readonly drive: PlannedUnit; readonly by: PlannedUnit;
  * Drives that spin up and cannot wait for their turn: waiting wants drive, backplane and controller to take part (SATA
  * pin 11 or power-up in standby, SAS start by command). What is unknown counts as no: such a drive starts at once.
  */
-export function hindrances(laid: Laid): readonly Hindrance[] {
+export const hindrances = ({ units, layout }: Laid): readonly Hindrance[] => hindrancesIn(units, layout);
+
+const hindrancesIn = memoPair((units: Laid['units'], layout: Laid['layout']): readonly Hindrance[] => {
+  const laid = { units, layout };
   const byId = unitsById(laid.units);
   const feeds = new Map<string, PlannedUnit>();
   for (const host of laid.units)
@@ -33,7 +37,7 @@ export function hindrances(laid: Laid): readonly Hindrance[] {
     const first = asked.find(([, says]) => says !== 'yes');
     return first ? [{ drive, by: first[0] ?? drive, says: first[1] === 'no' ? 'no' : 'unknown' }] : [];
   });
-}
+});
 
 /** The ids of drives that wait for their turn under a policy of waves, in the order of their units. */
 export function waiting(laid: Laid): readonly string[] {

@@ -127,19 +127,18 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
     // By hand a builder may overload what could be dealt better, and what cables a supply has may be no more than
     // typical of its class: that is told, and blocks nothing.
     const isKnown = basisOf(one.supply.part, 'cables') !== 'typical';
-    const certain = isKnown ? worstCable(one, placeCase(one, 'lo', [])) : null;
-    const likely = worstCable(one, placeCase(one, 'value', certain ? [] : layout.plugs));
-    const found =
-      (certain && likely) ??
-      certain ??
-      likely ??
-      worstCable(one, placeCase(one, 'hi', layout.plugs)) ??
-      (one.together ? null : worstWave(context, one));
+    const best = worstCable(one, placeCase(one, 'value', []));
+    const isCertain = isKnown && best !== null && worstCable(one, placeCase(one, 'lo', [])) !== null;
+    const found = isCertain
+      ? best
+      : (worstCable(one, placeCase(one, 'value', layout.plugs)) ??
+        worstCable(one, placeCase(one, 'hi', layout.plugs)) ??
+        (one.together ? null : worstWave(context, one)));
     if (!found) return [];
     const { chain, rail, hasA, drives, atStart } = found.worst;
     return [
       {
-        severity: certain ? 'blocker' : 'caution',
+        severity: isCertain ? 'blocker' : 'caution',
         at: [{ unit: one.supply.id }],
         gap: { have: hasA, limit: chain.wireA, gap: chain.wireA - hasA, unit: 'A' },
         facts: {
