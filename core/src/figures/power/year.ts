@@ -64,7 +64,7 @@ export function weightsOf(
 const MEAN_SPEED = 0.75;
 
 /** Hours in which the slowest data drive is read once from end to end: how long a scrub of a full pool takes. */
-export const scrubHours = ({ running }: Pick<FigureContext, 'running'>): number =>
+const scrubHours = ({ running }: Pick<FigureContext, 'running'>): number =>
   dataDrives(running).reduce(
     (most, { part }) => Math.max(most, part.capacityBytes / (part.sequentialMBps * 1e6 * MEAN_SPEED) / 3600),
     0,
