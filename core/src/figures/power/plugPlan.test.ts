@@ -2,7 +2,7 @@ import { createAssessor } from '../../assess';
 import { catalogue, cube, tweak, type Fixture } from '../../testing/fixture';
 import { tower } from '../../testing/rules';
 import { dropV, ohmPerM } from '../../plugs/chains';
-import type { ChainPlan, PlugPlan } from './plugPlan';
+import { isPastAllCables, type ChainPlan, type PlugPlan } from './plugPlan';
 
 const planOf = (made: Fixture): PlugPlan => createAssessor().plugs(made.build)[0]!;
 const marksOn = ({ plugs }: ChainPlan) =>
@@ -118,4 +118,27 @@ test('what has no plug is named', () => {
     catalogue,
   );
   expect(planOf(tower(one).add('barge-8', 1)).without.map(({ input }) => input.plug)).toEqual(['sata-power']);
+});
+
+test('past all cables together there is no way of dealing, whatever was found', () => {
+  const want = (a12: number) => ({
+    plug: 'sata-power' as const,
+    start: { a12, a5: 0 },
+    run: { a12: 0, a5: 0 },
+    disks: 1,
+  });
+  const bin = { plugs: { 'sata-power': 4 }, startA: 8, runA: 8 };
+  const dealt = (amps: readonly number[], plugged = amps.length) => ({
+    wants: amps.map(want),
+    bins: [bin, bin, { ...bin, plugs: { peripheral: 3 } }],
+    placed: {
+      on: amps.map((_, i) => (i < plugged ? { chain: 0, splitter: null } : null)),
+      splitters: [],
+      score: [],
+      whole: false,
+    },
+  });
+  expect(isPastAllCables(dealt([9, 9]))).toBe(true);
+  expect(isPastAllCables(dealt([9, 7]))).toBe(false);
+  expect(isPastAllCables(dealt([9, 9], 1))).toBe(false);
 });

@@ -264,6 +264,17 @@ function atWork({ input, share }: Input): Amps {
   };
 }
 
+/** Whether what is plugged in takes more on a rail than all cables it could hang on carry together. */
+export function isPastAllCables({ wants, bins, placed }: Dealt): boolean {
+  const own = wants.filter((_, w) => placed.on[w]);
+  const plugs = new Set(own.map(({ plug }) => plug));
+  const able = bins.filter((bin) => [...plugs].some((plug) => (bin.plugs[plug] ?? 0) > 0));
+  return (['start', 'run'] as const).some((when) => {
+    const carriesA = able.reduce((sum, bin) => sum + (when === 'start' ? bin.startA : bin.runA), 0);
+    return (['a12', 'a5'] as const).some((rail) => own.reduce((sum, want) => sum + want[when][rail], 0) > carriesA);
+  });
+}
+
 type Turning = { readonly part: PartOf<'drive'>; readonly turnS: number; readonly count: number };
 
 /** What inputs of one cable take at the moment of its start at which its rails carry most together. */

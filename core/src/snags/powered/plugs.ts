@@ -5,6 +5,7 @@ import { basisOf, factOf } from '../../parts/resolve';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { DISKS_A_CABLE } from '../../plugs/configs';
 import {
+  isPastAllCables,
   placeCase,
   plugCases,
   plugPlans,
@@ -128,7 +129,10 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
     // typical of its class: that is told, and blocks nothing.
     const isKnown = basisOf(one.supply.part, 'cables') !== 'typical';
     const best = worstCable(one, placeCase(one, 'value', []));
-    const isCertain = isKnown && best !== null && worstCable(one, placeCase(one, 'lo', [])) !== null;
+    const least = isKnown && best !== null ? placeCase(one, 'lo', []) : null;
+    // A way of dealing that is not proven to be the best blocks only where no way could be within.
+    const isCertain =
+      least !== null && worstCable(one, least) !== null && (least.placed.whole || isPastAllCables(least));
     const found = isCertain
       ? best
       : (worstCable(one, placeCase(one, 'value', layout.plugs)) ??
