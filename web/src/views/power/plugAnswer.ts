@@ -13,12 +13,12 @@ export function plugAnswer(boxes: readonly PowerBox[]): { readonly words: string
   const over = cables.filter((cable) => fullest(cable) > 1 + 1e-9);
   const most = Math.max(0, ...cables.map(fullest));
   const share = `${Math.round(100 * most)} %`;
-  const onlyAtStart = over.every((cable) => atWork(cable) <= 1 + 1e-9);
+  const when = over.every((cable) => atWork(cable) <= 1 + 1e-9) ? ' while drives start' : '';
   if (over.length > 0)
     return {
       words:
         `Every input has one, but ${over.length === 1 ? 'one cable is' : `${over.length} cables are`} past what ` +
-        `${over.length === 1 ? 'it carries' : 'they carry'}${onlyAtStart ? ' while drives start' : ''}: up to ${share}.`,
+        `${over.length === 1 ? 'it carries' : 'they carry'}${when}: up to ${share}.`,
       tone: 'warn',
     };
   return { words: `Yes: the fullest cable is at ${share} of what it carries.`, tone: 'good' };
