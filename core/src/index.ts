@@ -87,7 +87,10 @@ export { freeBays } from './figures/room';
 export type { CableNeeds, Need } from './needs/cables';
 export { type SmallNeed } from './needs/small';
 export { wiringFor } from './wiring/wiring';
+export { plugWord } from './plugs/words';
 export {
+  cablePeak,
+  inputWords,
   otherCables,
   powerBoxes,
   powerSchedule,

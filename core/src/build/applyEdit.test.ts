@@ -286,4 +286,10 @@ test('a power plug put by hand stays until it is released, taken back or one of 
   expect(held.edit({ type: 'plug.release', device }).build.layout.plugs).toEqual([]);
   expect(held.edit({ type: 'units.remove', units: [drive] }).build.layout.plugs).toEqual([]);
   expect(held.edit({ type: 'units.remove', units: [supply] }).build.layout.plugs).toEqual([]);
+  // The supply a chassis came with goes with that.
+  const chassis = made.unit('larder-8');
+  const inside = { ...plug(1, 'put'), host: [{ host: `${chassis}+supply.1`, key: 'sata', n: 1 }] as never };
+  const onIt = made.edit({ type: 'plug.put', plug: inside });
+  expect(onIt.build.layout.plugs).toHaveLength(1);
+  expect(onIt.edit({ type: 'units.remove', units: [chassis] }).build.layout.plugs).toEqual([]);
 });

@@ -247,7 +247,10 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
         ([name, { spot }]) => !gone.has(plainAt(name.split('/'), 0)) && !(name.includes('/') && gone.has(spot.host)),
       ),
     ),
-    plugs: build.layout.plugs.filter(({ host, device }) => !involves(host) && !involves(device)),
+    plugs: build.layout.plugs.filter(({ host, device }) =>
+      // What is built in goes with its host.
+      [...host, ...device].every((end) => !gone.has(plainAt(end.host.split('+'), 0))),
+    ),
     wires: build.layout.wires.flatMap((wire) =>
       involves(wire.host) ? [] : involves(wire.device) ? otherTails(wire, gone) : [wire],
     ),

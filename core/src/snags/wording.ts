@@ -6,17 +6,6 @@ export const n = (count: number, one: string, many = `${one}s`) => `${count} ${c
 export const HOLES = { A: 'hole set A', B: 'hole set B', '2.5': 'the holes of 2.5-inch drives' } as const;
 export const number = (value: number) => Math.round(value).toLocaleString('en-GB');
 export const mbps = (value: number) => `${number(value)} MB/s`;
-const PLUG_WORDS: Readonly<Record<string, string>> = {
-  'sata-power': 'SATA power plugs',
-  peripheral: '4-pin peripheral plugs',
-  '6-pin-card': '6-pin card plugs',
-  '8-pin-card': '8-pin card plugs',
-  '24-pin': '24-pin plugs',
-  '8-pin-cpu': '8-pin processor plugs',
-  '4-pin-cpu': '4-pin processor plugs',
-  'dc-jack': 'DC jacks',
-};
-export const plugWords = (plug: string): string => PLUG_WORDS[plug] ?? plug;
 /** A value over a wish in words, with its range: beside a limit a bare number says too much. */
 export const over = ({ gap }: { readonly gap: Gap }, of: (value: number) => string, wish: string) =>
   `${gap.gap < 0 ? ((gap.lo ?? gap.have) > gap.limit ? 'Over' : 'Probably over') : 'May be over'} ` +

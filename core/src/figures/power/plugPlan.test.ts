@@ -3,6 +3,7 @@ import { catalogue, cube, tweak, type Fixture } from '../../testing/fixture';
 import { tower } from '../../testing/rules';
 import { dropV, ohmPerM } from '../../plugs/chains';
 import { isPastAllCables, type ChainPlan, type PlugPlan } from './plugPlan';
+import { cablePeak } from './plugRows';
 
 const planOf = (made: Fixture): PlugPlan => createAssessor().plugs(made.build)[0]!;
 const marksOn = ({ plugs }: ChainPlan) =>
@@ -141,4 +142,14 @@ test('past all cables together there is no way of dealing, whatever was found', 
   expect(isPastAllCables(dealt([9, 9]))).toBe(true);
   expect(isPastAllCables(dealt([9, 7]))).toBe(false);
   expect(isPastAllCables(dealt([9, 9], 1))).toBe(false);
+});
+
+test('where a cable carries most: flash at work on 5 V, disks at their start on 12 V', () => {
+  const amps = (a12: number, a5: number) => ({ a12, a5 });
+  const peak = (start: [number, number], run: [number, number]) =>
+    cablePeak({ start: amps(...start), run: amps(...run), carriesA: 8 });
+  expect(peak([0, 1.4], [0, 6.7])).toEqual({ amps: 6.7, rail: '5 V', when: 'run', share: 6.7 / 8 });
+  expect(peak([9.6, 3.7], [2.1, 2.8])).toEqual({ amps: 9.6, rail: '12 V', when: 'start', share: 1.2 });
+  // What is the same all the while is told of the start.
+  expect(peak([12, 0], [12, 0])).toMatchObject({ when: 'start', rail: '12 V' });
 });

@@ -7,7 +7,7 @@ import { supplyOf } from './wall';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { memoWeak } from '../../memoLast';
-import { plugInputs } from '../../needs/plugInputs';
+import { plugInputs, type PlugInput } from '../../needs/plugInputs';
 import { AT_START, type End } from '../../needs/splitters';
 import { groupedBy } from '../../lists';
 import type { PartOf } from '../../parts/resolve';
@@ -53,10 +53,12 @@ export type PlugPlan = {
 export type PlugCase = {
   readonly box: Box;
   readonly supply: UnitOf<'supply'>;
+  readonly wanted: readonly PlugInput[];
   readonly inputs: readonly Input[];
   readonly chains: readonly Chain[];
   readonly splitters: readonly UnitOf<'powerAdapter'>[];
-  /** Whether drives on one cable may start at one moment. */ readonly together: boolean;
+  /** Drives that may start at one moment: all where one that cannot wait leaves it open which do. */
+  readonly atOnce: number;
 };
 
 /** One case for each box that has a supply; adapters of the kit are the first one's. */
@@ -67,14 +69,16 @@ export const plugCases = memoWeak((context: FigureContext): readonly PlugCase[] 
     const supply = supplyOf(context, box);
     if (!supply) return [];
     const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;
+    const wanted = plugInputs(units, layout, within);
     return [
       {
         box,
         supply,
-        inputs: eachInput(plugInputs(units, layout, within), context),
+        wanted,
+        inputs: eachInput(wanted, context),
         chains: chainsOf(supply, boardsIn(units, within)),
         splitters: i === 0 ? ofKind(units, 'powerAdapter') : [],
-        together: policy.spinUp.kind !== 'waves' || hindrances(context).length > 0,
+        atOnce: policy.spinUp.kind !== 'waves' || hindrances(context).length > 0 ? Infinity : policy.spinUp.drives,
       },
     ];
   });
@@ -85,7 +89,7 @@ export const plugCases = memoWeak((context: FigureContext): readonly PlugCase[] 
  * which is over within seconds; what is likely to the plain limit.
  */
 export function placeCase(one: PlugCase, end: End, wires: readonly Wire[]): Dealt {
-  const { inputs, chains, splitters, together } = one;
+  const { inputs, chains, splitters, atOnce } = one;
   const at = new Map(chains.map(({ host }, i) => [printSpot(host), i]));
   const wishes = new Map(
     wires.flatMap(({ host, device, how }) => {
@@ -98,7 +102,7 @@ export function placeCase(one: PlugCase, end: End, wires: readonly Wire[]): Deal
     startA: wireA * (end === 'value' ? 1 : AT_START),
     runA: wireA,
   }));
-  const wants = wantsOf(inputs, end, together, wishes);
+  const wants = wantsOf(inputs, end, atOnce === Infinity, wishes);
   const adapters = splitters.map(({ part }): Splitter => ({
     takes: part.takes,
     gives: Object.fromEntries(part.gives.map(({ plug, count }) => [plug, count])),

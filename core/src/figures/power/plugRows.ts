@@ -1,27 +1,32 @@
 import type { Edit } from '../../build/edits';
 import { printSpot, type SpotRef, type Wire } from '../../build/layout';
 import type { UnitId } from '../../parts/ids';
+import type { PlugKind } from '../../parts/vocabulary';
 import { groupAt } from '../../machine/spotAt';
-import { isKind, unitsById, type PlannedUnit } from '../../machine/units';
+import { unitsById, type PlannedUnit } from '../../machine/units';
 import { plugWord } from '../../plugs/words';
 import type { Input } from '../../plugs/inputs';
 import type { Amps } from '../../plugs/place';
 import type { ChainPlan, PlacedInput, PlugPlan } from './plugPlan';
 
-/** What stands on a plug: its input's place, the unit it is of, in words, and the drives behind it. */
-export type PlugUse = {
-  readonly spot: SpotRef;
+/** An input that wants a plug: the unit it is of, with its name, and which of several alike it is. */
+type InputRow = {
   readonly unit: UnitId;
   readonly mark: string;
-  readonly words: string;
+  readonly name: string;
+  readonly input: { readonly n: number; readonly of: number } | null;
+  readonly plug: PlugKind;
+};
+/** What stands on a plug: an input by its place, and the drives behind it. */
+export type PlugUse = InputRow & {
+  readonly spot: SpotRef;
   readonly drives: readonly UnitId[];
-  readonly plug: string;
   readonly start: Amps;
   readonly run: Amps;
   readonly how: Wire['how'];
 };
 type PlugRow = {
-  readonly plug: string;
+  readonly plug: PlugKind;
   readonly uses: readonly PlugUse[];
   /** A splitter that stands on it, with what hangs there. */
   readonly splitter: { readonly unit: UnitId; readonly mark: string; readonly name: string } | null;
@@ -43,10 +48,7 @@ export type PowerBox = {
   readonly name: string;
   readonly supply: { readonly unit: UnitId; readonly mark: string; readonly name: string };
   readonly cables: readonly PowerCable[];
-  /** Inputs for which no plug is left. */ readonly without: readonly Pick<
-    PlugUse,
-    'unit' | 'mark' | 'words' | 'plug'
-  >[];
+  /** Inputs for which no plug is left. */ readonly without: readonly InputRow[];
   readonly spareSplitters: readonly string[];
   /** Whether it is proven that no way of plugging is better. */ readonly whole: boolean;
 };
@@ -70,7 +72,7 @@ export function powerBoxes(plans: readonly PlugPlan[], units: readonly PlannedUn
       supply: { unit: supply.id, mark: supply.mark, name: supply.part.name },
       cables: chains.map((one): PowerCable => {
         const plugs = one.plugs.map(({ plug, on, splitter }): PlugRow => ({
-          plug: plugWord(plug),
+          plug,
           uses: [...on, ...(splitter?.on ?? [])].map(use),
           splitter: splitter && {
             unit: splitter.unit.id,
@@ -105,24 +107,35 @@ function cableName({ chain }: ChainPlan, all: readonly ChainPlan[]): string {
   return alike.length > 1 ? `${kinds} ${chain.host.n} of ${alike.length}` : kinds;
 }
 
-/** "Barge 12 TB" for a part's own input, "Larder 8, cage, 2 of 4" for one of a backplane. */
-function about(
-  { input, spot }: Input,
-  byId: ReadonlyMap<string, PlannedUnit>,
-): Pick<PlugUse, 'unit' | 'mark' | 'words' | 'plug'> {
-  const { by, drives, group } = input;
-  const of = { unit: by.id, mark: by.mark, plug: plugWord(input.plug) };
-  const bay =
-    drives[0] !== by && group.includes('/') && groupAt(byId, { host: by.id, key: group.split('/')[1]!, n: 1 });
-  if (bay && drives.length > 0)
-    return {
-      ...of,
-      words: `${by.part.name}, ${lower(bay.label)}` + (input.count > 1 ? `, input ${spot.n} of ${input.count}` : ''),
-    };
+/** A part by its name; a backplane by its host's and its bays'. */
+function about({ input, spot }: Input, byId: ReadonlyMap<string, PlannedUnit>): InputRow {
+  const { by, drives, group, count, plug } = input;
+  const isBackplane = drives.length > 0 && drives[0] !== by;
+  const bay = isBackplane && groupAt(byId, { host: by.id, key: group.split('/')[1]!, n: 1 });
   return {
-    ...of,
-    words: by.part.name + (input.count > 1 && !isKind(by, 'drive') ? `, ${spot.n} of ${input.count}` : ''),
+    unit: by.id,
+    mark: by.mark,
+    name: bay ? `${by.part.name}, ${lower(bay.label)}` : by.part.name,
+    input: count > 1 ? { n: spot.n ?? 1, of: count } : null,
+    plug,
   };
+}
+
+/** "Gable 24, front bays, input 2 of 6". */
+export const inputWords = ({ name, input }: Pick<InputRow, 'name' | 'input'>): string =>
+  input ? `${name}, input ${input.n} of ${input.of}` : name;
+
+/** Where a cable carries most: A on which rail, at the start or at work, as a share of what it carries. */
+export function cablePeak({ start, run, carriesA }: Pick<PowerCable, 'start' | 'run' | 'carriesA'>): {
+  readonly amps: number;
+  readonly rail: '12 V' | '5 V';
+  readonly when: 'start' | 'run';
+  readonly share: number;
+} {
+  const most = ({ a12, a5 }: Amps) => Math.max(a12, a5);
+  const when = most(run) > most(start) ? 'run' : 'start';
+  const at = when === 'run' ? run : start;
+  return { amps: most(at), rail: at.a5 > at.a12 ? '5 V' : '12 V', when, share: most(at) / carriesA };
 }
 
 const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
@@ -150,8 +163,8 @@ export const powerSchedule = (boxes: readonly PowerBox[]): PowerLine[] =>
         uses.map((use): PowerLine => ({
           label: label ?? '',
           from: host.host === supply.unit ? `${supply.name}, ${name}` : name,
-          plug: `${i + 1}, ${plug}` + (splitter ? `, by ${splitter.name} ${splitter.mark}` : ''),
-          to: use.words,
+          plug: `${i + 1}, ${plugWord(plug)}` + (splitter ? `, by ${splitter.name} ${splitter.mark}` : ''),
+          to: inputWords(use),
           marks: use.mark,
           start: ampsWords(use.start),
           run: ampsWords(use.run),

@@ -129,8 +129,7 @@ export function mildestStart(context: FigureContext): Mildest | null {
     };
   };
   const atOnce = tried({ kind: 'together' });
-  const spares = cablesHold(context, atOnce.spinUp);
-  if (atOnce.share <= START_SHARE && spares) return { ...atOnce, cablesHold: true };
+  if (atOnce.share <= START_SHARE && cablesHold(context, atOnce.spinUp)) return { ...atOnce, cablesHold: true };
   const most = ofKind(context.running, 'drive').length;
   type Tried = ReturnType<typeof tried> & { readonly waves: number };
   const isSooner = (one: Tried, other: Tried | null) =>

@@ -1,8 +1,6 @@
 import { memoWeak } from '../../memoLast';
-import { hindrances } from '../../figures/power/stagger';
 import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units';
 import { basisOf, factOf } from '../../parts/resolve';
-import { boxOf, seatsOf } from '../../machine/hosts';
 import { DISKS_A_CABLE } from '../../plugs/configs';
 import {
   isPastAllCables,
@@ -14,7 +12,6 @@ import {
   type PlugCase,
 } from '../../figures/power/plugPlan';
 import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
-import { plugInputs } from '../../needs/plugInputs';
 import { plugBalance } from '../../needs/plugs';
 import { isSplittable, type End } from '../../needs/splitters';
 import type { Situation } from '../situation';
@@ -54,26 +51,14 @@ export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
  * Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging:
  * reckoned once for the rules that ask.
  */
-const chains = memoWeak((situation: Situation) => {
-  const { units, layout, context } = situation;
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
-    const within = (unit: PlannedUnit) => boxOf(unit.id, seatsOf(layout), units) === box;
-    const inputs = plugInputs(units, layout, within);
-    const adapters = ofKind(units, 'powerAdapter').map(({ part }) => part);
-    const boardPlugs = ofKind(units, 'board')
-      .filter(within)
-      .flatMap(({ part }) => part.powerOutputs ?? [])
-      .reduce((sum, { plug, count }) => sum + (plug === 'sata-power' ? count : 0), 0);
-    // One drive that cannot wait is enough to doubt which of them start together on a plug.
-    const { spinUp } = context.policy;
-    const atOnce = spinUp.kind !== 'waves' || hindrances(context).length > 0 ? Infinity : spinUp.drives;
-    const limits = (end: End) => chainLimits(inputs, supply.part, adapters, boardPlugs, end, atOnce);
+const chains = memoWeak((context: Situation['context']) => {
+  const adapters = ofKind(context.units, 'powerAdapter').map(({ part }) => part);
+  return plugCases(context).map(({ supply, wanted, chains: cables, atOnce }) => {
+    const boardPlugs = cables.filter(({ of, plugs }) => of !== supply && plugs.includes('sata-power')).length;
+    const limits = (end: End) => chainLimits(wanted, supply.part, adapters, boardPlugs, end, atOnce);
     const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
-    const atMost = {
-      plugs: most.plugs,
-      splitters: most.splitters ?? likely.splitters,
-    };
-    return [{ supply, together: atOnce === Infinity, certain, likely, atMost }];
+    const atMost = { plugs: most.plugs, splitters: most.splitters ?? likely.splitters };
+    return { supply, together: atOnce === Infinity, certain, likely, atMost };
   });
 });
 
@@ -98,7 +83,7 @@ const chainFinding = <F extends Facts>(
 
 /** What hangs on one plug against what that carries; like hosts together. */
 export function plugLoad(situation: Situation): Found<'powered.plugLoad'>[] {
-  return chains(situation).flatMap((one) =>
+  return chains(situation.context).flatMap((one) =>
     one.atMost.plugs.map((most) => {
       const [input] = most.inputs;
       const of = (limits: ChainLimits) => limits.plugs.find(({ inputs }) => inputs[0] === input);
@@ -114,7 +99,7 @@ export function plugLoad(situation: Situation): Found<'powered.plugLoad'>[] {
 
 /** What has to hang on splitters, however drives are dealt, against what they carry. */
 export function splitterLoad(situation: Situation): Found<'powered.splitters'>[] {
-  return chains(situation).flatMap((one) => {
+  return chains(situation.context).flatMap((one) => {
     const isCertain = one.certain.splitters !== null;
     const over = isCertain ? one.likely.splitters : one.atMost.splitters;
     return over ? [chainFinding(one, over, isCertain, { drives: over.count })] : [];
@@ -137,7 +122,7 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
       ? best
       : (worstCable(one, placeCase(one, 'value', layout.plugs)) ??
         worstCable(one, placeCase(one, 'hi', layout.plugs)) ??
-        (one.together ? null : worstWave(context, one)));
+        (one.atOnce === Infinity ? null : worstWave(context, one)));
     if (!found) return [];
     const { chain, rail, hasA, drives, atStart } = found.worst;
     return [

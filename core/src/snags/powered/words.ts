@@ -1,17 +1,26 @@
 import type { FindingOf, Sized } from '../finding';
-import { round, n, plugWords, type WordsOf } from '../wording';
+import type { PlugKind } from '../../parts/vocabulary';
+import { plugsWord, plugWord } from '../../plugs/words';
+import { round, n, type WordsOf } from '../wording';
 
 /** On which rail, and whether at the start of the drives or while they work. */
 type OnRail = { rail: string; start: string };
 
 /** What each rule says besides its gap. */
 export type PoweredFacts = {
-  'powered.plugs': Sized<{ plug: string; need: number; have: number; supply: string; short: number; overload: string }>;
+  'powered.plugs': Sized<{
+    plug: PlugKind;
+    need: number;
+    have: number;
+    supply: string;
+    short: number;
+    overload: string;
+  }>;
   'powered.total': Sized<{ supply: string; start: string }>;
   'powered.oneGone': Sized<{ supply: string; modules: number }>;
   'powered.start12V': Sized<{ supply: string; drives: number }>;
   'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
-  'powered.plugLoad': Sized<OnRail & { host: string; drives: number; plug: string }>;
+  'powered.plugLoad': Sized<OnRail & { host: string; drives: number; plug: PlugKind }>;
   'powered.splitters': Sized<OnRail & { drives: number }>;
   'powered.wires': Sized<OnRail & { supply: string; drives: number; cables: number }>;
   'powered.drop': Sized<{ supply: string; start: string }>;
@@ -30,7 +39,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.plugs': {
     title: 'A plug for every part',
     what: (f, s) =>
-      `${plugWords(f.plug)}: ${s.gap.limit} wanted, ${f.supply} has ` +
+      `${plugsWord(f.plug)}: ${s.gap.limit} wanted, ${f.supply} has ` +
       `${s.gap.have}.` +
       (s.severity === 'caution'
         ? ' Splitters are needed.'
@@ -78,7 +87,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     title: 'What one plug carries',
     what: (f, s) =>
       `${n(f.drives, 'drive')} of ${f.host} ${f.drives === 1 ? 'hangs' : 'hang'} on one ` +
-      `${plugWords(f.plug).replace(/s$/, '')}: ` +
+      `${plugWord(f.plug)} plug: ` +
       `${takes(f, s)}; it carries ${round(s.gap.limit)} A.`,
     why: 'It gets hot and burns.',
   },

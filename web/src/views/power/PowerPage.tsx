@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { BoxPower, Build, Power } from '@inch-tower/core';
+import { printSpot, type BoxPower, type Build, type Power } from '@inch-tower/core';
 import { PowerCables } from '../wiring/power/PowerCables';
 import { plugAnswer } from './plugAnswer';
 import { UpsPane } from './UpsPane';
@@ -120,7 +120,10 @@ function StartPane({ power, build }: { readonly power: PowerSeen; readonly build
             Is there a plug for everything, on a cable that carries it?
           </h2>
           <PlugAnswer boxes={power.cables} />
-          <PowerCables boxes={power.cables} movesIn={`/b/${build.id}/wiring?half=power`} />
+          <PowerCables
+            boxes={power.cables}
+            linkTo={({ spot }) => `/b/${build.id}/wiring?half=power&plug=${encodeURIComponent(printSpot(spot))}`}
+          />
         </section>
       )}
       {power.ups && <UpsPane ups={power.ups} />}

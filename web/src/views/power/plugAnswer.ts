@@ -1,8 +1,4 @@
-import type { PowerBox, PowerCable } from '@inch-tower/core';
-
-const atWork = ({ run, carriesA }: PowerCable): number => Math.max(run.a12, run.a5) / carriesA;
-const fullest = (cable: PowerCable): number =>
-  Math.max(atWork(cable), cable.start.a12 / cable.carriesA, cable.start.a5 / cable.carriesA);
+import { cablePeak, type PowerBox } from '@inch-tower/core';
 
 /** Whether every input has a plug on a cable that carries it, in one sentence. */
 export function plugAnswer(boxes: readonly PowerBox[]): { readonly words: string; readonly tone: string } {
@@ -10,10 +6,10 @@ export function plugAnswer(boxes: readonly PowerBox[]): { readonly words: string
   if (without > 0)
     return { words: `No: ${without === 1 ? 'one input has' : `${without} inputs have`} no plug.`, tone: 'bad' };
   const cables = boxes.flatMap((box) => box.cables).filter(({ isCounted }) => isCounted);
-  const over = cables.filter((cable) => fullest(cable) > 1 + 1e-9);
-  const most = Math.max(0, ...cables.map(fullest));
+  const over = cables.filter((cable) => cablePeak(cable).share > 1 + 1e-9);
+  const most = Math.max(0, ...cables.map((cable) => cablePeak(cable).share));
   const share = `${Math.round(100 * most)} %`;
-  const when = over.every((cable) => atWork(cable) <= 1 + 1e-9) ? ' while drives start' : '';
+  const when = over.every(({ run, carriesA }) => Math.max(run.a12, run.a5) <= carriesA) ? ' while drives start' : '';
   if (over.length > 0)
     return {
       words:

@@ -1,5 +1,6 @@
 import { scheduleCsv, type ScheduleLine } from '@inch-tower/core';
 import { saveFile } from '../saveFile';
+import { ListHead } from './ListHead';
 
 const TITLES = ['Label', 'From', 'To', 'Drives', 'Cable', 'Direction', 'Length', 'Where it is'] as const;
 
@@ -46,15 +47,7 @@ export function ScheduleTable({
         <p className="mt-2 text-[13px]">No cable is wanted yet.</p>
       ) : (
         <table className="mt-2 w-full border-collapse text-[12.5px]">
-          <thead>
-            <tr>
-              {TITLES.map((title) => (
-                <th key={title} className="border-b border-ink py-1 pr-2 text-left font-semibold">
-                  {title}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <ListHead titles={TITLES} />
           <tbody>
             {lines.map((line) => (
               <tr

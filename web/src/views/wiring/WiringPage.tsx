@@ -120,7 +120,11 @@ export default function WiringPage() {
               <LooseEnds loose={wired.wiring.loose} />
             </div>
           )}
-          {wired && half.shows.power && printing !== 'bays' && <PowerCables boxes={wired.power} />}
+          {wired && half.shows.power && printing !== 'bays' && (
+            <div className="px-4 pt-3 pb-2">
+              <PowerCables boxes={wired.power} title="Power cables" />
+            </div>
+          )}
           {wired && printing === 'bays' && scene && (
             <div className="print-only">
               <BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} />

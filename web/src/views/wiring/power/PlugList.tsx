@@ -1,5 +1,6 @@
 import { powerCsv, type PowerLine } from '@inch-tower/core';
 import { saveFile } from '../../saveFile';
+import { ListHead } from '../ListHead';
 
 const TITLES = ['Label', 'From', 'Plug', 'To', 'Mark', 'At the start', 'At work'] as const;
 
@@ -23,15 +24,7 @@ export function PlugList({ lines, name }: { readonly lines: readonly PowerLine[]
         5 V.
       </p>
       <table className="mt-2 w-full border-collapse text-[12.5px]">
-        <thead>
-          <tr>
-            {TITLES.map((title) => (
-              <th key={title} className="border-b border-ink py-1 pr-2 text-left font-semibold">
-                {title}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <ListHead titles={TITLES} />
         <tbody>
           {lines.map((line, i) => (
             <tr key={i} className="border-b border-dotted border-line align-top">

@@ -1,4 +1,13 @@
-import { otherCables, putPlug, type PlugUse, type PowerBox, type PowerCable } from '@inch-tower/core';
+import {
+  cablePeak,
+  inputWords,
+  otherCables,
+  plugWord,
+  putPlug,
+  type PlugUse,
+  type PowerBox,
+  type PowerCable,
+} from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch } from '../../../state/store';
 import { goneWords } from './goneWords';
@@ -28,12 +37,12 @@ export function PlugPane({
   return (
     <div className="p-3">
       <h2 className="text-[16px] leading-tight font-semibold">
-        {use.words}
+        {inputWords(use)}
         <span className="mono ml-2 text-[13px] font-normal text-mid">{use.mark}</span>
       </h2>
       <dl className="mt-2 grid grid-cols-[84px_minmax(0,1fr)] gap-x-2 gap-y-1 text-[13px]">
         <dt className="text-mid">Plug</dt>
-        <dd>{use.plug}</dd>
+        <dd>{plugWord(use.plug)}</dd>
         <dt className="text-mid">Cable</dt>
         <dd>
           {cable.label} {cable.name}
@@ -87,7 +96,7 @@ export function PlugPane({
                   <span className="text-mid">
                     {' '}
                     {other.label
-                      ? `${other.label}, ${Math.max(other.start.a12, other.start.a5).toFixed(1)} of ${other.carriesA} A`
+                      ? `${other.label}, ${cablePeak(other).amps.toFixed(1)} of ${other.carriesA} A`
                       : 'not used yet'}
                   </span>
                 </button>

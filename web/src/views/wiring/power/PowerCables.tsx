@@ -1,49 +1,63 @@
-import type { PlugUse, PowerBox, PowerCable } from '@inch-tower/core';
+import { Fragment, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import {
+  cablePeak,
+  inputWords,
+  plugWord,
+  printSpot,
+  type PlugUse,
+  type PowerBox,
+  type PowerCable,
+} from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { useChosenPlug, type ChosenPlug } from './useChosenPlug';
 
-/** A line is so many pixels thick for each A on 12 V at the start, and never thinner than a hair. */
+/** A line is so many pixels thick for each A where its cable carries most, and never thinner than a hair. */
 const PX_PER_A = 1.1;
 const thickness = (amps: number) => Math.max(1, Math.round(amps * PX_PER_A));
 
 /**
  * Each cable of each supply with its plugs in order: what stands on them, what it carries at the start, at work, and
- * what is lost along it. The line is as thick as the current in it.
+ * what is lost along it. The line is as thick as the current in it. A plug is chosen, or with `linkTo` leads elsewhere.
  */
 export function PowerCables({
   boxes,
-  movesIn,
+  title,
+  linkTo,
 }: {
   readonly boxes: readonly PowerBox[];
-  /** Where a plug that is chosen can be moved, if that is not here. */ readonly movesIn?: string;
+  /** Over the cables of a machine's only box; of several each has its name. */ readonly title?: string;
+  readonly linkTo?: (use: PlugUse) => string;
 }) {
-  const chosen = useChosenPlug(movesIn);
+  const chosen = useChosenPlug();
+  const mark = (use: PlugUse, cable: PowerCable) => (
+    <PlugMark use={use} cable={cable} chosen={chosen} to={linkTo?.(use)} />
+  );
   return (
-    <section aria-label="Power cables" className={movesIn ? 'pt-1' : 'px-4 pt-3 pb-2'}>
+    <section aria-label="Power cables">
       {boxes.map((box) => (
-        <BoxCables
-          key={box.supply.unit}
-          box={box}
-          title={boxes.length > 1 ? box.name : movesIn ? '' : 'Power cables'}
-          chosen={chosen}
-        />
+        <BoxCables key={box.supply.unit} box={box} title={boxes.length > 1 ? box.name : title} mark={mark} />
       ))}
     </section>
   );
 }
 
+type Mark = (use: PlugUse, cable: PowerCable) => ReactNode;
+
 function BoxCables({
   box,
   title,
-  chosen,
+  mark,
 }: {
   readonly box: PowerBox;
-  readonly title: string;
-  readonly chosen: ChosenPlug;
+  readonly title: string | undefined;
+  readonly mark: Mark;
 }) {
   const dispatch = useAppDispatch();
-  const plugs = useAppSelector((state) => state.bench.build?.layout.plugs) ?? [];
+  const all = useAppSelector((state) => state.bench.build?.layout.plugs) ?? [];
+  const hosts = new Set(box.cables.map(({ host }) => printSpot(host)));
+  const plugs = all.filter(({ host }) => hosts.has(printSpot(host[0])));
   const dealAnew = () =>
     void dispatch(
       edit(
@@ -61,7 +75,8 @@ function BoxCables({
       </p>
       {box.without.length > 0 && (
         <p className="bad mt-1 text-[13.5px]" data-testid="without-plug">
-          No plug is left for {box.without.map(({ mark, words, plug }) => `${mark} ${words} (${plug})`).join(', ')}.
+          No plug is left for{' '}
+          {box.without.map((one) => `${one.mark} ${inputWords(one)} (${plugWord(one.plug)})`).join(', ')}.
         </p>
       )}
       {!box.whole && (
@@ -69,7 +84,7 @@ function BoxCables({
       )}
       <ul className="mt-1">
         {used.map((cable) => (
-          <CableLine key={`${cable.host.key}.${cable.host.n}`} cable={cable} chosen={chosen} />
+          <CableLine key={printSpot(cable.host)} cable={cable} mark={mark} />
         ))}
       </ul>
       {plugs.length > 0 && (
@@ -93,12 +108,17 @@ function BoxCables({
 const EMPTY = 'border-t border-dashed border-mid';
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 
-function CableLine({ cable, chosen }: { readonly cable: PowerCable; readonly chosen: ChosenPlug }) {
+const WHEN = { start: 'at the start', run: 'at work' } as const;
+
+function CableLine({ cable, mark }: { readonly cable: PowerCable; readonly mark: Mark }) {
   const { label, name, plugs, carriesA, isCounted, start, run, drop } = cable;
-  const over = Math.max(start.a12, start.a5) > carriesA + 1e-6;
+  const peak = cablePeak(cable);
+  const isOver = peak.share > 1 + 1e-6;
   const last = plugs.findLastIndex(({ uses }) => uses.length > 0);
+  const rail = peak.rail === '5 V' ? 'a5' : 'a12';
   const beyond = (i: number) =>
-    plugs.slice(i).reduce((sum, { uses }) => sum + uses.reduce((all, use) => all + use.start.a12, 0), 0);
+    plugs.slice(i).reduce((sum, { uses }) => sum + uses.reduce((all, use) => all + use[peak.when][rail], 0), 0);
+  const [other, otherWhen] = peak.when === 'start' ? [run, 'run' as const] : [start, 'start' as const];
   return (
     <li
       data-power-cable={label}
@@ -114,7 +134,7 @@ function CableLine({ cable, chosen }: { readonly cable: PowerCable; readonly cho
           <span key={i} className="flex max-w-[124px] flex-1 items-center max-md:flex-none">
             <span
               aria-hidden
-              className={`block min-w-3 flex-1 ${i > last ? EMPTY : over ? 'bg-warn' : 'bg-ink'}`}
+              className={`block min-w-3 flex-1 ${i > last ? EMPTY : isOver ? 'bg-warn' : 'bg-ink'}`}
               style={i > last ? undefined : { height: thickness(beyond(i)) }}
             />
             <span className="flex flex-col">
@@ -124,7 +144,7 @@ function CableLine({ cable, chosen }: { readonly cable: PowerCable; readonly cho
                 </span>
               )}
               {plug.uses.map((use) => (
-                <PlugButton key={`${use.spot.key}.${use.spot.n}`} use={use} cable={cable} chosen={chosen} />
+                <Fragment key={printSpot(use.spot)}>{mark(use, cable)}</Fragment>
               ))}
               {plug.uses.length === 0 && (
                 <span className="border border-dashed border-mid px-1.5 text-[12px] text-mid">free</span>
@@ -136,14 +156,15 @@ function CableLine({ cable, chosen }: { readonly cable: PowerCable; readonly cho
       <span className="col-span-2 text-[12.5px] leading-tight lg:col-span-1 lg:text-right">
         {isCounted ? (
           <>
-            <span className={over ? 'warn' : ''}>
-              <span className="mono font-medium">{Math.max(start.a12, start.a5).toFixed(1)}</span> of{' '}
-              <span className="mono">{carriesA}</span> A on {start.a5 > start.a12 ? '5 V' : '12 V'} at the start
+            <span className={isOver ? 'warn' : ''}>
+              <span className="mono font-medium">{peak.amps.toFixed(1)}</span> of{' '}
+              <span className="mono">{carriesA}</span> A on {peak.rail} {WHEN[peak.when]}
             </span>
             <span className="text-mid">
               {' '}
               <span className="whitespace-nowrap">
-                {Math.max(run.a12, run.a5).toFixed(1)} at work{drop ? `, ${percent(drop.start)} lost` : ''}
+                {Math.max(other.a12, other.a5).toFixed(1)} {WHEN[otherWhen]}
+                {drop ? `, ${percent(Math.max(drop.start, drop.run))} lost` : ''}
               </span>
             </span>
           </>
@@ -155,33 +176,43 @@ function CableLine({ cable, chosen }: { readonly cable: PowerCable; readonly cho
   );
 }
 
-function PlugButton({
+/** What stands on a plug, by its mark: a button that chooses it, or a link to where that can be done. */
+function PlugMark({
   use,
   cable,
   chosen,
+  to,
 }: {
   readonly use: PlugUse;
   readonly cable: PowerCable;
   readonly chosen: ChosenPlug;
+  readonly to: string | undefined;
 }) {
+  const { mark, input, how } = use;
   const isChosen = chosen.isChosen(use);
-  const inputs = /input \d+/.exec(use.words)?.[0].replace('input ', '');
-  return (
-    <button
-      type="button"
-      data-plug={`${use.mark}${inputs ? ` ${inputs}` : ''}`}
-      aria-pressed={isChosen}
-      aria-label={`${use.mark} ${use.words}, on ${cable.label}`}
-      title={`${use.words}: ${use.start.a12.toFixed(1)} A on 12 V at the start`}
-      className={
-        'plain mono min-h-6 border border-ink px-1.5 text-left text-[12.5px] hover:bg-wash ' +
-        (isChosen ? 'bg-wash font-semibold' : 'bg-sheet')
-      }
-      onClick={() => chosen.choose(isChosen ? null : use)}
-    >
-      {use.mark}
-      {inputs && <span className="text-[11.5px] text-mid"> input {inputs}</span>}
-      {use.how !== 'solved' && <span className="ml-1 text-[11px] text-mid">{use.how}</span>}
+  const shared = {
+    'data-plug': input ? `${mark} ${input.n}` : mark,
+    'aria-label': `${mark} ${inputWords(use)}, on ${cable.label}`,
+    title: `${inputWords(use)}: ${use.start.a12.toFixed(1)} A on 12 V at the start`,
+    className: `${MARK} ${isChosen ? 'bg-wash font-semibold' : 'bg-sheet'}`,
+  };
+  const words = (
+    <>
+      {mark}
+      {input && <span className="text-[11.5px] text-mid"> input {input.n}</span>}
+      {how !== 'solved' && <span className="ml-1 text-[11px] text-mid">{how}</span>}
+    </>
+  );
+  return to ? (
+    <Link to={to} {...shared}>
+      {words}
+    </Link>
+  ) : (
+    <button type="button" aria-pressed={isChosen} {...shared} onClick={() => chosen.choose(isChosen ? null : use)}>
+      {words}
     </button>
   );
 }
+const MARK =
+  'plain mono inline-flex min-h-6 items-center border border-ink px-1.5 text-left ' +
+  'text-[12.5px] whitespace-pre hover:bg-wash';

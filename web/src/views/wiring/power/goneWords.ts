@@ -2,7 +2,7 @@ import type { PlugUse, PowerBox, PowerCable } from '@inch-tower/core';
 import { markRanges } from '../markRanges';
 
 /** Boards do not run without these. */
-const HOST = new Set(['24-pin board', '8-pin processor', '4-pin processor', 'DC']);
+const HOST: ReadonlySet<PlugUse['plug']> = new Set(['24-pin', '8-pin-cpu', '4-pin-cpu', 'dc-jack'] as const);
 const groupOf = ({ unit, spot }: PlugUse): string => `${unit}/${spot.key}`;
 const usesOn = ({ plugs }: PowerCable): PlugUse[] => plugs.flatMap(({ uses }) => uses);
 
@@ -17,7 +17,7 @@ export function goneWords(box: PowerBox, cable: PowerCable): string {
     const all = box.cables.flatMap(usesOn).filter((use) => groupOf(use) === group);
     const [first] = here;
     if (!first) continue;
-    const name = `${first.mark} ${first.words.replace(/, input \d+ of \d+$/, '')}`;
+    const name = `${first.mark} ${first.name}`;
     if (first.drives.length === 1 && first.drives[0] === first.unit) alone.push(first.mark);
     else if (here.length < all.length) parts.push(`${name} keeps ${all.length - here.length} of ${all.length} inputs`);
     else parts.push(`${name} stops${first.drives.length > 0 ? `, and ${drives(first.drives.length)} with it` : ''}`);

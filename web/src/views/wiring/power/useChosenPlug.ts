@@ -1,4 +1,4 @@
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { printSpot, type PlugUse, type PowerBox, type PowerCable } from '@inch-tower/core';
 import { useAppSelector } from '../../../state/store';
 
@@ -11,17 +11,15 @@ export type ChosenPlug = {
   ) => { readonly box: PowerBox; readonly cable: PowerCable; readonly use: PlugUse } | null;
 };
 
-/** The plug that is chosen lives in the address (`plug`), as what is selected does; of another view with `movesIn`. */
-export function useChosenPlug(movesIn?: string): ChosenPlug {
-  const navigate = useNavigate();
+/** The plug that is chosen lives in the address (`plug`), as what is selected does. */
+export function useChosenPlug(): ChosenPlug {
   const [params, setParams] = useSearchParams();
   const at = useAppSelector((state) => state.bench.build?.layout.at);
   const now = params.get('plug');
   const isChosen = (use: PlugUse) => printSpot(use.spot) === now;
   return {
     isChosen,
-    choose: (use) => {
-      if (movesIn && use) return void navigate(`${movesIn}&plug=${printSpot(use.spot)}`);
+    choose: (use) =>
       setParams(
         (before) => {
           const next = new URLSearchParams(before);
@@ -37,8 +35,7 @@ export function useChosenPlug(movesIn?: string): ChosenPlug {
           return next;
         },
         { replace: true },
-      );
-    },
+      ),
     find: (boxes) => {
       for (const box of boxes)
         for (const cable of box.cables)
