@@ -6,6 +6,8 @@ export function plugAnswer(boxes: readonly PowerBox[]): { readonly words: string
   if (without > 0)
     return { words: `No: ${without === 1 ? 'one input has' : `${without} inputs have`} no plug.`, tone: 'bad' };
   const cables = boxes.flatMap((box) => box.cables).filter(({ isCounted }) => isCounted);
+  if (cables.length === 0)
+    return { words: 'Every input has one; what goes through them is not computed.', tone: 'text-mid' };
   const over = cables.filter((cable) => cablePeak(cable).share > 1 + 1e-9);
   const most = Math.max(0, ...cables.map((cable) => cablePeak(cable).share));
   const share = `${Math.round(100 * most)} %`;

@@ -104,6 +104,11 @@ test('every input has a plug on a cable that carries it, or is named for what it
     words: 'Every input has one, but 3 cables are past what they carry while drives start: up to 120 %.',
     tone: 'warn',
   });
+  // A brick's plug into a board is there; of what goes through it nothing is said.
+  expect(answer('school-shelf')).toEqual({
+    words: 'Every input has one; what goes through them is not computed.',
+    tone: 'text-mid',
+  });
   // Flash asks most at work.
   expect(answer('field-kit')).toEqual({
     words: 'Every input has one, but one cable is past what it carries: up to 112 %.',

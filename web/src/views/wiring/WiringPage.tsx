@@ -77,7 +77,7 @@ export default function WiringPage() {
         <ChangeLine
           hint={
             'Every ribbon is a cable, as wide as what it carries, its inner part what its drives could give; every ' +
-            'power cable is as thick as its current at the start.'
+            'power cable is as thick as its current where that is most.'
           }
         />
       </div>
