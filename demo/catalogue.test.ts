@@ -110,7 +110,7 @@ const BOUNDS: { readonly [K in PartKind]: (part: OneOf<K>) => void } = {
     if (part.outV !== undefined) within(`${part.id} volts`, part.outV, 5, 54);
     if (part.rail12A > 0) within(`${part.id} 12 V against W`, (part.rail12A * 12) / part.ratedW, 0.85, 1.15);
     for (const point of part.efficiency) within(`${part.id} efficiency`, point.pct, 75, 97);
-    within(`${part.id} length`, part.lengthMm, 80, 220);
+    within(`${part.id} length`, part.lengthMm, part.form === 'dc-converter' ? 30 : 80, 220);
     if (part.price) within(`${part.id} price a W`, part.price.minor / 100 / part.ratedW, 0.05, 0.6);
   },
   fan: (part) => {

@@ -11,8 +11,7 @@ import {
   type FigureId,
   type Figures,
 } from './figures/figures';
-import { boxesOf } from './figures/boxes';
-import { supplyOf } from './figures/power/wall';
+import { feedWith } from './figures/power/feeds';
 import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
 import type { UnitId } from './parts/ids';
@@ -225,8 +224,8 @@ export function createAssessor(): Assessor {
     plugs: (build) => plugPlans(prepare(build).context),
     yearLoss(build, supply) {
       const { context } = prepare(build);
-      const box = boxesOf(context).find((one) => supplyOf(context, one)?.id === supply);
-      return box === undefined ? null : yearLossOf(context, box, build.profile, build.tariff);
+      const feed = feedWith(context, supply);
+      return feed ? yearLossOf(context, feed, build.profile, build.tariff) : null;
     },
     keyed: (build) => keyedFigures(prepare(build).full),
   };

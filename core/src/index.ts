@@ -114,6 +114,7 @@ export { drawingSvg } from './geometry/svg';
 export { billOf, type Bill, type BillLine } from './bill/bill';
 export { billCsv } from './bill/billCsv';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
+export { cableGone, goneOf, type CableGone, type Gone } from './figures/power/gone';
 export { START_SHARE, type Mildest, type SpinUp, type StartCurve } from './figures/power/startCurve';
 export type { Year } from './figures/power/year';
 export type { UpsTime } from './figures/power/upsTime';
@@ -142,7 +143,13 @@ export {
   type TryAsk,
   type TryRow,
 } from './remedies/tryAt';
-export { supplyOffers, type SupplyOffer } from './remedies/supplies';
+export {
+  supplyOffers,
+  type SupplyChoice,
+  type SupplyLoss,
+  type SupplyOffer,
+  type SupplyPoint,
+} from './remedies/supplies';
 export { hasNoSupply } from './remedies/lookAhead';
 export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';

@@ -581,8 +581,9 @@ export const REVIEWED: readonly Reviewed[] = [
           .add('weir-24'),
       ).add('barge-12', 12),
     verdict:
-      'Sound: an expander takes no lanes, only power, and has a plug of its own for that. Starting together, four disks a cable are a little past what its pin carries for long.',
-    cautions: ['powered.wires'],
+      'Sound: an expander takes no lanes, only power, and has a plug of its own for that. Starting together, four disks ' +
+      'a cable are a little past what its pin carries for long. The server fans of the rack take more than the headers of a small board carry: they want a hub.',
+    cautions: ['powered.wires', 'powered.fans'],
   },
   {
     id: 'too-little-for-the-wish',

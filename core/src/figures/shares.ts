@@ -24,9 +24,11 @@ type Given = { readonly label: string; readonly units: readonly PlannedUnit[]; r
 const named = (name: string, count: number): string => (count > 1 ? `${count} × ${name}` : name);
 
 function watts(context: FigureContext, state: 'idle' | 'peak' | 'start'): Given[] {
-  return drawingAtWall(context, state).flatMap(({ parts, supply, lossW }): Given[] => [
+  return drawingAtWall(context, state).flatMap(({ parts, feed: { supply, brick }, lossW }): Given[] => [
     ...parts.map(({ label, units, watts: value }) => ({ label: named(label, units.length), units, value })),
-    ...(supply ? [{ label: `Heat in ${supply.part.name}`, units: [supply], value: lossW }] : []),
+    ...(supply
+      ? [{ label: `Heat in ${supply.part.name}`, units: brick ? [supply, brick] : [supply], value: lossW }]
+      : []),
   ]);
 }
 

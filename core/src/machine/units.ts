@@ -218,4 +218,6 @@ const PLACED: ReadonlySet<PartKind> = new Set<PartKind>([
   'drive',
   'fan',
 ]);
-export const hasPlaces = (unit: PlannedUnit): boolean => PLACED.has(unit.part.kind);
+/** A converter sits on the main plug of its board and takes no place of its own. */
+export const hasPlaces = ({ part }: PlannedUnit): boolean =>
+  PLACED.has(part.kind) && !(part.kind === 'supply' && part.form === 'dc-converter');

@@ -2,7 +2,7 @@ import { memberAt } from '../lists';
 import { factOf, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
-import { isSplittable, loadsOf, plugsOn, PLUG_A, type End, type PlugLoad } from './splitters';
+import { isSplittable, loadsOf, plugsOn, PLUG_A, type Cabled, type End, type PlugLoad } from './splitters';
 
 /** A rail by its volts; the two that drives draw from. */
 type DriveRail = '12 V' | '5 V';
@@ -35,7 +35,7 @@ export type ChainLimits = {
  */
 export function chainLimits(
   inputs: readonly PlugInput[],
-  supply: PartOf<'supply'>,
+  supply: Cabled,
   adapters: readonly PartOf<'powerAdapter'>[],
   boardPlugs: number,
   end: End,
@@ -65,7 +65,7 @@ export function chainLimits(
 function onSplitters(
   loads: readonly PlugLoad[],
   inputs: readonly PlugInput[],
-  supply: PartOf<'supply'>,
+  supply: Cabled,
   adapters: readonly PartOf<'powerAdapter'>[],
   boardPlugs: number,
   end: End,

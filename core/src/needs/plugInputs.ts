@@ -1,6 +1,7 @@
 import type { Layout, SpotRef } from '../build/layout';
 import type { PlugKind } from '../parts/vocabulary';
 import { groupAt } from '../machine/spotAt';
+import { fanPlans } from './fanHeaders';
 import { ASIDE } from '../machine/spots';
 import { isCard, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
@@ -20,6 +21,35 @@ export type PlugInput = {
 };
 
 const CPU_PLUGS: ReadonlySet<PlugKind> = new Set(['8-pin-cpu', '4-pin-cpu']);
+
+/** A converter hangs on the plug of its brick. */
+export const converterInputs = (supplies: readonly UnitOf<'supply'>[]): readonly PlugInput[] =>
+  supplies.flatMap((by): PlugInput[] =>
+    by.part.form === 'dc-converter'
+      ? [{ plug: 'dc-jack', count: 1, by, group: `${by.id}/dc-jack`, drives: [], feeds: [] }]
+      : [],
+  );
+
+/** A hub for fans hangs on a plug of its own with all fans that are on it. */
+export const hubInputs = (units: readonly PlannedUnit[], layout: Layout): readonly PlugInput[] =>
+  ofKind(units, 'sundry').some(({ part }) => part.use === 'fanHub')
+    ? fanPlans(units, layout).flatMap(({ outlets }) =>
+        outlets.flatMap(({ of: by, fans }): PlugInput[] =>
+          by.part.kind === 'sundry'
+            ? [
+                {
+                  plug: by.part.plug ?? 'sata-power',
+                  count: 1,
+                  by,
+                  group: `${by.id}/${by.part.plug ?? 'sata-power'}`,
+                  drives: [],
+                  feeds: fans,
+                },
+              ]
+            : [],
+        ),
+      )
+    : [];
 
 /** Everything in a box that wants a plug: boards, cards, bare drives, and backplanes once for all of their bays. */
 export function plugInputs(

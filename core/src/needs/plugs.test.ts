@@ -10,7 +10,10 @@ const balance = (made: Fixture, box = 0) => {
     (unit) => (made.build.layout.at[unit.id]?.spot ?? unit.builtIn?.spot)?.host === host.id,
   )!;
   return Object.fromEntries(
-    plugBalance(units, made.build.layout, host, supply).map((line) => [line.plug, [line.need, line.have, line.short]]),
+    plugBalance(units, made.build.layout, host, [supply]).map((line) => [
+      line.plug,
+      [line.need, line.have, line.short],
+    ]),
   );
 };
 

@@ -2,7 +2,7 @@ import type { Layout } from '../build/layout';
 import { PLUG_KINDS, type PlugKind } from '../parts/vocabulary';
 import { boxOf } from '../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
-import { plugInputs, type PlugInput } from './plugInputs';
+import { converterInputs, hubInputs, plugInputs, type PlugInput } from './plugInputs';
 import { canBeSplit, isSplittable } from './splitters';
 
 /** Plugs of one kind in a box: wanted, there, and whether splitters could cure a shortage without harm. */
@@ -16,22 +16,28 @@ export type PlugLine = {
 };
 
 /**
- * Plugs wanted in a box against those on its supply's cables and the power adapters of the kit.
+ * Plugs wanted in a box against those on its supplies' cables and the power adapters of the kit.
  * An 8-pin processor plug parts in two and also serves a 4-pin input (ATX12V).
  */
 export function plugBalance(
   units: readonly PlannedUnit[],
   layout: Layout,
   box: PlannedUnit | null,
-  supply: UnitOf<'supply'>,
+  supplies: readonly UnitOf<'supply'>[],
 ): PlugLine[] {
   const seats = new Map(Object.entries(layout.at));
   const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;
-  const inputs = plugInputs(units, layout, within);
+  const isFirst = !box || box === ofKind(units, 'chassis')[0];
+  const inputs = [
+    ...plugInputs(units, layout, within),
+    ...converterInputs(supplies),
+    ...(isFirst ? hubInputs(units, layout) : []),
+  ];
+  const supply = { cables: supplies.flatMap(({ part }) => part.cables) };
   const wanted = countByPlug(inputs);
   const have = new Map<PlugKind, number>();
   const add = (plug: PlugKind, count: number) => have.set(plug, (have.get(plug) ?? 0) + count);
-  for (const cable of supply.part.cables) for (const { plug, count } of cable.plugs) add(plug, count * cable.count);
+  for (const cable of supply.cables) for (const { plug, count } of cable.plugs) add(plug, count * cable.count);
   for (const board of ofKind(units, 'board'))
     if (within(board)) for (const { plug, count } of board.part.powerOutputs ?? []) add(plug, count);
   const spare = (plug: PlugKind) => (have.get(plug) ?? 0) - (wanted.get(plug)?.count ?? 0);
@@ -60,7 +66,7 @@ export function plugBalance(
         need: want.count,
         have: there,
         short: Math.max(0, want.count - there),
-        splittable: isSplittable(plug) && canBeSplit(inputs, supply.part, plug),
+        splittable: isSplittable(plug) && canBeSplit(inputs, supply, plug),
         wantedBy: want.by,
       },
     ];

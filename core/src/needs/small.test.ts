@@ -45,7 +45,7 @@ describe('what a machine wants, and where it comes from', () => {
     expect(need(inRack(fixture().add('plank-1u')), 'slideRails')).toBeUndefined();
   });
   test('fans past the headers of the board: a splitter makes three of one', () => {
-    const few = (count: number) => tweak('gannet-e8', { fanHeaders: [{ key: 'fan', count, pwm: true, maxA: 2 }] });
+    const few = (count: number) => tweak('gannet-e8', { fanHeaders: [{ key: 'fan', count, pwm: true, maxA: 5 }] });
     const fans = fixture()
       .add('gable-24')
       .assess()

@@ -4,6 +4,7 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
 import { boxOf } from '../machine/hosts';
 import { groupAt } from '../machine/spotAt';
+import { fanPlans } from './fanHeaders';
 import { isKind, ofKind, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /**
@@ -76,7 +77,7 @@ export function smallNeeds(
   const kit = new Map<SmallUse, number>();
   for (const { part, item } of ofKind(units, 'sundry'))
     kit.set(part.use, (kit.get(part.use) ?? 0) + part.packOf * (item?.count ?? 1));
-  return wanted(units, layout, site)
+  return wanted(units, layout, site, kit)
     .filter(({ count }) => count > 0)
     .map((want) => {
       const fromKit = Math.min(want.count, kit.get(want.use) ?? 0);
@@ -102,12 +103,13 @@ function wanted(
   units: readonly PlannedUnit[],
   layout: Layout,
   site: Pick<Build['site'], 'place' | 'mainsPlug'>,
+  kit: ReadonlyMap<SmallUse, number>,
 ): Want[] {
   const seated = (unit: PlannedUnit) => !!layout.at[unit.id] || !!unit.builtIn;
   const boards = ofKind(units, 'board').filter((unit) => !unit.builtIn);
   const large = boards.filter(({ part }) => part.holes !== 'own');
   const processors = ofKind(units, 'processor').filter((unit) => !unit.builtIn && seated(unit));
-  const supplies = ofKind(units, 'supply').filter((unit) => !unit.builtIn);
+  const supplies = ofKind(units, 'supply').filter((unit) => !unit.builtIn && unit.part.form !== 'dc-converter');
   const racked =
     site.place === 'rack'
       ? ofKind(units, 'chassis').filter(({ part }) => part.rackUnits !== null && part.slideRails === 'apart')
@@ -121,7 +123,9 @@ function wanted(
   const screws = fixed.filter(({ unit }) => unit.part.size === '3.5');
   const small = fixed.filter(({ unit }) => unit.part.size !== '3.5');
   const trays = bays.filter(({ access, host }) => access !== 'fixed' && used.some(({ id }) => id === host));
-  const fans = shortHeaders(units, layout);
+  const fans = fanPlans(units, layout).filter(({ short, over }) => short > 0 || over);
+  // What splitters would put past a header wants a hub.
+  const [hubbed, split] = [fans.filter(({ over }) => over), fans.filter(({ over }) => !over)];
   const byId = unitsById(units);
   const plated = supplies.filter((unit) => {
     const spot = layout.at[unit.id]?.spot;
@@ -215,9 +219,18 @@ function wanted(
       use: 'fanSplitter',
       what: 'Fan splitter',
       why: 'more fans than the board has headers',
-      count: Math.ceil(fans.short / 2),
+      count: split.reduce((sum, { short }) => sum + Math.ceil(short / 2), 0),
       typicalMinor: 500,
-      for: fans.boards,
+      for: split.map(({ board }) => board),
+    },
+    {
+      use: 'fanHub',
+      what: 'Fan hub',
+      why: 'the fans take more than the headers of the board carry',
+      // Those of the kit are dealt to already: what is past its limit with them wants another.
+      count: hubbed.length > 0 ? hubbed.length + (kit.get('fanHub') ?? 0) : 0,
+      typicalMinor: 1500,
+      for: hubbed.map(({ board }) => board),
     },
   ];
 }
@@ -234,38 +247,6 @@ function drivesIn(units: readonly PlannedUnit[], layout: Layout): InBay[] {
     const group = spot && groupAt(byId, spot);
     return group?.type === 'bay' ? [{ unit, access: group.group.access, host: spot!.host }] : [];
   });
-}
-
-/** Fans past the headers of the board in their box; those on a backplane or in a supply are not among them. */
-function shortHeaders(
-  units: readonly PlannedUnit[],
-  layout: Layout,
-): { readonly short: number; readonly boards: readonly PlannedUnit[] } {
-  const seats = new Map(Object.entries(layout.at));
-  const taken = new Set(
-    ofKind(units, 'fan').flatMap((unit) => {
-      const spot = layout.at[unit.id]?.spot;
-      return spot ? [`${spot.host}/${spot.key}.${spot.n ?? 1}`] : [];
-    }),
-  );
-  let short = 0;
-  const boards: PlannedUnit[] = [];
-  for (const board of ofKind(units, 'board')) {
-    const box = boxOf(board.id, seats, units);
-    if (!box) continue;
-    const fans = ofKind(units, 'fan').filter((unit) => {
-      const spot = layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
-      // A fan of the kit stands in for the one that came with the chassis.
-      if (!spot || (unit.builtIn && taken.has(`${spot.host}/${spot.key}.${spot.n ?? 1}`))) return false;
-      const host = units.find((one) => one.id === spot.host);
-      return !!host && !isKind(host, 'supply') && boxOf(host.id, seats, units) === box;
-    }).length;
-    const headers = board.part.fanHeaders.reduce((sum, one) => sum + one.count, 0);
-    if (fans <= headers || headers === 0) continue;
-    short += fans - headers;
-    boards.push(board);
-  }
-  return { short, boards };
 }
 
 /** Front sockets of a chassis whose header its board does not have. */

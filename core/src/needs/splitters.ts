@@ -1,6 +1,6 @@
 import { memberAt, valueFor } from '../lists';
 import { memoWeak } from '../memoLast';
-import { factOf, type PartOf } from '../parts/resolve';
+import { factOf, type Part, type PartOf } from '../parts/resolve';
 import type { PlugKind } from '../parts/vocabulary';
 import type { PlugInput } from './plugInputs';
 
@@ -8,8 +8,10 @@ import type { PlugInput } from './plugInputs';
 const SPLITTABLE: ReadonlySet<PlugKind> = new Set(['sata-power', 'peripheral']);
 export const isSplittable = (plug: PlugKind): boolean => SPLITTABLE.has(plug);
 
+/** One supply, or several of a box, by the cables they have. */
+export type Cabled = Pick<PartOf<'supply'>, 'cables'>;
 /** Plugs of a kind on all cables of a supply. */
-export const plugsOn = ({ cables }: PartOf<'supply'>, plug: string): number =>
+export const plugsOn = ({ cables }: Cabled, plug: string): number =>
   cables.reduce(
     (sum, cable) => sum + cable.count * cable.plugs.reduce((all, one) => all + (one.plug === plug ? one.count : 0), 0),
     0,
@@ -50,7 +52,7 @@ export type End = 'lo' | 'value' | 'hi';
  * Whether some way of hanging these inputs on splitters keeps within plugs, wires and disks a cable, taking what the
  * drives draw at its low end: where there is none, a shortage of plugs cannot be cured by splitters.
  */
-export function canBeSplit(inputs: readonly PlugInput[], supply: PartOf<'supply'>, plug: PlugKind): boolean {
+export function canBeSplit(inputs: readonly PlugInput[], supply: Cabled, plug: PlugKind): boolean {
   const chains = chainsOf(supply);
   const reachable = (load: PlugLoad, chain: Chain) =>
     chain.free.has(load.plug) || (load.plug === 'sata-power' && chain.free.has('peripheral'));
@@ -71,7 +73,7 @@ export function canBeSplit(inputs: readonly PlugInput[], supply: PartOf<'supply'
  */
 export function adaptersHold(
   inputs: readonly PlugInput[],
-  supply: PartOf<'supply'>,
+  supply: Cabled,
   adapters: readonly PartOf<'powerAdapter'>[],
 ): boolean {
   const loads = heaviestFirst(loadsOf(inputs, 'hi'));
@@ -112,7 +114,7 @@ export function adaptersHold(
 function hangOn(
   adapters: readonly PartOf<'powerAdapter'>[],
   loads: readonly PlugLoad[],
-  supply: PartOf<'supply'>,
+  supply: Cabled,
 ): readonly (readonly PlugLoad[])[] | null {
   const hung = adapters.map((): PlugLoad[] => []);
   for (const plug of new Set(adapters.flatMap((adapter) => adapter.gives.map((one) => one.plug)))) {
@@ -164,7 +166,7 @@ function hang(chain: Chain, load: PlugLoad, takesPlug: boolean): true {
 }
 
 /** The cables of a supply that have plugs which can be split. */
-function chainsOf(supply: PartOf<'supply'>): Chain[] {
+function chainsOf(supply: Cabled): Chain[] {
   return supply.cables
     .flatMap((cable) =>
       Array.from({ length: cable.count }, (): Chain => {
@@ -183,6 +185,10 @@ function chainsOf(supply: PartOf<'supply'>): Chain[] {
     .filter((chain) => chain.free.size > 0);
 }
 
+/** W of what a plug feeds itself at its most: a processor, a card, or a fan on a hub. */
+export const mostW = (part: Part, end: End): number =>
+  part.kind === 'fan' ? factOf(part, 'maxW')[end] : 'peakW' in part ? factOf(part, 'peakW')[end] : 0;
+
 /**
  * What each input puts on its plug; the inputs of one group, as they are among `all`, share equally. Of drives that do
  * not start together at most `atOnce` start at one moment: that many are counted at their high end, none as certain.
@@ -194,7 +200,7 @@ export function loadsOf(
   all: readonly PlugInput[] = inputs,
 ): PlugLoad[] {
   return inputs.flatMap((input) => {
-    const ownA = input.feeds.reduce((sum, { part }) => sum + factOf(part, 'peakW')[end] / VOLTS, 0);
+    const ownA = input.feeds.reduce((sum, { part }) => sum + mostW(part, end) / VOLTS, 0);
     const share = 1 / all.filter((one) => one.group === input.group).reduce((sum, one) => sum + one.count, 0);
     const drives = input.drives.map(({ part }) => driveA[end](part));
     const starting = end === 'hi' || atOnce === Infinity ? atOnce : 0;

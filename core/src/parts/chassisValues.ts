@@ -139,6 +139,8 @@ export const chassisValues = z.strictObject({
   supplyBays: z.array(supplyBaySchema).max(4),
   openings: z.array(openingsSchema).max(4),
   fanMounts: z.array(fanMountSchema).max(16),
+  /** Whether its fans hang on the board's headers, or on a board of the chassis that is fed by the supply. */
+  fansFed: z.enum(['headers', 'own']).optional(),
   clearances: z.array(clearanceSchema).max(40),
   frontUsb: z.array(z.enum(['usb2-header', 'usb3-header'])),
   slideRails: z.enum(['included', 'apart', 'none']),

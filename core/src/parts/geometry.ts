@@ -25,4 +25,5 @@ export const SUPPLY_BODY_MM = {
   'flex-atx': { widthMm: 81.5, heightMm: 40.5, depthMm: 150 },
   redundant: { widthMm: 73.5, heightMm: 40, depthMm: 185 },
   brick: { widthMm: 70, heightMm: 40, depthMm: 150 },
+  'dc-converter': { widthMm: 60, heightMm: 40, depthMm: 20 },
 } as const satisfies Record<string, Size>;

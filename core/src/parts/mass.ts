@@ -27,6 +27,7 @@ const SUPPLY_G = {
   'flex-atx': 800,
   redundant: 1000,
   brick: 400,
+  'dc-converter': 60,
 } as const;
 const FAN_G_120 = 150;
 

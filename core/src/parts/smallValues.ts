@@ -62,6 +62,7 @@ const SUNDRY_USES = [
   'caddy',
   'headerAdapter',
   'fanSplitter',
+  'fanHub',
   'mainsLead',
   'usbAngle',
   'plugAngle',
@@ -70,4 +71,12 @@ const SUNDRY_USES = [
   'label',
   'other',
 ] as const;
-export const sundryValues = z.strictObject({ ...draw, use: z.enum(SUNDRY_USES), packOf: z.int().min(1).max(1000) });
+export const sundryValues = z.strictObject({
+  ...draw,
+  use: z.enum(SUNDRY_USES),
+  packOf: z.int().min(1).max(1000),
+  /** Of a hub for fans: how many it takes, what it carries together, and the plug it is fed by. */
+  fans: z.int().min(1).max(12).optional(),
+  ratedA: z.number().positive().max(15).optional(),
+  plug: z.enum(PLUG_KINDS).optional(),
+});

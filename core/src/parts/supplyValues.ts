@@ -22,6 +22,8 @@ export const supplyValues = z.strictObject({
     .max(12),
   noLoadLossW: z.number().min(0).max(100).nullable(),
   modules: z.int().min(1).max(4),
+  /** Of its modules, those that rest, powered, until another fails. */
+  restingModules: z.int().min(0).max(3).optional(),
   cables: z.array(supplyCableSchema).max(24),
   modular: z.boolean(),
   /** Sound against load; between points the level runs straight. */
@@ -30,9 +32,13 @@ export const supplyValues = z.strictObject({
   fanStopsBelowLoad: duty.nullable(),
   powerFactorFull: z.number().min(0.3).max(1),
   powerFactorLow: z.number().min(0.3).max(1),
-  /** What a brick gives at its plug, V, and that plug, such as `5.5 × 2.5`. */
+  /** What a brick gives at its plug, V; the plug it has, or that a converter takes, such as `5.5 × 2.5`. */
   outV: z.number().positive().max(60).optional(),
   dcPlug: z.string().min(1).max(40).optional(),
+  /** Volts a converter takes from its brick, and whether it hands 12 V through as they come. */
+  dcMinV: z.number().positive().max(60).nullable().optional(),
+  dcMaxV: z.number().positive().max(60).nullable().optional(),
+  twelveThrough: z.boolean().optional(),
 });
 
 export const fanValues = z.strictObject({

@@ -70,7 +70,8 @@ export type PlugKind = (typeof PLUG_KINDS)[number];
 /** Hole patterns; `own` is a maker's own, which only that maker's chassis has. */
 export const BOARD_FORMS = ['mini-itx', 'micro-atx', 'atx', 'ssi-ceb', 'ssi-eeb', 'own'] as const;
 
-export const SUPPLY_FORMS = ['atx', 'sfx', 'sfx-l', 'tfx', 'flex-atx', 'redundant', 'brick'] as const;
+/** A converter turns a brick's volts into the rails of a board, on whose main plug it sits. */
+export const SUPPLY_FORMS = ['atx', 'sfx', 'sfx-l', 'tfx', 'flex-atx', 'redundant', 'brick', 'dc-converter'] as const;
 
 /** Whether a part takes part in starting drives in turn. */
 export const STAGGERS = ['yes', 'no', 'unknown'] as const;

@@ -48,25 +48,26 @@ const liveOn = (plugs: readonly { readonly plug: PlugKind }[]): number =>
 /** From one plug of a cable to the next, mm, typical. */
 const STEP_MM = 150;
 
-/** All cables of a supply, each by itself, and then what boards of its box give. */
-export function chainsOf(supply: UnitOf<'supply'>, boards: readonly UnitOf<'board'>[]): readonly Chain[] {
-  const ofSupply = supply.part.cables.flatMap((cable) => {
-    const live = liveOn(cable.plugs);
-    return Array.from({ length: cable.count }, (_, i): Chain => ({
-      host: { host: supply.id, key: cable.key, n: i + 1 },
-      of: supply,
-      plugs: cable.plugs.flatMap(({ plug, count }) => Array.from({ length: count }, () => plug)),
-      wireA: live > 1 ? madeForA(cable.plugs) : wireA(cable.gaugeAwg),
-      wire: {
-        gaugeAwg: cable.gaugeAwg,
-        firstMm: cable.lengthMm,
-        stepMm: STEP_MM,
-        live,
-        // A drive's plug has two returns for its two rails; others one for each live wire.
-        returns: live === 1 ? 2 : live,
-      },
-    }));
-  });
+/** All cables of some supplies, each by itself, of like redundant ones once, and then what boards of their box give. */
+export function chainsOf(supplies: readonly UnitOf<'supply'>[], boards: readonly UnitOf<'board'>[]): readonly Chain[] {
+  const ofSupply = (supply: UnitOf<'supply'>) =>
+    supply.part.cables.flatMap((cable) => {
+      const live = liveOn(cable.plugs);
+      return Array.from({ length: cable.count }, (_, i): Chain => ({
+        host: { host: supply.id, key: cable.key, n: i + 1 },
+        of: supply,
+        plugs: cable.plugs.flatMap(({ plug, count }) => Array.from({ length: count }, () => plug)),
+        wireA: live > 1 ? madeForA(cable.plugs) : wireA(cable.gaugeAwg),
+        wire: {
+          gaugeAwg: cable.gaugeAwg,
+          firstMm: cable.lengthMm,
+          stepMm: STEP_MM,
+          live,
+          // A drive's plug has two returns for its two rails; others one for each live wire.
+          returns: live === 1 ? 2 : live,
+        },
+      }));
+    });
   const ofBoards = boards.flatMap((of) =>
     (of.part.powerOutputs ?? []).flatMap(({ plug, count }) =>
       Array.from({ length: count }, (_, i): Chain => ({
@@ -78,7 +79,11 @@ export function chainsOf(supply: UnitOf<'supply'>, boards: readonly UnitOf<'boar
       })),
     ),
   );
-  return [...ofSupply, ...ofBoards];
+  // Redundant modules feed one board, and the cables are that board's.
+  const own = supplies.filter(
+    ({ part }, i) => part.form !== 'redundant' || supplies.findIndex((other) => other.part.id === part.id) === i,
+  );
+  return [...own.flatMap(ofSupply), ...ofBoards];
 }
 
 export const boardsIn = (units: readonly PlannedUnit[], within: (unit: PlannedUnit) => boolean) =>

@@ -2,12 +2,12 @@ import { createAssessor } from '../assess';
 import { powerOf } from '../figures/power/powerOf';
 import { catalogue, tweak, type Fixture } from '../testing/fixture';
 import { rack, tower } from '../testing/rules';
-import { supplyOffers, type SupplyOffer } from './supplies';
+import { supplyOffers, type SupplyChoice, type SupplyOffer } from './supplies';
 import type { Base } from './weigh';
 
 const AS_OF = { asOf: '2026-11-28' };
 const powerFor = (build: Base['build']) => powerOf(createAssessor().context(build), build, AS_OF.asOf);
-function offers(made: Fixture, sheet: string, from = catalogue): readonly SupplyOffer[] {
+function choice(made: Fixture, sheet: string, from = catalogue): SupplyChoice {
   const assessor = createAssessor();
   const base: Base = { build: made.build, assessment: assessor.assess(made.build, AS_OF) };
   const run = supplyOffers(base, made.unit(sheet), from, assessor, AS_OF);
@@ -16,6 +16,7 @@ function offers(made: Fixture, sheet: string, from = catalogue): readonly Supply
     if (next.done) return next.value;
   }
 }
+const offers = (...asked: Parameters<typeof choice>): readonly SupplyOffer[] => choice(...asked).offers;
 
 test('a wasteful supply is beaten by those that surely lose less, the best first, by what their losses differ', () => {
   const wasteful = tweak('ember-650', {
@@ -49,4 +50,19 @@ test('what cannot be told apart is not offered, nor is a single supply for a red
   }
   const redundant = rack().add('tern-16i').add('brazier-800').add('barge-12', 8);
   for (const { name } of offers(redundant, 'brazier-800')) expect(name).toMatch(/1\+1/);
+});
+
+test('every supply that goes there is told with what it loses in a year, the smallest first', () => {
+  const made = tower().add('coot-1', 2);
+  const { all } = choice(made, 'ember-650');
+  const watts = all.map(({ givesW }) => givesW);
+  expect(watts).toEqual([...watts].sort((a, b) => a - b));
+  expect(watts.length).toBeGreaterThan(3);
+  expect(all.filter(({ isTooSmall }) => isTooSmall).every(({ blockersAfter }) => blockersAfter > 0)).toBe(true);
+  expect(choice(made, 'ember-650').now).toMatchObject({ name: 'Ember 650 ATX', givesW: 650 });
+  const assessor = createAssessor();
+  for (const { after, lossKwh, sheet } of all) {
+    const unit = after.items.find((item) => item.sheet === sheet)!.units[0]!.id;
+    expect(assessor.yearLoss(after, unit)!.kwh.value).toBeCloseTo(lossKwh.value, 9);
+  }
 });

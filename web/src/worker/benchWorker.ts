@@ -14,6 +14,7 @@ import {
   replay,
   scheduleOf,
   supplyOffers,
+  type SupplyPoint,
   tryAt,
   weigh,
   whyNot,
@@ -124,6 +125,17 @@ const row = (way: Weighed & { readonly title: string }) => ({
   blockersAfter: way.blockersAfter,
 });
 
+const supplyRow = (one: SupplyPoint) => ({
+  ...row({ ...one, title: `Take ${one.name} instead` }),
+  cure: true,
+  name: one.name,
+  givesW: one.givesW,
+  lossKwh: one.lossKwh,
+  lossMinor: one.lossMinor,
+  earDb: one.earDb,
+  costs: effects([...one.causes, ...one.worsens]),
+});
+
 /** Lets waiting messages in between two pieces of work. */
 const breathe = () =>
   new Promise<void>((resolve) => {
@@ -181,8 +193,8 @@ const worker: BenchWorker = {
     if (!now) return null;
     const context = assessor.context(now.build);
     const cables = powerBoxes(assessor.plugs(now.build), now.assessment.units);
-    const { powerOf } = await import('./seldom');
-    return { ...powerOf(context, now.build, today().asOf), cables };
+    const { goneOf, powerOf } = await import('./seldom');
+    return { ...powerOf(context, now.build, today().asOf), cables, gone: goneOf(context, cables) };
   },
 
   async tryAt(ask, onBatch) {
@@ -242,14 +254,15 @@ const worker: BenchWorker = {
     for (;;) {
       const next = run.next();
       if (next.done)
-        return next.value.map((offer) => ({
-          ...row({ ...offer, title: `Take ${offer.name} instead` }),
-          cure: true,
-          name: offer.name,
-          savesKwh: offer.savesKwh,
-          savesMinor: offer.savesMinor,
-          costs: effects([...offer.causes, ...offer.worsens]),
-        }));
+        return {
+          offers: next.value.offers.map((offer) => ({
+            ...supplyRow(offer),
+            savesKwh: offer.savesKwh,
+            savesMinor: offer.savesMinor,
+          })),
+          now: next.value.now,
+          all: next.value.all.map((one) => ({ ...supplyRow(one), isTooSmall: one.isTooSmall })),
+        };
       await breathe();
       if (mine !== asking) return null;
     }

@@ -1,5 +1,7 @@
 import type {
+  SupplyChoice,
   SupplyOffer,
+  SupplyPoint,
   UnitId,
   Build,
   Catalogue,
@@ -16,6 +18,7 @@ import type {
   PowerLine,
   ScheduleLine,
   Severity,
+  Gone,
   Power,
   Share,
   SmallNeed,
@@ -54,9 +57,15 @@ export type BenchView = {
   readonly unconnected: readonly string[];
 };
 
-/** Another supply with what it saves a year, and what it would do to the machine besides. */
-export type SupplyRow = RemedyRow &
-  Pick<SupplyOffer, 'name' | 'savesKwh' | 'savesMinor'> & { readonly costs: readonly Effect[] };
+/** A supply in the place of another, and what it would do to the machine besides. */
+export type SupplyPointRow = RemedyRow &
+  Pick<SupplyPoint, 'name' | 'givesW' | 'lossKwh' | 'lossMinor' | 'earDb'> & { readonly costs: readonly Effect[] };
+/** One that surely loses less, with what it saves a year. */
+export type SupplyRow = SupplyPointRow & Pick<SupplyOffer, 'savesKwh' | 'savesMinor'>;
+export type SupplyChoiceRows = Pick<SupplyChoice, 'now'> & {
+  readonly all: readonly (SupplyPointRow & Pick<SupplyPoint, 'isTooSmall'>)[];
+  readonly offers: readonly SupplyRow[];
+};
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 type Deltas = Readonly<Partial<Record<FigureId, number>>>;
 export type GoingRow = {
@@ -121,8 +130,8 @@ export type BenchWorker = {
   settle(build: Build, edits: readonly Edit[]): Step | Refusal;
   explain(id: FigureId): Explanation | null;
   shares(id: FigureId): readonly Share[];
-  /** The power of the build that is open, with its power cables; null while none is. */
-  power(): Promise<(Power & { readonly cables: readonly PowerBox[] }) | null>;
+  /** The power of the build that is open, its cables, and what stays up with one thing gone; null while none is. */
+  power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */
@@ -133,8 +142,8 @@ export type BenchWorker = {
   settled(edits: readonly Edit[], rev: number): readonly Edit[] | null;
   /** Figures as they would be with some edits; null where those cannot be made. */
   weighed(edits: readonly Edit[]): Figures | null;
-  /** Supplies that surely lose less a year where this one is; null when something newer was asked. */
-  supplies(supply: UnitId): Promise<readonly SupplyRow[] | null>;
+  /** Supplies where this one is, with those that surely lose less a year; null when something newer was asked. */
+  supplies(supply: UnitId): Promise<SupplyChoiceRows | null>;
   /** What would let a part in that does not go there; null when something newer was asked. */
   whyNot(spot: SpotRef, sheet: string): WaysOut | null;
   stop(): void;

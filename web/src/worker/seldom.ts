@@ -1,2 +1,2 @@
 /** What the worker does seldom, so that it loads on call. */
-export { billCsv, billOf, drawingSvg, powerOf, sceneOf } from '@inch-tower/core';
+export { billCsv, billOf, drawingSvg, goneOf, powerOf, sceneOf } from '@inch-tower/core';

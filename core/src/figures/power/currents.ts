@@ -1,8 +1,9 @@
 import type { PartOf } from '../../parts/resolve';
-import { ofKind, type UnitOf } from '../../machine/units';
-import { countsWith, type Box } from '../boxes';
-import { waiting } from './stagger';
-import { classesOf, type FigureContext } from '../context';
+import type { UnitOf } from '../../machine/units';
+import type { FigureContext } from '../context';
+import { classesOn } from './fedClasses';
+import type { Feed } from './feeds';
+import { turnsOf } from './turns';
 
 /** A rail of a supply, by its volts. */
 export type Rail = '12 V' | '5 V' | '3.3 V';
@@ -33,25 +34,12 @@ export type DrivePhase = {
 };
 type Phases = { readonly momentsS: readonly number[]; readonly at: (second: number) => readonly DrivePhase[] };
 
-/** The drives of a box, each with the seconds it waits for its turn under the policy. */
-export function turnsOf(
-  context: FigureContext,
-  box: Box,
-): readonly { readonly drive: Drive; readonly turnS: number }[] {
-  const own = new Set(
-    classesOf(context.running, context.units, context.layout)
-      .filter((one) => countsWith(context, one.box) === box)
-      .flatMap((one) => one.units),
-  );
-  const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
-  const shifts = waveShifts(context, drives);
-  return drives.map((drive, i) => ({ drive, turnS: shifts[i] ?? 0 }));
-}
-
-/** The start of a box's drives over time, exact from their step profiles and the policy. */
-export function phases(context: FigureContext, box: Box, matters: (step: Step) => boolean): Phases {
+/** The start of a feed's drives over time, exact from their step profiles and the policy. */
+export function phases(context: FigureContext, feed: Feed, matters: (step: Step) => boolean): Phases {
+  const own = new Set(classesOn(context, feed).flatMap(({ units }) => units.map(({ id }) => id)));
   const classes = new Map<string, { drive: Drive; count: number; turnS: number }>();
-  for (const { drive, turnS } of turnsOf(context, box)) {
+  for (const { drive, turnS } of turnsOf(context, feed.box)) {
+    if (!own.has(drive.id)) continue;
     const key = `${drive.part.id}|${turnS}`;
     const known = classes.get(key);
     if (known) known.count++;
@@ -73,11 +61,11 @@ export function phases(context: FigureContext, box: Box, matters: (step: Step) =
 }
 
 /**
- * What the drives of a box take on a rail while they start, over time. A paced start is counted as together until what
+ * What the drives of a feed take on a rail while they start, over time. A paced start is counted as together until what
  * it needs is checked.
  */
-export function currents(context: FigureContext, box: Box, rail: Rail): Currents {
-  const { momentsS, at } = phases(context, box, (step) => step[STEP[rail]] > 0);
+export function currents(context: FigureContext, feed: Feed, rail: Rail): Currents {
+  const { momentsS, at } = phases(context, feed, (step) => step[STEP[rail]] > 0);
   const turning = TURNING[rail];
   return {
     momentsS,
@@ -92,12 +80,3 @@ export function currents(context: FigureContext, box: Box, rail: Rail): Currents
 /** All drives of a moment together, A. */
 export const together = (all: readonly DriveCurrent[]): number =>
   all.reduce((sum, { amps, count }) => sum + amps * count, 0);
-
-/** Seconds each drive waits for its turn; one that cannot wait starts with the first. */
-function waveShifts(context: FigureContext, drives: readonly Drive[]): readonly number[] {
-  const policy = context.policy.spinUp;
-  if (policy.kind !== 'waves') return [];
-  const able = new Set(waiting(context));
-  let turn = 0;
-  return drives.map(({ id }) => (able.has(id) ? Math.floor(turn++ / policy.drives) * policy.everyS : 0));
-}

@@ -1,17 +1,19 @@
 import type { STATES } from '../../build/states';
-import type { Part, PartOf } from '../../parts/resolve';
+import type { Part } from '../../parts/resolve';
 import { CARD_KINDS, isCard } from '../../machine/units';
-import { classesOf, type FigureContext, type PartClass } from '../context';
+import type { FigureContext } from '../context';
 import { kept } from '../kept';
 import { speedShare } from '../operating';
 import type { Ledger, Quantity } from '../quantity';
+import { fedClasses, type FedClass } from './fedClasses';
+import { spinsUp } from './spinsUp';
 
 /** States in which power is reckoned: all but off. */
 export type PowerState = Exclude<(typeof STATES)[number], 'off'>;
 /** The same as a list, least first, as they are told and drawn. */
 export const POWER_STATES: readonly PowerState[] = ['asleep', 'idle', 'working', 'busy', 'peak', 'start'];
 export type DrawLine = {
-  readonly of: PartClass;
+  readonly of: FedClass;
   readonly watts: Quantity;
   readonly share12: number;
   readonly share5: number;
@@ -35,16 +37,13 @@ const FIELD: Record<PowerState, 'idleW' | 'busyW' | 'peakW'> = {
   start: 'busyW',
 };
 
-/** Whether a drive takes more while it starts than turning. */
-export const spinsUp = (part: PartOf<'drive'>): boolean => part.spinUp.some(({ a12, a5 }) => a12 > 0 || a5 > 0);
-
 /** W at the supply's outputs by class of part, in a state. Drives that spin up are left out of the start. */
 export function draw(context: FigureContext, state: PowerState, ledger: Ledger): readonly DrawLine[] {
   return kept(context, ledger, `draw ${state}`, () => drawAfresh(context, state, ledger));
 }
 
 function drawAfresh(context: FigureContext, state: PowerState, ledger: Ledger): DrawLine[] {
-  const classes = classesOf(context.running, context.units, context.layout);
+  const classes = fedClasses(context);
   const lines = classes.flatMap((one): DrawLine[] => {
     const each = unitWatts(context, one.part, state, ledger);
     if (!each) return [];

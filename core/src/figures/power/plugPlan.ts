@@ -1,15 +1,15 @@
 import { printSpot, type Wire } from '../../build/layout';
 import { boxesOf, type Box } from '../boxes';
 import type { FigureContext } from '../context';
-import { turnsOf } from './currents';
+import { suppliesIn } from './feeds';
+import { turnsOf } from './turns';
 import { hindrances } from './stagger';
-import { supplyOf } from './wall';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { memoWeak } from '../../memoLast';
-import { plugInputs, type PlugInput } from '../../needs/plugInputs';
-import { AT_START, type End } from '../../needs/splitters';
-import { groupedBy } from '../../lists';
+import { converterInputs, hubInputs, plugInputs, type PlugInput } from '../../needs/plugInputs';
+import { AT_START, mostW, type End } from '../../needs/splitters';
+import { groupedBy, isNonEmpty, type ReadonlyNonEmpty } from '../../lists';
 import type { PartOf } from '../../parts/resolve';
 import type { PlugKind } from '../../parts/vocabulary';
 import { boardsIn, chainsOf, dropV, type Chain } from '../../plugs/chains';
@@ -38,10 +38,11 @@ export type ChainPlan = {
   /** Lost on the way to its last plug in use, as a share of the rail that loses more; null where no length is known. */
   readonly drop: { readonly start: number; readonly run: number } | null;
 };
+type Supplies = ReadonlyNonEmpty<UnitOf<'supply'>>;
 /** Which plug of which cable feeds what in a box. */
 export type PlugPlan = {
   readonly box: Box;
-  readonly supply: UnitOf<'supply'>;
+  /** The supplies of the box, one at least. */ readonly supplies: Supplies;
   readonly chains: readonly ChainPlan[];
   readonly without: readonly Input[];
   readonly spareSplitters: readonly PlannedUnit[];
@@ -52,7 +53,7 @@ export type PlugPlan = {
 /** All that the placing of a box's plugs is asked with. */
 export type PlugCase = {
   readonly box: Box;
-  readonly supply: UnitOf<'supply'>;
+  readonly supplies: Supplies;
   readonly wanted: readonly PlugInput[];
   readonly inputs: readonly Input[];
   readonly chains: readonly Chain[];
@@ -66,17 +67,21 @@ export const plugCases = memoWeak((context: FigureContext): readonly PlugCase[] 
   const { units, layout, policy } = context;
   const seats = seatsOf(layout);
   return boxesOf(context).flatMap((box, i): PlugCase[] => {
-    const supply = supplyOf(context, box);
-    if (!supply) return [];
+    const supplies = [...suppliesIn(context, box)];
+    if (!isNonEmpty(supplies)) return [];
     const within = (unit: PlannedUnit) => boxOf(unit.id, seats, units) === box;
-    const wanted = plugInputs(units, layout, within);
+    const wanted = [
+      ...plugInputs(units, layout, within),
+      ...converterInputs(supplies),
+      ...(i === 0 ? hubInputs(units, layout) : []),
+    ];
     return [
       {
         box,
-        supply,
+        supplies,
         wanted,
         inputs: eachInput(wanted, context),
-        chains: chainsOf(supply, boardsIn(units, within)),
+        chains: chainsOf(supplies, boardsIn(units, within)),
         splitters: i === 0 ? ofKind(units, 'powerAdapter') : [],
         atOnce: policy.spinUp.kind !== 'waves' || hindrances(context).length > 0 ? Infinity : policy.spinUp.drives,
       },
@@ -183,7 +188,7 @@ function planOf(context: FigureContext, one: PlugCase): PlugPlan {
   const inputsOn = (is: (at: Placed['on'][number]) => boolean) => one.inputs.filter((_, i) => is(placed.on[i] ?? null));
   return {
     box: one.box,
-    supply: one.supply,
+    supplies: one.supplies,
     chains: one.chains.map((chain, c) => {
       const startA = startAmps(
         inputsOn((at) => at?.chain === c),
@@ -261,7 +266,7 @@ const sumOf = (list: readonly PlacedInput[], when: 'start' | 'run'): Amps => ({
 
 /** Likely A of an input at work: its drives busy, a processor or card at its most. */
 function atWork({ input, share }: Input): Amps {
-  const ownA = input.feeds.reduce((sum, { part }) => sum + ('peakW' in part ? part.peakW : 0) / 12, 0);
+  const ownA = input.feeds.reduce((sum, { part }) => sum + mostW(part, 'value') / 12, 0);
   return {
     a12: share * (ownA + input.drives.reduce((sum, { part }) => sum + part.busy12A, 0)),
     a5: share * input.drives.reduce((sum, { part }) => sum + part.busy5A, 0),
@@ -296,7 +301,7 @@ function startAmps(inputs: readonly Input[], turns: ReadonlyMap<string, number>)
     return known;
   };
   const at = (second: number, one: Input): Amps => {
-    let a12 = one.input.feeds.reduce((sum, { part }) => sum + ('peakW' in part ? part.peakW : 0) / 12, 0);
+    let a12 = one.input.feeds.reduce((sum, { part }) => sum + mostW(part, 'value') / 12, 0);
     let a5 = 0;
     for (const { part, turnS, count } of classesOf(one)) {
       const since = second - turnS;

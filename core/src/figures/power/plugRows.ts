@@ -57,7 +57,7 @@ export type PowerBox = {
 export function powerBoxes(plans: readonly PlugPlan[], units: readonly PlannedUnit[]): PowerBox[] {
   const byId = unitsById(units);
   let label = 0;
-  return plans.map(({ box, supply, chains, without, spareSplitters, whole }): PowerBox => {
+  return plans.map(({ box, supplies, chains, without, spareSplitters, whole }): PowerBox => {
     const use = (one: PlacedInput): PlugUse => ({
       ...about(one.input, byId),
       spot: one.input.spot,
@@ -69,7 +69,11 @@ export function powerBoxes(plans: readonly PlugPlan[], units: readonly PlannedUn
     return {
       box: box?.id ?? null,
       name: box?.part.name ?? 'On the table',
-      supply: { unit: supply.id, mark: supply.mark, name: supply.part.name },
+      supply: {
+        unit: supplies[0].id,
+        mark: supplies.map(({ mark }) => mark).join(', '),
+        name: [...new Set(supplies.map(({ part }) => part.name))].join(' and '),
+      },
       cables: chains.map((one): PowerCable => {
         const plugs = one.plugs.map(({ plug, on, splitter }): PlugRow => ({
           plug,
@@ -84,7 +88,7 @@ export function powerBoxes(plans: readonly PlugPlan[], units: readonly PlannedUn
         return {
           host: one.chain.host,
           label: uses.length > 0 ? `P${++label}` : null,
-          name: cableName(one, chains),
+          name: cableName(one, chains, supplies.length > 1),
           plugs,
           carriesA: one.chain.wireA,
           isCounted: uses.some(({ start, run }) => start.a12 + start.a5 + run.a12 + run.a5 > 0),
@@ -101,10 +105,11 @@ export function powerBoxes(plans: readonly PlugPlan[], units: readonly PlannedUn
 }
 
 /** "SATA power 2 of 3", by what is on it. */
-function cableName({ chain }: ChainPlan, all: readonly ChainPlan[]): string {
+function cableName({ chain }: ChainPlan, all: readonly ChainPlan[], isOneOfSeveral: boolean): string {
   const kinds = [...new Set(chain.plugs)].map(plugWord).join(' and ');
   const alike = all.filter(({ chain: other }) => other.of === chain.of && other.host.key === chain.host.key);
-  return alike.length > 1 ? `${kinds} ${chain.host.n} of ${alike.length}` : kinds;
+  const name = alike.length > 1 ? `${kinds} ${chain.host.n} of ${alike.length}` : kinds;
+  return isOneOfSeveral ? `${chain.of.mark}: ${name}` : name;
 }
 
 /** A part by its name; a backplane by its host's and its bays'. */

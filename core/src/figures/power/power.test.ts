@@ -7,6 +7,7 @@ import { monotoneCubic } from '../monotoneCubic';
 import { fanRpmShare, straightThrough } from '../fanCurve';
 import type { FigureContext } from '../context';
 import { currents, together } from './currents';
+import { feedsOf } from './feeds';
 import { supplyLossW } from './supplyLoss';
 
 const figure = (made: Fixture, id: 'power.idleWallW' | 'power.peakWallW' | 'power.start12A') =>
@@ -217,8 +218,8 @@ test('currents of a start in waves, by hand: the second wave starts while the fi
     .set({ policy: { ...cube().build.policy, spinUp: { kind: 'waves', drives: 2, everyS: 12 } } });
   const { units, layout } = made.assess();
   const context = { units, layout, running: units, policy: made.build.policy } as unknown as FigureContext;
-  const box = ofKind(units, 'chassis')[0]!;
-  const { momentsS, at } = currents(context, box, '12 V');
+  const feed = feedsOf(context)[0]!;
+  const { momentsS, at } = currents(context, feed, '12 V');
   const { spinUp, idle12A } = ofKind(units, 'drive')[0]!.part;
   const { a12, forS } = spinUp[0]!;
   expect(momentsS).toEqual([0, forS, 12, 12 + forS]);
@@ -226,8 +227,8 @@ test('currents of a start in waves, by hand: the second wave starts while the fi
   expect(together(at(forS))).toBeCloseTo(2 * idle12A, 9);
   expect(together(at(12))).toBeCloseTo(2 * idle12A + 2 * a12, 9);
   expect(together(at(100))).toBeCloseTo(4 * idle12A, 9);
-  expect(together(currents(context, box, '5 V').at(0))).toBeCloseTo(2 * spinUp[0]!.a5, 9);
-  expect(currents(context, box, '3.3 V').momentsS).toEqual([]);
+  expect(together(currents(context, feed, '5 V').at(0))).toBeCloseTo(2 * spinUp[0]!.a5, 9);
+  expect(currents(context, feed, '3.3 V').momentsS).toEqual([]);
 });
 
 test('what does not say that it waits starts with the first, whatever the policy', () => {

@@ -1,24 +1,27 @@
 import type { Build } from '../../build/build';
 import type { UnitId } from '../../parts/ids';
-import { boxesOf } from '../boxes';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { POWER_STATES, type PowerState } from './draw';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
-import { boxLoadW, boxWall, supplyOf, wallW } from './wall';
+import { feedsOf, type Feed } from './feeds';
+import { modulesOf } from './supplyLoss';
+import { feedLoadW, feedWall, wallW } from './wall';
 import { startsMore, type StartsMore } from './startsMore';
 import { upsTime, type UpsTime } from './upsTime';
 import { yearOf, type Year } from './year';
 import { yearAsleep, yearParts, type YearAsleep, type YearPart } from './yearParts';
 
-/** A box in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
+/** A supply in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
 export type StateDraw = {
   readonly state: PowerState;
   readonly wall: Ranged;
   readonly loadShare: number | null;
 };
+/** What runs from one supply, or from several that share: a box, or where it has several the part of it. */
 export type BoxPower = {
+  readonly key: string;
   readonly box: UnitId | null;
   readonly name: string;
   readonly supply: {
@@ -26,6 +29,7 @@ export type BoxPower = {
     readonly name: string;
     readonly givesW: number;
     readonly modules: number;
+    /** The brick before a converter. */ readonly brick: string | null;
   } | null;
   readonly states: readonly StateDraw[];
   readonly start: StartCurve;
@@ -51,22 +55,30 @@ export function powerOf(
 ): Power {
   const ledger = new Ledger(false);
   const ranged = (quantity: ReturnType<typeof wallW>): Ranged | null => quantity && rangedOf(quantity);
-  const boxes = boxesOf(context).map((box): BoxPower => {
-    const supply = supplyOf(context, box);
-    const givesW = supply ? supply.part.ratedW * supply.part.modules : 0;
-    const start = startCurve(context, box);
+  const feeds = feedsOf(context);
+  const boxes = feeds.map((feed): BoxPower => {
+    const { supply, brick } = feed;
+    const start = startCurve(context, feed);
+    const givesW = start.limits?.insideW ?? 0;
     return {
-      box: box?.id ?? null,
-      name: box?.part.name ?? 'The table',
-      supply: supply && { unit: supply.id, name: supply.part.name, givesW, modules: supply.part.modules },
+      key: feed.key,
+      box: feed.box?.id ?? null,
+      name: nameAmong(feed, feeds),
+      supply: supply && {
+        unit: supply.id,
+        name: supply.part.name,
+        givesW,
+        modules: modulesOf(feed),
+        brick: brick?.part.name ?? null,
+      },
       states: POWER_STATES.flatMap((state): StateDraw[] => {
-        const wall = ranged(boxWall(context, box, state, ledger));
-        const load = boxLoadW(context, box, state, ledger);
+        const wall = ranged(feedWall(context, feed, state, ledger));
+        const load = feedLoadW(context, feed, state, ledger);
         return wall ? [{ state, wall, loadShare: givesW > 0 && load ? load.value / givesW : null }] : [];
       }),
       start,
       startShare: worstShare(start),
-      startsMore: startsMore(context, box, start),
+      startsMore: startsMore(context, feed, start),
     };
   });
   return {
@@ -82,4 +94,11 @@ export function powerOf(
     yearAsleep: yearAsleep(context, profile, tariff),
     ups: upsTime(context, asOf),
   };
+}
+
+/** The box's name; of several supplies in one box each adds its own. */
+function nameAmong({ box, supply, key }: Feed, all: readonly Feed[]): string {
+  const name = box?.part.name ?? 'The table';
+  const isOne = all.every((other) => other.box !== box || other.key === key);
+  return isOne || !supply ? name : `${name}, ${supply.part.name} ${supply.mark}`;
 }

@@ -1,12 +1,12 @@
 import { memberAt } from '../../lists';
-import { countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import { currents, together } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
+import type { Feed } from './feeds';
 
-/** What a box takes on a low rail in one state or at the start, A with its range. */
+/** What a feed gives on a low rail in one state or at the start, A with its range. */
 export type RailLoad = { readonly when: string; readonly amps: Ranged };
 
 const STATES: readonly (readonly [PowerState, string, 'idle5A' | 'busy5A'])[] = [
@@ -27,18 +27,17 @@ const isHostOn = (rail: LowRail, { of: { part } }: DrawLine): boolean =>
   part.kind !== 'drive' || (rail === '3.3 V' && part.size === 'm2');
 
 /**
- * A on 5 V or 3.3 V of a box idle, at work and at the worst moment of its drives' start, from its parts' W by their
+ * A on 5 V or 3.3 V of a feed idle, at work and at the worst moment of its drives' start, from its parts' W by their
  * shares of rails. Peaks of parts do not fall together on these rails and are not added.
  */
-export function railA(context: FigureContext, box: Box, rail: LowRail): readonly RailLoad[] {
+export function railA(context: FigureContext, feed: Feed, rail: LowRail): readonly RailLoad[] {
   const ledger = new Ledger(false);
-  return kept(context, ledger, `${rail} ${box?.id}`, () => railAfresh(context, box, rail, ledger));
+  return kept(context, ledger, `${rail} ${feed.key}`, () => railAfresh(context, feed, rail, ledger));
 }
 
-function railAfresh(context: FigureContext, box: Box, rail: LowRail, ledger: Ledger): readonly RailLoad[] {
+function railAfresh(context: FigureContext, feed: Feed, rail: LowRail, ledger: Ledger): readonly RailLoad[] {
   const share = (line: DrawLine): number => shareOn(rail, line);
-  const linesOf = (state: PowerState) =>
-    draw(context, state, ledger).filter((line) => countsWith(context, line.of.box) === box);
+  const linesOf = (state: PowerState) => draw(context, state, ledger).filter((line) => line.of.feed.key === feed.key);
   const ampsOf = (lines: readonly DrawLine[]): Quantity =>
     ledger.map(
       'A on the rail',
@@ -63,7 +62,7 @@ function railAfresh(context: FigureContext, box: Box, rail: LowRail, ledger: Led
     const others = ampsOf(lines.filter((line) => !drives.includes(line)));
     return { when, amps: rangedOf(ledger.sum(when, 'A', [...own, others])) };
   });
-  const { momentsS, at } = currents(context, box, rail);
+  const { momentsS, at } = currents(context, feed, rail);
   const host = linesOf('start');
   // Nothing starts on this rail: what idles there draws during the start of the others too.
   if (momentsS.length === 0) return [...loads, { when: 'At the start', amps: memberAt(loads, 0).amps }];
@@ -89,9 +88,9 @@ function railAfresh(context: FigureContext, box: Box, rail: LowRail, ledger: Led
 }
 
 /** Likely A that all but the drives that start takes on a low rail meanwhile. */
-export function restAtStartA(context: FigureContext, box: Box, rail: LowRail): number {
+export function restAtStartA(context: FigureContext, feed: Feed, rail: LowRail): number {
   const watts = draw(context, 'start', new Ledger(false))
-    .filter((line) => countsWith(context, line.of.box) === box && isHostOn(rail, line))
+    .filter((line) => line.of.feed.key === feed.key && isHostOn(rail, line))
     .reduce((sum, line) => sum + line.watts.value * shareOn(rail, line), 0);
   return watts / VOLTS[rail];
 }

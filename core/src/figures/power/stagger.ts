@@ -3,7 +3,7 @@ import { ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import { memoPair } from '../../memoLast';
 import { drivesOn } from '../../wiring/drivesOn';
 import type { FigureContext } from '../context';
-import { spinsUp } from './draw';
+import { spinsUp } from './spinsUp';
 
 type Laid = Pick<FigureContext, 'units' | 'layout'>;
 /** What keeps a drive from waiting for its turn: a part that cannot, or that nobody says it of. */

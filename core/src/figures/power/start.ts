@@ -1,33 +1,33 @@
 import { memberAt } from '../../lists';
-import { boxesOf, countsWith, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
 import { Ledger, type Quantity } from '../quantity';
 import { currents, together, type DriveCurrent } from './currents';
 import { draw } from './draw';
+import { feedsOf, type Feed } from './feeds';
 
 /**
- * Peak current on the 12 V rail of the box that draws most while the drives start, in A. Null
+ * Peak current on the 12 V rail of the supply that gives most while the drives start, in A. Null
  * without drives that start on 12 V.
  */
 export function start12A(context: FigureContext, ledger: Ledger): Quantity | null {
-  const boxes = boxesOf(context);
-  if (boxes.length === 1) return boxStart12A(context, memberAt(boxes, 0), ledger);
+  const feeds = feedsOf(context);
+  if (feeds.length === 1) return feedStart12A(context, memberAt(feeds, 0), ledger);
   const quiet = new Ledger(false);
-  const most = boxes
-    .map((box) => ({ box, amps: boxStart12A(context, box, quiet)?.value ?? -1 }))
+  const most = feeds
+    .map((feed) => ({ feed, amps: feedStart12A(context, feed, quiet)?.value ?? -1 }))
     .reduce((best, one) => (one.amps > best.amps ? one : best));
-  return most.amps < 0 ? null : boxStart12A(context, most.box, ledger);
+  return most.amps < 0 ? null : feedStart12A(context, most.feed, ledger);
 }
 
 /**
- * The same for one box: its drives by the start policy, on top of the host in its self-test, near busy, fans at full.
+ * The same for one feed: its drives by the start policy, on top of the host in its self-test, near busy, fans at full.
  */
-export const boxStart12A = (context: FigureContext, box: Box, ledger: Ledger): Quantity | null =>
-  kept(context, ledger, `12 V ${box?.id}`, () => start12Afresh(context, box, ledger));
+export const feedStart12A = (context: FigureContext, feed: Feed, ledger: Ledger): Quantity | null =>
+  kept(context, ledger, `12 V ${feed.key}`, () => start12Afresh(context, feed, ledger));
 
-function start12Afresh(context: FigureContext, box: Box, ledger: Ledger): Quantity | null {
-  const { momentsS, at: currentsAt } = currents(context, box, '12 V');
+function start12Afresh(context: FigureContext, feed: Feed, ledger: Ledger): Quantity | null {
+  const { momentsS, at: currentsAt } = currents(context, feed, '12 V');
   if (momentsS.length === 0) return null;
   const worst = momentsS.reduce((best, second) =>
     together(currentsAt(second)) > together(currentsAt(best)) ? second : best,
@@ -56,15 +56,15 @@ function start12Afresh(context: FigureContext, box: Box, ledger: Ledger): Quanti
   return ledger.sum(
     '12 V at the start of all drives',
     'A',
-    [...lines, restOf12A(context, box, ledger)],
+    [...lines, restOf12A(context, feed, ledger)],
     `at ${worst.toFixed(1)} s`,
   );
 }
 
 /** What all but the drives takes on 12 V while they start, A. */
-export function restOf12A(context: FigureContext, box: Box, ledger: Ledger): Quantity {
+export function restOf12A(context: FigureContext, feed: Feed, ledger: Ledger): Quantity {
   const lines = draw(context, 'start', ledger).filter(
-    (line) => countsWith(context, line.of.box) === box && line.of.part.kind !== 'drive' && line.share12 > 0,
+    (line) => line.of.feed.key === feed.key && line.of.part.kind !== 'drive' && line.share12 > 0,
   );
   const watts = ledger.sum(
     'The rest on 12 V',

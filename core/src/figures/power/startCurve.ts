@@ -1,25 +1,25 @@
 import type { Build } from '../../build/build';
 import { ofKind } from '../../machine/units';
-import { boxesOf, type Box } from '../boxes';
 import type { FigureContext } from '../context';
+import { feedsOf, type Feed } from './feeds';
 import { plugPlans } from './plugPlan';
 import { Ledger } from '../quantity';
 import { currents, phases, together, type Rail } from './currents';
 import { most12A, restAtStartA } from './rails';
 import { waiting } from './stagger';
 import { restOf12A } from './start';
-import { mainsFactor, supplyLossW } from './supplyLoss';
-import { startW, supplyOf } from './wall';
+import { feedLossW, losesByRail, mainsFactor, modulesOf, supplyLossW } from './supplyLoss';
+import { startW } from './wall';
 
 export type SpinUp = Build['policy']['spinUp'];
-/** Likely load of a box from a second of its start until the next: A on each rail, W at the outputs and the wall. */
+/** Likely load of a feed from a second of its start until the next: A on each rail, W at the outputs and the wall. */
 type StartStep = {
   readonly atS: number;
   readonly a: Readonly<Record<Rail, number>>;
   readonly insideW: number;
   readonly wallW: number;
 };
-/** What a box's supply gives: A on each rail and W in all; null where its sheet does not say. */
+/** What a feed gives: A on each rail and W in all; null where its sheet does not say. */
 type StartLimits = { readonly a: Readonly<Record<Rail, number | null>>; readonly insideW: number };
 export type StartCurve = {
   readonly steps: readonly StartStep[];
@@ -29,54 +29,57 @@ export type StartCurve = {
 
 const RAILS: readonly Rail[] = ['12 V', '5 V', '3.3 V'];
 
-/** Low rails of modules come from one board: their limits are those of one. */
-function limitsOf(context: FigureContext, box: Box): StartLimits | null {
-  const supply = supplyOf(context, box);
+/**
+ * Low rails of modules come from one board: their limits are those of one. A brick limits what its converter gives, by
+ * its W less what the converter loses of them, and 12 V that are passed through by all of its W.
+ */
+function limitsOf({ supply, sharing, brick }: Feed): StartLimits | null {
   if (!supply) return null;
-  const { ratedW, rail12A, rail5A, rail33A, modules } = supply.part;
+  const { ratedW, rail12A, rail5A, rail33A, twelveThrough } = supply.part;
   // A brick of one voltage has none of the others.
   const said = (amps: number) => (amps > 0 ? amps : null);
+  const modules = modulesOf({ sharing });
+  const before = (watts: number) => watts - supplyLossW(supply.part, twelveThrough ? 0 : watts);
+  const fromBrickW = brick ? before(brick.part.ratedW) : Infinity;
+  const through = brick && twelveThrough ? most12A(brick.part) : most12A(supply.part);
   return {
-    a: { '12 V': said(modules * Math.min(rail12A, most12A(supply.part))), '5 V': said(rail5A), '3.3 V': said(rail33A) },
-    insideW: modules * ratedW,
+    a: { '12 V': said(modules * Math.min(rail12A, through)), '5 V': said(rail5A), '3.3 V': said(rail33A) },
+    insideW: Math.min(modules * ratedW, fromBrickW),
   };
 }
 
 /**
- * The start of a box over time under a policy, exact from its drives' step profiles: the host in its self-test and fans
- * at full all the while. Its highest 12 V is the figure of the same name, its highest W that at the wall.
+ * The start of a feed over time under a policy, exact from its drives' step profiles: the host in its self-test and
+ * fans at full all the while. Its highest 12 V is the figure of the same name, its highest W that at the wall.
  */
-export function startCurve(context: FigureContext, box: Box, spinUp: SpinUp = context.policy.spinUp): StartCurve {
+export function startCurve(context: FigureContext, feed: Feed, spinUp: SpinUp = context.policy.spinUp): StartCurve {
   const under = spinUp === context.policy.spinUp ? context : { ...context, policy: { ...context.policy, spinUp } };
   const rest: Record<Rail, number> = {
-    '12 V': restOf12A(context, box, new Ledger(false)).value,
-    '5 V': restAtStartA(context, box, '5 V'),
-    '3.3 V': restAtStartA(context, box, '3.3 V'),
+    '12 V': restOf12A(context, feed, new Ledger(false)).value,
+    '5 V': restAtStartA(context, feed, '5 V'),
+    '3.3 V': restAtStartA(context, feed, '3.3 V'),
   };
-  const drives = Object.fromEntries(RAILS.map((rail) => [rail, currents(under, box, rail)])) as Record<
+  const drives = Object.fromEntries(RAILS.map((rail) => [rail, currents(under, feed, rail)])) as Record<
     Rail,
     ReturnType<typeof currents>
   >;
-  const watts = startW(under, box);
-  const supply = supplyOf(context, box);
+  const watts = startW(under, feed);
+  const byRail = losesByRail(feed);
   const loss = mainsFactor(context.site.mainsV).likely;
   const moments = [...new Set([0, ...watts.momentsS])].sort((a, b) => a - b);
   return {
     steps: moments.map((atS): StartStep => {
       const insideW = watts.at(atS);
-      return {
-        atS,
-        a: {
-          '12 V': rest['12 V'] + together(drives['12 V'].at(atS)),
-          '5 V': rest['5 V'] + together(drives['5 V'].at(atS)),
-          '3.3 V': rest['3.3 V'] + together(drives['3.3 V'].at(atS)),
-        },
-        insideW,
-        wallW: insideW + (supply ? loss * supplyLossW(supply.part, insideW) : 0),
+      const a = {
+        '12 V': rest['12 V'] + together(drives['12 V'].at(atS)),
+        '5 V': rest['5 V'] + together(drives['5 V'].at(atS)),
+        '3.3 V': rest['3.3 V'] + together(drives['3.3 V'].at(atS)),
       };
+      const low = byRail ? Math.min(1, (5 * a['5 V'] + 3.3 * a['3.3 V']) / insideW) : 0;
+      return { atS, a, insideW, wallW: insideW + loss * feedLossW(feed, insideW, low) };
     }),
-    readyS: Math.max(0, ...phases(under, box, () => true).momentsS),
-    limits: limitsOf(context, box),
+    readyS: Math.max(0, ...phases(under, feed, () => true).momentsS),
+    limits: limitsOf(feed),
   };
 }
 
@@ -112,16 +115,16 @@ const cablesHold = (context: FigureContext, spinUp: SpinUp): boolean =>
   );
 
 /**
- * The policy under which every box keeps within 80 % of every limit, every power cable within its own, and all drives
- * are ready soonest, then with the fewest waves; where no policy spares the cables, the best for the supply. Null where
- * none does that, or no box has a supply. Drives that cannot wait for a turn start at once in all.
+ * The policy under which every supply keeps within 80 % of every limit, every power cable within its own, and all
+ * drives are ready soonest, then with the fewest waves; where no policy spares the cables, the best for the supply.
+ * Null where none does that, or there is no supply. Drives that cannot wait for a turn start at once in all.
  */
 export function mildestStart(context: FigureContext): Mildest | null {
-  const boxes = boxesOf(context).filter((box) => supplyOf(context, box));
-  if (boxes.length === 0) return null;
+  const feeds = feedsOf(context).filter(({ supply }) => supply);
+  if (feeds.length === 0) return null;
   const waits = waiting(context).length;
   const tried = (spinUp: SpinUp): Omit<Mildest, 'cablesHold'> => {
-    const curves = boxes.map((box) => startCurve(context, box, spinUp));
+    const curves = feeds.map((feed) => startCurve(context, feed, spinUp));
     return {
       spinUp,
       readyS: Math.max(...curves.map(({ readyS }) => readyS)),

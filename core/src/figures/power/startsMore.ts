@@ -1,12 +1,13 @@
 import { ofKind, type UnitOf } from '../../machine/units';
-import { countsWith, type Box } from '../boxes';
-import { classesOf, type FigureContext } from '../context';
-import { turnsOf, type Rail } from './currents';
-import { spinsUp } from './draw';
+import type { FigureContext } from '../context';
+import type { Rail } from './currents';
+import { classesOn } from './fedClasses';
+import type { Feed } from './feeds';
+import { spinsUp } from './spinsUp';
 import { waiting } from './stagger';
 import type { StartCurve } from './startCurve';
 
-/** How many more disks a box's supply starts, of which kind, and what ends then. */
+/** How many more disks a feed starts, of which kind, and what ends then. */
 export type StartsMore = { readonly more: number; readonly drive: string; readonly ends: Rail | 'W' | null };
 
 /** Asked at most for so many more. */
@@ -18,13 +19,13 @@ const RAILS = [
 ] as const;
 
 /**
- * How many more of the box's commonest disk its supply starts under the policy, by likely values and its full limits:
+ * How many more of its commonest disk a feed starts under the policy, by likely values and its full limits:
  * those that can wait come in turns after the others. `ends` is null where even the most asked for start. Null where no
  * disk spins up or no supply is known.
  */
-export function startsMore(context: FigureContext, box: Box, curve: StartCurve): StartsMore | null {
+export function startsMore(context: FigureContext, feed: Feed, curve: StartCurve): StartsMore | null {
   const { limits, steps } = curve;
-  const like = commonest(context, box);
+  const like = commonest(context, feed);
   if (!limits || !like) return null;
   const policy = context.policy.spinUp;
   const able = new Set(waiting(context));
@@ -66,13 +67,10 @@ export function startsMore(context: FigureContext, box: Box, curve: StartCurve):
   return { more: MOST, drive: like.part.name, ends: null };
 }
 
-function commonest(context: FigureContext, box: Box): UnitOf<'drive'> | null {
-  const inBox = new Set(turnsOf(context, box).map(({ drive }) => drive.id));
-  const classes = classesOf(context.running, context.units, context.layout)
-    .filter((one) => countsWith(context, one.box) === box)
-    .flatMap(({ units }) => {
-      const disks = ofKind(units, 'drive').filter(({ id, part }) => inBox.has(id) && spinsUp(part));
-      return disks[0] ? [{ first: disks[0], count: disks.length }] : [];
-    });
+function commonest(context: FigureContext, feed: Feed): UnitOf<'drive'> | null {
+  const classes = classesOn(context, feed).flatMap(({ units }) => {
+    const disks = ofKind(units, 'drive').filter(({ part }) => spinsUp(part));
+    return disks[0] ? [{ first: disks[0], count: disks.length }] : [];
+  });
   return classes.sort((a, b) => b.count - a.count)[0]?.first ?? null;
 }

@@ -2,10 +2,10 @@ import type { Build } from '../../build/build';
 import type { HOUR_STATES } from '../../build/states';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
-import type { Box } from '../boxes';
-import { lossTolerance, mainsFactor, supplyLossW } from './supplyLoss';
+import type { Feed } from './feeds';
+import { feedLossW, lossTolerance, mainsFactor } from './supplyLoss';
 import { dataDrives } from '../../machine/roles';
-import { boxLoadW, supplyOf, wallW } from './wall';
+import { feedLoadW, lowShareOf, wallW } from './wall';
 
 type HourState = (typeof HOUR_STATES)[number];
 /** A year at the wall: kWh, money in minor units of the tariff, and hours a year in each state. */
@@ -70,26 +70,26 @@ const scrubHours = ({ running }: Pick<FigureContext, 'running'>): number =>
     0,
   );
 
-/** What a box's supply turns to heat in such a year: kWh and minor units, with the range of its loss alone. */
+/** What a feed turns to heat in such a year: kWh and minor units, with the range of its loss alone. */
 export type YearLoss = { readonly kwh: Ranged; readonly costMinor: Ranged };
 
 /** Null without a supply. */
 export function yearLossOf(
   context: FigureContext,
-  box: Box,
+  feed: Feed,
   profile: Build['profile'],
   tariff: Build['tariff'],
 ): YearLoss | null {
-  const supply = supplyOf(context, box);
-  if (!supply) return null;
+  if (!feed.supply) return null;
   const { hours, money } = weightsOf(context, profile, tariff);
   const ledger = new Ledger(false);
-  const half = lossTolerance(supply.part);
+  const half = lossTolerance(feed);
   const over = (weights: Weights): Ranged => {
     const value = (Object.entries(weights) as [HourState, number][]).reduce((sum, [state, weight]) => {
-      const load = state === 'off' ? null : boxLoadW(context, box, state, ledger);
-      const lossW = load ? mainsFactor(context.site.mainsV).likely * supplyLossW(supply.part, load.value) : 0;
-      return sum + (weight * lossW) / 1000;
+      const load = state === 'off' ? null : feedLoadW(context, feed, state, ledger);
+      if (state === 'off' || !load) return sum;
+      const lossW = feedLossW(feed, load.value, lowShareOf(context, feed, state));
+      return sum + (weight * mainsFactor(context.site.mainsV).likely * lossW) / 1000;
     }, 0);
     return { value, lo: value * (1 - half), hi: value * (1 + half) };
   };

@@ -1,12 +1,12 @@
 import type { Build } from '../../build/build';
 import { ofKind } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
-import { countsWith } from '../boxes';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
-import { draw, spinsUp, type DrawLine } from './draw';
-import { mainsFactor, supplyLossW } from './supplyLoss';
-import { boxLoadW, supplyOf } from './wall';
+import { draw, type DrawLine } from './draw';
+import { spinsUp } from './spinsUp';
+import { feedLossW, mainsFactor } from './supplyLoss';
+import { feedLoadW, lowShareOf } from './wall';
 import { weightsOf, yearOf } from './year';
 
 /** What a year goes without some like parts, with what the supply loses less for them: kWh and minor units. */
@@ -29,9 +29,9 @@ export function yearParts(context: FigureContext, profile: Build['profile'], tar
     if (state === 'off') continue;
     for (const line of draw(context, state, ledger)) {
       const watts = withoutW(context, line, state, ledger);
-      const { part, box, units } = line.of;
+      const { part, feed, units } = line.of;
       const isAwake = units.length === 0;
-      const key = `${part.id}|${box?.id ?? ''}|${isAwake}`;
+      const key = `${part.id}|${feed.key}|${isAwake}`;
       const had = parts.get(key);
       parts.set(key, {
         label: isAwake
@@ -58,15 +58,15 @@ const added = (had: Ranged | undefined, watts: Ranged, weight: number): Ranged =
 function withoutW(
   context: FigureContext,
   { watts, of }: DrawLine,
-  state: Parameters<typeof boxLoadW>[2],
+  state: Parameters<typeof feedLoadW>[2],
   ledger: Ledger,
 ): Ranged {
   const own = rangedOf(watts);
-  const box = countsWith(context, of.box);
-  const supply = supplyOf(context, box);
-  const load = boxLoadW(context, box, state, ledger)?.value ?? 0;
-  if (!supply || own.value <= 0) return own;
-  const lossW = (inside: number) => mainsFactor(context.site.mainsV).likely * supplyLossW(supply.part, inside);
+  const { feed } = of;
+  const load = feedLoadW(context, feed, state, ledger)?.value ?? 0;
+  if (!feed.supply || own.value <= 0) return own;
+  const low = lowShareOf(context, feed, state);
+  const lossW = (inside: number) => mainsFactor(context.site.mainsV).likely * feedLossW(feed, inside, low);
   const times = (own.value + lossW(load) - lossW(Math.max(0, load - own.value))) / own.value;
   return { value: own.value * times, lo: own.lo * times, hi: own.hi * times };
 }

@@ -5,7 +5,9 @@ import type { SoundPath } from '../../parts/vocabulary';
 import { type FigureContext } from '../context';
 import { straightThrough } from '../fanCurve';
 import { speedShare } from '../operating';
-import { boxLoadW, supplyOf } from '../power/wall';
+import { feedWith } from '../power/feeds';
+import { modulesOf } from '../power/supplyLoss';
+import { feedLoadW } from '../power/wall';
 import { Ledger, type Quantity } from '../quantity';
 import { PATH_DB, pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
@@ -189,15 +191,15 @@ function driveSources(context: FigureContext, ledger: Ledger): SoundSource[] {
   });
 }
 
-/** Each supply at the load of its own box; the load only chooses the point, so its working is no part of this one. */
+/** Each supply at its own share of a load; the load only chooses the point, so its working is no part of this one. */
 function supplySources(context: FigureContext, ledger: Ledger): SoundSource[] {
   return ofKind(context.running, 'supply').flatMap((unit) => {
     const { part } = unit;
-    const spot = context.layout.at[unit.id]?.spot ?? unit.builtIn?.spot;
-    const box = context.units.find((one) => one.id === spot?.host) ?? null;
-    if (!spot || part.sound.length === 0 || supplyOf(context, box)?.id !== unit.id) return [];
-    const watts = boxLoadW(context, box, 'idle', new Ledger(false))?.value ?? 0;
-    const load = watts / (part.ratedW * part.modules);
+    const feed = feedWith(context, unit.id);
+    const isPlaced = context.layout.at[unit.id] ?? unit.builtIn ?? feed?.brick;
+    if (!feed || !isPlaced || part.sound.length === 0) return [];
+    const watts = feedLoadW(context, feed, 'idle', new Ledger(false))?.value ?? 0;
+    const load = watts / (part.ratedW * (feed.brick === unit ? part.modules : modulesOf(feed)));
     if (part.fanStopsBelowLoad !== null && load < part.fanStopsBelowLoad) return [];
     const at = straightThrough(
       [...part.sound].sort((a, b) => a.load - b.load).map((point) => [point.load, point.db] as const),

@@ -9,7 +9,7 @@ import type { Proposal, Snag } from '../../snags/snag';
 import { about, listed, moveToFreeBays, mountable, swaps, takeOut } from '../guesses';
 import type { Base } from '../weigh';
 import { moreSlots } from './noSlot';
-import { supply, addPart, moveCards, otherCards, type Propose, type Proposes } from './shared';
+import { supply, addPart, addSundry, moveCards, otherCards, type Propose, type Proposes } from './shared';
 
 const WAVES = [8, 4, 2, 1];
 const WAVE_EVERY_S = 10;
@@ -137,6 +137,8 @@ export const POWERED = {
     ...dealAfresh(base, snag, catalogue),
     ...moreCables(base, snag, catalogue),
   ],
+  'powered.unstarted': (base, snag) => takeOut(about(base, snag)),
+  'powered.fans': addSundry('fanHub'),
   'powered.slot': (base, snag, catalogue) => [
     ...moveCards(base, snag, catalogue),
     ...otherCards(base, snag, catalogue, (part, now) => isCard(part) && isCard(now) && part.peakW < now.peakW),
@@ -144,8 +146,10 @@ export const POWERED = {
     ...takeOut(about(base, snag)),
   ],
   'powered.brick': (base, snag, catalogue) => {
-    const board = about(base, snag).find((unit) => isKind(unit, 'board'));
-    const { dcMinV, dcMaxV, dcPlug } = board && isKind(board, 'board') ? board.part : {};
+    const [taker] = about(base, snag)
+      .flatMap((unit) => (isKind(unit, 'board') || isKind(unit, 'supply') ? [unit.part] : []))
+      .filter((part) => part.kind === 'board' || part.form === 'dc-converter');
+    const { dcMinV, dcMaxV, dcPlug } = taker ?? {};
     return supply(
       (_base, other, now) =>
         other.outV !== undefined &&

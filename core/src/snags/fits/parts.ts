@@ -1,3 +1,4 @@
+import { feedWith } from '../../figures/power/feeds';
 import { choiceWords } from '../../parts/fieldWords';
 import { limitFor, type Limit } from '../../geometry/clearance';
 import { mismatch } from '../../machine/accepts';
@@ -67,7 +68,8 @@ export function supplyForm(situation: Situation): Found<'fits.supplyForm'>[] {
     const { part } = unit;
     const forms = chassis.part.supplyBays.flatMap((bay) => bay.forms);
     const goes = spotsOf(chassis.id, chassis.part).some((spot) => spot.type === 'supplyBay' && !mismatch(part, spot));
-    if (part.kind !== 'supply' || goes) return [];
+    // A brick lies outside: with a converter inside it needs no bay.
+    if (part.kind !== 'supply' || goes || feedWith(situation.context, unit.id)?.brick?.id === unit.id) return [];
     return [
       {
         severity: 'blocker',

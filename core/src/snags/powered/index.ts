@@ -1,6 +1,6 @@
 import { brickMates, upsCarries, upsOutlets } from './mains';
-import { cableDrop, manyOnACable, plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
-import { oneModuleGone, railLoad, start12V, startInTurn, supplyTotal } from './supply';
+import { cableDrop, fanHeaders, manyOnACable, plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
+import { nothingStarts, oneModuleGone, railLoad, start12V, startInTurn, supplyTotal } from './supply';
 import type { RulesOf } from '../words';
 import type { PoweredFacts } from './words';
 
@@ -17,6 +17,8 @@ export const POWERED: RulesOf<PoweredFacts> = {
   'powered.drop': cableDrop,
   'powered.manyOnACable': manyOnACable,
   'powered.rails': railLoad,
+  'powered.unstarted': nothingStarts,
+  'powered.fans': fanHeaders,
   'powered.slot': slotPower,
   'powered.brick': brickMates,
   'powered.ups': upsCarries,

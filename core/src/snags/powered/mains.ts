@@ -2,7 +2,8 @@ import type { FactField } from '../../parts/fieldWords';
 import { memberAt } from '../../lists';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit } from '../../machine/units';
-import { basisOf } from '../../parts/resolve';
+import { basisOf, type PartOf } from '../../parts/resolve';
+import { feedWith, hasJack, isConverter } from '../../figures/power/feeds';
 import type { Situation } from '../situation';
 import type { Found } from '../words';
 
@@ -63,32 +64,58 @@ export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
   ];
 }
 
+/** What 12 V may be off where they are handed through to drives (ATX12V). */
+const TWELVE = [11.4, 12.6] as const;
+type Taker = PartOf<'board'> | PartOf<'supply'>;
+const takesV = (part: Taker): readonly [number | null, number | null] =>
+  part.kind === 'supply' && part.twelveThrough ? TWELVE : [part.dcMinV ?? null, part.dcMaxV ?? null];
+
 /**
- * A brick whose volts or plug are not those of the board's jack. What either sheet leaves open is not judged here: the
- * list of what is typical names it.
+ * A brick whose volts or plug are not those of the jack of a board or converter. What either sheet leaves open is not
+ * judged here: the list of what is typical names it.
  */
 export function brickMates(situation: Situation): Found<'powered.brick'>[] {
-  const { units, layout } = situation;
+  const { units, layout, context } = situation;
   const seats = seatsOf(layout);
-  return ofKind(units, 'board').flatMap((board): Found<'powered.brick'>[] => {
-    const { dcMinV, dcMaxV, dcPlug, powerInputs, name } = board.part;
-    if (!powerInputs.some(({ plug }) => plug === 'dc-jack')) return [];
-    const box = boxOf(board.id, seats, units);
-    const brick = ofKind(units, 'supply').find(
-      (unit) =>
-        unit.part.cables.some(({ plugs }) => plugs.some(({ plug }) => plug === 'dc-jack')) &&
-        (!layout.at[unit.id] || boxOf(unit.id, seats, units) === box),
-    );
+  const jacks = [
+    ...ofKind(units, 'board').filter(({ part }) => part.powerInputs.some(({ plug }) => plug === 'dc-jack')),
+    ...ofKind(units, 'supply').filter(isConverter),
+  ];
+  return jacks.flatMap((taker): Found<'powered.brick'>[] => {
+    const { dcPlug, name } = taker.part;
+    const [dcMinV, dcMaxV] = takesV(taker.part);
+    const brick =
+      taker.part.kind === 'supply'
+        ? feedWith(context, taker.id)?.brick
+        : ofKind(units, 'supply').find(
+            (unit) =>
+              hasJack(unit) && (!layout.at[unit.id] || boxOf(unit.id, seats, units) === boxOf(taker.id, seats, units)),
+          );
     if (!brick) return [];
     const { outV } = brick.part;
-    const at = [{ unit: brick.id }, { unit: board.id }];
+    const at = [{ unit: brick.id }, { unit: taker.id }];
     const sure = (...of: readonly (readonly [PlannedUnit, FactField])[]) =>
       of.every(([unit, field]) => basisOf(unit.part, field) !== 'typical') ? 'blocker' : 'caution';
     const facts = { brick: brick.part.name, board: name, plug: brick.part.dcPlug ?? '', jack: dcPlug ?? '' };
     if (outV !== undefined && dcMinV !== null && dcMaxV !== null && (outV < dcMinV || outV > dcMaxV)) {
       const limit = outV < dcMinV ? dcMinV : dcMaxV;
       const gap = { have: outV, limit, gap: -Math.abs(outV - limit), unit: 'V' };
-      return [{ severity: sure([brick, 'outV'], [board, 'dcMinV'], [board, 'dcMaxV']), at, gap, facts }];
+      return [
+        {
+          severity: sure(
+            [brick, 'outV'],
+            ...(taker.part.kind === 'board'
+              ? ([
+                  [taker, 'dcMinV'],
+                  [taker, 'dcMaxV'],
+                ] as const)
+              : []),
+          ),
+          at,
+          gap,
+          facts,
+        },
+      ];
     }
     const plain = (words: string) => words.toLowerCase().replace(/\s|mm/g, '').replace(/x/g, '×');
     return dcPlug && brick.part.dcPlug && plain(dcPlug) !== plain(brick.part.dcPlug)

@@ -12,8 +12,9 @@ import {
   type PlugCase,
 } from '../../figures/power/plugPlan';
 import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
+import { fanPlans } from '../../needs/fanHeaders';
 import { plugBalance } from '../../needs/plugs';
-import { isSplittable, type End } from '../../needs/splitters';
+import { isSplittable, type Cabled, type End } from '../../needs/splitters';
 import type { Situation } from '../situation';
 import type { Facts, FindingOf, Sized } from '../finding';
 import type { Found } from '../words';
@@ -21,27 +22,39 @@ import { groupAt } from '../../machine/spotAt';
 import { spotOf } from '../situation';
 import { seatedCards } from '../cards';
 import type { Supply } from './supply';
-import { suppliedBoxes } from './supply';
+import { boxesOf } from '../../figures/boxes';
+import { suppliesIn } from '../../figures/power/feeds';
 
-const hasSplittable = ({ cables }: Supply['part']): boolean =>
+type Supplies = readonly Supply[];
+/** Boxes that have a supply, each with all of its. */
+const suppliedBoxes = ({ context }: Situation) =>
+  boxesOf(context).flatMap((box) => {
+    const supplies = suppliesIn(context, box);
+    return supplies.length > 0 ? [{ box, supplies }] : [];
+  });
+const atAll = (supplies: Supplies) => supplies.map(({ id }) => ({ unit: id }));
+const namesOf = (supplies: Supplies): string => [...new Set(supplies.map(({ part }) => part.name))].join(' and ');
+const allCables = (supplies: Supplies): Cabled => ({ cables: supplies.flatMap(({ part }) => part.cables) });
+
+const hasSplittable = ({ cables }: Cabled): boolean =>
   cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
 
 /** Plugs on drives, cages, boards and cards against those on the supply's cables. */
 export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) =>
-    plugBalance(situation.units, situation.layout, box, supply)
+  return suppliedBoxes(situation).flatMap(({ box, supplies }) =>
+    plugBalance(situation.units, situation.layout, box, supplies)
       .filter((one) => one.short > 0)
       .map((one): Found<'powered.plugs'> => ({
         severity: one.splittable ? 'caution' : 'blocker',
-        at: [{ unit: supply.id }, ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
+        at: [...atAll(supplies), ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
         gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' },
         facts: {
           plug: one.plug,
           need: one.need,
           have: one.have,
-          supply: supply.part.name,
+          supply: namesOf(supplies),
           short: one.short,
-          overload: isSplittable(one.plug) && hasSplittable(supply.part) ? 'yes' : '',
+          overload: isSplittable(one.plug) && hasSplittable(allCables(supplies)) ? 'yes' : '',
         },
       })),
   );
@@ -53,12 +66,14 @@ export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
  */
 const chains = memoWeak((context: Situation['context']) => {
   const adapters = ofKind(context.units, 'powerAdapter').map(({ part }) => part);
-  return plugCases(context).map(({ supply, wanted, chains: cables, atOnce }) => {
-    const boardPlugs = cables.filter(({ of, plugs }) => of !== supply && plugs.includes('sata-power')).length;
-    const limits = (end: End) => chainLimits(wanted, supply.part, adapters, boardPlugs, end, atOnce);
+  return plugCases(context).map(({ supplies, wanted, chains: cables, atOnce }) => {
+    const boardPlugs = cables.filter(
+      ({ of, plugs }) => of.part.kind === 'board' && plugs.includes('sata-power'),
+    ).length;
+    const limits = (end: End) => chainLimits(wanted, allCables(supplies), adapters, boardPlugs, end, atOnce);
     const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
     const atMost = { plugs: most.plugs, splitters: most.splitters ?? likely.splitters };
-    return { supply, together: atOnce === Infinity, certain, likely, atMost };
+    return { supplies, together: atOnce === Infinity, certain, likely, atMost };
   });
 });
 
@@ -70,13 +85,13 @@ const drivesOf = (inputs: Overload['inputs']): readonly PlannedUnit[] => [
 
 /** What is past its limit for certain blocks; what may be at its most, cautions. */
 const chainFinding = <F extends Facts>(
-  { supply, together }: Chains,
+  { supplies, together }: Chains,
   over: Overload,
   isCertain: boolean,
   facts: F,
 ): FindingOf<Sized<F & { rail: string; start: string }>> => ({
   severity: isCertain ? 'blocker' : 'caution',
-  at: [{ unit: supply.id }, ...[...new Set(over.inputs.map(({ by }) => by.id))].map((unit) => ({ unit }))],
+  at: [...atAll(supplies), ...[...new Set(over.inputs.map(({ by }) => by.id))].map((unit) => ({ unit }))],
   gap: { have: over.hasA, limit: over.carriesA, gap: over.carriesA - over.hasA, unit: 'A' },
   facts: { ...facts, rail: over.rail, start: together ? 'yes' : '' },
 });
@@ -112,7 +127,7 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
   return plugCases(context).flatMap((one): Found<'powered.wires'>[] => {
     // By hand a builder may overload what could be dealt better, and what cables a supply has may be no more than
     // typical of its class: that is told, and blocks nothing.
-    const isKnown = basisOf(one.supply.part, 'cables') !== 'typical';
+    const isKnown = one.supplies.every(({ part }) => basisOf(part, 'cables') !== 'typical');
     const best = worstCable(one, placeCase(one, 'value', []));
     const least = isKnown && best !== null ? placeCase(one, 'lo', []) : null;
     // A way of dealing that is not proven to be the best blocks only where no way could be within.
@@ -128,10 +143,10 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
     return [
       {
         severity: isCertain ? 'blocker' : 'caution',
-        at: [{ unit: one.supply.id }],
+        at: [{ unit: chain.of.id }],
         gap: { have: hasA, limit: chain.wireA, gap: chain.wireA - hasA, unit: 'A' },
         facts: {
-          supply: one.supply.part.name,
+          supply: chain.of.part.name,
           drives: Math.round(drives),
           cables: found.count,
           rail,
@@ -144,7 +159,7 @@ export function wireLoad(situation: Situation): Found<'powered.wires'>[] {
 
 /** Drives that start in turn may still start on one cable: the fullest at its worst moment, as plugs are placed. */
 function worstWave(context: Situation['context'], one: PlugCase): ReturnType<typeof worstCable> {
-  const chains = plugPlans(context).find(({ supply }) => supply === one.supply)?.chains ?? [];
+  const chains = plugPlans(context).find(({ box }) => box === one.box)?.chains ?? [];
   const over = chains.flatMap(({ chain, start, drives }) => {
     const rail = start.a5 > start.a12 ? '5 V' : '12 V';
     const hasA = Math.max(start.a12, start.a5);
@@ -160,7 +175,7 @@ const DROP = { start: 0.05, run: 0.03 };
 
 /** What is lost on the way to the last plug of a cable. */
 export function cableDrop(situation: Situation): Found<'powered.drop'>[] {
-  return plugPlans(situation.context).flatMap(({ supply, chains }): Found<'powered.drop'>[] => {
+  return plugPlans(situation.context).flatMap(({ supplies: [supply], chains }): Found<'powered.drop'>[] => {
     const most = { start: 0, run: 0 };
     for (const { drop } of chains) {
       most.start = Math.max(most.start, drop?.start ?? 0);
@@ -182,7 +197,7 @@ export function cableDrop(situation: Situation): Found<'powered.drop'>[] {
 
 /** More spinning disks with plugs of their own on one cable than good practice hangs there. */
 export function manyOnACable(situation: Situation): Found<'powered.manyOnACable'>[] {
-  return plugPlans(situation.context).flatMap(({ supply, chains }): Found<'powered.manyOnACable'>[] => {
+  return plugPlans(situation.context).flatMap(({ supplies: [supply], chains }): Found<'powered.manyOnACable'>[] => {
     const bare = (chain: ChainPlan) =>
       chain.plugs
         .flatMap(({ on, splitter }) => [...on, ...(splitter?.on ?? [])])
@@ -198,6 +213,35 @@ export function manyOnACable(situation: Situation): Found<'powered.manyOnACable'
             facts: { supply: supply.part.name },
           },
         ];
+  });
+}
+
+/**
+ * Fans on the headers of a board, as they carry best, against what those carry. A chassis may feed the fans that came
+ * with it by a board of its own, and a header that is typical may carry more: only what is said blocks.
+ */
+export function fanHeaders({ units, layout }: Situation): Found<'powered.fans'>[] {
+  const certain = fanPlans(units, layout, 'lo');
+  return fanPlans(units, layout).flatMap(({ board, over }, i): Found<'powered.fans'>[] => {
+    if (!over) return [];
+    const { outlet, hasA } = over;
+    const [first] = outlet.fans;
+    const sure = certain[i]?.over && certain[i].isBest ? certain[i].over.outlet : null;
+    const isKnown =
+      basisOf(board.part, 'fanHeaders') !== 'typical' && (sure?.fans ?? []).every((fan) => fan.builtIn === undefined);
+    return [
+      {
+        severity: sure && isKnown ? 'blocker' : 'caution',
+        at: [{ unit: outlet.of.id }, ...outlet.fans.map(({ id }) => ({ unit: id }))],
+        gap: { have: hasA, limit: outlet.carriesA, gap: outlet.carriesA - hasA, unit: 'A' },
+        facts: {
+          fans: outlet.fans.length,
+          fan: first?.part.name ?? '',
+          of: outlet.of.part.name,
+          isHub: outlet.of === board ? '' : 'yes',
+        },
+      },
+    ];
   });
 }
 

@@ -1,33 +1,38 @@
-import { boxesOf, type Box } from '../../figures/boxes';
+import { classesOn } from '../../figures/power/fedClasses';
+import { feedsOf, type Feed } from '../../figures/power/feeds';
+import { plugPlans } from '../../figures/power/plugPlan';
 import { most12A, railA } from '../../figures/power/rails';
 import { hindrances } from '../../figures/power/stagger';
-import { boxStart12A } from '../../figures/power/start';
-import { boxLoadW, supplyOf } from '../../figures/power/wall';
+import { feedStart12A } from '../../figures/power/start';
+import { modulesOf, supplyLossW } from '../../figures/power/supplyLoss';
+import { feedLoadW, lowShareOf } from '../../figures/power/wall';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../../figures/quantity';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { factOf } from '../../parts/resolve';
 import type { Situation } from '../situation';
 import type { Facts, FindingOf, Sized } from '../finding';
 import type { Found } from '../words';
 
-export type Supply = NonNullable<ReturnType<typeof supplyOf>>;
+export type Supply = UnitOf<'supply'>;
+type Fed = Feed & { readonly supply: Supply };
 
-/** Boxes that have a supply, each with it. */
-export const suppliedBoxes = (situation: Situation) =>
-  boxesOf(situation.context).flatMap((box) => {
-    const supply = supplyOf(situation.context, box);
-    return supply ? [{ box, supply }] : [];
-  });
+/** Feeds that have a supply. */
+const suppliedFeeds = ({ context }: Situation): readonly Fed[] =>
+  feedsOf(context).flatMap((feed) => (feed.supply ? [{ ...feed, supply: feed.supply }] : []));
 
 const ranged = (load: Quantity | null): Ranged | null => load && rangedOf(load);
 
 /** A limit of a supply: what its sheet says, and the kind end of it where that is typical. */
 type Limit = { readonly value: number; readonly atBest: number };
 
-/** A field of a supply as a limit. */
-function limitOf(supply: Supply, field: 'ratedW' | 'rail12A', modules = supply.part.modules): Limit {
+/** A field of what gives a feed's rails as a limit; 12 V that a converter passes through are its brick's. */
+function limitOf(
+  { supply, sharing, brick }: Fed,
+  field: 'ratedW' | 'rail12A',
+  modules = modulesOf({ sharing }),
+): Limit {
   const { value, hi } = factOf(supply.part, field);
-  const most = field === 'rail12A' ? most12A(supply.part) : Infinity;
+  const most = field === 'rail12A' ? most12A(brick && supply.part.twelveThrough ? brick.part : supply.part) : Infinity;
   return { value: modules * Math.min(value, most), atBest: modules * Math.min(Math.max(value, hi), most) };
 }
 
@@ -60,15 +65,18 @@ function loadFinding<F extends Facts>(
 }
 
 export function start12V(situation: Situation): Found<'powered.start12V'>[] {
-  // The figure is that of the box that draws most: with one box it is the very number wanted.
-  const alone = boxesOf(situation.context).length === 1;
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
-    const drives = ofKind(situation.units, 'drive').filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
+  const { context, figures } = situation;
+  // The figure is that of the feed that gives most: with one feed it is the very number wanted.
+  const alone = feedsOf(context).length === 1;
+  return suppliedFeeds(situation).flatMap((feed) => {
+    const drives = classesOn(context, feed)
+      .flatMap(({ units }) => ofKind(units, 'drive'))
+      .filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
     return loadFinding(
-      alone ? situation.figures['power.start12A'] : ranged(boxStart12A(situation.context, box, new Ledger(false))),
-      limitOf(supply, 'rail12A'),
+      alone ? figures['power.start12A'] : ranged(feedStart12A(context, feed, new Ledger(false))),
+      limitOf(feed, 'rail12A'),
       'A',
-      supply,
+      feed.supply,
       drives,
       { drives: drives.length },
     );
@@ -80,13 +88,13 @@ export function start12V(situation: Situation): Found<'powered.start12V'>[] {
  * it is no longer redundant, and the first module that fails takes the machine down.
  */
 export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }): Found<'powered.oneGone'>[] => {
-    const { modules, name } = supply.part;
+  return suppliedFeeds(situation).flatMap((feed): Found<'powered.oneGone'>[] => {
+    const modules = modulesOf(feed);
     if (modules < 2) return [];
     const quiet = new Ledger(false);
     const asked = [
-      ['W', mostW(situation, box).load, limitOf(supply, 'ratedW', modules - 1)],
-      ['A', ranged(boxStart12A(situation.context, box, quiet)), limitOf(supply, 'rail12A', modules - 1)],
+      ['W', mostW(situation, feed).load, limitOf(feed, 'ratedW', modules - 1)],
+      ['A', ranged(feedStart12A(situation.context, feed, quiet)), limitOf(feed, 'rail12A', modules - 1)],
     ] as const;
     return asked
       .flatMap(([unit, load, limit]): Found<'powered.oneGone'>[] =>
@@ -94,7 +102,7 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
           ? [
               {
                 severity: 'caution',
-                at: [{ unit: supply.id }],
+                at: feed.sharing.map(({ id }) => ({ unit: id })),
                 gap: {
                   have: load.value,
                   limit: limit.value,
@@ -103,7 +111,7 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
                   lo: load.lo,
                   hi: load.hi,
                 },
-                facts: { supply: name, modules },
+                facts: { supply: feed.supply.part.name, modules },
               },
             ]
           : [],
@@ -112,29 +120,65 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
   });
 }
 
-/** What a box asks of its supply at most: everything at its most together, or the start of its drives. */
-function mostW(situation: Situation, box: Box): { readonly load: Ranged | null; readonly start: string } {
+/** What a feed is asked for at most: everything at its most together, or the start of its drives. */
+function mostW(situation: Situation, feed: Feed): { readonly load: Ranged | null; readonly start: string } {
   const quiet = new Ledger(false);
   const [peak, start] = (['peak', 'start'] as const).map((state) =>
-    ranged(boxLoadW(situation.context, box, state, quiet)),
+    ranged(feedLoadW(situation.context, feed, state, quiet)),
   );
   return start && peak && start.value > peak.value ? { load: start, start: 'yes' } : { load: peak ?? null, start: '' };
 }
 
-/** What a box asks at most against what its supply is rated for, also one of which only the watts are known. */
+/**
+ * What a feed is asked for at most against what its supply is rated for, also one of which only the watts are known; a
+ * brick before a converter carries what that loses too.
+ */
 export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
-    const { load, start } = mostW(situation, box);
-    return loadFinding(load, limitOf(supply, 'ratedW'), 'W', supply, [], { start });
+  return suppliedFeeds(situation).flatMap((feed) => {
+    const { load, start } = mostW(situation, feed);
+    const { supply, brick } = feed;
+    const own = loadFinding(load, limitOf(feed, 'ratedW'), 'W', supply, [], { start });
+    if (!brick || !load) return own;
+    const low = lowShareOf(situation.context, feed, start ? 'start' : 'peak');
+    const before = (watts: number) => watts + supplyLossW(supply.part, supply.part.twelveThrough ? watts * low : watts);
+    const onBrick = { value: before(load.value), lo: before(load.lo), hi: before(load.hi) };
+    const { value, hi } = factOf(brick.part, 'ratedW');
+    return [...own, ...loadFinding(onBrick, { value, atBest: Math.max(value, hi) }, 'W', brick, [], { start })];
+  });
+}
+
+/**
+ * A second supply in a box starts with the first only by a lead that joins their main plugs: where no board is on its
+ * own, nothing switches it on.
+ */
+export function nothingStarts({ context }: Situation): Found<'powered.unstarted'>[] {
+  return plugPlans(context).flatMap(({ supplies, chains }): Found<'powered.unstarted'>[] => {
+    const mains = chains.filter(({ chain, plugs }) => chain.wire && plugs.some(({ plug }) => plug === '24-pin'));
+    const started = new Set(
+      mains.flatMap(({ chain, plugs }) =>
+        plugs.some(({ plug, on }) => plug === '24-pin' && on.length > 0) ? [chain.of.id] : [],
+      ),
+    );
+    const [first] = supplies.filter(({ id }) => started.has(id));
+    const idle = new Set(mains.map(({ chain }) => chain.of).filter(({ id }) => !started.has(id)));
+    return first
+      ? [...idle].map((unit) => ({
+          severity: 'caution' as const,
+          at: [{ unit: unit.id }],
+          because: [{ unit: first.id }],
+          facts: { supply: unit.part.name, first: first.part.name },
+        }))
+      : [];
   });
 }
 
 /** 5 V, 3.3 V and both together, at work and at the start, against what the supply gives there. */
 export function railLoad(situation: Situation): Found<'powered.rails'>[] {
-  return suppliedBoxes(situation).flatMap(({ box, supply }) => {
+  return suppliedFeeds(situation).flatMap((feed) => {
+    const { supply } = feed;
     const { rail5A, rail33A, combined5And33W } = supply.part;
-    const five = railA(situation.context, box, '5 V');
-    const three = railA(situation.context, box, '3.3 V');
+    const five = railA(situation.context, feed, '5 V');
+    const three = railA(situation.context, feed, '3.3 V');
     const sums = five.flatMap(({ when, amps }, i): Found<'powered.rails'>[] => {
       const both = { value: 0, lo: 0, hi: 0 };
       for (const end of ['value', 'lo', 'hi'] as const) both[end] = 5 * amps[end] + 3.3 * (three[i]?.amps[end] ?? 0);

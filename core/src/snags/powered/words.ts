@@ -26,6 +26,8 @@ export type PoweredFacts = {
   'powered.drop': Sized<{ supply: string; start: string }>;
   'powered.manyOnACable': Sized<{ supply: string }>;
   'powered.rails': Sized<{ supply: string; rail: string; when: string }>;
+  'powered.unstarted': { supply: string; first: string };
+  'powered.fans': Sized<{ fans: number; fan: string; of: string; isHub: string }>;
   'powered.slot': Sized<{ card: string; slot: string }>;
   'powered.brick': { brick: string; board: string; plug: string; jack: string };
   'powered.ups': Sized<{ ups: string; unit: string }>;
@@ -126,6 +128,20 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${(s.severity === 'blocker' ? s.gap.have : s.gap.hi!).toFixed(1)} ${s.gap.unit} on ${f.rail}; ` +
       `${f.supply} gives ${round(s.gap.limit)} ${s.gap.unit}.`,
     why: 'The supply shuts down, or the voltage sags and drives drop out.',
+  },
+  'powered.unstarted': {
+    title: 'What switches a second supply on',
+    what: (f) =>
+      `No board is on the main plug of ${f.supply}; a lead that joins it to that of ${f.first} starts both together.`,
+    why: 'Without one nothing switches it on, and what hangs on it stays dark.',
+  },
+  'powered.fans': {
+    title: 'What a fan header carries',
+    what: (f, s) =>
+      `${f.fans > 1 ? `At best ${f.fans} fans, ${f.fan} among them, hang` : `${f.fan} hangs`} on ` +
+      `${f.isHub ? '' : 'one header of '}${f.of}: ${s.severity === 'blocker' ? '' : 'about '}` +
+      `${s.gap.have.toFixed(1)} A; it carries ${round(s.gap.limit)} A.`,
+    why: 'The header or its trace on the board burns.',
   },
   'powered.slot': {
     title: 'Watts from a slot',

@@ -15,6 +15,7 @@ import { useWidth } from '../useWidth';
 import { StartPicture, StartTable } from './StartPicture';
 import { StatesPicture } from './StatesPicture';
 import { holdAnswer, isOfPower, mildestWords, moreWords, policyWords, startAnswer } from './startWords';
+import { StaysPane } from './StaysPane';
 import { SupplyPane } from './SupplyPane';
 import { usePower, type PowerSeen } from './usePower';
 import { YearPane } from './YearPane';
@@ -76,7 +77,7 @@ function StartPane({ power, build }: { readonly power: PowerSeen; readonly build
       </h2>
       <div ref={ref}>
         {power.boxes.map((box) => (
-          <BoxStart key={box.box ?? ''} box={box} width={width} isAlone={power.boxes.length === 1} />
+          <BoxStart key={box.key} box={box} width={width} isAlone={power.boxes.length === 1} />
         ))}
       </div>
       {starts && (
@@ -126,6 +127,7 @@ function StartPane({ power, build }: { readonly power: PowerSeen; readonly build
           />
         </section>
       )}
+      <StaysPane gone={power.gone} />
       {power.ups && <UpsPane ups={power.ups} />}
       <PowerSnags build={build.id} />
     </section>
@@ -237,13 +239,14 @@ function DrawsPane({ power, build }: { readonly power: Power; readonly build: Bu
         </>
       )}
       {power.boxes.map((box) => (
-        <div key={box.box ?? ''} className="mt-2 break-inside-avoid">
+        <div key={box.key} className="mt-2 break-inside-avoid">
           <h3 className="text-[13px] font-semibold">
             {several ? `${box.name}: ` : ''}
             <span className="font-normal">
               {box.supply
                 ? `${box.supply.name}, ${Math.round(box.supply.givesW)} W` +
-                  `${box.supply.modules > 1 ? ` of ${box.supply.modules} modules together` : ''}`
+                  `${box.supply.modules > 1 ? ` of ${box.supply.modules} modules together` : ''}` +
+                  `${box.supply.brick ? ` behind ${box.supply.brick}` : ''}`
                 : 'no supply chosen; its loss is left out'}
             </span>
           </h3>

@@ -3,43 +3,53 @@ import type { BoxPower, Build, UnitId } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { changeWords, numbersWithin, wholeMoneyWords } from '../../words/format';
-import type { SupplyRow } from '../../worker/messages';
+import type { SupplyChoiceRows, SupplyPointRow, SupplyRow } from '../../worker/messages';
 import { useSearch } from '../bench/hooks/useSearch';
+import { SupplyCurve } from './SupplyCurve';
 
 /** Is the supply of a box too large or too small, and would another lose less in a year of this machine? */
 export function SupplyPane({ box, build }: { readonly box: BoxPower; readonly build: Build }) {
   const { supply, states } = box;
-  const rows = useOffers(supply?.unit ?? null);
+  const choice = useOffers(supply?.unit ?? null);
   const dispatch = useAppDispatch();
   if (!supply) return null;
   const idle = states.find(({ state }) => state === 'idle')?.loadShare ?? 0;
+  const peak = states.find(({ state }) => state === 'peak')?.loadShare ?? 0;
+  const take = (row: SupplyPointRow) => void dispatch(edit(row.edits, row.title));
   return (
     <section aria-label={`Another supply than ${supply.name}`} className="no-print mt-2 text-[13px]">
-      <p>{sizeWords(idle, states.find(({ state }) => state === 'peak')?.loadShare ?? 0, box.startShare)}</p>
-      {rows === null ? (
+      <p>{sizeWords(idle, peak, box.startShare)}</p>
+      {choice === null ? (
         <p className="text-mid">Looking for one that loses less …</p>
-      ) : rows === 'late' ? (
+      ) : choice === 'late' ? (
         <p className="text-mid">Whether another loses less could not be worked out in time.</p>
-      ) : rows.length === 0 ? (
-        <p className="text-mid">None on sale that fits surely loses less in a year.</p>
       ) : (
-        <ul className="mt-1 flex flex-col gap-1">
-          {rows.map((row) => (
-            <li key={row.name}>
-              <button
-                type="button"
-                className="press w-full py-1 text-left leading-tight font-normal"
-                onClick={() => void dispatch(edit(row.edits, row.title))}
-              >
-                {row.costs.length > 0 && (
-                  <span className="block text-[12.5px] text-warn">{row.costs.map(({ what }) => what).join(' ')}</span>
-                )}
-                <span className="block font-medium">{row.title}</span>
-                <span className="mono block text-[11.5px] text-mid">{offerWords(row, build)}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
+        <>
+          {choice.offers.length === 0 ? (
+            <p className="text-mid">None on sale that fits surely loses less in a year.</p>
+          ) : (
+            <ul className="mt-1 flex flex-col gap-1">
+              {choice.offers.map((row) => (
+                <li key={row.name}>
+                  <button
+                    type="button"
+                    className="press w-full py-1 text-left leading-tight font-normal"
+                    onClick={() => take(row)}
+                  >
+                    {row.costs.length > 0 && (
+                      <span className="block text-[12.5px] text-warn">
+                        {row.costs.map(({ what }) => what).join(' ')}
+                      </span>
+                    )}
+                    <span className="block font-medium">{row.title}</span>
+                    <span className="mono block text-[11.5px] text-mid">{offerWords(row, build)}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+          <SupplyCurve choice={choice} build={build} take={take} />
+        </>
       )}
     </section>
   );
@@ -70,10 +80,10 @@ function offerWords(row: SupplyRow, build: Build): string {
 }
 
 /** Offers for a supply of the machine as it stands; null while they are looked for. */
-function useOffers(supply: UnitId | null): readonly SupplyRow[] | 'late' | null {
+function useOffers(supply: UnitId | null): SupplyChoiceRows | 'late' | null {
   const rev = useAppSelector((state) => state.bench.view?.rev);
   const search = useSearch();
-  const [known, setKnown] = useState<{ rev: number; supply: UnitId; rows: readonly SupplyRow[] | 'late' } | null>(null);
+  const [known, setKnown] = useState<{ rev: number; supply: UnitId; rows: SupplyChoiceRows | 'late' } | null>(null);
   useEffect(() => {
     if (!supply || rev === undefined) return;
     let isHere = true;

@@ -1,0 +1,30 @@
+import { ofKind, type UnitOf } from '../../machine/units';
+import { countsWith, type Box } from '../boxes';
+import { classesOf, type FigureContext } from '../context';
+import { waiting } from './stagger';
+
+type Drive = UnitOf<'drive'>;
+
+/** The drives of a box, each with the seconds it waits for its turn under the policy. */
+export function turnsOf(
+  context: FigureContext,
+  box: Box,
+): readonly { readonly drive: Drive; readonly turnS: number }[] {
+  const own = new Set(
+    classesOf(context.running, context.units, context.layout)
+      .filter((one) => countsWith(context, one.box) === box)
+      .flatMap((one) => one.units),
+  );
+  const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
+  const shifts = waveShifts(context, drives);
+  return drives.map((drive, i) => ({ drive, turnS: shifts[i] ?? 0 }));
+}
+
+/** Seconds each drive waits for its turn; one that cannot wait starts with the first. */
+function waveShifts(context: FigureContext, drives: readonly Drive[]): readonly number[] {
+  const policy = context.policy.spinUp;
+  if (policy.kind !== 'waves') return [];
+  const able = new Set(waiting(context));
+  let turn = 0;
+  return drives.map(({ id }) => (able.has(id) ? Math.floor(turn++ / policy.drives) * policy.everyS : 0));
+}
