@@ -2,22 +2,16 @@ import { expose } from 'comlink';
 import {
   acceptedReason,
   commit,
-  conflictLines,
   createAssessor,
-  hostDrives,
   isClassSheet,
   mismatchWords,
   powerBoxes,
   powerSchedule,
-  poolDrives,
-  remediesFor,
   replay,
   scheduleOf,
-  supplyOffers,
   type SupplyPoint,
   tryAt,
   weigh,
-  whyNot,
   wiringFor,
   wordsOf,
   type Assessment,
@@ -125,6 +119,10 @@ const row = (way: Weighed & { readonly title: string }) => ({
   blockersAfter: way.blockersAfter,
 });
 
+/** Fetched soon after a machine is first open, so that it is there when somebody asks, connected or not. */
+const loadWays = () => import('./ways');
+const WAYS_AFTER_MS = 1500;
+
 const supplyRow = (one: SupplyPoint) => ({
   ...row({ ...one, title: `Take ${one.name} instead` }),
   cure: true,
@@ -159,6 +157,7 @@ const worker: BenchWorker = {
     catalogue = fresh;
     listed = { ...fresh, sheets: Object.fromEntries(all.map((sheet) => [sheet.id, sheet])) };
     candidates = { all, stock: all, own: only((id) => mine.has(id)), classes: only(isClassSheet) };
+    setTimeout(() => void loadWays().catch(() => undefined), WAYS_AFTER_MS);
   },
 
   open(fresh, rev) {
@@ -233,6 +232,8 @@ const worker: BenchWorker = {
     const from = now && { ...now, ...(owned ? { owned } : {}) };
     const snag = from?.assessment.snags.find((one) => one.key === snagKey);
     if (!from || !snag) return null;
+    const { conflictLines, remediesFor } = await loadWays();
+    if (mine !== asking) return null;
     const run = remediesFor(from, snag, listed, weighing, today());
     for (;;) {
       const next = run.next();
@@ -250,6 +251,8 @@ const worker: BenchWorker = {
     const mine = ++asking;
     const from = base();
     if (!from) return null;
+    const { supplyOffers } = await import('./seldom');
+    if (mine !== asking) return null;
     const run = supplyOffers(from, supply, listed, weighing, today());
     for (;;) {
       const next = run.next();
@@ -268,10 +271,12 @@ const worker: BenchWorker = {
     }
   },
 
-  hosts(other) {
-    if (!build) return null;
+  async hosts(other) {
+    const here = build;
+    if (!here) return null;
+    const { hostDrives, poolDrives } = await import('./seldom');
     const { drives, placed, connected, all, roomAfter, troubles, alone, ways } = hostDrives(
-      build,
+      here,
       poolDrives(other),
       other,
       listed,
@@ -311,9 +316,10 @@ const worker: BenchWorker = {
     return answer?.ok ? answer.figures : null;
   },
 
-  whyNot(spot, sheet) {
+  async whyNot(spot, sheet) {
     const from = base();
     if (!from) return null;
+    const { whyNot } = await loadWays();
     const { ways, conflict } = whyNot(
       from,
       spot,

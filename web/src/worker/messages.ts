@@ -137,7 +137,7 @@ export type BenchWorker = {
   /** With parts in stock by sheet, which are proposed first. */
   remedies(snagKey: string, owned?: Readonly<Record<string, Owned>>): Promise<WaysOut | null>;
   /** Whether the open build could take the pool's drives of another; null while none is open. */
-  hosts(other: Build): Hosted | null;
+  hosts(other: Build): Promise<Hosted | null>;
   /** Edits with the layout they lead to on that revision; null where it is not open here or they cannot be made. */
   settled(edits: readonly Edit[], rev: number): readonly Edit[] | null;
   /** Figures as they would be with some edits; null where those cannot be made. */
@@ -145,7 +145,7 @@ export type BenchWorker = {
   /** Supplies where this one is, with those that surely lose less a year; null when something newer was asked. */
   supplies(supply: UnitId): Promise<SupplyChoiceRows | null>;
   /** What would let a part in that does not go there; null when something newer was asked. */
-  whyNot(spot: SpotRef, sheet: string): WaysOut | null;
+  whyNot(spot: SpotRef, sheet: string): Promise<WaysOut | null>;
   stop(): void;
   /** The wiring of the build that is open, and its cable list; null while none is. */
   wiring(): {

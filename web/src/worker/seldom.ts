@@ -1,2 +1,12 @@
 /** What the worker does seldom, so that it loads on call. */
-export { billCsv, billOf, drawingSvg, goneOf, powerOf, sceneOf } from '@inch-tower/core';
+export {
+  billCsv,
+  billOf,
+  drawingSvg,
+  goneOf,
+  hostDrives,
+  poolDrives,
+  powerOf,
+  sceneOf,
+  supplyOffers,
+} from '@inch-tower/core';
