@@ -3,7 +3,7 @@ import type { UnitOf } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { classesOn } from './fedClasses';
 import type { Feed } from './feeds';
-import { turnsOf } from './turns';
+import { turnsOf, type SpinUp } from './turns';
 
 /** A rail of a supply, by its volts. */
 export type Rail = '12 V' | '5 V' | '3.3 V';
@@ -34,11 +34,11 @@ export type DrivePhase = {
 };
 type Phases = { readonly momentsS: readonly number[]; readonly at: (second: number) => readonly DrivePhase[] };
 
-/** The start of a feed's drives over time, exact from their step profiles and the policy. */
-export function phases(context: FigureContext, feed: Feed, matters: (step: Step) => boolean): Phases {
+/** The start of a feed's drives over time, exact from their step profiles and a policy, else the machine's. */
+export function phases(context: FigureContext, feed: Feed, matters: (step: Step) => boolean, spinUp?: SpinUp): Phases {
   const own = new Set(classesOn(context, feed).flatMap(({ units }) => units.map(({ id }) => id)));
   const classes = new Map<string, { drive: Drive; count: number; turnS: number }>();
-  for (const { drive, turnS } of turnsOf(context, feed.box)) {
+  for (const { drive, turnS } of turnsOf(context, feed.box, spinUp)) {
     if (!own.has(drive.id)) continue;
     const key = `${drive.part.id}|${turnS}`;
     const known = classes.get(key);
@@ -66,15 +66,23 @@ export function phases(context: FigureContext, feed: Feed, matters: (step: Step)
  */
 export function currents(context: FigureContext, feed: Feed, rail: Rail): Currents {
   const { momentsS, at } = phases(context, feed, (step) => step[STEP[rail]] > 0);
-  const turning = TURNING[rail];
   return {
     momentsS,
     at: (second) =>
-      at(second).map(({ drive, count, step, waits }): DriveCurrent => {
-        if (step) return { drive, count, amps: step[STEP[rail]], isStarting: true };
-        return { drive, count, amps: !waits && turning ? drive.part[turning] : 0, isStarting: false };
-      }),
+      at(second).map((phase): DriveCurrent => ({
+        drive: phase.drive,
+        count: phase.count,
+        amps: driveA(phase, rail),
+        isStarting: phase.step !== null,
+      })),
   };
+}
+
+/** Likely A one drive takes on a rail: of its step, turning, or nothing before its turn. */
+export function driveA({ drive, step, waits }: DrivePhase, rail: Rail): number {
+  if (step) return step[STEP[rail]];
+  const turning = TURNING[rail];
+  return !waits && turning ? drive.part[turning] : 0;
 }
 
 /** All drives of a moment together, A. */

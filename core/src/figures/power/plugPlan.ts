@@ -215,6 +215,23 @@ function planOf(context: FigureContext, one: PlugCase): PlugPlan {
   };
 }
 
+/** Whether every cable of a plan carries what starts on it when its drives have other turns, by likely values. */
+export function chainsHold({ chains }: PlugPlan, turns: ReturnType<typeof turnsOf>): boolean {
+  const turnOf = new Map(turns.map(({ drive, turnS }) => [drive.id, turnS]));
+  return chains.every(({ chain, plugs }) => {
+    const inputs = plugs.flatMap(({ on, splitter }) => [...on, ...(splitter?.on ?? [])].map(({ input }) => input));
+    if (inputs.length === 0) return true;
+    const startA = startAmps(inputs, turnOf);
+    const sum = { a12: 0, a5: 0 };
+    for (const input of inputs) {
+      const { a12, a5 } = startA(input);
+      sum.a12 += a12;
+      sum.a5 += a5;
+    }
+    return Math.max(sum.a12, sum.a5) <= chain.wireA + 1e-6;
+  });
+}
+
 type Hung = { readonly unit: PlannedUnit; readonly takes: PlugKind; readonly on: readonly PlacedInput[] };
 
 /** Splitters nearest to the supply, as they carry most, then the inputs in the order things stand in. */

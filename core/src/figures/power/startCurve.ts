@@ -1,17 +1,17 @@
-import type { Build } from '../../build/build';
 import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { feedsOf, type Feed } from './feeds';
-import { plugPlans } from './plugPlan';
+import { chainsHold, plugPlans } from './plugPlan';
 import { Ledger } from '../quantity';
-import { currents, phases, together, type Rail } from './currents';
+import { driveA, phases, type Rail } from './currents';
 import { most12A, restAtStartA } from './rails';
 import { waiting } from './stagger';
 import { restOf12A } from './start';
 import { feedLossW, losesByRail, mainsFactor, modulesOf, supplyLossW } from './supplyLoss';
-import { startW } from './wall';
+import { turnsOf, type SpinUp } from './turns';
+import { likelyW, restAtStartW } from './wall';
 
-export type SpinUp = Build['policy']['spinUp'];
+export type { SpinUp };
 /** Likely load of a feed from a second of its start until the next: A on each rail, W at the outputs and the wall. */
 type StartStep = {
   readonly atS: number;
@@ -52,34 +52,37 @@ function limitsOf({ supply, sharing, brick }: Feed): StartLimits | null {
  * The start of a feed over time under a policy, exact from its drives' step profiles: the host in its self-test and
  * fans at full all the while. Its highest 12 V is the figure of the same name, its highest W that at the wall.
  */
-export function startCurve(context: FigureContext, feed: Feed, spinUp: SpinUp = context.policy.spinUp): StartCurve {
-  const under = spinUp === context.policy.spinUp ? context : { ...context, policy: { ...context.policy, spinUp } };
+export const startCurve = (context: FigureContext, feed: Feed, spinUp: SpinUp = context.policy.spinUp): StartCurve =>
+  startsOf(context, feed)(spinUp);
+
+/** The same for one policy after another: what does not hang on it is worked out once. */
+function startsOf(context: FigureContext, feed: Feed): (spinUp: SpinUp) => StartCurve {
   const rest: Record<Rail, number> = {
     '12 V': restOf12A(context, feed, new Ledger(false)).value,
     '5 V': restAtStartA(context, feed, '5 V'),
     '3.3 V': restAtStartA(context, feed, '3.3 V'),
   };
-  const drives = Object.fromEntries(RAILS.map((rail) => [rail, currents(under, feed, rail)])) as Record<
-    Rail,
-    ReturnType<typeof currents>
-  >;
-  const watts = startW(under, feed);
+  const restW = restAtStartW(context, feed);
   const byRail = losesByRail(feed);
   const loss = mainsFactor(context.site.mainsV).likely;
-  const moments = [...new Set([0, ...watts.momentsS])].sort((a, b) => a - b);
-  return {
-    steps: moments.map((atS): StartStep => {
-      const insideW = watts.at(atS);
-      const a = {
-        '12 V': rest['12 V'] + together(drives['12 V'].at(atS)),
-        '5 V': rest['5 V'] + together(drives['5 V'].at(atS)),
-        '3.3 V': rest['3.3 V'] + together(drives['3.3 V'].at(atS)),
-      };
-      const low = byRail ? Math.min(1, (5 * a['5 V'] + 3.3 * a['3.3 V']) / insideW) : 0;
-      return { atS, a, insideW, wallW: insideW + loss * feedLossW(feed, insideW, low) };
-    }),
-    readyS: Math.max(0, ...phases(under, feed, () => true).momentsS),
-    limits: limitsOf(feed),
+  const limits = limitsOf(feed);
+  return (spinUp) => {
+    const { momentsS, at } = phases(context, feed, () => true, spinUp);
+    const moments = [...new Set([0, ...momentsS])].sort((one, other) => one - other);
+    return {
+      steps: moments.map((atS): StartStep => {
+        const a = { ...rest };
+        let insideW = restW;
+        for (const phase of at(atS)) {
+          insideW += phase.count * likelyW(phase);
+          for (const rail of RAILS) a[rail] += phase.count * driveA(phase, rail);
+        }
+        const low = byRail ? Math.min(1, (5 * a['5 V'] + 3.3 * a['3.3 V']) / insideW) : 0;
+        return { atS, a, insideW, wallW: insideW + loss * feedLossW(feed, insideW, low) };
+      }),
+      readyS: Math.max(0, ...momentsS),
+      limits,
+    };
   };
 }
 
@@ -108,11 +111,18 @@ export type Mildest = {
   readonly cablesHold: boolean;
 };
 
-/** Whether every power cable carries what starts on it under a policy, by likely values. */
-const cablesHold = (context: FigureContext, spinUp: SpinUp): boolean =>
-  plugPlans({ ...context, policy: { ...context.policy, spinUp } }).every(({ chains }) =>
-    chains.every(({ chain, start }) => Math.max(start.a12, start.a5) <= chain.wireA + 1e-6),
-  );
+/**
+ * Whether every power cable carries what starts on it, by likely values, under one policy after another: plugs are
+ * placed alike for all waves.
+ */
+function cablesHold(context: FigureContext): (spinUp: SpinUp) => boolean {
+  const placed = new Map<SpinUp['kind'], ReturnType<typeof plugPlans>>();
+  return (spinUp) => {
+    let plans = placed.get(spinUp.kind);
+    if (!plans) placed.set(spinUp.kind, (plans = plugPlans({ ...context, policy: { ...context.policy, spinUp } })));
+    return plans.every((plan) => chainsHold(plan, turnsOf(context, plan.box, spinUp)));
+  };
+}
 
 /**
  * The policy under which every supply keeps within 80 % of every limit, every power cable within its own, and all
@@ -123,8 +133,10 @@ export function mildestStart(context: FigureContext): Mildest | null {
   const feeds = feedsOf(context).filter(({ supply }) => supply);
   if (feeds.length === 0) return null;
   const waits = waiting(context).length;
+  const starts = feeds.map((feed) => startsOf(context, feed));
+  const holds = cablesHold(context);
   const tried = (spinUp: SpinUp): Omit<Mildest, 'cablesHold'> => {
-    const curves = feeds.map((feed) => startCurve(context, feed, spinUp));
+    const curves = starts.map((start) => start(spinUp));
     return {
       spinUp,
       readyS: Math.max(...curves.map(({ readyS }) => readyS)),
@@ -132,21 +144,25 @@ export function mildestStart(context: FigureContext): Mildest | null {
     };
   };
   const atOnce = tried({ kind: 'together' });
-  if (atOnce.share <= START_SHARE && cablesHold(context, atOnce.spinUp)) return { ...atOnce, cablesHold: true };
+  if (atOnce.share <= START_SHARE && holds(atOnce.spinUp)) return { ...atOnce, cablesHold: true };
   const most = ofKind(context.running, 'drive').length;
   type Tried = ReturnType<typeof tried> & { readonly waves: number };
   const isSooner = (one: Tried, other: Tried | null) =>
     !other || one.readyS < other.readyS || (one.readyS === other.readyS && one.waves < other.waves);
   let [best, forSupply]: [Tried | null, Tried | null] = [null, null];
-  for (const drives of AT_A_TIME) {
-    if (drives >= most) break;
-    for (const everyS of EVERY_S) {
+  const offered = AT_A_TIME.filter((drives) => drives < most).flatMap((drives) =>
+    EVERY_S.map((everyS) => {
       const waves = Math.ceil(waits / drives);
-      const one = { ...tried({ kind: 'waves', drives, everyS }), waves };
-      if (one.share > START_SHARE) continue;
-      if (isSooner(one, forSupply)) forSupply = one;
-      if (isSooner(one, best) && cablesHold(context, one.spinUp)) best = one;
-    }
+      return { spinUp: { kind: 'waves', drives, everyS } as const, waves, lastTurnS: Math.max(0, waves - 1) * everyS };
+    }),
+  );
+  for (const { spinUp, waves, lastTurnS } of offered.sort((a, b) => a.lastTurnS - b.lastTurnS)) {
+    // The last drive is ready after its turn: from here on nothing is sooner.
+    if (best && lastTurnS > (best as Tried).readyS) break;
+    const one = { ...tried(spinUp), waves };
+    if (one.share > START_SHARE) continue;
+    if (isSooner(one, forSupply)) forSupply = one;
+    if (isSooner(one, best) && holds(spinUp)) best = one;
   }
   const mildest = best ?? (atOnce.share <= START_SHARE ? atOnce : forSupply);
   if (!mildest) return null;

@@ -133,7 +133,8 @@ function startAfresh(context: FigureContext, of: readonly Feed[], ledger: Ledger
 }
 
 const stepW = ({ a12, a5, a33 }: { a12: number; a5: number; a33: number }) => 12 * a12 + 5 * a5 + 3.3 * a33;
-const likelyW = ({ drive: { part }, step, waits }: DrivePhase): number =>
+/** Likely W of one drive in its start; one that does not spin up is with the rest. */
+export const likelyW = ({ drive: { part }, step, waits }: DrivePhase): number =>
   !spinsUp(part) ? 0 : step ? stepW(step) : waits ? part.standbyW : part.idleW;
 
 /** Likely W of one drive on 5 V and 3.3 V. */
@@ -159,19 +160,11 @@ function drivesW(now: readonly DrivePhase[], ledger: Ledger): Term[] {
   });
 }
 
-/** Likely W at a feed's outputs over its start; between two moments nothing changes. */
-export function startW(
-  context: FigureContext,
-  feed: Feed,
-): { readonly momentsS: readonly number[]; readonly at: (second: number) => number } {
-  const { momentsS, at } = phases(context, feed, () => true);
-  const lines = draw(context, 'start', new Ledger(false)).filter((line) => line.of.feed.key === feed.key);
-  const rest = lines.reduce((sum, { watts }) => sum + watts.value, 0);
-  return {
-    momentsS,
-    at: (second) => at(second).reduce((sum, phase) => sum + phase.count * likelyW(phase), rest),
-  };
-}
+/** Likely W at a feed's outputs while its drives start, of all but those that spin up. */
+export const restAtStartW = (context: FigureContext, feed: Feed): number =>
+  draw(context, 'start', new Ledger(false))
+    .filter((line) => line.of.feed.key === feed.key)
+    .reduce((sum, { watts }) => sum + watts.value, 0);
 
 /** What draws on a feed in a state, likely W: parts of a class together, drives as at the worst moment of a start. */
 type Drawing = { readonly label: string; readonly units: readonly PlannedUnit[]; readonly watts: number };
