@@ -52,16 +52,31 @@ export function gainAt({ fans, openM2 }: FanWall, flow: number): number {
   return Math.sign(short) * root * root;
 }
 
-/** Where a rising function crosses zero, by halving; `from` is a first guess of how far away that may be. */
-function risingRoot(f: (x: number) => number, from: number): number {
+/**
+ * Where a rising function crosses zero, between two ends that are moved apart until it does: Ridders' method, which
+ * halves the bracket and bends towards the root, so that what is steep at one end costs no more than halving.
+ */
+export function risingRoot(f: (x: number) => number, from: number): number {
   let [low, high] = [-from, from];
-  for (let i = 0; f(low) > 0 && i < 60; i++) low *= 2;
-  for (let i = 0; f(high) < 0 && i < 60; i++) high *= 2;
-  for (let i = 0; i < 100; i++) {
+  let [atLow, atHigh] = [f(low), f(high)];
+  for (let i = 0; atLow > 0 && i < 60; i++) atLow = f((low *= 2));
+  for (let i = 0; atHigh < 0 && i < 60; i++) atHigh = f((high *= 2));
+  for (let i = 0; i < 60; i++) {
+    if (atLow === 0) return low;
+    if (atHigh === 0) return high;
     const middle = (low + high) / 2;
-    if (middle <= low || middle >= high) break;
-    if (f(middle) < 0) low = middle;
-    else high = middle;
+    if (middle <= low || middle >= high || high - low < 1e-12 * Math.max(1, Math.abs(middle))) break;
+    const atMiddle = f(middle);
+    if (atMiddle === 0) return middle;
+    const bent = middle - ((middle - low) * atMiddle) / Math.sqrt(atMiddle * atMiddle - atLow * atHigh);
+    const x = bent > low && bent < high ? bent : middle;
+    const atX = f(x);
+    for (const [where, at] of [
+      [middle, atMiddle],
+      [x, atX],
+    ] as const)
+      if (at < 0 && where > low) [low, atLow] = [where, at];
+      else if (at >= 0 && where < high) [high, atHigh] = [where, at];
   }
   return (low + high) / 2;
 }

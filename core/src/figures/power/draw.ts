@@ -72,7 +72,7 @@ const keepsAwake = (part: Part): boolean =>
   (part.kind === 'networkCard' && part.networkPorts.some(({ gbPerS }) => gbPerS >= FAST_GB_PER_S));
 
 /** What a part draws in a state; working lies between idle and busy by one share for all of the machine. */
-function inState({ workShare }: FigureContext, part: Part, state: PowerState, ledger: Ledger): Quantity {
+export function inState({ workShare }: FigureContext, part: Part, state: PowerState, ledger: Ledger): Quantity {
   if (state !== 'working') return ledger.fact(part, FIELD[state]);
   return ledger.map(
     part.name,
