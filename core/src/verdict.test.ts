@@ -1,4 +1,5 @@
 import { acceptedReason, withAccepted, withoutAccepted } from './snags/accepted';
+import type { Figure, Figures } from './figures/figures';
 import { verdictOf } from './verdict';
 
 const snags = (...severities: ('blocker' | 'caution' | 'note')[]) => severities.map((severity) => ({ severity }));
@@ -18,17 +19,23 @@ test.each([
   ],
   ['empty', open('Chassis'), snags(), 'Empty'],
 ] as const)('%s with %j and %j reads %s', (status, missing, found, words) => {
-  expect(verdictOf({ status, open: missing, snags: found }).words).toBe(words);
+  expect(verdictOf({ status, open: missing, snags: found, figures: {} }).words).toBe(words);
 });
 
-test('what is not computed is said of every machine that has parts', () => {
-  const said = (status: 'clear' | 'empty') => verdictOf({ status, open: [], snags: [] }).notComputed;
-  expect([said('clear'), said('empty')]).toEqual(['temperatures not computed', '']);
+test('temperatures that are not computed are said of every machine that has parts', () => {
+  const warm: Figure = { id: 'air.hottestDriveC', value: 45, lo: 40, hi: 50, unit: '°C', basis: 'typical' };
+  const said = (status: 'clear' | 'empty', figures: Figures = {}) =>
+    verdictOf({ status, open: [], snags: [], figures }).notComputed;
+  expect([said('clear'), said('empty'), said('clear', { 'air.hottestDriveC': warm })]).toEqual([
+    'temperatures not computed',
+    '',
+    '',
+  ]);
 });
 
 test('an accepted caution is counted apart, and a blocker cannot be accepted', () => {
   const told = [{ severity: 'caution', accepted: 'The door stays open.' }, { severity: 'caution' }] as const;
-  expect(verdictOf({ status: 'clear', open: [], snags: told }).words).toBe('Clear, 1 caution, 1 accepted');
+  expect(verdictOf({ status: 'clear', open: [], snags: told, figures: {} }).words).toBe('Clear, 1 caution, 1 accepted');
   const build = { accepted: withAccepted({ accepted: [] }, 'a|u1', 'It is cool there.') };
   expect(acceptedReason(build, { key: 'a|u1', severity: 'caution' })).toBe('It is cool there.');
   expect(acceptedReason(build, { key: 'a|u1', severity: 'blocker' })).toBeUndefined();

@@ -1,8 +1,7 @@
+import type { Figures } from './figures/figures';
 import type { OpenThing, Status } from './open';
 import type { Severity } from './snags/finding';
 
-/** What nobody has worked out for any machine yet: a verdict never passes over it. */
-const NOT_COMPUTED = ['temperatures'] as const;
 const NAMED = 2;
 
 /** A machine's verdict in words, and what it says nothing about. */
@@ -16,10 +15,12 @@ export function verdictOf({
   status,
   open,
   snags,
+  figures,
 }: {
   readonly status: Status;
   readonly open: readonly Pick<OpenThing, 'label'>[];
   readonly snags: readonly { readonly severity: Severity; readonly accepted?: string }[];
+  readonly figures: Figures;
 }): Verdict {
   const standing = snags.filter(({ accepted }) => accepted === undefined);
   const count = (severity: Severity, one: string): string[] => {
@@ -38,6 +39,7 @@ export function verdictOf({
   const first = { empty: ['Empty'], partsMissing: [missing], blocked: [], clear: ['Clear'] }[status];
   return {
     words: [...first, ...found].join(', '),
-    notComputed: status === 'empty' ? '' : `${NOT_COMPUTED.join(', ')} not computed`,
+    // A verdict never passes over what nobody has worked out: of an open frame, or before there are drives.
+    notComputed: status === 'empty' || figures['air.hottestDriveC'] ? '' : 'temperatures not computed',
   };
 }

@@ -118,8 +118,9 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('dab-32', 1, { role: 'boot' })
         .add('annex-2')
         .add('coot-4', 2),
-    verdict: 'Works; the box has no fan, so its disks warm each other, and its bridge is of the kind that drops out.',
-    cautions: ['cooled.drives', 'lasts.bridge'],
+    verdict:
+      'Works; the box has no fan, and its disks get warm but stay within what is allowed; its bridge is of the kind that drops out.',
+    cautions: ['lasts.bridge'],
   },
   {
     id: 'wrong-brick',
@@ -236,8 +237,10 @@ export const REVIEWED: readonly Reviewed[] = [
     id: 'u2-without-a-port',
     what: 'Two U.2 drives in a cage, and no port that speaks NVMe',
     made: () => boot(tower()).add('crib-u2').add('wels-1920', 2),
-    verdict: 'The cage takes them; nothing reaches them.',
+    verdict:
+      'The cage takes them; nothing reaches them. U.2 drives are made for a stream of air a desktop cage does not have.',
     blockers: ['reaches.interface'],
+    cautions: ['cooled.drives'],
   },
   {
     id: 'three-cards-in-a-tower',
@@ -279,9 +282,10 @@ export const REVIEWED: readonly Reviewed[] = [
     id: 'sas-on-sata',
     what: 'Used SAS disks on the SATA ports of a board',
     made: () => boot(tower()).add('sluice-4', 4),
-    verdict: 'A SATA port takes no SAS drive: an HBA is needed.',
+    verdict: 'A SATA port takes no SAS drive: an HBA is needed. Four old SAS disks run hot in a quiet tower.',
     blockers: ['reaches.interface'],
     first: { 'reaches.interface': /^Add Tern/ },
+    cautions: ['cooled.drives'],
   },
   {
     id: 'sas-and-sata-together',
@@ -293,7 +297,9 @@ export const REVIEWED: readonly Reviewed[] = [
     id: 'half-a-node',
     what: 'A half-width node with one SATA flash drive',
     made: () => fixture().add('hurdle-half').add('sprig-x4').add('clew-s16', 2).add('pellet-90').add('pike-480'),
-    verdict: 'Its one drive is what it starts from; five of its six ports stay idle.',
+    verdict:
+      'Its one drive is what it starts from; five of its six ports stay idle. Nothing moves air in half a rack unit: busy flash slows itself down.',
+    cautions: ['cooled.drives'],
   },
   {
     id: 'redundant-and-too-small',
@@ -463,8 +469,8 @@ export const REVIEWED: readonly Reviewed[] = [
     id: 'mini-with-a-weak-box',
     what: 'A mini computer with the cheaper USB box of two disks',
     made: () => mini().add('annex-2').add('barge-4', 2),
-    verdict: 'A bridge of the kind that drops out, and a box without a fan.',
-    cautions: ['lasts.bridge', 'cooled.drives'],
+    verdict: 'A bridge of the kind that drops out, and a box without a fan in which two cool disks live.',
+    cautions: ['lasts.bridge'],
   },
   {
     id: 'board-with-four-lane-ports',
@@ -676,8 +682,9 @@ export const REVIEWED: readonly Reviewed[] = [
         .add('tern-8i')
         .add('sluice-8', 4)
         .add('stickle-250', 1, { role: 'boot' }),
-    verdict: 'It enters and just carries four disks; it draws more than such a slot is sure to give.',
-    cautions: ['mates.sectors', 'powered.slot'],
+    verdict:
+      'It enters and just carries four disks; it draws more than such a slot is sure to give. SAS disks of 10 W are too much for the one fan of the cube.',
+    cautions: ['cooled.drives', 'mates.sectors', 'powered.slot'],
   },
   {
     id: 'old-desktop-with-its-cage-full',

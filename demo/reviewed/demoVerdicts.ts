@@ -10,6 +10,7 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
       'Right: 28.8 A at the start through three cables whose pins carry 8 A each; for seconds, so a caution. Waves cure it.',
   },
   'field-kit': {
+    'cooled.drives': 'Right: twelve busy SSDs in a small box without a fan, outdoors at 38 °C.',
     'reaches.slotLink': 'Right: a card of four lanes in a slot of one halves six SSDs.',
     'powered.wires': 'Right: its one cable of 20 AWG feeds all twelve; the rail is past its limit as well.',
     'powered.rails':
@@ -37,7 +38,7 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
     'reaches.slotLink': 'Right, and a note: one disk loses a tenth to the PCI bus.',
     'complete.boot': 'Right: three disks, and nothing set to start from.',
     'powered.plugs': 'Right: two plugs for three disks.',
-    'cooled.drives': 'Right: no fan is before or behind them.',
+    'cooled.drives': 'Right for the old one of 10 W: its small box has hardly any air.',
     'lasts.ratedBays': 'Right: made to stand in twos.',
     'fits.goesFirst': 'Right: under the supply one does not reach the memory.',
   },

@@ -58,7 +58,7 @@ function report(
     const accepted = acceptedReason(build, snag);
     return accepted === undefined ? snag : { ...snag, accepted };
   });
-  const { words, notComputed } = verdictOf({ status, open, snags: told });
+  const { words, notComputed } = verdictOf({ status, open, snags: told, figures });
   const number = (value: number) => (Math.abs(value) >= 100 ? value.toFixed(0) : value.toFixed(1));
   const counted = (value: number, unit: string) => (COUNTS.has(unit) ? value.toFixed(0) : number(value));
   const lines = Object.values(figures).map(

@@ -1,4 +1,5 @@
 import type { Basis } from '../parts/sheet';
+import { hottestDriveC } from './air/temperatures';
 import type { FigureContext } from './context';
 import { costNow } from './cost/money';
 import { mostTb, rawTb } from './pool/capacity';
@@ -77,6 +78,11 @@ export const FIGURES = {
     compute: peakWallW,
   },
   'power.start12A': { label: '12 V at the start', uses: RUNS, compute: start12A },
+  'air.hottestDriveC': {
+    label: 'Hottest drive',
+    uses: [...RUNS, 'site', 'workShare'],
+    compute: hottestDriveC,
+  },
   'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
   'cost.now': { label: 'Price', uses: ['units', 'needs', 'small', 'currency', 'rates', 'copies'], compute: costNow },
 } as const satisfies Record<string, Definition>;

@@ -112,6 +112,8 @@ function costRank({ build }: Base, { delta, edits }: Remedy): number {
 
 /** Trouble that was there grows by less than this share of its limit with any part more: that is no harm of its own. */
 const HARDLY_WORSE = 0.05;
+/** Of temperatures, which are known to no better than that, so many K. */
+const HARDLY_HOTTER_K = 6;
 
 /** What starves, burns or cooks something comes last, whatever it cures. */
 function harms({ assessment }: Base, { causes, worsens }: Remedy, cured?: SnagCode): number {
@@ -120,7 +122,9 @@ function harms({ assessment }: Base, { causes, worsens }: Remedy, cured?: SnagCo
   const isWorse = (snag: Snag) => {
     const had = assessment.snags.filter(({ code, severity }) => code === snag.code && severity === snag.severity);
     const least = Math.min(...had.flatMap(({ gap }) => gap?.gap ?? []));
-    return !snag.gap || had.length === 0 || least - snag.gap.gap > HARDLY_WORSE * Math.abs(snag.gap.limit);
+    if (!snag.gap || had.length === 0) return true;
+    const hardly = snag.gap.unit === '°C' ? HARDLY_HOTTER_K : HARDLY_WORSE * Math.abs(snag.gap.limit);
+    return least - snag.gap.gap > hardly;
   };
   return causes.filter(isHarm).length + worsens.filter((snag) => isHarm(snag) && isWorse(snag)).length;
 }

@@ -8,13 +8,13 @@ import { fanRpmShare } from '../fanCurve';
 import { feedsOf } from '../power/feeds';
 import { inState, type PowerState } from '../power/draw';
 import { boxWall, feedLoadW } from '../power/wall';
+import { kept } from '../kept';
 import { Ledger, rangedOf, type Quantity } from '../quantity';
 import { boxAir, type BoxAir, type DrivePath, type DrivePlace } from './airBox';
 import { draughtM3h, risingRoot, warmingK, type AirFlow } from './flow';
 
 /** The two days on which a machine is looked at. */
-export const DAYS = ['normal', 'hot'] as const;
-export type Day = (typeof DAYS)[number];
+export type Day = 'normal' | 'hot';
 /** On a normal day it does its work; on the hottest everything is busy. */
 const STATE_OF: Record<Day, PowerState> = { normal: 'working', hot: 'busy' };
 
@@ -38,6 +38,8 @@ export type BoxWarmth = {
 const UNSURE = {
   k: { value: 1, lo: 0.6, hi: 1.6 },
   fan: { value: 1, lo: 0.9, hi: 1.1 },
+  /** While a policy that holds a temperature is not solved, its duty may be any of a wide range. */
+  held: { value: 1, lo: 0.5, hi: 2.2 },
   part: { value: 1, lo: 0.7, hi: 1.3 },
   module: { value: 1, lo: 0.6, hi: 1.4 },
 } as const;
@@ -70,25 +72,62 @@ export const moduleKPerW = (mPerS: number): number => 1 / (0.035 + 0.05 * Math.s
 export const chipK = (watts: number, mPerS: number): number => (watts * 4) / Math.sqrt(Math.max(0.2, mPerS));
 
 /** All boxes of a machine on both days, by the policy of its fans; an open frame and the table are not reckoned. */
-export function warmthOf(context: FigureContext): readonly BoxWarmth[] {
-  return boxesOf(context).flatMap((box): BoxWarmth[] => {
-    if (!box || box.part.kind !== 'chassis') return [];
-    const air = boxAir(context, box as UnitOf<'chassis'>);
-    return air ? [warmthIn(context, air)] : [];
+export const warmthOf = (context: FigureContext): readonly BoxWarmth[] =>
+  airBoxes(context).map((air) => warmthIn(context, air));
+
+const airBoxes = (context: FigureContext): readonly BoxAir[] =>
+  boxesOf(context).flatMap((box): BoxAir[] => {
+    const air = box?.part.kind === 'chassis' ? boxAir(context, box as UnitOf<'chassis'>) : null;
+    return air ? [air] : [];
   });
+
+/** Like drives of one place, all busy on the hottest day. */
+export type HotDrives = {
+  readonly box: UnitOf<'chassis'>;
+  readonly drives: readonly UnitOf<'drive'>[];
+  readonly where: DrivePath;
+  /** Nothing but warmth moves the air past them. */ readonly isStill: boolean;
+  readonly tempC: Quantity;
+};
+
+/** The drives of every box that is reckoned, on the hottest day. Answers are kept for figures and rules. */
+export function hotDrives(context: FigureContext, ledger: Ledger): readonly HotDrives[] {
+  const { place, hotDayC, cupboard, mainsV } = context.site;
+  return kept(context, ledger, `hot drives ${place} ${hotDayC} ${cupboard} ${mainsV}`, () =>
+    airBoxes(context).flatMap((air) => {
+      if (air.places.length === 0) return [];
+      const day = onDay(context, air, 'hot', ledger);
+      return drivesAlike(air).map((places): HotDrives => ({
+        box: air.box,
+        drives: places.map(({ drive }) => drive),
+        where: places[0].path,
+        isStill: day.told.isStill && places[0].path !== 'cage',
+        tempC: day.ofDrive(places[0]).tempC,
+      }));
+    }),
+  );
 }
+
+/** The hottest drive on the hottest day, modules apart: those slow themselves down. */
+export function hottestDriveC(context: FigureContext, ledger: Ledger): Quantity | null {
+  const all = hotDrives(context, ledger).filter(({ where }) => where !== 'board');
+  const [first] = all;
+  return first ? all.reduce((most, one) => (one.tempC.value > most.tempC.value ? one : most), first).tempC : null;
+}
+
+const drivesAlike = ({ places }: BoxAir) => [
+  ...groupedBy(places, ({ drive, path, share }) => `${drive.part.id}|${path}|${share.toFixed(6)}`).values(),
+];
 
 /** The duty fans are asked for: what is fixed, else a quiet day's until the one that holds a temperature is found. */
 const HELD_DUTY = 0.4;
 const dutyOf = ({ policy }: FigureContext): number => (policy.fans.kind === 'fixed' ? policy.fans.duty : HELD_DUTY);
 
 function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
-  const days = { normal: onDay(context, air, 'normal'), hot: onDay(context, air, 'hot') };
-  const classes = [
-    ...groupedBy(air.places, ({ drive, path, share }) => `${drive.part.id}|${path}|${share.toFixed(6)}`),
-  ];
-  const drives = classes.map(([key, places]): Warm => ({
-    key,
+  const quiet = new Ledger(false);
+  const days = { normal: onDay(context, air, 'normal', quiet), hot: onDay(context, air, 'hot', quiet) };
+  const drives = drivesAlike(air).map((places): Warm => ({
+    key: `${places[0].drive.part.id} ${places[0].path} ${places[0].share.toFixed(6)}`,
     units: places.map(({ drive }) => drive),
     where: places[0].path,
     on: { normal: days.normal.ofDrive(places[0]), hot: days.hot.ofDrive(places[0]) },
@@ -123,7 +162,7 @@ function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
 }
 
 type OnDay = {
-  readonly told: BoxWarmth['air'][Day];
+  readonly told: Air;
   readonly ofDrive: (place: DrivePlace) => Warm['on'][Day];
   readonly ofProcessor: (unit: UnitOf<'processor'>, cooler: UnitOf<'cooler'>) => Warm['on'][Day];
   readonly ofCard: (unit: UnitOf<'controller' | 'expander' | 'networkCard'>) => Warm['on'][Day];
@@ -132,10 +171,9 @@ type OnDay = {
 /** The air around and in a box for one set of what is not sure. */
 type Air = { readonly flow: AirFlow; readonly insideC: number; readonly aroundC: number; readonly isStill: boolean };
 
-function onDay(context: FigureContext, air: BoxAir, day: Day): OnDay {
+function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): OnDay {
   const { site } = context;
   const state = STATE_OF[day];
-  const ledger = new Ledger(false);
   const duty = dutyOf(context);
   const feeds = feedsOf(context).filter(({ box }) => box === air.box);
   const loads = feeds.flatMap((feed) => feedLoadW(context, feed, state, ledger) ?? []);
@@ -164,7 +202,7 @@ function onDay(context: FigureContext, air: BoxAir, day: Day): OnDay {
   const given = (label: string, of: { value: number; lo: number; hi: number }) => ledger.given(label, of.value, '', of);
   const unsure = {
     k: given('The chassis against what is typical of it', UNSURE.k),
-    fan: given('Fans against their curves', UNSURE.fan),
+    fan: given('Fans against their curves', context.policy.fans.kind === 'fixed' ? UNSURE.fan : UNSURE.held),
     part: given('Heat out of a drive', UNSURE.part),
     module: given('Heat out of a module or chip', UNSURE.module),
   };
@@ -268,15 +306,6 @@ const hostOf = ({ layout }: FigureContext, unit: PlannedUnit): string => seatSpo
 
 const coolerOn = ({ running, layout }: FigureContext, processor: PlannedUnit): UnitOf<'cooler'> | undefined =>
   ofKind(running, 'cooler').find((unit) => seatSpot(layout, unit)?.host === seatSpot(layout, processor)?.host);
-
-/** The hottest drive of a machine on a day, by what is likely; null where none is reckoned. */
-export function hottestDrive(all: readonly BoxWarmth[], day: Day): Warm | null {
-  const drives = all.flatMap(({ warm }) => warm.filter(({ where }) => where !== 'processor' && where !== 'card'));
-  return drives.reduce<Warm | null>(
-    (most, one) => (!most || one.on[day].tempC.value > most.on[day].tempC.value ? one : most),
-    null,
-  );
-}
 
 /** A temperature with its ends, °C. */
 export const tempRange = ({ tempC }: Warm['on'][Day]) => rangedOf(tempC);

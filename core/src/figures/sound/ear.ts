@@ -36,14 +36,23 @@ const FAN_LAW = 50;
 
 export type SoundSource = { readonly label: string; readonly units: readonly PlannedUnit[]; readonly power: Quantity };
 
-/** A-weighted sound power of each class of source at idle, in dB re 1 pW, behind what encloses it. */
-export function soundSources(context: FigureContext, ledger: Ledger): SoundSource[] {
-  return [...fanSources(context, ledger), ...driveSources(context, ledger), ...supplySources(context, ledger)];
+/** Idle, at work with its drives seeking, and with all fans at full. */
+export type HeardState = 'idle' | 'working' | 'peak';
+
+/** A-weighted sound power of each class of source in a state, in dB re 1 pW, behind what encloses it. */
+export function soundSources(context: FigureContext, ledger: Ledger, state: HeardState = 'idle'): SoundSource[] {
+  return [
+    ...fanSources(context, ledger, state),
+    ...driveSources(context, ledger, state),
+    ...supplySources(context, ledger, state),
+  ];
 }
 
-/** The machine's part of the sound at the ear at idle, dB(A); null where nothing sounds. The room is told beside it. */
-export function earIdleDb(context: FigureContext, ledger: Ledger): Quantity | null {
-  const sources = soundSources(context, ledger);
+export const earIdleDb = (context: FigureContext, ledger: Ledger): Quantity | null => earDb(context, ledger, 'idle');
+
+/** The machine's part of the sound at the ear, dB(A); null where nothing sounds. The room is told beside it. */
+export function earDb(context: FigureContext, ledger: Ledger, state: HeardState): Quantity | null {
+  const sources = soundSources(context, ledger, state);
   if (sources.length === 0) return null;
   const { site } = context;
   const total = levelSum(
@@ -101,7 +110,7 @@ const many = (label: string, level: Quantity, count: number, ledger: Ledger) =>
     ? level
     : ledger.map(`${count} × ${label}`, 'dB', [level], `L + 10·log₁₀ ${count}`, (db) => db + 10 * Math.log10(count));
 
-function fanSources(context: FigureContext, ledger: Ledger): SoundSource[] {
+function fanSources(context: FigureContext, ledger: Ledger, state: HeardState): SoundSource[] {
   const groups = new Map<string, { part: PartOf<'fan'>; path: SoundPath; panelDb: number; units: PlannedUnit[] }>();
   const seats = new Map(Object.entries(context.layout.at));
   for (const unit of ofKind(context.running, 'fan')) {
@@ -118,7 +127,7 @@ function fanSources(context: FigureContext, ledger: Ledger): SoundSource[] {
     groups.set(key, group);
   }
   return [...groups.values()].flatMap(({ part, path, panelDb, units }) => {
-    const share = speedShare(context, part, 'idle', ledger);
+    const share = speedShare(context, part, state, ledger);
     if (!share) return [];
     const full = ledger.fact(part, 'soundDb');
     const one = ledger.map(
@@ -139,7 +148,7 @@ function fanSources(context: FigureContext, ledger: Ledger): SoundSource[] {
   });
 }
 
-function driveSources(context: FigureContext, ledger: Ledger): SoundSource[] {
+function driveSources(context: FigureContext, ledger: Ledger, state: HeardState): SoundSource[] {
   const seats = new Map(Object.entries(context.layout.at));
   const groups = new Map<
     string,
@@ -170,11 +179,12 @@ function driveSources(context: FigureContext, ledger: Ledger): SoundSource[] {
     groups.set(key, one);
   }
   return [...groups.values()].map(({ part, mounting, chassis, units }) => {
+    const isSeeking = state !== 'idle' && part.soundSeekDb !== null;
     const fixed = ledger.given(`Mounting: ${mounting}`, MOUNTING_DB[mounting].value, 'dB', MOUNTING_DB[mounting]);
     const one = ledger.map(
-      `${part.name} turning`,
+      `${part.name} ${isSeeking ? 'seeking' : 'turning'}`,
       'dB',
-      [ledger.fact(part, 'soundIdleDb'), fixed],
+      [ledger.fact(part, isSeeking ? 'soundSeekDb' : 'soundIdleDb'), fixed],
       `L + mounting + ${TO_POWER_DB[part.soundMeaning].toFixed(1)}`,
       (db, extra) => db + extra + TO_POWER_DB[part.soundMeaning],
     );
@@ -192,13 +202,13 @@ function driveSources(context: FigureContext, ledger: Ledger): SoundSource[] {
 }
 
 /** Each supply at its own share of a load; the load only chooses the point, so its working is no part of this one. */
-function supplySources(context: FigureContext, ledger: Ledger): SoundSource[] {
+function supplySources(context: FigureContext, ledger: Ledger, state: HeardState): SoundSource[] {
   return ofKind(context.running, 'supply').flatMap((unit) => {
     const { part } = unit;
     const feed = feedWith(context, unit.id);
     const isPlaced = context.layout.at[unit.id] ?? unit.builtIn ?? feed?.brick;
     if (!feed || !isPlaced || part.sound.length === 0) return [];
-    const watts = feedLoadW(context, feed, 'idle', new Ledger(false))?.value ?? 0;
+    const watts = feedLoadW(context, feed, state, new Ledger(false))?.value ?? 0;
     const load = watts / (part.ratedW * (feed.brick === unit ? part.modules : modulesOf(feed)));
     if (part.fanStopsBelowLoad !== null && load < part.fanStopsBelowLoad) return [];
     const at = straightThrough(

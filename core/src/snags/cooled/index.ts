@@ -1,4 +1,4 @@
-import { cardsInStillAir, coolerCarries, drivesInStillAir, passiveCooler } from './rules';
+import { cardsInStillAir, coolerCarries, drivesTooHot, passiveCooler } from './rules';
 import type { RulesOf } from '../words';
 import type { CooledFacts } from './words';
 
@@ -6,6 +6,6 @@ import type { CooledFacts } from './words';
 export const COOLED: RulesOf<CooledFacts> = {
   'cooled.cooler': coolerCarries,
   'cooled.passive': passiveCooler,
-  'cooled.drives': drivesInStillAir,
+  'cooled.drives': drivesTooHot,
   'cooled.card': cardsInStillAir,
 };

@@ -1,5 +1,8 @@
+import { hotDrives } from '../../figures/air/temperatures';
+import { Ledger, rangedOf } from '../../figures/quantity';
+import { factOf } from '../../parts/resolve';
 import { sustainedW } from '../../parts/sustained';
-import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
+import { isKind, ofKind, type UnitOf } from '../../machine/units';
 import { boxAround, byPart, isSeated, spotOf, type Situation } from '../situation';
 import type { Found } from '../words';
 
@@ -83,32 +86,42 @@ export function passiveCooler(situation: Situation): Found<'cooled.passive'>[] {
   });
 }
 
-/** Flash that gives off more than this at work wants moving air as disks do, W. */
-const HOT_DRIVE_W = 8;
-
 /** A card that gives off more than this at work has a heat sink made for moving air, W. */
 const HOT_CARD_W = 8;
 
+/** So many K the law itself may be off, besides what is not known of the parts: only past that a machine is blocked. */
+const MODEL_K = 5;
+
 /**
- * Disks and hot flash in bays that no fan blows along: neither one of the cage they are in nor one in a wall of the
- * chassis. An open frame stands in the air of the room.
+ * Drives that are likely past what their maker allows on the hottest day with all of them busy: a blocker where their
+ * low end is past the high end of that, for disks; flash slows itself down. Modules on a board are not judged, and what
+ * only may be past it is told with the temperatures.
  */
-export function drivesInStillAir(situation: Situation): Found<'cooled.drives'>[] {
-  const fans = new Set(ofKind(situation.context.running, 'fan').map((fan) => spotOf(situation, fan)?.host));
-  const byBox = new Map<PlannedUnit, PlannedUnit[]>();
-  for (const drive of ofKind(situation.units, 'drive')) {
-    const host = spotOf(situation, drive)?.host;
-    if (!host || fans.has(host) || drive.part.size === 'm2' || drive.part.size === 'usb') continue;
-    if (drive.part.medium === 'flash' && drive.part.busyW <= HOT_DRIVE_W) continue;
-    const box = boxAround(situation, drive);
-    if (!box || box.part.style === 'openFrame' || hasFanInWall(situation, box)) continue;
-    byBox.set(box, [...(byBox.get(box) ?? []), drive]);
-  }
-  return [...byBox].map(([box, drives]): Found<'cooled.drives'> => ({
-    severity: 'caution',
-    at: drives.map(({ id }) => ({ unit: id })),
-    facts: { count: drives.length, chassis: box.part.name },
-  }));
+export function drivesTooHot({ context }: Situation): Found<'cooled.drives'>[] {
+  return hotDrives(context, new Ledger(false)).flatMap((one): Found<'cooled.drives'>[] => {
+    const { box, drives, where, isStill, tempC } = one;
+    const [first] = drives;
+    if (!first || where === 'board') return [];
+    const { value, lo, hi } = rangedOf(tempC);
+    const limit = factOf(first.part, 'maxC');
+    if (value <= limit.value) return [];
+    return [
+      {
+        severity: first.part.medium === 'disk' && lo > limit.hi + MODEL_K ? 'blocker' : 'caution',
+        // Named by its box and the first of them: with one drive more or less it is the same.
+        at: [{ unit: box.id }, { unit: first.id }],
+        because: drives.slice(1).map(({ id }) => ({ unit: id })),
+        gap: { have: value, limit: limit.value, gap: limit.value - value, unit: '°C', lo, hi },
+        facts: {
+          count: drives.length,
+          drive: first.part.name,
+          chassis: box.part.name,
+          isStill: isStill ? 'yes' : '',
+          medium: first.part.medium,
+        },
+      },
+    ];
+  });
 }
 
 /** Cards with a heat sink alone in a chassis where no fan turns in a wall. */

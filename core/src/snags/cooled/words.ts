@@ -1,12 +1,12 @@
 import type { Sized } from '../finding';
 import type { Basis } from '../../parts/sheet';
-import { n, round, type WordsOf } from '../wording';
+import { round, type WordsOf } from '../wording';
 
 /** What each rule says besides its gap. */
 export type CooledFacts = {
   'cooled.cooler': Sized<{ cooler: string; processor: string; basis: Basis }>;
   'cooled.passive': { cooler: string; processor: string; chassis: string; watts: number };
-  'cooled.drives': { count: number; chassis: string };
+  'cooled.drives': Sized<{ count: number; drive: string; chassis: string; isStill: string; medium: string }>;
   'cooled.card': { card: string; count: number; chassis: string; watts: number };
 };
 
@@ -26,11 +26,12 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
     why: 'Such a cooler carries what it says only in moving air; still air carries a small part of it.',
   },
   'cooled.drives': {
-    title: 'Air past the drives',
-    what: (f) =>
-      `${n(f.count, 'drive')} in ${f.chassis}, where no fan moves air past ${f.count === 1 ? 'it' : 'them'}. ` +
-      'Temperatures are not computed.',
-    why: 'Packed drives in still air run hot and fail early.',
+    title: 'Drives on the hottest day',
+    what: (f, s) =>
+      `${f.count > 1 ? `${f.count} × ` : ''}${f.drive} in ${f.chassis}: about ${Math.round(s.gap.have)} °C ` +
+      `(${Math.round(s.gap.lo!)} to ${Math.round(s.gap.hi!)}) on the hottest day, all busy; ` +
+      `${round(s.gap.limit)} °C allowed${f.isStill ? ', no fan near' : ''}.`,
+    why: 'Disks fail early, flash slows itself down.',
   },
   'cooled.card': {
     title: 'Air past a card',

@@ -21,7 +21,7 @@ export function PrintHead({ view: title }: { readonly view: string }) {
         {build.name || 'Unnamed'}, {title}
       </p>
       <p>
-        {view ? `${verdictOf(view).words}; ${verdictOf(view).notComputed}. ` : ''}
+        {view ? `${[verdictOf(view).words, verdictOf(view).notComputed].filter(Boolean).join('; ')}. ` : ''}
         {revision ? `Revision ${revision}, ` : ''}printed {new Date().toISOString().slice(0, 10)}, Inch Tower.
       </p>
       <table className="mt-2 w-full">

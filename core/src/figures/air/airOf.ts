@@ -1,0 +1,110 @@
+import type { UnitId } from '../../parts/ids';
+import type { FigureContext } from '../context';
+import { Ledger, rangedOf, type Ranged } from '../quantity';
+import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
+import { sumLevels } from '../sound/levels';
+import { sectionOf, type Section } from './section';
+import { warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
+
+/** A part on one day: the air that reaches it and itself, °C, and what it gives off, W. */
+type OnDay = { readonly airC: number; readonly tempC: Ranged; readonly watts: number };
+export type WarmRow = {
+  readonly key: string;
+  readonly name: string;
+  readonly units: readonly UnitId[];
+  readonly marks: readonly string[];
+  readonly where: Warm['where'];
+  readonly limitC: number;
+  readonly on: Readonly<Record<Day, OnDay>>;
+};
+export type AirInBox = {
+  readonly box: UnitId | null;
+  readonly name: string;
+  /** Flows in m³/h, the air inside and around it in °C, by day. */
+  readonly air: BoxWarmth['air'];
+  readonly rows: readonly WarmRow[];
+  readonly section: Section;
+};
+/** What is heard in a state, dB(A) of the machine alone, and each source by the dB that go without it. */
+export type Heard = {
+  readonly state: HeardState;
+  readonly ear: Ranged;
+  readonly sources: readonly {
+    readonly label: string;
+    readonly units: readonly UnitId[];
+    readonly count: number;
+    readonly savesDb: number;
+  }[];
+};
+export type Air = {
+  readonly boxes: readonly AirInBox[];
+  readonly heard: readonly Heard[];
+  /** What is heard with the machine off, dB(A); 0 where none is counted. */ readonly roomDb: number;
+};
+
+/** What is tried on the page before it is set: the fans' duty, and the room on a normal and the hottest day. */
+export type AirTry = { readonly duty?: number; readonly hotDayC?: number };
+
+/** A machine's temperatures and noise, for the view of that name; `tried` stands in for what is set. */
+export function airOf(context: FigureContext, tried: AirTry = {}): Air {
+  const under = withTried(context, tried);
+  const ledger = new Ledger(false);
+  return {
+    boxes: warmthOf(under).map(({ box, air, warm }): AirInBox => ({
+      box: box?.id ?? null,
+      name: box?.part.name ?? '',
+      air,
+      rows: warm.map(rowOf).sort((a, b) => marginOf(a) - marginOf(b)),
+      section: sectionOf(under, box!),
+    })),
+    heard: (['idle', 'working', 'peak'] as const).flatMap((state): Heard[] => {
+      const ear = earDb(under, ledger, state);
+      return ear ? [{ state, ear: rangedOf(ear), sources: sourcesOf(under, ledger, state) }] : [];
+    }),
+    roomDb: roomFloorDb(context.site),
+  };
+}
+
+function withTried(context: FigureContext, { duty, hotDayC }: AirTry): FigureContext {
+  return {
+    ...context,
+    ...(duty === undefined ? {} : { policy: { ...context.policy, fans: { kind: 'fixed', duty } } }),
+    ...(hotDayC === undefined ? {} : { site: { ...context.site, hotDayC } }),
+  };
+}
+
+const rowOf = ({ key, units, where, on, limitC }: Warm): WarmRow => {
+  const told = ({ airC, tempC, watts }: Warm['on'][Day]): OnDay => ({
+    airC,
+    tempC: rangedOf(tempC),
+    watts: watts.value,
+  });
+  return {
+    key,
+    name: units[0]?.part.name ?? '',
+    units: units.map(({ id }) => id),
+    marks: units.map(({ mark }) => mark),
+    where,
+    limitC,
+    on: { normal: told(on.normal), hot: told(on.hot) },
+  };
+};
+
+/** K to what its maker allows on the hottest day. */
+export const marginOf = ({ limitC, on }: Pick<WarmRow, 'limitC' | 'on'>): number => limitC - on.hot.tempC.value;
+
+function sourcesOf(context: FigureContext, ledger: Ledger, state: HeardState): Heard['sources'] {
+  const sources = soundSources(context, ledger, state);
+  const all = sumLevels(sources.map(({ power }) => power.value));
+  return sources
+    .map(({ label, units, power }) => {
+      const share = 10 ** ((power.value - all) / 10);
+      return {
+        label,
+        units: units.map(({ id }) => id),
+        count: units.length,
+        savesDb: share < 1 ? -10 * Math.log10(1 - share) : all,
+      };
+    })
+    .sort((a, b) => b.savesDb - a.savesDb);
+}

@@ -1,0 +1,84 @@
+import type { UnitOf } from '../../machine/units';
+import { ofKind, seatSpot, type PlannedUnit } from '../../machine/units';
+import type { FigureContext } from '../context';
+import { fanRpmShare } from '../fanCurve';
+
+/** A box seen from its left side, mm from its front and its floor: where drives, walls of fans and the board are. */
+export type Section = {
+  readonly depthMm: number;
+  readonly heightMm: number;
+  readonly bays: readonly {
+    readonly label: string;
+    readonly fromMm: number;
+    readonly toMm: number;
+    readonly lowMm: number;
+    readonly highMm: number;
+    readonly drives: number;
+  }[];
+  readonly fans: readonly {
+    readonly label: string;
+    readonly wall: string;
+    readonly atMm: number;
+    readonly lowMm: number;
+    readonly highMm: number;
+    readonly turning: number;
+    readonly of: number;
+  }[];
+};
+
+const DRIVE_DEPTH_MM = 150;
+const ROW_MM = 27;
+/** Where a wall stands whose sheet does not say, as a share of the depth. */
+const WALL_AT: Readonly<Record<string, number>> = {
+  front: 0.01,
+  middle: 0.42,
+  rear: 0.97,
+  top: 0.5,
+  side: 0.6,
+  bottom: 0.3,
+};
+
+/** The side section of a chassis with what is in it; places that a sheet does not give are put where they usually are. */
+export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
+  const { part } = box as UnitOf<'chassis'>;
+  const { policy, layout, running } = context;
+  const duty = policy.fans.kind === 'fixed' ? policy.fans.duty : 0.4;
+  const inBay = new Map<string, number>();
+  for (const drive of ofKind(running, 'drive')) {
+    const spot = seatSpot(layout, drive);
+    if (spot?.host === box.id) inBay.set(spot.key, (inBay.get(spot.key) ?? 0) + 1);
+  }
+  return {
+    depthMm: part.depthMm,
+    heightMm: part.heightMm,
+    bays: part.bayGroups.map((group) => {
+      const lowMm = group.at?.yMm ?? 0.1 * part.heightMm;
+      const fromMm = group.at?.zMm ?? 6;
+      return {
+        label: group.label,
+        fromMm,
+        toMm: Math.min(part.depthMm, fromMm + DRIVE_DEPTH_MM),
+        lowMm,
+        highMm: Math.min(part.heightMm, lowMm + (group.lies === 'flat' ? group.rows * ROW_MM : 105)),
+        drives: inBay.get(group.key) ?? 0,
+      };
+    }),
+    fans: part.fanMounts.map((mount) => {
+      const size = Math.max(...mount.sizesMm);
+      const own = ofKind(running, 'fan').filter((fan) => {
+        const spot = seatSpot(layout, fan);
+        return spot?.host === box.id && spot.key === mount.key;
+      });
+      const lowMm = mount.at?.yMm ?? Math.max(0, (part.heightMm - size) / 2);
+      return {
+        label: mount.label,
+        wall: mount.wall,
+        atMm: mount.at?.zMm ?? (WALL_AT[mount.wall] ?? 0.5) * part.depthMm,
+        lowMm,
+        highMm: Math.min(part.heightMm, lowMm + size),
+        turning: own.filter((fan) => fanRpmShare(fan.part, duty) > 0).length,
+        of: mount.count,
+      };
+    }),
+  };
+}
