@@ -117,6 +117,14 @@ const SHOTS: readonly Shot[] = [
       await page.getByTestId('year').waitFor();
     },
   },
+  {
+    name: 'air',
+    path: '/b/boathouse-rack/air',
+    act: async (page) => {
+      await ready(page);
+      await page.getByTestId('air-answer').waitFor();
+    },
+  },
   { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
   {
     name: 'parts',

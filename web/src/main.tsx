@@ -25,6 +25,7 @@ const StockPage = lazy(() => import('./views/parts/StockPage'));
 const FilesPage = lazy(() => import('./views/parts/FilesPage'));
 const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
 const PowerPage = lazy(() => import('./views/power/PowerPage'));
+const AirPage = lazy(() => import('./views/air/AirPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
@@ -65,6 +66,7 @@ const router = createBrowserRouter([
           { path: 'brief', element: <BriefPage /> },
           { path: 'wiring', element: <WiringPage /> },
           { path: 'power', element: <PowerPage /> },
+          { path: 'air', element: <AirPage /> },
         ],
       },
       {

@@ -196,6 +196,14 @@ const worker: BenchWorker = {
     return { ...powerOf(context, now.build, today().asOf), cables, gone: goneOf(context, cables) };
   },
 
+  async air(tried) {
+    const now = base();
+    if (!now) return null;
+    const context = assessor.context(now.build);
+    const { airOf } = await import('./seldom');
+    return airOf(context, tried);
+  },
+
   async tryAt(ask, onBatch) {
     const mine = ++asking;
     const from = base();

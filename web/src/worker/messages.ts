@@ -18,6 +18,8 @@ import type {
   PowerLine,
   ScheduleLine,
   Severity,
+  Air,
+  AirTry,
   Gone,
   Power,
   Share,
@@ -132,6 +134,8 @@ export type BenchWorker = {
   shares(id: FigureId): readonly Share[];
   /** The power of the build that is open, its cables, and what stays up with one thing gone; null while none is. */
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
+  /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
+  air(tried: AirTry): Promise<Air | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */

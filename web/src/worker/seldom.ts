@@ -1,5 +1,6 @@
 /** What the worker does seldom, so that it loads on call. */
 export {
+  airOf,
   billCsv,
   billOf,
   drawingSvg,

@@ -1,3 +1,4 @@
+import type { PlannedUnit } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
@@ -15,6 +16,7 @@ export type WarmRow = {
   readonly marks: readonly string[];
   readonly where: Warm['where'];
   readonly limitC: number;
+  /** It slows itself down before it takes harm, as flash and processors do. */ readonly slowsDown: boolean;
   readonly on: Readonly<Record<Day, OnDay>>;
 };
 export type AirInBox = {
@@ -86,9 +88,13 @@ const rowOf = ({ key, units, where, on, limitC }: Warm): WarmRow => {
     marks: units.map(({ mark }) => mark),
     where,
     limitC,
+    slowsDown: slowsDown(units[0]),
     on: { normal: told(on.normal), hot: told(on.hot) },
   };
 };
+
+const slowsDown = (unit: PlannedUnit | undefined): boolean =>
+  unit?.part.kind === 'processor' || (unit?.part.kind === 'drive' && unit.part.medium === 'flash');
 
 /** K to what its maker allows on the hottest day. */
 export const marginOf = ({ limitC, on }: Pick<WarmRow, 'limitC' | 'on'>): number => limitC - on.hot.tempC.value;

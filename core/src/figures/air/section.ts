@@ -13,7 +13,7 @@ export type Section = {
     readonly toMm: number;
     readonly lowMm: number;
     readonly highMm: number;
-    readonly drives: number;
+    /** Drives, and cages of them, that are in it. */ readonly drives: number;
   }[];
   readonly fans: readonly {
     readonly label: string;
@@ -29,23 +29,17 @@ export type Section = {
 const DRIVE_DEPTH_MM = 150;
 const ROW_MM = 27;
 /** Where a wall stands whose sheet does not say, as a share of the depth. */
-const WALL_AT: Readonly<Record<string, number>> = {
-  front: 0.01,
-  middle: 0.42,
-  rear: 0.97,
-  top: 0.5,
-  side: 0.6,
-  bottom: 0.3,
-};
+const WALL_AT = { front: 0.01, middle: 0.42, rear: 0.97, top: 0.5, side: 0.6, bottom: 0.3 } as const;
 
-/** The side section of a chassis with what is in it; places that a sheet does not give are put where they usually are. */
+/** The side section of a chassis with what is in it; what a sheet gives no place is put where it usually is. */
 export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
   const { part } = box as UnitOf<'chassis'>;
   const { policy, layout, running } = context;
   const duty = policy.fans.kind === 'fixed' ? policy.fans.duty : 0.4;
   const inBay = new Map<string, number>();
-  for (const drive of ofKind(running, 'drive')) {
-    const spot = seatSpot(layout, drive);
+  for (const unit of running) {
+    if (unit.part.kind !== 'drive' && unit.part.kind !== 'adapter') continue;
+    const spot = seatSpot(layout, unit);
     if (spot?.host === box.id) inBay.set(spot.key, (inBay.get(spot.key) ?? 0) + 1);
   }
   return {
@@ -73,7 +67,7 @@ export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
       return {
         label: mount.label,
         wall: mount.wall,
-        atMm: mount.at?.zMm ?? (WALL_AT[mount.wall] ?? 0.5) * part.depthMm,
+        atMm: mount.at?.zMm ?? WALL_AT[mount.wall] * part.depthMm,
         lowMm,
         highMm: Math.min(part.heightMm, lowMm + size),
         turning: own.filter((fan) => fanRpmShare(fan.part, duty) > 0).length,

@@ -27,10 +27,17 @@ export type Warm = {
   readonly on: Readonly<Record<Day, { readonly watts: Quantity; readonly airC: number; readonly tempC: Quantity }>>;
   /** What its maker allows, °C. */ readonly limitC: number;
 };
+/** The air through, in and around a box; `isStill` where nothing but warmth moves it. */
+export type InsideAir = {
+  readonly flow: AirFlow;
+  readonly insideC: number;
+  readonly aroundC: number;
+  readonly isStill: boolean;
+};
 /** A box on both days: air through it and what is warm in it. */
 export type BoxWarmth = {
   readonly box: Box;
-  readonly air: Readonly<Record<Day, { readonly flow: AirFlow; readonly insideC: number; readonly aroundC: number }>>;
+  readonly air: Readonly<Record<Day, InsideAir>>;
   readonly warm: readonly Warm[];
 };
 
@@ -162,14 +169,11 @@ function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
 }
 
 type OnDay = {
-  readonly told: Air;
+  readonly told: InsideAir;
   readonly ofDrive: (place: DrivePlace) => Warm['on'][Day];
   readonly ofProcessor: (unit: UnitOf<'processor'>, cooler: UnitOf<'cooler'>) => Warm['on'][Day];
   readonly ofCard: (unit: UnitOf<'controller' | 'expander' | 'networkCard'>) => Warm['on'][Day];
 };
-
-/** The air around and in a box for one set of what is not sure. */
-type Air = { readonly flow: AirFlow; readonly insideC: number; readonly aroundC: number; readonly isStill: boolean };
 
 function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): OnDay {
   const { site } = context;
@@ -207,7 +211,7 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
     module: given('Heat out of a module or chip', UNSURE.module),
   };
   const flows = new Map<number, AirFlow>();
-  const airAt = (k: number, fan: number, heatW: number, around: number): Air => {
+  const airAt = (k: number, fan: number, heatW: number, around: number): InsideAir => {
     // One of the two is likely wherever the other is not.
     const key = k === 1 ? fan : -k;
     let forced = flows.get(key);
@@ -215,7 +219,7 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
     return airIn(air, forced, k, heatW, around);
   };
   const likely = airAt(1, 1, heat.value, aroundC.value);
-  const speed = ({ flow }: Air): number => flow.throughM3h / 3600 / air.crossM2;
+  const speed = ({ flow }: InsideAir): number => flow.throughM3h / 3600 / air.crossM2;
   return {
     told: likely,
     ofDrive({ drive, path, share }) {
@@ -288,7 +292,7 @@ const STOPPED_TIMES = 5;
  * The air in a box: what its fans move, or what warmth moves by itself where that is more. All that is in it mixes; the
  * skin gives off some of the heat.
  */
-function airIn(air: BoxAir, forced: AirFlow, k: number, heatW: number, aroundC: number): Air {
+function airIn(air: BoxAir, forced: AirFlow, k: number, heatW: number, aroundC: number): InsideAir {
   const skin = SKIN_W_PER_M2K * air.skinM2;
   const carried = (flow: number) => flow / warmingK(1, 1, aroundC) + skin;
   const rising = (warmerK: number) => draughtM3h(air.heightM, aroundC, aroundC + warmerK, air.k * k);

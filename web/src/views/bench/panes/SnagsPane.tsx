@@ -8,11 +8,14 @@ import { Remedies } from './Remedies';
 import { SnagRow } from './SnagRow';
 
 /** What no snag is looked for, so that silence is not taken for good news. */
-const NotComputed = () => (
-  <span className="block text-[12.5px] text-mid">
-    Temperatures are not computed: nothing here says how hot it gets.
-  </span>
-);
+function NotComputed() {
+  const isKnown = useAppSelector((state) => state.bench.view?.figures['air.hottestDriveC'] !== undefined);
+  return isKnown ? null : (
+    <span className="block text-[12.5px] text-mid">
+      Temperatures are not computed: nothing here says how hot it gets.
+    </span>
+  );
+}
 
 /** What is missing, each leading to what fits there. */
 function StillToChoose({ open }: { readonly open: readonly OpenThing[] }) {

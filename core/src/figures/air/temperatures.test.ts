@@ -1,0 +1,151 @@
+import { createAssessor } from '../../assess';
+import { catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { rack, tower } from '../../testing/rules';
+import { Ledger, rangedOf } from '../quantity';
+import { airOf, marginOf } from './airOf';
+import { chipK, driveKPerW, hotDrives, hottestDriveC, moduleKPerW, warmthOf, type Warm } from './temperatures';
+import { solveFlow } from './flow';
+
+const contextOf = (made: Fixture) => createAssessor().context(made.build);
+const warmth = (made: Fixture) => warmthOf(contextOf(made));
+const drivesOf = (made: Fixture): Warm[] =>
+  warmth(made).flatMap(({ warm }) => warm.filter(({ where }) => where !== 'processor' && where !== 'card'));
+const hottest = (made: Fixture) => hottestDriveC(contextOf(made), new Ledger(false))!.value;
+const site = (made: Fixture, more: Partial<Fixture['build']['site']>) =>
+  made.set({ site: { ...made.build.site, ...more } });
+const atDuty = (made: Fixture, duty: number) =>
+  made.set({ policy: { ...made.build.policy, fans: { kind: 'fixed', duty } } });
+const full = () => rack().add('tern-24i').add('brazier-800').add('barge-12', 24);
+
+test('a row of drives behind a wall of fans, by hand: air, half its own heat, and its way out', () => {
+  const made = atDuty(site(full(), { hotDayC: 32, cupboard: 'none' }), 1);
+  const [box] = warmth(made);
+  const { drivesM3h } = box!.air.hot.flow;
+  const drive = drivesOf(made).find(({ where }) => where === 'stream')!;
+  const watts = drive.on.hot.watts.value;
+  // 24 bays abreast, all filled: each has a twenty-fourth of the air.
+  const past = drivesM3h / 24;
+  const air = 32 + ((2.985 * (273.15 + 32)) / 293.15) * (watts / 2 / past);
+  expect(drive.on.hot.airC).toBeCloseTo(air, 6);
+  expect(drive.on.hot.tempC.value).toBeCloseTo(air + watts * (0.5 + 1 / (0.25 + 0.4 * (past / 10) ** 0.6)), 6);
+});
+
+test('the flow of the rack is that of its walls and its two ways, drawn up by hand', () => {
+  const { bypassShare: past, resistancePaPerM3h2: k } = catalogue.archetypes['rack-4u-24'] as unknown as {
+    bypassShare: number;
+    resistancePaPerM3h2: number;
+  };
+  const made = atDuty(full(), 1);
+  const fans = made
+    .assess()
+    .units.flatMap(({ part, builtIn }) => (part.kind === 'fan' && builtIn ? [{ part, key: builtIn.spot.key }] : []));
+  const wall = (key: string) => ({
+    fans: fans
+      .filter((one) => one.key === key)
+      .map(({ part }) => ({ flowM3h: part.flowM3h, pressurePa: part.pressurePa })),
+    openM2: 0,
+  });
+  const own = warmth(made)[0]!.air.hot.flow;
+  const exit = wall('rear');
+  const by = (supplyM3h: number) =>
+    solveFlow({
+      driveWalls: [wall('wall')],
+      kDrives: k / (1 - past) ** 2,
+      kPast: k / past ** 2,
+      sideWall: null,
+      exitWall: exit,
+      supplyM3h,
+    }).drivesM3h;
+  // The supply draws between what it does idle and full.
+  expect(own.drivesM3h).toBeGreaterThan(by(25) - 1e-6);
+  expect(own.drivesM3h).toBeLessThan(by(70) + 1e-6);
+});
+
+test('more duty is never hotter in the open; a hotter room is hotter by as much', () => {
+  const temps = [0.3, 0.4, 0.6, 0.8, 1].map((duty) => hottest(atDuty(full(), duty)));
+  expect(temps).toEqual([...temps].sort((a, b) => b - a));
+  const at = (hotDayC: number) => hottest(site(full(), { hotDayC }));
+  expect(at(42) - at(32)).toBeGreaterThan(9.9);
+  expect(at(42) - at(32)).toBeLessThan(10.6);
+});
+
+test('a cupboard warms by what is drawn at the wall over what it gives off; a vented one less', () => {
+  const of = (cupboard: 'none' | 'vented' | 'closed') =>
+    warmth(site(full(), { cupboard, hotDayC: 30 }))[0]!.air.hot.aroundC;
+  expect(of('none')).toBe(30);
+  expect(of('closed') - 30).toBeCloseTo(2 * (of('vented') - 30), 6);
+  expect(of('closed')).toBeGreaterThan(60);
+});
+
+test('without a fan warmth moves the air itself, and the skin gives off the rest', () => {
+  const still = tweak('creel-2w', { builtIn: [] });
+  const made = fixture(still).add('creel-2w').add('sprig-i2').add('barge-4', 1);
+  const box = warmth(made)[0];
+  expect(box?.air.hot.isStill).toBe(true);
+  expect(box!.air.hot.insideC).toBeGreaterThan(made.build.site.hotDayC);
+  // What goes in as heat comes out by air and skin: more of it, more warmth, less than in proportion.
+  const rise = (watts: number) => {
+    const from = tweak('sprig-i2', { busyW: watts }, still);
+    const one = fixture(from).add('creel-2w').add('sprig-i2').add('barge-4', 1);
+    return warmth(one)[0]!.air.hot.insideC - one.build.site.hotDayC;
+  };
+  expect(rise(40)).toBeGreaterThan(rise(20));
+  expect(rise(40)).toBeLessThan(2 * rise(20));
+});
+
+test('a drive behind everything is warmer than one in the stream', () => {
+  const made = cube()
+    .add('barge-8', 2)
+    .add('pike-960', 2, { at: ['u2/roof.1', 'u2/roof.2'] });
+  const where = new Map(drivesOf(made).map((one) => [one.where, one.on.hot.airC]));
+  expect(where.get('inside')!).toBeGreaterThan(where.get('stream')! - 3);
+  expect([...where.keys()].sort()).toEqual(['inside', 'stream']);
+});
+
+test('laws by hand: ways out of drives, modules and chips', () => {
+  expect(driveKPerW(true, 10)).toBeCloseTo(0.5 + 1 / 0.65, 9);
+  expect(driveKPerW(false, 10)).toBeCloseTo(0.5 + 1 / 0.26, 9);
+  expect(moduleKPerW(1)).toBeCloseTo(1 / 0.085, 9);
+  expect(chipK(10, 4)).toBeCloseTo(20, 9);
+  // Still air counts as a fifth of a metre a second.
+  expect(chipK(10, 0)).toBeCloseTo(40 / Math.sqrt(0.2), 9);
+});
+
+test('ranges hold what is drawn from within them, nine times in ten', () => {
+  const made = full();
+  const context = contextOf(made);
+  const { lo, hi } = rangedOf(hottestDriveC(context, new Ledger(false))!);
+  let seed = 5;
+  const uniform = () => (seed = (seed * 1103515245 + 12345) % 2147483648) / 2147483648;
+  let inside = 0;
+  const draws = 400;
+  for (let i = 0; i < draws; i++) {
+    const known = new Map<string, number>();
+    const draw = (fact: { id: string; value: number; lo: number; hi: number }): number => {
+      const at = known.get(fact.id) ?? uniform();
+      known.set(fact.id, at);
+      return fact.lo + at * (fact.hi - fact.lo);
+    };
+    const value = hottestDriveC(context, new Ledger(false, draw))!.value;
+    if (value >= lo && value <= hi) inside++;
+  }
+  expect(inside / draws).toBeGreaterThan(0.9);
+});
+
+test('an open frame is not reckoned, and rows of the view stand by their margin', () => {
+  expect(warmth(fixture().add('trestle-7').add('barge-8', 2))).toEqual([]);
+  const { boxes, heard } = airOf(contextOf(full()));
+  const margins = boxes[0]!.rows.map(marginOf);
+  expect(margins).toEqual([...margins].sort((a, b) => a - b));
+  expect(heard.map(({ state }) => state)).toEqual(['idle', 'working', 'peak']);
+  expect(heard[2]!.ear.value).toBeGreaterThan(heard[0]!.ear.value);
+  // What is tried stands in for what is set.
+  const faster = airOf(contextOf(full()), { duty: 1 });
+  expect(faster.boxes[0]!.air.hot.flow.drivesM3h).toBeGreaterThan(boxes[0]!.air.hot.flow.drivesM3h);
+});
+
+test('like drives of one place are one row, those of another are another', () => {
+  const made = tower().add('barge-8', 3);
+  const all = hotDrives(contextOf(made), new Ledger(false));
+  expect(all.map(({ drives }) => drives.length)).toEqual([3]);
+});

@@ -1,0 +1,47 @@
+import { expect, test } from '@playwright/test';
+import { BenchPage, copyOf, storedBuild } from './bench';
+
+test('fans and the hottest day are tried by mouse and keyboard, and set with one press', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'air');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Air', exact: true }).click();
+  const answer = page.getByTestId('air-answer');
+  await expect(answer).toContainText(/16 × Barge 12 TB: about \d+ °C/);
+  const degrees = async () => Number(/about (\d+) °C/.exec(await answer.innerText())?.[1]);
+  const before = await degrees();
+  // A hotter day is hotter by as much, at once.
+  const day = page.getByRole('slider', { name: /Hottest day/ });
+  await day.focus();
+  for (let i = 0; i < 10; i++) await day.press('ArrowRight');
+  await expect.poll(degrees).toBeGreaterThan(before + 8);
+  await expect(page.getByText('Only tried so far.')).toBeVisible();
+  expect((await storedBuild(request, id)).policy.fans).toMatchObject({ duty: 0.4 });
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect.poll(degrees).toBe(before);
+  // Faster fans cool the drives and are heard.
+  const noise = page.getByTestId('sound-answer');
+  const quiet = await noise.innerText();
+  const fans = page.getByRole('slider', { name: /Fans at/ });
+  await fans.focus();
+  await fans.press('End');
+  await expect.poll(degrees).toBeLessThan(before);
+  await expect(noise).not.toHaveText(quiet);
+  await page.getByRole('button', { name: 'Set it so' }).click();
+  await expect(page.getByText('Only tried so far.')).toBeHidden();
+  await bench.settled();
+  expect((await storedBuild(request, id)).policy.fans).toMatchObject({ duty: 1 });
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect.poll(degrees).toBe(before);
+});
+
+test('a drive too hot for its box is told with its range and what is allowed', async ({ page, request }) => {
+  const id = await copyOf(request, 'lock-keepers-box', 'air-hot');
+  await page.goto(`/b/${id}/air`);
+  await expect(page.getByTestId('air-answer')).toHaveText(/^Probably not\. Lighter 1 TB/);
+  await expect(
+    page
+      .getByRole('table', { name: /temperatures by part/ })
+      .getByRole('row')
+      .nth(1),
+  ).toContainText('60 °C');
+});

@@ -1,0 +1,156 @@
+import type { AirInBox } from '@inch-tower/core';
+import { degrees } from './airWords';
+
+const WIDE = { left: 118, right: 118, top: 12, bottom: 30 };
+const NARROW = { ...WIDE, left: 84, right: 78 };
+const NARROW_PX = 480;
+/** Widths of the paths of air, px, by their share of all that goes through. */
+const WIDEST_PX = 34;
+const HEAD_PX = 8;
+/** How far a path reaches out of the box, and what is too little to be drawn. */
+const REACH_PX = 40;
+const LEAST_M3H = 0.5;
+
+/** A box from its side, front to the left: drives, walls of fans, paths as wide as their air, warmth where it is. */
+export function SectionPicture({ box, width }: { readonly box: AirInBox; readonly width: number }) {
+  const { section, air, rows } = box;
+  const { flow, insideC, aroundC, isStill } = air.hot;
+  const margin = width < NARROW_PX ? NARROW : WIDE;
+  const inner = width - margin.left - margin.right;
+  if (inner < 100) return null;
+  const scale = Math.min(inner / section.depthMm, 230 / section.heightMm);
+  const [w, h] = [section.depthMm * scale, section.heightMm * scale];
+  const left = margin.left + (inner - w) / 2;
+  const x = (mm: number) => left + mm * scale;
+  const y = (mm: number) => margin.top + h - mm * scale;
+  const height = margin.top + h + margin.bottom;
+  const all = Math.max(1, flow.throughM3h);
+  const thick = (m3h: number) => Math.max(1.5, (WIDEST_PX * Math.abs(m3h)) / all);
+  const stream = rows.find(({ where }) => where === 'stream');
+  const bays = section.bays.filter(({ drives }) => drives > 0);
+  const front = bays.length > 0 ? bays : section.bays;
+  const middle =
+    (Math.min(...front.map(({ lowMm }) => lowMm)) + Math.max(...front.map(({ highMm }) => highMm))) / 2 ||
+    section.heightMm / 2;
+  const streamY = y(Math.min(section.heightMm - 10, Math.max(10, middle)));
+  const pastY = y(section.heightMm * 0.93);
+  const before = x(0) - REACH_PX - 6;
+  const goesPast = Math.abs(flow.pastM3h) > LEAST_M3H;
+  return (
+    <svg className="drawing" width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden>
+      <rect className="solid shell" x={x(0)} y={margin.top} width={w} height={h} />
+      {section.bays.map((bay) => (
+        <g key={bay.label}>
+          <rect
+            className={bay.drives > 0 ? 'solid tray' : 'solid empty'}
+            x={x(bay.fromMm)}
+            y={y(bay.highMm)}
+            width={(bay.toMm - bay.fromMm) * scale}
+            height={Math.max(4, (bay.highMm - bay.lowMm) * scale)}
+          />
+        </g>
+      ))}
+      <Path
+        fromX={x(0) - REACH_PX}
+        toX={x(0) + w * 0.62}
+        at={streamY}
+        thickness={thick(flow.drivesM3h)}
+        back={flow.drivesM3h < 0}
+      />
+      {goesPast && (
+        <Path
+          fromX={x(0) - REACH_PX}
+          toX={x(0) + w * 0.62}
+          at={pastY}
+          thickness={thick(flow.pastM3h)}
+          back={flow.pastM3h < 0}
+        />
+      )}
+      <Path
+        fromX={x(0) + w * 0.8}
+        toX={x(section.depthMm) + 46}
+        at={y(section.heightMm * 0.45)}
+        thickness={thick(flow.throughM3h)}
+      />
+      {section.fans.map((fan) => (
+        <g key={fan.label}>
+          <path
+            className="dimension"
+            style={fan.turning > 0 ? { strokeWidth: 5 } : { strokeWidth: 1.5, strokeDasharray: '3 3' }}
+            d={
+              fan.wall === 'top'
+                ? `M${x(fan.atMm)} ${margin.top}h${(fan.highMm - fan.lowMm) * scale}`
+                : `M${x(Math.min(section.depthMm, fan.atMm))} ${y(fan.highMm)}V${y(fan.lowMm)}`
+            }
+          />
+          <title>{`${fan.label}: ${fan.turning} of ${fan.of} turn`}</title>
+        </g>
+      ))}
+      <text x={before} y={streamY - 2} textAnchor="end">
+        {degrees(aroundC)}
+      </text>
+      <text className="faint" x={before} y={streamY + 14} textAnchor="end">
+        {Math.round(flow.drivesM3h)} m³/h
+      </text>
+      {goesPast && (
+        <text className="faint" x={before} y={pastY + 4} textAnchor="end">
+          {Math.round(Math.abs(flow.pastM3h))} {flow.pastM3h < 0 ? 'out' : 'past'}
+        </text>
+      )}
+      {stream && (
+        <text x={x(front[0]?.fromMm ?? 0) + 6} y={streamY + 5} fontWeight={600}>
+          {degrees(stream.on.hot.tempC.value)}
+        </text>
+      )}
+      <text
+        x={x(section.depthMm * 0.78)}
+        y={y(section.heightMm * 0.45) + thick(flow.throughM3h) / 2 + 18}
+        textAnchor="middle"
+      >
+        {degrees(insideC)} inside
+      </text>
+      <text className="faint" x={x(section.depthMm) + 52} y={y(section.heightMm * 0.45) + 4}>
+        {Math.round(flow.throughM3h)} m³/h
+      </text>
+      <text className="faint" x={x(0)} y={height - 8}>
+        front
+      </text>
+      <text className="faint" x={x(section.depthMm)} y={height - 8} textAnchor="end">
+        rear
+      </text>
+      {isStill && (
+        <text className="faint" x={x(section.depthMm / 2)} y={height - 8} textAnchor="middle">
+          no fan moves it: warmth alone does
+        </text>
+      )}
+    </svg>
+  );
+}
+
+/** A path of air as wide as it is: light, with a head where it goes. */
+function Path({
+  fromX,
+  toX,
+  at,
+  thickness,
+  back = false,
+}: {
+  readonly fromX: number;
+  readonly toX: number;
+  readonly at: number;
+  readonly thickness: number;
+  readonly back?: boolean;
+}) {
+  const half = thickness / 2;
+  const [tail, tip] = back ? [toX, fromX] : [fromX, toX];
+  const neck = tip + (back ? HEAD_PX : -HEAD_PX);
+  return (
+    <path
+      d={`M${tail} ${at - half}H${neck}L${tip} ${at}L${neck} ${at + half}H${tail}Z`}
+      fill="var(--tape)"
+      fillOpacity={0.28}
+      stroke="var(--ink)"
+      strokeWidth={0.8}
+    />
+  );
+}

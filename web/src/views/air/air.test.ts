@@ -1,0 +1,71 @@
+import type { Heard, UnitId, WarmRow } from '@inch-tower/core';
+import { drivesAnswer, othersAnswer, soundAnswer } from './airWords';
+
+const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {}): WarmRow => {
+  const day = { airC: 30, tempC: { value, lo, hi }, watts: 7 };
+  return {
+    key: 'one',
+    name: 'Barge 8 TB',
+    units: ['u1' as UnitId, 'u2' as UnitId],
+    marks: ['A1', 'A2'],
+    where: 'stream',
+    limitC: 60,
+    slowsDown: false,
+    on: { normal: day, hot: day },
+    ...more,
+  };
+};
+const boxes = (...rows: WarmRow[]) => [{ rows }] as unknown as Parameters<typeof drivesAnswer>[0];
+
+test('whether drives live through the hottest day, by where their range is', () => {
+  expect(drivesAnswer(boxes(row(48, 43, 54)))).toEqual({
+    words: 'Yes. The nearest to its limit is 2 × Barge 8 TB: about 48 °C, 43 to 54, of 60 °C allowed.',
+    tone: 'good',
+  });
+  expect(drivesAnswer(boxes(row(56, 50, 63))).words).toMatch(/^Probably\. /);
+  expect(drivesAnswer(boxes(row(64, 55, 72)))).toMatchObject({
+    tone: 'warn',
+    words: expect.stringMatching(/^Probably not/) as string,
+  });
+  expect(drivesAnswer(boxes(row(75, 66, 84)))).toMatchObject({
+    tone: 'bad',
+    words: expect.stringMatching(/^No\. /) as string,
+  });
+  expect(drivesAnswer(boxes(row(75, 66, 84, { slowsDown: true }))).words).toMatch(/^They slow themselves down/);
+  // The one with the least margin is told, not the hottest.
+  const flash = row(64, 60, 66, { name: 'Pike', limitC: 85 });
+  expect(drivesAnswer(boxes(flash, row(50, 45, 55))).words).toMatch(/Barge/);
+  expect(drivesAnswer([]).words).toMatch(/^Not computed/);
+  expect(drivesAnswer(boxes()).words).toBe('No drive is in a bay yet.');
+});
+
+test('what else is past its limit: what slows down, and what nothing holds', () => {
+  const card = row(120, 90, 140, { name: 'Tern 8i', units: ['u5' as UnitId], where: 'card', limitC: 95 });
+  const module = row(95, 70, 120, {
+    name: 'Stickle',
+    units: ['u6' as UnitId],
+    where: 'board',
+    slowsDown: true,
+    limitC: 70,
+  });
+  expect(othersAnswer(boxes(card, module))).toBe(
+    'Busy without a pause Stickle slows down. Past what it bears: Tern 8i.',
+  );
+  expect(othersAnswer(boxes(row(64, 55, 72)))).toBe('');
+});
+
+test('whether somebody sleeps beside it: against the wish, else the room', () => {
+  const heard = (value: number, hi = value + 3): Heard[] => [
+    { state: 'idle', ear: { value, lo: value - 3, hi }, sources: [] },
+  ];
+  expect(soundAnswer([], 22, undefined).tone).toBe('good');
+  expect(soundAnswer(heard(15), 22, undefined).words).toMatch(/hardly heard above the room’s 22/);
+  expect(soundAnswer(heard(20), 22, undefined).words).toMatch(/heard beside the room’s 22/);
+  expect(soundAnswer(heard(42), 22, undefined)).toEqual({
+    words: '42 dB(A) at the ear, idle: about 4 times louder than the room’s 22.',
+    tone: 'warn',
+  });
+  expect(soundAnswer(heard(30), 22, 25)).toMatchObject({ tone: 'bad' });
+  expect(soundAnswer(heard(24, 27), 22, 25)).toMatchObject({ tone: 'warn' });
+  expect(soundAnswer(heard(30), 0, undefined).tone).toBe('text-mid');
+});

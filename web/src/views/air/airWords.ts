@@ -1,0 +1,88 @@
+import { marginOf, type Air, type Heard, type WarmRow } from '@inch-tower/core';
+
+export type Tone = 'good' | 'warn' | 'bad' | 'text-mid';
+type Answer = { readonly words: string; readonly tone: Tone };
+
+export const isDrive = ({ where }: WarmRow): boolean => where === 'stream' || where === 'cage' || where === 'inside';
+export const rowName = ({ name, units }: WarmRow): string => (units.length > 1 ? `${units.length} × ${name}` : name);
+export const degrees = (celsius: number): string => `${Math.round(celsius)} °C`;
+
+/** Where air reaches a part, as a builder would point at it. */
+export const WHERE: Readonly<Record<WarmRow['where'], string>> = {
+  stream: 'in the stream',
+  cage: 'in a cage with its fan',
+  inside: 'behind the drives',
+  board: 'on the board',
+  processor: 'under its cooler',
+  card: 'its chip',
+};
+
+/** Do the drives live through the hottest day: by the one with the least margin. */
+export function drivesAnswer(boxes: Air['boxes']): Answer {
+  const rows = boxes.flatMap(({ rows: all }) => all.filter(isDrive));
+  const worst = rows.reduce<WarmRow | null>(
+    (least, row) => (!least || marginOf(row) < marginOf(least) ? row : least),
+    null,
+  );
+  if (!worst)
+    return boxes.length === 0
+      ? { words: 'Not computed: an open frame, or nothing to be in.', tone: 'text-mid' }
+      : { words: 'No drive is in a bay yet.', tone: 'text-mid' };
+  const { value, lo, hi } = worst.on.hot.tempC;
+  const reach =
+    `${rowName(worst)}: about ${degrees(value)}, ${Math.round(lo)} to ${Math.round(hi)}, ` +
+    `of ${degrees(worst.limitC)} allowed`;
+  if (hi <= worst.limitC) return { words: `Yes. The nearest to its limit is ${reach}.`, tone: 'good' };
+  if (value <= worst.limitC) return { words: `Probably. ${reach}.`, tone: 'warn' };
+  if (worst.slowsDown) return { words: `They slow themselves down. ${reach}.`, tone: 'warn' };
+  return lo <= worst.limitC
+    ? { words: `Probably not. ${reach}.`, tone: 'warn' }
+    : { words: `No. ${reach}.`, tone: 'bad' };
+}
+
+/** Other parts that are likely past their limit on the hottest day, in a sentence; empty where none is. */
+export function othersAnswer(boxes: Air['boxes']): string {
+  const past = boxes.flatMap(({ rows }) => rows.filter((row) => !isDrive(row) && marginOf(row) < 0));
+  const slow = past.filter(({ slowsDown }) => slowsDown).map(rowName);
+  const hot = past.filter(({ slowsDown }) => !slowsDown).map(rowName);
+  return [
+    ...(slow.length > 0
+      ? [`Busy without a pause ${slow.join(', ')} ${slow.length === 1 ? 'slows' : 'slow'} down.`]
+      : []),
+    ...(hot.length > 0 ? [`Past what ${hot.length === 1 ? 'it bears' : 'they bear'}: ${hot.join(', ')}.`] : []),
+  ].join(' ');
+}
+
+/** So far under the room a steady sound is hardly noticed. */
+const UNDER_ROOM_DB = 6;
+
+/** Can somebody sleep beside it: idle against the room and the wish. */
+export function soundAnswer(heard: readonly Heard[], roomDb: number, wishDb: number | undefined): Answer {
+  const idle = heard.find(({ state }) => state === 'idle');
+  if (!idle) return { words: 'Nothing in it makes a sound.', tone: 'good' };
+  const { value, hi } = idle.ear;
+  const level = `${value.toFixed(0)} dB(A) at the ear, idle`;
+  const limit = Math.max(wishDb ?? 0, roomDb > 0 ? roomDb - UNDER_ROOM_DB : 0);
+  if (wishDb !== undefined && value > limit)
+    return { words: `${level}: ${loudWords(value - limit)} than the ${Math.round(wishDb)} wished.`, tone: 'bad' };
+  if (wishDb !== undefined && hi > limit)
+    return { words: `${level}: perhaps more than the ${Math.round(wishDb)} wished.`, tone: 'warn' };
+  if (roomDb <= 0) return { words: `${level}. How quiet the room is, the brief does not say.`, tone: 'text-mid' };
+  const over = value - roomDb;
+  if (over <= -UNDER_ROOM_DB)
+    return {
+      words: `${level}: hardly heard above the room’s ${Math.round(roomDb)}, but for hum and seeks.`,
+      tone: 'good',
+    };
+  if (over <= 0)
+    return { words: `${level}: heard beside the room’s ${Math.round(roomDb)} when it is quiet.`, tone: 'good' };
+  return { words: `${level}: ${loudWords(over)} than the room’s ${Math.round(roomDb)}.`, tone: 'warn' };
+}
+
+/** What a difference means to an ear: 10 dB are about twice as loud. */
+function loudWords(overDb: number): string {
+  if (overDb < 1.5) return 'hardly louder';
+  if (overDb < 4) return 'a little louder';
+  if (overDb < 8) return 'clearly louder';
+  return `about ${(2 ** (overDb / 10)).toFixed(overDb < 20 ? 1 : 0)} times louder`;
+}
