@@ -32,14 +32,14 @@ export type BoxAir = {
   readonly flowAt: (duty: number, unsure: AirUnsure, supplyM3h: number) => AirFlow;
   /** A cage's own flow, by the id of the cage. */
   readonly cageAt: (cage: string, duty: number, unsure: AirUnsure) => number;
-  readonly hasRunning: (duty: number) => boolean;
   /** All of the box in one, for warmth that rises by itself. */ readonly k: number;
   readonly heightM: number;
   readonly crossM2: number;
   readonly skinM2: number;
 };
 
-const STREAM_WALLS: ReadonlySet<FanMount['wall']> = new Set(['front', 'middle', 'bottom']);
+/** Bays that open here have the air that comes in. */
+export const STREAM_WALLS: ReadonlySet<FanMount['wall']> = new Set(['front', 'middle', 'bottom']);
 const EXIT_WALLS: ReadonlySet<FanMount['wall']> = new Set(['rear', 'top']);
 
 /** Free area of a way in, by the largest bay it has, against that of a 3.5-inch bay. */
@@ -63,15 +63,14 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
   const kDrives = part.resistancePaPerM3h2 / (1 - past) ** 2 / openness ** 2;
   const kPast = part.resistancePaPerM3h2 / past ** 2;
   const turning = (fan: UnitOf<'fan'>, duty: number) => fanRpmShare(fan.part, duty);
+  const isOn = ({ fan, runs }: Mounted, duty: number) => fan !== null && runs && turning(fan, duty) > 0;
   const wallAt = (of: ReadonlySet<FanMount['wall']>, duty: number, unsure: AirUnsure) => {
     const mounts = fans.filter(({ mount }) => of.has(mount.wall));
-    const running = mounts.flatMap(({ fan }) => (fan && turning(fan, duty) > 0 ? [blower(fan, duty, unsure)] : []));
-    const openM2 = mounts.reduce(
-      (sum, { fan, mount }) =>
-        sum +
-        (!fan ? emptyMountM2(Math.max(...mount.sizesMm)) : turning(fan, duty) > 0 ? 0 : stoppedM2(fan.part.sizeMm)),
-      0,
-    );
+    const running = mounts.flatMap((one) => (one.fan && isOn(one, duty) ? [blower(one.fan, duty, unsure)] : []));
+    const openM2 = mounts.reduce((sum, one) => {
+      if (!one.fan) return sum + emptyMountM2(Math.max(...one.mount.sizesMm));
+      return sum + (isOn(one, duty) ? 0 : stoppedM2(one.fan.part.sizeMm));
+    }, 0);
     return { has: mounts.length > 0, wall: { fans: running, openM2 } };
   };
   const blower = (fan: UnitOf<'fan'>, duty: number, { fan: times }: AirUnsure): Blower => {
@@ -118,7 +117,6 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
             supplyM3h: 0,
           }).drivesM3h;
     },
-    hasRunning: (duty) => fans.some(({ fan }) => fan && turning(fan, duty) > 0),
     k: 1 / (1 / Math.sqrt(kDrives) + 1 / Math.sqrt(kPast)) ** 2,
     heightM: part.heightMm / 1000,
     crossM2: (FREE_SHARE * part.widthMm * part.heightMm) / 1e6,
@@ -128,7 +126,8 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
   };
 }
 
-type Mounted = { readonly mount: FanMount; readonly fan: UnitOf<'fan'> | null };
+/** A mount with the fan in it; one that does not run stands in the way with its ring. */
+type Mounted = { readonly mount: FanMount; readonly fan: UnitOf<'fan'> | null; readonly runs: boolean };
 
 /** Every mount of a chassis with the fan in it. */
 function fansOf({ units, layout, running }: FigureContext, box: Chassis): Mounted[] {
@@ -139,7 +138,8 @@ function fansOf({ units, layout, running }: FigureContext, box: Chassis): Mounte
       const unit =
         sitting.get(printSpot({ host: box.id, key: mount.key, n: i + 1 })) ??
         (i === 0 ? sitting.get(printSpot({ host: box.id, key: mount.key })) : undefined);
-      return { mount, fan: unit && isKind(unit, 'fan') && runs.has(unit.id) ? unit : null };
+      const fan = unit && isKind(unit, 'fan') ? unit : null;
+      return { mount, fan, runs: fan !== null && runs.has(fan.id) };
     }),
   );
 }

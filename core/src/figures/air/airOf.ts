@@ -1,11 +1,12 @@
-import type { PlannedUnit } from '../../machine/units';
+import { groupedBy } from '../../lists';
+import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
 import { sumLevels } from '../sound/levels';
 import { sectionOf, type Section } from './section';
-import { warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
+import { hotDrives, warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
 
 /** A part on one day: the air that reaches it and itself, °C, and what it gives off, W. */
 type OnDay = { readonly airC: number; readonly tempC: Ranged; readonly watts: number };
@@ -42,6 +43,21 @@ export type Air = {
   readonly boxes: readonly AirInBox[];
   readonly heard: readonly Heard[];
   /** What is heard with the machine off, dB(A); 0 where none is counted. */ readonly roomDb: number;
+  /** The slowest that fans may turn; null where no drive is reckoned, or no duty keeps them so cool. */
+  readonly slowest: Slowest | null;
+  /** Each kind of fan by its place, with one of them standing still, the worst first. */
+  readonly without: readonly FanGone[];
+};
+/** The lowest duty, 0 to 1, at which every drive and card is likely so far within its limit on the hottest day. */
+export type Slowest = { readonly duty: number; readonly marginK: number; readonly earDb: number | null };
+/** A fan that stands still: how near its limit the nearest drive then is on the hottest day. */
+export type FanGone = {
+  readonly unit: UnitId;
+  readonly name: string;
+  readonly count: number;
+  readonly label: string;
+  readonly hottestC: number;
+  readonly limitC: number;
 };
 
 /** What is tried on the page before it is set: the fans' duty, and the room on a normal and the hottest day. */
@@ -64,7 +80,76 @@ export function airOf(context: FigureContext, tried: AirTry = {}): Air {
       return ear ? [{ state, ear: rangedOf(ear), sources: sourcesOf(under, ledger, state) }] : [];
     }),
     roomDb: roomFloorDb(context.site),
+    slowest: slowestOf(under),
+    without: withoutFans(under),
   };
+}
+
+/** Drives and cards are to stay so far within their limit: what the laws may be off. */
+const MARGIN_K = 5;
+const STEP = 0.05;
+const LEAST_DUTY = 0.2;
+
+/** The drive that is nearest to its limit on the hottest day; flash that slows itself down counts as well. */
+function nearest(context: FigureContext): { readonly tempC: number; readonly limitC: number } | null {
+  const all = hotDrives(context, new Ledger(false)).filter(({ where }) => where !== 'board');
+  const told = all.flatMap(({ drives: [first], tempC }) =>
+    first ? [{ tempC: tempC.value, limitC: first.part.maxC }] : [],
+  );
+  return told.reduce<(typeof told)[number] | null>(
+    (least, one) => (!least || one.limitC - one.tempC < least.limitC - least.tempC ? one : least),
+    null,
+  );
+}
+
+/** Modules and processors slow down by themselves; these are to be kept cool. */
+const HELD: ReadonlySet<Warm['where']> = new Set<Warm['where']>(['stream', 'cage', 'inside', 'card']);
+const marginOfWarm = ({ limitC, on }: Warm): number => limitC - on.hot.tempC.value;
+
+/** Every duty is looked at: more of it may heat a closed cupboard. */
+function slowestOf(context: FigureContext): Slowest | null {
+  for (let step = 0; LEAST_DUTY + step * STEP <= 1 + 1e-9; step++) {
+    const duty = Math.min(1, Math.round((LEAST_DUTY + step * STEP) * 100) / 100);
+    const at = withTried(context, { duty });
+    const warm = warmthOf(at).flatMap((box) => box.warm.filter(({ where }) => HELD.has(where)));
+    if (warm.length === 0) return null;
+    const marginK = Math.min(...warm.map(marginOfWarm));
+    if (marginK >= MARGIN_K) return { duty, marginK, earDb: earDb(at, new Ledger(false), 'idle')?.value ?? null };
+  }
+  return null;
+}
+
+/** One fan of each kind in each row of mounts taken as standing still. */
+function withoutFans(context: FigureContext): FanGone[] {
+  const byId = unitsById(context.units);
+  const rows = groupedBy(
+    ofKind(context.running, 'fan').flatMap((fan) => {
+      const spot = seatSpot(context.layout, fan);
+      const host = spot && byId.get(spot.host);
+      const mount =
+        host?.part.kind === 'chassis' ? host.part.fanMounts.find(({ key }) => key === spot?.key) : undefined;
+      return mount ? [{ fan, mount, host: spot!.host }] : [];
+    }),
+    ({ fan, mount, host }) => `${host}|${mount.key}|${fan.part.id}`,
+  );
+  return [...rows.values()]
+    .flatMap((own): FanGone[] => {
+      const { fan, mount } = own[0];
+      const near = nearest({ ...context, running: context.running.filter((unit) => unit !== fan) });
+      return near
+        ? [
+            {
+              unit: fan.id,
+              name: fan.part.name,
+              count: own.length,
+              label: mount.label,
+              hottestC: near.tempC,
+              limitC: near.limitC,
+            },
+          ]
+        : [];
+    })
+    .sort((a, b) => a.limitC - a.hottestC - (b.limitC - b.hottestC));
 }
 
 function withTried(context: FigureContext, { duty, hotDayC }: AirTry): FigureContext {

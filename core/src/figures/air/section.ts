@@ -1,6 +1,7 @@
 import type { UnitOf } from '../../machine/units';
 import { ofKind, seatSpot, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
+import { STREAM_WALLS } from './airBox';
 import { fanRpmShare } from '../fanCurve';
 
 /** A box seen from its left side, mm from its front and its floor: where drives, walls of fans and the board are. */
@@ -14,6 +15,7 @@ export type Section = {
     readonly lowMm: number;
     readonly highMm: number;
     /** Drives, and cages of them, that are in it. */ readonly drives: number;
+    /** Air comes in past it. */ readonly isInStream: boolean;
   }[];
   readonly fans: readonly {
     readonly label: string;
@@ -55,6 +57,7 @@ export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
         lowMm,
         highMm: Math.min(part.heightMm, lowMm + (group.lies === 'flat' ? group.rows * ROW_MM : 105)),
         drives: inBay.get(group.key) ?? 0,
+        isInStream: STREAM_WALLS.has(group.wall),
       };
     }),
     fans: part.fanMounts.map((mount) => {

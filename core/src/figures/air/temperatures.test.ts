@@ -149,3 +149,29 @@ test('like drives of one place are one row, those of another are another', () =>
   const all = hotDrives(contextOf(made), new Ledger(false));
   expect(all.map(({ drives }) => drives.length)).toEqual([3]);
 });
+
+test('the slowest duty that keeps every drive and card 5 K within its limit; one step slower does not', () => {
+  const { slowest } = airOf(contextOf(full()));
+  const margin = (duty: number) =>
+    Math.min(
+      ...warmth(atDuty(full(), duty)).flatMap(({ warm }) =>
+        warm
+          .filter(({ where }) => where === 'stream' || where === 'card')
+          .map(({ limitC, on }) => limitC - on.hot.tempC.value),
+      ),
+    );
+  expect(margin(slowest!.duty)).toBeGreaterThanOrEqual(5);
+  expect(slowest!.marginK).toBeCloseTo(margin(slowest!.duty), 9);
+  if (slowest!.duty > 0.2) expect(margin(slowest!.duty - 0.05)).toBeLessThan(5);
+  // Where no duty does, there is none.
+  expect(airOf(contextOf(site(full(), { hotDayC: 59 }))).slowest).toBeNull();
+});
+
+test('with one fan of a wall standing still its drives are warmer: air leaks back through it', () => {
+  const { without } = airOf(contextOf(full()));
+  const wall = without.find(({ count }) => count === 3)!;
+  expect(wall.hottestC).toBeGreaterThan(hottest(full()) + 0.5);
+  expect(without.map(({ limitC, hottestC }) => limitC - hottestC)).toEqual(
+    [...without].map(({ limitC, hottestC }) => limitC - hottestC).sort((a, b) => a - b),
+  );
+});

@@ -1,8 +1,6 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
-import type { Air, AirTry, Build } from '@inch-tower/core';
-import { edit } from '../../state/benchThunks';
-import { useAppDispatch, useAppSelector } from '../../state/store';
+import type { Air, AirTry } from '@inch-tower/core';
+import { useAppSelector } from '../../state/store';
 import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
 import { PrintHead } from '../build/PrintHead';
@@ -10,9 +8,10 @@ import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
 import { useWidth } from '../useWidth';
-import { drivesAnswer, othersAnswer } from './airWords';
+import { degrees, drivesAnswer, othersAnswer } from './airWords';
 import { NoisePane } from './NoisePane';
 import { SectionPicture } from './SectionPicture';
+import { Trying } from './Trying';
 import { useAir } from './useAir';
 import { WarmTable } from './WarmTable';
 
@@ -43,7 +42,7 @@ export default function AirPage() {
           <>
             <AirPane air={air} />
             <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
-              <Trying build={build} tried={tried} onTry={setTried} />
+              <Trying build={build} air={air} tried={tried} onTry={setTried} />
               <NoisePane air={air} wishDb={build.brief.earDb} />
             </div>
           </>
@@ -77,7 +76,8 @@ function AirPane({ air }: { readonly air: Air }) {
           </div>
         ))}
       </div>
-      <p className="text-[12.5px] text-mid">
+      <FansGone without={air.without} />
+      <p className="mt-2 text-[12.5px] text-mid">
         Reckoned from what is typical of such a chassis and of its parts, all of them busy on the hottest day: the
         ranges say how far that may be off. Another machine above or below it in a rack is not counted.
       </p>
@@ -85,115 +85,28 @@ function AirPane({ air }: { readonly air: Air }) {
   );
 }
 
-const MOST_C = 45;
-const LEAST_C = 10;
-
-/** Fans and the hottest day, tried at once; what is tried is set with one press or put back. */
-function Trying({
-  build,
-  tried,
-  onTry,
-}: {
-  readonly build: Build;
-  readonly tried: AirTry;
-  readonly onTry: (tried: AirTry) => void;
-}) {
-  const dispatch = useAppDispatch();
-  const { fans } = build.policy;
-  const set = fans.kind === 'fixed' ? fans.duty : 0.4;
-  const duty = tried.duty ?? set;
-  const hotDayC = tried.hotDayC ?? build.site.hotDayC;
-  const isOther = (tried.duty !== undefined && tried.duty !== set) || hotDayC !== build.site.hotDayC;
-  const keep = () => {
-    void dispatch(
-      edit(
-        [
-          { type: 'set.policy', value: { ...build.policy, fans: { kind: 'fixed', duty } } },
-          { type: 'set.site', value: { ...build.site, hotDayC } },
-        ],
-        `Fans at ${Math.round(duty * 100)} %, hottest day ${Math.round(hotDayC)} °C`,
-      ),
-    );
-    onTry({});
-  };
+/** One fan of each kind standing still: how near its limit the nearest drive then is. */
+function FansGone({ without }: { readonly without: Air['without'] }) {
+  if (without.length === 0) return null;
   return (
-    <section aria-label="What if" className="no-print mb-3 border-b border-line pb-2 text-[13px]">
-      <Slide
-        label="Fans at"
-        unit="%"
-        value={Math.round(duty * 100)}
-        least={20}
-        most={100}
-        step={5}
-        onSlide={(pct) => onTry({ ...tried, duty: pct / 100 })}
-      />
-      <Slide
-        label="Hottest day"
-        unit="°C"
-        value={Math.round(hotDayC)}
-        least={LEAST_C}
-        most={MOST_C}
-        step={1}
-        onSlide={(celsius) => onTry({ ...tried, hotDayC: celsius })}
-      />
-      <p className="flex min-h-8 items-center gap-2">
-        {isOther ? (
-          <>
-            <button type="button" className="press" onClick={keep}>
-              Set it so
-            </button>
-            <button type="button" className="plain min-h-6 underline" onClick={() => onTry({})}>
-              Put back
-            </button>
-            <span className="text-mid">Only tried so far.</span>
-          </>
-        ) : (
-          <span className="text-mid">
-            As set in the{' '}
-            <Link className="underline" to={`/b/${build.id}/brief`}>
-              brief
-            </Link>
-            . Slide to try.
-          </span>
-        )}
-      </p>
+    <section aria-labelledby="fan-gone" className="break-inside-avoid">
+      <h2 id="fan-gone" className="text-[15px] font-semibold">
+        What happens when a fan stands still?
+      </h2>
+      <table className="mt-1 w-full border-collapse text-[13px]">
+        <tbody>
+          {without.map(({ unit, name, count, label, hottestC, limitC }) => (
+            <tr key={unit} className="border-t border-dotted border-line">
+              <th className="py-1 pr-2 text-left font-normal">
+                {count > 1 ? `One of ${count} × ${name}` : name}, {label.charAt(0).toLowerCase() + label.slice(1)}
+              </th>
+              <td className={`py-1 text-right ${hottestC > limitC ? 'bad' : ''}`}>
+                nearest drive {degrees(hottestC)} of {degrees(limitC)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </section>
-  );
-}
-
-function Slide({
-  label,
-  unit,
-  value,
-  least,
-  most,
-  step,
-  onSlide,
-}: {
-  readonly label: string;
-  readonly unit: string;
-  readonly value: number;
-  readonly least: number;
-  readonly most: number;
-  readonly step: number;
-  readonly onSlide: (value: number) => void;
-}) {
-  return (
-    <label className="flex min-h-8 items-center gap-3">
-      <span className="w-[86px]">{label}</span>
-      <input
-        type="range"
-        className="min-w-0 flex-1 accent-(--ink)"
-        min={Math.min(least, value)}
-        max={Math.max(most, value)}
-        step={step}
-        value={value}
-        aria-valuetext={`${value} ${unit}`}
-        onChange={(event) => onSlide(Number(event.target.value))}
-      />
-      <span className="mono w-[58px] text-right font-medium">
-        {value} {unit}
-      </span>
-    </label>
   );
 }

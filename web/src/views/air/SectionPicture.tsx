@@ -1,15 +1,16 @@
 import type { AirInBox } from '@inch-tower/core';
 import { degrees } from './airWords';
 
-const WIDE = { left: 118, right: 118, top: 12, bottom: 30 };
-const NARROW = { ...WIDE, left: 84, right: 78 };
+const WIDE = { left: 118, right: 118, top: 26, bottom: 30, reach: 40 };
+const NARROW = { ...WIDE, left: 88, right: 82, reach: 20 };
 const NARROW_PX = 480;
 /** Widths of the paths of air, px, by their share of all that goes through. */
 const WIDEST_PX = 34;
 const HEAD_PX = 8;
-/** How far a path reaches out of the box, and what is too little to be drawn. */
-const REACH_PX = 40;
+/** What is too little to be drawn, and how far two paths keep apart. */
 const LEAST_M3H = 0.5;
+const APART_PX = 44;
+const LINE_PX = 16;
 
 /** A box from its side, front to the left: drives, walls of fans, paths as wide as their air, warmth where it is. */
 export function SectionPicture({ box, width }: { readonly box: AirInBox; readonly width: number }) {
@@ -23,18 +24,23 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
   const left = margin.left + (inner - w) / 2;
   const x = (mm: number) => left + mm * scale;
   const y = (mm: number) => margin.top + h - mm * scale;
-  const height = margin.top + h + margin.bottom;
+  const height = margin.top + h + margin.bottom + (isStill ? LINE_PX : 0);
+  const floorY = margin.top + h + 20;
   const all = Math.max(1, flow.throughM3h);
   const thick = (m3h: number) => Math.max(1.5, (WIDEST_PX * Math.abs(m3h)) / all);
   const stream = rows.find(({ where }) => where === 'stream');
-  const bays = section.bays.filter(({ drives }) => drives > 0);
-  const front = bays.length > 0 ? bays : section.bays;
+  const ways = section.bays.filter(({ isInStream }) => isInStream);
+  const filled = ways.filter(({ drives }) => drives > 0);
+  const front = filled.length > 0 ? filled : ways;
   const middle =
-    (Math.min(...front.map(({ lowMm }) => lowMm)) + Math.max(...front.map(({ highMm }) => highMm))) / 2 ||
-    section.heightMm / 2;
+    front.length === 0
+      ? section.heightMm / 2
+      : (Math.min(...front.map(({ lowMm }) => lowMm)) + Math.max(...front.map(({ highMm }) => highMm))) / 2;
   const streamY = y(Math.min(section.heightMm - 10, Math.max(10, middle)));
-  const pastY = y(section.heightMm * 0.93);
-  const before = x(0) - REACH_PX - 6;
+  // The way past the drives is drawn where the other is not.
+  const above = y(section.heightMm * 0.93);
+  const pastY = streamY - above >= APART_PX ? above : y(section.heightMm * 0.07);
+  const before = x(0) - margin.reach - 6;
   const goesPast = Math.abs(flow.pastM3h) > LEAST_M3H;
   return (
     <svg className="drawing" width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden>
@@ -51,7 +57,7 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
         </g>
       ))}
       <Path
-        fromX={x(0) - REACH_PX}
+        fromX={x(0) - margin.reach}
         toX={x(0) + w * 0.62}
         at={streamY}
         thickness={thick(flow.drivesM3h)}
@@ -59,7 +65,7 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
       />
       {goesPast && (
         <Path
-          fromX={x(0) - REACH_PX}
+          fromX={x(0) - margin.reach}
           toX={x(0) + w * 0.62}
           at={pastY}
           thickness={thick(flow.pastM3h)}
@@ -68,7 +74,7 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
       )}
       <Path
         fromX={x(0) + w * 0.8}
-        toX={x(section.depthMm) + 46}
+        toX={x(section.depthMm) + margin.reach + 6}
         at={y(section.heightMm * 0.45)}
         thickness={thick(flow.throughM3h)}
       />
@@ -102,24 +108,20 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
           {degrees(stream.on.hot.tempC.value)}
         </text>
       )}
-      <text
-        x={x(section.depthMm * 0.78)}
-        y={y(section.heightMm * 0.45) + thick(flow.throughM3h) / 2 + 18}
-        textAnchor="middle"
-      >
+      <text x={x(section.depthMm)} y={margin.top - 8} textAnchor="end">
         {degrees(insideC)} inside
       </text>
-      <text className="faint" x={x(section.depthMm) + 52} y={y(section.heightMm * 0.45) + 4}>
+      <text className="faint" x={x(section.depthMm) + margin.reach + 12} y={y(section.heightMm * 0.45) + 4}>
         {Math.round(flow.throughM3h)} m³/h
       </text>
-      <text className="faint" x={x(0)} y={height - 8}>
+      <text className="faint" x={x(0)} y={floorY}>
         front
       </text>
-      <text className="faint" x={x(section.depthMm)} y={height - 8} textAnchor="end">
+      <text className="faint" x={x(section.depthMm)} y={floorY} textAnchor="end">
         rear
       </text>
       {isStill && (
-        <text className="faint" x={x(section.depthMm / 2)} y={height - 8} textAnchor="middle">
+        <text className="faint" x={width / 2} y={floorY + LINE_PX} textAnchor="middle">
           no fan moves it: warmth alone does
         </text>
       )}

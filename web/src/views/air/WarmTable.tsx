@@ -45,9 +45,9 @@ export function WarmTable({ box }: { readonly box: AirInBox }) {
                 </span>
               </td>
               <td className="mono py-1 pl-2 text-right whitespace-nowrap text-mid">{degrees(row.limitC)}</td>
-              <td
-                className={`mono py-1 text-right ${tone}`}
-              >{`${margin < 0 ? '−' : ''}${Math.abs(Math.round(margin))} K`}</td>
+              <td className={`mono py-1 text-right ${tone}`}>
+                {isSlow ? '' : `${margin < 0 ? '−' : ''}${Math.abs(Math.round(margin))} K`}
+              </td>
             </tr>
           );
         })}

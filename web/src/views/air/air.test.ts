@@ -1,5 +1,5 @@
 import type { Heard, UnitId, WarmRow } from '@inch-tower/core';
-import { drivesAnswer, othersAnswer, soundAnswer } from './airWords';
+import { drivesAnswer, othersAnswer, slowestWords, soundAnswer } from './airWords';
 
 const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {}): WarmRow => {
   const day = { airC: 30, tempC: { value, lo, hi }, watts: 7 };
@@ -68,4 +68,11 @@ test('whether somebody sleeps beside it: against the wish, else the room', () =>
   expect(soundAnswer(heard(30), 22, 25)).toMatchObject({ tone: 'bad' });
   expect(soundAnswer(heard(24, 27), 22, 25)).toMatchObject({ tone: 'warn' });
   expect(soundAnswer(heard(30), 0, undefined).tone).toBe('text-mid');
+});
+
+test('the slowest the fans may turn, with how quiet that is', () => {
+  expect(slowestWords({ duty: 0.3, marginK: 6, earDb: 23.6 })).toBe(
+    'From 30 % on, 24 dB(A), every drive and card stays 5 K within its limit on the hottest day.',
+  );
+  expect(slowestWords(null)).toMatch(/^No speed/);
 });

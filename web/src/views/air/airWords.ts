@@ -53,6 +53,16 @@ export function othersAnswer(boxes: Air['boxes']): string {
   ].join(' ');
 }
 
+/** The slowest the fans may turn for the drives' sake, and how quiet that is. */
+export function slowestWords(slowest: Air['slowest']): string {
+  if (!slowest) return 'No speed of these fans keeps every drive and card 5 K within its limit on the hottest day.';
+  const quiet = slowest.earDb === null ? '' : `, ${slowest.earDb.toFixed(0)} dB(A)`;
+  return (
+    `From ${Math.round(slowest.duty * 100)} % on${quiet}, ` +
+    'every drive and card stays 5 K within its limit on the hottest day.'
+  );
+}
+
 /** So far under the room a steady sound is hardly noticed. */
 const UNDER_ROOM_DB = 6;
 
@@ -60,11 +70,14 @@ const UNDER_ROOM_DB = 6;
 export function soundAnswer(heard: readonly Heard[], roomDb: number, wishDb: number | undefined): Answer {
   const idle = heard.find(({ state }) => state === 'idle');
   if (!idle) return { words: 'Nothing in it makes a sound.', tone: 'good' };
-  const { value, hi } = idle.ear;
+  const { value, lo, hi } = idle.ear;
   const level = `${value.toFixed(0)} dB(A) at the ear, idle`;
   const limit = Math.max(wishDb ?? 0, roomDb > 0 ? roomDb - UNDER_ROOM_DB : 0);
   if (wishDb !== undefined && value > limit)
-    return { words: `${level}: ${loudWords(value - limit)} than the ${Math.round(wishDb)} wished.`, tone: 'bad' };
+    return {
+      words: `${level}: ${loudWords(value - limit)} than the ${Math.round(wishDb)} wished.`,
+      tone: lo > limit ? 'bad' : 'warn',
+    };
   if (wishDb !== undefined && hi > limit)
     return { words: `${level}: perhaps more than the ${Math.round(wishDb)} wished.`, tone: 'warn' };
   if (roomDb <= 0) return { words: `${level}. How quiet the room is, the brief does not say.`, tone: 'text-mid' };
