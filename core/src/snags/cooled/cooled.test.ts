@@ -126,7 +126,7 @@ describe('air past drives and cards', () => {
       ),
     ]);
     expect(said(filled(still), 'cooled.card')).toEqual([
-      'caution: Tern 16i gives off about 17 W, and no fan in Steading T9 moves air past it. Temperatures are not computed.',
+      'caution: Tern 16i gives off about 17 W, and no fan in Steading T9 moves air past it.',
     ]);
     expect([...find(filled(), 'cooled.drives'), ...find(filled(), 'cooled.card')]).toEqual([]);
   });

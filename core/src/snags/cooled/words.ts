@@ -37,7 +37,7 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
     title: 'Air past a card',
     what: (f) =>
       `${f.count > 1 ? `${f.count} × ` : ''}${f.card} gives off about ${f.watts} W${f.count > 1 ? ' each' : ''}, ` +
-      `and no fan in ${f.chassis} moves air past it. Temperatures are not computed.`,
+      `and no fan in ${f.chassis} moves air past it.`,
     why: 'It is made for moving air.',
   },
 };
