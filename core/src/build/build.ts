@@ -101,6 +101,8 @@ export const siteSchema = z.strictObject({
   cupboard: z.enum(['none', 'closed', 'vented']),
   mainsV: z.union([z.literal(115), z.literal(230)]),
   mainsPlug: z.string().max(10),
+  /** What else hangs on the UPS of the machine, W. */
+  upsOtherW: z.number().min(0).max(20_000).optional(),
   noiseFloorDb: z.number().min(0).max(80).optional(),
   links: z.array(z.strictObject({ gbPerS: positive, count: z.int().min(1).max(16) })).max(8),
   clients: z.int().min(0).max(1000),

@@ -6,7 +6,7 @@ import type { End } from './splitters';
 
 type Fan = UnitOf<'fan'>;
 /** A header of a board, or a hub with a plug of its own; `most` fans hang on it. */
-export type FanOutlet = {
+type FanOutlet = {
   readonly of: PlannedUnit;
   readonly carriesA: number;
   readonly most: number;

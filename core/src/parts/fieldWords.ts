@@ -286,6 +286,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   takes: choice('takes', PLUGS),
   gives: plain('gives'),
   batteryWh: number('battery', 'Wh', null),
+  waveform: choice('from its battery', { sine: 'a sine wave', stepped: 'steps' }),
   battery: choice('battery', { leadAcid: 'lead-acid', lithiumIron: 'lithium iron phosphate' }),
   outlets: plain('outlets'),
   // Cables and small parts

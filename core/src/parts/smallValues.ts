@@ -47,6 +47,8 @@ export const upsValues = z.strictObject({
   battery: z.enum(['leadAcid', 'lithiumIron']),
   efficiencyPct: z.number().min(50).max(100),
   outlets: z.int().min(1).max(40),
+  /** What it gives from its battery: a sine, or steps, which supplies with active correction may not take. */
+  waveform: z.enum(['sine', 'stepped']).optional(),
 });
 
 const SUNDRY_USES = [

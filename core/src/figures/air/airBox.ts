@@ -24,7 +24,7 @@ export type DrivePlace = {
 export type DrivePath = 'stream' | 'cage' | 'inside' | 'board';
 
 /** What is not known to the last digit, as factors of 1. */
-export type AirUnsure = { readonly k: number; readonly fan: number };
+type AirUnsure = { readonly k: number; readonly fan: number };
 /** A box as the air sees it: everything but how fast its fans turn. */
 export type BoxAir = {
   readonly box: Chassis;

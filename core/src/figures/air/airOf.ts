@@ -49,9 +49,9 @@ export type Air = {
   readonly without: readonly FanGone[];
 };
 /** The lowest duty, 0 to 1, at which every drive and card is likely so far within its limit on the hottest day. */
-export type Slowest = { readonly duty: number; readonly marginK: number; readonly earDb: number | null };
+type Slowest = { readonly duty: number; readonly marginK: number; readonly earDb: number | null };
 /** A fan that stands still: how near its limit the nearest drive then is on the hottest day. */
-export type FanGone = {
+type FanGone = {
   readonly unit: UnitId;
   readonly name: string;
   readonly count: number;

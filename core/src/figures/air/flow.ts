@@ -11,7 +11,7 @@ export type FanWall = { readonly fans: readonly Blower[]; readonly openM2: numbe
 /** A free opening of so many m² as a resistance: Δp = 1.157e-7/A² · q² (q in m³/h, air of 1.2 kg/m³, sharp edge). */
 export const resistanceOf = (areaM2: number): number => 1.157e-7 / areaM2 ** 2;
 /** The flow a difference of pressure drives through a resistance, either way. */
-export const through = (pa: number, k: number): number => Math.sign(pa) * Math.sqrt(Math.abs(pa) / k);
+const through = (pa: number, k: number): number => Math.sign(pa) * Math.sqrt(Math.abs(pa) / k);
 
 /** How much of a stopped fan's ring, and of an empty mount's circle, lets air through. */
 const STOPPED_SHARE = 0.6;
@@ -41,7 +41,7 @@ export function wallFlow({ fans, openM2 }: FanWall, gainPa: number): number {
  * The gain of pressure of a wall at a flow through it. With F the fans' flow without pressure and S the sum of their
  * q/p: F − S·Δp − sign(Δp)·√(|Δp|/k) = flow, which is a quadratic in √|Δp| and the same both ways.
  */
-export function gainAt({ fans, openM2 }: FanWall, flow: number): number {
+function gainAt({ fans, openM2 }: FanWall, flow: number): number {
   const short = fans.reduce((sum, fan) => sum + fan.flowM3h, 0) - flow;
   const slope = fans.reduce((sum, fan) => sum + fan.flowM3h / fan.pressurePa, 0);
   const leak = openM2 > 0 ? 1 / Math.sqrt(resistanceOf(openM2)) : 0;

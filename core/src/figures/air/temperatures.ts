@@ -9,7 +9,7 @@ import { feedsOf } from '../power/feeds';
 import { inState, type PowerState } from '../power/draw';
 import { boxWall, feedLoadW } from '../power/wall';
 import { kept } from '../kept';
-import { Ledger, rangedOf, type Quantity } from '../quantity';
+import { Ledger, type Quantity } from '../quantity';
 import { boxAir, type BoxAir, type DrivePath, type DrivePlace } from './airBox';
 import { draughtM3h, risingRoot, warmingK, type AirFlow } from './flow';
 
@@ -310,6 +310,3 @@ const hostOf = ({ layout }: FigureContext, unit: PlannedUnit): string => seatSpo
 
 const coolerOn = ({ running, layout }: FigureContext, processor: PlannedUnit): UnitOf<'cooler'> | undefined =>
   ofKind(running, 'cooler').find((unit) => seatSpot(layout, unit)?.host === seatSpot(layout, processor)?.host);
-
-/** A temperature with its ends, °C. */
-export const tempRange = ({ tempC }: Warm['on'][Day]) => rangedOf(tempC);

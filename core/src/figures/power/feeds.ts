@@ -37,7 +37,7 @@ export function suppliesIn({ units, layout }: Known, box: Box): readonly Supply[
 }
 
 /** The feeds of a box, in the order of the kit; one without a supply where it has none. */
-export function feedsIn(known: Known, box: Box): readonly Feed[] {
+function feedsIn(known: Known, box: Box): readonly Feed[] {
   const supplies = suppliesIn(known, box);
   const converters = supplies.filter(isConverter);
   const bricks = supplies.filter((unit) => !isConverter(unit) && hasJack(unit)).slice(0, converters.length);

@@ -12,6 +12,7 @@ export type UpsTime = {
   readonly name: string;
   readonly states: readonly { readonly state: PowerState; readonly minutes: Ranged | null }[];
   /** Years since it was made, where that is known. */ readonly ageYears: number | null;
+  /** What else hangs on it, W, as it was said. */ readonly otherW: number;
 };
 
 /** What a UPS itself draws from its battery, W, where its sheet does not say. */
@@ -49,16 +50,19 @@ export function upsTime(context: FigureContext, asOf: string): UpsTime | null {
   const ageYears = year === undefined ? null : Math.max(0, Number(asOf.slice(0, 4)) - year);
   const left = ageYears === null ? 1 : batteryLeft(part.battery, ageYears);
   const own = basisOf(part, 'idleW') === 'typical' ? OWN_W : factOf(part, 'idleW');
+  const otherW = context.site.upsOtherW ?? 0;
   const ledger = new Ledger(false);
   const states: readonly PowerState[] = ['idle', 'working', peakState(context, ledger)];
   return {
     unit: unit.id,
     name: part.name,
     ageYears,
+    otherW,
     states: states.flatMap((state): UpsTime['states'][number][] => {
       const wall = wallW(context, state, ledger);
       if (!wall) return [];
-      const watts = rangedOf(wall);
+      const machine = rangedOf(wall);
+      const watts = { value: machine.value + otherW, lo: machine.lo + otherW, hi: machine.hi + otherW };
       if (watts.value > part.ratedW) return [{ state, minutes: null }];
       return [
         {

@@ -92,6 +92,10 @@ test('a UPS of the machine: minutes fall with the load, its age counts, past its
   const small = powerOf(rack(catalogue).add('tern-16i').add('brazier-800').add('barge-12', 16).add('sump-700')).ups!;
   expect(small.states.at(-1)).toMatchObject({ state: 'start', minutes: null });
   expect(powerOf(made.add('sump-700')).ups).toBeNull();
+  // What shares its battery shortens the time: as many minutes as for that many W more.
+  const shared = powerOf(made.set({ site: { ...made.build.site, upsOtherW: 40 } })).ups!;
+  expect(shared.otherW).toBe(40);
+  expect(shared.states[0]!.minutes!.value).toBeLessThan(likely[0]!);
 });
 
 test('scrubs: the slowest data drive read once from end to end, in hours in which nobody asks', () => {

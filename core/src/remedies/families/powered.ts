@@ -161,6 +161,13 @@ export const POWERED = {
   },
   'powered.ups': (base, snag, catalogue) =>
     otherUps(base, snag, catalogue, (part, now) => part.ratedW > now.ratedW || part.ratedVa > now.ratedVa),
+  'powered.waveform': (base, snag, catalogue) =>
+    otherUps(
+      base,
+      snag,
+      catalogue,
+      (part, now) => part.waveform === 'sine' && part.ratedW >= now.ratedW && part.ratedVa >= now.ratedVa,
+    ),
   'powered.outlets': (base, snag, catalogue) =>
     otherUps(base, snag, catalogue, (part, now) => part.outlets > now.outlets),
   'powered.rails': supply(

@@ -1,4 +1,4 @@
-import { brickMates, upsCarries, upsOutlets } from './mains';
+import { brickMates, upsCarries, upsOutlets, upsWaveform } from './mains';
 import { cableDrop, fanHeaders, manyOnACable, plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
 import { nothingStarts, oneModuleGone, railLoad, start12V, startInTurn, supplyTotal } from './supply';
 import type { RulesOf } from '../words';
@@ -23,4 +23,5 @@ export const POWERED: RulesOf<PoweredFacts> = {
   'powered.brick': brickMates,
   'powered.ups': upsCarries,
   'powered.outlets': upsOutlets,
+  'powered.waveform': upsWaveform,
 };

@@ -17,32 +17,50 @@ export function upsCarries(situation: Situation): Found<'powered.ups'>[] {
   const all = upsOf(situation);
   const peak = situation.figures['power.peakWallW'];
   if (all.length === 0 || !peak) return [];
+  const otherW = situation.context.site.upsOtherW ?? 0;
   const factor = Math.min(1, ...ofKind(situation.units, 'supply').map(({ part }) => part.powerFactorFull));
   const sides = [
     ['W', 1, all.reduce((sum, { part }) => sum + part.ratedW, 0)],
     ['VA', 1 / factor, all.reduce((sum, { part }) => sum + part.ratedVa, 0)],
   ] as const;
+  const asked = { value: peak.value + otherW, lo: peak.lo + otherW, hi: peak.hi + otherW };
   return sides
-    .flatMap(([unit, times, limit]): Found<'powered.ups'>[] =>
-      peak.hi * times > limit
-        ? [
-            {
-              severity: peak.lo * times > limit ? 'blocker' : 'caution',
-              at: all.map(({ id }) => ({ unit: id })),
-              gap: {
-                have: peak.value * times,
-                limit,
-                gap: limit - peak.value * times,
-                unit,
-                lo: peak.lo * times,
-                hi: peak.hi * times,
-              },
-              facts: { ups: nameOf(all), unit },
-            },
-          ]
-        : [],
-    )
+    .flatMap(([unit, times, limit]): Found<'powered.ups'>[] => {
+      const [have, lo, hi] = [asked.value * times, asked.lo * times, asked.hi * times];
+      if (hi <= limit && have <= HEADROOM * limit) return [];
+      return [
+        {
+          severity: lo > limit ? 'blocker' : hi > limit ? 'caution' : 'note',
+          at: all.map(({ id }) => ({ unit: id })),
+          gap: { have, limit, gap: limit - have, unit, lo, hi },
+          facts: { ups: nameOf(all), unit, shared: otherW > 0 ? 'yes' : '' },
+        },
+      ];
+    })
+    .sort((one, other) => GRAVITY[one.severity] - GRAVITY[other.severity])
     .slice(0, 1);
+}
+
+/** Good practice leaves a fifth of a UPS free: batteries age and machines grow. */
+const HEADROOM = 0.8;
+const GRAVITY = { blocker: 0, caution: 1, note: 2 } as const;
+
+/** A supply with active correction of its power factor draws a sine; the steps of a plain UPS may switch it off. */
+const ACTIVE_FACTOR = 0.9;
+
+export function upsWaveform({ units }: Situation): Found<'powered.waveform'>[] {
+  const corrected = ofKind(units, 'supply').filter(({ part }) => part.powerFactorFull >= ACTIVE_FACTOR);
+  const [supply] = corrected;
+  return supply
+    ? ofKind(units, 'ups')
+        .filter(({ part }) => part.waveform === 'stepped')
+        .map((unit) => ({
+          severity: 'caution' as const,
+          at: [{ unit: unit.id }],
+          because: corrected.map(({ id }) => ({ unit: id })),
+          facts: { ups: unit.part.name, supply: supply.part.name },
+        }))
+    : [];
 }
 
 /** Mains plugs of the machine against the outlets of its UPS: one for each module of a supply, and each outside box. */

@@ -319,6 +319,28 @@ describe('a UPS', () => {
     expect(find(behind({ ratedW: 900, ratedVa: 1500 }), 'powered.ups')).toEqual([]);
     expect(firstRemedy(behind({ ratedW: 60, ratedVa: 700 }), 'powered.ups')[0]).toMatch(/instead of Sump 700/);
   });
+  test('what shares it counts, and less than a fifth left is a note', () => {
+    const made = behind({ ratedW: 420, ratedVa: 1500 });
+    const shared = (upsOtherW?: number) =>
+      find(made.set({ site: { ...made.build.site, ...(upsOtherW ? { upsOtherW } : {}) } }), 'powered.ups');
+    const at = shared().map(({ severity }) => severity);
+    expect(at).toEqual([]);
+    const peak = made.assess().figures['power.peakWallW']!;
+    expect(shared(Math.ceil(420 * 0.85 - peak.value)).map(({ severity }) => severity)).not.toEqual([]);
+    expect(shared(420).map(({ severity }) => severity)).toEqual(['blocker']);
+    expect(said(made.set({ site: { ...made.build.site, upsOtherW: 420 } }), 'powered.ups')[0]).toMatch(
+      /^blocker: At its peak the machine, with what shares its UPS, takes/,
+    );
+  });
+  test('steps from its battery and a supply with active correction: a caution; a sine, or not said, nothing', () => {
+    const of = (waveform?: string) => said(behind({ ratedW: 900, ratedVa: 1500, waveform }), 'powered.waveform');
+    expect(of('stepped')).toEqual([
+      expect.stringMatching(/^caution: Sump 700 gives steps from its battery; Ember 650 ATX corrects/),
+    ]);
+    expect([...of('sine'), ...of()]).toEqual([]);
+    const passive = tweak('ember-650', { powerFactorFull: 0.7 }, tweak('sump-700', { waveform: 'stepped' }));
+    expect(find(tower(passive).add('sump-700'), 'powered.waveform')).toEqual([]);
+  });
   test('more plugs than outlets is a caution', () => {
     const twoPlugs = (outlets: number) =>
       fixture(tweak('sump-700', { outlets, ratedW: 2000, ratedVa: 2000 }))

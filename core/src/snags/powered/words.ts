@@ -30,7 +30,8 @@ export type PoweredFacts = {
   'powered.fans': Sized<{ fans: number; fan: string; of: string; isHub: string }>;
   'powered.slot': Sized<{ card: string; slot: string }>;
   'powered.brick': { brick: string; board: string; plug: string; jack: string };
-  'powered.ups': Sized<{ ups: string; unit: string }>;
+  'powered.ups': Sized<{ ups: string; unit: string; shared: string }>;
+  'powered.waveform': { ups: string; supply: string };
   'powered.outlets': Sized<{ ups: string }>;
 };
 
@@ -163,10 +164,18 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.ups': {
     title: 'What the UPS carries',
     what: (f, s) =>
-      `At its peak the machine ${s.severity === 'blocker' ? 'takes' : 'may take'} ` +
-      `${Math.round(s.severity === 'blocker' ? s.gap.have : s.gap.hi!)} ${f.unit}; ` +
-      `${f.ups} gives ${round(s.gap.limit)} ${f.unit}.`,
+      `At its peak the machine${f.shared ? ', with what shares its UPS,' : ''} ` +
+      (s.severity === 'note'
+        ? `takes about ${Math.round(s.gap.have)} of the ${round(s.gap.limit)} ${f.unit} of ${f.ups}: little is left.`
+        : `${s.severity === 'blocker' ? 'takes' : 'may take'} ` +
+          `${Math.round(s.severity === 'blocker' ? s.gap.have : s.gap.hi!)} ${f.unit}; ` +
+          `${f.ups} gives ${round(s.gap.limit)} ${f.unit}.`),
     why: 'Past that it drops the load at the very moment it is there for.',
+  },
+  'powered.waveform': {
+    title: 'What a UPS gives from its battery',
+    what: (f) => `${f.ups} gives steps from its battery; ${f.supply} corrects its power factor and wants a sine.`,
+    why: 'At the changeover such a supply may switch off, and the UPS was for nothing.',
   },
   'powered.outlets': {
     title: 'Outlets of the UPS',

@@ -1,6 +1,6 @@
 import { marginOf, type Air, type Heard, type WarmRow } from '@inch-tower/core';
 
-export type Tone = 'good' | 'warn' | 'bad' | 'text-mid';
+type Tone = 'good' | 'warn' | 'bad' | 'text-mid';
 type Answer = { readonly words: string; readonly tone: Tone };
 
 export const isDrive = ({ where }: WarmRow): boolean => where === 'stream' || where === 'cage' || where === 'inside';

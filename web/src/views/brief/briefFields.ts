@@ -255,7 +255,16 @@ export const groupsFor = (build: Build): readonly Group[] => [
         'It names the mains cable on the bill. For a UPS or a rack none lies in the box.',
       ),
     ],
-    numbers: [],
+    numbers: [
+      room(
+        'upsOtherW',
+        'Else on its UPS',
+        'W',
+        'Switches, a modem, another machine: what shares its battery.',
+        1,
+        true,
+      ),
+    ],
   },
 ];
 

@@ -31,7 +31,9 @@ export function UpsPane({ ups }: { readonly ups: UpsTime }) {
         {ups.ageYears === null
           ? 'With a new battery; give its year in the kit if it is older.'
           : `Its battery counts as ${ups.ageYears} ${ups.ageYears === 1 ? 'year' : 'years'} old.`}{' '}
-        Whatever else hangs on it is not counted, nor whether its waveform suits the supply.
+        {ups.otherW > 0
+          ? `With ${Math.round(ups.otherW)} W of other things, as the brief says.`
+          : 'What else hangs on it is asked in the brief, and counts as nothing.'}
       </p>
     </section>
   );
