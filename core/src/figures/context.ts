@@ -23,6 +23,24 @@ export type FigureContext = {
   readonly small: readonly SmallNeed[];
 };
 
+type Settled = Pick<FigureContext, 'units' | 'layout' | 'needs' | 'small'>;
+
+/** What figures of a build are computed from, once its units are placed and its needs are known. */
+export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): FigureContext {
+  const { site, policy, profile, currency, rates, copies, brief } = build;
+  return {
+    ...settled,
+    running: runningUnits(settled.units, settled.layout),
+    site,
+    policy,
+    ...(profile.workShare === undefined ? {} : { workShare: profile.workShare }),
+    currency,
+    rates: rates ?? {},
+    copies,
+    failuresSurvived: brief.failuresSurvived ?? 0,
+  };
+}
+
 /** Built-in units that a unit of the kit has displaced do not run. */
 export function runningUnits(units: readonly PlannedUnit[], layout: Layout): PlannedUnit[] {
   const sitting = sittersBySpot(units, layout);

@@ -106,8 +106,15 @@ function nearest(context: FigureContext): { readonly tempC: number; readonly lim
 const HELD: ReadonlySet<Warm['where']> = new Set<Warm['where']>(['stream', 'cage', 'inside', 'card']);
 const marginOfWarm = ({ limitC, on }: Warm): number => limitC - on.hot.tempC.value;
 
+/** Whether anything that is within its limit at one duty is past it at another. */
+export function heatsPast(context: FigureContext, duty: number): boolean {
+  const now = warmthOf(context).flatMap(({ warm }) => warm);
+  const then = warmthOf(withTried(context, { duty })).flatMap(({ warm }) => warm);
+  return now.some((one, i) => marginOfWarm(one) >= 0 && marginOfWarm(then[i] ?? one) < 0);
+}
+
 /** Every duty is looked at: more of it may heat a closed cupboard. */
-function slowestOf(context: FigureContext): Slowest | null {
+export function slowestOf(context: FigureContext): Slowest | null {
   for (let step = 0; LEAST_DUTY + step * STEP <= 1 + 1e-9; step++) {
     const duty = Math.min(1, Math.round((LEAST_DUTY + step * STEP) * 100) / 100);
     const at = withTried(context, { duty });

@@ -1,5 +1,7 @@
 import { memberAt } from '../../lists';
 import { addItemEdit } from '../../build/newItem';
+import { heatsPast, slowestOf } from '../../figures/air/airOf';
+import { figureContext } from '../../figures/context';
 import { fanRpmShare } from '../../figures/fanCurve';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
@@ -8,11 +10,12 @@ import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from '../guesses';
+import type { Base } from '../weigh';
 import { addPart, type Propose, type Proposes } from './shared';
 
 /**
- * A quieter fan that moves less air, or moves it against less, at any duty pays in degrees: it is no remedy as long as
- * those are not computed.
+ * A quieter fan that moves less air, or moves it against less, at any duty pays in degrees: where they are to spare,
+ * slower ones do it without an exchange.
  */
 const DUTIES = [0.3, 0.5, 1];
 
@@ -26,6 +29,22 @@ const movesAsMuch = (part: PartOf<'fan'>, now: PartOf<'fan'>): boolean =>
       part.pressurePa * share ** 2 >= AS_MUCH * now.pressurePa * had ** 2
     );
   });
+
+/** Fans that turn slower, as far as drives and cards stay cool and nothing else gets too hot by it. */
+const slower = ({ build, assessment }: Base): Proposal[] => {
+  const { fans } = build.policy;
+  if (fans.kind !== 'fixed') return [];
+  const context = figureContext(build, { ...assessment, needs: assessment.needs.needs });
+  const slowest = slowestOf(context);
+  if (!slowest) return [];
+  const half = Math.round(((slowest.duty + fans.duty) / 2) * 20) / 20;
+  return [...new Set([slowest.duty, half])]
+    .filter((duty) => duty >= slowest.duty && duty < fans.duty - 0.01 && !heatsPast(context, duty))
+    .map((duty): Proposal => ({
+      edits: [{ type: 'set.policy', value: { ...build.policy, fans: { kind: 'fixed', duty } } }],
+      words: `Let the fans turn at ${Math.round(duty * 100)} %: drives and cards stay within their limits`,
+    }));
+};
 
 const sound: Propose = (base, snag, catalogue) => {
   const fans = about(base, snag).filter((unit) => unit.part.kind === 'fan');
@@ -61,7 +80,7 @@ const sound: Propose = (base, snag, catalogue) => {
   const supplies = ofKind(base.assessment.units, 'supply')
     .filter((unit) => about(base, snag).includes(unit))
     .flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part)));
-  return [...quieter, ...swapped, ...supplies];
+  return [...slower(base), ...quieter, ...swapped, ...supplies];
 };
 
 const smallerChassis: Propose = (base, _snag, catalogue) => {

@@ -84,7 +84,7 @@ describe('what no remedy does', () => {
     expect(titles.join()).not.toMatch(/fan wall|without/i);
     expect(titles.some((title) => /× Tern .* instead of Tern 24i/.test(title))).toBe(true);
   });
-  test('slow fans down, or take quieter ones that move less', () => {
+  test('slow fans down past what drives, cards and processor bear, or take quieter ones that move less', () => {
     const made = fixture()
       .add('larder-8')
       .add('wren-c8')
@@ -92,11 +92,22 @@ describe('what no remedy does', () => {
       .add('fell-74')
       .add('clew-32e', 2)
       .add('ember-450s')
+      .add('barge-8', 4)
       .set({ brief: { earDb: 24.1 }, policy: { ...fixture().build.policy, fans: { kind: 'fixed', duty: 0.6 } } });
-    for (const remedy of ways(made, 'within.sound')) {
-      expect(remedy.edits.some((edit) => edit.type === 'set.policy')).toBe(false);
-      expect(remedy.title).not.toMatch(/Hush 120|Whist 120\b(?! S)/);
-    }
+    const remedies = ways(made, 'within.sound');
+    for (const remedy of remedies) expect(remedy.title).not.toMatch(/Hush 120|Whist 120\b(?! S)/);
+    const duties = remedies.flatMap(({ edits }) =>
+      edits.flatMap((edit) =>
+        edit.type === 'set.policy' && edit.value.fans.kind === 'fixed' ? [edit.value.fans.duty] : [],
+      ),
+    );
+    expect(duties.length).toBeGreaterThan(0);
+    const at = (duty: number) =>
+      find(made.set({ policy: { ...made.build.policy, fans: { kind: 'fixed', duty } } }), 'cooled.drives');
+    expect(duties.flatMap(at)).toEqual([]);
+    // On a day on which nothing is to spare no slower fan is offered.
+    const hot = made.set({ site: { ...made.build.site, hotDayC: 58 } });
+    expect(ways(hot, 'within.sound').some(({ edits }) => edits.some(({ type }) => type === 'set.policy'))).toBe(false);
   });
   test('give up a spare supply module without saying it first', () => {
     const made = fixture()
