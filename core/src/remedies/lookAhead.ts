@@ -20,6 +20,6 @@ export function hasNoSupply(part: Part, units: readonly PlannedUnit[], supplies:
   return !supplies.some(
     (supply) =>
       supply.cables.some(({ plugs }) => plugs.some(({ plug }) => plug === main)) &&
-      (supply.form === 'brick' || bays.some((bay) => !mismatch(supply, bay))),
+      (supply.form === 'brick' || supply.form === 'dc-converter' || bays.some((bay) => !mismatch(supply, bay))),
   );
 }

@@ -6,6 +6,7 @@ import { classesOn } from './fedClasses';
 import { powerOf } from './powerOf';
 import { feedLossW, supplyLossW } from './supplyLoss';
 import { feedLoadW, lowShareOf, wallW } from './wall';
+import { firstRemedy } from '../../testing/rules';
 import { Ledger } from '../quantity';
 
 const contextOf = (made: Fixture) => createAssessor().context(made.build);
@@ -89,6 +90,16 @@ test('the wall of a brick with a converter is its parts and both losses; the bri
     one.assess().snags.flatMap((snag) => (snag.code === 'powered.plugs' ? [snag.facts.plug] : []));
   expect(shortOf(made)).not.toContain('dc-jack');
   expect(shortOf(bare().add('pip-160'))).toContain('dc-jack');
+  // Without its brick one is offered that gives what it takes.
+  const plug = (key: string, of: string) => ({
+    key,
+    count: 1,
+    plugs: [{ plug: of, count: 1 }],
+    lengthMm: 300,
+    gaugeAwg: 18,
+  });
+  const whole = tweak('pip-160', { cables: [plug('main', '24-pin'), plug('cpu', '8-pin-cpu')] });
+  expect(firstRemedy(bare(whole).add('pip-160'), 'powered.plugs').join()).toMatch(/Pellet 150, 12 V/);
 });
 
 test('a brick that is too small for what its converter takes blocks, the next larger does not', () => {
@@ -151,4 +162,12 @@ test('nothing starts a second supply whose main plug has no board, and one witho
   expect(both.snags()).toContain('caution powered.unstarted');
   expect(dual().snags().join()).not.toContain('powered.unstarted');
   expect(cube().add('barge-8', 4).snags().join()).not.toContain('powered.unstarted');
+});
+
+test('a supply put in the place of the one a box came with is its only one', () => {
+  const shelf = fixture().add('loft-16').add('barge-8', 4);
+  const spot = shelf.assess().units.find(({ part, builtIn }) => part.kind === 'supply' && builtIn)!.builtIn!.spot;
+  const made = shelf.add('brazier-800', 1, { at: [`${spot.host}/${spot.key}.${spot.n ?? 1}`] });
+  expect(feedsOf(contextOf(shelf)).map(({ supply }) => supply?.part.id)).toEqual(['brazier-550']);
+  expect(feedsOf(contextOf(made)).map(({ supply }) => supply?.part.id)).toEqual(['brazier-800']);
 });

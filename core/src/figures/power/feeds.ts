@@ -16,15 +16,16 @@ export type Feed = {
   /** Before a converter, what turns mains to its volts. */ readonly brick: Supply | null;
 };
 
-type Known = Pick<FigureContext, 'units' | 'layout'>;
+/** What runs, so that a supply that came with a box and was exchanged is none of its. */
+type Known = Pick<FigureContext, 'units' | 'layout' | 'running'>;
 
 export const isConverter = ({ part }: Supply): boolean => part.form === 'dc-converter';
 export const hasJack = ({ part }: Supply): boolean =>
   part.cables.some(({ plugs }) => plugs.some(({ plug }) => plug === 'dc-jack'));
 
 /** Supplies that stand in a box, else the first on the table; a converter, without a place, counts with the first. */
-export function suppliesIn({ units, layout }: Known, box: Box): readonly Supply[] {
-  const all = ofKind(units, 'supply');
+export function suppliesIn({ units, layout, running }: Known, box: Box): readonly Supply[] {
+  const all = ofKind(running, 'supply');
   const hostOf = (unit: Supply) => layout.at[unit.id]?.spot.host ?? unit.builtIn?.spot.host;
   const isFirst = box === countsWith({ units }, null);
   const converters = isFirst ? all.filter((unit) => isConverter(unit) && hostOf(unit) === undefined) : [];

@@ -1,7 +1,9 @@
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { isCard, isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { hindrances } from '../../figures/power/stagger';
+import { isConverter } from '../../figures/power/feeds';
 import { plugInputs } from '../../needs/plugInputs';
+import { takesV } from '../../snags/powered/mains';
 import { adaptersHold, isSplittable, plugsOn, wireA } from '../../needs/splitters';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
@@ -71,6 +73,23 @@ const otherUps = (
     isKind(unit, 'ups') ? swaps(base, catalogue, unit, 'ups', (part) => goes(part, unit.part)) : [],
   );
 
+/** Bricks that give what a converter takes, the smallest first. */
+const bricksFor = (base: Base, snag: Snag, catalogue: Catalogue): Proposal[] =>
+  about(base, snag)
+    .flatMap((unit) => (isKind(unit, 'supply') && isConverter(unit) ? [takesV(unit.part)] : []))
+    .slice(0, 1)
+    .flatMap(([least, most]) =>
+      listed(catalogue, 'supply')
+        .filter(
+          ({ form, outV }) => form === 'brick' && outV !== undefined && outV >= (least ?? 0) && outV <= (most ?? 60),
+        )
+        .filter((part) => plugsOn(part, 'dc-jack') > 0)
+        .sort((a, b) => a.ratedW - b.ratedW)
+        .slice(0, MOST_BRICKS)
+        .map((part) => addPart(base, catalogue, part)),
+    );
+const MOST_BRICKS = 4;
+
 const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   const short = -(snag.gap?.gap ?? 0);
   const { units, layout } = base.assessment;
@@ -90,6 +109,7 @@ const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   });
   const { plug } = snag.facts;
   return [
+    ...(plug === 'dc-jack' ? bricksFor(base, snag, catalogue) : []),
     ...splitters,
     ...supply((_base, other, now) => plugsOn(other, plug) > plugsOn(now, plug) && mountable(base, other))(
       base,

@@ -85,7 +85,7 @@ export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
 /** What 12 V may be off where they are handed through to drives (ATX12V). */
 const TWELVE = [11.4, 12.6] as const;
 type Taker = PartOf<'board'> | PartOf<'supply'>;
-const takesV = (part: Taker): readonly [number | null, number | null] =>
+export const takesV = (part: Taker): readonly [number | null, number | null] =>
   part.kind === 'supply' && part.twelveThrough ? TWELVE : [part.dcMinV ?? null, part.dcMaxV ?? null];
 
 /**
