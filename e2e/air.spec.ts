@@ -45,3 +45,19 @@ test('a drive too hot for its box is told with its range and what is allowed', a
       .nth(1),
   ).toContainText('60 °C');
 });
+
+test('fans that hold a temperature: asked in the brief, their speed told in the air view', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'air-held');
+  await page.goto(`/b/${id}/brief`);
+  await page.getByLabel('Fans', { exact: true }).selectOption({ label: 'Hold the hottest drive' });
+  const target = page.getByLabel('Hottest drive at');
+  await target.fill('46');
+  await target.press('Enter');
+  await page.getByRole('link', { name: 'Air', exact: true }).click();
+  await expect(page.getByTestId('held')).toHaveText(/^Held at 46 °C: \d+ % on a normal day, \d+ % on the hottest\.$/);
+  const told = await page.getByTestId('air-answer').innerText();
+  expect(Number(/about (\d+) °C/.exec(told)?.[1])).toBeLessThanOrEqual(46);
+});

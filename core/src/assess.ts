@@ -11,6 +11,7 @@ import {
   type FigureId,
   type Figures,
 } from './figures/figures';
+import { heldDuty } from './figures/air/held';
 import { feedWith } from './figures/power/feeds';
 import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
@@ -133,20 +134,21 @@ export function createAssessor(): Assessor {
       failuresSurvived: number,
       needs: CableNeeds,
       small: readonly SmallNeed[],
-    ): FigureContext => ({
-      units,
-      layout,
-      running,
-      site,
-      policy,
-      ...(workShare === undefined ? {} : { workShare }),
-      currency,
-      rates,
-      copies,
-      failuresSurvived,
-      needs: needs.needs,
-      small,
-    }),
+    ): FigureContext =>
+      withHeldDuty({
+        units,
+        layout,
+        running,
+        site,
+        policy,
+        ...(workShare === undefined ? {} : { workShare }),
+        currency,
+        rates,
+        copies,
+        failuresSurvived,
+        needs: needs.needs,
+        small,
+      }),
   );
   const figureStage = createFigureStage();
   const ruleStage = memoLast(
@@ -229,6 +231,12 @@ export function createAssessor(): Assessor {
     },
     keyed: (build) => keyedFigures(prepare(build).full),
   };
+}
+
+/** A policy that holds a temperature is solved before anything asks how fast a fan turns. */
+function withHeldDuty(context: FigureContext): FigureContext {
+  const held = heldDuty(context);
+  return held ? { ...context, heldDuty: held } : context;
 }
 
 /** A build's assessment from nothing kept. Total: any build that passes the schema gets one. */

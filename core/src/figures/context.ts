@@ -6,6 +6,13 @@ import { boxOf } from '../machine/hosts';
 import { sittersBySpot } from '../machine/sitters';
 import type { PlannedUnit } from '../machine/units';
 
+/** Under a policy that holds a temperature: the duty on a normal and the hottest day, and whether it is held there. */
+export type HeldDuty = {
+  readonly normal: number;
+  readonly hot: number;
+  readonly holds: { readonly normal: boolean; readonly hot: boolean };
+};
+
 /** What figures are computed from. Every part of it keeps its identity while it does not change. */
 export type FigureContext = {
   readonly units: readonly PlannedUnit[];
@@ -14,6 +21,7 @@ export type FigureContext = {
   readonly running: readonly PlannedUnit[];
   readonly site: Build['site'];
   readonly policy: Build['policy'];
+  readonly heldDuty?: HeldDuty;
   /** How far from idle to busy an hour of work goes, where the profile says it. */ readonly workShare?: number;
   readonly currency: string;
   /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;

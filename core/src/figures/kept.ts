@@ -5,6 +5,7 @@ type Kept = {
   readonly layout: FigureContext['layout'];
   readonly policy: FigureContext['policy'];
   readonly workShare: FigureContext['workShare'];
+  readonly heldDuty: FigureContext['heldDuty'];
   readonly answers: Map<string, unknown>;
 };
 
@@ -16,16 +17,21 @@ const memories = new WeakMap<FigureContext['running'], Kept>();
  * hangs on besides units, layout, policy and share of work. A ledger that writes workings or samples always computes.
  */
 export function kept<T>(
-  context: Pick<FigureContext, 'running' | 'layout' | 'policy' | 'workShare'>,
+  context: Pick<FigureContext, 'running' | 'layout' | 'policy' | 'workShare' | 'heldDuty'>,
   ledger: Ledger,
   name: string,
   compute: () => T,
 ): T {
   if (!ledger.plain) return compute();
   let known = memories.get(context.running);
-  const { layout, policy, workShare } = context;
-  if (!known || known.layout !== layout || known.policy !== policy || known.workShare !== workShare)
-    memories.set(context.running, (known = { layout, policy, workShare, answers: new Map() }));
+  const { layout, policy, workShare, heldDuty } = context;
+  if (
+    known?.layout !== layout ||
+    known.policy !== policy ||
+    known.workShare !== workShare ||
+    known.heldDuty !== heldDuty
+  )
+    memories.set(context.running, (known = { layout, policy, workShare, heldDuty, answers: new Map() }));
   if (!known.answers.has(name)) known.answers.set(name, compute());
   return known.answers.get(name) as T;
 }

@@ -6,8 +6,11 @@ import type { PowerState } from './power/draw';
 
 type Fan = UnitOf<'fan'>;
 
-/** A policy that holds a temperature, until air is computed: from a quiet day's duty to full. */
+/** A policy that holds a temperature where no drive is reckoned: from a quiet day's duty to full. */
 const HELD_DUTY = { value: 0.4, lo: 0.2, hi: 1 };
+/** How far the duty that holds a temperature may be off what is likely, as a share of it. */
+const HELD = { lo: 0.75, hi: 1.35 };
+const LEAST_DUTY = 0.2;
 /** How far a fan's speed at a duty may be off its curve, as a share of the speed. */
 const CURVE = { value: 1, lo: 0.9, hi: 1.1 };
 
@@ -15,17 +18,24 @@ const CURVE = { value: 1, lo: 0.9, hi: 1.1 };
  * The operating point: the duty of each wall of fans in a state, between 0 and 1, as a quantity. At a start and at the
  * peak all are at full; else they follow the policy, all walls alike. Nothing but this says how fast a fan turns.
  */
-function dutyOf(context: Pick<FigureContext, 'policy'>, state: PowerState, ledger: Ledger): Quantity {
+function dutyOf(context: Pick<FigureContext, 'policy' | 'heldDuty'>, state: PowerState, ledger: Ledger): Quantity {
   const { fans } = context.policy;
   if (state === 'peak' || state === 'start') return ledger.given('Fans at full', 1, '');
-  return fans.kind === 'fixed'
-    ? ledger.given('Duty of the fans', fans.duty, '')
-    : ledger.given('Duty of the fans, as the temperature wants', HELD_DUTY.value, '', HELD_DUTY);
+  if (fans.kind === 'fixed') return ledger.given('Duty of the fans', fans.duty, '');
+  const held = context.heldDuty?.[state === 'busy' ? 'hot' : 'normal'];
+  return ledger.given(
+    `Duty of the fans, to hold ${fans.hottestDriveC} °C`,
+    held ?? HELD_DUTY.value,
+    '',
+    held === undefined
+      ? HELD_DUTY
+      : { lo: Math.min(held, Math.max(LEAST_DUTY, held * HELD.lo)), hi: Math.min(1, held * HELD.hi) },
+  );
 }
 
 /** Share of its full speed at which a fan turns in a state; null where its duty is below that it starts at. */
 export function speedShare(
-  context: Pick<FigureContext, 'policy'>,
+  context: Pick<FigureContext, 'policy' | 'heldDuty'>,
   fan: Fan['part'],
   state: PowerState,
   ledger: Ledger,

@@ -1,12 +1,12 @@
 import { groupedBy } from '../../lists';
 import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
-import type { FigureContext } from '../context';
+import type { FigureContext, HeldDuty } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
 import { sumLevels } from '../sound/levels';
 import { sectionOf, type Section } from './section';
-import { hotDrives, warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
+import { dutyOn, hotDrives, warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
 
 /** A part on one day: the air that reaches it and itself, °C, and what it gives off, W. */
 type OnDay = { readonly airC: number; readonly tempC: Ranged; readonly watts: number };
@@ -45,6 +45,8 @@ export type Air = {
   /** What is heard with the machine off, dB(A); 0 where none is counted. */ readonly roomDb: number;
   /** The slowest that fans may turn; null where no drive is reckoned, or no duty keeps them so cool. */
   readonly slowest: Slowest | null;
+  /** The duty on the hottest day, 0 to 1, and what holds a temperature where the policy does. */ readonly duty: number;
+  readonly held: HeldDuty | null;
   /** Each kind of fan by its place, with one of them standing still, the worst first. */
   readonly without: readonly FanGone[];
 };
@@ -80,6 +82,8 @@ export function airOf(context: FigureContext, tried: AirTry = {}): Air {
       return ear ? [{ state, ear: rangedOf(ear), sources: sourcesOf(under, ledger, state) }] : [];
     }),
     roomDb: roomFloorDb(context.site),
+    duty: dutyOn(under, 'hot'),
+    held: (under.policy.fans.kind === 'hold' && under.heldDuty) || null,
     slowest: slowestOf(under),
     without: withoutFans(under),
   };

@@ -2,6 +2,7 @@ import type { UnitOf } from '../../machine/units';
 import { ofKind, seatSpot, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { STREAM_WALLS } from './airBox';
+import { dutyOn } from './temperatures';
 import { fanRpmShare } from '../fanCurve';
 
 /** A box seen from its left side, mm from its front and its floor: where drives, walls of fans and the board are. */
@@ -36,8 +37,8 @@ const WALL_AT = { front: 0.01, middle: 0.42, rear: 0.97, top: 0.5, side: 0.6, bo
 /** The side section of a chassis with what is in it; what a sheet gives no place is put where it usually is. */
 export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
   const { part } = box as UnitOf<'chassis'>;
-  const { policy, layout, running } = context;
-  const duty = policy.fans.kind === 'fixed' ? policy.fans.duty : 0.4;
+  const { layout, running } = context;
+  const duty = dutyOn(context, 'hot');
   const inBay = new Map<string, number>();
   for (const unit of running) {
     if (unit.part.kind !== 'drive' && unit.part.kind !== 'adapter') continue;

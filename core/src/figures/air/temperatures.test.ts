@@ -175,3 +175,37 @@ test('with one fan of a wall standing still its drives are warmer: air leaks bac
     [...without].map(({ limitC, hottestC }) => limitC - hottestC).sort((a, b) => a - b),
   );
 });
+
+const holding = (made: Fixture, hottestDriveC: number) =>
+  made.set({ policy: { ...made.build.policy, fans: { kind: 'hold', hottestDriveC } } });
+
+test('a policy that holds a temperature is solved: the slowest fans that do, on each of the days', () => {
+  const { heldDuty } = contextOf(holding(full(), 50));
+  expect(heldDuty!.holds).toEqual({ normal: true, hot: true });
+  expect(heldDuty!.hot).toBeGreaterThan(heldDuty!.normal);
+  const at = (duty: number) => hottest(atDuty(full(), duty));
+  expect(at(heldDuty!.hot)).toBeLessThanOrEqual(50);
+  expect(at(heldDuty!.hot - 0.03)).toBeGreaterThan(50);
+  // Idle figures follow the normal day's duty, busy ones the hottest day's.
+  const quiet = holding(full(), 50).assess().figures['sound.earIdleDb']!.value;
+  const fixed = atDuty(full(), heldDuty!.normal).assess().figures['sound.earIdleDb']!.value;
+  expect(quiet).toBeCloseTo(fixed, 6);
+  expect(holding(full(), 50).assess().figures['air.hottestDriveC']!.value).toBeLessThanOrEqual(50);
+});
+
+test('what no duty holds takes the coolest, and says so; a fixed duty is not solved for', () => {
+  const { heldDuty } = contextOf(holding(site(full(), { hotDayC: 50 }), 40));
+  expect(heldDuty).toMatchObject({ hot: 1, holds: { hot: false } });
+  expect(contextOf(full()).heldDuty).toBeUndefined();
+  // Without drives there is nothing to hold.
+  expect(contextOf(holding(rack().add('brazier-800'), 40)).heldDuty).toBeUndefined();
+});
+
+test('in a closed cupboard every step is looked at, and the coolest found even where more duty heats', () => {
+  const made = site(holding(full(), 20), { cupboard: 'closed', hotDayC: 25 });
+  const { heldDuty } = contextOf(made);
+  const at = (duty: number) => hottest(site(atDuty(full(), duty), { cupboard: 'closed', hotDayC: 25 }));
+  const temps = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1].map((duty) => [duty, at(duty)] as const);
+  const coolest = temps.reduce((least, one) => (one[1] < least[1] ? one : least));
+  expect(heldDuty!.hot).toBeCloseTo(coolest[0], 9);
+});

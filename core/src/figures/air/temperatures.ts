@@ -45,7 +45,7 @@ export type BoxWarmth = {
 const UNSURE = {
   k: { value: 1, lo: 0.6, hi: 1.6 },
   fan: { value: 1, lo: 0.9, hi: 1.1 },
-  /** While a policy that holds a temperature is not solved, its duty may be any of a wide range. */
+  /** Where a policy holds a temperature that nobody reckons, its duty may be any of a wide range. */
   held: { value: 1, lo: 0.5, hi: 2.2 },
   part: { value: 1, lo: 0.7, hi: 1.3 },
   module: { value: 1, lo: 0.6, hi: 1.4 },
@@ -88,7 +88,7 @@ const airBoxes = (context: FigureContext): readonly BoxAir[] =>
     return air ? [air] : [];
   });
 
-/** Like drives of one place, all busy on the hottest day. */
+/** Like drives of one place on a day. */
 export type HotDrives = {
   readonly box: UnitOf<'chassis'>;
   readonly drives: readonly UnitOf<'drive'>[];
@@ -101,19 +101,23 @@ export type HotDrives = {
 export function hotDrives(context: FigureContext, ledger: Ledger): readonly HotDrives[] {
   const { place, hotDayC, cupboard, mainsV } = context.site;
   return kept(context, ledger, `hot drives ${place} ${hotDayC} ${cupboard} ${mainsV}`, () =>
-    airBoxes(context).flatMap((air) => {
-      if (air.places.length === 0) return [];
-      const day = onDay(context, air, 'hot', ledger);
-      return drivesAlike(air).map((places): HotDrives => ({
-        box: air.box,
-        drives: places.map(({ drive }) => drive),
-        where: places[0].path,
-        isStill: day.told.isStill && places[0].path !== 'cage',
-        tempC: day.ofDrive(places[0]).tempC,
-      }));
-    }),
+    drivesOn(context, 'hot', ledger),
   );
 }
+
+/** The same on one of the days. */
+export const drivesOn = (context: FigureContext, today: Day, ledger: Ledger): readonly HotDrives[] =>
+  airBoxes(context).flatMap((air) => {
+    if (air.places.length === 0) return [];
+    const day = onDay(context, air, today, ledger);
+    return drivesAlike(air).map((places): HotDrives => ({
+      box: air.box,
+      drives: places.map(({ drive }) => drive),
+      where: places[0].path,
+      isStill: day.told.isStill && places[0].path !== 'cage',
+      tempC: day.ofDrive(places[0]).tempC,
+    }));
+  });
 
 /** The hottest drive on the hottest day, modules apart: those slow themselves down. */
 export function hottestDriveC(context: FigureContext, ledger: Ledger): Quantity | null {
@@ -126,9 +130,10 @@ const drivesAlike = ({ places }: BoxAir) => [
   ...groupedBy(places, ({ drive, path, share }) => `${drive.part.id}|${path}|${share.toFixed(6)}`).values(),
 ];
 
-/** The duty fans are asked for: what is fixed, else a quiet day's until the one that holds a temperature is found. */
-const HELD_DUTY = 0.4;
-const dutyOf = ({ policy }: FigureContext): number => (policy.fans.kind === 'fixed' ? policy.fans.duty : HELD_DUTY);
+/** The duty fans are asked for: what is fixed, else the one that holds a temperature, or a quiet day's. */
+export const dutyOn = ({ policy, heldDuty }: FigureContext, day: Day): number =>
+  policy.fans.kind === 'fixed' ? policy.fans.duty : (heldDuty?.[day] ?? QUIET_DUTY);
+const QUIET_DUTY = 0.4;
 
 function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
   const quiet = new Ledger(false);
@@ -178,7 +183,7 @@ type OnDay = {
 function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): OnDay {
   const { site } = context;
   const state = STATE_OF[day];
-  const duty = dutyOf(context);
+  const duty = dutyOn(context, day);
   const feeds = feedsOf(context).filter(({ box }) => box === air.box);
   const loads = feeds.flatMap((feed) => feedLoadW(context, feed, state, ledger) ?? []);
   const heat = ledger.sum('Heat inside', 'W', loads);
@@ -206,7 +211,10 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
   const given = (label: string, of: { value: number; lo: number; hi: number }) => ledger.given(label, of.value, '', of);
   const unsure = {
     k: given('The chassis against what is typical of it', UNSURE.k),
-    fan: given('Fans against their curves', context.policy.fans.kind === 'fixed' ? UNSURE.fan : UNSURE.held),
+    fan: given(
+      'Fans against their curves',
+      context.policy.fans.kind === 'fixed' || context.heldDuty ? UNSURE.fan : UNSURE.held,
+    ),
     part: given('Heat out of a drive', UNSURE.part),
     module: given('Heat out of a module or chip', UNSURE.module),
   };

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { Air, AirTry, Build } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
-import { isDrive, slowestWords } from './airWords';
+import { heldWords, isDrive, slowestWords } from './airWords';
 
 const MOST_C = 45;
 const LEAST_C = 10;
@@ -21,7 +21,7 @@ export function Trying({
 }) {
   const dispatch = useAppDispatch();
   const { fans } = build.policy;
-  const set = fans.kind === 'fixed' ? fans.duty : 0.4;
+  const set = fans.kind === 'fixed' ? fans.duty : (air.held?.hot ?? air.duty);
   const duty = tried.duty ?? set;
   const hotDayC = tried.hotDayC ?? build.site.hotDayC;
   const isOther = (tried.duty !== undefined && tried.duty !== set) || hotDayC !== build.site.hotDayC;
@@ -30,7 +30,9 @@ export function Trying({
     void dispatch(
       edit(
         [
-          { type: 'set.policy', value: { ...build.policy, fans: { kind: 'fixed', duty } } },
+          ...(tried.duty === undefined
+            ? []
+            : [{ type: 'set.policy' as const, value: { ...build.policy, fans: { kind: 'fixed' as const, duty } } }]),
           { type: 'set.site', value: { ...build.site, hotDayC } },
         ],
         `Fans at ${Math.round(duty * 100)} %, hottest day ${Math.round(hotDayC)} °C`,
@@ -49,6 +51,11 @@ export function Trying({
         step={5}
         onSlide={(pct) => onTry({ ...tried, duty: pct / 100 })}
       />
+      {fans.kind === 'hold' && air.held && (
+        <p className="text-mid" data-testid="held">
+          {heldWords(air.held, fans.hottestDriveC)}
+        </p>
+      )}
       <Slide
         label="Hottest day"
         unit="°C"

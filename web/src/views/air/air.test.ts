@@ -1,5 +1,5 @@
 import type { Heard, UnitId, WarmRow } from '@inch-tower/core';
-import { drivesAnswer, othersAnswer, slowestWords, soundAnswer } from './airWords';
+import { drivesAnswer, heldWords, othersAnswer, slowestWords, soundAnswer } from './airWords';
 
 const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {}): WarmRow => {
   const day = { airC: 30, tempC: { value, lo, hi }, watts: 7 };
@@ -75,4 +75,11 @@ test('the slowest the fans may turn, with how quiet that is', () => {
     'From 30 % on, 24 dB(A), every drive and card stays 5 K within its limit on the hottest day.',
   );
   expect(slowestWords(null)).toMatch(/^No speed/);
+});
+
+test('what holding a temperature takes', () => {
+  const of = (normal: boolean, hot: boolean) => heldWords({ normal: 0.3, hot: 0.65, holds: { normal, hot } }, 42);
+  expect(of(true, true)).toBe('Held at 42 °C: 30 % on a normal day, 65 % on the hottest.');
+  expect(of(true, false)).toBe('Held at 42 °C: 30 % on a normal day; on the hottest no speed holds it.');
+  expect(of(false, false)).toMatch(/^No speed holds/);
 });

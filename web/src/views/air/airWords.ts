@@ -53,6 +53,15 @@ export function othersAnswer(boxes: Air['boxes']): string {
   ].join(' ');
 }
 
+/** What holding a temperature takes on both days. */
+export function heldWords({ normal, hot, holds }: NonNullable<Air['held']>, targetC: number): string {
+  const pct = (duty: number) => `${Math.round(duty * 100)} %`;
+  const target = degrees(targetC);
+  if (!holds.normal) return `No speed holds the hottest drive at ${target}, not on a normal day either.`;
+  if (!holds.hot) return `Held at ${target}: ${pct(normal)} on a normal day; on the hottest no speed holds it.`;
+  return `Held at ${target}: ${pct(normal)} on a normal day, ${pct(hot)} on the hottest.`;
+}
+
 /** The slowest the fans may turn for the drives' sake, and how quiet that is. */
 export function slowestWords(slowest: Air['slowest']): string {
   if (!slowest) return 'No speed of these fans keeps every drive and card 5 K within its limit on the hottest day.';

@@ -15,6 +15,14 @@ const STARTS = [
   ['paced', 'As the controller paces them'],
 ] as const;
 
+/** Until another is typed. */
+const HOLD_C = 42;
+const QUIET_DUTY = 0.4;
+const FANS = [
+  ['fixed', 'Turn as fast as set'],
+  ['hold', 'Hold the hottest drive'],
+] as const;
+
 /** How the machine is run: how its drives start, how fast its fans turn, what a kWh costs. */
 export function HowItRuns({ build, onEdit }: Props) {
   const { policy, profile } = build;
@@ -82,6 +90,18 @@ export function HowItRuns({ build, onEdit }: Props) {
           />
         </>
       )}
+      <ChoiceField
+        label="Fans"
+        help="A board reads no drive by itself: holding a temperature wants a program, or a card that steers fans."
+        value={fans.kind}
+        options={FANS}
+        onChoose={(kind) =>
+          setPolicy(
+            { fans: kind === 'hold' ? { kind, hottestDriveC: HOLD_C } : { kind: 'fixed', duty: QUIET_DUTY } },
+            `Fans: ${FANS.find(([one]) => one === kind)![1].toLowerCase()}`,
+          )
+        }
+      />
       {fans.kind === 'fixed' ? (
         <NumberField
           label="Fans at rest"
@@ -92,7 +112,17 @@ export function HowItRuns({ build, onEdit }: Props) {
             setPolicy({ fans: { kind: 'fixed', duty: pct / 100 } }, `Fans at ${pct} %`),
           )}
         />
-      ) : null}
+      ) : (
+        <NumberField
+          label="Hottest drive at"
+          unit="°C"
+          help="35 to 45 is usual. What speed that takes is in the air view."
+          value={fans.hottestDriveC}
+          onAnswer={within(20, 70, '°C', (hottestDriveC) =>
+            setPolicy({ fans: { kind: 'hold', hottestDriveC } }, `Hottest drive held at ${hottestDriveC} °C`),
+          )}
+        />
+      )}
       <NumberField
         label="At work"
         unit="%"

@@ -1,0 +1,54 @@
+import type { FigureContext, HeldDuty } from '../context';
+import { Ledger } from '../quantity';
+import { drivesOn, type Day } from './temperatures';
+
+const LEAST = 0.2;
+const STEP = 0.1;
+const FINE = 0.025;
+
+/**
+ * The lowest duty of all fans at which the hottest drive is likely no hotter than the policy wants, on a normal day at
+ * work and on the hottest with all busy; where none holds it, the coolest. Undefined where the duty is fixed, or no
+ * drive is reckoned. In the open more duty is never hotter and halving finds it; in a cupboard every step is looked at.
+ */
+export function heldDuty(context: FigureContext): HeldDuty | undefined {
+  const { fans } = context.policy;
+  if (fans.kind !== 'hold') return undefined;
+  const on = (day: Day) => {
+    const hottest = (duty: number): number | null => {
+      const at = { ...context, policy: { ...context.policy, fans: { kind: 'fixed', duty } as const } };
+      const drives = drivesOn(at, day, new Ledger(false)).filter(({ where }) => where !== 'board');
+      return drives.length > 0 ? Math.max(...drives.map(({ tempC }) => tempC.value)) : null;
+    };
+    return lowest(hottest, fans.hottestDriveC, context.site.cupboard === 'none');
+  };
+  const [normal, hot] = [on('normal'), on('hot')];
+  return normal && hot && { normal: normal.duty, hot: hot.duty, holds: { normal: normal.holds, hot: hot.holds } };
+}
+
+type Found = { readonly duty: number; readonly holds: boolean };
+
+function lowest(hottest: (duty: number) => number | null, targetC: number, isFalling: boolean): Found | undefined {
+  const atLeast = hottest(LEAST);
+  if (atLeast === null) return undefined;
+  if (atLeast <= targetC) return { duty: LEAST, holds: true };
+  const steps = isFalling
+    ? [1]
+    : Array.from(
+        { length: Math.round((1 - LEAST) / STEP) },
+        (_, i) => Math.round((LEAST + (i + 1) * STEP) * 100) / 100,
+      );
+  const temps = steps.map((duty) => hottest(duty) ?? Infinity);
+  const first = temps.findIndex((celsius) => celsius <= targetC);
+  if (first < 0) {
+    const coolest = Math.min(atLeast, ...temps);
+    return { duty: coolest === atLeast ? LEAST : steps[temps.indexOf(coolest)]!, holds: false };
+  }
+  let [low, high] = [first === 0 ? LEAST : steps[first - 1]!, steps[first]!];
+  while (high - low > FINE) {
+    const middle = (low + high) / 2;
+    if ((hottest(middle) ?? Infinity) <= targetC) high = middle;
+    else low = middle;
+  }
+  return { duty: high, holds: true };
+}
