@@ -26,6 +26,6 @@ export default {
     project('core', 'core/src'),
     project('demo', 'demo'),
     project('web', 'web/src'),
-    project('server', 'server/src'),
+    project('server', 'server/src', { setupFilesAfterEnv: ['<rootDir>/server/src/testing/patience.ts'] }),
   ],
 };

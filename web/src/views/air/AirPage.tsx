@@ -59,7 +59,7 @@ function AirPane({ air }: { readonly air: Air }) {
   const answer = drivesAnswer(air.boxes);
   const others = othersAnswer(air.boxes);
   return (
-    <section aria-labelledby="lives" className="print-page min-h-0 overflow-auto px-5 py-3" tabIndex={-1}>
+    <section aria-labelledby="lives" className="print-page min-h-0 overflow-auto px-5 py-3" tabIndex={0}>
       <h2 id="lives" className="text-[15px] font-semibold">
         Do the drives live through the hottest day?
       </h2>
