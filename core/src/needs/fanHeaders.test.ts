@@ -54,6 +54,16 @@ test('what no header carries is a blocker where all is said, and a hub cures it'
   expect(onHub!.run.a12).toBeCloseTo(4.5, 9);
 });
 
+test('two hubs of one entry carry all fans between them, each on a plug of its own', () => {
+  const plan = createAssessor().plugs(made(6, 18, { count: 1, maxA: 0.1 }).add('hub-fan', 2).build)[0]!;
+  const onHubs = plan.chains
+    .flatMap(({ plugs }) => plugs.flatMap(({ on }) => on))
+    .filter(({ input }) => input.input.by.part.kind === 'sundry');
+  expect(onHubs).toHaveLength(2);
+  expect(new Set(onHubs.map(({ input }) => JSON.stringify(input.spot))).size).toBe(2);
+  expect(onHubs.reduce((sum, { run }) => sum + run.a12, 0)).toBeCloseTo(6 * 1.5, 9);
+});
+
 test('fans that the chassis feeds itself want no header', () => {
   expect(find(made(3, 18, { count: 4, maxA: 1 }, { fansFed: 'own' }), 'powered.fans')).toEqual([]);
 });

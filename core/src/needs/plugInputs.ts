@@ -1,9 +1,10 @@
 import type { Layout, SpotRef } from '../build/layout';
 import type { PlugKind } from '../parts/vocabulary';
+import { groupedBy } from '../lists';
 import { groupAt } from '../machine/spotAt';
 import { fanPlans } from './fanHeaders';
 import { ASIDE } from '../machine/spots';
-import { isCard, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
+import { isCard, isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 type Drive = UnitOf<'drive'>;
 /**
@@ -30,26 +31,22 @@ export const converterInputs = (supplies: readonly UnitOf<'supply'>[]): readonly
       : [],
   );
 
-/** A hub for fans hangs on a plug of its own with all fans that are on it. */
-export const hubInputs = (units: readonly PlannedUnit[], layout: Layout): readonly PlugInput[] =>
-  ofKind(units, 'sundry').some(({ part }) => part.use === 'fanHub')
-    ? fanPlans(units, layout).flatMap(({ outlets }) =>
-        outlets.flatMap(({ of: by, fans }): PlugInput[] =>
-          by.part.kind === 'sundry'
-            ? [
-                {
-                  plug: by.part.plug ?? 'sata-power',
-                  count: 1,
-                  by,
-                  group: `${by.id}/${by.part.plug ?? 'sata-power'}`,
-                  drives: [],
-                  feeds: fans,
-                },
-              ]
-            : [],
-        ),
-      )
-    : [];
+/** A hub for fans hangs on a plug of its own with all fans that are on it; hubs of one entry are inputs alike. */
+export function hubInputs(units: readonly PlannedUnit[], layout: Layout): readonly PlugInput[] {
+  if (!ofKind(units, 'sundry').some(({ part }) => part.use === 'fanHub')) return [];
+  const outlets = fanPlans(units, layout).flatMap((plan) => plan.outlets);
+  const hubs = groupedBy(
+    outlets.filter(({ of }) => of.part.kind === 'sundry'),
+    ({ of }) => of.id,
+  );
+  return [...hubs.values()].flatMap((alike): PlugInput[] => {
+    const { of: by } = alike[0];
+    if (!isKind(by, 'sundry')) return [];
+    const plug = by.part.plug ?? 'sata-power';
+    const feeds = alike.flatMap(({ fans }) => fans);
+    return [{ plug, count: alike.length, by, group: `${by.id}/${plug}`, drives: [], feeds }];
+  });
+}
 
 /** Everything in a box that wants a plug: boards, cards, bare drives, and backplanes once for all of their bays. */
 export function plugInputs(
