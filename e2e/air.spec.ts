@@ -61,3 +61,42 @@ test('fans that hold a temperature: asked in the brief, their speed told in the 
   const told = await page.getByTestId('air-answer').innerText();
   expect(Number(/about (\d+) °C/.exec(told)?.[1])).toBeLessThanOrEqual(46);
 });
+
+test('a temperature measured on the machine narrows what is foretold; it is taken out again', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'air-read');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Air', exact: true }).click();
+  const answer = page.getByTestId('air-answer');
+  const told = async () =>
+    /about (\d+) °C, (\d+) to (\d+)/
+      .exec(await answer.innerText())!
+      .slice(1)
+      .map(Number);
+  await expect(answer).toContainText('about');
+  const [likely, lo, hi] = await told();
+  await page.getByRole('button', { name: 'Enter what you measured' }).click();
+  const form = page.getByRole('form', { name: 'What you measured' });
+  await expect(form.getByLabel('Hottest drive')).toBeFocused();
+  // Nothing typed, then nonsense: said, and nothing lost.
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await expect(form.getByRole('alert')).toHaveText('Hottest drive: what was read is missing.');
+  await form.getByLabel('Air in the room').fill('19');
+  await form.getByLabel('Hottest drive').fill('400');
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await expect(form.getByRole('alert')).toHaveText('Hottest drive: from -20 to 120 °C.');
+  await form.getByLabel('The machine was').selectOption({ label: 'at work' });
+  await form.getByLabel('Hottest drive').fill('31');
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Hottest drive 31 °C, at work, fans at 40 %, room 19 °C').last()).toBeVisible();
+  await expect.poll(async () => (await told())[2]! - (await told())[1]!).toBeLessThan(hi! - lo!);
+  expect((await told())[0]!).toBeLessThan(likely! + 8);
+  await bench.settled();
+  expect((await storedBuild(request, id)).readings).toMatchObject([
+    { what: 'driveC', value: 31, roomC: 19, duty: 0.4 },
+  ]);
+  await page.getByRole('button', { name: /^Take out: Hottest drive/ }).click();
+  await expect.poll(told).toEqual([likely, lo, hi]);
+});

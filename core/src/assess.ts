@@ -11,7 +11,7 @@ import {
   type FigureId,
   type Figures,
 } from './figures/figures';
-import { heldDuty } from './figures/air/held';
+import { printFor, withOperatingPoint } from './figures/operatingPoint';
 import { feedWith } from './figures/power/feeds';
 import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
@@ -62,6 +62,7 @@ export type Assessor = {
 
 /** The same object every time, so that stages know it again. */
 const NO_RATES: NonNullable<Build['rates']> = {};
+const NO_READINGS: Build['readings'] = [];
 
 /**
  * The pipeline: resolve → layout → needs → figures → rules → open. Each stage keeps its last
@@ -134,21 +135,27 @@ export function createAssessor(): Assessor {
       failuresSurvived: number,
       needs: CableNeeds,
       small: readonly SmallNeed[],
+      kit: string,
+      readings: Build['readings'],
     ): FigureContext =>
-      withHeldDuty({
-        units,
-        layout,
-        running,
-        site,
-        policy,
-        ...(workShare === undefined ? {} : { workShare }),
-        currency,
-        rates,
-        copies,
-        failuresSurvived,
-        needs: needs.needs,
-        small,
-      }),
+      withOperatingPoint(
+        {
+          units,
+          layout,
+          running,
+          site,
+          policy,
+          ...(workShare === undefined ? {} : { workShare }),
+          currency,
+          rates,
+          copies,
+          failuresSurvived,
+          needs: needs.needs,
+          small,
+        },
+        kit,
+        readings,
+      ),
   );
   const figureStage = createFigureStage();
   const ruleStage = memoLast(
@@ -197,6 +204,8 @@ export function createAssessor(): Assessor {
       build.brief.failuresSurvived ?? 0,
       needs,
       small,
+      printFor(build),
+      build.readings.length > 0 ? build.readings : NO_READINGS,
     );
     return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout) } };
   };
@@ -231,12 +240,6 @@ export function createAssessor(): Assessor {
     },
     keyed: (build) => keyedFigures(prepare(build).full),
   };
-}
-
-/** A policy that holds a temperature is solved before anything asks how fast a fan turns. */
-function withHeldDuty(context: FigureContext): FigureContext {
-  const held = heldDuty(context);
-  return held ? { ...context, heldDuty: held } : context;
 }
 
 /** A build's assessment from nothing kept. Total: any build that passes the schema gets one. */

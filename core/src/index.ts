@@ -31,6 +31,7 @@ export {
   siteSchema,
   type Brief,
   type Build,
+  type Reading,
   type Item,
   type Price,
   type Site,
@@ -114,6 +115,14 @@ export { drawingSvg } from './geometry/svg';
 export { billOf, type Bill, type BillLine } from './bill/bill';
 export { billCsv } from './bill/billCsv';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
+export { kitPrint } from './build/kitPrint';
+export {
+  readingsTold,
+  reckonedNow,
+  type Explained,
+  type ReadingsTold,
+  type ReadingTold,
+} from './figures/readings/readings';
 export { airOf, marginOf, type Air, type AirInBox, type AirTry, type Heard, type WarmRow } from './figures/air/airOf';
 export type { Section } from './figures/air/section';
 export type { Day, InsideAir } from './figures/air/temperatures';

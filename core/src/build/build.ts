@@ -162,15 +162,32 @@ const policySchema = z.strictObject({
   ]),
 });
 
+/** What is read with; each errs in its own way. */
+const INSTRUMENTS = ['wallMeter', 'upsDisplay', 'soundMeter', 'phone', 'sensor'] as const;
+/** W at the wall, dB(A), or °C of the hottest drive of a machine that is there. */
 const readingSchema = z.strictObject({
   id: text,
   at: isoDate,
   state: z.enum(STATES),
   what: z.enum(['wallW', 'earDb', 'driveC']),
   value: z.number(),
-  kit: text,
+  /** What the machine was made of then (`kitPrint`). */ kit: text,
+  instrument: z.enum(INSTRUMENTS).optional(),
+  /** The fans' duty then, 0 to 1; what the policy says where it is not known. */ duty: share.optional(),
+  /** The air in the room then, °C; a normal day's where it is not known. */ roomC: z
+    .number()
+    .min(-20)
+    .max(60)
+    .optional(),
+  /** From where it was heard, in the same room; the place of the brief where it is not said. */
+  distanceMm: z.number().min(100).max(50_000).optional(),
+  /** What was read with the machine off, dB(A). */ offDb: z.number().min(0).max(120).optional(),
+  /** What else hung on the meter, W. */ otherW: z.number().min(0).max(20_000).optional(),
+  /** What was reckoned for it then: what differs is carried over to a machine that has changed since. */
+  reckoned: z.number().optional(),
   note: text.optional(),
 });
+export type Reading = z.infer<typeof readingSchema>;
 
 /** The newest format: one self-contained document with the sheets it uses, so that it opens anywhere. */
 export const buildSchema = z.strictObject({

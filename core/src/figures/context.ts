@@ -5,6 +5,7 @@ import type { SmallNeed } from '../needs/small';
 import { boxOf } from '../machine/hosts';
 import { sittersBySpot } from '../machine/sitters';
 import type { PlannedUnit } from '../machine/units';
+import type { Learned } from './readings/learned';
 
 /** Under a policy that holds a temperature: the duty on a normal and the hottest day, and whether it is held there. */
 export type HeldDuty = {
@@ -22,6 +23,7 @@ export type FigureContext = {
   readonly site: Build['site'];
   readonly policy: Build['policy'];
   readonly heldDuty?: HeldDuty;
+  /** What readings of the machine say of the facts it is reckoned from. */ readonly learned?: Learned;
   /** How far from idle to busy an hour of work goes, where the profile says it. */ readonly workShare?: number;
   readonly currency: string;
   /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;

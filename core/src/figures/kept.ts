@@ -6,6 +6,7 @@ type Kept = {
   readonly policy: FigureContext['policy'];
   readonly workShare: FigureContext['workShare'];
   readonly heldDuty: FigureContext['heldDuty'];
+  readonly learned: FigureContext['learned'];
   readonly answers: Map<string, unknown>;
 };
 
@@ -17,21 +18,22 @@ const memories = new WeakMap<FigureContext['running'], Kept>();
  * hangs on besides units, layout, policy and share of work. A ledger that writes workings or samples always computes.
  */
 export function kept<T>(
-  context: Pick<FigureContext, 'running' | 'layout' | 'policy' | 'workShare' | 'heldDuty'>,
+  context: Pick<FigureContext, 'running' | 'layout' | 'policy' | 'workShare' | 'heldDuty' | 'learned'>,
   ledger: Ledger,
   name: string,
   compute: () => T,
 ): T {
   if (!ledger.plain) return compute();
   let known = memories.get(context.running);
-  const { layout, policy, workShare, heldDuty } = context;
+  const { layout, policy, workShare, heldDuty, learned } = context;
   if (
     known?.layout !== layout ||
     known.policy !== policy ||
     known.workShare !== workShare ||
-    known.heldDuty !== heldDuty
+    known.heldDuty !== heldDuty ||
+    known.learned !== learned
   )
-    memories.set(context.running, (known = { layout, policy, workShare, heldDuty, answers: new Map() }));
+    memories.set(context.running, (known = { layout, policy, workShare, heldDuty, learned, answers: new Map() }));
   if (!known.answers.has(name)) known.answers.set(name, compute());
   return known.answers.get(name) as T;
 }

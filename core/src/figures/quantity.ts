@@ -206,6 +206,20 @@ export class Ledger {
     return this.note({ value, unit, spread, basis: input.basis }, label, 'map', [input], formula);
   }
 
+  /** What readings leave of a quantity: moved by `shift`, its spread `times` as wide, `more` for what stays open. */
+  moved(quantity: Quantity, shift: number, times: number, more: number): Quantity {
+    const spread = new Map<string, readonly [number, number]>();
+    for (const [id, [lo, hi]] of quantity.spread) spread.set(id, [lo * times, hi * times]);
+    if (more > 0) spread.set('given.As read', [-more, more]);
+    return this.note(
+      { ...quantity, value: quantity.value + shift, spread },
+      'As readings of this machine leave it',
+      'map',
+      [quantity],
+      `${shift < 0 ? '−' : '+'} ${Math.abs(shift).toFixed(1)} ${quantity.unit} by what was read`,
+    );
+  }
+
   private note(
     quantity: Quantity,
     label: string,

@@ -204,6 +204,22 @@ const worker: BenchWorker = {
     return airOf(context, tried);
   },
 
+  async readings(about) {
+    const now = base();
+    if (!now) return null;
+    const context = assessor.context(now.build);
+    const { kitPrint, readingsTold } = await import('./seldom');
+    return readingsTold(context, kitPrint(now.build), now.build.readings, about);
+  },
+
+  async reckoned(reading) {
+    const now = base();
+    if (!now) return null;
+    const context = assessor.context(now.build);
+    const { reckonedNow } = await import('./seldom');
+    return reckonedNow(context, reading);
+  },
+
   async tryAt(ask, onBatch) {
     const mine = ++asking;
     const from = base();

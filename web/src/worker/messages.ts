@@ -20,6 +20,8 @@ import type {
   Severity,
   Air,
   AirTry,
+  Reading,
+  ReadingsTold,
   Gone,
   Power,
   Share,
@@ -136,6 +138,10 @@ export type BenchWorker = {
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
   /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
   air(tried: AirTry): Promise<Air | null>;
+  /** What was read of the open machine about some quantities against what is reckoned; null while none is. */
+  readings(about: readonly Reading['what'][]): Promise<ReadingsTold | null>;
+  /** What is reckoned for a reading about to be kept; null where nothing is. */
+  reckoned(reading: Reading): Promise<number | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */
   tryAt(ask: AskFrom, onBatch: (batch: TryBatch) => void): Promise<void>;
   /** With parts in stock by sheet, which are proposed first. */

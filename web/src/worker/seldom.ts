@@ -6,8 +6,11 @@ export {
   drawingSvg,
   goneOf,
   hostDrives,
+  kitPrint,
   poolDrives,
   powerOf,
+  readingsTold,
+  reckonedNow,
   sceneOf,
   supplyOffers,
 } from '@inch-tower/core';

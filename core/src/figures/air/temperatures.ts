@@ -7,9 +7,10 @@ import type { FigureContext } from '../context';
 import { fanRpmShare } from '../fanCurve';
 import { feedsOf } from '../power/feeds';
 import { inState, type PowerState } from '../power/draw';
-import { boxWall, feedLoadW } from '../power/wall';
+import { feedLoadW, plainBoxWall } from '../power/wall';
 import { kept } from '../kept';
 import { Ledger, type Quantity } from '../quantity';
+import { narrowed } from '../readings/learned';
 import { boxAir, type BoxAir, type DrivePath, type DrivePlace } from './airBox';
 import { draughtM3h, risingRoot, warmingK, type AirFlow } from './flow';
 
@@ -107,9 +108,13 @@ export function hotDrives(context: FigureContext, ledger: Ledger): readonly HotD
 
 /** The same on one of the days. */
 export const drivesOn = (context: FigureContext, today: Day, ledger: Ledger): readonly HotDrives[] =>
+  drivesAt(context, momentOf(context, today), ledger);
+
+/** The same at any moment. */
+export const drivesAt = (context: FigureContext, moment: Moment, ledger: Ledger): readonly HotDrives[] =>
   airBoxes(context).flatMap((air) => {
     if (air.places.length === 0) return [];
-    const day = onDay(context, air, today, ledger);
+    const day = onDay(context, air, moment, ledger);
     return drivesAlike(air).map((places): HotDrives => ({
       box: air.box,
       drives: places.map(({ drive }) => drive),
@@ -120,8 +125,11 @@ export const drivesOn = (context: FigureContext, today: Day, ledger: Ledger): re
   });
 
 /** The hottest drive on the hottest day, modules apart: those slow themselves down. */
-export function hottestDriveC(context: FigureContext, ledger: Ledger): Quantity | null {
-  const all = hotDrives(context, ledger).filter(({ where }) => where !== 'board');
+export const hottestDriveC = (context: FigureContext, ledger: Ledger): Quantity | null =>
+  hottestOf(hotDrives(context, ledger));
+
+export function hottestOf(drives: readonly HotDrives[]): Quantity | null {
+  const all = drives.filter(({ where }) => where !== 'board');
   const [first] = all;
   return first ? all.reduce((most, one) => (one.tempC.value > most.tempC.value ? one : most), first).tempC : null;
 }
@@ -135,9 +143,26 @@ export const dutyOn = ({ policy, heldDuty }: FigureContext, day: Day): number =>
   policy.fans.kind === 'fixed' ? policy.fans.duty : (heldDuty?.[day] ?? QUIET_DUTY);
 const QUIET_DUTY = 0.4;
 
+/** What everything does, the air in the room and how fast fans are asked to turn. */
+export type Moment = {
+  readonly label: string;
+  readonly state: PowerState;
+  readonly roomC: number;
+  readonly duty: number;
+};
+const momentOf = (context: FigureContext, day: Day): Moment => ({
+  label: day === 'hot' ? 'Hottest day' : 'Normal day',
+  state: STATE_OF[day],
+  roomC: day === 'hot' ? context.site.hotDayC : context.site.ambientC,
+  duty: dutyOn(context, day),
+});
+
 function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
   const quiet = new Ledger(false);
-  const days = { normal: onDay(context, air, 'normal', quiet), hot: onDay(context, air, 'hot', quiet) };
+  const days = {
+    normal: onDay(context, air, momentOf(context, 'normal'), quiet),
+    hot: onDay(context, air, momentOf(context, 'hot'), quiet),
+  };
   const drives = drivesAlike(air).map((places): Warm => ({
     key: `${places[0].drive.part.id} ${places[0].path} ${places[0].share.toFixed(6)}`,
     units: places.map(({ drive }) => drive),
@@ -180,19 +205,14 @@ type OnDay = {
   readonly ofCard: (unit: UnitOf<'controller' | 'expander' | 'networkCard'>) => Warm['on'][Day];
 };
 
-function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): OnDay {
-  const { site } = context;
-  const state = STATE_OF[day];
-  const duty = dutyOn(context, day);
+function onDay(context: FigureContext, air: BoxAir, moment: Moment, ledger: Ledger): OnDay {
+  const { site, learned } = context;
+  const { state, duty } = moment;
   const feeds = feedsOf(context).filter(({ box }) => box === air.box);
   const loads = feeds.flatMap((feed) => feedLoadW(context, feed, state, ledger) ?? []);
   const heat = ledger.sum('Heat inside', 'W', loads);
-  const wall = boxWall(context, air.box, state, ledger) ?? heat;
-  const roomC = ledger.given(
-    day === 'hot' ? 'Hottest day' : 'Normal day',
-    day === 'hot' ? site.hotDayC : site.ambientC,
-    '°C',
-  );
+  const wall = plainBoxWall(context, air.box, state, ledger) ?? heat;
+  const roomC = ledger.given(moment.label, moment.roomC, '°C');
   const cupboard =
     site.cupboard === 'none'
       ? null
@@ -216,6 +236,7 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
       context.policy.fans.kind === 'fixed' || context.heldDuty ? UNSURE.fan : UNSURE.held,
     ),
     part: given('Heat out of a drive', UNSURE.part),
+    cooler: given('Heat out of a cooler', UNSURE.part),
     module: given('Heat out of a module or chip', UNSURE.module),
   };
   const flows = new Map<number, AirFlow>();
@@ -255,18 +276,19 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
         'air + W × K/W at the air past it',
         (...values) => at(...(values as Parameters<typeof at>)).tempC,
       );
-      return { watts, airC: at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1).airC, tempC };
+      const { airC } = at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1);
+      return { watts, airC, tempC: narrowed(learned, tempC, ledger) };
     },
     ofProcessor(unit, cooler) {
       const sustained = ledger.ofFact(sustainedW(unit.part));
-      const watts = day === 'hot' ? sustained : inState(context, unit.part, state, ledger);
+      const watts = state === 'busy' ? sustained : inState(context, unit.part, state, ledger);
       const fans = ofKind(context.running, 'fan').filter((fan) => seatSpot(context.layout, fan)?.host === cooler.id);
       const turns = Math.max(0, ...fans.map(({ part }) => fanRpmShare(part, duty)));
       const { kPerW, passive } = cooler.part;
       const tempC = ledger.map(
         unit.part.name,
         '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.part],
+        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.cooler],
         'air + W × (cooler + 0.2)',
         (own, k, fan, heatW, around, part) => {
           const now = airAt(k, fan, heatW, around);
@@ -274,7 +296,7 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
           return now.insideC + own * (kPerW * times * part + 0.2);
         },
       );
-      return { watts, airC: likely.insideC, tempC };
+      return { watts, airC: likely.insideC, tempC: narrowed(learned, tempC, ledger) };
     },
     ofCard(unit) {
       const watts = inState(context, unit.part, state, ledger);
@@ -288,7 +310,7 @@ function onDay(context: FigureContext, air: BoxAir, day: Day, ledger: Ledger): O
           return now.insideC + chipK(own, speed(now)) * module;
         },
       );
-      return { watts, airC: likely.insideC, tempC };
+      return { watts, airC: likely.insideC, tempC: narrowed(learned, tempC, ledger) };
     },
   };
 }

@@ -4,6 +4,7 @@ import { kept } from '../kept';
 import type { Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { Ledger, type Quantity } from '../quantity';
+import { narrowed } from '../readings/learned';
 import { phases, type DrivePhase } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
 import { classesOn } from './fedClasses';
@@ -25,32 +26,33 @@ const STATE_WORDS: Record<PowerState, string> = {
  * without a supply its loss is left out and the working says so.
  */
 export function wallW(context: FigureContext, state: PowerState, ledger: Ledger): Quantity | null {
-  if (state === 'start') return startWallW(context, ledger);
-  return wallOf(context, groupByFeed(draw(context, state, ledger)), state, ledger);
+  const watts =
+    state === 'start'
+      ? startWallW(context, ledger)
+      : wallOf(context, groupByFeed(draw(context, state, ledger)), state, ledger);
+  return watts && narrowed(context.learned, watts, ledger);
 }
 
-/** W at the wall of one box in a state; at the start, of its own drives at their own worst moment. */
+/** The same of one box, as readings leave it; at the start, of its own drives at their own worst moment. */
 export function boxWall(context: FigureContext, box: Box, state: PowerState, ledger: Ledger): Quantity | null {
+  const watts = plainBoxWall(context, box, state, ledger);
+  return watts && narrowed(context.learned, watts, ledger);
+}
+
+/** From the sheets alone, for what is reckoned further from it. */
+export function plainBoxWall(context: FigureContext, box: Box, state: PowerState, ledger: Ledger): Quantity | null {
   const own = feedsOf(context).filter((feed) => feed.box === box);
   if (state === 'start') return startWallW(context, ledger, own);
   const lines = groupByFeed(draw(context, state, ledger)).filter(({ feed }) => feed.box === box);
   return wallOf(context, lines, state, ledger);
 }
 
-/** W at the wall of one feed in a state; at the start, at its own worst moment. */
+/** W at the wall of one feed in a state, as readings leave it; at the start, at its own worst moment. */
 export function feedWall(context: FigureContext, { key }: Feed, state: PowerState, ledger: Ledger): Quantity | null {
-  if (state === 'start')
-    return startWallW(
-      context,
-      ledger,
-      feedsOf(context).filter((feed) => feed.key === key),
-    );
-  return wallOf(
-    context,
-    groupByFeed(draw(context, state, ledger)).filter(({ feed }) => feed.key === key),
-    state,
-    ledger,
-  );
+  const own = feedsOf(context).filter((feed) => feed.key === key);
+  const lines = groupByFeed(draw(context, state, ledger)).filter(({ feed }) => feed.key === key);
+  const watts = state === 'start' ? startWallW(context, ledger, own) : wallOf(context, lines, state, ledger);
+  return watts && narrowed(context.learned, watts, ledger);
 }
 
 function wallOf(

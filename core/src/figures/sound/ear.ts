@@ -9,6 +9,7 @@ import { feedWith } from '../power/feeds';
 import { modulesOf } from '../power/supplyLoss';
 import { feedLoadW } from '../power/wall';
 import { Ledger, type Quantity } from '../quantity';
+import { narrowed } from '../readings/learned';
 import { PATH_DB, pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
 const DIRECTIVITY = { open: 2, wall: 4, corner: 8 } as const;
@@ -81,8 +82,9 @@ export function earDb(context: FigureContext, ledger: Ledger, state: HeardState)
     `Lw + 10·log₁₀(${q}/(4π·${r.toFixed(1)}²) + 4/R) − door`,
     (power, roomM2, doorDb) => pressureLevel(power, q, r, roomM2) - doorDb,
   );
+  const heard = narrowed(context.learned, pressure, ledger);
   const floor = roomFloorDb(site);
-  return floor > 0 ? { ...pressure, note: `room ${Math.round(floor)}` } : pressure;
+  return floor > 0 ? { ...heard, note: `room ${Math.round(floor)}` } : heard;
 }
 
 /** What is heard with the machine off, dB(A): measured or typed, else typical of the room; 0 where none is counted. */

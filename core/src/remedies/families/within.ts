@@ -2,6 +2,7 @@ import { memberAt } from '../../lists';
 import { addItemEdit } from '../../build/newItem';
 import { heatsPast, slowestOf } from '../../figures/air/airOf';
 import { figureContext } from '../../figures/context';
+import { printFor, withOperatingPoint } from '../../figures/operatingPoint';
 import { fanRpmShare } from '../../figures/fanCurve';
 import { mismatch } from '../../machine/accepts';
 import { spotsOf } from '../../machine/spots';
@@ -34,7 +35,8 @@ const movesAsMuch = (part: PartOf<'fan'>, now: PartOf<'fan'>): boolean =>
 const slower = ({ build, assessment }: Base): Proposal[] => {
   const { fans } = build.policy;
   if (fans.kind !== 'fixed') return [];
-  const context = figureContext(build, { ...assessment, needs: assessment.needs.needs });
+  const plain = figureContext(build, { ...assessment, needs: assessment.needs.needs });
+  const context = withOperatingPoint(plain, printFor(build), build.readings);
   const slowest = slowestOf(context);
   if (!slowest) return [];
   const half = Math.round(((slowest.duty + fans.duty) / 2) * 20) / 20;

@@ -1,12 +1,9 @@
 import { useState } from 'react';
 import type { Air, AirTry } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
-import { BuildTitle } from '../build/BuildTitle';
-import { ChangeLine } from '../build/ChangeLine';
-import { PrintHead } from '../build/PrintHead';
-import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
-import { Masthead } from '../Masthead';
+import { ViewFrame } from '../build/ViewFrame';
+import { MeasuredPane } from '../readings/MeasuredPane';
 import { useWidth } from '../useWidth';
 import { degrees, drivesAnswer, othersAnswer } from './airWords';
 import { NoisePane } from './NoisePane';
@@ -15,6 +12,8 @@ import { Trying } from './Trying';
 import { useAir } from './useAir';
 import { WarmTable } from './WarmTable';
 
+const ABOUT = ['driveC', 'earDb'] as const;
+
 /** How warm do drives, processor and cards get, and how loud is it where somebody sleeps. */
 export default function AirPage() {
   useUndoKeys();
@@ -22,35 +21,25 @@ export default function AirPage() {
   const [tried, setTried] = useState<AirTry>({});
   const air = useAir(tried);
   return (
-    <div className="print-page relative flex h-full min-h-[560px] flex-col">
-      <Masthead>
-        <BuildTitle />
-      </Masthead>
-      <div className="no-print contents">
-        <Tapes />
-        <ChangeLine hint="How warm it gets on a normal and the hottest day, and how loud it is." />
-      </div>
-      <PrintHead view="air and sound" />
-      <main
-        className={
-          'print-page grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto bg-sheet md:auto-rows-auto ' +
-          'md:grid-cols-[minmax(0,1fr)_380px] xl:grid-cols-[minmax(0,1fr)_460px] md:overflow-hidden'
-        }
-      >
-        <h1 className="sr-only">Air and sound</h1>
-        {air ? (
-          <>
-            <AirPane air={air} />
-            <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
-              <Trying build={build} air={air} tried={tried} onTry={setTried} />
-              <NoisePane air={air} wishDb={build.brief.earDb} />
-            </div>
-          </>
-        ) : (
-          <p className="p-6 text-mid">Working it out …</p>
-        )}
-      </main>
-    </div>
+    <ViewFrame
+      view="air and sound"
+      hint="How warm it gets on a normal and the hottest day, and how loud it is."
+      className="bg-sheet md:grid-cols-[minmax(0,1fr)_380px] xl:grid-cols-[minmax(0,1fr)_460px]"
+    >
+      <h1 className="sr-only">Air and sound</h1>
+      {air ? (
+        <>
+          <AirPane air={air} />
+          <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
+            <Trying build={build} air={air} tried={tried} onTry={setTried} />
+            <NoisePane air={air} wishDb={build.brief.earDb} />
+            <MeasuredPane build={build} about={ABOUT} />
+          </div>
+        </>
+      ) : (
+        <p className="p-6 text-mid">Working it out …</p>
+      )}
+    </ViewFrame>
   );
 }
 

@@ -13,12 +13,8 @@ import {
 import { edit } from '../../state/benchThunks';
 import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { BuildTitle } from '../build/BuildTitle';
-import { ChangeLine } from '../build/ChangeLine';
-import { PrintHead } from '../build/PrintHead';
-import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
-import { Masthead } from '../Masthead';
+import { ViewFrame } from '../build/ViewFrame';
 import { ChoiceField, NumberField, TextField } from './fields';
 import { groupsFor, MUST_HAVES, readAnswer, type Group, type NumberQuestion } from './briefFields';
 import { HowItRuns } from './HowItRuns';
@@ -35,84 +31,69 @@ export default function BriefPage() {
   const setBrief = (patch: Partial<Brief>, words: string) =>
     act({ type: 'set.brief', value: pruned({ ...brief, ...patch }) }, words);
   return (
-    <div className="print-page flex h-full min-h-[560px] flex-col">
-      <Masthead>
-        <BuildTitle />
-      </Masthead>
-      <div className="no-print contents">
-        <Tapes />
-        <ChangeLine hint="Every answer is optional, and each becomes a mark at once." />
-      </div>
-      <PrintHead view="brief" />
-      <main
-        className={
-          'print-page grid min-h-0 flex-1 grid-cols-1 overflow-auto ' +
-          'md:grid-cols-[minmax(0,1fr)_360px] ' +
-          'md:overflow-hidden'
-        }
-      >
-        <div className="print-page min-h-0 overflow-auto px-6 py-4" tabIndex={-1}>
-          <h1 className="text-[19px] font-semibold">Brief</h1>
-          <div className="mt-2 max-w-[720px]">
-            <TextField
-              label="What it is for"
-              help="In a sentence or two, for yourself and for whoever helps."
-              value={brief.purpose ?? ''}
-              most={2000}
-              onAnswer={(text) => setBrief({ purpose: text || undefined }, 'Purpose')}
-            />
-            <TextField
-              label="Notes"
-              help="What you want to remember of this machine: where things came from, what was decided and why."
-              value={build.notes}
-              most={LIMITS.notesCharacters}
-              onAnswer={(text) => act({ type: 'set.notes', value: text }, 'Notes')}
-            />
-          </div>
-          <div className="mt-4 columns-1 gap-10 xl:columns-2">
-            {groupsFor(build).map((group) => (
-              <GroupOf key={group.title} group={group} build={build} onEdit={act} />
-            ))}
-            <HowItRuns build={build} onEdit={act} />
-            <fieldset className="mb-6 break-inside-avoid">
-              <legend className="text-[15px] font-semibold">Must have</legend>
-              <p className="mb-1 text-[13px] text-mid">A part that lacks one of these is tagged.</p>
-              {MUST_HAVES.map(([key, label, why]) => {
-                const has = brief.mustHave?.includes(key) ?? false;
-                const next = has ? brief.mustHave!.filter((one) => one !== key) : [...(brief.mustHave ?? []), key];
-                return (
-                  <label
-                    key={key}
-                    className="flex min-h-7 items-start gap-2.5 border-t border-dotted border-line py-1.5"
-                  >
-                    <input
-                      type="checkbox"
-                      className="mt-0.5 size-[18px] accent-[var(--ink)]"
-                      checked={has}
-                      onChange={() =>
-                        setBrief(
-                          { mustHave: next.length ? next : undefined },
-                          has ? `${label} no longer a must` : `Must have: ${label}`,
-                        )
-                      }
-                    />
-                    <span>
-                      <span className="font-medium">{label}</span>
-                      <span className="block text-[12.5px] text-mid">{why}</span>
-                    </span>
-                  </label>
-                );
-              })}
-            </fieldset>
-          </div>
+    <ViewFrame
+      view="brief"
+      hint="Every answer is optional, and each becomes a mark at once."
+      className="md:grid-cols-[minmax(0,1fr)_360px]"
+    >
+      <div className="print-page min-h-0 overflow-auto px-6 py-4" tabIndex={-1}>
+        <h1 className="text-[19px] font-semibold">Brief</h1>
+        <div className="mt-2 max-w-[720px]">
+          <TextField
+            label="What it is for"
+            help="In a sentence or two, for yourself and for whoever helps."
+            value={brief.purpose ?? ''}
+            most={2000}
+            onAnswer={(text) => setBrief({ purpose: text || undefined }, 'Purpose')}
+          />
+          <TextField
+            label="Notes"
+            help="What you want to remember of this machine: where things came from, what was decided and why."
+            value={build.notes}
+            most={LIMITS.notesCharacters}
+            onAnswer={(text) => act({ type: 'set.notes', value: text }, 'Notes')}
+          />
         </div>
-        <aside aria-label="Room it has" className="min-h-0 overflow-auto border-line bg-sheet px-4 py-4 md:border-l">
-          <h2 className="text-[15px] font-semibold">In the room it has</h2>
-          <RoomPicture build={build} units={units} />
-          <p className="mt-1 text-[12.5px] text-mid">Dashed: the limits of the brief. What passes one is hatched.</p>
-        </aside>
-      </main>
-    </div>
+        <div className="mt-4 columns-1 gap-10 xl:columns-2">
+          {groupsFor(build).map((group) => (
+            <GroupOf key={group.title} group={group} build={build} onEdit={act} />
+          ))}
+          <HowItRuns build={build} onEdit={act} />
+          <fieldset className="mb-6 break-inside-avoid">
+            <legend className="text-[15px] font-semibold">Must have</legend>
+            <p className="mb-1 text-[13px] text-mid">A part that lacks one of these is tagged.</p>
+            {MUST_HAVES.map(([key, label, why]) => {
+              const has = brief.mustHave?.includes(key) ?? false;
+              const next = has ? brief.mustHave!.filter((one) => one !== key) : [...(brief.mustHave ?? []), key];
+              return (
+                <label key={key} className="flex min-h-7 items-start gap-2.5 border-t border-dotted border-line py-1.5">
+                  <input
+                    type="checkbox"
+                    className="mt-0.5 size-[18px] accent-[var(--ink)]"
+                    checked={has}
+                    onChange={() =>
+                      setBrief(
+                        { mustHave: next.length ? next : undefined },
+                        has ? `${label} no longer a must` : `Must have: ${label}`,
+                      )
+                    }
+                  />
+                  <span>
+                    <span className="font-medium">{label}</span>
+                    <span className="block text-[12.5px] text-mid">{why}</span>
+                  </span>
+                </label>
+              );
+            })}
+          </fieldset>
+        </div>
+      </div>
+      <aside aria-label="Room it has" className="min-h-0 overflow-auto border-line bg-sheet px-4 py-4 md:border-l">
+        <h2 className="text-[15px] font-semibold">In the room it has</h2>
+        <RoomPicture build={build} units={units} />
+        <p className="mt-1 text-[12.5px] text-mid">Dashed: the limits of the brief. What passes one is hatched.</p>
+      </aside>
+    </ViewFrame>
   );
 }
 

@@ -5,12 +5,9 @@ import { plugAnswer } from './plugAnswer';
 import { UpsPane } from './UpsPane';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { BuildTitle } from '../build/BuildTitle';
-import { ChangeLine } from '../build/ChangeLine';
-import { PrintHead } from '../build/PrintHead';
-import { Tapes } from '../build/Tapes';
 import { useUndoKeys } from '../build/useUndoKeys';
-import { Masthead } from '../Masthead';
+import { ViewFrame } from '../build/ViewFrame';
+import { MeasuredPane } from '../readings/MeasuredPane';
 import { useWidth } from '../useWidth';
 import { StartPicture, StartTable } from './StartPicture';
 import { StatesPicture } from './StatesPicture';
@@ -20,42 +17,33 @@ import { SupplyPane } from './SupplyPane';
 import { usePower, type PowerSeen } from './usePower';
 import { YearPane } from './YearPane';
 
+const ABOUT = ['wallW'] as const;
+
 /** Does it start, what does it draw, what is that a year. */
 export default function PowerPage() {
   useUndoKeys();
   const build = useAppSelector((state) => state.bench.build)!;
   const power = usePower();
   return (
-    <div className="print-page relative flex h-full min-h-[560px] flex-col">
-      <Masthead>
-        <BuildTitle />
-      </Masthead>
-      <div className="no-print contents">
-        <Tapes />
-        <ChangeLine hint="Does it start, what does it draw in every state, and what is that a year." />
-      </div>
-      <PrintHead view="power" />
-      <main
-        className={
-          'print-page grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto bg-sheet md:auto-rows-auto ' +
-          'md:grid-cols-[minmax(0,1fr)_400px] xl:grid-cols-[minmax(0,1fr)_500px] md:overflow-hidden'
-        }
-      >
-        <h1 className="sr-only">Power</h1>
-        {power && power.together.length > 0 ? (
-          <>
-            <StartPane power={power} build={build} />
-            <DrawsPane power={power} build={build} />
-          </>
-        ) : (
-          <p className="p-6 text-mid">
-            {power
-              ? 'Nothing draws power yet. With a board in the machine its states are drawn here.'
-              : 'Working it out …'}
-          </p>
-        )}
-      </main>
-    </div>
+    <ViewFrame
+      view="power"
+      hint="Does it start, what does it draw in every state, and what is that a year."
+      className="bg-sheet md:grid-cols-[minmax(0,1fr)_400px] xl:grid-cols-[minmax(0,1fr)_500px]"
+    >
+      <h1 className="sr-only">Power</h1>
+      {power && power.together.length > 0 ? (
+        <>
+          <StartPane power={power} build={build} />
+          <DrawsPane power={power} build={build} />
+        </>
+      ) : (
+        <p className="p-6 text-mid">
+          {power
+            ? 'Nothing draws power yet. With a board in the machine its states are drawn here.'
+            : 'Working it out …'}
+        </p>
+      )}
+    </ViewFrame>
   );
 }
 
@@ -255,6 +243,7 @@ function DrawsPane({ power, build }: { readonly power: Power; readonly build: Bu
         </div>
       ))}
       {power.year && <YearPane year={power.year} power={power} build={build} />}
+      <MeasuredPane build={build} about={ABOUT} />
     </section>
   );
 }
