@@ -100,3 +100,28 @@ test('a temperature measured on the machine narrows what is foretold; it is take
   await page.getByRole('button', { name: /^Take out: Hottest drive/ }).click();
   await expect.poll(told).toEqual([likely, lo, hi]);
 });
+
+test('quieter ways are looked for, one is taken, and the machine stands beside itself as it was before', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'air-quiet');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Air', exact: true }).click();
+  await page.getByRole('button', { name: 'Look for quieter ways' }).click();
+  await expect(page.getByTestId('quiet-state')).toHaveText(/^\d+ looked at\./, { timeout: 30_000 });
+  const first = page.locator('[data-quiet]').first();
+  const saves = Number(/−(\d+\.\d) dB/.exec(await first.innerText())?.[1]);
+  expect(saves).toBeGreaterThan(3);
+  const noise = page.getByTestId('sound-answer');
+  const level = async () => Number(/^(\d+) dB/.exec(await noise.innerText())?.[1]);
+  const before = await level();
+  await first.click();
+  await expect.poll(level).toBeLessThan(before - saves + 1.5);
+  await expect(page.getByTestId('quiet-state')).toBeHidden();
+  await bench.settled();
+  await page.getByLabel('Compare with').selectOption({ index: 1 });
+  await expect(page.getByTestId('same-answer')).toContainText(/Hottest day, all busy: this one is \d+\.\d dB quieter/);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect.poll(level).toBe(before);
+});

@@ -123,6 +123,13 @@ export {
   type ReadingsTold,
   type ReadingTold,
 } from './figures/readings/readings';
+export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/quieten';
+export {
+  sameTemperature,
+  type AtDuty,
+  type Compared as AtSameTemperature,
+  type SameTemperature,
+} from './figures/air/sameTemperature';
 export { airOf, marginOf, type Air, type AirInBox, type AirTry, type Heard, type WarmRow } from './figures/air/airOf';
 export type { Section } from './figures/air/section';
 export type { Day, InsideAir } from './figures/air/temperatures';

@@ -27,7 +27,16 @@ import {
   type TryRow,
   type Weighed,
 } from '@inch-tower/core';
-import type { BenchView, BenchWorker, Effect, GoingRow, RefusedRow, TaggedSnag, TrySource } from './messages';
+import type {
+  BenchView,
+  BenchWorker,
+  Effect,
+  GoingRow,
+  QuietRows,
+  RefusedRow,
+  TaggedSnag,
+  TrySource,
+} from './messages';
 
 const assessor = createAssessor();
 /** Weighing has an assessor of its own, so that try-outs do not push the build's stages out of memory. */
@@ -218,6 +227,42 @@ const worker: BenchWorker = {
     const context = assessor.context(now.build);
     const { reckonedNow } = await import('./seldom');
     return reckonedNow(context, reading);
+  },
+
+  async sameTemperature(other) {
+    const now = base();
+    if (!now) return null;
+    const { sameTemperature } = await import('./seldom');
+    return sameTemperature(assessor.context(now.build), createAssessor().context(other));
+  },
+
+  async quieten(onProgress) {
+    const mine = ++asking;
+    const from = base();
+    if (!from) return null;
+    const { quieten } = await import('./seldom');
+    const run = quieten(from, listed, weighing, today());
+    let told = performance.now();
+    for (;;) {
+      const next = run.next();
+      const rows = (): QuietRows => ({
+        ...next.value,
+        best: next.value.best.map((one) => ({
+          ...row(one),
+          cure: true,
+          savesDb: one.savesDb,
+          duty: one.duty,
+          hottestC: one.hottestC,
+        })),
+      });
+      if (next.done) return rows();
+      if (performance.now() - told > BATCH_MS) {
+        onProgress(rows());
+        told = performance.now();
+      }
+      await breathe();
+      if (mine !== asking) return null;
+    }
   },
 
   async tryAt(ask, onBatch) {

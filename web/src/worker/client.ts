@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Build, Edit, Refusal, Step } from '@inch-tower/core';
 import type { OwnedCatalogue } from '../state/api';
-import type { AskFrom, BenchView, BenchWorker, TryBatch } from './messages';
+import type { AskFrom, BenchView, BenchWorker, QuietRows, TryBatch } from './messages';
 
 /**
  * How long the worker may be silent on what was done to a machine before it is ended: the first time, and started again
@@ -87,6 +87,13 @@ export async function searchIn<T>(
     settled();
   }
 }
+
+/** Ends what the second worker is at; what it found so far stays with who asked. */
+export const stopSearch = (): void => void searching?.remote.stop();
+
+/** A search that tells how far it is. */
+export const quietSearch = (searcher: Searcher, onProgress: (rows: QuietRows) => void): Promise<QuietRows | null> =>
+  searcher.quieten(proxy(onProgress));
 
 /** What was asked, or why there is no answer: the worker died of it, or was silent too long. */
 type Asked<T> =

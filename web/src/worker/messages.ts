@@ -20,8 +20,10 @@ import type {
   Severity,
   Air,
   AirTry,
+  Quieter,
   Reading,
   ReadingsTold,
+  SameTemperature,
   Gone,
   Power,
   Share,
@@ -72,6 +74,9 @@ export type SupplyChoiceRows = Pick<SupplyChoice, 'now'> & {
 };
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 type Deltas = Readonly<Partial<Record<FigureId, number>>>;
+/** Changes that make the machine quieter, the most first, and how far the search for them is. */
+export type QuietRow = RemedyRow & Pick<Quieter, 'savesDb' | 'duty' | 'hottestC'>;
+export type QuietRows = { readonly done: number; readonly of: number; readonly best: readonly QuietRow[] };
 export type GoingRow = {
   readonly sheet: string;
   readonly delta: Deltas;
@@ -140,6 +145,10 @@ export type BenchWorker = {
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */
   readings(about: readonly Reading['what'][]): Promise<ReadingsTold | null>;
+  /** The open machine and another, the other's fans as fast as holds the hottest drive of the open one. */
+  sameTemperature(other: Build): Promise<SameTemperature | null>;
+  /** Tells what makes the machine quieter as it finds it; null when something newer was asked. */
+  quieten(onProgress: (rows: QuietRows) => void): Promise<QuietRows | null>;
   /** What is reckoned for a reading about to be kept; null where nothing is. */
   reckoned(reading: Reading): Promise<number | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */

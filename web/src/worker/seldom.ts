@@ -9,8 +9,10 @@ export {
   kitPrint,
   poolDrives,
   powerOf,
+  quieten,
   readingsTold,
   reckonedNow,
+  sameTemperature,
   sceneOf,
   supplyOffers,
 } from '@inch-tower/core';

@@ -6,7 +6,7 @@ import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
 import { sumLevels } from '../sound/levels';
 import { sectionOf, type Section } from './section';
-import { dutyOn, hotDrives, warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
+import { dutyOn, hotDrives, marginOfWarm, warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
 
 /** A part on one day: the air that reaches it and itself, °C, and what it gives off, W. */
 type OnDay = { readonly airC: number; readonly tempC: Ranged; readonly watts: number };
@@ -108,7 +108,6 @@ function nearest(context: FigureContext): { readonly tempC: number; readonly lim
 
 /** Modules and processors slow down by themselves; these are to be kept cool. */
 const HELD: ReadonlySet<Warm['where']> = new Set<Warm['where']>(['stream', 'cage', 'inside', 'card']);
-const marginOfWarm = ({ limitC, on }: Warm): number => limitC - on.hot.tempC.value;
 
 /** Whether anything that is within its limit at one duty is past it at another. */
 export function heatsPast(context: FigureContext, duty: number): boolean {

@@ -20,7 +20,7 @@ export function heldDuty(context: FigureContext): HeldDuty | undefined {
       const drives = drivesOn(at, day, new Ledger(false)).filter(({ where }) => where !== 'board');
       return drives.length > 0 ? Math.max(...drives.map(({ tempC }) => tempC.value)) : null;
     };
-    return lowest(hottest, fans.hottestDriveC, context.site.cupboard === 'none');
+    return lowestDuty(hottest, fans.hottestDriveC, context.site.cupboard === 'none');
   };
   const [normal, hot] = [on('normal'), on('hot')];
   return normal && hot && { normal: normal.duty, hot: hot.duty, holds: { normal: normal.holds, hot: hot.holds } };
@@ -28,7 +28,16 @@ export function heldDuty(context: FigureContext): HeldDuty | undefined {
 
 type Found = { readonly duty: number; readonly holds: boolean };
 
-function lowest(hottest: (duty: number) => number | null, targetC: number, isFalling: boolean): Found | undefined {
+/**
+ * The lowest duty at which `hottest` is no more than a target, or the one at which it is least; undefined where it is
+ * null. `isFalling` where more duty is never hotter. `fine`: how near, as a share of full.
+ */
+export function lowestDuty(
+  hottest: (duty: number) => number | null,
+  targetC: number,
+  isFalling: boolean,
+  fine = FINE,
+): Found | undefined {
   const atLeast = hottest(LEAST);
   if (atLeast === null) return undefined;
   if (atLeast <= targetC) return { duty: LEAST, holds: true };
@@ -45,7 +54,7 @@ function lowest(hottest: (duty: number) => number | null, targetC: number, isFal
     return { duty: coolest === atLeast ? LEAST : steps[temps.indexOf(coolest)]!, holds: false };
   }
   let [low, high] = [first === 0 ? LEAST : steps[first - 1]!, steps[first]!];
-  while (high - low > FINE) {
+  while (high - low > fine) {
     const middle = (low + high) / 2;
     if ((hottest(middle) ?? Infinity) <= targetC) high = middle;
     else low = middle;

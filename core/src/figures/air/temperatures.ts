@@ -28,6 +28,8 @@ export type Warm = {
   readonly on: Readonly<Record<Day, { readonly watts: Quantity; readonly airC: number; readonly tempC: Quantity }>>;
   /** What its maker allows, °C. */ readonly limitC: number;
 };
+/** K to what its maker allows on the hottest day. */
+export const marginOfWarm = ({ limitC, on }: Warm): number => limitC - on.hot.tempC.value;
 /** The air through, in and around a box; `isStill` where nothing but warmth moves it. */
 export type InsideAir = {
   readonly flow: AirFlow;

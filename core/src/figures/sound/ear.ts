@@ -161,6 +161,7 @@ function driveSources(context: FigureContext, ledger: Ledger, state: HeardState)
       units: PlannedUnit[];
     }
   >();
+  let dampers = dampersOf(context);
   for (const unit of ofKind(context.running, 'drive')) {
     if (unit.part.soundIdleDb === null) continue;
     const spot = context.layout.at[unit.id]?.spot;
@@ -169,7 +170,9 @@ function driveSources(context: FigureContext, ledger: Ledger, state: HeardState)
       host && (host.kind === 'chassis' || host.kind === 'adapter')
         ? host.bayGroups.find((one) => one.key === spot.key)
         : undefined;
-    const mounting = group?.mounting ?? 'tray';
+    const isDamped = group?.mounting === 'hard' && dampers >= DAMPERS_A_DRIVE;
+    if (isDamped) dampers -= DAMPERS_A_DRIVE;
+    const mounting = isDamped ? 'soft' : (group?.mounting ?? 'tray');
     const key = `${unit.part.id}|${mounting}|${spot?.host ?? ''}`;
     const one = groups.get(key) ?? {
       part: unit.part,
@@ -202,6 +205,14 @@ function driveSources(context: FigureContext, ledger: Ledger, state: HeardState)
     };
   });
 }
+
+/** A drive that is screwed to steel takes one at each of its four screws. */
+const DAMPERS_A_DRIVE = 4;
+const dampersOf = ({ units }: FigureContext): number =>
+  ofKind(units, 'sundry').reduce(
+    (sum, { part, item }) => (part.use === 'damper' ? sum + part.packOf * (item?.count ?? 1) : sum),
+    0,
+  );
 
 /** Each supply at its own share of a load; the load only chooses the point, so its working is no part of this one. */
 function supplySources(context: FigureContext, ledger: Ledger, state: HeardState): SoundSource[] {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Air, AirTry } from '@inch-tower/core';
+import type { Air, AirTry, Build } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
@@ -7,6 +7,8 @@ import { MeasuredPane } from '../readings/MeasuredPane';
 import { useWidth } from '../useWidth';
 import { degrees, drivesAnswer, othersAnswer } from './airWords';
 import { NoisePane } from './NoisePane';
+import { QuietPane } from './QuietPane';
+import { SamePane } from './SamePane';
 import { SectionPicture } from './SectionPicture';
 import { Trying } from './Trying';
 import { useAir } from './useAir';
@@ -29,10 +31,11 @@ export default function AirPage() {
       <h1 className="sr-only">Air and sound</h1>
       {air ? (
         <>
-          <AirPane air={air} />
+          <AirPane air={air} build={build} />
           <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
             <Trying build={build} air={air} tried={tried} onTry={setTried} />
             <NoisePane air={air} wishDb={build.brief.earDb} />
+            <QuietPane build={build} />
             <MeasuredPane build={build} about={ABOUT} />
           </div>
         </>
@@ -43,7 +46,7 @@ export default function AirPage() {
   );
 }
 
-function AirPane({ air }: { readonly air: Air }) {
+function AirPane({ air, build }: { readonly air: Air; readonly build: Build }) {
   const { width, ref } = useWidth();
   const answer = drivesAnswer(air.boxes);
   const others = othersAnswer(air.boxes);
@@ -66,6 +69,7 @@ function AirPane({ air }: { readonly air: Air }) {
         ))}
       </div>
       <FansGone without={air.without} />
+      <SamePane build={build} />
       <p className="mt-2 text-[12.5px] text-mid">
         Reckoned from what is typical of such a chassis and of its parts, all of them busy on the hottest day: the
         ranges say how far that may be off. Another machine above or below it in a rack is not counted.

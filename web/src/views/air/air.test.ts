@@ -1,5 +1,5 @@
 import type { Heard, UnitId, WarmRow } from '@inch-tower/core';
-import { drivesAnswer, heldWords, othersAnswer, slowestWords, soundAnswer } from './airWords';
+import { drivesAnswer, heldWords, othersAnswer, quietWords, sameWords, slowestWords, soundAnswer } from './airWords';
 
 const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {}): WarmRow => {
   const day = { airC: 30, tempC: { value, lo, hi }, watts: 7 };
@@ -82,4 +82,19 @@ test('what holding a temperature takes', () => {
   expect(of(true, true)).toBe('Held at 42 °C: 30 % on a normal day, 65 % on the hottest.');
   expect(of(true, false)).toBe('Held at 42 °C: 30 % on a normal day; on the hottest no speed holds it.');
   expect(of(false, false)).toMatch(/^No speed holds/);
+});
+
+test('a quieter way says what it takes; a comparison who is louder, or by how much it is missed', () => {
+  expect(quietWords({ duty: 0.84, delta: { 'cost.now': 89, 'power.idleWallW': -2.9 } }, 'EUR')).toBe(
+    'fans at 84 % · +89 EUR · −3 W idle',
+  );
+  expect(quietWords({ duty: null, delta: {} }, 'EUR')).toBe('no price');
+  const at = (earDb: number | null) => ({ duty: 0.4, hottestC: 40, earDb, wallW: 100, rpm: [] });
+  const of = (mine: number | null, other: number | null, missesK = 0) =>
+    sameWords({ mine: at(mine), other: at(other), missesK }, 'Boathouse');
+  expect(of(30, 35.2)).toBe('this one is 5.2 dB quieter.');
+  expect(of(35.2, 30)).toBe('this one is 5.2 dB louder.');
+  expect(of(30, 30.3)).toBe('both are as loud.');
+  expect(of(30, null)).toBe('only this one is heard.');
+  expect(of(30, 25, 4.4)).toBe('no speed of its fans holds that: 4 K warmer.');
 });

@@ -1,4 +1,6 @@
-import { marginOf, type Air, type Heard, type WarmRow } from '@inch-tower/core';
+import { marginOf, type Air, type AtSameTemperature, type Heard, type WarmRow } from '@inch-tower/core';
+import { changeWords } from '../../words/format';
+import type { QuietRow } from '../../worker/messages';
 
 type Tone = 'good' | 'warn' | 'bad' | 'text-mid';
 type Answer = { readonly words: string; readonly tone: Tone };
@@ -107,4 +109,28 @@ function loudWords(overDb: number): string {
   if (overDb < 4) return 'a little louder';
   if (overDb < 8) return 'clearly louder';
   return `about ${(2 ** (overDb / 10)).toFixed(overDb < 20 ? 1 : 0)} times louder`;
+}
+
+/** What a quieter way takes: how fast the fans then turn, and what it costs. */
+export function quietWords({ duty, delta }: Pick<QuietRow, 'duty' | 'delta'>, currency: string): string {
+  const price = changeWords('cost.now', delta['cost.now'] ?? 0);
+  const watts = changeWords('power.idleWallW', delta['power.idleWallW'] ?? 0);
+  return [
+    ...(duty === null ? [] : [`fans at ${Math.round(duty * 100)} %`]),
+    price ? `${price} ${currency}` : 'no price',
+    ...(watts ? [`${watts} W idle`] : []),
+  ].join(' · ');
+}
+
+/** What the comparison says: louder or quieter by how much, or by how many K it cannot hold the temperature. */
+export function sameWords({ mine, other, missesK }: AtSameTemperature, name: string): string {
+  const fans = name === 'Before' ? 'the fans before' : 'its fans';
+  if (missesK > 0.1) return `no speed of ${fans} holds that: ${missesK.toFixed(0)} K warmer.`;
+  if (mine.earDb === null || other.earDb === null)
+    return mine.earDb === other.earDb
+      ? 'neither is heard.'
+      : `${mine.earDb === null ? 'only the other' : 'only this one'} is heard.`;
+  const less = other.earDb - mine.earDb;
+  if (Math.abs(less) < 0.5) return 'both are as loud.';
+  return `this one is ${Math.abs(less).toFixed(1)} dB ${less > 0 ? 'quieter' : 'louder'}.`;
 }
