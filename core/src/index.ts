@@ -132,7 +132,7 @@ export {
 } from './figures/air/sameTemperature';
 export { airOf, marginOf, type Air, type AirInBox, type AirTry, type Heard, type WarmRow } from './figures/air/airOf';
 export type { Section } from './figures/air/section';
-export type { Day, InsideAir } from './figures/air/temperatures';
+export type { Day, InsideAir } from './figures/air/moment';
 export { cableGone, goneOf, type CableGone, type Gone } from './figures/power/gone';
 export { START_SHARE, type Mildest, type SpinUp, type StartCurve } from './figures/power/startCurve';
 export type { Year } from './figures/power/year';

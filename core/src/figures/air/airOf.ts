@@ -6,7 +6,8 @@ import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
 import { sumLevels } from '../sound/levels';
 import { sectionOf, type Section } from './section';
-import { dutyOn, hotDrives, marginOfWarm, warmthOf, type BoxWarmth, type Day, type Warm } from './temperatures';
+import { dutyOn, type Day } from './moment';
+import { hotDrives, marginOfWarm, warmthOf, type BoxWarmth, type Warm } from './temperatures';
 
 /** A part on one day: the air that reaches it and itself, °C, and what it gives off, W. */
 type OnDay = { readonly airC: number; readonly tempC: Ranged; readonly watts: number };
@@ -17,6 +18,7 @@ export type WarmRow = {
   readonly marks: readonly string[];
   readonly where: Warm['where'];
   readonly limitC: number;
+  /** Names of cards in the slots right beside it. */ readonly beside: readonly string[];
   /** It slows itself down before it takes harm, as flash and processors do. */ readonly slowsDown: boolean;
   readonly on: Readonly<Record<Day, OnDay>>;
 };
@@ -170,7 +172,7 @@ function withTried(context: FigureContext, { duty, hotDayC }: AirTry): FigureCon
   };
 }
 
-const rowOf = ({ key, units, where, on, limitC }: Warm): WarmRow => {
+const rowOf = ({ key, units, where, on, limitC, beside = [] }: Warm): WarmRow => {
   const told = ({ airC, tempC, watts }: Warm['on'][Day]): OnDay => ({
     airC,
     tempC: rangedOf(tempC),
@@ -183,6 +185,7 @@ const rowOf = ({ key, units, where, on, limitC }: Warm): WarmRow => {
     marks: units.map(({ mark }) => mark),
     where,
     limitC,
+    beside: beside.map(({ part }) => part.name),
     slowsDown: slowsDown(units[0]),
     on: { normal: told(on.normal), hot: told(on.hot) },
   };

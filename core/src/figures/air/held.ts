@@ -1,6 +1,7 @@
 import type { FigureContext, HeldDuty } from '../context';
 import { Ledger } from '../quantity';
-import { drivesOn, type Day } from './temperatures';
+import type { Day } from './moment';
+import { drivesOn } from './temperatures';
 
 const LEAST = 0.2;
 const STEP = 0.1;

@@ -5,7 +5,8 @@ import { wallW } from '../power/wall';
 import { Ledger } from '../quantity';
 import { earDb } from '../sound/ear';
 import { lowestDuty } from './held';
-import { drivesOn, dutyOn, hottestOf, type Day } from './temperatures';
+import { dutyOn, type Day } from './moment';
+import { drivesOn, hottestOf } from './temperatures';
 
 /** A machine with its fans at a duty on a day: how warm, how loud at work, how fast, how many W at the wall. */
 export type AtDuty = {

@@ -2,7 +2,7 @@ import type { UnitOf } from '../../machine/units';
 import { ofKind, seatSpot, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { STREAM_WALLS } from './airBox';
-import { dutyOn } from './temperatures';
+import { dutyOn } from './moment';
 import { fanRpmShare } from '../fanCurve';
 
 /** A box seen from its left side, mm from its front and its floor: where drives, walls of fans and the board are. */

@@ -3,7 +3,8 @@ import { catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fix
 import { rack, tower } from '../../testing/rules';
 import { Ledger, rangedOf } from '../quantity';
 import { airOf, marginOf } from './airOf';
-import { chipK, driveKPerW, hotDrives, hottestDriveC, moduleKPerW, warmthOf, type Warm } from './temperatures';
+import { chipK, driveKPerW, moduleKPerW } from './moment';
+import { hotDrives, hottestDriveC, warmthOf, type Warm } from './temperatures';
 import { solveFlow } from './flow';
 
 const contextOf = (made: Fixture) => createAssessor().context(made.build);

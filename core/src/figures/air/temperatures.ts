@@ -1,23 +1,23 @@
 import { groupedBy } from '../../lists';
-import { ofKind, seatSpot, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { boxOf, seatsOf } from '../../machine/hosts';
-import { sustainedW } from '../../parts/sustained';
-import { boxesOf, type Box } from '../boxes';
+import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
+import type { Box } from '../boxes';
 import type { FigureContext } from '../context';
-import { fanRpmShare } from '../fanCurve';
-import { feedsOf } from '../power/feeds';
-import { inState, type PowerState } from '../power/draw';
-import { feedLoadW, plainBoxWall } from '../power/wall';
 import { kept } from '../kept';
 import { Ledger, type Quantity } from '../quantity';
-import { narrowed } from '../readings/learned';
-import { boxAir, type BoxAir, type DrivePath, type DrivePlace } from './airBox';
-import { draughtM3h, risingRoot, warmingK, type AirFlow } from './flow';
-
-/** The two days on which a machine is looked at. */
-export type Day = 'normal' | 'hot';
-/** On a normal day it does its work; on the hottest everything is busy. */
-const STATE_OF: Record<Day, PowerState> = { normal: 'working', hot: 'busy' };
+import type { BoxAir, DrivePath } from './airBox';
+import {
+  airBoxes,
+  coolerOn,
+  momentOf,
+  onDay,
+  type ChipCard,
+  type Day,
+  type Heated,
+  type InsideAir,
+  type Moment,
+} from './moment';
+import { neighboursOf } from './neighbours';
 
 /** Something that gets warm: like drives of one place, a processor, a card. */
 export type Warm = {
@@ -25,18 +25,12 @@ export type Warm = {
   readonly units: readonly PlannedUnit[];
   readonly where: DrivePath | 'processor' | 'card';
   /** W that one gives off, °C of the air that reaches it and of itself, on each day. */
-  readonly on: Readonly<Record<Day, { readonly watts: Quantity; readonly airC: number; readonly tempC: Quantity }>>;
+  readonly on: Readonly<Record<Day, Heated>>;
   /** What its maker allows, °C. */ readonly limitC: number;
+  /** Cards in the slots right beside it. */ readonly beside?: readonly PlannedUnit[];
 };
 /** K to what its maker allows on the hottest day. */
 export const marginOfWarm = ({ limitC, on }: Warm): number => limitC - on.hot.tempC.value;
-/** The air through, in and around a box; `isStill` where nothing but warmth moves it. */
-export type InsideAir = {
-  readonly flow: AirFlow;
-  readonly insideC: number;
-  readonly aroundC: number;
-  readonly isStill: boolean;
-};
 /** A box on both days: air through it and what is warm in it. */
 export type BoxWarmth = {
   readonly box: Box;
@@ -44,52 +38,9 @@ export type BoxWarmth = {
   readonly warm: readonly Warm[];
 };
 
-/** How far a chassis may be off what is typical of it, its fans off their curves, heat off its way out of a part. */
-const UNSURE = {
-  k: { value: 1, lo: 0.6, hi: 1.6 },
-  fan: { value: 1, lo: 0.9, hi: 1.1 },
-  /** Where a policy holds a temperature that nobody reckons, its duty may be any of a wide range. */
-  held: { value: 1, lo: 0.5, hi: 2.2 },
-  part: { value: 1, lo: 0.7, hi: 1.3 },
-  module: { value: 1, lo: 0.6, hi: 1.4 },
-} as const;
-/** A supply's own fan draws so much out of the box, m³/h, idle and full; typical, by its form. */
-const SUPPLY_M3H: Readonly<Record<string, readonly [idle: number, full: number]>> = {
-  atx: [25, 70],
-  sfx: [15, 45],
-  'sfx-l': [15, 45],
-  tfx: [12, 35],
-  'flex-atx': [10, 30],
-  redundant: [25, 70],
-};
-/** W/(m²·K) a sheet-metal skin gives off (IEC TR 60890). */
-const SKIN_W_PER_M2K = 5.5;
-/** W/K a cupboard gives off to its room. */
-const CUPBOARD = {
-  closed: { value: 6, lo: 3, hi: 10 },
-  vented: { value: 12, lo: 8, hi: 20 },
-} as const;
-/** Of the air's speed in the box, what moves along a drive behind everything. */
-const ASIDE_SHARE = 0.3;
-const DRIVE_FACE_M2 = 0.1016 * 0.0261;
-
-/** K/W from a drive's inside to the air that passes it, by m³/h past it; ± 30 % (fit to drives in a duct). */
-export const driveKPerW = (isLarge: boolean, flowM3h: number): number =>
-  isLarge ? 0.5 + 1 / (0.25 + 0.4 * (flowM3h / 10) ** 0.6) : 0.5 + 1 / (0.1 + 0.16 * (flowM3h / 10) ** 0.6);
-/** The same of a bare M.2 module, by m/s; ± 40 %. */
-export const moduleKPerW = (mPerS: number): number => 1 / (0.035 + 0.05 * Math.sqrt(mPerS));
-/** K a chip under a small heat sink is warmer than the air, by its W and m/s. */
-export const chipK = (watts: number, mPerS: number): number => (watts * 4) / Math.sqrt(Math.max(0.2, mPerS));
-
 /** All boxes of a machine on both days, by the policy of its fans; an open frame and the table are not reckoned. */
 export const warmthOf = (context: FigureContext): readonly BoxWarmth[] =>
   airBoxes(context).map((air) => warmthIn(context, air));
-
-const airBoxes = (context: FigureContext): readonly BoxAir[] =>
-  boxesOf(context).flatMap((box): BoxAir[] => {
-    const air = box?.part.kind === 'chassis' ? boxAir(context, box as UnitOf<'chassis'>) : null;
-    return air ? [air] : [];
-  });
 
 /** Like drives of one place on a day. */
 export type HotDrives = {
@@ -140,25 +91,6 @@ const drivesAlike = ({ places }: BoxAir) => [
   ...groupedBy(places, ({ drive, path, share }) => `${drive.part.id}|${path}|${share.toFixed(6)}`).values(),
 ];
 
-/** The duty fans are asked for: what is fixed, else the one that holds a temperature, or a quiet day's. */
-export const dutyOn = ({ policy, heldDuty }: FigureContext, day: Day): number =>
-  policy.fans.kind === 'fixed' ? policy.fans.duty : (heldDuty?.[day] ?? QUIET_DUTY);
-const QUIET_DUTY = 0.4;
-
-/** What everything does, the air in the room and how fast fans are asked to turn. */
-export type Moment = {
-  readonly label: string;
-  readonly state: PowerState;
-  readonly roomC: number;
-  readonly duty: number;
-};
-const momentOf = (context: FigureContext, day: Day): Moment => ({
-  label: day === 'hot' ? 'Hottest day' : 'Normal day',
-  state: STATE_OF[day],
-  roomC: day === 'hot' ? context.site.hotDayC : context.site.ambientC,
-  duty: dutyOn(context, day),
-});
-
 function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
   const quiet = new Ledger(false);
   const days = {
@@ -181,17 +113,24 @@ function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
     const on = { normal: days.normal.ofProcessor(unit, cooler), hot: days.hot.ofProcessor(unit, cooler) };
     return [{ key: unit.id, units: [unit], where: 'processor', on, limitC: unit.part.maxC }];
   });
-  const cards = [
-    ...ofKind(context.running, 'controller'),
-    ...ofKind(context.running, 'expander'),
-    ...ofKind(context.running, 'networkCard'),
-  ].filter((unit) => isHere(unit) && 'maxC' in unit.part);
-  const chips = [...groupedBy(cards, ({ part }) => part.id)].map(([key, units]): Warm => ({
+  const neighbours = neighboursOf(context);
+  const beside = (unit: PlannedUnit) => neighbours.get(unit) ?? [];
+  const cards = coolCards(context).filter(isHere);
+  const alike = groupedBy(
+    cards,
+    (unit) =>
+      `${unit.part.id} ${beside(unit)
+        .map(({ part }) => part.id)
+        .sort()
+        .join()}`,
+  );
+  const chips = [...alike].map(([key, units]): Warm => ({
     key,
     units,
     where: 'card',
-    on: { normal: days.normal.ofCard(units[0]), hot: days.hot.ofCard(units[0]) },
-    limitC: (units[0].part as { readonly maxC: number }).maxC,
+    beside: beside(units[0]),
+    on: { normal: days.normal.ofCard(units[0], beside(units[0])), hot: days.hot.ofCard(units[0], beside(units[0])) },
+    limitC: chipLimitC(units[0]),
   }));
   return {
     box: air.box,
@@ -200,145 +139,36 @@ function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
   };
 }
 
-type OnDay = {
-  readonly told: InsideAir;
-  readonly ofDrive: (place: DrivePlace) => Warm['on'][Day];
-  readonly ofProcessor: (unit: UnitOf<'processor'>, cooler: UnitOf<'cooler'>) => Warm['on'][Day];
-  readonly ofCard: (unit: UnitOf<'controller' | 'expander' | 'networkCard'>) => Warm['on'][Day];
+/** Cards whose chip has a limit. */
+const coolCards = ({ running }: FigureContext): readonly ChipCard[] => [
+  ...ofKind(running, 'controller'),
+  ...ofKind(running, 'expander'),
+  ...ofKind(running, 'networkCard'),
+];
+/** What a chip bears, °C; typical where its sheet has no line for it. */
+const chipLimitC = ({ part }: ChipCard): number => ('maxC' in part ? part.maxC : USUAL_CHIP_C);
+const USUAL_CHIP_C = 95;
+
+/** A card that cards beside it heat, on the hottest day with all busy: with them, and as it would be without. */
+export type HeatedCard = {
+  readonly card: ChipCard;
+  readonly by: readonly PlannedUnit[];
+  readonly tempC: Quantity;
+  readonly aloneC: number;
 };
 
-function onDay(context: FigureContext, air: BoxAir, moment: Moment, ledger: Ledger): OnDay {
-  const { site, learned } = context;
-  const { state, duty } = moment;
-  const feeds = feedsOf(context).filter(({ box }) => box === air.box);
-  const loads = feeds.flatMap((feed) => feedLoadW(context, feed, state, ledger) ?? []);
-  const heat = ledger.sum('Heat inside', 'W', loads);
-  const wall = plainBoxWall(context, air.box, state, ledger) ?? heat;
-  const roomC = ledger.given(moment.label, moment.roomC, '°C');
-  const cupboard =
-    site.cupboard === 'none'
-      ? null
-      : ledger.given('A cupboard gives off', CUPBOARD[site.cupboard].value, 'W/K', CUPBOARD[site.cupboard]);
-  const aroundC = cupboard
-    ? ledger.map('Air in the cupboard', '°C', [roomC, wall, cupboard], 'room + P/UA', (c, watts, ua) => c + watts / ua)
-    : roomC;
-  const supplyM3h = feeds.reduce((sum, feed) => {
-    const [idle, full] = (feed.supply && SUPPLY_M3H[feed.supply.part.form]) ?? [0, 0];
-    if (!feed.supply || feed.supply.part.sound.length === 0) return sum;
-    const modules = feed.sharing.reduce((all, { part }) => all + part.modules, 0);
-    const load = heat.value / (feed.supply.part.ratedW * modules);
-    const stops = feed.supply.part.fanStopsBelowLoad;
-    return sum + (stops !== null && load < stops ? 0 : idle + (full - idle) * Math.min(1, load));
-  }, 0);
-  const given = (label: string, of: { value: number; lo: number; hi: number }) => ledger.given(label, of.value, '', of);
-  const unsure = {
-    k: given('The chassis against what is typical of it', UNSURE.k),
-    fan: given(
-      'Fans against their curves',
-      context.policy.fans.kind === 'fixed' || context.heldDuty ? UNSURE.fan : UNSURE.held,
-    ),
-    part: given('Heat out of a drive', UNSURE.part),
-    cooler: given('Heat out of a cooler', UNSURE.part),
-    module: given('Heat out of a module or chip', UNSURE.module),
-  };
-  const flows = new Map<number, AirFlow>();
-  const airAt = (k: number, fan: number, heatW: number, around: number): InsideAir => {
-    // One of the two is likely wherever the other is not.
-    const key = k === 1 ? fan : -k;
-    let forced = flows.get(key);
-    if (!forced) flows.set(key, (forced = air.flowAt(duty, { k, fan }, supplyM3h)));
-    return airIn(air, forced, k, heatW, around);
-  };
-  const likely = airAt(1, 1, heat.value, aroundC.value);
-  const speed = ({ flow }: InsideAir): number => flow.throughM3h / 3600 / air.crossM2;
-  return {
-    told: likely,
-    ofDrive({ drive, path, share }) {
-      const watts = inState(context, drive.part, state, ledger);
-      const isLarge = drive.part.size === '3.5';
-      const at = (own: number, k: number, fan: number, heatW: number, around: number, part: number, module: number) => {
-        const now = airAt(k, fan, heatW, around);
-        if (path === 'board') {
-          const airC = now.insideC;
-          return { airC, tempC: airC + own * moduleKPerW(speed(now)) * module };
-        }
-        if (path === 'inside' || (path === 'stream' && now.isStill)) {
-          const past = Math.max(0.2, speed(now) * DRIVE_FACE_M2 * 3600 * ASIDE_SHARE);
-          return { airC: now.insideC, tempC: now.insideC + own * driveKPerW(isLarge, past) * part };
-        }
-        const all = path === 'cage' ? air.cageAt(hostOf(context, drive), duty, { k, fan }) : now.flow.drivesM3h;
-        const past = Math.max(0.2, all * share);
-        const airC = around + warmingK(own / 2, past, around);
-        return { airC, tempC: airC + own * driveKPerW(isLarge, past) * part };
-      };
-      const tempC = ledger.map(
-        drive.part.name,
-        '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.part, unsure.module],
-        'air + W × K/W at the air past it',
-        (...values) => at(...(values as Parameters<typeof at>)).tempC,
-      );
-      const { airC } = at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1);
-      return { watts, airC, tempC: narrowed(learned, tempC, ledger) };
-    },
-    ofProcessor(unit, cooler) {
-      const sustained = ledger.ofFact(sustainedW(unit.part));
-      const watts = state === 'busy' ? sustained : inState(context, unit.part, state, ledger);
-      const fans = ofKind(context.running, 'fan').filter((fan) => seatSpot(context.layout, fan)?.host === cooler.id);
-      const turns = Math.max(0, ...fans.map(({ part }) => fanRpmShare(part, duty)));
-      const { kPerW, passive } = cooler.part;
-      const tempC = ledger.map(
-        unit.part.name,
-        '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.cooler],
-        'air + W × (cooler + 0.2)',
-        (own, k, fan, heatW, around, part) => {
-          const now = airAt(k, fan, heatW, around);
-          const times = turns > 0 ? turns ** -0.6 : passive ? (5 / Math.max(0.2, speed(now))) ** 0.6 : STOPPED_TIMES;
-          return now.insideC + own * (kPerW * times * part + 0.2);
-        },
-      );
-      return { watts, airC: likely.insideC, tempC: narrowed(learned, tempC, ledger) };
-    },
-    ofCard(unit) {
-      const watts = inState(context, unit.part, state, ledger);
-      const tempC = ledger.map(
-        unit.part.name,
-        '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.module],
-        'air + W × 4/√v',
-        (own, k, fan, heatW, around, module) => {
-          const now = airAt(k, fan, heatW, around);
-          return now.insideC + chipK(own, speed(now)) * module;
-        },
-      );
-      return { watts, airC: likely.insideC, tempC: narrowed(learned, tempC, ledger) };
-    },
-  };
+export function heatedCards(context: FigureContext, ledger: Ledger): readonly HeatedCard[] {
+  const neighbours = neighboursOf(context);
+  const cards = coolCards(context).filter((unit) => (neighbours.get(unit) ?? []).length > 0);
+  if (cards.length === 0) return [];
+  const seats = seatsOf(context.layout);
+  return airBoxes(context).flatMap((air) => {
+    const own = cards.filter((unit) => boxOf(unit.id, seats, context.units) === air.box);
+    if (own.length === 0) return [];
+    const day = onDay(context, air, momentOf(context, 'hot'), ledger);
+    return own.map((card): HeatedCard => {
+      const by = neighbours.get(card)!;
+      return { card, by, tempC: day.ofCard(card, by).tempC, aloneC: day.ofCard(card, []).tempC.value };
+    });
+  });
 }
-
-/** A cooler whose fan stands still carries a small part of what it does with it. */
-const STOPPED_TIMES = 5;
-
-/**
- * The air in a box: what its fans move, or what warmth moves by itself where that is more. All that is in it mixes; the
- * skin gives off some of the heat.
- */
-function airIn(air: BoxAir, forced: AirFlow, k: number, heatW: number, aroundC: number): InsideAir {
-  const skin = SKIN_W_PER_M2K * air.skinM2;
-  const carried = (flow: number) => flow / warmingK(1, 1, aroundC) + skin;
-  const rising = (warmerK: number) => draughtM3h(air.heightM, aroundC, aroundC + warmerK, air.k * k);
-  const forcedK = heatW / carried(forced.throughM3h);
-  // What rises at the warmth the fans leave is the most that can rise.
-  if (rising(forcedK) <= forced.throughM3h)
-    return { flow: forced, insideC: aroundC + forcedK, aroundC, isStill: false };
-  const warmerK = risingRoot((x) => carried(rising(Math.max(0, x))) * x - heatW, forcedK);
-  const throughM3h = rising(warmerK);
-  const flow = { drivesM3h: throughM3h, pastM3h: 0, throughM3h, insidePa: 0 };
-  return { flow, insideC: aroundC + warmerK, aroundC, isStill: true };
-}
-
-const hostOf = ({ layout }: FigureContext, unit: PlannedUnit): string => seatSpot(layout, unit)?.host ?? '';
-
-const coolerOn = ({ running, layout }: FigureContext, processor: PlannedUnit): UnitOf<'cooler'> | undefined =>
-  ofKind(running, 'cooler').find((unit) => seatSpot(layout, unit)?.host === seatSpot(layout, processor)?.host);

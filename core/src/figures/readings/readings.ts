@@ -1,5 +1,6 @@
 import type { Build, Reading } from '../../build/build';
-import { drivesAt, dutyOn, hottestOf } from '../air/temperatures';
+import { dutyOn } from '../air/moment';
+import { drivesAt, hottestOf } from '../air/temperatures';
 import { FIELD_WORDS, type FactField } from '../../parts/fieldWords';
 import type { FigureContext } from '../context';
 import { wallW } from '../power/wall';

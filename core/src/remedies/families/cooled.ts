@@ -8,7 +8,7 @@ import { isKind } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
-import { about, listed, lower, swaps } from '../guesses';
+import { about, causes, listed, lower, otherSlots, swaps } from '../guesses';
 import type { Base } from '../weigh';
 import type { Propose, Proposes } from './shared';
 
@@ -95,4 +95,9 @@ export const COOLED = {
   ],
   'cooled.drives': moreAir,
   'cooled.card': fansInFreeMounts,
+  'cooled.beside': (base, snag, catalogue) => [
+    ...[...about(base, snag), ...causes(base, snag)].flatMap((unit) => otherSlots(base, unit)),
+    ...fansInFreeMounts(base, snag, catalogue),
+    ...faster(base, snag, catalogue),
+  ],
 } as const satisfies Proposes;

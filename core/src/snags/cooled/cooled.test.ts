@@ -1,5 +1,7 @@
 import { find, said } from '../../testing/rules';
 import { createAssessor } from '../../assess';
+import { heatedCards, warmthOf } from '../../figures/air/temperatures';
+import { Ledger } from '../../figures/quantity';
 import type { Catalogue } from '../../parts/catalogue';
 import { proposalsFor } from '../../remedies/proposals';
 import { allRemedies } from '../../remedies/remedies';
@@ -156,5 +158,53 @@ describe('air past drives and cards', () => {
     const titles = ways(filled(still), 'cooled.drives', still);
     expect(titles.length).toBeGreaterThan(0);
     expect(titles.some(({ title, cure }) => /^Fit .* at /.test(title) && cure)).toBe(true);
+  });
+});
+
+describe('hot cards side by side', () => {
+  const made = (slot: string, maxC: number) => {
+    const from = tweak('tern-16i', { maxC, busyW: 14 }, tweak('tern-8i', { busyW: 20 }));
+    const base = fixture(from).add('steading-t9').add('knot-x10').add('drover-4').add('tarn-155').add('clew-16e', 2);
+    const board = base.unit('knot-x10');
+    return base
+      .add('ember-650')
+      .add('tern-16i', 1, { at: [`${board}/pcie2`] })
+      .add('tern-8i', 1, { at: [`${board}/${slot}`] });
+  };
+  const tempOf = (one: Fixture) => {
+    const [heated] = heatedCards(createAssessor().context(one.build), new Ledger(false)).filter(
+      ({ card }) => card.part.id === 'tern-16i',
+    );
+    return heated;
+  };
+  test('the neighbour warms the air in the gap: by hand 2.985 · 0.25 · W over the flow through it', () => {
+    const { tempC, aloneC } = tempOf(made('pcie3', 95))!;
+    const context = createAssessor().context(made('pcie3', 95).build);
+    const [box] = warmthOf(context);
+    const { throughM3h } = box!.air.hot.flow;
+    const chassis = box!.box!.part as { readonly widthMm: number; readonly heightMm: number };
+    const mPerS = throughM3h / 3600 / ((0.39 * chassis.widthMm * chassis.heightMm) / 1e6);
+    expect(tempC.value - aloneC).toBeCloseTo((2.985 * 0.25 * 20) / (Math.max(0.2, mPerS) * 0.0203 * 0.1 * 3600), 6);
+    expect(tempOf(made('pcie4', 95))).toBeUndefined();
+  });
+  test('past its limit only by the card beside it: said with who and how much; a slot between, and nothing is', () => {
+    const { tempC, aloneC } = tempOf(made('pcie3', 95))!;
+    const limit = Math.round((tempC.value + aloneC) / 2);
+    expect(limit).toBeGreaterThan(aloneC);
+    expect(limit).toBeLessThan(tempC.value);
+    expect(said(made('pcie3', limit), 'cooled.beside')).toEqual([
+      `caution: Tern 8i right beside Tern 16i warms its air by about ${Math.round(tempC.value - aloneC)} K: about ` +
+        `${Math.round(tempC.value)} °C on the hottest day, ${limit} °C allowed.`,
+    ]);
+    expect(find(made('pcie4', limit), 'cooled.beside')).toEqual([]);
+    // Hot by itself, it is not the neighbour's fault.
+    expect(find(made('pcie3', Math.floor(aloneC) - 1), 'cooled.beside')).toEqual([]);
+  });
+  test('the cure is another slot for one of them', () => {
+    const { tempC, aloneC } = tempOf(made('pcie3', 95))!;
+    const titles = ways(made('pcie3', Math.round((tempC.value + aloneC) / 2)), 'cooled.beside').map(
+      ({ title }) => title,
+    );
+    expect(titles.some((title) => /^Move Tern (8i|16i) to /.test(title))).toBe(true);
   });
 });

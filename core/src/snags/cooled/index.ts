@@ -1,4 +1,4 @@
-import { cardsInStillAir, coolerCarries, drivesTooHot, passiveCooler } from './rules';
+import { cardsInStillAir, cardsSideBySide, coolerCarries, drivesTooHot, passiveCooler } from './rules';
 import type { RulesOf } from '../words';
 import type { CooledFacts } from './words';
 
@@ -8,4 +8,5 @@ export const COOLED: RulesOf<CooledFacts> = {
   'cooled.passive': passiveCooler,
   'cooled.drives': drivesTooHot,
   'cooled.card': cardsInStillAir,
+  'cooled.beside': cardsSideBySide,
 };

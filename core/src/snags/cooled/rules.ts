@@ -1,4 +1,4 @@
-import { hotDrives } from '../../figures/air/temperatures';
+import { heatedCards, hotDrives } from '../../figures/air/temperatures';
 import { Ledger, rangedOf } from '../../figures/quantity';
 import { factOf } from '../../parts/resolve';
 import { sustainedW } from '../../parts/sustained';
@@ -142,6 +142,34 @@ export function cardsInStillAir(situation: Situation): Found<'cooled.card'>[] {
         severity: 'caution',
         at: cards.map(({ id }) => ({ unit: id })),
         facts: { card: part.name, count: cards.length, chassis: box.part.name, watts: Math.round(part.busyW) },
+      },
+    ];
+  });
+}
+
+/**
+ * A card that is likely past its limit on the hottest day, and would be within it were no card in the slot beside it.
+ * One that is past it anyway is told with the temperatures.
+ */
+export function cardsSideBySide({ context }: Situation): Found<'cooled.beside'>[] {
+  return heatedCards(context, new Ledger(false)).flatMap(({ card, by, tempC, aloneC }): Found<'cooled.beside'>[] => {
+    // Where its sheet has no limit there is nothing to hold it against but what is usual: told with the temperatures.
+    if (!('maxC' in card.part)) return [];
+    const limit = card.part.maxC;
+    const { value, lo, hi } = rangedOf(tempC);
+    if (value <= limit || aloneC > limit) return [];
+    return [
+      {
+        severity: 'caution',
+        at: [{ unit: card.id }],
+        because: by.map(({ id }) => ({ unit: id })),
+        gap: { have: value, limit, gap: limit - value, unit: '°C', lo, hi },
+        facts: {
+          card: card.part.name,
+          by: by.map(({ part }) => part.name).join(' and '),
+          adds: Math.round(value - aloneC),
+          count: by.length,
+        },
       },
     ];
   });

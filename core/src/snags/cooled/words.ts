@@ -8,6 +8,7 @@ export type CooledFacts = {
   'cooled.passive': { cooler: string; processor: string; chassis: string; watts: number };
   'cooled.drives': Sized<{ count: number; drive: string; chassis: string; isStill: string; medium: string }>;
   'cooled.card': { card: string; count: number; chassis: string; watts: number };
+  'cooled.beside': Sized<{ card: string; by: string; adds: number; count: number }>;
 };
 
 export const COOLED_WORDS: WordsOf<CooledFacts> = {
@@ -39,5 +40,12 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
       `${f.count > 1 ? `${f.count} × ` : ''}${f.card} gives off about ${f.watts} W${f.count > 1 ? ' each' : ''}, ` +
       `and no fan in ${f.chassis} moves air past it.`,
     why: 'It is made for moving air.',
+  },
+  'cooled.beside': {
+    title: 'Hot cards side by side',
+    what: (f, s) =>
+      `${f.by} right beside ${f.card} ${f.count > 1 ? 'warm' : 'warms'} its air by about ${f.adds} K: about ${Math.round(s.gap.have)} °C ` +
+      `on the hottest day, ${round(s.gap.limit)} °C allowed.`,
+    why: 'A slot left free between them is enough.',
   },
 };

@@ -33,6 +33,7 @@ export function WarmTable({ box }: { readonly box: AirInBox }) {
                 {rowName(row)}
                 <span className="block text-[12px] text-mid">
                   {markRanges(row.marks)}, {WHERE[row.where]}, {hot.watts.toFixed(hot.watts < 10 ? 1 : 0)} W
+                  {row.beside.length > 0 && `, right beside ${row.beside.join(' and ')}`}
                 </span>
               </th>
               <td className={`mono py-1 text-right ${WIDE}`}>{degrees(hot.airC)}</td>

@@ -10,6 +10,7 @@ const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {})
     marks: ['A1', 'A2'],
     where: 'stream',
     limitC: 60,
+    beside: [],
     slowsDown: false,
     on: { normal: day, hot: day },
     ...more,
