@@ -124,6 +124,9 @@ export {
   type ReadingTold,
 } from './figures/readings/readings';
 export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/quieten';
+export { heardTicks, type HeardTicks } from './figures/sound/ticks';
+export { siteWith } from './figures/air/around';
+export { soundOverAir, targetOf, type OverAir } from './figures/air/overAir';
 export {
   sameTemperature,
   type AtDuty,

@@ -104,6 +104,8 @@ export const siteSchema = z.strictObject({
   /** What else hangs on the UPS of the machine, W. */
   upsOtherW: z.number().min(0).max(20_000).optional(),
   noiseFloorDb: z.number().min(0).max(80).optional(),
+  /** What it draws in is warmer than the room by so much, from machines below or beside it, K. */
+  intakeWarmerK: z.number().min(0).max(30).optional(),
   links: z.array(z.strictObject({ gbPerS: positive, count: z.int().min(1).max(16) })).max(8),
   clients: z.int().min(0).max(1000),
 });

@@ -19,6 +19,7 @@ const view = (rev: number): BenchView => ({
   rev,
   status: 'empty',
   figures: {},
+  heard: null,
   snags: [],
   open: [],
   needs: [],

@@ -3,6 +3,7 @@ import {
   acceptedReason,
   commit,
   createAssessor,
+  heardTicks,
   isClassSheet,
   mismatchWords,
   powerBoxes,
@@ -91,6 +92,7 @@ function assessNow(rev: number): BenchView {
     rev,
     status: assessment.status,
     figures: assessment.figures,
+    heard: heardTicks(assessor.context(build!)),
     open: assessment.open,
     needs: assessment.needs.needs,
     small: assessment.small,
@@ -229,11 +231,19 @@ const worker: BenchWorker = {
     return reckonedNow(context, reading);
   },
 
-  async sameTemperature(other) {
+  async winterToSummer(other) {
     const now = base();
     if (!now) return null;
-    const { sameTemperature } = await import('./seldom');
-    return sameTemperature(assessor.context(now.build), createAssessor().context(other));
+    const { sameTemperature, soundOverAir, targetOf } = await import('./seldom');
+    const mine = assessor.context(now.build);
+    const targetC = targetOf(mine);
+    if (targetC === null) return null;
+    const beside = other && createAssessor().context(other);
+    return {
+      mine: soundOverAir(mine, targetC),
+      other: beside && targetOf(beside) !== null ? soundOverAir(beside, targetC) : null,
+      same: beside && sameTemperature(mine, beside),
+    };
   },
 
   async quieten(onProgress) {

@@ -20,11 +20,13 @@ import type {
   Severity,
   Air,
   AirTry,
+  OverAir,
   Quieter,
   Reading,
   ReadingsTold,
   SameTemperature,
   Gone,
+  HeardTicks,
   Power,
   Share,
   SmallNeed,
@@ -55,6 +57,7 @@ export type BenchView = {
   readonly rev: number;
   readonly status: Status;
   readonly figures: Figures;
+  /** What is heard at work and on the hottest day. */ readonly heard: HeardTicks | null;
   readonly snags: readonly TaggedSnag[];
   readonly open: readonly OpenThing[];
   readonly needs: readonly Need[];
@@ -74,6 +77,12 @@ export type SupplyChoiceRows = Pick<SupplyChoice, 'now'> & {
 };
 export type Effect = { readonly title: string; readonly what: string; readonly severity: Severity };
 type Deltas = Readonly<Partial<Record<FigureId, number>>>;
+/** `same` where there is another and both have drives; null where nothing has a temperature to be held at. */
+export type WinterToSummer = {
+  readonly mine: OverAir;
+  readonly other: OverAir | null;
+  readonly same: SameTemperature | null;
+};
 /** Changes that make the machine quieter, the most first, and how far the search for them is. */
 export type QuietRow = RemedyRow & Pick<Quieter, 'savesDb' | 'duty' | 'hottestC'>;
 export type QuietRows = { readonly done: number; readonly of: number; readonly best: readonly QuietRow[] };
@@ -145,8 +154,8 @@ export type BenchWorker = {
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */
   readings(about: readonly Reading['what'][]): Promise<ReadingsTold | null>;
-  /** The open machine and another, the other's fans as fast as holds the hottest drive of the open one. */
-  sameTemperature(other: Build): Promise<SameTemperature | null>;
+  /** The noise of the open machine by the air in the room, and of another, and both at the same temperature. */
+  winterToSummer(other: Build | null): Promise<WinterToSummer | null>;
   /** Tells what makes the machine quieter as it finds it; null when something newer was asked. */
   quieten(onProgress: (rows: QuietRows) => void): Promise<QuietRows | null>;
   /** What is reckoned for a reading about to be kept; null where nothing is. */

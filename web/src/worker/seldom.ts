@@ -14,5 +14,7 @@ export {
   reckonedNow,
   sameTemperature,
   sceneOf,
+  soundOverAir,
   supplyOffers,
+  targetOf,
 } from '@inch-tower/core';

@@ -1,5 +1,6 @@
 import type { FigureContext, HeldDuty } from '../context';
 import { Ledger } from '../quantity';
+import { isInTheOpen } from './around';
 import type { Day } from './moment';
 import { drivesOn } from './temperatures';
 
@@ -21,7 +22,7 @@ export function heldDuty(context: FigureContext): HeldDuty | undefined {
       const drives = drivesOn(at, day, new Ledger(false)).filter(({ where }) => where !== 'board');
       return drives.length > 0 ? Math.max(...drives.map(({ tempC }) => tempC.value)) : null;
     };
-    return lowestDuty(hottest, fans.hottestDriveC, context.site.cupboard === 'none');
+    return lowestDuty(hottest, fans.hottestDriveC, isInTheOpen(context.site));
   };
   const [normal, hot] = [on('normal'), on('hot')];
   return normal && hot && { normal: normal.duty, hot: hot.duty, holds: { normal: normal.holds, hot: hot.holds } };

@@ -8,6 +8,7 @@ import { inState, type PowerState } from '../power/draw';
 import { feedLoadW, plainBoxWall } from '../power/wall';
 import type { Ledger, Quantity } from '../quantity';
 import { narrowed } from '../readings/learned';
+import { cupboardOf } from './around';
 import { boxAir, type BoxAir, type DrivePlace } from './airBox';
 import { neighbourK } from './neighbours';
 import { draughtM3h, risingRoot, warmingK, type AirFlow } from './flow';
@@ -106,11 +107,15 @@ export function onDay(context: FigureContext, air: BoxAir, moment: Moment, ledge
   const loads = feeds.flatMap((feed) => feedLoadW(context, feed, state, ledger) ?? []);
   const heat = ledger.sum('Heat inside', 'W', loads);
   const wall = plainBoxWall(context, air.box, state, ledger) ?? heat;
-  const roomC = ledger.given(moment.label, moment.roomC, '°C');
+  const warmerK = site.intakeWarmerK ?? 0;
+  const roomC = ledger.given(
+    warmerK > 0 ? `${moment.label}, warmed by what stands beside it` : moment.label,
+    moment.roomC + warmerK,
+    '°C',
+  );
+  const around = cupboardOf(site);
   const cupboard =
-    site.cupboard === 'none'
-      ? null
-      : ledger.given('A cupboard gives off', CUPBOARD[site.cupboard].value, 'W/K', CUPBOARD[site.cupboard]);
+    around === 'none' ? null : ledger.given('A cupboard gives off', CUPBOARD[around].value, 'W/K', CUPBOARD[around]);
   const aroundC = cupboard
     ? ledger.map('Air in the cupboard', '°C', [roomC, wall, cupboard], 'room + P/UA', (c, watts, ua) => c + watts / ua)
     : roomC;

@@ -4,6 +4,7 @@ import { fanRpmShare } from '../fanCurve';
 import { wallW } from '../power/wall';
 import { Ledger } from '../quantity';
 import { earDb } from '../sound/ear';
+import { isInTheOpen } from './around';
 import { lowestDuty } from './held';
 import { dutyOn, type Day } from './moment';
 import { drivesOn, hottestOf } from './temperatures';
@@ -63,7 +64,7 @@ export function sameTemperature(mine: FigureContext, other: FigureContext): Same
     const found = lowestDuty(
       (duty) => hottestOn(withDuty(other, duty), day),
       own.hottestC,
-      other.site.cupboard === 'none',
+      isInTheOpen(other.site),
       FINE,
     );
     const then = found && atDuty(other, day, found.duty);

@@ -1,9 +1,14 @@
 import { createAssessor } from '../../assess';
 import { catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { rack, tower } from '../../testing/rules';
-import { Ledger, rangedOf } from '../quantity';
+import { ofKind, type UnitOf } from '../../machine/units';
+import type { FigureContext } from '../context';
+import { Ledger, rangedOf, type Quantity } from '../quantity';
+import { earDb } from '../sound/ear';
+import { boxAir } from './airBox';
+import { siteWith } from './around';
 import { airOf, marginOf } from './airOf';
-import { chipK, driveKPerW, moduleKPerW } from './moment';
+import { chipK, driveKPerW, moduleKPerW, momentOf, onDay } from './moment';
 import { hotDrives, hottestDriveC, warmthOf, type Warm } from './temperatures';
 import { solveFlow } from './flow';
 
@@ -112,14 +117,17 @@ test('laws by hand: ways out of drives, modules and chips', () => {
   expect(chipK(10, 0)).toBeCloseTo(40 / Math.sqrt(0.2), 9);
 });
 
-test('ranges hold what is drawn from within them, nine times in ten', () => {
-  const made = full();
-  const context = contextOf(made);
-  const { lo, hi } = rangedOf(hottestDriveC(context, new Ledger(false))!);
+test.each([
+  ['the hottest drive', (context: FigureContext, ledger: Ledger) => hottestDriveC(context, ledger)!],
+  ['noise at the ear', (context: FigureContext, ledger: Ledger) => earDb(context, ledger, 'working')!],
+  ['a controller', (context: FigureContext, ledger: Ledger) => chipOf(context, ledger)],
+])('%s: of two thousand draws from within its facts nine in ten lie in its range', (_what, of) => {
+  const context = contextOf(full());
+  const { lo, hi } = rangedOf(of(context, new Ledger(false)));
   let seed = 5;
   const uniform = () => (seed = (seed * 1103515245 + 12345) % 2147483648) / 2147483648;
   let inside = 0;
-  const draws = 400;
+  const draws = 2000;
   for (let i = 0; i < draws; i++) {
     const known = new Map<string, number>();
     const draw = (fact: { id: string; value: number; lo: number; hi: number }): number => {
@@ -127,10 +135,41 @@ test('ranges hold what is drawn from within them, nine times in ten', () => {
       known.set(fact.id, at);
       return fact.lo + at * (fact.hi - fact.lo);
     };
-    const value = hottestDriveC(context, new Ledger(false, draw))!.value;
+    const { value } = of(context, new Ledger(false, draw));
     if (value >= lo && value <= hi) inside++;
   }
   expect(inside / draws).toBeGreaterThan(0.9);
+});
+
+/** The chip of the first controller on the hottest day. */
+function chipOf(context: FigureContext, ledger: Ledger): Quantity {
+  const box = context.units.find(({ part }) => part.kind === 'chassis') as UnitOf<'chassis'>;
+  const day = onDay(context, boxAir(context, box)!, momentOf(context, 'hot'), ledger);
+  return day.ofCard(ofKind(context.running, 'controller')[0]!, []).tempC;
+}
+
+test('a cupboard is never cooler at the same duty; one of which nothing is known is taken to be closed', () => {
+  for (const duty of [0.3, 0.6, 1]) {
+    const of = (more: Partial<Fixture['build']['site']>) => hottest(site(atDuty(full(), duty), more));
+    const [open, vented, closed] = (['none', 'vented', 'closed'] as const).map((cupboard) => of({ cupboard }));
+    expect(vented!).toBeGreaterThan(open!);
+    expect(closed!).toBeGreaterThan(vented!);
+    expect(of({ place: 'cupboard', cupboard: 'none' })).toBeCloseTo(of({ place: 'cupboard', cupboard: 'closed' }), 9);
+  }
+  // In a cupboard faster fans that draw more may heat what they are to cool.
+  const thirsty = tweak('stock-120x38', { maxW: 60 });
+  const made = (duty: number) =>
+    site(atDuty(rack(thirsty).add('tern-24i').add('brazier-800').add('barge-12', 24), duty), { cupboard: 'closed' });
+  expect(hottest(made(1))).toBeGreaterThan(hottest(made(0.6)));
+});
+
+test('air that another machine has warmed is so much warmer, and a place in a cupboard comes and goes with it', () => {
+  expect(hottest(site(full(), { intakeWarmerK: 6 })) - hottest(full())).toBeCloseTo(6, 0);
+  const { site: before } = full().build;
+  const inside = siteWith(before, 'place', 'cupboard');
+  expect(inside).toMatchObject({ place: 'cupboard', cupboard: 'closed' });
+  expect(siteWith(siteWith(inside, 'cupboard', 'vented'), 'place', 'cupboard').cupboard).toBe('vented');
+  expect(siteWith(inside, 'place', 'shelf').cupboard).toBe('none');
 });
 
 test('an open frame is not reckoned, and rows of the view stand by their margin', () => {

@@ -53,8 +53,8 @@ export type HotDrives = {
 
 /** The drives of every box that is reckoned, on the hottest day. Answers are kept for figures and rules. */
 export function hotDrives(context: FigureContext, ledger: Ledger): readonly HotDrives[] {
-  const { place, hotDayC, cupboard, mainsV } = context.site;
-  return kept(context, ledger, `hot drives ${place} ${hotDayC} ${cupboard} ${mainsV}`, () =>
+  const { place, hotDayC, intakeWarmerK = 0, cupboard, mainsV } = context.site;
+  return kept(context, ledger, `hot drives ${place} ${hotDayC} ${intakeWarmerK} ${cupboard} ${mainsV}`, () =>
     drivesOn(context, 'hot', ledger),
   );
 }

@@ -1,5 +1,7 @@
 import { createAssessor } from '../../assess';
-import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
+import { Ledger } from '../quantity';
+import { soundSources } from './ear';
 import { pressureLevel, sumLevels, TO_POWER_DB } from './levels';
 
 const ear = (made: Fixture) => made.assess().figures['sound.earIdleDb'];
@@ -81,4 +83,48 @@ test('a supply is as loud as the load of its own box makes it: a shelf beside it
   const withShelf = cubeAlone.add('loft-16').add('barge-8', 12);
   expect(workingOf(cubeAlone)).toMatch(/^\d+$/);
   expect(workingOf(withShelf)).toBe(workingOf(cubeAlone));
+});
+
+test('half the speed takes 15.05 dB off a fan, down to its floor', () => {
+  const slow = (share: number) => {
+    const from = tweak('hush-120', {
+      curve: [
+        { duty: 0, rpmShare: share },
+        { duty: 1, rpmShare: share },
+      ],
+      startDuty: 0,
+      soundDb: 60,
+      soundFloorDb: 8,
+    });
+    const made = quietSite(
+      fixture(from)
+        .add('larder-8')
+        .add('hush-120', 1, { at: ['u1/rear'] }),
+      {},
+    );
+    const context = createAssessor().context(made.build);
+    return soundSources(context, new Ledger(false), 'idle').find(
+      ({ label }) => label === catalogue.sheets['hush-120']!.name,
+    )!.power.value;
+  };
+  expect(slow(1) - slow(0.5)).toBeCloseTo(50 * Math.log10(2), 9);
+  expect(slow(0.01)).toBeCloseTo(slow(0.001), 9);
+});
+
+test('half the way outdoors is 6.02 dB more; in a room, where it rings, less', () => {
+  const at = (room: 'outdoors' | 'hard', earMm: number) =>
+    ear(quietSite(cube(), { room, earMm, standing: 'open' }))!.value;
+  expect(at('outdoors', 2000) - at('outdoors', 4000)).toBeCloseTo(20 * Math.log10(2), 2);
+  expect(at('hard', 2000) - at('hard', 4000)).toBeLessThan(1.5);
+});
+
+test('all together are never below the loudest of them, in any state', () => {
+  const made = quietSite(cube().add('barge-12', 8), {});
+  const context = createAssessor().context(made.build);
+  for (const state of ['idle', 'working', 'peak'] as const) {
+    const levels = soundSources(context, new Ledger(false), state).map(({ power }) => power.value);
+    expect(levels.length).toBeGreaterThan(1);
+    expect(sumLevels(levels)).toBeGreaterThan(Math.max(...levels));
+    expect(sumLevels(levels)).toBeLessThanOrEqual(Math.max(...levels) + 10 * Math.log10(levels.length) + 1e-9);
+  }
 });

@@ -2,6 +2,7 @@ import type { AssessOptions, Assessor } from '../../assess';
 import type { Edit } from '../../build/edits';
 import { replay } from '../../build/step';
 import { marginOfWarm, warmthOf, type Warm } from '../../figures/air/temperatures';
+import { isInTheOpen } from '../../figures/air/around';
 import { lowestDuty } from '../../figures/air/held';
 import { hottestOn, withDuty } from '../../figures/air/sameTemperature';
 import type { FigureContext } from '../../figures/context';
@@ -187,7 +188,7 @@ function slowest(context: FigureContext, bounds: Bounds): number | null {
     if (hottest === null) return null;
     return keepsWithin(at, bounds) ? hottest : Math.max(hottest, bounds.hottestC + 1);
   };
-  const found = lowestDuty(over, bounds.hottestC + 0.05, context.site.cupboard === 'none', FINE);
+  const found = lowestDuty(over, bounds.hottestC + 0.05, isInTheOpen(context.site), FINE);
   if (!found?.holds) return null;
   const duty = Math.max(LEAST_DUTY, Math.ceil(found.duty * 100) / 100);
   return Math.min(1, duty);

@@ -44,8 +44,8 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
   'cooled.beside': {
     title: 'Hot cards side by side',
     what: (f, s) =>
-      `${f.by} right beside ${f.card} ${f.count > 1 ? 'warm' : 'warms'} its air by about ${f.adds} K: about ${Math.round(s.gap.have)} °C ` +
-      `on the hottest day, ${round(s.gap.limit)} °C allowed.`,
+      `${f.by} right beside ${f.card} ${f.count > 1 ? 'warm' : 'warms'} its air by about ${f.adds} K: ` +
+      `about ${Math.round(s.gap.have)} °C on the hottest day, ${round(s.gap.limit)} °C allowed.`,
     why: 'A slot left free between them is enough.',
   },
 };

@@ -69,7 +69,7 @@ function AirPane({ air, build }: { readonly air: Air; readonly build: Build }) {
         ))}
       </div>
       <FansGone without={air.without} />
-      <SamePane build={build} />
+      <SamePane build={build} width={width} />
       <p className="mt-2 text-[12.5px] text-mid">
         Reckoned from what is typical of such a chassis and of its parts, all of them busy on the hottest day: the
         ranges say how far that may be off. Another machine above or below it in a rack is not counted.

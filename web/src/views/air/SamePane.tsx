@@ -3,7 +3,9 @@ import { replay, type AtDuty, type AtSameTemperature, type Build, type SameTempe
 import { problemOf, useBuildsQuery, useLazyWholeBuildQuery } from '../../state/api';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
-import { degrees, sameWords } from './airWords';
+import type { WinterToSummer } from '../../worker/messages';
+import { AirCurve } from './AirCurve';
+import { degrees, overAirWords, sameWords } from './airWords';
 
 const BEFORE = '·before';
 const MOST = 200;
@@ -12,24 +14,42 @@ const DAYS = [
   ['hot', 'Hottest day, all busy'],
 ] as const;
 
-type Known = { readonly name: string; readonly same: SameTemperature | null } | { readonly problem: string };
+type Known = { readonly name: string; readonly found: WinterToSummer | null } | { readonly problem: string };
 
-/** This machine beside itself before the last change, or another one, with the hottest drive of both as warm. */
-export function SamePane({ build }: { readonly build: Build }) {
+/** How loud holding the drives' temperature is from winter to summer, and the same of another machine beside it. */
+export function SamePane({ build, width }: { readonly build: Build; readonly width: number }) {
   const id = useId();
   const [of, setOf] = useState('');
   const { data } = useBuildsQuery({ search: '', limit: MOST });
   const others = data?.builds.filter((one) => one.id !== build.id) ?? [];
-  const known = useSame(build, of, others.find((one) => one.id === of)?.name ?? 'the other');
+  const known = useWinter(build, of, others.find((one) => one.id === of)?.name || 'The other');
   const last = useAppSelector((state) => state.bench.past.at(-1));
+  const found = known && 'found' in known ? known.found : null;
+  if (known && 'found' in known && !found && of === '') return null;
   return (
     <section aria-labelledby="same" className="no-print mt-3 break-inside-avoid border-t border-line pt-2 text-[13px]">
       <h2 id="same" className="text-[15px] font-semibold">
-        Beside another, with the drives as warm
+        From winter to summer
       </h2>
+      {found && <p data-testid="over-air">{overAirWords(found.mine)}</p>}
+      {found && known && 'name' in known && (
+        <AirCurve
+          width={width}
+          curves={[
+            { name: 'This one', over: found.mine, isMine: true },
+            ...(found.other ? [{ name: known.name, over: found.other, isMine: false }] : []),
+          ]}
+        />
+      )}
       <label htmlFor={id} className="flex min-h-8 items-center gap-2">
-        Compare with
-        <select id={id} className="field max-w-64" value={of} onChange={(event) => setOf(event.target.value)}>
+        Beside another, with the drives as warm:
+        <select
+          id={id}
+          className="field max-w-64"
+          aria-label="Compare with"
+          value={of}
+          onChange={(event) => setOf(event.target.value)}
+        >
           <option value="">choose …</option>
           {last && <option value={BEFORE}>as it was before: {last.words}</option>}
           {others.map((one) => (
@@ -40,10 +60,10 @@ export function SamePane({ build }: { readonly build: Build }) {
         </select>
       </label>
       {known && 'problem' in known && <p className="bad">{known.problem}</p>}
-      {known && 'same' in known && !known.same && (
+      {of !== '' && found && !found.same && (
         <p className="text-mid">In one of them no drive is in a bay: there is nothing to hold.</p>
       )}
-      {known && 'same' in known && known.same && <SameTable same={known.same} name={known.name} />}
+      {found?.same && known && 'name' in known && <SameTable same={found.same} name={known.name} />}
     </section>
   );
 }
@@ -101,23 +121,24 @@ function Line({ name, at, isPast = false }: { readonly name: string; readonly at
   );
 }
 
-/** The comparison with what is chosen, asked again with every revision; null while there is none. */
-function useSame(build: Build, of: string, name: string): Known | null {
+/** What is known of it and of what is chosen, asked again with every revision; the last answer stays meanwhile. */
+function useWinter(build: Build, of: string, name: string): Known | null {
   const rev = useAppSelector((state) => state.bench.view?.rev);
   const last = useAppSelector((state) => state.bench.past.at(-1));
   const [readBuild] = useLazyWholeBuildQuery();
   const [known, setKnown] = useState<{ readonly of: string; readonly answer: Known } | null>(null);
   useEffect(() => {
-    if (of === '' || rev === undefined) return;
+    if (rev === undefined) return;
     let isHere = true;
     const find = async (): Promise<Known> => {
+      if (of === '') return { name: '', found: await benchWorker().winterToSummer(null) };
       if (of === BEFORE) {
         const was = last && replay(build, last.inverse);
         if (!was || 'ok' in was) return { problem: 'There is no change to compare with any more.' };
-        return { name: 'Before', same: await benchWorker().sameTemperature(was) };
+        return { name: 'Before', found: await benchWorker().winterToSummer(was) };
       }
       const { data, error } = await readBuild(of);
-      return data ? { name, same: await benchWorker().sameTemperature(data) } : { problem: problemOf(error).detail };
+      return data ? { name, found: await benchWorker().winterToSummer(data) } : { problem: problemOf(error).detail };
     };
     find().then(
       (answer) => {

@@ -1,5 +1,14 @@
-import type { Heard, UnitId, WarmRow } from '@inch-tower/core';
-import { drivesAnswer, heldWords, othersAnswer, quietWords, sameWords, slowestWords, soundAnswer } from './airWords';
+import type { Heard, OverAir, UnitId, WarmRow } from '@inch-tower/core';
+import {
+  drivesAnswer,
+  heldWords,
+  othersAnswer,
+  overAirWords,
+  quietWords,
+  sameWords,
+  slowestWords,
+  soundAnswer,
+} from './airWords';
 
 const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {}): WarmRow => {
   const day = { airC: 30, tempC: { value, lo, hi }, watts: 7 };
@@ -98,4 +107,21 @@ test('a quieter way says what it takes; a comparison who is louder, or by how mu
   expect(of(30, 30.3)).toBe('both are as loud.');
   expect(of(30, null)).toBe('only this one is heard.');
   expect(of(30, 25, 4.4)).toBe('no speed of its fans holds that: 4 K warmer.');
+});
+
+test('from winter to summer in one sentence, with where it ends', () => {
+  const over = (until: number): OverAir => ({
+    targetC: 50,
+    points: Array.from({ length: 31 }, (_, i) => ({
+      roomC: 10 + i,
+      duty: 10 + i <= until ? 0.2 + i / 100 : null,
+      earDb: 10 + i <= until ? 20 + i : null,
+    })),
+  });
+  expect(overAirWords(over(40))).toBe(
+    'To hold the hottest drive at 50 °C at work: 30 dB(A) with 20 °C in the room (fans at 30 %), ' +
+      '42 dB(A) with 32 °C in the room (fans at 42 %).',
+  );
+  expect(overAirWords(over(28))).toMatch(/38 dB\(A\) with 28 °C.*Above 28 °C no speed holds it\.$/);
+  expect(overAirWords(over(5))).toMatch(/no speed of the fans holds the hottest drive at 50 °C, however cool the room/);
 });

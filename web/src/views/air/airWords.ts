@@ -1,4 +1,4 @@
-import { marginOf, type Air, type AtSameTemperature, type Heard, type WarmRow } from '@inch-tower/core';
+import { marginOf, type Air, type AtSameTemperature, type Heard, type OverAir, type WarmRow } from '@inch-tower/core';
 import { changeWords } from '../../words/format';
 import type { QuietRow } from '../../worker/messages';
 
@@ -133,4 +133,25 @@ export function sameWords({ mine, other, missesK }: AtSameTemperature, name: str
   const less = other.earDb - mine.earDb;
   if (Math.abs(less) < 0.5) return 'both are as loud.';
   return `this one is ${Math.abs(less).toFixed(1)} dB ${less > 0 ? 'quieter' : 'louder'}.`;
+}
+
+/** From winter to summer in a sentence: how loud holding the drives is in a cool and a warm room, and until where. */
+export function overAirWords({ targetC, points }: OverAir): string {
+  const held = points.filter(({ duty }) => duty !== null);
+  const [first, last] = [held[0], held.at(-1)];
+  const target = degrees(targetC);
+  if (!first || !last)
+    return `At work no speed of the fans holds the hottest drive at ${target}, however cool the room.`;
+  const at = (roomC: number) =>
+    held.reduce((near, one) => (Math.abs(one.roomC - roomC) < Math.abs(near.roomC - roomC) ? one : near));
+  const level = ({ earDb }: OverAir['points'][number]) => (earDb === null ? 'silent' : `${earDb.toFixed(0)} dB(A)`);
+  const fans = ({ duty }: OverAir['points'][number]) => `fans at ${Math.round(duty! * 100)} %`;
+  const until = last.roomC < points.at(-1)!.roomC ? ` Above ${degrees(last.roomC)} no speed holds it.` : '';
+  const cool = at(20);
+  const warm = last.roomC < 32 ? last : at(32);
+  const start = `To hold the hottest drive at ${target} at work`;
+  if (level(cool) === level(warm))
+    return `${start}: ${level(warm)} in a room of up to ${degrees(warm.roomC)} (${fans(warm)}).${until}`;
+  const both = [cool, warm].map((one) => `${level(one)} with ${degrees(one.roomC)} in the room (${fans(one)})`);
+  return `${start}: ${both.join(', ')}.${until}`;
 }

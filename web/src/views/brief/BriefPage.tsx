@@ -5,6 +5,7 @@ import {
   buildSchema,
   LIMITS,
   siteSchema,
+  siteWith,
   type Brief,
   type Build,
   type Edit,
@@ -150,7 +151,7 @@ function GroupOf({
           options={question.options}
           onChoose={(value) =>
             onEdit(
-              { type: 'set.site', value: { ...build.site, [question.key]: value } },
+              { type: 'set.site', value: siteWith(build.site, question.key, value) },
               `${question.label} ${question.options.find(([one]) => one === value)?.[1] ?? value}`,
             )
           }

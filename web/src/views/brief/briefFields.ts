@@ -158,6 +158,39 @@ export const groupsFor = (build: Build): readonly Group[] => [
     ],
   },
   {
+    title: 'Air it breathes',
+    about: 'How warm drives, cards and processor get hangs on it as much as on any fan.',
+    choices: [
+      choice(
+        'cupboard',
+        'Around it is',
+        [
+          ['none', 'the open room'],
+          ['vented', 'a cupboard with vents'],
+          ['closed', 'a closed cupboard'],
+        ],
+        'What it draws warms a closed cupboard by about 1 K for every 6 W, one with vents for every 12.',
+      ),
+    ],
+    numbers: [
+      room('ambientC', 'The room, normal day', '°C', 'A heated room in winter is about 21.'),
+      room(
+        'hotDayC',
+        'On the hottest day',
+        '°C',
+        'Everything is judged by it: an attic in summer reaches 35 and more.',
+      ),
+      room(
+        'intakeWarmerK',
+        'Warmer by others',
+        'K',
+        'Where it draws in what another machine below or beside it blows out: often 3 to 8.',
+        1,
+        true,
+      ),
+    ],
+  },
+  {
     title: 'Who hears it',
     about: 'The noise tape shows the machine’s part at this ear; how loud the room is by itself is told beside it.',
     choices: [

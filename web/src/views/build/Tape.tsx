@@ -8,7 +8,9 @@ type Props = {
   readonly limit: number | undefined;
   /** The class of the limit's number, by verdict. */ readonly tone: string;
   readonly label: string;
+  /** Other values told on the same tape, each with its words. */ readonly pencils?: readonly Pencil[];
 };
+export type Pencil = { readonly value: number; readonly words: string };
 
 const ENDS = [1, 1.5, 2, 3, 4, 5, 6, 8, 10];
 const STEPS = [1, 2, 5, 10];
@@ -55,8 +57,8 @@ const shareOf = (value: number, to: number): number => Math.min(1, Math.max(0, v
 const percent = (share: number): string => `${(share * 100).toFixed(2)}%`;
 
 /** A strip of measuring tape: the likely value a hook, low to high a band, the brief's limit a mark with its number. */
-export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
-  const values = [figure?.hi, limit, ghost?.value].filter(
+export function Tape({ id, figure, ghost, limit, tone, label, pencils = [] }: Props) {
+  const values = [figure?.hi, limit, ghost?.value, ...pencils.map(({ value }) => value)].filter(
     (value): value is number => value !== undefined && Number.isFinite(value),
   );
   const { to, major, minor } = tapeScale(values, id === 'drives.room');
@@ -66,13 +68,21 @@ export function Tape({ id, figure, ghost, limit, tone, label }: Props) {
     <svg
       className="tape block h-[34px] w-full max-sm:hidden"
       role="img"
-      aria-label={limit === undefined ? `${label} on its tape` : `${label} on its tape, mark at ${limit}`}
+      aria-label={
+        (limit === undefined ? `${label} on its tape` : `${label} on its tape, mark at ${limit}`) +
+        pencils.map(({ words }) => `, ${words}`).join('')
+      }
     >
       <rect className="tape-body" x="0.5" y={TOP} width="100%" height={HIGH} style={{ width: 'calc(100% - 1px)' }} />
       {figure && figure.hi > figure.lo && (
         <rect className="tape-band" x={at(figure.lo)} y={TOP + HIGH - 5} width={at(figure.hi - figure.lo)} height={5} />
       )}
       <Ticks to={to} major={major} minor={minor} mark={limit} isNumbered={figure !== undefined} />
+      {pencils.map(({ value, words }) => (
+        <line key={words} className="tape-pencil" x1={at(value)} x2={at(value)} y1={TOP + HIGH - 7} y2={TOP + HIGH}>
+          <title>{words}</title>
+        </line>
+      ))}
       {ghost && <Hook x={at(ghost.value)} className="tape-ghost" />}
       {figure && <Hook x={at(figure.value)} className="tape-hook" />}
       {limit !== undefined && (

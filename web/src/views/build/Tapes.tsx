@@ -1,20 +1,21 @@
 import { useContext, useState } from 'react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
-import { dataDrives, type Explanation, type Figure } from '@inch-tower/core';
+import { dataDrives, type Explanation, type Figure, type HeardTicks } from '@inch-tower/core';
 import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
 import { BenchContext } from '../bench/hooks/benchContext';
 import { markWords } from './markWords';
-import { Tape } from './Tape';
+import { Tape, type Pencil } from './Tape';
 import { TAPES, WANTS_MORE, type TapeOf } from './tapesOf';
 import { WorkingTree } from './WorkingTree';
 
 export function Tapes() {
   const build = useAppSelector((state) => state.bench.build);
   const figures = useAppSelector((state) => state.bench.view?.figures);
+  const heard = useAppSelector((state) => state.bench.view?.heard);
   const isOld = useAppSelector((state) => state.bench.view !== null && state.bench.view.rev !== state.bench.rev);
   const ghost = useContext(BenchContext)?.ghost;
   const units = useAppSelector(selectUnits);
@@ -37,6 +38,7 @@ export function Tapes() {
           label={tape.label(build)}
           figure={figures?.[tape.id]}
           ghost={ghost?.figures?.[tape.id]}
+          pencils={tape.id === 'sound.earIdleDb' ? pencilsOf(heard) : NO_PENCILS}
           limit={tape.limit(build, drives)}
           aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined}
         />
@@ -48,6 +50,16 @@ export function Tapes() {
 const aside = (bays: Figure | undefined, ports: Figure | undefined) =>
   bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined;
 
+const NO_PENCILS: readonly Pencil[] = [];
+/** Noise at work and on the hottest day, where it is another than idle. */
+const pencilsOf = (heard: HeardTicks | null | undefined): readonly Pencil[] =>
+  heard
+    ? [
+        { value: heard.workingDb, words: `at work ${heard.workingDb.toFixed(0)} dB(A)` },
+        { value: heard.hotDb, words: `at work on the hottest day ${heard.hotDb.toFixed(0)} dB(A)` },
+      ]
+    : NO_PENCILS;
+
 const SET = 'inline-flex min-h-6 items-center whitespace-nowrap underline decoration-dotted max-[1100px]:hidden';
 
 type CellProps = {
@@ -58,9 +70,10 @@ type CellProps = {
   readonly ghost: Figure | undefined;
   readonly limit: number | undefined;
   readonly aside: string | undefined;
+  readonly pencils: readonly Pencil[];
 };
 
-function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra }: CellProps) {
+function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra, pencils }: CellProps) {
   const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
@@ -133,7 +146,15 @@ function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra }: Ce
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <Tape id={tape.id} figure={figure} ghost={ghost} limit={limit} tone={mark?.tone ?? 'text-mid'} label={label} />
+      <Tape
+        id={tape.id}
+        figure={figure}
+        ghost={ghost}
+        limit={limit}
+        tone={mark?.tone ?? 'text-mid'}
+        label={label}
+        pencils={pencils}
+      />
     </div>
   );
 }

@@ -1,0 +1,18 @@
+import { dutyOn } from '../air/moment';
+import type { FigureContext } from '../context';
+import { Ledger } from '../quantity';
+import { earDb } from './ear';
+
+/** What is heard besides idle, dB(A) of the machine alone: with its drives seeking, and so on the hottest day. */
+export type HeardTicks = { readonly workingDb: number; readonly hotDb: number };
+
+/** Marks beside the figure of noise; null where nothing sounds. */
+export function heardTicks(context: FigureContext): HeardTicks | null {
+  const ledger = new Ledger(false);
+  const hot = {
+    ...context,
+    policy: { ...context.policy, fans: { kind: 'fixed', duty: dutyOn(context, 'hot') } as const },
+  };
+  const [working, onHotDay] = [earDb(context, ledger, 'working'), earDb(hot, ledger, 'working')];
+  return working && onHotDay && { workingDb: working.value, hotDb: onHotDay.value };
+}
