@@ -22,6 +22,7 @@ export type FigureContext = {
   readonly running: readonly PlannedUnit[];
   readonly site: Build['site'];
   readonly policy: Build['policy'];
+  readonly pool: Build['pool'];
   readonly heldDuty?: HeldDuty;
   /** What readings of the machine say of the facts it is reckoned from. */ readonly learned?: Learned;
   /** How far from idle to busy an hour of work goes, where the profile says it. */ readonly workShare?: number;
@@ -37,12 +38,13 @@ type Settled = Pick<FigureContext, 'units' | 'layout' | 'needs' | 'small'>;
 
 /** What figures of a build are computed from, once its units are placed and its needs are known. */
 export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): FigureContext {
-  const { site, policy, profile, currency, rates, copies, brief } = build;
+  const { site, policy, pool, profile, currency, rates, copies, brief } = build;
   return {
     ...settled,
     running: runningUnits(settled.units, settled.layout),
     site,
     policy,
+    pool,
     ...(profile.workShare === undefined ? {} : { workShare: profile.workShare }),
     currency,
     rates: rates ?? {},

@@ -126,6 +126,7 @@ test.each(['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'power.start
       running: runningUnits(units, layout),
       site: made.build.site,
       policy: made.build.policy,
+      pool: made.build.pool,
       currency: 'EUR',
       rates: {},
       copies: 1,

@@ -2,7 +2,7 @@ import type { Basis } from '../parts/sheet';
 import { hottestDriveC } from './air/temperatures';
 import type { FigureContext } from './context';
 import { costNow } from './cost/money';
-import { mostTb, rawTb } from './pool/capacity';
+import { mostTb, rawTb, usableTb } from './pool/capacity';
 import { start12A } from './power/start';
 import { boxesOf } from './boxes';
 import { POWER_STATES, type PowerState } from './power/draw';
@@ -62,6 +62,11 @@ export const FIGURES = {
     compute: ({ room }, ledger) => ledger.given('Free ports', room.portsFree, 'ports'),
   },
   'capacity.rawTb': { label: 'Raw capacity', uses: ['units', 'layout'], compute: rawTb },
+  'capacity.usableTb': {
+    label: 'Usable',
+    uses: ['units', 'layout', 'failuresSurvived', 'pool'],
+    compute: usableTb,
+  },
   'capacity.mostTb': {
     label: 'Usable at most',
     uses: ['units', 'layout', 'failuresSurvived'],

@@ -10,13 +10,14 @@ const fixed = (value: number, digits: number) => {
 const DIGITS: Readonly<Partial<Record<FigureId, number>>> = {
   'capacity.rawTb': 1,
   'capacity.mostTb': 1,
+  'capacity.usableTb': 1,
   'sound.earIdleDb': 1,
   'power.start12A': 1,
 };
 
 /** A figure's number with a digit after the point only where it means something. */
 export const figureNumber = (id: FigureId, value: number): string =>
-  fixed(value, (id === 'capacity.rawTb' || id === 'capacity.mostTb') && value >= 100 ? 0 : (DIGITS[id] ?? 0));
+  fixed(value, id.startsWith('capacity.') && value >= 100 ? 0 : (DIGITS[id] ?? 0));
 
 export const unitWords = (figure: Pick<Figure, 'unit'>): string =>
   /^[A-Z]{3}$/.test(figure.unit) ? currencySign(figure.unit) : figure.unit;

@@ -4,6 +4,7 @@ import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { classesOf } from '../context';
+import { leastBytes, likelyBytes, poolOf } from '../../pool/setsOf';
 
 const TERABYTE = 1e12;
 const COUNTED = new Set(['data', 'spare']);
@@ -41,6 +42,37 @@ export function mostTb(context: FigureContext, ledger: Ledger): Quantity | null 
     ...(most ?? ledger.given('Nothing is left', 0, 'TB')),
     ...(failuresSurvived > 0 ? { note: `any ${failuresSurvived} may fail` } : {}),
   };
+}
+
+/** What records and a file system take of a set where nobody said how large records are. */
+const PADDING = 'What records and the file system take';
+
+/**
+ * TB that the sets hold for data: parity, mirrors and what mixed sizes waste taken off (IEC 80000-13). Padding of
+ * records is known where a set says their size, else it is the low end; so is what the file system keeps. Sets are
+ * those of the build; without any, those proposed for the failures wished; without either all drives as they are. Null
+ * without data drives.
+ */
+export function usableTb(context: FigureContext, ledger: Ledger): Quantity | null {
+  if (context.pool.sets.length === 0 && context.failuresSurvived === 0) return mostTb(context, ledger);
+  const { sets, isProposed, loose } = poolOf(context);
+  if (sets.length === 0) return loose.length > 0 ? ledger.given('No set is made', 0, 'TB') : null;
+  const each = sets.map((told): Quantity => {
+    const { set, drives, bytes } = told;
+    const tb = ledger.given(`${set.id}: ${drives.length} drives, ${set.layout}`, bytes.data / TERABYTE, 'TB');
+    const [likely, least] = [likelyBytes(told) / bytes.data || 0, leastBytes(told) / bytes.data || 0];
+    const kept = ledger.given(PADDING, likely, '', { lo: least, hi: likely });
+    return ledger.map(
+      set.id,
+      'TB',
+      [tb, kept],
+      'data of its drives × what padding leaves',
+      (room, share) => room * share,
+    );
+  });
+  const all = each.length === 1 ? each[0]! : ledger.sum('All sets', 'TB', each);
+  const tib = Math.round((all.value * TERABYTE) / 2 ** 40);
+  return { ...all, note: isProposed ? 'as proposed' : `${tib} TiB` };
 }
 
 function sumTb(

@@ -244,22 +244,32 @@ export function growthWithinBrief(situation: Situation): Found<'within.growth'>[
 }
 
 /**
- * Room for data against the brief. Any layout that survives so many failures uses at most what the drives hold without
- * as many of the largest; which layout is not computed, so only what none can reach is told.
+ * Room for data against the brief: what the sets hold, made or proposed, as the tape tells it. What no layout that
+ * survives so many failures could reach is told apart: the drives without as many of the largest.
  */
 export function usableWithinBrief(situation: Situation): Found<'within.usable'>[] {
   const { usableTb: wish, failuresSurvived = 0 } = situation.brief;
   const most = situation.figures['capacity.mostTb'];
+  const usable = situation.figures['capacity.usableTb'];
   const drives = dataDrives(situation.units);
-  if (!most) return [];
-  const isTooFew = failuresSurvived > 0 && drives.length <= failuresSurvived;
-  if (!isTooFew && (wish === undefined || most.value >= wish)) return [];
+  if (!most || !usable) return [];
+  const isMade = situation.pool.sets.length > 0;
+  const isTooFew = !isMade && failuresSurvived > 0 && drives.length <= failuresSurvived;
+  if (!isTooFew && (wish === undefined || usable.value >= wish)) return [];
+  const have = isTooFew ? most.value : usable.value;
   return [
     {
       severity: 'caution',
       at: drives.map((unit) => ({ unit: unit.id })),
-      ...(wish === undefined ? {} : { gap: { have: most.value, limit: wish, gap: most.value - wish, unit: 'TB' } }),
-      facts: { drives: drives.length, failures: failuresSurvived, mostTb: most.value, wishTb: wish ?? 0 },
+      ...(wish === undefined ? {} : { gap: { have, limit: wish, gap: have - wish, unit: 'TB' } }),
+      facts: {
+        drives: drives.length,
+        failures: failuresSurvived,
+        mostTb: most.value,
+        usableTb: usable.value,
+        wishTb: wish ?? 0,
+        isMade: isMade ? 'yes' : '',
+      },
     },
   ];
 }

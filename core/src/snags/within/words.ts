@@ -12,7 +12,14 @@ export type WithinFacts = {
   'within.lift': Sized<{ chassis: string }>;
   'within.rackUnits': { chassis: string; units: number };
   'within.growth': Sized<{ now: number; more: number; bays: number; ports: number | undefined }>;
-  'within.usable': { drives: number; failures: number; mostTb: number; wishTb: number };
+  'within.usable': {
+    drives: number;
+    failures: number;
+    mostTb: number;
+    usableTb: number;
+    wishTb: number;
+    isMade: string;
+  };
   'within.usableLater': Sized<{ more: number; drive: string; failures: number }>;
   'within.network': Sized<Record<never, never>>;
   'within.mustHave': { must: Must; wish: string; parts: string };
@@ -69,12 +76,17 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
   },
   'within.usable': {
     title: 'Room for data',
-    what: (f) =>
-      f.drives <= f.failures
-        ? `${n(f.drives, 'data drive')}: no layout of ${f.drives === 1 ? 'it' : 'them'} survives ` +
+    what: (f) => {
+      if (!f.isMade && f.drives <= f.failures)
+        return (
+          `${n(f.drives, 'data drive')}: no layout of ${f.drives === 1 ? 'it' : 'them'} survives ` +
           `${n(f.failures, 'failure')}.`
-        : `At most ${round(f.mostTb)} TB usable${mayFail(f.failures)}; ${round(f.wishTb)} TB are wished.`,
-    why: 'Whatever the layout: free space, padding and mixed sizes only take from it.',
+        );
+      const wished = `${round(f.wishTb)} TB are wished.`;
+      if (f.mostTb < f.wishTb) return `At most ${round(f.mostTb)} TB usable${mayFail(f.failures)}; ${wished}`;
+      return `${f.isMade ? 'The sets hold' : 'As proposed there are'} ${round(f.usableTb)} TB usable; ${wished}`;
+    },
+    why: 'Free space, padding of records and mixed sizes only take from it.',
   },
   'within.usableLater': {
     title: 'Room for data later',

@@ -48,12 +48,12 @@ export const TAPES: readonly TapeOf[] = [
     asks: 'moneyMinor',
   },
   {
-    id: 'capacity.mostTb',
-    label: ({ brief }) => (brief.failuresSurvived ? 'Usable at most' : 'Raw capacity'),
+    id: 'capacity.usableTb',
+    label: ({ brief, pool }) => (brief.failuresSurvived || pool.sets.length > 0 ? 'Usable' : 'Raw capacity'),
     short: 'Capacity',
     limit: ({ brief }) => brief.usableTb,
     asks: 'usableTb',
   },
 ];
 /** Figures where more is wanted: below the mark is short of it. */
-export const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.mostTb']);
+export const WANTS_MORE: ReadonlySet<FigureId> = new Set(['drives.room', 'capacity.usableTb']);

@@ -1,0 +1,168 @@
+import { isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import type { Layout } from '../build/layout';
+import type { Gone } from '../figures/power/gone';
+import type { UnitId } from '../parts/ids';
+import type { Wiring } from '../wiring/rows';
+import { groupsOf, LAYOUTS } from './layouts';
+import type { SetTold } from './setsOf';
+
+/** What can be struck out: a drive, what drives hang on, sit in or are fed by. */
+export type Thing = {
+  readonly key: string;
+  readonly kind: 'drive' | 'card' | 'cable' | 'cage' | 'box' | 'power';
+  readonly mark: string;
+  readonly name: string;
+  /** The unit to look at. */ readonly unit: UnitId;
+};
+export type SetState = 'lives' | 'short' | 'lost';
+/** What is left of each set with one thing, or two, struck out. */
+export type Struck = {
+  readonly things: readonly Thing[];
+  readonly drives: number;
+  readonly sets: readonly { readonly id: string; readonly gone: number; readonly state: SetState }[];
+  readonly worst: SetState;
+};
+
+/** A drive is reached by any of its ways that is whole: a cable with the cards it starts at, or a socket of a board. */
+type Way = readonly string[];
+type Machine = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
+
+/** Everything that may fail by itself, and how each drive of the sets hangs on it. */
+type Hanging = {
+  readonly things: readonly Thing[];
+  /** By drive: without all of its ways, or with one of what it stands in or is fed by gone, it is gone. */
+  readonly ways: ReadonlyMap<UnitId, readonly Way[]>;
+  readonly needs: ReadonlyMap<UnitId, readonly string[]>;
+};
+
+function hangingOf(
+  { units, layout }: Machine,
+  wiring: Wiring,
+  gone: readonly Gone[],
+  members: ReadonlySet<UnitId>,
+): Hanging {
+  const byId = unitsById(units);
+  const things = new Map<string, Thing>();
+  const ways = new Map<UnitId, Way[]>();
+  const needs = new Map<UnitId, string[]>();
+  const add = <V>(map: Map<UnitId, V[]>, id: UnitId, value: V) => map.set(id, [...(map.get(id) ?? []), value]);
+  const thing = (
+    key: string,
+    kind: Thing['kind'],
+    unit: PlannedUnit,
+    name = unit.part.name,
+    mark: string = unit.mark,
+  ) => {
+    if (!things.has(key)) things.set(key, { key, kind, mark, name, unit: unit.id });
+    return key;
+  };
+  const rows = new Map(wiring.hosts.map((row) => [row.unit, row]));
+  /** The cards between a host and the board: itself, and what feeds it. */
+  const chain = (host: string): string[] => {
+    const keys: string[] = [];
+    for (let at: string | null = host; at && keys.length < 8; at = rows.get(at)?.behind ?? null) {
+      const unit = byId.get(at);
+      if (unit && unit.part.kind !== 'board' && unit.part.kind !== 'chassis' && unit.part.kind !== 'drive')
+        keys.push(thing(at, 'card', unit));
+    }
+    return keys;
+  };
+  for (const row of wiring.hosts) {
+    for (const { label, drives, to } of row.cables) {
+      const own = drives.filter((id) => members.has(id as UnitId));
+      const unit = byId.get(row.unit);
+      if (own.length === 0 || !unit) continue;
+      const key = thing(`cable ${label}`, 'cable', unit, to.brief, label);
+      for (const id of own) add(ways, id as UnitId, [key, ...chain(row.unit)]);
+    }
+    for (const { unit } of row.modules) if (members.has(unit as UnitId)) add(ways, unit as UnitId, chain(row.unit));
+  }
+  for (const id of members) {
+    const drive = byId.get(id);
+    if (!drive) continue;
+    add(needs, id, thing(id, 'drive', drive));
+    for (let at = seatSpot(layout, drive), depth = 0; at && depth < 6; depth++) {
+      const host = byId.get(at.host);
+      if (!host) break;
+      const group =
+        isKind(host, 'adapter') || isKind(host, 'chassis')
+          ? host.part.bayGroups.find(({ key }) => key === at!.key)
+          : undefined;
+      // Bays without a board of their own have nothing that fails.
+      if (group?.backplane)
+        add(needs, id, thing(`${host.id}/${group.key}`, 'cage', host, `${group.label} of ${host.part.name}`));
+      if (isKind(host, 'chassis') && host.part.style === 'external') add(needs, id, thing(host.id, 'box', host));
+      at = seatSpot(layout, host);
+    }
+  }
+  for (const one of gone) {
+    const own = one.drives.filter((id) => members.has(id));
+    const unit = byId.get(one.unit);
+    if (one.host || one.kind === 'module' || own.length === 0 || !unit) continue;
+    const key = thing(`power ${one.label ?? one.unit}`, 'power', unit, one.name, one.label ?? one.mark);
+    for (const id of own) add(needs, id, key);
+  }
+  return { things: [...things.values()], ways, needs };
+}
+
+const RANK: Readonly<Record<SetState, number>> = { lives: 0, short: 1, lost: 2 };
+
+function stateOf({ set, drives }: SetTold, isGone: (id: UnitId) => boolean): { gone: number; state: SetState } {
+  const lost = drives.filter(({ id }) => isGone(id));
+  const { kind, spare } = LAYOUTS[set.layout];
+  const isLost =
+    kind === 'mirror'
+      ? groupsOf(drives, spare + 1).some((group) => group.every(({ id }) => isGone(id)))
+      : lost.length > spare;
+  return { gone: lost.length, state: isLost ? 'lost' : lost.length > 0 ? 'short' : 'lives' };
+}
+
+/** The loss matrix of a pool: each thing struck out alone, the worst first, and the pairs that lose what neither does. */
+export type Breaks = {
+  readonly singles: readonly Struck[];
+  /** Two that together lose a set which either alone does not; of two drives only how many pairs do. */
+  readonly pairs: readonly Struck[];
+  readonly drivePairs: { readonly lose: number; readonly of: number };
+};
+
+export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Breaks {
+  const members = new Set(sets.flatMap(({ drives }) => drives.map(({ id }) => id)));
+  const { things, ways, needs } = hangingOf(machine, wiring, gone, members);
+  const strike = (struck: readonly Thing[]): Struck => {
+    const keys = new Set(struck.map(({ key }) => key));
+    const isGone = (id: UnitId): boolean => {
+      if ((needs.get(id) ?? []).some((key) => keys.has(key))) return true;
+      const own = ways.get(id) ?? [];
+      return own.length > 0 && own.every((way) => way.some((key) => keys.has(key)));
+    };
+    const each = sets.map((told) => ({ id: told.set.id, ...stateOf(told, isGone) }));
+    return {
+      things: struck,
+      drives: [...members].filter(isGone).length,
+      sets: each,
+      worst: each.reduce<SetState>((worst, { state }) => (RANK[state] > RANK[worst] ? state : worst), 'lives'),
+    };
+  };
+  const singles = things.map((one) => strike([one]));
+  const alone = new Map(singles.map((one) => [one.things[0]!.key, one]));
+  const isNew = (one: Struck): boolean =>
+    one.sets.some(
+      ({ id, state }) =>
+        state === 'lost' &&
+        one.things.every((each) => alone.get(each.key)!.sets.find((set) => set.id === id)?.state !== 'lost'),
+    );
+  const pairs: Struck[] = [];
+  const drivePairs = { lose: 0, of: 0 };
+  for (const [i, one] of things.entries())
+    for (const other of things.slice(i + 1)) {
+      const both = one.kind === 'drive' && other.kind === 'drive';
+      if (both) drivePairs.of++;
+      // What takes no drive alone may still take one beside another way that is gone.
+      const struck = strike([one, other]);
+      if (!isNew(struck)) continue;
+      if (both) drivePairs.lose++;
+      else pairs.push(struck);
+    }
+  const worstFirst = (a: Struck, b: Struck) => RANK[b.worst] - RANK[a.worst] || b.drives - a.drives;
+  return { singles: singles.sort(worstFirst), pairs: pairs.sort(worstFirst), drivePairs };
+}
