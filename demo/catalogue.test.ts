@@ -261,6 +261,7 @@ describe('the demo builds', () => {
       snags: [
         'caution fits.rackDepth',
         'caution powered.wires',
+        'caution within.usable',
         'note complete.smallParts',
         'note complete.idleCard',
         'note within.lift',

@@ -24,7 +24,7 @@ test('J1 floor → hall cupboard → bay → try → put eight → figures chang
   await bench.tryRow('barge-8').click();
 
   await expect(bench.changeLine).toContainText('8 × Barge 8 TB');
-  await expect.poll(() => bench.tapes()).toMatchObject({ 'capacity.usableTb': '51.8', 'drives.room': '0 more' });
+  await expect.poll(() => bench.tapes()).toMatchObject({ 'capacity.usableTb': '49.9', 'drives.room': '0 more' });
   const after = await bench.tapes();
   for (const id of ['power.idleWallW', 'power.peakWallW', 'sound.earIdleDb', 'cost.now'])
     expect(Number(after[id]!.replace(/\D/g, ''))).toBeGreaterThan(Number(before[id]!.replace(/\D/g, '')));

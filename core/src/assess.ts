@@ -1,6 +1,6 @@
 import type { Build } from './build/build';
 import type { Layout } from './build/layout';
-import { runningUnits, type FigureContext } from './figures/context';
+import { failuresOf, runningUnits, type FigureContext } from './figures/context';
 import {
   createFigureStage,
   explainFigure,
@@ -133,7 +133,7 @@ export function createAssessor(): Assessor {
       currency: string,
       rates: NonNullable<Build['rates']>,
       copies: number,
-      failuresSurvived: number,
+      failuresWished: number | undefined,
       needs: CableNeeds,
       small: readonly SmallNeed[],
       kit: string,
@@ -151,7 +151,7 @@ export function createAssessor(): Assessor {
           currency,
           rates,
           copies,
-          failuresSurvived,
+          ...failuresOf(failuresWished),
           needs: needs.needs,
           small,
         },
@@ -204,7 +204,7 @@ export function createAssessor(): Assessor {
       build.currency,
       build.rates ?? NO_RATES,
       build.copies,
-      build.brief.failuresSurvived ?? 0,
+      build.brief.failuresSurvived,
       needs,
       small,
       printFor(build),

@@ -124,6 +124,11 @@ export {
   type ReadingTold,
 } from './figures/readings/readings';
 export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/quieten';
+export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/poolTold';
+export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from './pool/breaks';
+export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
+export { poolOf } from './pool/setsOf';
+export type { PoolTold, PoolWay } from './pool/ways';
 export { heardTicks, type HeardTicks } from './figures/sound/ticks';
 export { siteWith } from './figures/air/around';
 export { soundOverAir, targetOf, type OverAir } from './figures/air/overAir';

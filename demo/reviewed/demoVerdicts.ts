@@ -1,6 +1,8 @@
 /** What a builder says of every snag of the demo machines, read one by one: right and worth saying, and why. */
 export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'boathouse-rack': {
+    'within.usable':
+      'Right: sixteen of 12 TB in double parity hold 144 TB of the 150 wished; two more disks, or single parity, would do.',
     'fits.rackDepth':
       'Right: 660 mm and room for plugs behind do not close in 700; by what is typical of cables, so a caution.',
     'complete.smallParts': 'Right: the rails are sold apart, and without them it does not stand in the rack.',

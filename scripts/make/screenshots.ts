@@ -125,6 +125,14 @@ const SHOTS: readonly Shot[] = [
       await page.getByTestId('air-answer').waitFor();
     },
   },
+  {
+    name: 'pool',
+    path: '/b/boathouse-rack/pool',
+    act: async (page) => {
+      await ready(page);
+      await page.getByTestId('store-answer').waitFor();
+    },
+  },
   { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },
   {
     name: 'parts',

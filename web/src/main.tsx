@@ -26,6 +26,7 @@ const FilesPage = lazy(() => import('./views/parts/FilesPage'));
 const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
 const PowerPage = lazy(() => import('./views/power/PowerPage'));
 const AirPage = lazy(() => import('./views/air/AirPage'));
+const PoolPage = lazy(() => import('./views/pool/PoolPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
 applyTheme(readTheme());
@@ -67,6 +68,7 @@ const router = createBrowserRouter([
           { path: 'wiring', element: <WiringPage /> },
           { path: 'power', element: <PowerPage /> },
           { path: 'air', element: <AirPage /> },
+          { path: 'pool', element: <PoolPage /> },
         ],
       },
       {

@@ -29,7 +29,9 @@ export type FigureContext = {
   readonly currency: string;
   /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;
   /** Machines alike that are bought together. */ readonly copies: number;
-  /** Data drives that may fail at once, as wished. */ readonly failuresSurvived: number;
+  /** Data drives that may fail at once, as wished; none where the brief does not say. */
+  readonly failuresSurvived: number;
+  readonly failuresWished?: number;
   readonly needs: readonly Need[];
   readonly small: readonly SmallNeed[];
 };
@@ -49,9 +51,12 @@ export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): F
     currency,
     rates: rates ?? {},
     copies,
-    failuresSurvived: brief.failuresSurvived ?? 0,
+    ...failuresOf(brief.failuresSurvived),
   };
 }
+
+export const failuresOf = (wished: number | undefined): Pick<FigureContext, 'failuresSurvived' | 'failuresWished'> =>
+  wished === undefined ? { failuresSurvived: 0 } : { failuresSurvived: wished, failuresWished: wished };
 
 /** Built-in units that a unit of the kit has displaced do not run. */
 export function runningUnits(units: readonly PlannedUnit[], layout: Layout): PlannedUnit[] {

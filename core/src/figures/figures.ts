@@ -64,7 +64,7 @@ export const FIGURES = {
   'capacity.rawTb': { label: 'Raw capacity', uses: ['units', 'layout'], compute: rawTb },
   'capacity.usableTb': {
     label: 'Usable',
-    uses: ['units', 'layout', 'failuresSurvived', 'pool'],
+    uses: ['units', 'layout', 'failuresWished', 'pool'],
     compute: usableTb,
   },
   'capacity.mostTb': {

@@ -117,7 +117,7 @@ function stateOf({ set, drives }: SetTold, isGone: (id: UnitId) => boolean): { g
   return { gone: lost.length, state: isLost ? 'lost' : lost.length > 0 ? 'short' : 'lives' };
 }
 
-/** The loss matrix of a pool: each thing struck out alone, the worst first, and the pairs that lose what neither does. */
+/** The loss matrix: each thing struck out alone, the worst first, and the pairs that lose what neither does. */
 export type Breaks = {
   readonly singles: readonly Struck[];
   /** Two that together lose a set which either alone does not; of two drives only how many pairs do. */

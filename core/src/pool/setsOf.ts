@@ -43,11 +43,11 @@ export type Pool = {
 export function poolOf({
   units,
   pool,
-  failuresSurvived,
-}: Pick<FigureContext, 'units' | 'pool' | 'failuresSurvived'>): Pool {
+  failuresWished,
+}: Pick<FigureContext, 'units' | 'pool' | 'failuresWished'>): Pool {
   const data = dataDrives(units);
   const isProposed = pool.sets.length === 0;
-  const groupings = isProposed ? proposeSets(data, failuresSurvived || undefined) : [];
+  const groupings = isProposed ? proposeSets(data, failuresWished) : [];
   const sets = isProposed ? asSets(groupings) : pool.sets;
   const inSome = new Set(sets.flatMap(({ units: members }) => members));
   return {

@@ -207,6 +207,16 @@ const worker: BenchWorker = {
     return { ...powerOf(context, now.build, today().asOf), cables, gone: goneOf(context, cables) };
   },
 
+  async pool() {
+    const now = base();
+    if (!now) return null;
+    const context = assessor.context(now.build);
+    const { breaksOf, goneOf, poolOf, poolTold } = await import('./seldom');
+    const gone = goneOf(context, powerBoxes(assessor.plugs(now.build), now.assessment.units));
+    const wiring = wiringFor(now.build, now.assessment);
+    return { ...poolTold(context), breaks: breaksOf(now.assessment, wiring, gone, poolOf(context).sets) };
+  },
+
   async air(tried) {
     const now = base();
     if (!now) return null;

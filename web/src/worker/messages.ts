@@ -21,6 +21,8 @@ import type {
   Air,
   AirTry,
   OverAir,
+  Breaks,
+  PoolSeen,
   Quieter,
   Reading,
   ReadingsTold,
@@ -150,6 +152,8 @@ export type BenchWorker = {
   shares(id: FigureId): readonly Share[];
   /** The power of the build that is open, its cables, and what stays up with one thing gone; null while none is. */
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
+  /** The pool of the build that is open, and what takes which of its sets with it; null while none is. */
+  pool(): Promise<(PoolSeen & { readonly breaks: Breaks }) | null>;
   /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */

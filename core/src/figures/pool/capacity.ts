@@ -50,11 +50,10 @@ const PADDING = 'What records and the file system take';
 /**
  * TB that the sets hold for data: parity, mirrors and what mixed sizes waste taken off (IEC 80000-13). Padding of
  * records is known where a set says their size, else it is the low end; so is what the file system keeps. Sets are
- * those of the build; without any, those proposed for the failures wished; without either all drives as they are. Null
+ * those of the build; without any, those proposed for the failures wished or, where none are, the usual ones. Null
  * without data drives.
  */
 export function usableTb(context: FigureContext, ledger: Ledger): Quantity | null {
-  if (context.pool.sets.length === 0 && context.failuresSurvived === 0) return mostTb(context, ledger);
   const { sets, isProposed, loose } = poolOf(context);
   if (sets.length === 0) return loose.length > 0 ? ledger.given('No set is made', 0, 'TB') : null;
   const each = sets.map((told): Quantity => {

@@ -46,21 +46,29 @@ describe('within the brief', () => {
       /^caution: Over the budget of EUR 1500: EUR 2010/,
     );
   });
-  test('room for data: what no layout can reach, whatever it is', () => {
+  test('room for data: what the proposed sets hold, and what no layout can reach', () => {
     const usable = (made: Fixture, usableTb: number, failuresSurvived?: number) =>
       said(
         wishing(made, { usableTb, ...(failuresSurvived === undefined ? {} : { failuresSurvived }) }),
         'within.usable',
       );
     const mixed = cube().add('barge-8', 3).add('barge-20').add('stickle-500');
-    // 8 + 8 + 8 + 20 of data; the module is the system. Without the largest: 24.
-    expect(usable(mixed, 44)).toEqual([]);
-    expect(usable(mixed, 45)).toEqual(['caution: At most 44 TB usable; 45 TB are wished.']);
+    // 8 + 8 + 8 + 20 of data; the module is the system. Each by itself: 44. In single parity, as is usual for four: 24.
+    expect(usable(mixed, 44, 0)).toEqual([]);
+    expect(usable(mixed, 45, 0)).toEqual(['caution: At most 44 TB usable; 45 TB are wished.']);
+    expect(usable(mixed, 24)).toEqual([]);
+    expect(usable(mixed, 25)).toEqual(['caution: As proposed there are 24 TB usable; 25 TB are wished.']);
     expect(usable(mixed, 24, 1)).toEqual([]);
     expect(usable(mixed, 25, 1)).toEqual(['caution: At most 24 TB usable if any 1 drive may fail; 25 TB are wished.']);
     expect(said(wishing(cube().add('barge-8', 2), { failuresSurvived: 2 }), 'within.usable')).toEqual([
       'caution: 2 data drives: no layout of them survives 2 failures.',
     ]);
+    // Sets that are made count as they are.
+    const two = cube().add('barge-8', 4);
+    const units = [1, 2, 3, 4].map((n) => two.unit('barge-8', n));
+    const made = two.set({ pool: { sets: [{ id: 'set1', layout: 'mirror2', units }] } });
+    expect(usable(made, 16)).toEqual([]);
+    expect(usable(made, 20)).toEqual(['caution: The sets hold 16 TB usable; 20 TB are wished.']);
     // A drive set aside for something else is no room for data.
     expect(usable(cube().add('barge-8', 2).add('barge-8', 1, { role: 'spare' }), 17)).toHaveLength(1);
   });

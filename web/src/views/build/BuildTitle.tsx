@@ -62,6 +62,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
           <ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink>
           <ViewLink to={`/b/${build.id}/power`}>Power</ViewLink>
           <ViewLink to={`/b/${build.id}/air`}>Air</ViewLink>
+          <ViewLink to={`/b/${build.id}/pool`}>Pool</ViewLink>
           <ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink>
         </nav>
       )}

@@ -49,7 +49,7 @@ export const TAPES: readonly TapeOf[] = [
   },
   {
     id: 'capacity.usableTb',
-    label: ({ brief, pool }) => (brief.failuresSurvived || pool.sets.length > 0 ? 'Usable' : 'Raw capacity'),
+    label: () => 'Usable room',
     short: 'Capacity',
     limit: ({ brief }) => brief.usableTb,
     asks: 'usableTb',

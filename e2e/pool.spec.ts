@@ -1,0 +1,37 @@
+import { expect, test } from '@playwright/test';
+import { BenchPage, copyOf, storedBuild } from './bench';
+
+test('sets are proposed, kept, laid out anew, taken apart and put together again', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'pool');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Pool', exact: true }).click();
+  const answer = page.getByTestId('store-answer');
+  await expect(answer).toHaveText(
+    'As proposed 144 TB usable (131 TiB); any 2 drives of a set may fail. 150 TB are wished.',
+  );
+  await page.getByRole('button', { name: 'Keep these sets' }).click();
+  await expect(answer).toHaveText(/^144 TB usable/);
+  await bench.settled();
+  expect((await storedBuild(request, id)).pool.sets).toMatchObject([
+    { id: 'set1', layout: 'parity2' },
+    { id: 'set2', layout: 'parity2' },
+  ]);
+  // Another layout by one press: the tape and the snag follow.
+  await page.getByRole('button', { name: 'Take triple parity, 16 drives' }).click();
+  await expect(answer).toHaveText('156 TB usable (142 TiB); any 3 drives may fail.');
+  await expect.poll(async () => (await bench.tapes())['capacity.usableTb']).toBe('156');
+  // What takes the pool with it is said: one card feeds all drives.
+  await expect(page.getByRole('row', { name: /^Card G1, Tern 16i/ })).toContainText('16 drives gone: set1 is down');
+  await page.getByRole('button', { name: 'Take apart' }).click();
+  await expect(answer).toHaveText(/^As proposed 144 TB/);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(answer).toHaveText(/^156 TB usable/);
+  // One drive out and into a set of its own is refused with a word; back into the set it goes.
+  await page.getByText('Its drives and records').click();
+  await page.getByRole('button', { name: 'Take J1 out of set1' }).click();
+  await expect(page.getByRole('heading', { name: 'In no set: 1 drive' })).toBeVisible();
+  await expect(page.getByText('from 2 drives on')).toBeVisible();
+  await page.getByLabel('Put them into').selectOption('set1');
+  await page.getByRole('button', { name: 'Put in 1' }).click();
+  await expect(answer).toHaveText(/^156 TB usable/);
+});

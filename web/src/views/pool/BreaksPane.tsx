@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import type { Breaks } from '@inch-tower/core';
+import { breakRows, pairRows } from './poolWords';
+
+const SHOWN = 6;
+
+/** Everything a drive hangs on struck out in turn, and two things together: which sets live. */
+export function BreaksPane({ breaks }: { readonly breaks: Breaks }) {
+  const [isWhole, setWhole] = useState(false);
+  const rows = breakRows(breaks.singles);
+  if (rows.length === 0) return null;
+  const pairs = pairRows(breaks);
+  const shown = isWhole ? pairs : pairs.slice(0, SHOWN);
+  return (
+    <section aria-labelledby="breaks" className="mt-3 break-inside-avoid border-t border-line pt-2 text-[13px]">
+      <h2 id="breaks" className="text-[15px] font-semibold">
+        What may break?
+      </h2>
+      <table className="mt-1 w-full border-collapse">
+        <caption className="sr-only">What is left of the sets with one thing gone</caption>
+        <tbody>
+          {rows.map(({ what, says, tone }) => (
+            <tr key={`${what}${says}`} className="border-t border-dotted border-line align-top">
+              <th className="py-1 pr-3 text-left font-normal">{what}</th>
+              <td className={`py-1 text-right ${tone}`}>{says}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className="mt-2 font-semibold">Two at once</h3>
+      {pairs.length === 0 ? (
+        <p className="text-mid">No two of them lose a set that neither loses alone.</p>
+      ) : (
+        <ul>
+          {shown.map((words) => (
+            <li key={words} className="border-t border-dotted border-line py-0.5">
+              {words}
+            </li>
+          ))}
+        </ul>
+      )}
+      {pairs.length > SHOWN && (
+        <button type="button" className="plain no-print min-h-6 underline" onClick={() => setWhole(!isWhole)}>
+          {isWhole ? 'Fewer' : `${pairs.length - SHOWN} more`}
+        </button>
+      )}
+    </section>
+  );
+}

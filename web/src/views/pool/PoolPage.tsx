@@ -1,0 +1,127 @@
+import type { Build, PoolSet, PoolWay } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import { ROLE_WORDS } from '../../words/roles';
+import { useUndoKeys } from '../build/useUndoKeys';
+import { ViewFrame } from '../build/ViewFrame';
+import { useWidth } from '../useWidth';
+import { BreaksPane } from './BreaksPane';
+import { LooseDrives } from './LooseDrives';
+import { besides } from './poolEdits';
+import { storeAnswer, tb, wayName, workingWords } from './poolWords';
+import { SetCard } from './SetCard';
+import { Hatch } from './SetsPicture';
+import { usePool, type PoolView } from './usePool';
+import { WaysTable } from './WaysTable';
+
+/** How much can be stored, in which sets, and what may break. */
+export default function PoolPage() {
+  useUndoKeys();
+  const build = useAppSelector((state) => state.bench.build)!;
+  const dispatch = useAppDispatch();
+  const pool = usePool();
+  const keep = (sets: PoolSet[], words: string) => void dispatch(edit([{ type: 'set.pool', value: { sets } }], words));
+  return (
+    <ViewFrame
+      view="pool"
+      hint="How much it stores, which drives may fail, and what takes what with it."
+      className="bg-sheet md:grid-cols-[minmax(0,1fr)_400px] xl:grid-cols-[minmax(0,1fr)_560px]"
+    >
+      <h1 className="sr-only">Pool</h1>
+      {pool ? (
+        <>
+          <Hatch />
+          <SetsPane pool={pool} build={build} onSets={keep} />
+          <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
+            <WaysTable
+              ways={pool.ways}
+              now={keyOf(pool)}
+              onTake={(way: PoolWay) => keep(besides(pool.rest, way.sets), wayName(way))}
+            />
+            <BreaksPane breaks={pool.breaks} />
+          </div>
+        </>
+      ) : (
+        <p className="p-6 text-mid">Working it out …</p>
+      )}
+    </ViewFrame>
+  );
+}
+
+/** As wide as two sets side by side want to be. */
+const PAIR_PX = 620;
+
+/** The way that is in place, as ways are named. */
+const keyOf = ({ sets, rest }: PoolView): string => {
+  const others = new Set(rest.map(({ id }) => id));
+  return sets
+    .filter(({ set }) => !others.has(set.id))
+    .map(({ set, drives }) => `${set.layout}${drives.length}`)
+    .join();
+};
+
+function SetsPane({
+  pool,
+  build,
+  onSets,
+}: {
+  readonly pool: PoolView;
+  readonly build: Build;
+  readonly onSets: (sets: PoolSet[], words: string) => void;
+}) {
+  const { width, ref } = useWidth();
+  const { words, tone } = storeAnswer(pool, build.brief.usableTb);
+  const mostTb = Math.max(0, ...pool.sets.flatMap(({ drives }) => drives.map((one) => one.tb)));
+  const sets = pool.isProposed ? pool.proposed : build.pool.sets;
+  const isPaired = pool.sets.length > 1 && width >= PAIR_PX;
+  const cardPx = isPaired ? (width - 20) / 2 : width;
+  return (
+    <section aria-labelledby="store" className="print-page min-h-0 overflow-auto px-5 py-3" tabIndex={0}>
+      <h2 id="store" className="text-[15px] font-semibold">
+        How much can I store?
+      </h2>
+      <p className={`text-[17px] leading-snug font-semibold ${tone}`} data-testid="store-answer">
+        {words}
+      </p>
+      {pool.sets.length > 0 && <p className="text-[13px] text-mid">{workingWords(pool.all)}</p>}
+      {pool.isProposed && pool.sets.length > 0 && (
+        <p className="no-print my-2 flex flex-wrap items-center gap-3 text-[13.5px]">
+          <button type="button" className="press" onClick={() => onSets([...pool.proposed], 'Sets as proposed')}>
+            Keep these sets
+          </button>
+          <span className="text-mid">
+            {build.brief.failuresSurvived
+              ? 'Proposed by the failures the brief wants survived.'
+              : 'Proposed by what is usual; the brief does not say how many drives may fail.'}
+          </span>
+        </p>
+      )}
+      <div ref={ref} className={`mt-2 ${isPaired ? 'grid grid-cols-2 gap-x-5' : ''}`}>
+        {pool.sets.map((set) => (
+          <SetCard key={set.set.id} set={set} sets={sets} mostTb={mostTb} width={cardPx} onSets={onSets} />
+        ))}
+        <LooseDrives loose={pool.loose} sets={sets} onSets={onSets} />
+      </div>
+      {pool.support.length > 0 && (
+        <section aria-labelledby="support" className="border-t border-line pt-2 text-[13.5px]">
+          <h3 id="support" className="font-semibold">
+            Beside the pool
+          </h3>
+          <ul>
+            {pool.support.map(({ unit, mark, name, tb: size, role }) => (
+              <li key={unit}>
+                <span className="mono">{mark}</span> {name}, {tb(size)}: for {ROLE_WORDS[role]}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {pool.sets.length > 0 && (
+        <p className="mt-2 text-[12.5px] text-mid">
+          Plain: data. Hatched: what makes failures survivable, which is spread over all drives of a set. Dashed: of no
+          use in this set. What a drive is for is set in its sheet on the bench.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,181 @@
+import type { Breaks, PoolSeen, PoolTold, PoolWay, SetLayout, Struck, Thing } from '@inch-tower/core';
+import { countWords } from '../../words/format';
+
+export const LAYOUT_WORDS: Readonly<Record<SetLayout, string>> = {
+  single: 'each by itself',
+  stripe: 'stripe',
+  mirror2: 'mirror of two',
+  mirror3: 'mirror of three',
+  parity1: 'single parity',
+  parity2: 'double parity',
+  parity3: 'triple parity',
+  dedicated1: 'one drive for parity',
+  dedicated2: 'two drives for parity',
+};
+export const LAYOUT_HELP: Readonly<Record<SetLayout, string>> = {
+  single: 'What is on a drive is lost with it.',
+  stripe: 'One drive lost is all lost.',
+  mirror2: 'Every byte on two drives; partners stand one after the other.',
+  mirror3: 'Every byte on three drives.',
+  parity1: 'Any one drive of the set may fail.',
+  parity2: 'Any two drives of the set may fail.',
+  parity3: 'Any three drives of the set may fail.',
+  dedicated1: 'The largest drive keeps parity, the others may be of any size.',
+  dedicated2: 'The two largest keep parity, the others may be of any size.',
+};
+
+export const tb = (value: number): string => {
+  if (value < 1) return `${Math.round(value * 1000)} GB`;
+  return `${value >= 100 ? Math.round(value) : Number(value.toFixed(1))} TB`;
+};
+const tib = (value: number): string => {
+  const units = (value * 1e12) / 2 ** 40;
+  return `${units >= 100 ? Math.round(units) : Number(units.toFixed(1))} TiB`;
+};
+/** Fuller than this a pool gets slow, and has nowhere to put what changes. */
+const FILL = 0.8;
+
+type Answer = { readonly words: string; readonly tone: 'good' | 'warn' | 'bad' | 'text-mid' };
+
+/** How much can I store, and how many drives may fail. */
+export function storeAnswer({ sets, isProposed, all, loose }: PoolSeen, wishTb: number | undefined): Answer {
+  if (sets.length === 0)
+    return loose.length > 0
+      ? { words: `No set yet: ${countWords(loose.length, 'data drive')}, ${tb(all.rawTb)} raw.`, tone: 'warn' }
+      : { words: 'No data drive yet.', tone: 'text-mid' };
+  const fail =
+    all.any === 0
+      ? 'no drive may fail'
+      : `any ${all.any === 1 ? 'one drive' : `${all.any} drives`}${sets.length > 1 ? ' of a set' : ''} may fail`;
+  const start = isProposed ? 'As proposed ' : '';
+  const words = `${start}${tb(all.usableTb)} usable (${tib(all.usableTb)}); ${fail}.`;
+  if (wishTb !== undefined && all.usableTb < wishTb)
+    return { words: `${words} ${tb(wishTb)} are wished.`, tone: 'warn' };
+  return { words, tone: all.any === 0 ? 'bad' : 'good' };
+}
+
+/** What is taken off on the way from all drives to what is usable, in a sentence each. */
+export function workingWords({ usableTb, leastTb, rawTb, redundancyTb, wastedTb }: PoolTold): string {
+  return [
+    `${tb(rawTb)} raw`,
+    ...(redundancyTb > 0 ? [`less ${tb(redundancyTb)} for failures`] : []),
+    ...(wastedTb > 0.05 ? [`less ${tb(wastedTb)} that these sizes and sets leave unused`] : []),
+  ]
+    .join(', ')
+    .concat(
+      `. Records and the file system take up to ${tb(usableTb - leastTb)} of it. ` +
+        `Fill it to about ${tb(FILL * leastTb)}: past four fifths it slows down.`,
+    );
+}
+
+/** "3 sets of 8 in double parity", "4 pairs, mirrored". */
+export function wayName({ layout, widths, over }: Pick<PoolWay, 'layout' | 'widths' | 'over'>): string {
+  const [first = 0] = widths;
+  const left = over > 0 ? `, ${over} over` : '';
+  if (layout === 'mirror2') return `${countWords(Math.floor(first / 2), 'mirrored pair')}${left}`;
+  if (layout === 'mirror3') return `${countWords(Math.floor(first / 3), 'mirror')} of three${left}`;
+  if (widths.length === 1) return `${LAYOUT_WORDS[layout]}, ${countWords(first, 'drive')}${left}`;
+  const isEven = widths.every((width) => width === first);
+  const of = isEven ? `${widths.length} × ${first}` : widths.join(' + ');
+  return `${LAYOUT_WORDS[layout]}, ${of} drives${left}`;
+}
+
+/** Chance in words a builder can weigh: one in so many. */
+export function oneIn(chance: number): string {
+  if (chance >= 0.2) return `${Math.round(chance * 100)} %`;
+  const many = 1 / chance;
+  if (many >= 1e6) return 'under 1 in 1,000,000';
+  const digits = 10 ** Math.max(0, Math.floor(Math.log10(many)) - 1);
+  return `1 in ${(Math.round(many / digits) * digits).toLocaleString('en')}`;
+}
+
+export const hoursWords = (hours: number): string =>
+  hours === 0
+    ? 'none'
+    : hours < 48
+      ? `${Math.round(hours)} h`
+      : `${Number((hours / 24).toFixed(hours < 240 ? 1 : 0))} days`;
+
+const KIND: Readonly<Record<Thing['kind'], string>> = {
+  drive: 'Drive',
+  card: 'Card',
+  cable: 'Cable',
+  cage: 'Backplane',
+  box: 'Box',
+  power: 'Power to',
+};
+const thingName = ({ kind, mark, name }: Thing): string =>
+  kind === 'cage'
+    ? name
+    : kind === 'cable'
+      ? `Cable ${mark}, ${name}`
+      : kind === 'power'
+        ? `Power cable ${mark}`
+        : `${KIND[kind]} ${mark}, ${name}`;
+
+export type BreakRow = { readonly what: string; readonly says: string; readonly tone: 'bad' | 'warn' | 'good' };
+
+/** Things that do the same to the sets stand together, the worst first. */
+export function breakRows(singles: readonly Struck[]): readonly BreakRow[] {
+  const rows = new Map<string, { of: Struck[]; says: string; tone: BreakRow['tone'] }>();
+  for (const one of singles) {
+    const { says, tone } = struckWords(one);
+    const key = `${one.things[0]?.kind ?? ''}|${says}`;
+    const known = rows.get(key);
+    if (known) known.of.push(one);
+    else rows.set(key, { of: [one], says, tone });
+  }
+  return [...rows.values()].map(({ of, says, tone }) => ({ what: whatOf(of), says, tone }));
+}
+
+function whatOf(of: readonly Struck[]): string {
+  const things = of.flatMap(({ things: [first] }) => (first ? [first] : []));
+  const [first] = things;
+  if (!first) return '';
+  if (things.length === 1) return thingName(first);
+  if (first.kind === 'drive') return `Any of ${things.length} drives`;
+  const marks = things.map(({ mark }) => mark).join(', ');
+  if (first.kind === 'cage') return things.map(({ name }) => name).join(', or ');
+  return `${KIND[first.kind] === 'Power to' ? 'Power cables' : `${KIND[first.kind]}s`} ${marks}, each`;
+}
+
+/** What is left of the sets. */
+export function struckWords({ drives, sets, worst }: Struck): Pick<BreakRow, 'says' | 'tone'> {
+  if (worst === 'lives') return { says: 'Nothing is gone.', tone: 'good' };
+  const gone = `${countWords(drives, 'drive')} gone`;
+  if (worst === 'short')
+    return { says: `${gone}: all lives on, short of ${drives === 1 ? 'one' : 'them'}.`, tone: 'warn' };
+  const lost = sets.filter(({ state }) => state === 'lost').map(({ id }) => id);
+  const which =
+    lost.length === sets.length && lost.length > 1
+      ? 'all sets are'
+      : `${lost.join(', ')} ${lost.length === 1 ? 'is' : 'are'}`;
+  // A drive does not come back; what hangs on a card or a cable does, when that is mended.
+  return { says: `${gone}: ${which} ${drives === 1 ? 'lost' : 'down until it is mended'}.`, tone: 'bad' };
+}
+
+/** Pairs that lose a set which neither loses alone, told once for each kind of pair. */
+export function pairRows({ pairs, drivePairs }: Breaks): readonly string[] {
+  const rows = new Map<string, { count: number; lost: Set<string>; first: Struck }>();
+  for (const pair of pairs) {
+    const [one, other] = [...pair.things].sort((a, b) => Number(a.kind === 'drive') - Number(b.kind === 'drive'));
+    if (!one || !other) continue;
+    // A thing with any of many drives is one line, as are cards of a kind with each other.
+    const key = other.kind === 'drive' ? `${one.key}|drive` : `${one.kind}|${other.kind}`;
+    const known = rows.get(key) ?? { count: 0, lost: new Set<string>(), first: pair };
+    known.count++;
+    for (const { id, state } of pair.sets) if (state === 'lost') known.lost.add(id);
+    rows.set(key, known);
+  }
+  const told = [...rows.values()].map(({ count, lost, first }) => {
+    const [one, other] = [...first.things].sort((a, b) => Number(a.kind === 'drive') - Number(b.kind === 'drive'));
+    const down = `${[...lost].join(', ')} ${lost.size === 1 ? 'is' : 'are'} down`;
+    const both = `${thingName(one!)} and ${lowerFirst(thingName(other!))}`;
+    if (other!.kind === 'drive' && count > 1) return `${thingName(one!)} and any of ${count} drives: ${down}.`;
+    return `${count > 1 ? `${count} pairs as ` : ''}${both}: ${down}.`;
+  });
+  const { lose, of } = drivePairs;
+  const two = lose === of ? 'Any two drives' : `${lose} of ${of} pairs of drives`;
+  return lose > 0 ? [`${two}: a set is lost.`, ...told] : told;
+}
+const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
