@@ -29,11 +29,15 @@ export function yearlyLoss({ drives, spare, afrPct, rebuildH }: SetRisk, togethe
     step = (1 + mends * step) / fails(gone);
     whole += step;
   }
-  return Math.max(NEVER_BELOW, 1 - Math.exp(-YEAR_H / whole));
+  return -Math.expm1(-YEAR_H / whole);
 }
 
-/** Several sets striped together: one lost is all lost. */
-export const lossOfAny = (losses: readonly number[]): number => 1 - losses.reduce((kept, one) => kept * (1 - one), 1);
+/** Several sets striped together, of which one lost is all lost: never told as less than one in a million. */
+export const lossOfAny = (losses: readonly number[]): number =>
+  Math.max(
+    NEVER_BELOW,
+    losses.reduce((any, one) => any + one - any * one, 0),
+  );
 
 /** Share of its outer rate a disk has on the average of its surface, and of that what a rebuild gets in use. */
 const AVERAGE = 0.75;
