@@ -108,7 +108,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByTestId('trying').filter({ hasText: 'Hoist 1U in' }).waitFor();
     },
   },
-  { name: 'bench-rear', path: '/b/sound-desk?view=rear', act: ready },
   {
     name: 'power',
     path: '/b/boathouse-rack/power',

@@ -6,14 +6,10 @@ import {
   heardTicks,
   isClassSheet,
   mismatchWords,
-  powerBoxes,
-  powerSchedule,
   replay,
-  scheduleOf,
   type SupplyPoint,
   tryAt,
   weigh,
-  wiringFor,
   wordsOf,
   type Assessment,
   type Base,
@@ -202,8 +198,8 @@ const worker: BenchWorker = {
     const now = base();
     if (!now) return null;
     const context = assessor.context(now.build);
+    const { goneOf, powerBoxes, powerOf } = await import('./seldom');
     const cables = powerBoxes(assessor.plugs(now.build), now.assessment.units);
-    const { goneOf, powerOf } = await import('./seldom');
     return { ...powerOf(context, now.build, today().asOf), cables, gone: goneOf(context, cables) };
   },
 
@@ -211,7 +207,7 @@ const worker: BenchWorker = {
     const now = base();
     if (!now) return null;
     const context = assessor.context(now.build);
-    const { breaksOf, goneOf, poolOf, poolTold } = await import('./seldom');
+    const { breaksOf, goneOf, poolOf, poolTold, powerBoxes, wiringFor } = await import('./seldom');
     const gone = goneOf(context, powerBoxes(assessor.plugs(now.build), now.assessment.units));
     const wiring = wiringFor(now.build, now.assessment);
     return { ...poolTold(context), breaks: breaksOf(now.assessment, wiring, gone, poolOf(context).sets) };
@@ -439,7 +435,8 @@ const worker: BenchWorker = {
     return now && drawingSvg(now.build, sceneOf(now.assessment.units, now.assessment.layout).boxes);
   },
 
-  wiring() {
+  async wiring() {
+    const { powerBoxes, powerSchedule, scheduleOf, wiringFor } = await import('./seldom');
     if (!build || !assessment) return null;
     const wiring = wiringFor(build, assessment);
     const power = powerBoxes(assessor.plugs(build), assessment.units);

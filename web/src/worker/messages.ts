@@ -180,12 +180,12 @@ export type BenchWorker = {
   whyNot(spot: SpotRef, sheet: string): Promise<WaysOut | null>;
   stop(): void;
   /** The wiring of the build that is open, and its cable list; null while none is. */
-  wiring(): {
+  wiring(): Promise<{
     readonly wiring: Wiring;
     readonly schedule: readonly ScheduleLine[];
     readonly power: readonly PowerBox[];
     readonly plugs: readonly PowerLine[];
-  } | null;
+  } | null>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): Promise<string | null>;
   drawing(): Promise<string | null>;
