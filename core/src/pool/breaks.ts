@@ -9,7 +9,7 @@ import type { SetTold } from './setsOf';
 /** What can be struck out: a drive, what drives hang on, sit in or are fed by. */
 export type Thing = {
   readonly key: string;
-  readonly kind: 'drive' | 'card' | 'cable' | 'cage' | 'box' | 'power';
+  readonly kind: 'drive' | 'card' | 'cable' | 'cage' | 'box' | 'powerCable' | 'supply';
   readonly mark: string;
   readonly name: string;
   /** The unit to look at. */ readonly unit: UnitId;
@@ -99,7 +99,10 @@ function hangingOf(
     const own = one.drives.filter((id) => members.has(id));
     const unit = byId.get(one.unit);
     if (one.host || one.kind === 'module' || own.length === 0 || !unit) continue;
-    const key = thing(`power ${one.label ?? one.unit}`, 'power', unit, one.name, one.label ?? one.mark);
+    const isCable = one.label !== null;
+    const key = isCable
+      ? thing(`power ${one.label}`, 'powerCable', unit, one.name, one.label ?? '')
+      : thing(`power ${one.unit}`, 'supply', unit);
     for (const id of own) add(needs, id, key);
   }
   return { things: [...things.values()], ways, needs };

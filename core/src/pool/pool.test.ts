@@ -3,6 +3,7 @@ import { dataDrives } from '../machine/roles';
 import { plannedUnits, type UnitOf } from '../machine/units';
 import { bytesIn, paddedShare, survives, type SetLayout } from './layouts';
 import { asSets, bestGrouping, proposeSets } from './propose';
+import { toldOf } from './setsOf';
 
 const TB = 1e12;
 const tb = (...sizes: number[]) => sizes.map((one) => one * TB);
@@ -143,4 +144,12 @@ test('a proposal keeps disks and flash apart and takes no system drive', () => {
     'set3',
   ]);
   expect(asSets(proposeSets(dataDrives(plannedUnits(fixture().build)), 1))).toEqual([]);
+});
+
+test('a drive that is given another task is no longer in its set', () => {
+  const made = cube().add('barge-8', 3).add('barge-8', 1, { role: 'spare' });
+  const units = [made.unit('barge-8', 1), made.unit('barge-8', 2), made.unit('barge-8', 3), made.unit('barge-8', 4)];
+  const told = toldOf({ id: 'set1', layout: 'parity1', units }, plannedUnits(made.build));
+  expect(told.drives.map(({ id }) => id)).toEqual(units.slice(0, 3));
+  expect(told.bytes.data).toBe(16 * TB);
 });

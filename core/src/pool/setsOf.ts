@@ -1,6 +1,6 @@
 import type { FigureContext } from '../figures/context';
 import { dataDrives } from '../machine/roles';
-import { ofKind, type UnitOf } from '../machine/units';
+import type { UnitOf } from '../machine/units';
 import { asSets, proposeSets } from './propose';
 import { bytesIn, LAYOUTS, paddedShare, survives, type PoolSet, type SetBytes } from './layouts';
 import { rebuildHours, unreadable, yearlyLoss } from './risk';
@@ -57,9 +57,9 @@ export function poolOf({
   };
 }
 
-/** A set by what its drives are; drives it names that are gone count as not there. */
+/** A set by what its drives are; those it names that are gone, or that are for something else, are not there. */
 export function toldOf(set: PoolSet, units: FigureContext['units']): SetTold {
-  const byId = new Map(ofKind(units, 'drive').map((unit) => [unit.id as string, unit]));
+  const byId = new Map(dataDrives(units).map((unit) => [unit.id as string, unit]));
   const drives = set.units.flatMap((id) => byId.get(id) ?? []);
   return setOf(set, drives);
 }

@@ -60,6 +60,35 @@ const keyOf = ({ sets, rest }: PoolView): string => {
     .join();
 };
 
+/** No layout is a copy: fire, theft and mistakes take all of it. */
+function CopiesElsewhere({ build }: { readonly build: Build }) {
+  const dispatch = useAppDispatch();
+  const { copiesElsewhere: count } = build;
+  const set = (value: number) =>
+    void dispatch(edit([{ type: 'set.copiesElsewhere', value }], `Copies elsewhere: ${value}`));
+  return (
+    <p className="border-t border-line py-2 text-[13.5px]">
+      <label className="mr-2 inline-flex min-h-7 items-center gap-2">
+        <span className="font-semibold">Copies elsewhere</span>
+        <select className="field" value={count} onChange={(event) => set(Number(event.target.value))}>
+          {[...new Set([0, 1, 2, 3, count])].map((one) => (
+            <option key={one} value={one}>
+              {one === 0 ? 'none' : one}
+            </option>
+          ))}
+        </select>
+      </label>
+      {count === 0 ? (
+        <span className="text-warn">
+          Fire, theft and a mistake take every drive of it: one copy elsewhere is worth more than any layout.
+        </span>
+      ) : (
+        <span className="text-mid">Worth more than any layout, as long as they are read back now and then.</span>
+      )}
+    </p>
+  );
+}
+
 function SetsPane({
   pool,
   build,
@@ -102,6 +131,7 @@ function SetsPane({
         ))}
         <LooseDrives loose={pool.loose} sets={sets} onSets={onSets} />
       </div>
+      <CopiesElsewhere build={build} />
       {pool.support.length > 0 && (
         <section aria-labelledby="support" className="border-t border-line pt-2 text-[13.5px]">
           <h3 id="support" className="font-semibold">

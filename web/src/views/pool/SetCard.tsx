@@ -1,7 +1,7 @@
 import { LAYOUTS, type PoolSet, type SetLayout, type SetSeen } from '@inch-tower/core';
 import { SetsPicture } from './SetsPicture';
 import { withLayout, withoutDrive, withoutSet, withRecord, type Sets } from './poolEdits';
-import { hoursWords, LAYOUT_HELP, LAYOUT_WORDS, tb } from './poolWords';
+import { hoursWords, LAYOUT_HELP, LAYOUT_WORDS, oneIn, tb } from './poolWords';
 
 const RECORDS = [16, 64, 128, 256, 1024] as const;
 
@@ -63,6 +63,8 @@ export function SetCard({
       ) : (
         <p className="text-[12.5px] text-mid">
           {LAYOUT_HELP[layout]} {set.rebuildH > 0 && `A failed drive is rebuilt in about ${hoursWords(set.rebuildH)}.`}
+          {set.unreadable > 0.005 &&
+            ` Rebuilt with none to spare it meets a sector that cannot be read: ${oneIn(set.unreadable)}.`}
           {set.wastedTb > 0.05 && ` ${tb(set.wastedTb)} of these drives cannot be used in it.`}
         </p>
       )}

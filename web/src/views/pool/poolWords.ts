@@ -102,16 +102,14 @@ const KIND: Readonly<Record<Thing['kind'], string>> = {
   cable: 'Cable',
   cage: 'Backplane',
   box: 'Box',
-  power: 'Power to',
+  powerCable: 'Power cable',
+  supply: 'Supply',
 };
-const thingName = ({ kind, mark, name }: Thing): string =>
-  kind === 'cage'
-    ? name
-    : kind === 'cable'
-      ? `Cable ${mark}, ${name}`
-      : kind === 'power'
-        ? `Power cable ${mark}`
-        : `${KIND[kind]} ${mark}, ${name}`;
+function thingName({ kind, mark, name }: Thing): string {
+  // What a backplane is called says where it is; a power cable is known by its label.
+  if (kind === 'cage') return name;
+  return kind === 'powerCable' ? `${KIND[kind]} ${mark}` : `${KIND[kind]} ${mark}, ${name}`;
+}
 
 export type BreakRow = { readonly what: string; readonly says: string; readonly tone: 'bad' | 'warn' | 'good' };
 
@@ -136,7 +134,7 @@ function whatOf(of: readonly Struck[]): string {
   if (first.kind === 'drive') return `Any of ${things.length} drives`;
   const marks = things.map(({ mark }) => mark).join(', ');
   if (first.kind === 'cage') return things.map(({ name }) => name).join(', or ');
-  return `${KIND[first.kind] === 'Power to' ? 'Power cables' : `${KIND[first.kind]}s`} ${marks}, each`;
+  return `${first.kind === 'supply' ? 'Supplies' : `${KIND[first.kind]}s`} ${marks}, each`;
 }
 
 /** What is left of the sets. */
