@@ -48,7 +48,7 @@ test('how much can I store: usable, in TiB, and what may fail', () => {
 
 test('numbers a builder reads', () => {
   expect([tb(0.5), tb(12.34), tb(216)]).toEqual(['500 GB', '12.3 TB', '216 TB']);
-  expect([oneIn(0.5), oneIn(1 / 57_312), oneIn(1e-6)]).toEqual(['50 %', '1 in 57,000', 'under 1 in 1,000,000']);
+  expect([oneIn(0.5), oneIn(1 / 57_312), oneIn(1e-6)]).toEqual(['50 %', '1 in 57,000', '1 in a million']);
   expect([hoursWords(0), hoursWords(28.4), hoursWords(100)]).toEqual(['none', '28 h', '4.2 days']);
   expect(wayName({ layout: 'parity2', widths: [8, 8, 8], over: 0 })).toBe('double parity, 3 × 8 drives');
   expect(wayName({ layout: 'mirror2', widths: [8], over: 1 })).toBe('4 mirrored pairs, 1 over');

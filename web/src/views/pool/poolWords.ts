@@ -84,7 +84,7 @@ export function wayName({ layout, widths, over }: Pick<PoolWay, 'layout' | 'widt
 export function oneIn(chance: number): string {
   if (chance >= 0.2) return `${Math.round(chance * 100)} %`;
   const many = 1 / chance;
-  if (many >= 1e6) return 'under 1 in 1,000,000';
+  if (many >= 1e6) return '1 in a million';
   const digits = 10 ** Math.max(0, Math.floor(Math.log10(many)) - 1);
   return `1 in ${(Math.round(many / digits) * digits).toLocaleString('en')}`;
 }
