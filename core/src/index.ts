@@ -130,7 +130,7 @@ export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
 export { poolOf } from './pool/setsOf';
 export type { PoolTold, PoolWay } from './pool/ways';
 export { heardTicks, type HeardTicks } from './figures/sound/ticks';
-export { siteWith } from './figures/air/around';
+export { cupboardOf, siteWith } from './figures/air/around';
 export { soundOverAir, targetOf, type OverAir } from './figures/air/overAir';
 export {
   sameTemperature,

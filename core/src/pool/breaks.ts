@@ -101,7 +101,7 @@ function hangingOf(
     if (one.host || one.kind === 'module' || own.length === 0 || !unit) continue;
     const isCable = one.label !== null;
     const key = isCable
-      ? thing(`power ${one.label}`, 'powerCable', unit, one.name, one.label ?? '')
+      ? thing(`power ${one.unit}/${one.label}`, 'powerCable', unit, one.name, one.label ?? '')
       : thing(`power ${one.unit}`, 'supply', unit);
     for (const id of own) add(needs, id, key);
   }

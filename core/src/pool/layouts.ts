@@ -5,18 +5,23 @@ export type SetLayout = PoolSet['layout'];
 
 type Kind = 'single' | 'stripe' | 'mirror' | 'parity' | 'dedicated';
 /** `spare`: drives of a set, or of each group of a mirror, that may fail; `least`: drives a set must have. */
-export type LayoutFacts = { readonly kind: Kind; readonly spare: number; readonly least: number };
+export type LayoutFacts = {
+  readonly words: string;
+  readonly kind: Kind;
+  readonly spare: number;
+  readonly least: number;
+};
 
 export const LAYOUTS: Readonly<Record<SetLayout, LayoutFacts>> = {
-  single: { kind: 'single', spare: 0, least: 1 },
-  stripe: { kind: 'stripe', spare: 0, least: 2 },
-  mirror2: { kind: 'mirror', spare: 1, least: 2 },
-  mirror3: { kind: 'mirror', spare: 2, least: 3 },
-  parity1: { kind: 'parity', spare: 1, least: 3 },
-  parity2: { kind: 'parity', spare: 2, least: 4 },
-  parity3: { kind: 'parity', spare: 3, least: 5 },
-  dedicated1: { kind: 'dedicated', spare: 1, least: 2 },
-  dedicated2: { kind: 'dedicated', spare: 2, least: 3 },
+  single: { words: 'each by itself', kind: 'single', spare: 0, least: 1 },
+  stripe: { words: 'stripe', kind: 'stripe', spare: 0, least: 2 },
+  mirror2: { words: 'mirror of two', kind: 'mirror', spare: 1, least: 2 },
+  mirror3: { words: 'mirror of three', kind: 'mirror', spare: 2, least: 3 },
+  parity1: { words: 'single parity', kind: 'parity', spare: 1, least: 3 },
+  parity2: { words: 'double parity', kind: 'parity', spare: 2, least: 4 },
+  parity3: { words: 'triple parity', kind: 'parity', spare: 3, least: 5 },
+  dedicated1: { words: 'one drive for parity', kind: 'dedicated', spare: 1, least: 2 },
+  dedicated2: { words: 'two drives for parity', kind: 'dedicated', spare: 2, least: 3 },
 };
 
 /** What drives of a set hold, in bytes: data, what makes failures survivable, and what no layout of them can use. */

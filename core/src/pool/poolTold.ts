@@ -1,5 +1,5 @@
 import type { FigureContext } from '../figures/context';
-import { rolesOf, type Role } from '../machine/roles';
+import { dataDrives, rolesOf, type Role } from '../machine/roles';
 import { ofKind } from '../machine/units';
 import type { UnitId } from '../parts/ids';
 import { valueFor } from '../lists';
@@ -77,7 +77,7 @@ function usedOf({ set, drives, bytes }: SetTold): (drive: Drive) => number {
 export function poolTold(context: FigureContext): PoolSeen {
   const { sets, isProposed, loose } = poolOf(context);
   const roles = rolesOf(context.units);
-  const data = ofKind(context.units, 'drive').filter(({ id }) => valueFor(roles, id) === 'data');
+  const data = dataDrives(context.units);
   const bytes = (medium: 'disk' | 'flash') =>
     data.reduce((sum, { part }) => (part.medium === medium ? sum + part.capacityBytes : sum), 0);
   const main = bytes('disk') >= bytes('flash') ? 'disk' : 'flash';

@@ -7,9 +7,10 @@ export const cupboardOf = ({ place, cupboard }: Pick<Site, 'place' | 'cupboard'>
 /** More air is never hotter, as long as the machine does not warm what it breathes. */
 export const isInTheOpen = (site: Pick<Site, 'place' | 'cupboard'>): boolean => cupboardOf(site) === 'none';
 
-/** A site with another answer; a cupboard comes with the place and goes with it. */
+/** A site with another answer: a cupboard comes with the place and goes with it, and the place with the cupboard. */
 export function siteWith(site: Site, key: keyof Site, value: string | number): Site {
   const next = { ...site, [key]: value };
+  if (key === 'cupboard' && value === 'none' && site.place === 'cupboard') return { ...next, place: 'shelf' };
   if (key !== 'place') return next;
   return { ...next, cupboard: value === 'cupboard' ? (site.cupboard === 'none' ? 'closed' : site.cupboard) : 'none' };
 }

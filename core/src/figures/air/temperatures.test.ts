@@ -170,6 +170,7 @@ test('air that another machine has warmed is so much warmer, and a place in a cu
   expect(inside).toMatchObject({ place: 'cupboard', cupboard: 'closed' });
   expect(siteWith(siteWith(inside, 'cupboard', 'vented'), 'place', 'cupboard').cupboard).toBe('vented');
   expect(siteWith(inside, 'place', 'shelf').cupboard).toBe('none');
+  expect(siteWith(inside, 'cupboard', 'none')).toMatchObject({ place: 'shelf', cupboard: 'none' });
 });
 
 test('an open frame is not reckoned, and rows of the view stand by their margin', () => {

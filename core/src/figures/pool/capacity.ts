@@ -4,6 +4,7 @@ import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { classesOf } from '../context';
+import { LAYOUTS } from '../../pool/layouts';
 import { leastBytes, likelyBytes, poolOf } from '../../pool/setsOf';
 
 const TERABYTE = 1e12;
@@ -58,7 +59,11 @@ export function usableTb(context: FigureContext, ledger: Ledger): Quantity | nul
   if (sets.length === 0) return loose.length > 0 ? ledger.given('No set is made', 0, 'TB') : null;
   const each = sets.map((told): Quantity => {
     const { set, drives, bytes } = told;
-    const tb = ledger.given(`${set.id}: ${drives.length} drives, ${set.layout}`, bytes.data / TERABYTE, 'TB');
+    const tb = ledger.given(
+      `${set.id}: ${drives.length} drives, ${LAYOUTS[set.layout].words}`,
+      bytes.data / TERABYTE,
+      'TB',
+    );
     const [likely, least] = [likelyBytes(told) / bytes.data || 0, leastBytes(told) / bytes.data || 0];
     const kept = ledger.given(PADDING, likely, '', { lo: least, hi: likely });
     return ledger.map(

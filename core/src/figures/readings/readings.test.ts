@@ -212,6 +212,17 @@ test('a machine that was changed since keeps what differed, in more doubt; witho
   expect(now({ reckoned: 220 }).value).toBeLessThan(likely.value - 10);
 });
 
+test('under a policy that holds a temperature a reading without a duty is reckoned the same, believed or not', () => {
+  const policy = { ...full().build.policy, fans: { kind: 'hold' as const, hottestDriveC: 50 } };
+  const made = full().set({ policy });
+  const one = read(made, { state: 'busy', value: 47 });
+  const [reading] = one.build.readings;
+  const before = reckonedFor(contextOf(made), reading!, quiet)!.value;
+  expect(reckonedFor(contextOf(one), reading!, quiet)!.value).toBeCloseTo(before, 9);
+  const told = readingsTold(contextOf(one), kitPrint(made.build), one.build.readings, ['driveC']);
+  expect(told.readings[0]!.reckoned!.value).toBeCloseTo(before, 9);
+});
+
 test('what a reading most likely means is named: a rack much cooler than reckoned lets more air through', () => {
   const made = full();
   const at = { duty: 0.4, roomC: 21, state: 'working' as const };

@@ -1,4 +1,5 @@
 import type { Build, Reading } from '../../build/build';
+import { heldDuty } from '../air/held';
 import { dutyOn } from '../air/moment';
 import { drivesAt, hottestOf } from '../air/temperatures';
 import { FIELD_WORDS, type FactField } from '../../parts/fieldWords';
@@ -49,7 +50,10 @@ type Judged = Omit<ReadingTold, 'reckoned'> & {
 /** What is reckoned for the moment of a reading, from the sheets alone. */
 export function reckonedFor(context: FigureContext, reading: Reading, ledger: Ledger): Quantity | null {
   const { learned: _, heldDuty: __, ...rest } = context;
-  const duty = reading.duty ?? dutyOn(context, reading.state === 'busy' ? 'hot' : 'normal');
+  // What holds a temperature is solved without any reading, so that this is the same before and after one is believed.
+  const held = reading.duty === undefined ? heldDuty(rest) : undefined;
+  const duty =
+    reading.duty ?? dutyOn(held ? { ...rest, heldDuty: held } : rest, reading.state === 'busy' ? 'hot' : 'normal');
   const at: FigureContext = { ...rest, policy: { ...context.policy, fans: { kind: 'fixed', duty } } };
   const { state } = reading;
   if (state === 'off') return null;

@@ -8,7 +8,7 @@ import { hottestOn, withDuty } from '../../figures/air/sameTemperature';
 import type { FigureContext } from '../../figures/context';
 import { Ledger } from '../../figures/quantity';
 import { earDb, soundSources } from '../../figures/sound/ear';
-import { pressureLevel, sumLevels } from '../../figures/sound/levels';
+import { sumLevels } from '../../figures/sound/levels';
 import type { Catalogue } from '../../parts/catalogue';
 import { weigh, type Base, type Weighed } from '../weigh';
 import { quietWays, type QuietWay } from './ways';
@@ -190,8 +190,7 @@ function slowest(context: FigureContext, bounds: Bounds): number | null {
   };
   const found = lowestDuty(over, bounds.hottestC + 0.05, isInTheOpen(context.site), FINE);
   if (!found?.holds) return null;
-  const duty = Math.max(LEAST_DUTY, Math.ceil(found.duty * 100) / 100);
-  return Math.min(1, duty);
+  return Math.min(1, Math.ceil(found.duty * 100) / 100);
 }
 
 const keepsWithin = (context: FigureContext, { within }: Bounds): boolean =>
@@ -201,17 +200,18 @@ const keepsWithin = (context: FigureContext, { within }: Bounds): boolean =>
 const isTrouble = ({ causes, worsens }: Weighed): boolean =>
   causes.some(({ severity }) => severity !== 'note') || worsens.some(({ severity }) => severity === 'blocker');
 
-/** The least that can be heard with two ways taken: the sources neither touches, at the slowest the fans may turn. */
-function quietestWith({ now }: Run, one: QuietWay, other: QuietWay): number {
+/**
+ * The least that can be heard with two ways taken: the sources neither touches, at the slowest the fans may turn.
+ * Supplies are left out: with less to feed they get quieter.
+ */
+function quietestWith({ now, wasDb }: Run, one: QuietWay, other: QuietWay): number {
   if (one.touches === null || other.touches === null) return -Infinity;
   const touched = new Set([...one.touches, ...other.touches]);
   const left = soundSources(withDuty(now, LEAST_DUTY), new Ledger(false), 'idle').filter(({ units }) =>
-    units.every(({ id }) => !touched.has(id)),
+    units.every(({ id, part }) => part.kind !== 'supply' && !touched.has(id)),
   );
   if (left.length === 0) return -Infinity;
-  const { site } = now;
   // At the ear all sources lose the same: what all of them have there now, by their power.
   const all = sumLevels(soundSources(now, new Ledger(false), 'idle').map(({ power }) => power.value));
-  const atEar = earDb(now, new Ledger(false), 'idle')?.value ?? pressureLevel(all, 2, site.earMm / 1000, 20);
-  return sumLevels(left.map(({ power }) => power.value)) - all + atEar;
+  return sumLevels(left.map(({ power }) => power.value)) - all + wasDb;
 }

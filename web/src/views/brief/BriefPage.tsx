@@ -4,6 +4,7 @@ import {
   briefSchema,
   buildSchema,
   LIMITS,
+  cupboardOf,
   siteSchema,
   siteWith,
   type Brief,
@@ -147,7 +148,7 @@ function GroupOf({
           key={question.key}
           label={question.label}
           help={question.help(build)}
-          value={build.site[question.key] as string | number}
+          value={question.key === 'cupboard' ? cupboardOf(build.site) : (build.site[question.key] as string | number)}
           options={question.options}
           onChoose={(value) =>
             onEdit(

@@ -51,7 +51,7 @@ const aside = (bays: Figure | undefined, ports: Figure | undefined) =>
   bays && ports ? `${countWords(bays.value, 'bay')}, ${countWords(ports.value, 'port')}` : undefined;
 
 const NO_PENCILS: readonly Pencil[] = [];
-/** Noise at work and on the hottest day, where it is another than idle. */
+/** Noise at work and on the hottest day. */
 const pencilsOf = (heard: HeardTicks | null | undefined): readonly Pencil[] =>
   heard
     ? [

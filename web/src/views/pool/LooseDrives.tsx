@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { LAYOUTS, type PoolDrive, type PoolSet, type SetLayout } from '@inch-tower/core';
 import { withDrives, type Sets } from './poolEdits';
-import { LAYOUT_WORDS, tb } from './poolWords';
+import { tb } from './poolWords';
 
 /** Data drives that are in no set: chosen, and put into one that is there or one of their own. */
 export function LooseDrives({
@@ -61,7 +61,7 @@ export function LooseDrives({
             <option value="new">a set of their own</option>
             {sets.map(({ id, layout: own }) => (
               <option key={id} value={id}>
-                {id}, {LAYOUT_WORDS[own]}
+                {id}, {LAYOUTS[own].words}
               </option>
             ))}
           </select>
@@ -75,7 +75,7 @@ export function LooseDrives({
           >
             {(Object.keys(LAYOUTS) as SetLayout[]).map((one) => (
               <option key={one} value={one}>
-                {LAYOUT_WORDS[one]}
+                {LAYOUTS[one].words}
               </option>
             ))}
           </select>

@@ -1,7 +1,7 @@
 import { LAYOUTS, type PoolSet, type SetLayout, type SetSeen } from '@inch-tower/core';
 import { SetsPicture } from './SetsPicture';
 import { withLayout, withoutDrive, withoutSet, withRecord, type Sets } from './poolEdits';
-import { hoursWords, LAYOUT_HELP, LAYOUT_WORDS, oneIn, tb } from './poolWords';
+import { hoursWords, LAYOUT_HELP, oneIn, tb } from './poolWords';
 
 const RECORDS = [16, 64, 128, 256, 1024] as const;
 
@@ -33,12 +33,12 @@ export function SetCard({
             value={layout}
             onChange={(event) => {
               const next = event.target.value as SetLayout;
-              onSets(withLayout(sets, id, next), `${id}: ${LAYOUT_WORDS[next]}`);
+              onSets(withLayout(sets, id, next), `${id}: ${LAYOUTS[next].words}`);
             }}
           >
             {(Object.keys(LAYOUTS) as SetLayout[]).map((one) => (
               <option key={one} value={one} disabled={!fits(one) && one !== layout}>
-                {LAYOUT_WORDS[one]}
+                {LAYOUTS[one].words}
                 {fits(one) ? '' : `, from ${LAYOUTS[one].least} drives`}
               </option>
             ))}
@@ -58,7 +58,7 @@ export function SetCard({
       </div>
       {set.drives.length < least ? (
         <p className="bad text-[13px]">
-          It holds nothing: {LAYOUT_WORDS[layout]} wants at least {least} drives.
+          It holds nothing: {LAYOUTS[layout].words} wants at least {least} drives.
         </p>
       ) : (
         <p className="text-[12.5px] text-mid">

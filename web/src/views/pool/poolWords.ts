@@ -1,17 +1,15 @@
-import type { Breaks, PoolSeen, PoolTold, PoolWay, SetLayout, Struck, Thing } from '@inch-tower/core';
+import {
+  LAYOUTS,
+  type Breaks,
+  type PoolSeen,
+  type PoolTold,
+  type PoolWay,
+  type SetLayout,
+  type Struck,
+  type Thing,
+} from '@inch-tower/core';
 import { countWords } from '../../words/format';
 
-export const LAYOUT_WORDS: Readonly<Record<SetLayout, string>> = {
-  single: 'each by itself',
-  stripe: 'stripe',
-  mirror2: 'mirror of two',
-  mirror3: 'mirror of three',
-  parity1: 'single parity',
-  parity2: 'double parity',
-  parity3: 'triple parity',
-  dedicated1: 'one drive for parity',
-  dedicated2: 'two drives for parity',
-};
 export const LAYOUT_HELP: Readonly<Record<SetLayout, string>> = {
   single: 'What is on a drive is lost with it.',
   stripe: 'One drive lost is all lost.',
@@ -74,10 +72,10 @@ export function wayName({ layout, widths, over }: Pick<PoolWay, 'layout' | 'widt
   const left = over > 0 ? `, ${over} over` : '';
   if (layout === 'mirror2') return `${countWords(Math.floor(first / 2), 'mirrored pair')}${left}`;
   if (layout === 'mirror3') return `${countWords(Math.floor(first / 3), 'mirror')} of three${left}`;
-  if (widths.length === 1) return `${LAYOUT_WORDS[layout]}, ${countWords(first, 'drive')}${left}`;
+  if (widths.length === 1) return `${LAYOUTS[layout].words}, ${countWords(first, 'drive')}${left}`;
   const isEven = widths.every((width) => width === first);
   const of = isEven ? `${widths.length} × ${first}` : widths.join(' + ');
-  return `${LAYOUT_WORDS[layout]}, ${of} drives${left}`;
+  return `${LAYOUTS[layout].words}, ${of} drives${left}`;
 }
 
 /** Chance in words a builder can weigh: one in so many. */
