@@ -3,7 +3,7 @@ import { dataDrives, rolesOf, type Role } from '../machine/roles';
 import { ofKind } from '../machine/units';
 import type { UnitId } from '../parts/ids';
 import { valueFor } from '../lists';
-import type { PoolSet } from './layouts';
+import { LAYOUTS, type PoolSet } from './layouts';
 import { leastBytes, likelyBytes, poolOf, type Drive, type SetTold } from './setsOf';
 import { together, waysFor, type PoolTold, type PoolWay } from './ways';
 
@@ -49,18 +49,16 @@ const seen = ({ id, mark, part }: Drive): PoolDrive => ({
 function usedOf({ set, drives, bytes }: SetTold): (drive: Drive) => number {
   if (bytes.data === 0) return () => 0;
   const capacities = drives.map(({ part }) => part.capacityBytes);
-  switch (set.layout) {
+  const { kind, spare } = LAYOUTS[set.layout];
+  switch (kind) {
     case 'single':
       return ({ part }) => part.capacityBytes;
-    case 'dedicated1':
-    case 'dedicated2': {
-      const spare = set.layout === 'dedicated1' ? 1 : 2;
+    case 'dedicated': {
       const largestData = [...capacities].sort((a, b) => b - a)[spare] ?? 0;
       return ({ part }) => Math.min(part.capacityBytes, largestData);
     }
-    case 'mirror2':
-    case 'mirror3': {
-      const size = set.layout === 'mirror2' ? 2 : 3;
+    case 'mirror': {
+      const size = spare + 1;
       const whole = Math.floor(drives.length / size) * size;
       return (drive) => {
         const at = drives.indexOf(drive);

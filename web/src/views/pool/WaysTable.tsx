@@ -78,17 +78,20 @@ export function WaysTable({
                 </td>
                 <td className={`mono py-1 pl-2 text-right ${told.any === 0 ? 'bad' : ''}`}>
                   {told.any === 0 ? 'none' : `any ${told.any}`}
+                  {told.lucky > told.any && <span className="block text-mid">best {told.lucky}</span>}
                 </td>
                 <td className="mono hidden py-1 pl-2 text-right whitespace-nowrap xl:table-cell">
                   {Math.round(told.readMBps).toLocaleString('en')}
                   <span className="block text-mid">{Math.round(told.writeMBps).toLocaleString('en')}</span>
                 </td>
                 <td className="mono hidden py-1 pl-2 text-right xl:table-cell">
-                  {Math.round(told.writeIops).toLocaleString('en')}
+                  {Math.round(told.readIops).toLocaleString('en')}
+                  <span className="block text-mid">{Math.round(told.writeIops).toLocaleString('en')}</span>
                 </td>
                 <td className="mono py-1 pl-2 text-right whitespace-nowrap">{hoursWords(told.rebuildH)}</td>
                 <td className="mono py-1 pl-2 text-right whitespace-nowrap max-[560px]:hidden">
                   {oneIn(told.lossAYear.together)}
+                  <span className="block text-mid">{oneIn(told.lossAYear.apart)}</span>
                 </td>
                 <td className="py-0.5 pl-2 text-right">
                   {isNow ? (
@@ -120,8 +123,8 @@ export function WaysTable({
       )}
       <p className="text-[12.5px] text-mid">
         MB/s and small writes are what the drives give, before cards, links and network. Lost in a year: by drives that
-        fail together, ten times as often beside a failed one; no better than that, and no word of fire, theft and
-        mistakes: a copy elsewhere outranks every layout.
+        fail ten times as often beside a failed one, and below it each by itself; no better than that, and no word of
+        fire, theft and mistakes: a copy elsewhere outranks every layout.
       </p>
     </section>
   );
