@@ -235,7 +235,7 @@ describe('the demo builds', () => {
   const builds = new Map(loadDemoBuilds().map((build) => [build.id, build]));
   const assessed = (id: string) => assess(builds.get(id)!, { asOf: '2026-11-01' });
 
-  test('hall cupboard: four instructive snags', () => {
+  test('hall cupboard: four instructive snags and a note', () => {
     const { snags, status, stored, figures } = assessed('hall-cupboard');
     expect({ status, stored }).toEqual({ status: 'blocked', stored: true });
     expect(snags.map((snag) => wordsOf(snag).what)).toEqual([
@@ -243,6 +243,7 @@ describe('the demo builds', () => {
       '4 drives in bays, 2 ports that can reach them. Reed 250 GB M.2 SATA switches off 2 ports.',
       'At most 1.9 TB usable if any 2 drives may fail; 40 TB are wished.',
       'Probably over the wished 20 dB(A) at the ear: 20.4, could be 17. Most of it: Stock 120.',
+      '2 drives of the pool may fail; the system is on Reed 250 GB M.2 SATA alone.',
     ]);
     // By hand: 129 + 212 + 109 + 32 + 2 × 48 + 88 bought, the five drives owned; 4 × 0.96 TB; 8 bays; no port left.
     expect(figures['cost.now']!.value).toBe(666);

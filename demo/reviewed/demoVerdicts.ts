@@ -34,6 +34,7 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
     'reaches.portsShort': 'Right: the SATA module takes two ports of the board.',
     'within.usable': 'Right: four small SSDs are not 40 TB.',
     'within.sound': 'Right as “probably”: the stock fan alone brings it to the wish.',
+    'lasts.system': 'Right, a note: two of the pool may fail, the module the system is on may not.',
   },
   'lock-keepers-box': {
     'fits.opening': 'Right: the small chassis has no slot opening, and the card’s outside port is lost.',
@@ -58,6 +59,7 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
     'powered.total': 'Right as a note: four disks starting together come near what the box’s own brick gives.',
     'within.idle': 'Right: likely within, could be over.',
     'within.sound': 'Right: the room is louder than the wish, and the machine is not to blame.',
+    'lasts.system': 'Right, a note: one of the four may fail, the small computer’s own module may not.',
   },
   'sound-desk': {
     'fits.cardLength': 'Right: the accelerator ends 32 mm inside the fan wall.',

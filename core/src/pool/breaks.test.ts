@@ -126,3 +126,21 @@ test('a backplane that all drives share takes them all', () => {
   const cage = named('cage', singles);
   expect(cage.map(({ worst, drives }) => [worst, drives])).toEqual([['lost', 24]]);
 });
+
+test('the metadata of a pool takes all sets with it: alone at once, as a mirror when both are gone', () => {
+  const made = rack().add('brazier-800').add('tern-8i', 3).add('barge-12', 4).add('zander-960', 2);
+  const drives = [1, 2, 3, 4].map((n) => made.unit('barge-12', n));
+  const withMeta = (count: number) =>
+    made.edit(
+      ...Array.from({ length: count }, (_, i) => ({
+        type: 'unit.role' as const,
+        unit: made.unit('zander-960', i + 1),
+        role: 'meta' as const,
+      })),
+    );
+  const alone = breaks(withMeta(1), [set('set1', 'parity2', drives)]);
+  expect(named('drive', alone.singles).filter(({ worst }) => worst === 'lost')).toHaveLength(1);
+  const mirrored = breaks(withMeta(2), [set('set1', 'parity2', drives)]);
+  expect(named('drive', mirrored.singles).filter(({ worst }) => worst === 'lost')).toEqual([]);
+  expect(mirrored.drivePairs).toEqual({ lose: 1, of: 15 });
+});

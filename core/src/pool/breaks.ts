@@ -1,4 +1,5 @@
-import { isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { rolesOf } from '../machine/roles';
+import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 import type { Layout } from '../build/layout';
 import type { Gone } from '../figures/power/gone';
 import type { UnitId } from '../parts/ids';
@@ -129,7 +130,9 @@ export type Breaks = {
 };
 
 export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Breaks {
-  const members = new Set(sets.flatMap(({ drives }) => drives.map(({ id }) => id)));
+  const roles = rolesOf(machine.units);
+  const meta = sets.length === 0 ? [] : ofKind(machine.units, 'drive').filter(({ id }) => roles.get(id) === 'meta');
+  const members = new Set([...sets.flatMap(({ drives }) => drives), ...meta].map(({ id }) => id));
   const { things, ways, needs } = hangingOf(machine, wiring, gone, members);
   const strike = (struck: readonly Thing[]): Struck => {
     const keys = new Set(struck.map(({ key }) => key));
@@ -138,7 +141,12 @@ export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[]
       const own = ways.get(id) ?? [];
       return own.length > 0 && own.every((way) => way.some((key) => keys.has(key)));
     };
-    const each = sets.map((told) => ({ id: told.set.id, ...stateOf(told, isGone) }));
+    // No set can be read without the metadata of the pool.
+    const isBlind = meta.length > 0 && meta.every(({ id }) => isGone(id));
+    const each = sets.map((told): Struck['sets'][number] => {
+      const own = stateOf(told, isGone);
+      return { id: told.set.id, ...own, ...(isBlind ? { state: 'lost' as const } : {}) };
+    });
     return {
       things: struck,
       drives: [...members].filter(isGone).length,

@@ -39,16 +39,22 @@ export type Pool = {
   readonly loose: readonly Drive[];
 };
 
-/** Sets as they are kept, or a proposal where none are. */
-export function poolOf({
-  units,
-  pool,
-  failuresWished,
-}: Pick<FigureContext, 'units' | 'pool' | 'failuresWished'>): Pool {
+type Asked = Pick<FigureContext, 'units' | 'pool' | 'failuresWished'>;
+const kept = new WeakMap<FigureContext['units'], { readonly asked: Asked; readonly pool: Pool }>();
+
+/** Sets as they are kept, or a proposal where none are; asked again of the same machine the same is given. */
+export function poolOf({ units, pool, failuresWished }: Asked): Pool {
+  const known = kept.get(units);
+  if (known && known.asked.pool === pool && known.asked.failuresWished === failuresWished) return known.pool;
+  const told = tell(units, pool, failuresWished);
+  kept.set(units, { asked: { units, pool, ...(failuresWished === undefined ? {} : { failuresWished }) }, pool: told });
+  return told;
+}
+
+function tell(units: Asked['units'], pool: Asked['pool'], failuresWished: number | undefined): Pool {
   const data = dataDrives(units);
   const isProposed = pool.sets.length === 0;
-  const groupings = isProposed ? proposeSets(data, failuresWished) : [];
-  const sets = isProposed ? asSets(groupings) : pool.sets;
+  const sets = isProposed ? asSets(proposeSets(data, failuresWished)) : pool.sets;
   const inSome = new Set(sets.flatMap(({ units: members }) => members));
   return {
     sets: sets.map((set) => toldOf(set, units)).filter(({ drives }) => drives.length > 0),

@@ -1,5 +1,10 @@
 import type { PartOf } from '../../parts/resolve';
 import { isKind } from '../../machine/units';
+import { dataDrives } from '../../machine/roles';
+import type { PoolSet } from '../../pool/layouts';
+import { asSets, proposeSets } from '../../pool/propose';
+import { toldOf } from '../../pool/setsOf';
+import type { Proposal } from '../../snags/snag';
 import { about, swaps } from '../guesses';
 import { none, type Propose, type Proposes } from './shared';
 
@@ -26,6 +31,27 @@ const otherDrives =
           : [],
       );
 
+/** Sets anew from all data drives, by the failures wished or the most that the sets of now survive. */
+const setsAnew: Propose = ({ build, assessment: { units } }) => {
+  const made = build.pool.sets.map((set) => toldOf(set, units).any);
+  const failures = build.brief.failuresSurvived ?? (made.length > 0 ? Math.max(...made) : undefined);
+  return setsOf(asSets(proposeSets(dataDrives(units), failures)), ANEW);
+};
+const ANEW = 'Lay all data drives out anew; a pool in use is copied off first';
+
+/** Drives that are in no set as sets of their own, beside those there are. */
+const looseInSets: Propose = ({ build, assessment: { units } }) => {
+  const inSome = new Set(build.pool.sets.flatMap((set) => set.units));
+  const loose = dataDrives(units).filter(({ id }) => !inSome.has(id));
+  const made = build.pool.sets.map((set) => toldOf(set, units)).filter(({ bytes }) => bytes.data > 0);
+  const weakest = made.length > 0 ? Math.min(...made.map(({ any }) => any)) : undefined;
+  const more = asSets(proposeSets(loose, build.brief.failuresSurvived ?? weakest), build.pool.sets);
+  return more.length === 0 ? [] : setsOf([...build.pool.sets, ...more], 'Make a set of the drives that are in none');
+};
+
+const setsOf = (sets: readonly PoolSet[], words: string): Proposal[] =>
+  sets.length === 0 ? [] : [{ words, edits: [{ type: 'set.pool', value: { sets: [...sets] } }] }];
+
 /** Guesses for the snags of this family. */
 export const LASTS = {
   'lasts.shingled': otherDrives((part) => !part.shingled),
@@ -33,6 +59,13 @@ export const LASTS = {
     otherDrives((part) => part.ratedBays === null || part.ratedBays >= (snag.gap?.have ?? 0))(base, snag, catalogue),
   'lasts.worn': none,
   'lasts.alone': none,
+  'lasts.system': none,
+  'lasts.log': otherDrives((part) => part.powerLossSafe),
+  'lasts.cache': none,
+  'lasts.spare': none,
+  'lasts.set': setsAnew,
+  'lasts.weakest': setsAnew,
+  'lasts.loose': looseInSets,
   'lasts.writeBack': none,
   'lasts.bridge': none,
   'lasts.aged': none,

@@ -1,12 +1,15 @@
 import {
-  agedParts,
-  aloneForPool,
-  bridges,
-  pastRatedBays,
+  cacheMisunderstood,
+  inNoSet,
+  logUnprotected,
+  metadataAlone,
+  setShort,
+  setsTooWeak,
   shingledInParity,
-  unprotectedCache,
-  wornDrives,
-} from './rules';
+  spareTooSmall,
+  systemAlone,
+} from './pool';
+import { agedParts, bridges, pastRatedBays, unprotectedCache, wornDrives } from './rules';
 import type { RulesOf } from '../words';
 import type { LastsFacts } from './words';
 
@@ -15,7 +18,14 @@ export const LASTS: RulesOf<LastsFacts> = {
   'lasts.shingled': shingledInParity,
   'lasts.ratedBays': pastRatedBays,
   'lasts.worn': wornDrives,
-  'lasts.alone': aloneForPool,
+  'lasts.alone': metadataAlone,
+  'lasts.system': systemAlone,
+  'lasts.log': logUnprotected,
+  'lasts.cache': cacheMisunderstood,
+  'lasts.spare': spareTooSmall,
+  'lasts.set': setShort,
+  'lasts.weakest': setsTooWeak,
+  'lasts.loose': inNoSet,
   'lasts.writeBack': unprotectedCache,
   'lasts.bridge': bridges,
   'lasts.aged': agedParts,

@@ -1,21 +1,5 @@
 import { find, firstRemedy, said } from '../../testing/rules';
-import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
-
-const inSet = (made: Fixture, layout: 'parity1' | 'mirror2', sheet: string, count: number) =>
-  made.set({
-    pool: { sets: [{ id: 's', layout, units: Array.from({ length: count }, (_, i) => made.unit(sheet, i + 1)) }] },
-  });
-
-describe('shingled drives', () => {
-  const disks = (shingled: boolean) => cube(tweak('barge-8', { shingled })).add('barge-8', 3);
-  test('in parity they are a caution; as mirrors, and plain ones in parity, are not', () => {
-    expect(said(inSet(disks(true), 'parity1', 'barge-8', 3), 'lasts.shingled')).toEqual([
-      'caution: 3 shingled drives (Barge 8 TB) in a set of parity.',
-    ]);
-    expect(find(inSet(disks(true), 'mirror2', 'barge-8', 2), 'lasts.shingled')).toEqual([]);
-    expect(find(inSet(disks(false), 'parity1', 'barge-8', 3), 'lasts.shingled')).toEqual([]);
-  });
-});
+import { cube, fixture, tweak } from '../../testing/fixture';
 
 describe('drives beside each other', () => {
   const rack = (ratedBays: number | null, count: number) =>
@@ -42,23 +26,6 @@ test('drives that have run for more than five years, or are called doubtful', ()
   ]);
   expect(said(owned({ deal: 'owned', condition: 'doubtful' }), 'lasts.worn')[0]).toMatch(/are marked doubtful\.$/);
   expect(find(owned({ deal: 'owned', hours: 20_000 }), 'lasts.worn')).toEqual([]);
-});
-
-test('metadata on one drive is what the pool hangs on; on two it is not', () => {
-  const withMeta = (count: number) => {
-    const made = cube().add('barge-8', 4).add('zander-960', 2);
-    return made.edit(
-      ...Array.from({ length: count }, (_, i) => ({
-        type: 'unit.role' as const,
-        unit: made.unit('zander-960', i + 1),
-        role: 'meta' as const,
-      })),
-    );
-  };
-  expect(said(withMeta(1), 'lasts.alone')[0]).toMatch(
-    /^caution: Zander 960 GB.* alone keeps the metadata of the pool\.$/,
-  );
-  expect(find(withMeta(2), 'lasts.alone')).toEqual([]);
 });
 
 test('a write cache that nothing protects is said where drives hang on it', () => {

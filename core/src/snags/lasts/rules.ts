@@ -1,4 +1,4 @@
-import { groupedBy, memberAt } from '../../lists';
+import { groupedBy } from '../../lists';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
@@ -9,29 +9,6 @@ import type { Found } from '../words';
 type Drive = UnitOf<'drive'>;
 
 const unitsOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id }));
-
-/** Shingled drives in a set that rebuilds by parity. */
-export function shingledInParity(situation: Situation): Found<'lasts.shingled'>[] {
-  const drives = ofKind(situation.units, 'drive');
-  return situation.pool.sets.flatMap((set): Found<'lasts.shingled'>[] => {
-    if (!/^(parity|dedicated)/.test(set.layout)) return [];
-    const shingled = drives.filter(({ id, part }) => part.shingled && set.units.includes(id));
-    const [first] = shingled;
-    return first
-      ? [
-          {
-            severity: 'caution',
-            at: unitsOf(shingled),
-            facts: {
-              count: shingled.length,
-              drive: first.part.name,
-              layout: set.layout.startsWith('parity') ? 'parity' : 'dedicated parity',
-            },
-          },
-        ]
-      : [];
-  });
-}
 
 /** Disks in a box with more disks than they are made to stand beside. */
 export function pastRatedBays(situation: Situation): Found<'lasts.ratedBays'>[] {
@@ -77,14 +54,6 @@ export function wornDrives(situation: Situation): Found<'lasts.worn'>[] {
       facts: { count: like.length, drive: part.name, hours, condition: item?.condition ?? '' },
     };
   });
-}
-
-/** A pool's metadata on one drive. */
-export function aloneForPool(situation: Situation): Found<'lasts.alone'>[] {
-  const meta = ofKind(situation.units, 'drive').filter(({ role }) => role === 'meta');
-  return meta.length === 1
-    ? [{ severity: 'caution', at: unitsOf(meta), facts: { drive: memberAt(meta, 0).part.name, role: 'metadata' } }]
-    : [];
 }
 
 /** A controller whose write cache loses its power with the machine. */

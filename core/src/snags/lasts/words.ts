@@ -1,12 +1,19 @@
 import type { Sized } from '../finding';
-import { n, type WordsOf } from '../wording';
+import { n, number, type WordsOf } from '../wording';
 
 /** What each rule says besides its gap. */
 export type LastsFacts = {
   'lasts.shingled': { count: number; drive: string; layout: string };
   'lasts.ratedBays': Sized<{ count: number; drive: string; chassis: string }>;
   'lasts.worn': { count: number; drive: string; hours: number; condition: string };
-  'lasts.alone': { drive: string; role: string };
+  'lasts.alone': { drive: string; count: number; survives: number; pool: number };
+  'lasts.system': { drive: string; failures: number };
+  'lasts.log': { drive: string; ups: string };
+  'lasts.cache': { drive: string; gb: number; memoryGb: number };
+  'lasts.spare': { drive: string; serves: number; sets: number };
+  'lasts.set': { set: string; layout: string; have: number; least: number };
+  'lasts.weakest': { sets: string; count: number; any: number; wished: number | undefined; most: number };
+  'lasts.loose': { count: number; drive: string };
   'lasts.writeBack': { card: string; count: number };
   'lasts.bridge': { box: string; fault: 'weak' | 'one' | 'lost' };
   'lasts.aged': { part: string; count: number; years: number; battery: string };
@@ -35,9 +42,59 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
     why: 'Old drives fail sooner, and those of one age together: a second copy and a spare at hand.',
   },
   'lasts.alone': {
-    title: 'One drive the pool hangs on',
-    what: (f) => `${f.drive} alone keeps the ${f.role} of the pool.`,
-    why: 'When it fails the pool is gone with it: it wants a mirror.',
+    title: 'Where the metadata of the pool is',
+    what: (f) =>
+      f.survives === 0
+        ? `${f.drive} alone keeps the metadata of the pool.`
+        : `The metadata is on ${f.count} drives, of which ${f.survives} may fail; of the pool ${f.pool} may.`,
+    why: 'Without its metadata the whole pool is gone: keep it on a mirror that survives as much as the pool does.',
+  },
+  'lasts.system': {
+    title: 'One drive for the system',
+    what: (f) => `${n(f.failures, 'drive')} of the pool may fail; the system is on ${f.drive} alone.`,
+    why: 'When it fails the machine stands still until it is set up anew; the pool itself is not lost.',
+  },
+  'lasts.log': {
+    title: 'Write log without protection',
+    what: (f) =>
+      `${f.drive} is not said to keep what it was just writing when the power goes` +
+      (f.ups ? '; the UPS helps until it or the supply fails.' : '.'),
+    why: 'A log is read only after such a failure: one that forgets then is of no use.',
+  },
+  'lasts.cache': {
+    title: 'What a read cache can do',
+    what: (f) =>
+      f.memoryGb > 0
+        ? `${number(f.gb)} GB of read cache beside ${f.memoryGb} GB of memory.`
+        : `${f.drive} is a disk: as read cache it is no faster than the pool.`,
+    why: 'It holds copies of what is read often, adds no room and quickens no write; memory comes first.',
+  },
+  'lasts.spare': {
+    title: 'Spares that can take over',
+    what: (f) =>
+      f.serves === 0
+        ? `${f.drive} is too small, or of another kind, to stand in for a drive of any set.`
+        : `${f.drive} can stand in for drives of ${f.serves} of ${f.sets} sets.`,
+    why: 'A spare has to hold as much as the drive it stands in for.',
+  },
+  'lasts.set': {
+    title: 'Drives in a set',
+    what: (f) => `${f.set} has ${n(f.have, 'drive')}; ${f.layout} wants at least ${f.least}.`,
+    why: 'Until it has them it holds nothing. Add drives to it, or choose another layout.',
+  },
+  'lasts.weakest': {
+    title: 'Failures the sets survive',
+    what: (f) => {
+      const fail = f.any === 0 ? 'no drive may fail' : `any ${n(f.any, 'drive')} may fail`;
+      const other = f.wished === undefined ? `in others ${f.most} may` : `the brief wants ${f.wished}`;
+      return `In ${f.sets} ${fail}; ${other}.`;
+    },
+    why: 'Data is spread over all sets: one set lost takes the whole pool with it.',
+  },
+  'lasts.loose': {
+    title: 'Data drives in no set',
+    what: (f) => `${f.count === 1 ? `${f.drive} is` : `${f.count} data drives are`} in no set.`,
+    why: 'They hold nothing until they are put into one, or given something else to do.',
   },
   'lasts.writeBack': {
     title: 'Write cache without protection',

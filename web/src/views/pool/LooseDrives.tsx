@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { LAYOUTS, type PoolDrive, type PoolSet, type SetLayout } from '@inch-tower/core';
+import { RoleSelect } from '../build/RoleSelect';
 import { withDrives, type Sets } from './poolEdits';
 import { tb } from './poolWords';
 
@@ -36,7 +37,7 @@ export function LooseDrives({
       </h3>
       <ul className="flex flex-wrap gap-x-4">
         {loose.map(({ unit, mark, name, tb: size }) => (
-          <li key={unit}>
+          <li key={unit} className="flex items-center gap-1.5">
             <label className="flex min-h-7 items-center gap-1.5">
               <input
                 type="checkbox"
@@ -51,6 +52,7 @@ export function LooseDrives({
               />
               <span className="mono">{mark}</span> {name}, {tb(size)}
             </label>
+            <RoleSelect unit={unit} label={`${mark} is for`} />
           </li>
         ))}
       </ul>

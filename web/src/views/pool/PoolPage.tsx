@@ -1,7 +1,8 @@
 import type { Build, PoolSet, PoolWay } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import { ROLE_WORDS } from '../../words/roles';
+import { ROLE_HELP } from '../../words/roles';
+import { RoleSelect } from '../build/RoleSelect';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
 import { useWidth } from '../useWidth';
@@ -140,7 +141,9 @@ function SetsPane({
           <ul>
             {pool.support.map(({ unit, mark, name, tb: size, role }) => (
               <li key={unit}>
-                <span className="mono">{mark}</span> {name}, {tb(size)}: for {ROLE_WORDS[role]}
+                <span className="mono">{mark}</span> {name}, {tb(size)}, for{' '}
+                <RoleSelect unit={unit} label={`${mark} is for`} />
+                <span className="block text-[12.5px] text-mid">{ROLE_HELP[role]}</span>
               </li>
             ))}
           </ul>
@@ -148,8 +151,8 @@ function SetsPane({
       )}
       {pool.sets.length > 0 && (
         <p className="mt-2 text-[12.5px] text-mid">
-          Plain: data. Hatched: what makes failures survivable, which is spread over all drives of a set. Dashed: of no
-          use in this set. What a drive is for is set in its sheet on the bench.
+          Plain: data. Hatched: what makes failures survivable, spread over all drives of a set. Dashed: of no use in
+          this set.
         </p>
       )}
     </section>

@@ -1,4 +1,5 @@
 import { LAYOUTS, type PoolSet, type SetLayout, type SetSeen } from '@inch-tower/core';
+import { RoleSelect } from '../build/RoleSelect';
 import { SetsPicture } from './SetsPicture';
 import { withLayout, withoutDrive, withoutSet, withRecord, type Sets } from './poolEdits';
 import { hoursWords, LAYOUT_HELP, oneIn, tb } from './poolWords';
@@ -75,6 +76,7 @@ export function SetCard({
           {set.drives.map(({ unit, mark, name }) => (
             <li key={unit} className="flex items-center gap-1.5">
               <span className="mono">{mark}</span> {name}
+              <RoleSelect unit={unit} label={`${mark} is for`} />
               <button
                 type="button"
                 className="plain min-h-6 underline"

@@ -1,0 +1,182 @@
+import { groupedBy, memberAt } from '../../lists';
+import { rolesOf, type Role } from '../../machine/roles';
+import { ofKind, type PlannedUnit } from '../../machine/units';
+import { LAYOUTS } from '../../pool/layouts';
+import { poolOf, type Drive, type SetTold } from '../../pool/setsOf';
+import { byPart, type Situation } from '../situation';
+import type { Found } from '../words';
+
+const placesOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id }));
+
+const withRole = ({ units }: Situation, role: Role): Drive[] => {
+  const roles = rolesOf(units);
+  return ofKind(units, 'drive').filter(({ id }) => roles.get(id) === role);
+};
+const holding = (sets: readonly SetTold[]): SetTold[] => sets.filter(({ bytes }) => bytes.data > 0);
+
+/** Shingled drives in a set that rebuilds by parity, made or proposed. */
+export function shingledInParity({ context }: Situation): Found<'lasts.shingled'>[] {
+  return poolOf(context).sets.flatMap(({ set, drives }): Found<'lasts.shingled'>[] => {
+    const { kind } = LAYOUTS[set.layout];
+    if (kind !== 'parity' && kind !== 'dedicated') return [];
+    const shingled = drives.filter(({ part }) => part.shingled);
+    const [first] = shingled;
+    return first
+      ? [
+          {
+            severity: 'caution',
+            at: placesOf(shingled),
+            facts: {
+              count: shingled.length,
+              drive: first.part.name,
+              layout: kind === 'parity' ? 'parity' : 'dedicated parity',
+            },
+          },
+        ]
+      : [];
+  });
+}
+
+/** A pool's metadata on one drive, or on fewer than the pool's own sets may lose. */
+export function metadataAlone(situation: Situation): Found<'lasts.alone'>[] {
+  const meta = withRole(situation, 'meta');
+  const sets = holding(poolOf(situation.context).sets);
+  if (meta.length === 0 || sets.length === 0) return [];
+  const pool = Math.min(...sets.map(({ any }) => any));
+  const survives = meta.length - 1;
+  if (survives >= Math.max(1, pool)) return [];
+  return [
+    {
+      severity: survives === 0 ? 'caution' : 'note',
+      at: placesOf(meta),
+      facts: { drive: memberAt(meta, 0).part.name, count: meta.length, survives, pool },
+    },
+  ];
+}
+
+/** One drive for the system, where the brief wants drives to be able to fail. */
+export function systemAlone(situation: Situation): Found<'lasts.system'>[] {
+  const boots = withRole(situation, 'boot');
+  const [first] = boots;
+  return first && boots.length === 1 && situation.context.failuresSurvived > 0
+    ? [
+        {
+          severity: 'note',
+          at: placesOf(boots),
+          facts: { drive: first.part.name, failures: situation.context.failuresSurvived },
+        },
+      ]
+    : [];
+}
+
+/** A write log on drives that forget what they were writing when the power goes. */
+export function logUnprotected(situation: Situation): Found<'lasts.log'>[] {
+  const hasUps = ofKind(situation.units, 'ups').length > 0;
+  const forgetful = withRole(situation, 'log').filter(({ part }) => !part.powerLossSafe);
+  return byPart(forgetful).map((like): Found<'lasts.log'> => ({
+    severity: hasUps ? 'note' : 'caution',
+    at: placesOf(like),
+    facts: { drive: like[0].part.name, ups: hasUps ? 'yes' : '' },
+  }));
+}
+
+/** A read cache holds this many times the machine's memory before looking after it takes more than it gives. */
+const CACHE_PER_MEMORY = 10;
+
+/** A read cache that cannot quicken anything: a disk, or flash far larger than the memory that keeps track of it. */
+export function cacheMisunderstood(situation: Situation): Found<'lasts.cache'>[] {
+  const caches = withRole(situation, 'cache');
+  if (caches.length === 0) return [];
+  const facts = (drives: readonly Drive[]) => ({
+    drive: memberAt(drives, 0).part.name,
+    gb: Math.round(drives.reduce((sum, { part }) => sum + part.capacityBytes, 0) / 1e9),
+    memoryGb: 0,
+  });
+  const disks = caches.filter(({ part }) => part.medium === 'disk');
+  const flash = caches.filter(({ part }) => part.medium === 'flash');
+  const memory = ofKind(situation.units, 'memory').reduce((sum, { part }) => sum + part.capacityBytes, 0);
+  const bytes = flash.reduce((sum, { part }) => sum + part.capacityBytes, 0);
+  const isLarge = memory > 0 && bytes > CACHE_PER_MEMORY * memory;
+  return [
+    ...(disks.length > 0 ? [{ severity: 'caution' as const, at: placesOf(disks), facts: facts(disks) }] : []),
+    ...(isLarge
+      ? [
+          {
+            severity: 'note' as const,
+            at: placesOf(flash),
+            facts: { ...facts(flash), memoryGb: Math.round(memory / 2 ** 30) },
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Spares that cannot take over from some drive of the sets: smaller than it, or of another medium. */
+export function spareTooSmall(situation: Situation): Found<'lasts.spare'>[] {
+  const sets = holding(poolOf(situation.context).sets).filter(({ any }) => any > 0);
+  const spares = withRole(situation, 'spare');
+  if (sets.length === 0 || spares.length === 0) return [];
+  const canServe = (spare: Drive) =>
+    sets.filter(({ drives }) =>
+      drives.every(({ part }) => part.medium === spare.part.medium && part.capacityBytes <= spare.part.capacityBytes),
+    );
+  return byPart(spares).flatMap((like): Found<'lasts.spare'>[] => {
+    const serves = canServe(like[0]).length;
+    return serves === sets.length
+      ? []
+      : [
+          {
+            severity: serves === 0 ? 'caution' : 'note',
+            at: placesOf(like),
+            facts: { drive: like[0].part.name, serves, sets: sets.length },
+          },
+        ];
+  });
+}
+
+/** Sets that lack the drives their layout wants: they hold nothing until it has them. */
+export function setShort(situation: Situation): Found<'lasts.set'>[] {
+  const made = new Map(situation.pool.sets.map((set) => [set.id, set]));
+  const there = new Map(poolOf(situation.context).sets.map((told) => [told.set.id, told.drives]));
+  return [...made.values()].flatMap((set): Found<'lasts.set'>[] => {
+    const { least, words } = LAYOUTS[set.layout];
+    const drives = there.get(set.id) ?? [];
+    return drives.length < least
+      ? [
+          {
+            severity: 'caution',
+            at: placesOf(drives),
+            facts: { set: set.id, layout: words, have: drives.length, least },
+          },
+        ]
+      : [];
+  });
+}
+
+/** Sets made that survive fewer failures than wished, or fewer than the others they are striped with. */
+export function setsTooWeak({ context, pool }: Situation): Found<'lasts.weakest'>[] {
+  if (pool.sets.length === 0) return [];
+  const sets = holding(poolOf(context).sets);
+  const most = Math.max(0, ...sets.map(({ any }) => any));
+  const wished = context.failuresWished;
+  const weak = sets.filter(({ any }) => any < (wished ?? most));
+  return [...groupedBy(weak, ({ any }) => any)].map(([any, like]): Found<'lasts.weakest'> => ({
+    severity: any === 0 || wished !== undefined ? 'caution' : 'note',
+    at: placesOf(like.flatMap(({ drives }) => drives)),
+    facts: { sets: like.map(({ set }) => set.id).join(', '), count: like.length, any, wished, most },
+  }));
+}
+
+/** Data drives that are in none of the sets made. */
+export function inNoSet({ context, pool }: Situation): Found<'lasts.loose'>[] {
+  const { loose } = poolOf(context);
+  return pool.sets.length === 0 || loose.length === 0
+    ? []
+    : [
+        {
+          severity: 'note',
+          at: placesOf(loose),
+          facts: { count: loose.length, drive: memberAt(loose, 0).part.name },
+        },
+      ];
+}
