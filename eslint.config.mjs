@@ -93,7 +93,7 @@ export default ts.config(
   {
     // Only the worker solves and assesses.
     files: ['web/src/**/*.{ts,tsx}'],
-    ignores: ['web/src/worker/{benchWorker,seldom,ways}.ts', 'web/src/**/*.test.ts'],
+    ignores: ['web/src/worker/{benchWorker,viewAnswers,seldom,ways}.ts', 'web/src/**/*.test.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -21,7 +21,19 @@ test('sets are proposed, kept, laid out anew, taken apart and put together again
   await expect(answer).toHaveText('156 TB usable (142 TiB); any 3 drives may fail.');
   await expect.poll(async () => (await bench.tapes())['capacity.usableTb']).toBe('156');
   // What takes the pool with it is said: one card feeds all drives.
+  await expect(page.locator('[data-answer=breaks]')).toHaveText(/^Card G1, Tern 16i: 16 drives gone: set1 is down/);
+  await page.getByRole('button', { name: 'What may break?' }).click();
   await expect(page.getByRole('row', { name: /^Card G1, Tern 16i/ })).toContainText('16 drives gone: set1 is down');
+  // How fast it is hangs on what it is plugged into.
+  const fast = page.locator('[data-answer=flow]');
+  await expect(fast).toHaveText(
+    'One client reads 1,124 MB/s and writes 1,124 MB/s. The 10 Gb/s network holds it back.',
+  );
+  await page.getByRole('button', { name: 'How fast is it?' }).click();
+  await page.getByLabel('Plugged into a switch of').selectOption('2.5');
+  await expect(fast).toHaveText('One client reads 281 MB/s and writes 281 MB/s. The 2.5 Gb/s network holds it back.');
+  await expect(page.getByText(/^The disks could give 12 times as much/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByRole('button', { name: 'Take apart' }).click();
   await expect(answer).toHaveText(/^As proposed 144 TB/);
   await page.getByRole('button', { name: 'Undo' }).first().click();

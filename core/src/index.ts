@@ -124,6 +124,9 @@ export {
   type ReadingTold,
 } from './figures/readings/readings';
 export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/quieten';
+export type { Direction, Flow, Loaded, Rate } from './flow/flow';
+export { flowTold, type Burst, type CardShare, type FlowTold, type PoolFlow } from './flow/flowTold';
+export type { FlowLink } from './flow/links';
 export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/poolTold';
 export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from './pool/breaks';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';

@@ -1,12 +1,12 @@
 /**
  * The long cross-checks: `npm run verify`, or `npm run verify -- mutate 100000`, `-- kill 100`, `-- odd 10000`, `--
- * attack`, `-- fuzz 100000`, `-- solver 1000` and `-- plugs 1000`. A sample of each is in `./test`.
+ * attack`, `-- fuzz 100000`, `-- solver 1000`, `-- plugs 1000` and `-- flow 500`. A sample of each is in `./test`.
  */
 import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';
 import { commitOddMachines } from './oddMachines';
-import { dealPlugsTwice, solveTwice } from './solving';
+import { dealPlugsTwice, flowTwice, solveTwice } from './solving';
 
 const [what = 'all', many] = process.argv.slice(2);
 const seed = Number(process.env.SEED ?? 20_261_123);
@@ -69,6 +69,13 @@ if (what === 'all' || what === 'plugs') {
   const from = Number(process.env.SEED ?? 1);
   const faults = await dealPlugsTwice(from, count, (line) => console.log(line));
   console.log(`${count} drawn supplies dealt twice (seeds ${from} to ${from + count - 1}): ${faults.length} faults`);
+  tell(faults);
+}
+if (what === 'all' || what === 'flow') {
+  const count = Number(many ?? 500);
+  const from = Number(process.env.SEED ?? 1);
+  const { machines, faults } = await flowTwice(from, count, (line) => console.log(line));
+  console.log(`flow of ${machines} drawn machines found twice (seeds from ${from}): ${faults.length} faults`);
   tell(faults);
 }
 if (what === 'all' || what === 'solver') {

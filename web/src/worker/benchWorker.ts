@@ -34,6 +34,7 @@ import type {
   TaggedSnag,
   TrySource,
 } from './messages';
+import { viewAnswers } from './viewAnswers';
 
 const assessor = createAssessor();
 /** Weighing has an assessor of its own, so that try-outs do not push the build's stages out of memory. */
@@ -154,6 +155,7 @@ const FIRST_ROWS = 20;
 const BATCH_MS = 150;
 
 const worker: BenchWorker = {
+  ...viewAnswers({ base, assessor, asOf: () => today().asOf }),
   ready: () => true,
 
   setCatalogue(fresh, own) {
@@ -194,64 +196,6 @@ const worker: BenchWorker = {
   explain: (id) => (build ? assessor.explain(build, id) : null),
 
   shares: (id) => (build ? assessor.shares(build, id) : []),
-  async power() {
-    const now = base();
-    if (!now) return null;
-    const context = assessor.context(now.build);
-    const { goneOf, powerBoxes, powerOf } = await import('./seldom');
-    const cables = powerBoxes(assessor.plugs(now.build), now.assessment.units);
-    return { ...powerOf(context, now.build, today().asOf), cables, gone: goneOf(context, cables) };
-  },
-
-  async pool() {
-    const now = base();
-    if (!now) return null;
-    const context = assessor.context(now.build);
-    const { breaksOf, goneOf, poolOf, poolTold, powerBoxes, wiringFor } = await import('./seldom');
-    const gone = goneOf(context, powerBoxes(assessor.plugs(now.build), now.assessment.units));
-    const wiring = wiringFor(now.build, now.assessment);
-    return { ...poolTold(context), breaks: breaksOf(now.assessment, wiring, gone, poolOf(context).sets) };
-  },
-
-  async air(tried) {
-    const now = base();
-    if (!now) return null;
-    const context = assessor.context(now.build);
-    const { airOf } = await import('./seldom');
-    return airOf(context, tried);
-  },
-
-  async readings(about) {
-    const now = base();
-    if (!now) return null;
-    const context = assessor.context(now.build);
-    const { kitPrint, readingsTold } = await import('./seldom');
-    return readingsTold(context, kitPrint(now.build), now.build.readings, about);
-  },
-
-  async reckoned(reading) {
-    const now = base();
-    if (!now) return null;
-    const context = assessor.context(now.build);
-    const { reckonedNow } = await import('./seldom');
-    return reckonedNow(context, reading);
-  },
-
-  async winterToSummer(other) {
-    const now = base();
-    if (!now) return null;
-    const { sameTemperature, soundOverAir, targetOf } = await import('./seldom');
-    const mine = assessor.context(now.build);
-    const targetC = targetOf(mine);
-    if (targetC === null) return null;
-    const beside = other && createAssessor().context(other);
-    return {
-      mine: soundOverAir(mine, targetC),
-      other: beside && targetOf(beside) !== null ? soundOverAir(beside, targetC) : null,
-      same: beside && sameTemperature(mine, beside),
-    };
-  },
-
   async quieten(onProgress) {
     const mine = ++asking;
     const from = base();
@@ -421,26 +365,6 @@ const worker: BenchWorker = {
 
   stop() {
     asking++;
-  },
-
-  async bill() {
-    const now = base();
-    const { billCsv, billOf } = await import('./seldom');
-    return now && billCsv(billOf(now.build, now.assessment));
-  },
-
-  async drawing() {
-    const now = base();
-    const { drawingSvg, sceneOf } = await import('./seldom');
-    return now && drawingSvg(now.build, sceneOf(now.assessment.units, now.assessment.layout).boxes);
-  },
-
-  async wiring() {
-    const { powerBoxes, powerSchedule, scheduleOf, wiringFor } = await import('./seldom');
-    if (!build || !assessment) return null;
-    const wiring = wiringFor(build, assessment);
-    const power = powerBoxes(assessor.plugs(build), assessment.units);
-    return { wiring, schedule: scheduleOf(wiring, assessment.units), power, plugs: powerSchedule(power) };
   },
 };
 

@@ -9,6 +9,7 @@ import type {
   Owned,
   Explanation,
   FigureId,
+  FlowTold,
   Figures,
   Need,
   OpenThing,
@@ -152,8 +153,8 @@ export type BenchWorker = {
   shares(id: FigureId): readonly Share[];
   /** The power of the build that is open, its cables, and what stays up with one thing gone; null while none is. */
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
-  /** The pool of the build that is open, and what takes which of its sets with it; null while none is. */
-  pool(): Promise<(PoolSeen & { readonly breaks: Breaks }) | null>;
+  /** The pool of the open build, what takes which of its sets with it, and how fast it is; null while none is open. */
+  pool(): Promise<(PoolSeen & { readonly breaks: Breaks; readonly flow: FlowTold }) | null>;
   /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */
@@ -185,6 +186,7 @@ export type BenchWorker = {
     readonly schedule: readonly ScheduleLine[];
     readonly power: readonly PowerBox[];
     readonly plugs: readonly PowerLine[];
+    readonly flow: FlowTold;
   } | null>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): Promise<string | null>;

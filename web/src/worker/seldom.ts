@@ -5,6 +5,7 @@ export {
   billOf,
   breaksOf,
   drawingSvg,
+  flowTold,
   goneOf,
   hostDrives,
   kitPrint,

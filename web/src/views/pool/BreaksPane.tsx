@@ -12,10 +12,7 @@ export function BreaksPane({ breaks }: { readonly breaks: Breaks }) {
   const pairs = pairRows(breaks);
   const shown = isWhole ? pairs : pairs.slice(0, SHOWN);
   return (
-    <section aria-labelledby="breaks" className="mt-3 break-inside-avoid border-t border-line pt-2 text-[13px]">
-      <h2 id="breaks" className="text-[15px] font-semibold">
-        What may break?
-      </h2>
+    <div className="text-[13px]">
       <table className="mt-1 w-full border-collapse">
         <caption className="sr-only">What is left of the sets with one thing gone</caption>
         <tbody>
@@ -44,6 +41,6 @@ export function BreaksPane({ breaks }: { readonly breaks: Breaks }) {
           {isWhole ? 'Fewer' : `${pairs.length - SHOWN} more`}
         </button>
       )}
-    </section>
+    </div>
   );
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Build, PoolSet, PoolWay } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
@@ -7,9 +8,12 @@ import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
 import { useWidth } from '../useWidth';
 import { BreaksPane } from './BreaksPane';
+import { FlowPane } from './FlowPane';
 import { LooseDrives } from './LooseDrives';
 import { besides } from './poolEdits';
-import { storeAnswer, tb, wayName, workingWords } from './poolWords';
+import { fastAnswer } from './flowWords';
+import { breaksAnswer, layoutAnswer, storeAnswer, tb, wayName, workingWords } from './poolWords';
+import { Question } from './Question';
 import { SetCard } from './SetCard';
 import { Hatch } from './SetsPicture';
 import { usePool, type PoolView } from './usePool';
@@ -34,12 +38,7 @@ export default function PoolPage() {
           <Hatch />
           <SetsPane pool={pool} build={build} onSets={keep} />
           <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
-            <WaysTable
-              ways={pool.ways}
-              now={keyOf(pool)}
-              onTake={(way: PoolWay) => keep(besides(pool.rest, way.sets), wayName(way))}
-            />
-            <BreaksPane breaks={pool.breaks} />
+            <Questions pool={pool} build={build} onSets={keep} />
           </div>
         </>
       ) : (
@@ -48,6 +47,44 @@ export default function PoolPage() {
     </ViewFrame>
   );
 }
+
+/** What is asked of a pool besides its room: one answer a line, one of them open. */
+function Questions({ pool, build, onSets }: PaneProps) {
+  const [open, setOpen] = useState<string | null>('ways');
+  const now = keyOf(pool);
+  const breaks = breaksAnswer(pool.breaks);
+  const [flow] = pool.flow.pools;
+  const asks = (id: string) => ({ id, open: open === id, onOpen: setOpen });
+  return (
+    <>
+      {pool.ways.length > 0 && (
+        <Question {...asks('ways')} title="Which layout for these drives?" answer={layoutAnswer(pool.ways, now)}>
+          <WaysTable
+            ways={pool.ways}
+            now={now}
+            onTake={(way: PoolWay) => onSets(besides(pool.rest, way.sets), wayName(way))}
+          />
+        </Question>
+      )}
+      {pool.breaks.singles.length > 0 && (
+        <Question {...asks('breaks')} title="What may break?" answer={breaks.words} tone={breaks.tone}>
+          <BreaksPane breaks={pool.breaks} />
+        </Question>
+      )}
+      {flow && (
+        <Question {...asks('flow')} title="How fast is it?" answer={fastAnswer(flow)}>
+          <FlowPane flow={pool.flow} build={build} />
+        </Question>
+      )}
+    </>
+  );
+}
+
+type PaneProps = {
+  readonly pool: PoolView;
+  readonly build: Build;
+  readonly onSets: (sets: PoolSet[], words: string) => void;
+};
 
 /** As wide as two sets side by side want to be. */
 const PAIR_PX = 620;
@@ -90,15 +127,7 @@ function CopiesElsewhere({ build }: { readonly build: Build }) {
   );
 }
 
-function SetsPane({
-  pool,
-  build,
-  onSets,
-}: {
-  readonly pool: PoolView;
-  readonly build: Build;
-  readonly onSets: (sets: PoolSet[], words: string) => void;
-}) {
+function SetsPane({ pool, build, onSets }: PaneProps) {
   const { width, ref } = useWidth();
   const { words, tone } = storeAnswer(pool, build.brief.usableTb);
   const mostTb = Math.max(0, ...pool.sets.flatMap(({ drives }) => drives.map((one) => one.tb)));

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { PoolWay } from '@inch-tower/core';
 import { hoursWords, oneIn, tb, wayName } from './poolWords';
 
-const SHOWN = 8;
+const SHOWN = 7;
 type Order = 'usable' | 'any';
 
 /** Layouts of these drives side by side; each is taken with one press. */
@@ -25,10 +25,7 @@ export function WaysTable({
   );
   const shown = isWhole ? sorted : sorted.filter((way, i) => i < SHOWN || way.key === now);
   return (
-    <section aria-labelledby="ways" className="mt-1">
-      <h2 id="ways" className="text-[15px] font-semibold">
-        Which layout for these drives?
-      </h2>
+    <div>
       <p className="no-print flex items-center gap-3 text-[13px] text-mid">
         First{' '}
         {(
@@ -76,7 +73,7 @@ export function WaysTable({
                     {Math.round((100 * told.usableTb) / told.rawTb)} %
                   </span>
                 </td>
-                <td className={`mono py-1 pl-2 text-right ${told.any === 0 ? 'bad' : ''}`}>
+                <td className={`py-1 pl-2 text-right whitespace-nowrap ${told.any === 0 ? 'bad' : ''}`}>
                   {told.any === 0 ? 'none' : `any ${told.any}`}
                   {told.lucky > told.any && <span className="block text-mid">best {told.lucky}</span>}
                 </td>
@@ -89,9 +86,11 @@ export function WaysTable({
                   <span className="block text-mid">{Math.round(told.writeIops).toLocaleString('en')}</span>
                 </td>
                 <td className="mono py-1 pl-2 text-right whitespace-nowrap">{hoursWords(told.rebuildH)}</td>
-                <td className="mono py-1 pl-2 text-right whitespace-nowrap max-[560px]:hidden">
+                <td className="py-1 pl-2 text-right whitespace-nowrap max-[560px]:hidden">
                   {oneIn(told.lossAYear.together)}
-                  <span className="block text-mid">{oneIn(told.lossAYear.apart)}</span>
+                  {oneIn(told.lossAYear.apart) !== oneIn(told.lossAYear.together) && (
+                    <span className="block text-mid">{oneIn(told.lossAYear.apart)}</span>
+                  )}
                 </td>
                 <td className="py-0.5 pl-2 text-right">
                   {isNow ? (
@@ -126,6 +125,6 @@ export function WaysTable({
         fail ten times as often beside a failed one, and below it each by itself; no better than that, and no word of
         fire, theft and mistakes: a copy elsewhere outranks every layout.
       </p>
-    </section>
+    </div>
   );
 }

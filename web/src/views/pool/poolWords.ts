@@ -109,6 +109,23 @@ function thingName({ kind, mark, name }: Thing): string {
   return kind === 'powerCable' ? `${KIND[kind]} ${mark}` : `${KIND[kind]} ${mark}, ${name}`;
 }
 
+/** The layout in place, and how many others these drives could have. */
+export function layoutAnswer(ways: readonly PoolWay[], now: string): string {
+  const mine = ways.find(({ key }) => key === now);
+  const others = ways.length - (mine ? 1 : 0);
+  const told = mine ? `Now ${wayName(mine)}; ` : '';
+  return `${told}${countWords(others, mine ? 'other way' : 'way')} to lay them out.`;
+}
+
+/** What takes a set with it by itself, besides drives, in a line. */
+export function breaksAnswer({ singles }: Breaks): { readonly words: string; readonly tone: string } {
+  const rows = breakRows(singles);
+  const bad = rows.filter(({ tone }) => tone === 'bad');
+  const [first] = bad;
+  if (first) return { words: `${first.what}: ${lowerFirst(first.says)}`, tone: 'warn' };
+  return { words: 'No single drive, card, cable or supply takes a set with it.', tone: 'good' };
+}
+
 export type BreakRow = { readonly what: string; readonly says: string; readonly tone: 'bad' | 'warn' | 'good' };
 
 /** Things that do the same to the sets stand together, the worst first. */

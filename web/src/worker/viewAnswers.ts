@@ -1,0 +1,80 @@
+import { createAssessor, type Assessor, type Base } from '@inch-tower/core';
+import type { BenchWorker } from './messages';
+import type * as Seldom from './seldom';
+
+type Views = Pick<
+  BenchWorker,
+  'power' | 'pool' | 'air' | 'readings' | 'reckoned' | 'winterToSummer' | 'bill' | 'drawing' | 'wiring'
+>;
+type Open = { readonly base: () => Base | null; readonly assessor: Assessor; readonly asOf: () => string };
+
+/** What the pages beside the bench ask of the machine that is open; what works it out loads on call. */
+export function viewAnswers({ base, assessor, asOf }: Open): Views {
+  /** With what is open, worked out; null while nothing is. */
+  const withOpen = async <T>(answer: (now: Base, seldom: typeof Seldom) => T): Promise<T | null> => {
+    const now = base();
+    return now && answer(now, await import('./seldom'));
+  };
+  return {
+    power: () =>
+      withOpen(({ build, assessment }, { goneOf, powerBoxes, powerOf }) => {
+        const context = assessor.context(build);
+        const cables = powerBoxes(assessor.plugs(build), assessment.units);
+        return { ...powerOf(context, build, asOf()), cables, gone: goneOf(context, cables) };
+      }),
+
+    pool: () =>
+      withOpen(({ build, assessment }, { breaksOf, flowTold, goneOf, poolOf, poolTold, powerBoxes, wiringFor }) => {
+        const context = assessor.context(build);
+        const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
+        const wiring = wiringFor(build, assessment);
+        return {
+          ...poolTold(context),
+          breaks: breaksOf(assessment, wiring, gone, poolOf(context).sets),
+          flow: flowTold(context, wiring),
+        };
+      }),
+
+    air: (tried) => withOpen(({ build }, { airOf }) => airOf(assessor.context(build), tried)),
+
+    readings: (about) =>
+      withOpen(({ build }, { kitPrint, readingsTold }) =>
+        readingsTold(assessor.context(build), kitPrint(build), build.readings, about),
+      ),
+
+    reckoned: (reading) => withOpen(({ build }, { reckonedNow }) => reckonedNow(assessor.context(build), reading)),
+
+    winterToSummer: (other) =>
+      withOpen(({ build }, { sameTemperature, soundOverAir, targetOf }) => {
+        const mine = assessor.context(build);
+        const targetC = targetOf(mine);
+        if (targetC === null) return null;
+        const beside = other && createAssessor().context(other);
+        return {
+          mine: soundOverAir(mine, targetC),
+          other: beside && targetOf(beside) !== null ? soundOverAir(beside, targetC) : null,
+          same: beside && sameTemperature(mine, beside),
+        };
+      }),
+
+    bill: () => withOpen(({ build, assessment }, { billCsv, billOf }) => billCsv(billOf(build, assessment))),
+
+    drawing: () =>
+      withOpen(({ build, assessment }, { drawingSvg, sceneOf }) =>
+        drawingSvg(build, sceneOf(assessment.units, assessment.layout).boxes),
+      ),
+
+    wiring: () =>
+      withOpen(({ build, assessment }, { flowTold, powerBoxes, powerSchedule, scheduleOf, wiringFor }) => {
+        const wiring = wiringFor(build, assessment);
+        const power = powerBoxes(assessor.plugs(build), assessment.units);
+        return {
+          wiring,
+          schedule: scheduleOf(wiring, assessment.units),
+          power,
+          plugs: powerSchedule(power),
+          flow: flowTold(assessor.context(build), wiring),
+        };
+      }),
+  };
+}
