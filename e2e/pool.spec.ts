@@ -47,3 +47,21 @@ test('sets are proposed, kept, laid out anew, taken apart and put together again
   await page.getByRole('button', { name: 'Put in 1' }).click();
   await expect(answer).toHaveText(/^156 TB usable/);
 });
+
+test('few large drives against many small ones: a row is taken, and the machine follows', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'sizes');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Pool', exact: true }).click();
+  await page.getByRole('button', { name: 'How many drives, of what size?' }).click();
+  const row = page.locator('[data-size="20"]');
+  await expect(row).toContainText('10 × Barge 20 TB');
+  await expect(page.getByText('least over five years')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Take 10 × Barge 20 TB' }).click();
+  await expect(page.getByTestId('store-answer')).toHaveText(/^As proposed 160 TB usable/);
+  await bench.settled();
+  expect(
+    (await storedBuild(request, id)).items.flatMap(({ sheet, units }) => (sheet === 'barge-20' ? units : [])),
+  ).toHaveLength(10);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByTestId('store-answer')).toHaveText(/^As proposed 144 TB usable/);
+});

@@ -129,6 +129,7 @@ export { flowTold, type Burst, type CardShare, type FlowTold, type PoolFlow } fr
 export type { FlowLink } from './flow/links';
 export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/poolTold';
 export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from './pool/breaks';
+export { dealtOut, type Dealt } from './pool/deal';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
 export { poolOf } from './pool/setsOf';
 export type { PoolTold, PoolWay } from './pool/ways';
@@ -180,6 +181,7 @@ export {
   type SupplyOffer,
   type SupplyPoint,
 } from './remedies/supplies';
+export { sizesFor, type SizeRow, type Sizes } from './remedies/sizes';
 export { hasNoSupply } from './remedies/lookAhead';
 export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';

@@ -36,7 +36,7 @@ type Hanging = {
   readonly needs: ReadonlyMap<UnitId, readonly string[]>;
 };
 
-function hangingOf(
+export function hangingOf(
   { units, layout }: Machine,
   wiring: Wiring,
   gone: readonly Gone[],
@@ -129,7 +129,10 @@ export type Breaks = {
   readonly drivePairs: { readonly lose: number; readonly of: number };
 };
 
-export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Breaks {
+type Strike = { readonly things: readonly Thing[]; readonly strike: (struck: readonly Thing[]) => Struck };
+
+/** Everything that may fail, and what is left of the sets with some of it struck out. */
+function strikes(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Strike {
   const roles = rolesOf(machine.units);
   const meta = sets.length === 0 ? [] : ofKind(machine.units, 'drive').filter(({ id }) => roles.get(id) === 'meta');
   const members = new Set([...sets.flatMap(({ drives }) => drives), ...meta].map(({ id }) => id));
@@ -154,6 +157,24 @@ export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[]
       worst: each.reduce<SetState>((worst, { state }) => (RANK[state] > RANK[worst] ? state : worst), 'lives'),
     };
   };
+  return { things, strike };
+}
+
+const worstFirst = (a: Struck, b: Struck) => RANK[b.worst] - RANK[a.worst] || b.drives - a.drives;
+
+/** Each thing struck out alone, the worst first. */
+export function singlesOf(
+  machine: Machine,
+  wiring: Wiring,
+  gone: readonly Gone[],
+  sets: readonly SetTold[],
+): readonly Struck[] {
+  const { things, strike } = strikes(machine, wiring, gone, sets);
+  return things.map((one) => strike([one])).sort(worstFirst);
+}
+
+export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Breaks {
+  const { things, strike } = strikes(machine, wiring, gone, sets);
   const singles = things.map((one) => strike([one]));
   const alone = new Map(singles.map((one) => [one.things[0]!.key, one]));
   const isNew = (one: Struck): boolean =>
@@ -174,6 +195,5 @@ export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[]
       if (both) drivePairs.lose++;
       else pairs.push(struck);
     }
-  const worstFirst = (a: Struck, b: Struck) => RANK[b.worst] - RANK[a.worst] || b.drives - a.drives;
   return { singles: singles.sort(worstFirst), pairs: pairs.sort(worstFirst), drivePairs };
 }

@@ -225,6 +225,36 @@ const worker: BenchWorker = {
     }
   },
 
+  async sizes() {
+    const mine = ++asking;
+    const from = base();
+    if (!from) return null;
+    const { sizesFor } = await import('./seldom');
+    const run = sizesFor(from, listed, weighing, today());
+    for (;;) {
+      const next = run.next();
+      if (next.done)
+        return {
+          ...next.value,
+          rows: next.value.rows.map((one) => ({
+            ...row({ ...one, title: `${one.count} × ${one.name}` }),
+            cure: true,
+            name: one.name,
+            tb: one.tb,
+            count: one.count,
+            layout: one.layout,
+            widths: one.widths,
+            rebuildH: one.rebuildH,
+            fiveYears: one.fiveYears,
+            isNow: one.isNow,
+            costs: effects([...one.causes, ...one.worsens]),
+          })),
+        };
+      await breathe();
+      if (mine !== asking) return null;
+    }
+  },
+
   async tryAt(ask, onBatch) {
     const mine = ++asking;
     const from = base();

@@ -23,6 +23,7 @@ import type {
   AirTry,
   OverAir,
   Breaks,
+  Dealt,
   PoolSeen,
   Quieter,
   Reading,
@@ -32,6 +33,8 @@ import type {
   HeardTicks,
   Power,
   Share,
+  SizeRow,
+  Sizes,
   SmallNeed,
   Snag,
   SnagCode,
@@ -86,6 +89,12 @@ export type WinterToSummer = {
   readonly other: OverAir | null;
   readonly same: SameTemperature | null;
 };
+/** Drives of every capacity for the room that is wished, each as an edit, and which costs least over five years. */
+export type SizeRowTold = RemedyRow &
+  Pick<SizeRow, 'name' | 'tb' | 'count' | 'layout' | 'widths' | 'rebuildH' | 'fiveYears' | 'isNow'> & {
+    readonly costs: readonly Effect[];
+  };
+export type SizesTold = Omit<Sizes, 'rows'> & { readonly rows: readonly SizeRowTold[] };
 /** Changes that make the machine quieter, the most first, and how far the search for them is. */
 export type QuietRow = RemedyRow & Pick<Quieter, 'savesDb' | 'duty' | 'hottestC'>;
 export type QuietRows = { readonly done: number; readonly of: number; readonly best: readonly QuietRow[] };
@@ -154,7 +163,9 @@ export type BenchWorker = {
   /** The power of the build that is open, its cables, and what stays up with one thing gone; null while none is. */
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
   /** The pool of the open build, what takes which of its sets with it, and how fast it is; null while none is open. */
-  pool(): Promise<(PoolSeen & { readonly breaks: Breaks; readonly flow: FlowTold }) | null>;
+  pool(): Promise<
+    (PoolSeen & { readonly breaks: Breaks; readonly dealt: Dealt | null; readonly flow: FlowTold }) | null
+  >;
   /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */
@@ -163,6 +174,8 @@ export type BenchWorker = {
   winterToSummer(other: Build | null): Promise<WinterToSummer | null>;
   /** Tells what makes the machine quieter as it finds it; null when something newer was asked. */
   quieten(onProgress: (rows: QuietRows) => void): Promise<QuietRows | null>;
+  /** Number against size of drives; null when something newer was asked. */
+  sizes(): Promise<SizesTold | null>;
   /** What is reckoned for a reading about to be kept; null where nothing is. */
   reckoned(reading: Reading): Promise<number | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */

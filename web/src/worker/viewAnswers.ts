@@ -24,16 +24,21 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
       }),
 
     pool: () =>
-      withOpen(({ build, assessment }, { breaksOf, flowTold, goneOf, poolOf, poolTold, powerBoxes, wiringFor }) => {
-        const context = assessor.context(build);
-        const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
-        const wiring = wiringFor(build, assessment);
-        return {
-          ...poolTold(context),
-          breaks: breaksOf(assessment, wiring, gone, poolOf(context).sets),
-          flow: flowTold(context, wiring),
-        };
-      }),
+      withOpen(
+        ({ build, assessment }, { breaksOf, dealtOut, flowTold, goneOf, poolOf, poolTold, powerBoxes, wiringFor }) => {
+          const context = assessor.context(build);
+          const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
+          const wiring = wiringFor(build, assessment);
+          const { sets } = poolOf(context);
+          const breaks = breaksOf(assessment, wiring, gone, sets);
+          return {
+            ...poolTold(context),
+            breaks,
+            dealt: dealtOut(assessment, wiring, gone, sets, breaks.singles),
+            flow: flowTold(context, wiring),
+          };
+        },
+      ),
 
     air: (tried) => withOpen(({ build }, { airOf }) => airOf(assessor.context(build), tried)),
 

@@ -1,11 +1,21 @@
 import { useState } from 'react';
-import type { Breaks } from '@inch-tower/core';
-import { breakRows, pairRows } from './poolWords';
+import type { Breaks, Dealt, PoolSet } from '@inch-tower/core';
+import { breakRows, dealtWords, pairRows } from './poolWords';
 
 const SHOWN = 6;
 
 /** Everything a drive hangs on struck out in turn, and two things together: which sets live. */
-export function BreaksPane({ breaks }: { readonly breaks: Breaks }) {
+export function BreaksPane({
+  breaks,
+  dealt,
+  inUse,
+  onSets,
+}: {
+  readonly breaks: Breaks;
+  readonly dealt: Dealt | null;
+  /** The sets are made, and may hold data. */ readonly inUse: boolean;
+  readonly onSets: (sets: PoolSet[], words: string) => void;
+}) {
   const [isWhole, setWhole] = useState(false);
   const rows = breakRows(breaks.singles);
   if (rows.length === 0) return null;
@@ -24,6 +34,18 @@ export function BreaksPane({ breaks }: { readonly breaks: Breaks }) {
           ))}
         </tbody>
       </table>
+      {dealt && (
+        <p className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+          <button
+            type="button"
+            className="press no-print"
+            onClick={() => onSets([...dealt.sets], 'Drives dealt over what they hang on')}
+          >
+            Deal the drives out
+          </button>
+          <span>{dealtWords(dealt, inUse)}</span>
+        </p>
+      )}
       <h3 className="mt-2 font-semibold">Two at once</h3>
       {pairs.length === 0 ? (
         <p className="text-mid">No two of them lose a set that neither loses alone.</p>

@@ -12,8 +12,9 @@ import { FlowPane } from './FlowPane';
 import { LooseDrives } from './LooseDrives';
 import { besides } from './poolEdits';
 import { fastAnswer } from './flowWords';
-import { breaksAnswer, layoutAnswer, storeAnswer, tb, wayName, workingWords } from './poolWords';
+import { breaksAnswer, layoutAnswer, sizesAnswer, storeAnswer, tb, wayName, workingWords } from './poolWords';
 import { Question } from './Question';
+import { SizesPane } from './SizesPane';
 import { SetCard } from './SetCard';
 import { Hatch } from './SetsPicture';
 import { usePool, type PoolView } from './usePool';
@@ -68,7 +69,7 @@ function Questions({ pool, build, onSets }: PaneProps) {
       )}
       {pool.breaks.singles.length > 0 && (
         <Question {...asks('breaks')} title="What may break?" answer={breaks.words} tone={breaks.tone}>
-          <BreaksPane breaks={pool.breaks} />
+          <BreaksPane breaks={pool.breaks} dealt={pool.dealt} inUse={!pool.isProposed} onSets={onSets} />
         </Question>
       )}
       {flow && (
@@ -76,6 +77,9 @@ function Questions({ pool, build, onSets }: PaneProps) {
           <FlowPane flow={pool.flow} build={build} />
         </Question>
       )}
+      <Question {...asks('sizes')} title="How many drives, of what size?" answer={sizesAnswer(build.brief, pool.all)}>
+        {open === 'sizes' && <SizesPane build={build} />}
+      </Question>
     </>
   );
 }

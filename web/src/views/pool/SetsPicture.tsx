@@ -27,8 +27,10 @@ export function SetsPicture({
   const used = set.drives.reduce((sum, one) => sum + one.usedTb, 0);
   // Redundancy is spread over all drives of a set: the same share of each is hatched.
   const share = used > 0 ? Math.min(1, set.redundancyTb / used) : 0;
-  const height = TOP_PX + TALL_PX + FOOT_PX;
-  const floor = TOP_PX + TALL_PX;
+  // All sets to one scale: one of small drives alone is no taller than those are.
+  const tall = Math.max(0, ...set.drives.map((one) => one.tb)) * scale;
+  const height = TOP_PX + tall + FOOT_PX;
+  const floor = TOP_PX + tall;
   return (
     <svg className="drawing" width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden>
       {set.drives.map(({ unit, mark, tb: size, usedTb }, i) => {

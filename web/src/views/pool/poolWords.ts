@@ -1,6 +1,8 @@
 import {
   LAYOUTS,
+  type Brief,
   type Breaks,
+  type Dealt,
   type PoolSeen,
   type PoolTold,
   type PoolWay,
@@ -117,6 +119,14 @@ export function layoutAnswer(ways: readonly PoolWay[], now: string): string {
   return `${told}${countWords(others, mine ? 'other way' : 'way')} to lay them out.`;
 }
 
+/** For what room sizes of drives are compared. */
+export function sizesAnswer({ usableTb }: Brief, { usableTb: now }: PoolTold): string {
+  if (usableTb !== undefined) return `Every size on sale for the ${tb(usableTb)} the brief wishes.`;
+  return now > 0
+    ? `Every size on sale for the ${tb(now)} of now; the brief wishes none.`
+    : 'The brief wishes no room yet.';
+}
+
 /** What takes a set with it by itself, besides drives, in a line. */
 export function breaksAnswer({ singles }: Breaks): { readonly words: string; readonly tone: string } {
   const rows = breakRows(singles);
@@ -124,6 +134,19 @@ export function breaksAnswer({ singles }: Breaks): { readonly words: string; rea
   const [first] = bad;
   if (first) return { words: `${first.what}: ${lowerFirst(first.says)}`, tone: 'warn' };
   return { words: 'No single drive, card, cable or supply takes a set with it.', tone: 'good' };
+}
+
+/** What dealing the drives over cards and cables saves; what it asks for first. */
+export function dealtWords({ saved, left }: Dealt, inUse: boolean): string {
+  const first = inUse ? 'A pool in use is copied off first. ' : '';
+  const kinds = new Map<string, Struck[]>();
+  for (const one of saved) {
+    const kind = one.things[0]?.kind ?? '';
+    kinds.set(kind, [...(kinds.get(kind) ?? []), one]);
+  }
+  const which = [...kinds.values()].map((of) => lowerFirst(whatOf(of)).replace(/, each$/, '')).join(' and ');
+  const more = left > 0 ? `; ${countWords(left, 'other thing still does', 'other things still do')}` : '';
+  return `${first}Dealt over what they hang on, ${which} no longer take${saved.length === 1 ? 's' : ''} a set${more}.`;
 }
 
 export type BreakRow = { readonly what: string; readonly says: string; readonly tone: 'bad' | 'warn' | 'good' };
