@@ -66,6 +66,8 @@ export const briefSchema = z.strictObject({
   purpose: z.string().max(2000).optional(),
   usableTb: positive.optional(),
   usableLaterTb: positive.optional(),
+  /** Data there is already, and what comes to it. */ storedTb: z.number().min(0).max(1e6).optional(),
+  growthTbPerMonth: positive.optional(),
   drivesLater: z.int().min(1).max(LIMITS.drives).optional(),
   failuresSurvived: z.int().min(0).max(3).optional(),
   idleW: positive.optional(),

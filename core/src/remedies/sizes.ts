@@ -56,7 +56,8 @@ export function countFor(part: PartOf<'drive'>, wishTb: number, failures: number
 
 /**
  * Number against size: for the room wished, every sort of drive on sale in the place of the data drives of now, with as
- * many as it takes. One of each capacity: the one in place, else the cheapest. Yields what is found so far, so that a caller can stop.
+ * many as it takes. One of each capacity: the one in place, else the cheapest. Yields what is found so far, so that a
+ * caller can stop.
  */
 export function* sizesFor(
   base: Base,

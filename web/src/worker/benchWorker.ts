@@ -225,6 +225,24 @@ const worker: BenchWorker = {
     }
   },
 
+  async nextDrives() {
+    const from = base();
+    if (!from) return null;
+    const { nextDrives } = await import('./seldom');
+    const next = nextDrives(from, listed, weighing, today());
+    return (
+      next && {
+        ...row({ ...next, title: `${next.count} × ${next.name}` }),
+        cure: true,
+        name: next.name,
+        count: next.count,
+        usableTb: next.usableTb,
+        months: next.months,
+        costs: effects([...next.causes, ...next.worsens]),
+      }
+    );
+  },
+
   async sizes() {
     const mine = ++asking;
     const from = base();

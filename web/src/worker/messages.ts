@@ -30,6 +30,9 @@ import type {
   ReadingsTold,
   SameTemperature,
   Gone,
+  MemoryTold,
+  NextDrives,
+  Worn,
   HeardTicks,
   Power,
   Share,
@@ -89,6 +92,16 @@ export type WinterToSummer = {
   readonly other: OverAir | null;
   readonly same: SameTemperature | null;
 };
+export type PoolAnswer = PoolSeen & {
+  readonly breaks: Breaks;
+  readonly dealt: Dealt | null;
+  readonly flow: FlowTold;
+  readonly memory: MemoryTold;
+  readonly worn: readonly Worn[];
+  /** Null without a growth in the brief. */ readonly monthsUntilFull: number | null;
+};
+export type NextTold = RemedyRow &
+  Pick<NextDrives, 'name' | 'count' | 'usableTb' | 'months'> & { readonly costs: readonly Effect[] };
 /** Drives of every capacity for the room that is wished, each as an edit, and which costs least over five years. */
 export type SizeRowTold = RemedyRow &
   Pick<SizeRow, 'name' | 'tb' | 'count' | 'layout' | 'widths' | 'rebuildH' | 'fiveYears' | 'isNow'> & {
@@ -163,9 +176,9 @@ export type BenchWorker = {
   /** The power of the build that is open, its cables, and what stays up with one thing gone; null while none is. */
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
   /** The pool of the open build, what takes which of its sets with it, and how fast it is; null while none is open. */
-  pool(): Promise<
-    (PoolSeen & { readonly breaks: Breaks; readonly dealt: Dealt | null; readonly flow: FlowTold }) | null
-  >;
+  pool(): Promise<PoolAnswer | null>;
+  /** The next drives to buy, as an edit; null where there is no pool to add to. */
+  nextDrives(): Promise<NextTold | null>;
   /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */

@@ -24,21 +24,24 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
       }),
 
     pool: () =>
-      withOpen(
-        ({ build, assessment }, { breaksOf, dealtOut, flowTold, goneOf, poolOf, poolTold, powerBoxes, wiringFor }) => {
-          const context = assessor.context(build);
-          const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
-          const wiring = wiringFor(build, assessment);
-          const { sets } = poolOf(context);
-          const breaks = breaksOf(assessment, wiring, gone, sets);
-          return {
-            ...poolTold(context),
-            breaks,
-            dealt: dealtOut(assessment, wiring, gone, sets, breaks.singles),
-            flow: flowTold(context, wiring),
-          };
-        },
-      ),
+      withOpen(({ build, assessment }, seldom) => {
+        const { breaksOf, dealtOut, enduranceOf, flowTold, goneOf, memoryTold } = seldom;
+        const { monthsUntilFull, poolOf, poolTold, powerBoxes, wiringFor } = seldom;
+        const context = assessor.context(build);
+        const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
+        const wiring = wiringFor(build, assessment);
+        const { sets } = poolOf(context);
+        const breaks = breaksOf(assessment, wiring, gone, sets);
+        return {
+          ...poolTold(context),
+          breaks,
+          dealt: dealtOut(assessment, wiring, gone, sets, breaks.singles),
+          flow: flowTold(context, wiring),
+          memory: memoryTold(context),
+          worn: enduranceOf(context, build.brief),
+          monthsUntilFull: monthsUntilFull(assessment.figures['capacity.usableTb']?.value ?? 0, build.brief),
+        };
+      }),
 
     air: (tried) => withOpen(({ build }, { airOf }) => airOf(assessor.context(build), tried)),
 

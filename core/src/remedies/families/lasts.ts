@@ -52,6 +52,14 @@ const looseInSets: Propose = ({ build, assessment: { units } }) => {
 const setsOf = (sets: readonly PoolSet[], words: string): Proposal[] =>
   sets.length === 0 ? [] : [{ words, edits: [{ type: 'set.pool', value: { sets: [...sets] } }] }];
 
+/** The same drive with more writes allowed than it lacks. */
+const moreEndurance: Propose<'lasts.endurance'> = (base, snag, catalogue) =>
+  otherDrives((part) => part.enduranceTb !== null && part.enduranceTb >= snag.facts.tbPerYear * (snag.gap?.limit ?? 0))(
+    base,
+    snag,
+    catalogue,
+  );
+
 /** Guesses for the snags of this family. */
 export const LASTS = {
   'lasts.shingled': otherDrives((part) => !part.shingled),
@@ -66,6 +74,7 @@ export const LASTS = {
   'lasts.set': setsAnew,
   'lasts.weakest': setsAnew,
   'lasts.loose': looseInSets,
+  'lasts.endurance': moreEndurance,
   'lasts.writeBack': none,
   'lasts.bridge': none,
   'lasts.aged': none,

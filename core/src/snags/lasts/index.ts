@@ -8,6 +8,7 @@ import {
   shingledInParity,
   spareTooSmall,
   systemAlone,
+  wornByWrites,
 } from './pool';
 import { agedParts, bridges, pastRatedBays, unprotectedCache, wornDrives } from './rules';
 import type { RulesOf } from '../words';
@@ -26,6 +27,7 @@ export const LASTS: RulesOf<LastsFacts> = {
   'lasts.set': setShort,
   'lasts.weakest': setsTooWeak,
   'lasts.loose': inNoSet,
+  'lasts.endurance': wornByWrites,
   'lasts.writeBack': unprotectedCache,
   'lasts.bridge': bridges,
   'lasts.aged': agedParts,

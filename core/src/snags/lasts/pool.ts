@@ -2,6 +2,7 @@ import { groupedBy, memberAt } from '../../lists';
 import { rolesOf, type Role } from '../../machine/roles';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { LAYOUTS } from '../../pool/layouts';
+import { enduranceOf } from '../../pool/lasting';
 import { poolOf, type Drive, type SetTold } from '../../pool/setsOf';
 import { byPart, type Situation } from '../situation';
 import type { Found } from '../words';
@@ -179,4 +180,24 @@ export function inNoSet({ context, pool }: Situation): Found<'lasts.loose'>[] {
           facts: { count: loose.length, drive: memberAt(loose, 0).part.name },
         },
       ];
+}
+
+/** Years that most makers warrant a drive for. */
+const WARRANTED_YEARS = 5;
+
+/** Flash that what comes in wears out sooner than makers warrant it for, by new data alone. */
+export function wornByWrites({ context, brief }: Situation): Found<'lasts.endurance'>[] {
+  return enduranceOf(context, brief)
+    .filter(({ years }) => years < WARRANTED_YEARS)
+    .map((like): Found<'lasts.endurance'> => ({
+      severity: 'caution',
+      at: like.units.map((unit) => ({ unit })),
+      gap: { have: like.years, limit: WARRANTED_YEARS, gap: like.years - WARRANTED_YEARS, unit: 'years' },
+      facts: {
+        count: like.units.length,
+        drive: like.name,
+        tbPerYear: like.tbPerYear,
+        enduranceTb: like.enduranceTb,
+      },
+    }));
 }

@@ -1,5 +1,5 @@
 import type { Sized } from '../finding';
-import { n, number, type WordsOf } from '../wording';
+import { n, number, round, type WordsOf } from '../wording';
 
 /** What each rule says besides its gap. */
 export type LastsFacts = {
@@ -14,6 +14,7 @@ export type LastsFacts = {
   'lasts.set': { set: string; layout: string; have: number; least: number };
   'lasts.weakest': { sets: string; count: number; any: number; wished: number | undefined; most: number };
   'lasts.loose': { count: number; drive: string };
+  'lasts.endurance': Sized<{ count: number; drive: string; tbPerYear: number; enduranceTb: number }>;
   'lasts.writeBack': { card: string; count: number };
   'lasts.bridge': { box: string; fault: 'weak' | 'one' | 'lost' };
   'lasts.aged': { part: string; count: number; years: number; battery: string };
@@ -95,6 +96,13 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
     title: 'Data drives in no set',
     what: (f) => `${f.count === 1 ? `${f.drive} is` : `${f.count} data drives are`} in no set.`,
     why: 'They hold nothing until they are put into one, or given something else to do.',
+  },
+  'lasts.endurance': {
+    title: 'Writes that flash endures',
+    what: (f, s) =>
+      `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`}: ${round(f.tbPerYear)} TB a year each of the ` +
+      `${number(f.enduranceTb)} TB its sheet allows: ${round(s.gap.have)} years.`,
+    why: 'Past that its maker no longer warrants that it keeps what is written; what is written over comes on top.',
   },
   'lasts.writeBack': {
     title: 'Write cache without protection',

@@ -83,6 +83,8 @@ export const groupsFor = (build: Build): readonly Group[] => [
         'TB',
         'In three to five years. It decides how many bays are worth having.',
       ),
+      wish('storedTb', 'Data there is already', 'TB', 'What goes in on the first day.'),
+      wish('growthTbPerMonth', 'Data that comes to it', 'TB a month', 'It decides when the pool is full.'),
       wish('drivesLater', 'Drives later, in all', 'drives', 'The machine is checked for that many bays and ports.', {
         whole: true,
       }),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Build, Direction, FlowTold, PoolFlow } from '@inch-tower/core';
+import type { Build, Direction, FlowTold, MemoryTold, PoolFlow } from '@inch-tower/core';
 import { useWidth } from '../useWidth';
 import { FlowPicture } from './FlowPicture';
 import {
@@ -13,6 +13,7 @@ import {
   smallWords,
   wasteWords,
 } from './flowWords';
+import { memoryWords } from './fullWords';
 import { NetworkLinks } from './NetworkLinks';
 
 const WAYS = [
@@ -21,9 +22,21 @@ const WAYS = [
 ] as const;
 
 /** From the drives to a client and back, link by link, and which of them holds it back. */
-export function FlowPane({ flow, build }: { readonly flow: FlowTold; readonly build: Build }) {
+export function FlowPane({
+  flow,
+  memory,
+  build,
+}: {
+  readonly flow: FlowTold;
+  readonly memory: MemoryTold;
+  readonly build: Build;
+}) {
   const [way, setWay] = useState<Direction>('reading');
-  const lines = [...flow.bursts.map(burstWords), ...flow.cards.map(cardWords).filter((words) => words !== null)];
+  const lines = [
+    ...flow.bursts.map(burstWords),
+    ...flow.cards.map(cardWords).filter((words) => words !== null),
+    memoryWords(memory),
+  ];
   return (
     <div className="text-[13px]">
       <div role="group" aria-label="Direction" className="no-print flex gap-1">

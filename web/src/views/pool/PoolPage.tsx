@@ -1,5 +1,4 @@
-import { useState } from 'react';
-import type { Build, PoolSet, PoolWay } from '@inch-tower/core';
+import type { Build, PoolSet } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { ROLE_HELP } from '../../words/roles';
@@ -7,18 +6,12 @@ import { RoleSelect } from '../build/RoleSelect';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
 import { useWidth } from '../useWidth';
-import { BreaksPane } from './BreaksPane';
-import { FlowPane } from './FlowPane';
 import { LooseDrives } from './LooseDrives';
-import { besides } from './poolEdits';
-import { fastAnswer } from './flowWords';
-import { breaksAnswer, layoutAnswer, sizesAnswer, storeAnswer, tb, wayName, workingWords } from './poolWords';
-import { Question } from './Question';
-import { SizesPane } from './SizesPane';
+import { PoolQuestions, type PoolPaneProps } from './PoolQuestions';
+import { storeAnswer, tb, workingWords } from './poolWords';
 import { SetCard } from './SetCard';
 import { Hatch } from './SetsPicture';
-import { usePool, type PoolView } from './usePool';
-import { WaysTable } from './WaysTable';
+import { usePool } from './usePool';
 
 /** How much can be stored, in which sets, and what may break. */
 export default function PoolPage() {
@@ -31,7 +24,7 @@ export default function PoolPage() {
     <ViewFrame
       view="pool"
       hint="How much it stores, which drives may fail, and what takes what with it."
-      className="bg-sheet md:grid-cols-[minmax(0,1fr)_400px] xl:grid-cols-[minmax(0,1fr)_560px]"
+      className="bg-sheet md:grid-cols-[minmax(0,1fr)_400px] xl:grid-cols-[minmax(0,1fr)_590px]"
     >
       <h1 className="sr-only">Pool</h1>
       {pool ? (
@@ -39,7 +32,7 @@ export default function PoolPage() {
           <Hatch />
           <SetsPane pool={pool} build={build} onSets={keep} />
           <div className="print-page min-h-0 overflow-auto border-line px-5 py-3 md:border-l" tabIndex={-1}>
-            <Questions pool={pool} build={build} onSets={keep} />
+            <PoolQuestions pool={pool} build={build} onSets={keep} />
           </div>
         </>
       ) : (
@@ -49,58 +42,8 @@ export default function PoolPage() {
   );
 }
 
-/** What is asked of a pool besides its room: one answer a line, one of them open. */
-function Questions({ pool, build, onSets }: PaneProps) {
-  const [open, setOpen] = useState<string | null>('ways');
-  const now = keyOf(pool);
-  const breaks = breaksAnswer(pool.breaks);
-  const [flow] = pool.flow.pools;
-  const asks = (id: string) => ({ id, open: open === id, onOpen: setOpen });
-  return (
-    <>
-      {pool.ways.length > 0 && (
-        <Question {...asks('ways')} title="Which layout for these drives?" answer={layoutAnswer(pool.ways, now)}>
-          <WaysTable
-            ways={pool.ways}
-            now={now}
-            onTake={(way: PoolWay) => onSets(besides(pool.rest, way.sets), wayName(way))}
-          />
-        </Question>
-      )}
-      {pool.breaks.singles.length > 0 && (
-        <Question {...asks('breaks')} title="What may break?" answer={breaks.words} tone={breaks.tone}>
-          <BreaksPane breaks={pool.breaks} dealt={pool.dealt} inUse={!pool.isProposed} onSets={onSets} />
-        </Question>
-      )}
-      {flow && (
-        <Question {...asks('flow')} title="How fast is it?" answer={fastAnswer(flow)}>
-          <FlowPane flow={pool.flow} build={build} />
-        </Question>
-      )}
-      <Question {...asks('sizes')} title="How many drives, of what size?" answer={sizesAnswer(build.brief, pool.all)}>
-        {open === 'sizes' && <SizesPane build={build} />}
-      </Question>
-    </>
-  );
-}
-
-type PaneProps = {
-  readonly pool: PoolView;
-  readonly build: Build;
-  readonly onSets: (sets: PoolSet[], words: string) => void;
-};
-
 /** As wide as two sets side by side want to be. */
 const PAIR_PX = 620;
-
-/** The way that is in place, as ways are named. */
-const keyOf = ({ sets, rest }: PoolView): string => {
-  const others = new Set(rest.map(({ id }) => id));
-  return sets
-    .filter(({ set }) => !others.has(set.id))
-    .map(({ set, drives }) => `${set.layout}${drives.length}`)
-    .join();
-};
 
 /** No layout is a copy: fire, theft and mistakes take all of it. */
 function CopiesElsewhere({ build }: { readonly build: Build }) {
@@ -131,7 +74,7 @@ function CopiesElsewhere({ build }: { readonly build: Build }) {
   );
 }
 
-function SetsPane({ pool, build, onSets }: PaneProps) {
+function SetsPane({ pool, build, onSets }: PoolPaneProps) {
   const { width, ref } = useWidth();
   const { words, tone } = storeAnswer(pool, build.brief.usableTb);
   const mostTb = Math.max(0, ...pool.sets.flatMap(({ drives }) => drives.map((one) => one.tb)));

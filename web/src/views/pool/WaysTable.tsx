@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { PoolWay } from '@inch-tower/core';
+import { wholeMoneyWords } from '../../words/format';
 import { hoursWords, oneIn, tb, wayName } from './poolWords';
 
 const SHOWN = 7;
@@ -9,15 +10,21 @@ type Order = 'usable' | 'any';
 export function WaysTable({
   ways,
   now,
+  money,
+  idleW,
   onTake,
 }: {
   readonly ways: readonly PoolWay[];
+  /** What the machine costs, in minor units, and draws idle at the wall. */
+  readonly money: { readonly minor: number; readonly currency: string };
+  readonly idleW: number;
   /** The key of the one in place. */ readonly now: string;
   readonly onTake: (way: PoolWay) => void;
 }) {
   const [order, setOrder] = useState<Order>('any');
   const [isWhole, setWhole] = useState(false);
   if (ways.length === 0) return null;
+  const price = (usableTb: number) => wholeMoneyWords(money.minor / usableTb, money.currency);
   const sorted = [...ways].sort((a, b) =>
     order === 'usable'
       ? b.told.usableTb - a.told.usableTb
@@ -50,6 +57,7 @@ export function WaysTable({
           <tr>
             <th className="py-1 text-left font-normal">Layout</th>
             <th className="py-1 text-right font-normal">usable</th>
+            <th className="hidden py-1 pl-2 text-right font-normal xl:table-cell">a TB</th>
             <th className="py-1 pl-2 text-right font-normal">may fail</th>
             <th className="hidden py-1 pl-2 text-right font-normal xl:table-cell">read, write MB/s</th>
             <th className="hidden py-1 pl-2 text-right font-normal xl:table-cell">small, a second</th>
@@ -72,6 +80,10 @@ export function WaysTable({
                   <span className="block text-[12px] font-normal text-mid">
                     {Math.round((100 * told.usableTb) / told.rawTb)} %
                   </span>
+                </td>
+                <td className="mono hidden py-1 pl-2 text-right whitespace-nowrap xl:table-cell">
+                  {price(told.usableTb)}
+                  <span className="block text-mid">{(idleW / told.usableTb).toFixed(1)} W</span>
                 </td>
                 <td className={`py-1 pl-2 text-right whitespace-nowrap ${told.any === 0 ? 'bad' : ''}`}>
                   {told.any === 0 ? 'none' : `any ${told.any}`}
@@ -121,9 +133,10 @@ export function WaysTable({
         </button>
       )}
       <p className="text-[12.5px] text-mid">
-        MB/s and small writes are what the drives give, before cards, links and network. Lost in a year: by drives that
-        fail ten times as often beside a failed one, and below it each by itself; no better than that, and no word of
-        fire, theft and mistakes: a copy elsewhere outranks every layout.
+        A TB: price and idle watts of the whole machine by what is usable. MB/s and small writes are what the drives
+        give, before cards, links and network. Lost in a year: by drives that fail ten times as often beside a failed
+        one, and below it each by itself; no better than that, and no word of fire, theft and mistakes: a copy elsewhere
+        outranks every layout.
       </p>
     </div>
   );

@@ -1,0 +1,69 @@
+import type { AssessOptions, Assessor } from '../assess';
+import { addItemEdit } from '../build/newItem';
+import type { Catalogue } from '../parts/catalogue';
+import { dataDrives } from '../machine/roles';
+import { monthsUntilFull } from '../pool/lasting';
+import type { PoolSet } from '../pool/layouts';
+import { LAYOUTS } from '../pool/layouts';
+import { poolOf, type Drive } from '../pool/setsOf';
+import { weigh, type Base, type Weighed } from './weigh';
+
+/** The next drives to buy: so many more of what a set is made of, as an edit that is weighed. */
+export type NextDrives = Weighed & {
+  readonly name: string;
+  readonly count: number;
+  readonly usableTb: number;
+  /** Months until full with them, from now; null without a growth in the brief. */ readonly months: number | null;
+};
+
+/**
+ * The next drives of a pool: one more set like its last one, of a proposed pool as many more of its commonest drive as
+ * give room. Null where there is no pool, or no way to add to it.
+ */
+export function nextDrives(
+  base: Base,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+): NextDrives | null {
+  const { build } = base;
+  const context = assessor.context(build);
+  const { sets, isProposed } = poolOf(context);
+  const last = sets.filter(({ bytes }) => bytes.data > 0).at(-1);
+  const like = last?.drives.reduce((a: Drive, b) => (b.part.capacityBytes > a.part.capacityBytes ? b : a));
+  if (!last || !like || !catalogue.sheets[like.part.id]) return null;
+  const now = base.assessment.figures['capacity.usableTb']?.value ?? 0;
+  const most = isProposed ? dataDrives(context.units).length + 1 : last.drives.length;
+  const { kind, spare } = LAYOUTS[last.set.layout];
+  const least = isProposed ? 1 : kind === 'mirror' ? spare + 1 : last.drives.length;
+  for (let count = least; count <= most; count++) {
+    const add = addItemEdit(build, catalogue, like.part.id, count);
+    const grown = isProposed
+      ? null
+      : withMore(
+          build.pool.sets,
+          last.set,
+          add.item.units.map(({ id }) => id),
+        );
+    const weighed = weigh(
+      base,
+      [add, ...(grown ? [{ type: 'set.pool' as const, value: { sets: grown } }] : [])],
+      assessor,
+      options,
+    );
+    if (!weighed.ok) return null;
+    const usableTb = weighed.figures['capacity.usableTb']?.value ?? 0;
+    if (usableTb > now)
+      return { ...weighed, name: like.part.name, count, usableTb, months: monthsUntilFull(usableTb, build.brief) };
+  }
+  return null;
+}
+
+/** A mirror gets another group, every other layout another set like it. */
+function withMore(sets: readonly PoolSet[], last: PoolSet, units: PoolSet['units']): PoolSet[] {
+  if (LAYOUTS[last.layout].kind === 'mirror')
+    return sets.map((set) => (set.id === last.id ? { ...set, units: [...set.units, ...units] } : set));
+  let n = sets.length + 1;
+  while (sets.some(({ id }) => id === `set${n}`)) n++;
+  return [...sets, { ...last, id: `set${n}`, units }];
+}

@@ -1,0 +1,66 @@
+import { useEffect, useState } from 'react';
+import type { Build } from '@inch-tower/core';
+import { Link } from 'react-router';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
+import type { NextTold } from '../../worker/messages';
+import { useSearch } from '../bench/hooks/useSearch';
+import { nextDrivesWords, wornWords } from './fullWords';
+import type { PoolView } from './usePool';
+
+/** When the pool is full, what is bought then, and whether flash lives that long. */
+export function FullPane({ pool, build }: { readonly pool: PoolView; readonly build: Build }) {
+  const dispatch = useAppDispatch();
+  const next = useNext();
+  const told = next && nextDrivesWords(next, build.currency);
+  return (
+    <div className="text-[13px]">
+      {pool.monthsUntilFull === null && (
+        <p>
+          <Link className="underline" to={`/b/${build.id}/brief?ask=growthTbPerMonth`}>
+            Say in the brief
+          </Link>{' '}
+          how much data there is and how much comes to it in a month.
+        </p>
+      )}
+      {next && told && (
+        <div className="my-1 flex flex-wrap items-baseline gap-x-3 gap-y-1">
+          <p className="min-w-0 flex-1">
+            Next to buy: {told.words}
+            {told.troubles && <span className="bad block">{told.troubles}</span>}
+          </p>
+          <button
+            type="button"
+            className="press no-print"
+            onClick={() => void dispatch(edit(next.edits, `Add ${next.title}`))}
+          >
+            Add {next.title}
+          </button>
+        </div>
+      )}
+      {pool.worn.map((one) => (
+        <p key={`${one.name}${one.tbPerYear}`}>{wornWords(one)}</p>
+      ))}
+      <p className="text-[12.5px] text-mid">
+        Full means four fifths of what is usable. Flash wears by what comes in alone: what is written over comes on top.
+      </p>
+    </div>
+  );
+}
+
+function useNext(): NextTold | null {
+  const rev = useAppSelector((state) => state.bench.view?.rev);
+  const search = useSearch();
+  const [known, setKnown] = useState<{ readonly rev: number; readonly next: NextTold } | null>(null);
+  useEffect(() => {
+    if (rev === undefined) return;
+    let isHere = true;
+    void search((searcher) => searcher.nextDrives()).then((next) => {
+      if (isHere && next && next !== 'late') setKnown({ rev, next });
+    });
+    return () => {
+      isHere = false;
+    };
+  }, [rev, search]);
+  return known && known.rev === rev ? known.next : null;
+}
