@@ -65,3 +65,17 @@ test('few large drives against many small ones: a row is taken, and the machine 
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByTestId('store-answer')).toHaveText(/^As proposed 144 TB usable/);
 });
+
+test('the ribbons of the wiring show what is read and written, and say what holds it back', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'through');
+  await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Wiring', exact: true }).click();
+  await page.getByRole('button', { name: 'Writing' }).click();
+  await expect(page.getByTestId('through')).toHaveText(/^set1, set2: One client reads 1,124 MB\/s/);
+  await expect(page).toHaveURL(/through=writing/);
+  await page.getByRole('button', { name: 'Power', exact: true }).click();
+  await expect(page.getByTestId('through')).toHaveCount(0);
+});

@@ -27,6 +27,7 @@ export type Rate = {
   readonly next: { readonly mbPerS: number; readonly neck: Loaded | null } | null;
   /** Every link that carries some of it, the narrowest of each group, drives first. */
   readonly links: readonly Loaded[];
+  /** MB/s that go through each link then, by its key. */ readonly through: ReadonlyMap<string, number>;
 };
 export type Flow = {
   /** In the machine, before the network. */ readonly inside: Readonly<Record<Direction, Rate>>;
@@ -147,6 +148,7 @@ function rateOf(loads: Loads, slower: number): Rate {
     neck: neck ?? null,
     next: next ? { mbPerS: next.allowsMBps, neck: next } : null,
     links,
+    through: new Map(all.map(({ link, perMBps }) => [link.key, perMBps * (neck?.allowsMBps ?? 0)])),
   };
 }
 
@@ -191,7 +193,7 @@ export function flowOf(tree: Tree, sets: readonly SetTold[], links: Links, slowe
   const through = (way: Direction, used: readonly Port[]): Rate => {
     const loads = loadsOf(way);
     const all = used.reduce((sum, { mbPerS }) => sum + mbPerS, 0);
-    if (all === 0) return { mbPerS: 0, neck: null, next: null, links: [] };
+    if (all === 0) return { mbPerS: 0, neck: null, next: null, links: [], through: new Map() };
     // What goes out of the network comes down from the memory, and the other way round.
     for (const port of used) {
       const part = port.mbPerS / all / FILE_SHARE;

@@ -23,6 +23,7 @@ const rate = (neck: Loaded | null, next: Loaded | null): Rate => ({
   neck,
   next: next && { mbPerS: next.allowsMBps, neck: next },
   links: [neck, next].flatMap((one) => one ?? []),
+  through: new Map(),
 });
 const both = (one: Rate) => ({ reading: one, writing: one });
 const pool = (more: Partial<PoolFlow['flow']> = {}): PoolFlow => {

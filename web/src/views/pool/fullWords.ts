@@ -43,10 +43,11 @@ export function nextDrivesWords(
   currency: string,
 ): { readonly words: string; readonly troubles: string | null } {
   const price = changeWords('cost.now', delta['cost.now'] ?? 0);
+  const verb = count === 1 ? 'makes' : 'make';
   const full = months === null || months > FORETOLD_MONTHS ? '' : `, full in ${monthsWords(months)}`;
   const troubles = costs.filter(({ severity }) => severity === 'blocker').map(({ what }) => what);
   return {
-    words: `${title} ${count === 1 ? 'makes' : 'make'} it ${tb(usableTb)}${full}${price ? `; price ${price} ${currency}` : ''}.`,
+    words: `${title} ${verb} it ${tb(usableTb)}${full}${price ? `; price ${price} ${currency}` : ''}.`,
     troubles: troubles.length > 0 ? troubles.join(' ') : null,
   };
 }

@@ -1,10 +1,13 @@
 import { bayWords, printSpot, type Layout, type CableRow, type OtherPort, type PlannedUnit } from '@inch-tower/core';
 import { capacityWords } from '../../words/format';
+import type { LinkFlow } from './flowWiring';
 import { markRanges } from './markRanges';
 import type { ModuleRibbon, Picture, RibbonRow } from './ribbonLayout';
 import type { WiringUi } from './useWiringUi';
 
 export type RibbonProps = {
+  /** What goes through slots and uplinks, by what they start at; null where the drives are shown. */
+  readonly flow: ReadonlyMap<string, LinkFlow> | null;
   readonly picture: Picture;
   readonly layout: Pick<Layout, 'at'>;
   readonly byId: ReadonlyMap<string, PlannedUnit>;

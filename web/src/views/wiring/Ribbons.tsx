@@ -1,4 +1,5 @@
 import { Chip, fit, CableRibbon, SocketRibbon, type RibbonProps } from './CableRibbon';
+import type { LinkFlow } from './flowWiring';
 import { SOURCE_WIDTH_PX, type HostBlock } from './ribbonLayout';
 
 /** Px from the edge of a card to where a torn link is torn. */
@@ -6,8 +7,8 @@ const TEAR_PX = 84;
 
 /** The data paths as flat ribbons in fixed columns: drives, cable, port, card, link, source. */
 export function Ribbons(props: RibbonProps) {
-  const { picture, ui } = props;
-  const { columns, heightPx, blocks, links, sources, uplink } = picture;
+  const { picture, ui, flow } = props;
+  const { columns, heightPx, pxPerMBps, blocks, links, sources, uplink } = picture;
   const dim = (keys: readonly string[]) => ui.lit !== null && !keys.some((key) => ui.lit!.has(key));
   return (
     <svg
@@ -37,6 +38,7 @@ export function Ribbons(props: RibbonProps) {
         return (
           <g key={link.host} opacity={dim(keysOf(block)) ? 0.3 : 1}>
             <path d={link.d} fill="none" stroke="var(--line)" strokeWidth={link.widthPx} strokeLinejoin="miter" />
+            {flow && <Inner link={link} flow={flow.get(link.host)} pxPerMBps={pxPerMBps} />}
             {link.torn && (
               <path
                 d={
@@ -81,6 +83,30 @@ export function Ribbons(props: RibbonProps) {
         <Host key={block.host.unit} {...props} block={block} faded={dim(keysOf(block))} />
       ))}
     </svg>
+  );
+}
+
+/** What goes through a link, as wide as it is; all of it, in tape, where it is the narrow place. */
+function Inner({
+  link: { d, widthPx },
+  flow,
+  pxPerMBps,
+}: {
+  readonly link: { readonly d: string; readonly widthPx: number };
+  readonly flow: LinkFlow | undefined;
+  readonly pxPerMBps: number;
+}) {
+  if (!flow || flow.mbPerS <= 0) return null;
+  const inner = flow.isNeck ? widthPx : Math.min(widthPx, Math.max(1, flow.mbPerS * pxPerMBps));
+  return (
+    <path
+      d={d}
+      fill="none"
+      stroke={flow.isNeck ? 'var(--tape)' : 'var(--mid)'}
+      strokeWidth={inner}
+      strokeLinejoin="miter"
+      opacity={flow.isNeck ? 1 : 0.55}
+    />
   );
 }
 

@@ -18,7 +18,8 @@ import { PlugList } from './power/PlugList';
 import { PlugPane } from './power/PlugPane';
 import { PowerCables } from './power/PowerCables';
 import { useChosenPlug } from './power/useChosenPlug';
-import { useHalf, HalfSwitch } from './HalfSwitch';
+import { rateOf, throughWords, withFlow } from './flowWiring';
+import { ShownSwitch, useShown } from './ShownSwitch';
 import { ScheduleTable } from './ScheduleTable';
 import { useWidth } from '../useWidth';
 import { useWiringUi } from './useWiringUi';
@@ -37,9 +38,15 @@ export default function WiringPage() {
   const { width, ref } = useWidth();
   const byId = useMemo(() => unitsById(units), [units]);
   const open = ui.chosen && keyOf(ui.chosen);
+  const shown = useShown();
+  const way = shown.through.now;
+  const flow = useMemo(() => {
+    const rate = wired && way !== 'drives' ? rateOf(wired.flow, way) : null;
+    return wired && rate ? withFlow(wired.wiring, rate) : null;
+  }, [wired, way]);
   const picture = useMemo(
-    () => wired && pictureOf(wired.wiring, columnsFor(Math.max(NARROWEST_PX, width)), open),
-    [wired, width, open],
+    () => wired && pictureOf(flow?.wiring ?? wired.wiring, columnsFor(Math.max(NARROWEST_PX, width)), open),
+    [wired, flow, width, open],
   );
   const rows = wired?.wiring.hosts.flatMap(({ cables }) => cables) ?? [];
   const put = (made: OtherPort['edit'] | OtherEnd['edit'], to: string) => {
@@ -55,7 +62,6 @@ export default function WiringPage() {
   };
   const plug = useChosenPlug();
   const chosenPlug = ui.chosen || !wired ? null : plug.find(wired.power);
-  const half = useHalf();
   const { picking, setPicking, choose } = ui;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -76,8 +82,9 @@ export default function WiringPage() {
         <Tapes />
         <ChangeLine
           hint={
-            'Every ribbon is a cable, as wide as what it carries, its inner part what its drives could give; every ' +
-            'power cable is as thick as its current where that is most.'
+            `Every ribbon is a cable, as wide as what it carries, its inner part ` +
+            `${way === 'drives' ? 'what its drives could give' : `what goes through it ${way}`}; every power cable ` +
+            'is as thick as its current where that is most.'
           }
         />
       </div>
@@ -103,24 +110,36 @@ export default function WiringPage() {
               </pattern>
             </defs>
           </svg>
-          <HalfSwitch half={half} />
-          {half.shows.data &&
+          <ShownSwitch shown={shown} />
+          {wired && way !== 'drives' && shown.shows.data && (
+            <p className="px-4 pt-1 text-[13.5px] font-medium" data-testid="through">
+              {throughWords(wired.flow)}
+            </p>
+          )}
+          {shown.shows.data &&
             picture &&
             (rows.length > 0 || picture.blocks.length > 0 ? (
               <div className="no-print overflow-x-auto">
-                <Ribbons picture={picture} layout={build.layout} byId={byId} ui={ui} onPut={put} />
+                <Ribbons
+                  flow={flow?.links ?? null}
+                  picture={picture}
+                  layout={build.layout}
+                  byId={byId}
+                  ui={ui}
+                  onPut={put}
+                />
               </div>
             ) : (
               <p className="p-6 text-mid">
                 Nothing to wire yet. With a board and drives in the machine every cable is drawn here.
               </p>
             ))}
-          {wired && half.shows.data && (
+          {wired && shown.shows.data && (
             <div className="no-print">
               <LooseEnds loose={wired.wiring.loose} />
             </div>
           )}
-          {wired && half.shows.power && printing !== 'bays' && (
+          {wired && shown.shows.power && printing !== 'bays' && (
             <div className="px-4 pt-3 pb-2">
               <PowerCables boxes={wired.power} title="Power cables" />
             </div>
@@ -130,7 +149,7 @@ export default function WiringPage() {
               <BayMap boxes={scene.boxes} wiring={wired.wiring} name={build.name} />
             </div>
           )}
-          {wired && half.shows.data && (
+          {wired && shown.shows.data && (
             <div className={printing === 'bays' ? 'no-print' : ''}>
               <ScheduleTable
                 lines={wired.schedule}
@@ -142,7 +161,7 @@ export default function WiringPage() {
               />
             </div>
           )}
-          {wired && half.shows.power && (
+          {wired && shown.shows.power && (
             <div className={printing === 'bays' ? 'no-print' : ''}>
               <PlugList lines={wired.plugs} name={build.name} />
             </div>
