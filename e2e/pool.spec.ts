@@ -34,6 +34,16 @@ test('sets are proposed, kept, laid out anew, taken apart and put together again
   await expect(fast).toHaveText('One client reads 281 MB/s and writes 281 MB/s. The 2.5 Gb/s network holds it back.');
   await expect(page.getByText(/^The disks could give 12 times as much/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
+  // What the software allows stays beside the sets, whatever is done to them.
+  await page.getByLabel('takes at most').fill('twelve');
+  await page.getByLabel('takes at most').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('what was there is kept');
+  await page.getByLabel('takes at most').fill('12');
+  await page.getByLabel('takes at most').press('Enter');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await bench.settled();
+  expect((await storedBuild(request, id)).pool).toMatchObject({ software: { mostDrives: 12 } });
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByRole('button', { name: 'Take apart' }).click();
   await expect(answer).toHaveText(/^As proposed 144 TB/);
   await page.getByRole('button', { name: 'Undo' }).first().click();

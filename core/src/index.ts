@@ -127,18 +127,12 @@ export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/qu
 export type { Direction, Flow, Loaded, Rate } from './flow/flow';
 export { flowTold, type Burst, type CardShare, type FlowTold, type PoolFlow } from './flow/flowTold';
 export type { FlowLink } from './flow/links';
+export type { Rebuild } from './flow/rebuild';
 export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/poolTold';
 export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from './pool/breaks';
 export { dealtOut, type Dealt } from './pool/deal';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
-export {
-  enduranceOf,
-  FULL_SHARE,
-  memoryTold,
-  monthsUntilFull,
-  type MemoryTold,
-  type Worn,
-} from './pool/lasting';
+export { enduranceOf, FULL_SHARE, memoryTold, monthsUntilFull, type MemoryTold, type Worn } from './pool/lasting';
 export { nextDrives, type NextDrives } from './remedies/growth';
 export { poolOf } from './pool/setsOf';
 export type { PoolTold, PoolWay } from './pool/ways';

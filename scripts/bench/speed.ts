@@ -16,6 +16,7 @@ import {
 import { loadDemoBuilds, loadDemoCatalogue } from '../../demo/loadDemo';
 import { CHROMIUM } from '../../e2e/playwright.config';
 import { familiesOf, search, searchable } from '../../web/src/views/parts/families';
+import { poolSpeed } from './poolSpeed';
 import { solverSpeed } from './solverSpeed';
 import { withServer } from '../test/withServer';
 
@@ -55,6 +56,14 @@ const five = ['gable-24', 'gannet-e8', 'shire-16', 'crag-q8', 'brazier-800', 'te
 );
 const many = add(five, 'barge-12', 120);
 
+poolSpeed(
+  [
+    { build: full, drives: 24, budgetMs: 2 },
+    { build: many, drives: 120, budgetMs: 12 },
+  ],
+  time,
+  say,
+);
 const cold = time(400, () => createAssessor().assess(full, asOf));
 say('cold assess, 24 drives', ms(cold), '8 ms');
 const warm = createAssessor();

@@ -132,6 +132,10 @@ const tariffSchema = z.strictObject({
   co2GramsPerKwh: z.number().min(0).max(3000).optional(),
 });
 const poolSchema = z.strictObject({
+  /** What the software that runs it allows, as its owner types it. */
+  software: z
+    .strictObject({ mostDrives: z.int().min(1).max(10_000).optional(), supportedUntil: isoDate.optional() })
+    .optional(),
   sets: z
     .array(
       z.strictObject({

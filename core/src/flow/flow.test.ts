@@ -5,6 +5,7 @@ import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { flowMachine, treeOf } from '../testing/flowMachines';
 import { rateByProgram } from '../testing/mip/flowProgram';
 import { rack } from '../testing/rules';
+import { rebuildOver } from './rebuild';
 import { FILE_SHARE, flowOf, type Flow } from './flow';
 
 const PORT_10 = 1177 * FILE_SHARE;
@@ -88,6 +89,20 @@ describe('by hand', () => {
     const slow = made([{ gbPerS: 1, count: 1 }]);
     expect(flow(slow, setOf(slow, 'zander-960', 'stripe', 1, 8)).one.reading.mbPerS).toBeCloseTo(117.7 * FILE_SHARE, 1);
   });
+});
+
+// Five drives of a parity set behind 300 MB/s: half of it for the rebuild, 30 MB/s each; 0.8 · 8 TB at that are 59 h.
+test('a rebuild behind a narrow card takes as long as the card makes it; behind a wide one as the drives do', () => {
+  const made = (throughputMBps: number) => rack(tweak('tern-8i', { throughputMBps })).add('tern-8i').add('barge-8', 5);
+  const rebuild = (of: Fixture, layout: SetLayout) => rebuildOver(treeOf(of), setOf(of, 'barge-8', layout, 1, 5));
+  const narrow = rebuild(made(300), 'parity1');
+  expect(narrow.by!.kind).toBe('card');
+  expect(narrow.hours).toBeCloseTo((0.8 * 8e12) / (30 * 1e6) / 3600, 9);
+  const wide = rebuild(made(6000), 'parity1');
+  expect(wide.by).toBeNull();
+  expect(wide.hours).toBeCloseTo((0.8 * 8e12) / (0.75 * 180 * 0.5 * 1e6) / 3600, 9);
+  // Of a mirror only two drives are at work.
+  expect(rebuild(made(300), 'mirror2').by).toBeNull();
 });
 
 test('drawn machines flow as a general linear program says, both ways, inside and over the network', async () => {

@@ -7,6 +7,7 @@ import { wishMBps } from '../links/rates';
 import type { Wiring } from '../wiring/rows';
 import { flowOf, HALF_FULL, type Direction, type Flow } from './flow';
 import { flowTree, type Tree } from './links';
+import { rebuildOver, type Rebuild } from './rebuild';
 
 /** Share of the memory that holds writes until the pool has them; typical, 5 to 20 %. */
 const WRITES_SHARE = 0.1;
@@ -48,6 +49,8 @@ export type FlowTold = {
   readonly pools: readonly PoolFlow[];
   readonly bursts: readonly Burst[];
   readonly cards: readonly CardShare[];
+  /** Hours to rebuild a drive of each set, where a link makes it longer than the drives alone would. */
+  readonly rebuilds: ReadonlyMap<string, Rebuild>;
   /** Ports there are, by Gb/s, the fastest first. */
   readonly ports: readonly number[];
   /** What the machine is plugged into is said, or the fastest port alone is taken. */
@@ -84,6 +87,12 @@ export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
     pools,
     bursts: pools[0] ? burstsOf(context, pools[0]) : [],
     cards: cardsOf(context, tree),
+    rebuilds: new Map(
+      holding.flatMap((told) => {
+        const rebuild = rebuildOver(tree, told);
+        return rebuild.by ? [[told.set.id, rebuild] as const] : [];
+      }),
+    ),
     ports: tree.ports.map(({ gbPerS }) => gbPerS),
     isSaid: links.length > 0,
   };

@@ -3,6 +3,7 @@ import { dataDrives } from '../machine/roles';
 import { plannedUnits, type UnitOf } from '../machine/units';
 import { bytesIn, paddedShare, survives, type SetLayout } from './layouts';
 import { asSets, bestGrouping, proposeSets } from './propose';
+import { agedAfrPct } from './risk';
 import { toldOf } from './setsOf';
 
 const TB = 1e12;
@@ -124,6 +125,14 @@ test('mixed sizes: the best grouping is that of all, tried one by one', () => {
   }
 });
 
+test('up to ten drives of mixed sizes, a few of them by all groupings', () => {
+  for (const [sizes, p, widest] of [
+    [[18, 18, 12, 12, 12, 8, 8, 8, 4, 4], 1, 8],
+    [[18, 18, 18, 12, 12, 8, 8, 6, 6, 2], 2, 10],
+  ] as const)
+    expect(bestGrouping(drivesOf(...sizes), p, widest).dataBytes / TB).toBe(most(sizes, p, widest));
+});
+
 test('twenty-four alike in double parity are two sets of twelve; at most eight wide, three of eight', () => {
   const drives = drivesOf(...Array<number>(24).fill(12));
   expect(bestGrouping(drives, 2).sets.map((one) => one.drives.length)).toEqual([12, 12]);
@@ -152,4 +161,20 @@ test('a drive that is given another task is no longer in its set', () => {
   const told = toldOf({ id: 'set1', layout: 'parity1', units }, plannedUnits(made.build));
   expect(told.drives.map(({ id }) => id)).toEqual(units.slice(0, 3));
   expect(told.bytes.data).toBe(16 * TB);
+});
+
+test('drives that have run long, or are not trusted, fail more often', () => {
+  expect(agedAfrPct(1, {})).toBe(1);
+  expect(agedAfrPct(1, { hours: 30_000 })).toBe(1.5);
+  expect(agedAfrPct(1, { hours: 50_000, condition: 'good' })).toBe(2.5);
+  expect(agedAfrPct(1, { hours: 50_000, condition: 'doubtful' })).toBe(7.5);
+  expect(agedAfrPct(40, { hours: 50_000 })).toBe(50);
+  const made = cube().add('barge-8', 4, { deal: 'owned' });
+  const old = made.set({ items: made.build.items.map((item) => ({ ...item, hours: 50_000 })) });
+  const loss = (of: typeof made) =>
+    toldOf(
+      { id: 's', layout: 'parity1', units: [1, 2, 3, 4].map((n) => of.unit('barge-8', n)) },
+      plannedUnits(of.build),
+    ).loss.together;
+  expect(loss(old)).toBeGreaterThan(4 * loss(made));
 });

@@ -32,6 +32,26 @@ export function yearlyLoss({ drives, spare, afrPct, rebuildH }: SetRisk, togethe
   return -Math.expm1(-YEAR_H / whole);
 }
 
+/** How many times as often drives fail that have run so many hours: typical, from three years on. */
+const AGED: readonly (readonly [hours: number, times: number])[] = [
+  [43_800, 2.5],
+  [26_280, 1.5],
+];
+/** A drive its owner does not trust fails so many times as often: typical. */
+const DOUBTED = 3;
+
+/** Drives that fail in a year, %, by what their sheet says, the hours they have run and their condition. */
+export const agedAfrPct = (
+  sheetPct: number,
+  { hours = 0, condition }: { readonly hours?: number | undefined; readonly condition?: string | undefined },
+): number =>
+  Math.min(
+    50,
+    sheetPct *
+      (AGED.find(([from]) => hours >= from)?.[1] ?? 1) *
+      (condition === 'doubtful' || condition === 'worn' ? DOUBTED : 1),
+  );
+
 /** Several sets striped together, of which one lost is all lost: never told as less than one in a million. */
 export const lossOfAny = (losses: readonly number[]): number =>
   Math.max(
@@ -41,20 +61,23 @@ export const lossOfAny = (losses: readonly number[]): number =>
 
 /** Share of its outer rate a disk has on the average of its surface, and of that what a rebuild gets in use. */
 const AVERAGE = 0.75;
-const IN_USE = 0.5;
+export const IN_USE = 0.5;
 const SHINGLED = 0.1;
 /** How full a pool is taken to be when a drive fails. */
 const FULL = 0.8;
 
-/** Hours to rebuild a drive of a pool that is four fifths full and in use; shingled disks take ten times as long. */
-export const rebuildHours = (drive: {
-  readonly capacityBytes: number;
-  readonly sequentialMBps: number;
-  readonly shingled: boolean;
-}): number =>
-  (FULL * drive.capacityBytes) /
-  (AVERAGE * drive.sequentialMBps * 1e6 * IN_USE * (drive.shingled ? SHINGLED : 1)) /
-  3600;
+type Rebuilt = { readonly capacityBytes: number; readonly sequentialMBps: number; readonly shingled: boolean };
+
+/** MB/s a drive gives to a rebuild in use: on the average of its surface, shingled disks a tenth of it. */
+export const rebuildMBps = ({ sequentialMBps, shingled }: Rebuilt): number =>
+  AVERAGE * sequentialMBps * IN_USE * (shingled ? SHINGLED : 1);
+
+/** Hours to rebuild a drive of a pool that is four fifths full, at so many MB/s. */
+export const rebuildHoursAt = ({ capacityBytes }: Rebuilt, mbPerS: number): number =>
+  (FULL * capacityBytes) / (mbPerS * 1e6) / 3600;
+
+/** The same at what the drive itself gives in use. */
+export const rebuildHours = (drive: Rebuilt): number => rebuildHoursAt(drive, rebuildMBps(drive));
 
 /** Chance that reading so many bytes meets a sector that cannot be read: 1 − exp(−8·bytes·rate). */
 export const unreadable = (bytes: number, perBit: number): number => -Math.expm1(-8 * bytes * perBit);

@@ -3,7 +3,7 @@ import { dataDrives } from '../machine/roles';
 import type { UnitOf } from '../machine/units';
 import { asSets, proposeSets } from './propose';
 import { bytesIn, LAYOUTS, paddedShare, survives, type PoolSet, type SetBytes } from './layouts';
-import { rebuildHours, unreadable, yearlyLoss } from './risk';
+import { agedAfrPct, rebuildHours, unreadable, yearlyLoss } from './risk';
 
 export type Drive = UnitOf<'drive'>;
 /** What records take of a parity set where nobody said how large they are: 128 KiB in units of 4 KiB. */
@@ -88,7 +88,8 @@ export function setOf(set: PoolSet, drives: readonly Drive[]): SetTold {
   const small = { single: n, stripe: n, mirror: n, parity: 1, dedicated: n - spare }[kind];
   const smallWrites = kind === 'mirror' ? groups : kind === 'dedicated' ? 1 : small;
   const rebuildH = Math.max(0, ...parts.map(rebuildHours));
-  const afrPct = parts.reduce((sum, part) => sum + part.annualFailurePct, 0) / Math.max(1, n);
+  const afrPct =
+    drives.reduce((sum, { part, item }) => sum + agedAfrPct(part.annualFailurePct, item ?? {}), 0) / Math.max(1, n);
   // Of mirrors each pair stands for itself; of drives without redundancy each loses what is on it.
   const unit = { drives: kind === 'mirror' ? spare + 1 : n, spare: any, afrPct, rebuildH };
   const ofAll = (one: number) => 1 - (1 - one) ** groups;

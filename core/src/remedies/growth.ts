@@ -47,7 +47,7 @@ export function nextDrives(
         );
     const weighed = weigh(
       base,
-      [add, ...(grown ? [{ type: 'set.pool' as const, value: { sets: grown } }] : [])],
+      [add, ...(grown ? [{ type: 'set.pool' as const, value: { ...build.pool, sets: grown } }] : [])],
       assessor,
       options,
     );

@@ -106,7 +106,12 @@ export function* sizesFor(
       ...(own.length > 0 ? [{ type: 'units.remove' as const, units: own.map(({ id }) => id) }] : []),
       add,
       ...(base.build.pool.sets.length > 0
-        ? [{ type: 'set.pool' as const, value: { sets: [...kept, ...namedSets(grouping, add.item.units, kept)] } }]
+        ? [
+            {
+              type: 'set.pool' as const,
+              value: { ...base.build.pool, sets: [...kept, ...namedSets(grouping, add.item.units, kept)] },
+            },
+          ]
         : []),
     ];
     const weighed = weigh(base, edits, assessor, options);

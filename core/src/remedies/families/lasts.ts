@@ -1,3 +1,4 @@
+import type { Build } from '../../build/build';
 import type { PartOf } from '../../parts/resolve';
 import { isKind } from '../../machine/units';
 import { dataDrives } from '../../machine/roles';
@@ -35,7 +36,7 @@ const otherDrives =
 const setsAnew: Propose = ({ build, assessment: { units } }) => {
   const made = build.pool.sets.map((set) => toldOf(set, units).any);
   const failures = build.brief.failuresSurvived ?? (made.length > 0 ? Math.max(...made) : undefined);
-  return setsOf(asSets(proposeSets(dataDrives(units), failures)), ANEW);
+  return setsOf(build.pool, asSets(proposeSets(dataDrives(units), failures)), ANEW);
 };
 const ANEW = 'Lay all data drives out anew; a pool in use is copied off first';
 
@@ -46,11 +47,13 @@ const looseInSets: Propose = ({ build, assessment: { units } }) => {
   const made = build.pool.sets.map((set) => toldOf(set, units)).filter(({ bytes }) => bytes.data > 0);
   const weakest = made.length > 0 ? Math.min(...made.map(({ any }) => any)) : undefined;
   const more = asSets(proposeSets(loose, build.brief.failuresSurvived ?? weakest), build.pool.sets);
-  return more.length === 0 ? [] : setsOf([...build.pool.sets, ...more], 'Make a set of the drives that are in none');
+  return more.length === 0
+    ? []
+    : setsOf(build.pool, [...build.pool.sets, ...more], 'Make a set of the drives that are in none');
 };
 
-const setsOf = (sets: readonly PoolSet[], words: string): Proposal[] =>
-  sets.length === 0 ? [] : [{ words, edits: [{ type: 'set.pool', value: { sets: [...sets] } }] }];
+const setsOf = (pool: Build['pool'], sets: readonly PoolSet[], words: string): Proposal[] =>
+  sets.length === 0 ? [] : [{ words, edits: [{ type: 'set.pool', value: { ...pool, sets: [...sets] } }] }];
 
 /** The same drive with more writes allowed than it lacks. */
 const moreEndurance: Propose<'lasts.endurance'> = (base, snag, catalogue) =>
@@ -75,6 +78,7 @@ export const LASTS = {
   'lasts.weakest': setsAnew,
   'lasts.loose': looseInSets,
   'lasts.endurance': moreEndurance,
+  'lasts.software': none,
   'lasts.writeBack': none,
   'lasts.bridge': none,
   'lasts.aged': none,

@@ -129,3 +129,13 @@ test('a machine without drives says nothing of its pool', () => {
       .filter((one) => one.includes('lasts.')),
   ).toEqual([]);
 });
+
+test('what the software allows: drives by its licence, and the day its support ends', () => {
+  const made = cube().add('barge-8', 4);
+  const with_ = (software: object) => said(made.set({ pool: { sets: [], software } }), 'lasts.software');
+  expect(with_({ mostDrives: 3 })).toEqual(['caution: 4 drives are in the machine; the software takes at most 3.']);
+  expect(with_({ mostDrives: 4 })).toEqual([]);
+  expect(with_({ supportedUntil: '2026-10-31' })).toEqual(['caution: Its support ended on 2026-10-31.']);
+  expect(with_({ supportedUntil: '2027-10-31' })).toEqual(['note: Its support ends on 2027-10-31.']);
+  expect(with_({ supportedUntil: '2028-01-01' })).toEqual([]);
+});

@@ -201,3 +201,33 @@ export function wornByWrites({ context, brief }: Situation): Found<'lasts.endura
       },
     }));
 }
+
+/** Drives and dates that the software allows, as its owner typed them. */
+export function pastSoftware({ units, pool, asOf }: Situation): Found<'lasts.software'>[] {
+  const { mostDrives, supportedUntil } = pool.software ?? {};
+  const drives = ofKind(units, 'drive');
+  const many: Found<'lasts.software'>[] =
+    mostDrives !== undefined && drives.length > mostDrives
+      ? [
+          {
+            severity: 'caution',
+            at: placesOf(drives),
+            gap: { have: drives.length, limit: mostDrives, gap: mostDrives - drives.length, unit: 'drives' },
+            facts: { until: undefined, isOver: '' },
+          },
+        ]
+      : [];
+  const nextYear = `${Number(asOf.slice(0, 4)) + 1}${asOf.slice(4)}`;
+  return [
+    ...many,
+    ...(supportedUntil !== undefined && supportedUntil < nextYear
+      ? [
+          {
+            severity: supportedUntil < asOf ? ('caution' as const) : ('note' as const),
+            at: [],
+            facts: { until: supportedUntil, isOver: supportedUntil < asOf ? 'yes' : '' },
+          },
+        ]
+      : []),
+  ];
+}

@@ -15,6 +15,7 @@ export type LastsFacts = {
   'lasts.weakest': { sets: string; count: number; any: number; wished: number | undefined; most: number };
   'lasts.loose': { count: number; drive: string };
   'lasts.endurance': Sized<{ count: number; drive: string; tbPerYear: number; enduranceTb: number }>;
+  'lasts.software': { until: string | undefined; isOver: string };
   'lasts.writeBack': { card: string; count: number };
   'lasts.bridge': { box: string; fault: 'weak' | 'one' | 'lost' };
   'lasts.aged': { part: string; count: number; years: number; battery: string };
@@ -103,6 +104,14 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
       `${f.count === 1 ? f.drive : `${f.count} × ${f.drive}`}: ${round(f.tbPerYear)} TB a year each of the ` +
       `${number(f.enduranceTb)} TB its sheet allows: ${round(s.gap.have)} years.`,
     why: 'Past that its maker no longer warrants that it keeps what is written; what is written over comes on top.',
+  },
+  'lasts.software': {
+    title: 'What the storage software allows',
+    what: (f, s) =>
+      f.until === undefined
+        ? `${s.gap?.have ?? 0} drives are in the machine; the software takes at most ${s.gap?.limit ?? 0}.`
+        : `Its support ${f.isOver ? 'ended' : 'ends'} on ${f.until}.`,
+    why: 'Drives past the licence are not used; without support what is found wrong in it stays wrong.',
   },
   'lasts.writeBack': {
     title: 'Write cache without protection',

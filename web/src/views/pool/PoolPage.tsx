@@ -11,6 +11,7 @@ import { PoolQuestions, type PoolPaneProps } from './PoolQuestions';
 import { storeAnswer, tb, workingWords } from './poolWords';
 import { SetCard } from './SetCard';
 import { Hatch } from './SetsPicture';
+import { SoftwareLimits } from './SoftwareLimits';
 import { usePool } from './usePool';
 
 /** How much can be stored, in which sets, and what may break. */
@@ -19,7 +20,8 @@ export default function PoolPage() {
   const build = useAppSelector((state) => state.bench.build)!;
   const dispatch = useAppDispatch();
   const pool = usePool();
-  const keep = (sets: PoolSet[], words: string) => void dispatch(edit([{ type: 'set.pool', value: { sets } }], words));
+  const keep = (sets: PoolSet[], words: string) =>
+    void dispatch(edit([{ type: 'set.pool', value: { ...build.pool, sets } }], words));
   return (
     <ViewFrame
       view="pool"
@@ -104,11 +106,20 @@ function SetsPane({ pool, build, onSets }: PoolPaneProps) {
       )}
       <div ref={ref} className={`mt-2 ${isPaired ? 'grid grid-cols-2 gap-x-5' : ''}`}>
         {pool.sets.map((set) => (
-          <SetCard key={set.set.id} set={set} sets={sets} mostTb={mostTb} width={cardPx} onSets={onSets} />
+          <SetCard
+            key={set.set.id}
+            set={set}
+            sets={sets}
+            mostTb={mostTb}
+            width={cardPx}
+            rebuild={pool.flow.rebuilds.get(set.set.id)}
+            onSets={onSets}
+          />
         ))}
         <LooseDrives loose={pool.loose} sets={sets} onSets={onSets} />
       </div>
       <CopiesElsewhere build={build} />
+      <SoftwareLimits build={build} />
       {pool.support.length > 0 && (
         <section aria-labelledby="support" className="border-t border-line pt-2 text-[13.5px]">
           <h3 id="support" className="font-semibold">

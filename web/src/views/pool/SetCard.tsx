@@ -1,6 +1,7 @@
-import { LAYOUTS, type PoolSet, type SetLayout, type SetSeen } from '@inch-tower/core';
+import { LAYOUTS, type PoolSet, type Rebuild, type SetLayout, type SetSeen } from '@inch-tower/core';
 import { RoleSelect } from '../build/RoleSelect';
 import { SetsPicture } from './SetsPicture';
+import { linkName } from './flowWords';
 import { withLayout, withoutDrive, withoutSet, withRecord, type Sets } from './poolEdits';
 import { hoursWords, LAYOUT_HELP, oneIn, tb } from './poolWords';
 
@@ -12,9 +13,11 @@ export function SetCard({
   sets,
   mostTb,
   width,
+  rebuild,
   onSets,
 }: {
   readonly set: SetSeen;
+  /** Where a link makes a rebuild longer than its drives would. */ readonly rebuild: Rebuild | undefined;
   readonly sets: Sets;
   readonly mostTb: number;
   readonly width: number;
@@ -63,7 +66,7 @@ export function SetCard({
         </p>
       ) : (
         <p className="text-[12.5px] text-mid">
-          {LAYOUT_HELP[layout]} {set.rebuildH > 0 && `A failed drive is rebuilt in about ${hoursWords(set.rebuildH)}.`}
+          {LAYOUT_HELP[layout]} {set.rebuildH > 0 && rebuiltWords(set.rebuildH, rebuild)}
           {set.unreadable > 0.005 &&
             ` Rebuilt with none to spare it meets a sector that cannot be read: ${oneIn(set.unreadable)}.`}
           {set.wastedTb > 0.05 && ` ${tb(set.wastedTb)} of these drives cannot be used in it.`}
@@ -119,6 +122,11 @@ export function SetCard({
       </details>
     </section>
   );
+}
+
+function rebuiltWords(alone: number, rebuild: Rebuild | undefined): string {
+  const words = `A failed drive is rebuilt in about ${hoursWords(rebuild?.hours ?? alone)}`;
+  return rebuild?.by ? `${words}, for ${linkName({ link: rebuild.by, count: 1 })} is narrow.` : `${words}.`;
 }
 
 function survivesWords({ any, lucky }: SetSeen): string {

@@ -87,5 +87,7 @@ test('several clients, bursts, cards and an unsaid network', () => {
     '24 drives on G1, Tern 24i, could give 12,720 MB/s; it passes on 6,700 MB/s: they want 2 such cards.',
   );
   expect(cardWords({ ...card, wanted: 1 })).toBeNull();
-  expect(networkTold({ pools: [], bursts: [], cards: [], ports: [10, 1], isSaid: false })).toMatch(/10 Gb\/s\.$/);
+  expect(networkTold({ pools: [], bursts: [], cards: [], rebuilds: new Map(), ports: [10, 1], isSaid: false })).toMatch(
+    /10 Gb\/s\.$/,
+  );
 });

@@ -5,7 +5,7 @@ import { tb } from './poolWords';
 export const rateWords = (mbPerS: number): string => `${Math.round(mbPerS).toLocaleString('en')} MB/s`;
 
 /** A link as a builder would point at it. */
-export function linkName({ link: { kind, name, mark }, count }: Loaded): string {
+export function linkName({ link: { kind, name, mark }, count }: Pick<Loaded, 'link' | 'count'>): string {
   switch (kind) {
     case 'drive':
       return count > 1 ? `${count} × ${name}` : `Drive ${mark}, ${name}`;
