@@ -112,7 +112,8 @@ export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NA
 
 export { elevationOf, type Elevation } from './geometry/elevation';
 export { drawingSvg } from './geometry/svg';
-export { billOf, type Bill, type BillLine } from './bill/bill';
+export { BILL_GROUPS, billOf, type Bill, type BillGroup, type BillLine } from './bill/bill';
+export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
 export { kitPrint } from './build/kitPrint';

@@ -49,7 +49,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'bench-dark', path: '/b/boathouse-rack?sel=u2/front.6&pane=sheet', dark: true, act: ready },
-  { name: 'bench-front', path: '/b/boathouse-rack?view=front', act: ready },
   {
     name: 'working',
     path: '/b/boathouse-rack',
@@ -130,6 +129,14 @@ const SHOTS: readonly Shot[] = [
     act: async (page) => {
       await ready(page);
       await page.getByTestId('store-answer').waitFor();
+    },
+  },
+  {
+    name: 'bill',
+    path: '/b/boathouse-rack/bill',
+    act: async (page) => {
+      await ready(page);
+      await page.getByTestId('price-answer').waitFor();
     },
   },
   { name: 'brief', path: '/b/hall-cupboard/brief', act: ready },

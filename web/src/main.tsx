@@ -26,6 +26,7 @@ const FilesPage = lazy(() => import('./views/parts/FilesPage'));
 const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
 const PowerPage = lazy(() => import('./views/power/PowerPage'));
 const AirPage = lazy(() => import('./views/air/AirPage'));
+const BillPage = lazy(() => import('./views/bill/BillPage'));
 const PoolPage = lazy(() => import('./views/pool/PoolPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
 
@@ -69,6 +70,7 @@ const router = createBrowserRouter([
           { path: 'power', element: <PowerPage /> },
           { path: 'air', element: <AirPage /> },
           { path: 'pool', element: <PoolPage /> },
+          { path: 'bill', element: <BillPage /> },
         ],
       },
       {

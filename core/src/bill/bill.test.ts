@@ -3,7 +3,9 @@ import { createAssessor } from '../assess';
 import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
 import { otherCurrencies } from '../figures/cost/money';
 import { billOf } from './bill';
+import { yearOf } from '../figures/power/year';
 import { billCsv } from './billCsv';
+import { runningOf } from './running';
 
 const made = (one: Fixture) => {
   const assessment = createAssessor().assess(one.build, AS_OF);
@@ -71,4 +73,87 @@ test('names with commas, quotes and line ends come back whole', () => {
     'larder-8': { ...one.build.sheets['larder-8']!, name: 'A "box",\nwith; everything' },
   } as never;
   expect(rows(billCsv(made(one.set({ sheets })).bill))[0]!.what).toBe('A "box",\nwith; everything');
+});
+
+const lot = (one: Fixture, sheets: readonly string[], minor: number, more: object = {}) =>
+  one.set({
+    bundles: [
+      { id: 'l1', name: 'Server kit', price: { minor, currency: 'EUR', per: 'item', taxIncluded: true, ...more } },
+    ] as never,
+    items: one.build.items.map((item) => (sheets.includes(item.sheet) ? { ...item, bundle: 'l1' } : item)),
+  });
+
+describe('a lot at one price', () => {
+  const kit = ['wren-c8', 'drover-4', 'clew-16e'];
+  test('is spread over its parts by what each would cost alone, to the cent, and counts once', () => {
+    const one = lot(cube(), kit, 10_001);
+    const { bill, assessment } = made(one);
+    const own = bill.lines.filter(({ lot: of }) => of === 'Server kit');
+    expect(own).toHaveLength(3);
+    expect(own.reduce((sum, { total }) => sum + total!, 0)).toBeCloseTo(100.01, 9);
+    expect(bill.total).toBeCloseTo(assessment.figures['cost.now']!.value, 6);
+    // Two of them alone cost as their list prices are to each other, but for a cent of rounding.
+    const alone = made(cube()).bill;
+    const ratio = (from: typeof bill) =>
+      from.lines.find(({ what }) => what === 'Wren C8')!.total! /
+      from.lines.find(({ kind }) => kind === 'processor')!.total!;
+    expect(ratio(bill)).toBeCloseTo(ratio(alone), 2);
+    const without = alone.lines
+      .filter(({ item }) => !own.some((line) => line.item === item))
+      .reduce((sum, { total }) => sum + (total ?? 0), 0);
+    expect(bill.total).toBeCloseTo(without + 100.01, 6);
+  });
+  test('with shipping and tax, for three machines alike', () => {
+    const bill = made(
+      lot(cube(), kit, 10_000, { shippingMinor: 1000, taxIncluded: false, taxPct: 20 }).set({ copies: 3 }),
+    ).bill;
+    const own = bill.lines.filter(({ lot: of }) => of !== null);
+    expect(own.reduce((sum, { total }) => sum + total!, 0)).toBeCloseTo(3 * (120 + 10), 6);
+  });
+  test('a lot without a price, and what is owned, cost what they cost alone', () => {
+    const unpriced = cube().set({ bundles: [{ id: 'l1', name: 'x' }] as never });
+    const items = unpriced.build.items.map((item) => ({ ...item, bundle: 'l1' }));
+    expect(made(unpriced.set({ items })).bill.total).toBeCloseTo(made(cube()).bill.total, 6);
+    const one = lot(cube(), kit, 10_000);
+    const owned = one.set({
+      items: one.build.items.map((item) => (item.sheet === 'wren-c8' ? { ...item, deal: 'owned' as const } : item)),
+    });
+    const lines = made(owned).bill.lines.filter(({ lot: of }) => of !== null);
+    expect(lines.map(({ kind }) => kind)).toEqual(['processor', 'memory']);
+    expect(lines.reduce((sum, { total }) => sum + total!, 0)).toBeCloseTo(100, 9);
+  });
+});
+
+test('groups sum to the whole, owned parts have a worth, later stages a sum', () => {
+  const one = cube().add('barge-8', 4).add('pike-960', 1, { deal: 'owned' });
+  const { bill } = made(one);
+  expect(bill.groups.reduce((sum, { total }) => sum + total, 0)).toBeCloseTo(bill.total, 9);
+  const pike = made(cube().add('pike-960')).bill.lines.find(({ what }) => what === 'Pike 960 GB')!;
+  expect(bill.ownedWorth).toBeCloseTo(pike.total!, 6);
+  const staged = one.set({
+    stages: [{ name: 'Now' }, { name: 'Spring' }],
+    items: one.build.items.map((item) => (item.sheet === 'barge-8' ? { ...item, stage: 1 } : item)),
+  });
+  const barge = bill.lines.find(({ what }) => what === 'Barge 8 TB')!;
+  expect(made(staged).bill.later).toEqual([{ stage: 1, what: ['4 × Barge 8 TB'], total: barge.total, unpriced: 0 }]);
+  expect(bill.later).toEqual([]);
+});
+
+test('a year of running by hand: electricity at its tariff, drives that fail, batteries', () => {
+  const one = cube().add('barge-8', 4).add('sump-700');
+  const assessor = createAssessor();
+  const assessment = assessor.assess(one.build, AS_OF);
+  const context = assessor.context(one.build);
+  const told = runningOf(context, one.build);
+  const year = yearOf(context, one.build.profile, one.build.tariff)!;
+  expect(told.energy!.value).toBeCloseTo(year.costMinor.value / 100, 9);
+  const { bill } = { bill: billOf(one.build, assessment) };
+  const each = (what: RegExp) => bill.lines.find((line) => what.test(line.what))!.each!;
+  const pct = assessment.units.find(({ part }) => part.kind === 'drive')!.part as { annualFailurePct: number };
+  expect(told.drives.aYear).toBeCloseTo((4 * pct.annualFailurePct) / 100, 9);
+  expect(told.drives.money).toBeCloseTo(told.drives.aYear * each(/^Barge 8 TB/), 6);
+  expect(told.batteries).toEqual({ count: 1, money: expect.closeTo((0.3 * each(/^Sump 700/)) / 4, 6) });
+  const three = one.set({ copies: 3 });
+  assessor.assess(three.build, AS_OF);
+  expect(runningOf(assessor.context(three.build), three.build).drives.money).toBeCloseTo(3 * told.drives.money, 6);
 });

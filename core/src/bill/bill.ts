@@ -1,15 +1,46 @@
 import { memberAt } from '../lists';
 import type { Assessment } from '../assess';
-import type { Build } from '../build/build';
-import { itemCost, cableCost, moneyLines, smallCost } from '../figures/cost/money';
-import { minorPerMajor } from '../parts/currency';
-import { Ledger } from '../figures/quantity';
+import type { Build, Item } from '../build/build';
+import { itemCost, cableCost, moneyLines, smallCost, withLots, type MoneyLine } from '../figures/cost/money';
+import { plannedUnits } from '../machine/units';
+import { minorPerMajor, type Currencies } from '../parts/currency';
+import type { PartKind } from '../parts/vocabulary';
+import { Ledger, type Quantity } from '../figures/quantity';
+
+/** Lines stand together as they are bought: what holds drives, what reckons, what feeds and cools. */
+export const BILL_GROUPS = ['drives', 'chassis', 'board', 'cards', 'power', 'small'] as const;
+export type BillGroup = (typeof BILL_GROUPS)[number];
+
+const GROUP_OF: Readonly<Record<PartKind, BillGroup>> = {
+  drive: 'drives',
+  chassis: 'chassis',
+  adapter: 'chassis',
+  enclosure: 'chassis',
+  board: 'board',
+  processor: 'board',
+  cooler: 'board',
+  memory: 'board',
+  controller: 'cards',
+  expander: 'cards',
+  networkCard: 'cards',
+  accelerator: 'cards',
+  carrier: 'cards',
+  riser: 'cards',
+  supply: 'power',
+  fan: 'power',
+  ups: 'power',
+  powerAdapter: 'power',
+  cable: 'small',
+  sundry: 'small',
+};
 
 /**
  * One line of the bill. `each` and `total` are in major units of the currency; null where a price is not known or is of
  * another currency.
  */
 export type BillLine = {
+  readonly group: BillGroup;
+  /** The item of the kit; null for what the machine needs besides. */ readonly item: Item['id'] | null;
   readonly mark: string;
   readonly what: string;
   readonly maker: string;
@@ -20,65 +51,94 @@ export type BillLine = {
   readonly total: number | null;
   readonly basis: string;
   readonly note: string;
+  /** Where the price was seen, and when (ISO date), where that is known. */
+  readonly from: string | null;
+  readonly at: string | null;
+  /** The lot it is bought in. */ readonly lot: string | null;
 };
 export type Bill = {
   readonly currency: string;
   readonly lines: readonly BillLine[];
   /** Sum of what is bought now: the money shown on its tape. */ readonly total: number;
+  readonly groups: readonly { readonly group: BillGroup; readonly total: number }[];
+  /** Lines to buy without a price that counts. */ readonly unpriced: number;
+  /** What owned parts would cost to buy, as far as that is known. */ readonly ownedWorth: number;
+  /** What later stages buy, without the small parts and cables they will need. */
+  readonly later: readonly {
+    readonly stage: number;
+    readonly what: readonly string[];
+    readonly total: number;
+    readonly unpriced: number;
+  }[];
 };
+
+type Billed = Pick<BillLine, 'each' | 'total'>;
+const billed = (cost: Quantity | null, count: number): Billed =>
+  cost ? { each: cost.value / count, total: cost.value } : { each: null, total: null };
+const FREE: Billed = { each: 0, total: 0 };
+
+function itemLine(line: MoneyLine, money: Currencies, lots: ReadonlyMap<string, string>, ledger: Ledger): BillLine {
+  const { item, units } = line;
+  const { part } = memberAt(units, 0);
+  const count = item.count ?? units.length;
+  const cost = itemCost(line, money, ledger);
+  const marks = units.map((unit) => unit.mark);
+  const isOwned = item.deal === 'owned';
+  const foreign = !isOwned && item.price && item.price.currency !== money.currency ? item.price : null;
+  return {
+    group: GROUP_OF[part.kind],
+    item: item.id,
+    mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : (marks[0] ?? ''),
+    what: part.name,
+    maker: part.maker ?? '',
+    kind: part.kind,
+    count,
+    deal: item.deal,
+    ...(isOwned ? FREE : billed(cost, count)),
+    basis: isOwned ? 'owned' : item.price ? 'listed' : cost ? 'typical' : 'no price',
+    note: foreign
+      ? `${foreign.currency} ${foreign.minor / minorPerMajor(foreign.currency)} ` +
+        (foreign.per === 'item' ? 'in all' : 'each') +
+        (cost ? '' : ', not in the sum')
+      : '',
+    from: item.price?.from ?? null,
+    at: item.price?.at ?? null,
+    lot: (item.bundle && !isOwned && lots.get(item.bundle)) || null,
+  };
+}
+
+const PLAIN = { item: null, mark: '', maker: '', from: null, at: null, lot: null } as const;
 
 /**
  * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of it
- * for all copies of the machine.
+ * for all copies of the machine; what owned parts would cost, and what later stages buy.
  */
 export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'needs' | 'small'>): Bill {
   const ledger = new Ledger(false);
-  const { currency } = build;
+  const { currency, bundles } = build;
   const money = { currency, rates: build.rates ?? {} };
-  const items = moneyLines(assessment.units).map((line): BillLine => {
-    const { item, units } = line;
-    const { part } = memberAt(units, 0);
-    const count = item.count ?? units.length;
-    const cost = itemCost(line, money, ledger);
-    const marks = units.map((unit) => unit.mark);
-    const foreign = item.deal === 'buy' && item.price && item.price.currency !== currency ? item.price : null;
-    return {
-      mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : (marks[0] ?? ''),
-      what: part.name,
-      maker: part.maker ?? '',
-      kind: part.kind,
-      count,
-      deal: item.deal,
-      each: item.deal === 'owned' ? 0 : cost && cost.value / count,
-      total: item.deal === 'owned' ? 0 : cost ? cost.value : null,
-      basis: item.deal === 'owned' ? 'owned' : item.price ? 'listed' : cost ? 'typical' : 'no price',
-      note: foreign
-        ? `${foreign.currency} ${foreign.minor / minorPerMajor(foreign.currency)} each` +
-          (cost ? '' : ', not in the sum')
-        : '',
-    };
-  });
+  const lots = new Map(bundles.flatMap(({ id, name, price }) => (price ? [[id, name] as const] : [])));
+  const owned = moneyLines(assessment.units);
+  const items = withLots(owned, bundles).map((line) => itemLine(line, money, lots, ledger));
   const cables = assessment.needs.needs.flatMap((need): BillLine[] => {
     const own = {
-      mark: '',
+      ...PLAIN,
+      group: 'small' as const,
       what: need.cable.name,
-      maker: '',
       kind: 'cable',
-      basis: 'typical',
       note: 'the wiring needs it',
-    } as const;
-    const here = need.fromBoxes;
-    const cost = need.toBuy > 0 ? cableCost(need, money, ledger) : null;
+    };
+    const { fromBoxes: here, toBuy } = need;
     return [
-      ...(here > 0 ? [{ ...own, count: here, deal: 'here' as const, each: 0, total: 0, basis: 'in a box' }] : []),
-      ...(need.toBuy > 0
+      ...(here > 0 ? [{ ...own, ...FREE, count: here, deal: 'here' as const, basis: 'in a box' }] : []),
+      ...(toBuy > 0
         ? [
             {
               ...own,
-              count: need.toBuy,
+              ...billed(cableCost(need, money, ledger), toBuy),
+              count: toBuy,
               deal: 'buy' as const,
-              each: cost && cost.value / need.toBuy,
-              total: cost ? cost.value : null,
+              basis: 'typical',
             },
           ]
         : []),
@@ -86,25 +146,62 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
   });
   const small = assessment.small
     .filter(({ toBuy }) => toBuy > 0)
-    .map((need): BillLine => {
-      const cost = smallCost(need, money, ledger);
-      return {
-        mark: '',
-        what: need.what,
-        maker: '',
-        kind: 'sundry',
-        count: need.toBuy,
-        deal: 'buy',
-        each: cost && cost.value / need.toBuy,
-        total: cost ? cost.value : null,
-        basis: 'typical',
-        note: need.why,
-      };
-    });
+    .map((need): BillLine => ({
+      ...PLAIN,
+      group: 'small',
+      what: need.what,
+      kind: 'sundry',
+      count: need.toBuy,
+      deal: 'buy',
+      ...billed(smallCost(need, money, ledger), need.toBuy),
+      basis: 'typical',
+      note: need.why,
+    }));
+  const { copies } = build;
   const lines = [...items, ...cables, ...small].map((line) => ({
     ...line,
-    count: line.count * build.copies,
-    total: line.total && line.total * build.copies,
+    count: line.count * copies,
+    total: line.total && line.total * copies,
   }));
-  return { currency, lines, total: lines.reduce((sum, line) => sum + (line.total ?? 0), 0) };
+  const total = (from: readonly BillLine[]): number => from.reduce((all, line) => all + (line.total ?? 0), 0);
+  return {
+    currency,
+    lines,
+    total: total(lines),
+    groups: BILL_GROUPS.map((group) => ({ group, total: total(lines.filter((line) => line.group === group)) })),
+    unpriced: lines.filter((line) => line.deal === 'buy' && line.total === null).length,
+    ownedWorth: worthOf(owned, money, ledger) * copies,
+    later: laterStages(build, money, lots, ledger),
+  };
+}
+
+/** What owned lines would cost at what is typical of their parts. */
+function worthOf(lines: readonly MoneyLine[], money: Currencies, ledger: Ledger): number {
+  return lines.reduce((sum, line) => {
+    if (line.item.deal !== 'owned') return sum;
+    const { price: _paid, ...item } = line.item;
+    return sum + (itemCost({ ...line, item: { ...item, deal: 'buy' } }, money, ledger)?.value ?? 0);
+  }, 0);
+}
+
+function laterStages(
+  build: Build,
+  money: Currencies,
+  lots: ReadonlyMap<string, string>,
+  ledger: Ledger,
+): Bill['later'] {
+  return build.stages.flatMap((_, stage) => {
+    if (stage <= build.stage) return [];
+    const units = plannedUnits({ ...build, stage }).filter(({ item }) => item?.stage === stage);
+    const lines = withLots(moneyLines(units), build.bundles).map((line) => itemLine(line, money, lots, ledger));
+    const bought = lines.filter(({ deal }) => deal === 'buy');
+    return [
+      {
+        stage,
+        what: lines.map(({ count, what }) => (count > 1 ? `${count} × ${what}` : what)),
+        total: bought.reduce((sum, line) => sum + (line.total ?? 0), 0) * build.copies,
+        unpriced: bought.filter(({ total }) => total === null).length,
+      },
+    ];
+  });
 }

@@ -29,6 +29,7 @@ export type FigureContext = {
   readonly currency: string;
   /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;
   /** Machines alike that are bought together. */ readonly copies: number;
+  /** Parts bought together at one price. */ readonly bundles?: Build['bundles'];
   /** Data drives that may fail at once, as wished; none where the brief does not say. */
   readonly failuresSurvived: number;
   readonly failuresWished?: number;
@@ -40,7 +41,7 @@ type Settled = Pick<FigureContext, 'units' | 'layout' | 'needs' | 'small'>;
 
 /** What figures of a build are computed from, once its units are placed and its needs are known. */
 export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): FigureContext {
-  const { site, policy, pool, profile, currency, rates, copies, brief } = build;
+  const { site, policy, pool, profile, currency, rates, copies, bundles, brief } = build;
   return {
     ...settled,
     running: runningUnits(settled.units, settled.layout),
@@ -51,6 +52,7 @@ export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): F
     currency,
     rates: rates ?? {},
     copies,
+    bundles,
     ...failuresOf(brief.failuresSurvived),
   };
 }

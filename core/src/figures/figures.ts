@@ -89,7 +89,11 @@ export const FIGURES = {
     compute: hottestDriveC,
   },
   'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
-  'cost.now': { label: 'Price', uses: ['units', 'needs', 'small', 'currency', 'rates', 'copies'], compute: costNow },
+  'cost.now': {
+    label: 'Price',
+    uses: ['units', 'needs', 'small', 'currency', 'rates', 'copies', 'bundles'],
+    compute: costNow,
+  },
 } as const satisfies Record<string, Definition>;
 
 export type FigureId = keyof typeof FIGURES;

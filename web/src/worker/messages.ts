@@ -22,6 +22,7 @@ import type {
   Air,
   AirTry,
   OverAir,
+  Bill,
   Breaks,
   Dealt,
   PoolSeen,
@@ -35,6 +36,7 @@ import type {
   Worn,
   HeardTicks,
   Power,
+  Running,
   Share,
   SizeRow,
   Sizes,
@@ -214,6 +216,8 @@ export type BenchWorker = {
     readonly plugs: readonly PowerLine[];
     readonly flow: FlowTold;
   } | null>;
+  /** The bill of the build that is open, and what a year of it costs; null while none is. */
+  billView(): Promise<{ readonly bill: Bill; readonly running: Running } | null>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): Promise<string | null>;
   drawing(): Promise<string | null>;

@@ -24,6 +24,7 @@ export {
   readingsTold,
   reckonedNow,
   sameTemperature,
+  runningOf,
   sceneOf,
   scheduleOf,
   sizesFor,

@@ -4,7 +4,7 @@ import type * as Seldom from './seldom';
 
 type Views = Pick<
   BenchWorker,
-  'power' | 'pool' | 'air' | 'readings' | 'reckoned' | 'winterToSummer' | 'bill' | 'drawing' | 'wiring'
+  'power' | 'pool' | 'air' | 'readings' | 'reckoned' | 'winterToSummer' | 'bill' | 'billView' | 'drawing' | 'wiring'
 >;
 type Open = { readonly base: () => Base | null; readonly assessor: Assessor; readonly asOf: () => string };
 
@@ -66,6 +66,12 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
       }),
 
     bill: () => withOpen(({ build, assessment }, { billCsv, billOf }) => billCsv(billOf(build, assessment))),
+
+    billView: () =>
+      withOpen(({ build, assessment }, { billOf, runningOf }) => ({
+        bill: billOf(build, assessment),
+        running: runningOf(assessor.context(build), build),
+      })),
 
     drawing: () =>
       withOpen(({ build, assessment }, { drawingSvg, sceneOf }) =>

@@ -1,5 +1,5 @@
 import { memberAt } from '../../lists';
-import type { Build, Item } from '../../build/build';
+import type { Build, Item, Price } from '../../build/build';
 import type { Need } from '../../needs/cables';
 import type { SmallNeed } from '../../needs/small';
 import type { PlannedUnit } from '../../machine/units';
@@ -22,6 +22,43 @@ export function moneyLines(units: readonly PlannedUnit[]): MoneyLine[] {
     lines.set(unit.item.id, line);
   }
   return [...lines.values()];
+}
+
+/**
+ * Lines of which those bought as one lot have their share of its price as their own: by what each would cost alone, to
+ * the minor unit, the rest to the dearest. A lot without a price is no lot; what is owned is not in it.
+ */
+export function withLots(lines: readonly MoneyLine[], bundles: Build['bundles'] = []): readonly MoneyLine[] {
+  const priced = bundles.filter(({ price }) => price !== undefined);
+  if (priced.length === 0) return lines;
+  const shares = new Map<string, Price>();
+  for (const { id, price } of priced) {
+    const own = lines.filter(({ item }) => item.bundle === id && item.deal !== 'owned');
+    const weights = own.map(aloneMinor);
+    const all = weights.reduce((sum, one) => sum + one, 0);
+    const dearest = weights.indexOf(Math.max(...weights));
+    const parts = (minor: number): number[] => {
+      const each = weights.map((one) => Math.floor(minor * (all > 0 ? one / all : 1 / own.length) + 1e-9));
+      if (own.length > 0) each[Math.max(0, dearest)]! += minor - each.reduce((sum, one) => sum + one, 0);
+      return each;
+    };
+    const [goods, shipping] = [parts(price!.minor), parts(price!.shippingMinor ?? 0)];
+    for (const [i, { item }] of own.entries()) {
+      const { shippingMinor: _whole, ...rest } = price!;
+      const sent = shipping[i] ?? 0;
+      shares.set(item.id, { ...rest, minor: goods[i] ?? 0, per: 'item', ...(sent > 0 ? { shippingMinor: sent } : {}) });
+    }
+  }
+  return lines.map((line) => {
+    const price = shares.get(line.item.id);
+    return price ? { ...line, item: { ...line.item, price } } : line;
+  });
+}
+
+/** What a line would cost bought alone: the typical price of its part, or its own. */
+function aloneMinor({ item, units }: MoneyLine): number {
+  const listed = memberAt(units, 0).part.price ?? item.price;
+  return (listed?.minor ?? 0) * (item.count ?? units.length);
 }
 
 /**
@@ -80,10 +117,11 @@ export const smallCost = (
 
 /** Money to spend at this stage, in the build's currency: what is bought, and the cables and small parts it needs. */
 export function costNow(context: FigureContext, ledger: Ledger): Quantity | null {
-  const items = moneyLines(context.units).flatMap((line) => itemCost(line, context, ledger) ?? []);
+  const lines = withLots(moneyLines(context.units), context.bundles);
+  const items = lines.flatMap((line) => itemCost(line, context, ledger) ?? []);
   const cables = context.needs.flatMap((need) => cableCost(need, context, ledger) ?? []);
   const small = context.small.flatMap((need) => smallCost(need, context, ledger) ?? []);
-  if (moneyLines(context.units).length === 0) return null;
+  if (lines.length === 0) return null;
   const sum = ledger.sum(
     'Price',
     context.currency,

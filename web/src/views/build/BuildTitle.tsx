@@ -63,6 +63,7 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
           <ViewLink to={`/b/${build.id}/power`}>Power</ViewLink>
           <ViewLink to={`/b/${build.id}/air`}>Air</ViewLink>
           <ViewLink to={`/b/${build.id}/pool`}>Pool</ViewLink>
+          <ViewLink to={`/b/${build.id}/bill`}>Bill</ViewLink>
           <ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink>
         </nav>
       )}

@@ -8,7 +8,7 @@ import { FullPane } from './FullPane';
 import { fullAnswer } from './fullWords';
 import { besides } from './poolEdits';
 import { breaksAnswer, layoutAnswer, sizesAnswer, wayName } from './poolWords';
-import { Question } from './Question';
+import { Question } from '../build/Question';
 import { SizesPane } from './SizesPane';
 import type { PoolView } from './usePool';
 import { WaysTable } from './WaysTable';

@@ -6,7 +6,7 @@ import { useStockQuery } from '../../../state/api';
 import { selectUnits } from '../../../state/selectors';
 import { moneyWords } from '../../../words/format';
 import { TABLE_ANY, useBench } from '../hooks/benchContext';
-import { Stages } from './Stages';
+import { Stages } from '../../items/Stages';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
   ['Chassis', ['chassis', 'enclosure', 'adapter']],

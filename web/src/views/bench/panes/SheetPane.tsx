@@ -20,7 +20,7 @@ import { Numbers } from '../../sheets/Numbers';
 import { useBench } from '../hooks/benchContext';
 import { ChassisChanges } from './ChassisChanges';
 import { DriveRole } from './DriveRole';
-import { ItemLine } from './ItemLine';
+import { ItemLine } from '../../items/ItemLine';
 import { MemoryOrder } from '../drawing/MemoryOrder';
 import { useFocusStart } from '../hooks/useFocusStart';
 

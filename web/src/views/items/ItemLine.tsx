@@ -9,8 +9,8 @@ import {
   type Item,
   type PlannedUnit,
 } from '@inch-tower/core';
-import { edit } from '../../../state/benchThunks';
-import { useAppDispatch, useAppSelector } from '../../../state/store';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch, useAppSelector } from '../../state/store';
 import { StageOf } from './StageOf';
 import { Typed } from './Typed';
 

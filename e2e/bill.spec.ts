@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { BenchPage, copyOf, storedBuild } from './bench';
+
+test('the bill sums as its tape; a price is changed, three lines become a lot, the years are counted', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'bill');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Bill', exact: true }).click();
+  const answer = page.getByTestId('price-answer');
+  await expect(answer).toHaveText(/^€\s?5.782 to buy now .*€\s?40 a usable TB\.$/);
+  // A line opens into what is known of it.
+  await page.getByRole('button', { name: /Barge 12 TB/ }).click();
+  await page.getByLabel('Price of Barge 12 TB', { exact: true }).fill('200');
+  await page.getByLabel('Price of Barge 12 TB', { exact: true }).press('Enter');
+  await expect(answer).toHaveText(/^€\s?5.558 to buy now/);
+  await expect.poll(async () => (await bench.tapes())['cost.now']?.replace(/\s/g, '')).toBe('5558');
+  // Bought together at one price.
+  await page.getByLabel('Gannet E8 in a lot').check();
+  await page.getByLabel('Shire 16 in a lot').check();
+  await page.getByLabel('Price of the lot').fill('a lot');
+  await page.getByLabel('Price of the lot').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('What was there is kept');
+  await page.getByLabel('Price of the lot').fill('500');
+  await page.getByLabel('Price of the lot').press('Enter');
+  await expect(answer).toHaveText(/^€\s?5.153 to buy now/);
+  await expect(page.locator('[data-line]', { hasText: 'Gannet E8' })).toContainText('of Lot 1');
+  await bench.settled();
+  expect((await storedBuild(request, id)).bundles).toMatchObject([{ id: 'lot1', price: { minor: 50_000 } }]);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a table' }).click();
+  const rows = readFileSync((await (await saved).path())!, 'utf8')
+    .trim()
+    .split('\r\n');
+  expect(rows.at(-1)).toContain('5153');
+  await page.getByLabel('over').selectOption('10');
+  await expect(page.getByTestId('over-years')).toHaveText(/€\s?12.\d{3}/);
+  await page.getByRole('button', { name: 'Take apart Lot 1' }).click();
+  await expect(answer).toHaveText(/^€\s?5.558 to buy now/);
+});

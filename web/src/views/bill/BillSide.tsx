@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import type { Bill, Build } from '@inch-tower/core';
+import { countWords } from '../../words/format';
+import { stageName } from '../items/Stages';
+import { useWidth } from '../useWidth';
+import type { BillTold } from './BillPage';
+import { GROUP_WORDS, overYears, roughly } from './billWords';
+
+const YEARS = [1, 3, 5, 10];
+
+/** Where the money goes, what later stages and the years cost, and what is there already. */
+export function BillSide({ told: { bill, running }, build }: { readonly told: BillTold; readonly build: Build }) {
+  const [years, setYears] = useState(5);
+  const over = overYears(bill, running, years);
+  return (
+    <div className="text-[13px]">
+      {bill.total > 0 && (
+        <>
+          <h2 className="text-[15px] font-semibold">Where does it go?</h2>
+          <GroupsPicture bill={bill} />
+        </>
+      )}
+      {bill.ownedWorth > 0 && <p>Owned parts would cost about {roughly(bill.ownedWorth, bill.currency)} to buy.</p>}
+      {build.copies > 1 && <p>All of it is for {build.copies} machines alike.</p>}
+      <div
+        className={`flex flex-wrap items-baseline gap-x-3 ${bill.total > 0 ? 'mt-2 border-t border-line pt-2' : ''}`}
+      >
+        <h2 className="text-[15px] font-semibold">What does it cost over the years?</h2>
+        <label className="flex items-center gap-2">
+          over
+          <select className="field" value={years} onChange={(event) => setYears(Number(event.target.value))}>
+            {YEARS.map((one) => (
+              <option key={one} value={one}>
+                {countWords(one, 'year')}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <table className="mt-1 w-full border-collapse">
+        <tbody>
+          {over.rows.map(([what, money, why]) => (
+            <tr key={what} className="border-t border-dotted border-line align-baseline">
+              <th className="py-0.5 text-left font-normal">
+                {what} {why && <span className="text-mid">{why}</span>}
+              </th>
+              <td className="mono py-0.5 text-right whitespace-nowrap">{money}</td>
+            </tr>
+          ))}
+          <tr className="border-t border-ink">
+            <th className="py-0.5 text-left font-semibold">together</th>
+            <td className="mono py-0.5 text-right font-medium whitespace-nowrap" data-testid="over-years">
+              {over.sum}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      {!running.energy && (
+        <p className="text-mid">
+          Electricity is not in it: nothing draws yet, or the tariff is in a currency without a rate.
+        </p>
+      )}
+      {bill.later.length > 0 && (
+        <section aria-labelledby="later" className="mt-3 border-t border-line pt-2">
+          <h2 id="later" className="text-[15px] font-semibold">
+            What waits for later?
+          </h2>
+          {bill.later.map(({ stage, what, total, unpriced }) => (
+            <p key={stage} className="border-b border-dotted border-line py-1">
+              <span className="font-medium">{stageName(build.stages[stage]!, stage)}</span>
+              {build.stages[stage]?.at && <span className="text-mid"> {build.stages[stage].at}</span>}:{' '}
+              <span className="mono">{roughly(total, bill.currency)}</span>
+              {unpriced > 0 && ` without ${countWords(unpriced, 'line')} of no price`}
+              <span className="block text-[12.5px] text-mid">{what.join(', ') || 'nothing yet'}</span>
+            </p>
+          ))}
+          <p className="text-[12.5px] text-mid">Cables and small parts of later stages are counted when they come.</p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+const ROW_PX = 24;
+
+/** The share of each group as a bar to one scale. */
+function GroupsPicture({ bill }: { readonly bill: Bill }) {
+  const { width, ref } = useWidth();
+  const groups = bill.groups.filter(({ total }) => total > 0);
+  const most = Math.max(1, ...groups.map(({ total }) => total));
+  const left = 168;
+  const span = Math.max(20, width - left - 76);
+  return (
+    <div ref={ref} className="my-1">
+      <svg className="drawing" width={width || 300} height={groups.length * ROW_PX + 4} aria-hidden>
+        {groups.map(({ group, total }, i) => {
+          const y = i * ROW_PX + 4;
+          return (
+            <g key={group}>
+              <text x={0} y={y + 12}>
+                {GROUP_WORDS[group]}
+              </text>
+              <rect className="solid tray" x={left} y={y + 2} width={(total / most) * span} height={12} fill="none" />
+              <text x={left + (total / most) * span + 6} y={y + 12}>
+                {Math.round((100 * total) / bill.total)} %
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import type { Bill, BillLine, Running } from '@inch-tower/core';
+import { basisWords, monthsOld, overYears, priceAnswer } from './billWords';
+
+const plain = (text: string) => text.replace(/\u202f/g, ' ');
+const bill = { currency: 'EUR', total: 1000, unpriced: 0 } as Bill;
+const line = (more: Partial<BillLine>): BillLine =>
+  ({ deal: 'buy', basis: 'listed', from: null, at: null, lot: null, note: '', ...more }) as BillLine;
+const today = '2026-11-29';
+
+test('what it costs: its range, by usable TB, and what has no price', () => {
+  const price = { value: 1000, lo: 900, hi: 1100 };
+  expect(plain(priceAnswer(bill, price, 40))).toBe('€ 1 000 to buy now (€ 900 to € 1 100), € 25 a usable TB.');
+  expect(plain(priceAnswer({ ...bill, unpriced: 1 }, { value: 1000, lo: 1000, hi: 1000 }, 0))).toBe(
+    '€ 1 000 to buy now. Without 1 line that has no price.',
+  );
+});
+
+test('where a price is from, and when it is old', () => {
+  expect(monthsOld('2026-04-30', today)).toBe(7);
+  expect(basisWords(line({}), today)).toBe('no date');
+  expect(basisWords(line({ from: 'a fair', at: '2026-11-02' }), today)).toBe('a fair, 2026-11-02');
+  expect(basisWords(line({ at: '2025-11-02' }), today)).toBe('2025-11-02; 12 months old');
+  expect(basisWords(line({ basis: 'typical', note: 'the wiring needs it' }), today)).toBe(
+    'typical; the wiring needs it',
+  );
+  expect(basisWords(line({ lot: 'Server kit' }), today)).toBe('of Server kit');
+  expect(basisWords(line({ deal: 'owned', basis: 'owned' }), today)).toBe('');
+});
+
+test('over the years: price, electricity, drives that fail and batteries sum up', () => {
+  const running: Running = {
+    energy: { value: 100, lo: 80, hi: 120 },
+    kwh: { value: 400, lo: 300, hi: 500 },
+    drives: { aYear: 0.1, money: 20 },
+    batteries: { count: 1, money: 10 },
+  };
+  const { rows, sum } = overYears(bill, running, 5);
+  expect(rows.map(([what, money, why]) => [what, plain(money), why])).toEqual([
+    ['to buy', '€ 1 000', ''],
+    ['electricity', '€ 500', '1,500 to 2,500 kWh'],
+    ['drives that fail', '€ 100', '0.5 on the average'],
+    ['batteries of the UPS', '€ 50', 'typical of their kind'],
+  ]);
+  expect(plain(sum)).toBe('€ 1 650');
+  const none = {
+    ...running,
+    energy: null,
+    kwh: null,
+    drives: { aYear: 0, money: 0 },
+    batteries: { count: 0, money: 0 },
+  };
+  expect(overYears(bill, none, 5).rows).toHaveLength(1);
+});

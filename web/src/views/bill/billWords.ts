@@ -1,0 +1,77 @@
+import { minorPerMajor, type Figure, type Bill, type BillGroup, type BillLine, type Running } from '@inch-tower/core';
+import { countWords, moneyWords, wholeMoneyWords } from '../../words/format';
+
+export const GROUP_WORDS: Readonly<Record<BillGroup, string>> = {
+  drives: 'Drives',
+  chassis: 'Chassis and cages',
+  board: 'Board, processor, memory',
+  cards: 'Cards',
+  power: 'Power and fans',
+  small: 'Cables and small parts',
+};
+
+/** Major units as money to the cent, and without what is less than one. */
+export const exactly = (value: number, currency: string): string =>
+  moneyWords(Math.round(value * minorPerMajor(currency)), currency);
+export const roughly = (value: number, currency: string): string =>
+  wholeMoneyWords(value * minorPerMajor(currency), currency);
+
+/** What is spent now, with its range, as its tape has it, and by what is usable. */
+export function priceAnswer(
+  { currency, unpriced }: Bill,
+  { value, lo, hi }: Pick<Figure, 'value' | 'lo' | 'hi'>,
+  usableTb: number,
+): string {
+  const range = Math.round(hi) > Math.round(lo) ? ` (${roughly(lo, currency)} to ${roughly(hi, currency)})` : '';
+  const perTb = usableTb > 0 && value > 0 ? `, ${roughly(value / usableTb, currency)} a usable TB` : '';
+  const has = unpriced === 1 ? 'has' : 'have';
+  const less = unpriced > 0 ? ` Without ${countWords(unpriced, 'line')} that ${has} no price.` : '';
+  return `${roughly(value, currency)} to buy now${range}${perTb}.${less}`;
+}
+
+/** A price older than this may have moved. */
+const OLD_MONTHS = 6;
+export function monthsOld(at: string, today: string): number {
+  const [year, month] = [at, today].map((day) => Number(day.slice(0, 4)) * 12 + Number(day.slice(5, 7))) as [
+    number,
+    number,
+  ];
+  return month - year;
+}
+
+/** Where a price is from, in a few words: seen somewhere on a day, of a lot, typical, or without a date. */
+export function basisWords({ deal, basis, from, at, lot, note }: BillLine, today: string): string {
+  if (deal === 'owned') return '';
+  const months = at ? monthsOld(at, today) : 0;
+  const old = months >= OLD_MONTHS ? `${countWords(months, 'month')} old` : '';
+  const seen = [from, at].filter((one) => one !== null).join(', ');
+  const where =
+    lot !== null ? `of ${lot}` : basis === 'typical' ? 'typical' : basis === 'listed' ? seen || 'no date' : '';
+  return [where, old, note].filter((one) => one !== '').join('; ');
+}
+
+/** What it costs over so many years, line by line, with their sum. */
+export function overYears(
+  { total, currency }: Bill,
+  { energy, kwh, drives, batteries }: Running,
+  years: number,
+): { readonly rows: readonly (readonly [what: string, money: string, why: string])[]; readonly sum: string } {
+  const parts: [string, number, string][] = [['to buy', total, '']];
+  if (energy && kwh)
+    parts.push([
+      'electricity',
+      energy.value * years,
+      `${Math.round(kwh.lo * years).toLocaleString('en')} to ${Math.round(kwh.hi * years).toLocaleString('en')} kWh`,
+    ]);
+  const failing = drives.aYear * years;
+  if (failing > 0)
+    parts.push(['drives that fail', drives.money * years, `${Number(failing.toPrecision(2))} on the average`]);
+  if (batteries.count > 0) parts.push(['batteries of the UPS', batteries.money * years, 'typical of their kind']);
+  return {
+    rows: parts.map(([what, money, why]) => [what, roughly(money, currency), why] as const),
+    sum: roughly(
+      parts.reduce((all, [, money]) => all + money, 0),
+      currency,
+    ),
+  };
+}
