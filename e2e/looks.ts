@@ -86,6 +86,7 @@ export function looksIn(theme: Theme): void {
       ['the power', '/b/school-shelf/power', 'Does it start'],
       ['air and sound', '/b/school-shelf/air', 'Do the drives live'],
       ['the pool', '/b/boathouse-rack/pool', 'How much can I store'],
+      ['machines compared', '/compare?b=school-shelf,boathouse-rack', 'Idle at the wall'],
       ['the bill', '/b/boathouse-rack/bill', 'What does it cost?'],
       ['the wiring', '/b/boathouse-rack/wiring?cable=u2%2Ffront-feed.2', 'Pick up its port end'],
       ['the parts', '/parts?part=larder-8&kind=drive&open=drive%7CBargeyard%7CBarge', 'Larder 8'],

@@ -113,6 +113,14 @@ export { projectBox, viewSize, type FlatShape, type Flat, type ViewName, VIEW_NA
 export { elevationOf, type Elevation } from './geometry/elevation';
 export { drawingSvg } from './geometry/svg';
 export { BILL_GROUPS, billOf, type Bill, type BillGroup, type BillLine } from './bill/bill';
+export {
+  compareBuilds,
+  type Against,
+  type Cell,
+  type ComparedBy,
+  type ComparedRow,
+  type Comparison,
+} from './compare/compare';
 export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';

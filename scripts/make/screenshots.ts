@@ -58,6 +58,13 @@ const SHOTS: readonly Shot[] = [
       await page.locator('[data-working]').waitFor();
     },
   },
+  {
+    name: 'compare',
+    path: '/compare?b=school-shelf,boathouse-rack,field-kit',
+    act: async (page) => {
+      await page.locator('[data-row=idleW]').waitFor();
+    },
+  },
   { name: 'bench-empty', path: '/b/reading-room', act: ready },
   {
     name: 'bench-two-boxes',
@@ -75,15 +82,6 @@ const SHOTS: readonly Shot[] = [
       await page.locator('[data-cable="#2"]').click();
       await page.getByRole('button', { name: 'Pick up its port end' }).click();
       await page.locator('[data-port]').first().waitFor();
-    },
-  },
-  {
-    name: 'wiring-power',
-    path: '/b/old-desktop/wiring?half=power',
-    act: async (page) => {
-      await ready(page);
-      await page.locator('[data-plug="K2"]').click();
-      await page.getByText('Move it to').waitFor();
     },
   },
   {

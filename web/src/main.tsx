@@ -26,6 +26,7 @@ const FilesPage = lazy(() => import('./views/parts/FilesPage'));
 const WiringPage = lazy(() => import('./views/wiring/WiringPage'));
 const PowerPage = lazy(() => import('./views/power/PowerPage'));
 const AirPage = lazy(() => import('./views/air/AirPage'));
+const ComparePage = lazy(() => import('./views/compare/ComparePage'));
 const BillPage = lazy(() => import('./views/bill/BillPage'));
 const PoolPage = lazy(() => import('./views/pool/PoolPage'));
 const BriefPage = lazy(() => import('./views/brief/BriefPage'));
@@ -86,6 +87,14 @@ const router = createBrowserRouter([
           { path: 'stock', element: <StockPage /> },
           { path: 'files', element: <FilesPage /> },
         ],
+      },
+      {
+        path: '/compare',
+        element: (
+          <Suspense fallback={<p className="p-6 text-mid">Opening …</p>}>
+            <ComparePage />
+          </Suspense>
+        ),
       },
       { path: '*', element: <NowherePage /> },
     ],

@@ -23,6 +23,7 @@ import type {
   AirTry,
   OverAir,
   Bill,
+  Comparison,
   Breaks,
   Dealt,
   PoolSeen,
@@ -94,7 +95,7 @@ export type WinterToSummer = {
   readonly other: OverAir | null;
   readonly same: SameTemperature | null;
 };
-export type PoolAnswer = PoolSeen & {
+type PoolAnswer = PoolSeen & {
   readonly breaks: Breaks;
   readonly dealt: Dealt | null;
   readonly flow: FlowTold;
@@ -218,6 +219,8 @@ export type BenchWorker = {
   } | null>;
   /** The bill of the build that is open, and what a year of it costs; null while none is. */
   billView(): Promise<{ readonly bill: Bill; readonly running: Running } | null>;
+  /** Machines side by side, open or not. */
+  compare(builds: readonly Build[]): Promise<Comparison>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): Promise<string | null>;
   drawing(): Promise<string | null>;

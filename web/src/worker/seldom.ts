@@ -4,6 +4,7 @@ export {
   billCsv,
   billOf,
   breaksOf,
+  compareBuilds,
   dealtOut,
   drawingSvg,
   enduranceOf,

@@ -4,7 +4,17 @@ import type * as Seldom from './seldom';
 
 type Views = Pick<
   BenchWorker,
-  'power' | 'pool' | 'air' | 'readings' | 'reckoned' | 'winterToSummer' | 'bill' | 'billView' | 'drawing' | 'wiring'
+  | 'power'
+  | 'pool'
+  | 'air'
+  | 'readings'
+  | 'reckoned'
+  | 'winterToSummer'
+  | 'bill'
+  | 'billView'
+  | 'compare'
+  | 'drawing'
+  | 'wiring'
 >;
 type Open = { readonly base: () => Base | null; readonly assessor: Assessor; readonly asOf: () => string };
 
@@ -72,6 +82,8 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
         bill: billOf(build, assessment),
         running: runningOf(assessor.context(build), build),
       })),
+
+    compare: async (builds) => (await import('./seldom')).compareBuilds(builds, { asOf: asOf() }),
 
     drawing: () =>
       withOpen(({ build, assessment }, { drawingSvg, sceneOf }) =>

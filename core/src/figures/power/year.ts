@@ -96,21 +96,37 @@ export function yearLossOf(
   return { kwh: over(hours), costMinor: over(money) };
 }
 
-/**
- * Energy and its price over a year of the profile's days: the integral of the day.
- * Hours switched off count as nothing. Null where nothing draws.
- */
-export function yearOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Year | null {
+type YearSums = { readonly kwh: Quantity | null; readonly costMinor: Quantity | null };
+
+/** Energy and its price over a year of the profile's days: the integral of the day; nulls where nothing draws. */
+export function yearSums(
+  context: FigureContext,
+  profile: Build['profile'],
+  tariff: Build['tariff'],
+  ledger = new Ledger(false),
+): YearSums {
   const { hours, money } = weightsOf(context, profile, tariff);
-  const ledger = new Ledger(false);
-  const over = (weights: Weights, unit: string): Ranged | null => {
+  const over = (weights: Weights, unit: string): Quantity | null => {
     const terms = (Object.entries(weights) as [HourState, number][]).flatMap(([state, weight]): Quantity[] => {
       const watts = state === 'off' ? null : wallW(context, state, ledger);
       return watts ? [ledger.times(state, watts, weight / 1000)] : [];
     });
-    if (terms.length === 0) return null;
-    return rangedOf(ledger.sum('A year', unit, terms));
+    return terms.length === 0 ? null : ledger.sum('A year', unit, terms);
   };
-  const [kwh, costMinor] = [over(hours, 'kWh'), over(money, tariff.currency)];
-  return kwh && costMinor && { kwh, costMinor, hours, scrubHours: profile.scrubsPerYear > 0 ? scrubHours(context) : 0 };
+  return { kwh: over(hours, 'kWh'), costMinor: over(money, tariff.currency) };
+}
+
+/** The same with its hours in each state. Hours switched off count as nothing. Null where nothing draws. */
+export function yearOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Year | null {
+  const { hours } = weightsOf(context, profile, tariff);
+  const { kwh, costMinor } = yearSums(context, profile, tariff);
+  return (
+    kwh &&
+    costMinor && {
+      kwh: rangedOf(kwh),
+      costMinor: rangedOf(costMinor),
+      hours,
+      scrubHours: profile.scrubsPerYear > 0 ? scrubHours(context) : 0,
+    }
+  );
 }

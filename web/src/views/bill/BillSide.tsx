@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Bill, Build } from '@inch-tower/core';
 import { countWords } from '../../words/format';
 import { stageName } from '../items/Stages';
@@ -60,6 +61,11 @@ export function BillSide({ told: { bill, running }, build }: { readonly told: Bi
           Electricity is not in it: nothing draws yet, or the tariff is in a currency without a rate.
         </p>
       )}
+      <p className="no-print mt-1">
+        <Link className="underline" to={`/compare?b=${build.id}`}>
+          Hold it against another machine
+        </Link>
+      </p>
       {bill.later.length > 0 && (
         <section aria-labelledby="later" className="mt-3 border-t border-line pt-2">
           <h2 id="later" className="text-[15px] font-semibold">

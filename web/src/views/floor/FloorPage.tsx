@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { newBuild, parseBuildText, LIMITS, type Build } from '@inch-tower/core';
 import { freshId } from '../../freshId';
 import {
@@ -121,6 +121,11 @@ export function FloorPage() {
           <button type="button" className="press no-print" onClick={() => file.current?.click()}>
             Import a build file
           </button>
+          {total > 1 && (
+            <Link className="no-print flex min-h-7 items-center px-2 text-[14px] underline" to="/compare">
+              Compare
+            </Link>
+          )}
           <input
             ref={file}
             type="file"

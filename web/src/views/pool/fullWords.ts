@@ -12,7 +12,7 @@ export function monthsWords(months: number): string {
 }
 
 /** The month it will be then. */
-export function monthThen(months: number, from: Date): string {
+function monthThen(months: number, from: Date): string {
   const then = new Date(from.getFullYear(), from.getMonth() + Math.round(months), 1);
   return then.toLocaleDateString('en-GB', { month: 'long', year: 'numeric' });
 }

@@ -1,0 +1,22 @@
+import { expect, test } from '@playwright/test';
+
+test('two machines side by side, a third added, one left out; what differs stands first', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await page.getByLabel('Add a machine').selectOption({ label: 'School shelf' });
+  await expect(page.getByText('Choose two to four of your machines')).toBeVisible();
+  await page.getByLabel('Add a machine').selectOption({ label: 'Boathouse rack' });
+  const beside = page.locator('[data-beside=boathouse-rack]');
+  await expect(beside).toContainText('Better than School shelf: usable room +96 TB');
+  await expect(beside).toContainText('price now +€');
+  const usable = page.locator('[data-row=usableTb]');
+  await expect(usable).toContainText('144 TB');
+  await expect(usable).toContainText('better');
+  await page.getByLabel('Add a machine').selectOption({ label: 'Field kit' });
+  await expect(page.locator('[data-beside=field-kit]')).toBeVisible();
+  await expect(page).toHaveURL(/b=school-shelf%2Cboathouse-rack%2Cfield-kit/);
+  await page.reload();
+  await expect(page.locator('[data-row=idleW] td')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Leave out A' }).click();
+  await expect(page.locator('[data-beside=field-kit]')).toContainText('Better than Boathouse rack');
+});
