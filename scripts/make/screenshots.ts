@@ -23,7 +23,7 @@ const SHOTS: readonly Shot[] = [
     name: 'floor',
     path: '/',
     act: async (page) => {
-      await page.getByText('Blocked, 4 snags').first().waitFor();
+      await page.getByText('Blocked, 5 snags').first().waitFor();
       await page.getByText('Looking …').first().waitFor({ state: 'hidden' });
     },
   },
