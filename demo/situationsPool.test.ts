@@ -1,4 +1,18 @@
-import { createAssessor, flowTold, poolTold, wiringFor, type Build } from '@inch-tower/core';
+import {
+  addItemEdit,
+  billOf,
+  breaksOf,
+  commit,
+  compareBuilds,
+  createAssessor,
+  flowTold,
+  nextDrives,
+  poolOf,
+  poolTold,
+  wiringFor,
+  type Build,
+  type SheetId,
+} from '@inch-tower/core';
 import { loadDemoBuilds, loadDemoCatalogue } from './loadDemo';
 import { situations } from './situations';
 
@@ -61,4 +75,85 @@ test('fifteen fixed bays: two sizes, of which the larger waste what the smaller 
   expect(pool.ways.length).toBeGreaterThan(3);
   for (const { told: way } of pool.ways)
     expect(way.usableTb + way.redundancyTb + way.wastedTb).toBeCloseTo(way.rawTb, 6);
+});
+
+test('all-flash box: six SSDs as three mirrors, and what that costs against parity', () => {
+  const { pool } = told('sound-desk');
+  const mirrors = pool.ways.find(({ layout }) => layout === 'mirror2')!;
+  expect(mirrors.told.usableTb).toBeCloseTo(3 * 0.96, 6);
+  expect([mirrors.told.any, mirrors.told.lucky]).toEqual([1, 3]);
+  // Any two may fail in the proposal, and it holds more.
+  expect(pool.all.any).toBe(2);
+  expect(pool.all.usableTb).toBeCloseTo(4 * 0.96, 6);
+});
+
+test('the old desktop: the drive that leaves is counted in no set, and old drives fail more often', () => {
+  const { pool } = told('old-desktop');
+  expect(pool.support.map(({ role }) => role)).toContain('leaving');
+  expect(pool.sets.flatMap(({ drives }) => drives)).toHaveLength(6);
+  const young = told('old-desktop', {
+    items: all['old-desktop']!.items.map(({ hours: _run, condition: _said, ...item }) => item),
+  });
+  expect(pool.all.lossAYear.together).toBeGreaterThan(2 * young.pool.all.lossAYear.together);
+});
+
+test('1U: two modules as a mirror and four disks with parity are two pools, each with its own rate', () => {
+  const { flow } = told('gauge-house');
+  expect(flow.pools.map(({ medium, sets }) => [medium, sets.length])).toEqual([
+    ['disk', 1],
+    ['flash', 1],
+  ]);
+  within(flow.pools[0]!.flow.inside.reading.mbPerS, 3 * 180);
+});
+
+test('rescue: without its metadata drives no set of a pool can be read', () => {
+  const catalogue = loadDemoCatalogue();
+  const step = commit(all.rescue!, [addItemEdit(all.rescue!, catalogue, 'barge-8' as SheetId, 6)]);
+  if (!step.ok) throw new Error(step.words);
+  const more = commit(step.build, [addItemEdit(step.build, catalogue, 'zander-960' as SheetId, 1, { role: 'meta' })]);
+  if (!more.ok) throw new Error(more.words);
+  const assessor = createAssessor();
+  const assessment = assessor.assess(more.build, { asOf: '2026-11-01' });
+  const { sets } = poolOf(assessor.context(more.build));
+  const { singles } = breaksOf(assessment, wiringFor(more.build, assessment), [], sets);
+  const alone = singles.filter(({ things, worst }) => things[0]!.kind === 'drive' && worst === 'lost');
+  expect(alone.map(({ things }) => things[0]!.name)).toEqual([expect.stringMatching(/^Zander 960 GB/)]);
+});
+
+test('used server board: from four disks to eight, with what a usable TB costs before and after', () => {
+  const build = all.weighbridge!;
+  const assessor = createAssessor();
+  const assessment = assessor.assess(build, { asOf: '2026-11-01' });
+  const next = nextDrives({ build, assessment }, loadDemoCatalogue(), assessor, { asOf: '2026-11-01' })!;
+  // Past four drives two of them may fail as proposed: one more would hold no more.
+  expect([next.count, next.name, next.usableTb]).toEqual([2, 'Barge 8 TB', 32]);
+  const lot = {
+    ...build,
+    bundles: [
+      { id: 'l', name: 'Kit', price: { minor: 15_000, currency: 'EUR', per: 'item' as const, taxIncluded: true } },
+    ],
+    items: build.items.map((item) => (item.condition === 'good' ? { ...item, bundle: 'l' } : item)),
+  };
+  const bill = billOf(lot, assessor.assess(lot, { asOf: '2026-11-01' }));
+  const kit = bill.lines.filter((line) => line.lot === 'Kit');
+  expect(kit.map(({ kind }) => kind)).toEqual(['board', 'processor', 'memory']);
+  expect(kit.reduce((sum, { total }) => sum + total!, 0)).toBeCloseTo(150, 9);
+});
+
+test('four nodes: one bill of four, and the price with five years of running is of four', () => {
+  const { rows } = compareBuilds([all['four-nodes']!, { ...all['four-nodes']!, id: 'one', copies: 1 }], {
+    asOf: '2026-11-01',
+  });
+  for (const by of ['priceNow', 'moneyYear', 'kwhYear', 'fiveYears']) {
+    const [four, one] = rows.find((row) => row.by === by)!.cells;
+    expect(four!.value).toBeCloseTo(4 * one!.value, 6);
+  }
+});
+
+test('old against new: what surely differs is said, and what cannot be told apart', () => {
+  const { rows } = compareBuilds([all['old-desktop']!, all['school-shelf']!], { asOf: '2026-11-01' });
+  const against = (by: string) => rows.find((row) => row.by === by)!.cells[1]!.against;
+  expect(against('usableTb')).toBe('better');
+  expect(against('idleW')).toBe('better');
+  expect(against('priceNow')).toBe('worse');
 });

@@ -121,6 +121,7 @@ export {
   type ComparedRow,
   type Comparison,
 } from './compare/compare';
+export { reuseOf, type Reused } from './bill/reuse';
 export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
@@ -142,7 +143,7 @@ export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from '.
 export { dealtOut, type Dealt } from './pool/deal';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
 export { enduranceOf, FULL_SHARE, memoryTold, monthsUntilFull, type MemoryTold, type Worn } from './pool/lasting';
-export { nextDrives, type NextDrives } from './remedies/growth';
+export { growthOf, nextDrives, type Growth, type NextDrives } from './remedies/growth';
 export { poolOf } from './pool/setsOf';
 export type { PoolTold, PoolWay } from './pool/ways';
 export { heardTicks, type HeardTicks } from './figures/sound/ticks';

@@ -5,6 +5,7 @@ import { otherCurrencies } from '../figures/cost/money';
 import { billOf } from './bill';
 import { yearOf } from '../figures/power/year';
 import { billCsv } from './billCsv';
+import { reuseOf } from './reuse';
 import { runningOf } from './running';
 
 const made = (one: Fixture) => {
@@ -156,4 +157,40 @@ test('a year of running by hand: electricity at its tariff, drives that fail, ba
   const three = one.set({ copies: 3 });
   assessor.assess(three.build, AS_OF);
   expect(runningOf(assessor.context(three.build), three.build).drives.money).toBeCloseTo(3 * told.drives.money, 6);
+});
+
+describe('what is owned, kept or not', () => {
+  const told = (one: Fixture) => {
+    const assessor = createAssessor();
+    const assessment = assessor.assess(one.build, AS_OF);
+    return reuseOf(one.build, assessment, assessor.context(one.build));
+  };
+  const owned = (more: object) => {
+    const one = cube().add('barge-8', 4, { deal: 'owned' }).add('pike-960', 1, { deal: 'owned' });
+    return one.set({
+      items: one.build.items.map((item) => (item.sheet === 'barge-8' ? { ...item, ...more } : item)),
+    });
+  };
+  test('sound parts are kept, with what a year of them costs', () => {
+    const lines = told(owned({}));
+    expect(lines.map(({ name, count }) => [name, count])).toEqual([
+      ['Barge 8 TB', 4],
+      ['Pike 960 GB', 1],
+    ]);
+    expect(lines[1]).toMatchObject({ verdict: 'keep' });
+    expect(lines[0]!.yearMinor!.value).toBeGreaterThan(4 * lines[1]!.yearMinor!.value);
+    expect(told(cube())).toEqual([]);
+  });
+  test('drives that have run long ask for a look, doubted ones are replaced', () => {
+    const run = told(owned({ hours: 52_000 }))[0]!;
+    expect([run.verdict, run.snags.map(({ code }) => code)]).toEqual(['look', expect.arrayContaining(['lasts.worn'])]);
+    expect(told(owned({ condition: 'doubtful' }))[0]!.verdict).toBe('replace');
+  });
+  test('the machine without them is as much quieter as its noise says', () => {
+    const [disks, ssd] = told(owned({}));
+    const idleDb = (one: Fixture) => createAssessor().assess(one.build, AS_OF).figures['sound.earIdleDb']!.value;
+    expect(disks!.quieterDb).toBeGreaterThan(0.5);
+    expect(Math.abs(disks!.quieterDb - (idleDb(owned({})) - idleDb(cube().add('pike-960'))))).toBeLessThan(0.3);
+    expect(ssd!.quieterDb).toBe(0);
+  });
 });

@@ -10,7 +10,7 @@ function hashed(words: string): string {
 /** A mark of what a machine is made of: sheets of its kit with their counts, and what was changed on its chassis. */
 export function kitPrint({ items, changes }: Pick<Build, 'items' | 'changes'>): string {
   const counts = new Map<string, number>();
-  for (const { sheet, count = 1 } of items) counts.set(sheet, (counts.get(sheet) ?? 0) + count);
+  for (const { sheet, units, count = units.length } of items) counts.set(sheet, (counts.get(sheet) ?? 0) + count);
   const kit = [...counts].map(([sheet, count]) => `${sheet}*${count}`).sort();
   return hashed(JSON.stringify([kit, changes.map((change) => JSON.stringify(change)).sort()]));
 }

@@ -1,7 +1,7 @@
 import { createAssessor } from '../assess';
 import { AS_OF, catalogue, cube, tweak, type Fixture } from '../testing/fixture';
 import { find, rack, said } from '../testing/rules';
-import { nextDrives } from '../remedies/growth';
+import { growthOf, nextDrives } from '../remedies/growth';
 import type { SetLayout } from './layouts';
 import { enduranceOf, memoryTold, monthsUntilFull } from './lasting';
 
@@ -80,6 +80,33 @@ describe('the next drives', () => {
   test('without a pool there are none', () => {
     expect(next(rack())).toBeNull();
   });
+});
+
+test('bought on set by set, it grows until no place is left', () => {
+  const assessor = createAssessor();
+  const made = growing(
+    withSet(rack().add('brazier-800').add('tern-8i', 3).add('barge-12', 8), 'barge-12', 8, 'parity2'),
+    1,
+  );
+  const run = growthOf(
+    { build: made.build, assessment: assessor.assess(made.build, AS_OF) },
+    catalogue,
+    assessor,
+    AS_OF,
+  );
+  let told = run.next();
+  while (!told.done) told = run.next();
+  const { steps, limit } = told.value;
+  // Eight, sixteen and twenty-four of twenty-four bays: the fourth set has none.
+  expect(steps.map(({ drives, usableTb }) => [drives, usableTb])).toEqual([
+    [16, 144],
+    [24, 216],
+    [32, 288],
+  ]);
+  expect(limit!.at).toBe(2);
+  expect(limit!.snags.map(({ code }) => code)).toContain('fits.driveInBay');
+  // 72, 144 and 216 TB, four fifths of each full at 1 TB a month.
+  for (const [i, months] of [57.6, 115.2, 172.8].entries()) expect(steps[i]!.neededAt).toBeCloseTo(months, 6);
 });
 
 test('memory as advice: for the system, what is read again, and keeping track of a read cache', () => {

@@ -6,6 +6,7 @@ import { monthsUntilFull } from '../pool/lasting';
 import type { PoolSet } from '../pool/layouts';
 import { LAYOUTS } from '../pool/layouts';
 import { poolOf, type Drive } from '../pool/setsOf';
+import type { Snag } from '../snags/snag';
 import { weigh, type Base, type Weighed } from './weigh';
 
 /** The next drives to buy: so many more of what a set is made of, as an edit that is weighed. */
@@ -66,4 +67,49 @@ function withMore(sets: readonly PoolSet[], last: PoolSet, units: PoolSet['units
   let n = sets.length + 1;
   while (sets.some(({ id }) => id === `set${n}`)) n++;
   return [...sets, { ...last, id: `set${n}`, units }];
+}
+
+/** One purchase of drives on the way: what it makes of the machine, and the trouble it brings. */
+export type GrowthStep = NextDrives & {
+  /** Months from now when it is needed: when the pool before it is full; null without a growth. */
+  readonly neededAt: number | null;
+  /** Drives of the machine that hold data then. */ readonly drives: number;
+};
+export type Growth = {
+  readonly steps: readonly GrowthStep[];
+  /** The step that blocks, with what of it does; null where none was met. */
+  readonly limit: { readonly at: number; readonly snags: readonly Snag[] } | null;
+};
+
+/** More purchases than that nobody plans. */
+const MOST_STEPS = 24;
+
+/**
+ * The machine bought on drive by drive, or set by set, until the next purchase would block something: bays, ports,
+ * plugs, rails at the start. Yields between purchases so that a caller can stop.
+ */
+export function* growthOf(
+  base: Base,
+  catalogue: Catalogue,
+  assessor: Assessor,
+  options: AssessOptions,
+): Generator<'buying', Growth> {
+  const steps: GrowthStep[] = [];
+  let now = base;
+  for (let at = 0; at < MOST_STEPS; at++) {
+    const next = nextDrives(now, catalogue, assessor, options);
+    yield 'buying';
+    if (!next) break;
+    const usable = now.assessment.figures['capacity.usableTb']?.value ?? 0;
+    const assessment = assessor.assess(next.after, options);
+    steps.push({
+      ...next,
+      neededAt: monthsUntilFull(usable, base.build.brief),
+      drives: dataDrives(assessment.units).length,
+    });
+    const snags = [...next.causes, ...next.worsens].filter(({ severity }) => severity === 'blocker');
+    if (snags.length > 0) return { steps, limit: { at, snags } };
+    now = { build: next.after, assessment };
+  }
+  return { steps, limit: null };
 }

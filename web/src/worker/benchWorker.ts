@@ -225,13 +225,23 @@ const worker: BenchWorker = {
     }
   },
 
-  async nextDrives() {
+  async growth() {
+    const mine = ++asking;
     const from = base();
     if (!from) return null;
-    const { nextDrives } = await import('./seldom');
-    const next = nextDrives(from, listed, weighing, today());
-    return (
-      next && {
+    const { growthOf } = await import('./seldom');
+    const run = growthOf(from, listed, weighing, today());
+    let told = run.next();
+    for (; !told.done; told = run.next()) {
+      await breathe();
+      if (mine !== asking) return null;
+    }
+    const { steps, limit } = told.value;
+    const [next] = steps;
+    if (!next) return null;
+    const last = limit ? steps[limit.at - 1] : steps.at(-1);
+    return {
+      next: {
         ...row({ ...next, title: `${next.count} × ${next.name}` }),
         cure: true,
         name: next.name,
@@ -239,8 +249,10 @@ const worker: BenchWorker = {
         usableTb: next.usableTb,
         months: next.months,
         costs: effects([...next.causes, ...next.worsens]),
-      }
-    );
+      },
+      most: last ? { usableTb: last.usableTb, drives: last.drives, fullAt: last.months } : null,
+      limit: effects(limit?.snags ?? []),
+    };
   },
 
   async sizes() {

@@ -37,6 +37,7 @@ import type {
   Worn,
   HeardTicks,
   Power,
+  Reused,
   Running,
   Share,
   SizeRow,
@@ -95,6 +96,8 @@ export type WinterToSummer = {
   readonly other: OverAir | null;
   readonly same: SameTemperature | null;
 };
+/** An owned line with what was found about it, in words. */
+export type OwnedLine = Omit<Reused, 'snags'> & { readonly found: readonly string[] };
 type PoolAnswer = PoolSeen & {
   readonly breaks: Breaks;
   readonly dealt: Dealt | null;
@@ -103,8 +106,15 @@ type PoolAnswer = PoolSeen & {
   readonly worn: readonly Worn[];
   /** Null without a growth in the brief. */ readonly monthsUntilFull: number | null;
 };
+/** The next drives to buy, as an edit, and how far the machine can grow after them. */
 export type NextTold = RemedyRow &
   Pick<NextDrives, 'name' | 'count' | 'usableTb' | 'months'> & { readonly costs: readonly Effect[] };
+export type GrowthTold = {
+  readonly next: NextTold;
+  /** What it is at the most with nothing blocked; null where already the next drives block. */
+  readonly most: { readonly usableTb: number; readonly drives: number; readonly fullAt: number | null } | null;
+  /** What blocks the purchase after that; empty where none was met. */ readonly limit: readonly Effect[];
+};
 /** Drives of every capacity for the room that is wished, each as an edit, and which costs least over five years. */
 export type SizeRowTold = RemedyRow &
   Pick<SizeRow, 'name' | 'tb' | 'count' | 'layout' | 'widths' | 'rebuildH' | 'fiveYears' | 'isNow'> & {
@@ -180,8 +190,8 @@ export type BenchWorker = {
   power(): Promise<(Power & { readonly cables: readonly PowerBox[]; readonly gone: readonly Gone[] }) | null>;
   /** The pool of the open build, what takes which of its sets with it, and how fast it is; null while none is open. */
   pool(): Promise<PoolAnswer | null>;
-  /** The next drives to buy, as an edit; null where there is no pool to add to. */
-  nextDrives(): Promise<NextTold | null>;
+  /** The next drives to buy and how far that goes; null without a pool to add to, or when something newer was asked. */
+  growth(): Promise<GrowthTold | null>;
   /** Temperatures and noise of the build that is open, with what is tried; null while none is. */
   air(tried: AirTry): Promise<Air | null>;
   /** What was read of the open machine about some quantities against what is reckoned; null while none is. */
@@ -218,7 +228,11 @@ export type BenchWorker = {
     readonly flow: FlowTold;
   } | null>;
   /** The bill of the build that is open, and what a year of it costs; null while none is. */
-  billView(): Promise<{ readonly bill: Bill; readonly running: Running } | null>;
+  billView(): Promise<{
+    readonly bill: Bill;
+    readonly running: Running;
+    readonly owned: readonly OwnedLine[];
+  } | null>;
   /** Machines side by side, open or not. */
   compare(builds: readonly Build[]): Promise<Comparison>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */

@@ -1,4 +1,4 @@
-import { createAssessor, type Assessor, type Base } from '@inch-tower/core';
+import { createAssessor, wordsOf, type Assessor, type Base } from '@inch-tower/core';
 import type { BenchWorker } from './messages';
 import type * as Seldom from './seldom';
 
@@ -78,10 +78,17 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
     bill: () => withOpen(({ build, assessment }, { billCsv, billOf }) => billCsv(billOf(build, assessment))),
 
     billView: () =>
-      withOpen(({ build, assessment }, { billOf, runningOf }) => ({
-        bill: billOf(build, assessment),
-        running: runningOf(assessor.context(build), build),
-      })),
+      withOpen(({ build, assessment }, { billOf, reuseOf, runningOf }) => {
+        const context = assessor.context(build);
+        return {
+          bill: billOf(build, assessment),
+          running: runningOf(context, build),
+          owned: reuseOf(build, assessment, context).map(({ snags, ...line }) => ({
+            ...line,
+            found: [...new Set(snags.map((snag) => wordsOf(snag).title.toLowerCase()))],
+          })),
+        };
+      }),
 
     compare: async (builds) => (await import('./seldom')).compareBuilds(builds, { asOf: asOf() }),
 

@@ -238,4 +238,6 @@ test('the print of a kit is that of its sheets and mods, not of prices or the br
   const { build } = full();
   expect(kitPrint({ ...build, items: [...build.items].reverse() })).toBe(kitPrint(build));
   expect(kitPrint({ ...build, items: build.items.slice(1) })).not.toBe(kitPrint(build));
+  // One more of what is there is another machine.
+  expect(kitPrint(cube().add('barge-8', 5).build)).not.toBe(kitPrint(cube().add('barge-8', 4).build));
 });

@@ -113,6 +113,15 @@ describe('sets as they are made', () => {
       [],
     );
   });
+  test('a pool of flash beside one of disks is held against its own sets alone', () => {
+    const both = four.add('zander-960', 2);
+    const flash = [both.unit('zander-960', 1), both.unit('zander-960', 2)];
+    const made = withSets(both, { layout: 'parity2', units: disks(both, 1, 4) }, { layout: 'mirror2', units: flash });
+    expect(find(made, 'lasts.weakest')).toEqual([]);
+    expect(said(wishing(made, 2), 'lasts.weakest')).toEqual([
+      'caution: In set2 any 1 drive may fail; the brief wants 2.',
+    ]);
+  });
   test('drives in no set are told where sets are made, and can make one', () => {
     const loose = withSets(four, { layout: 'mirror2', units: disks(four, 1, 2) });
     expect(said(loose, 'lasts.loose')).toEqual(['note: 2 data drives are in no set.']);

@@ -154,18 +154,23 @@ export function setShort(situation: Situation): Found<'lasts.set'>[] {
   });
 }
 
+/** Sets on flash alone are a pool of their own beside those with disks. */
+const mediumOf = ({ drives }: SetTold): string =>
+  drives.every(({ part }) => part.medium === 'flash') ? 'flash' : 'disk';
+
 /** Sets made that survive fewer failures than wished, or fewer than the others they are striped with. */
 export function setsTooWeak({ context, pool }: Situation): Found<'lasts.weakest'>[] {
   if (pool.sets.length === 0) return [];
-  const sets = holding(poolOf(context).sets);
-  const most = Math.max(0, ...sets.map(({ any }) => any));
   const wished = context.failuresWished;
-  const weak = sets.filter(({ any }) => any < (wished ?? most));
-  return [...groupedBy(weak, ({ any }) => any)].map(([any, like]): Found<'lasts.weakest'> => ({
-    severity: any === 0 || wished !== undefined ? 'caution' : 'note',
-    at: placesOf(like.flatMap(({ drives }) => drives)),
-    facts: { sets: like.map(({ set }) => set.id).join(', '), count: like.length, any, wished, most },
-  }));
+  return [...groupedBy(holding(poolOf(context).sets), mediumOf).values()].flatMap((sets) => {
+    const most = Math.max(...sets.map(({ any }) => any));
+    const weak = sets.filter(({ any }) => any < (wished ?? most));
+    return [...groupedBy(weak, ({ any }) => any)].map(([any, like]): Found<'lasts.weakest'> => ({
+      severity: any === 0 || wished !== undefined ? 'caution' : 'note',
+      at: placesOf(like.flatMap(({ drives }) => drives)),
+      facts: { sets: like.map(({ set }) => set.id).join(', '), count: like.length, any, wished, most },
+    }));
+  });
 }
 
 /** Data drives that are in none of the sets made. */

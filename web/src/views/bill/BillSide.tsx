@@ -3,14 +3,26 @@ import { Link } from 'react-router';
 import type { Bill, Build } from '@inch-tower/core';
 import { countWords } from '../../words/format';
 import { stageName } from '../items/Stages';
+import { stageColumns } from '../compare/columns';
+import type { OwnedLine } from '../../worker/messages';
 import { useWidth } from '../useWidth';
 import type { BillTold } from './BillPage';
-import { GROUP_WORDS, overYears, roughly } from './billWords';
+import { GROUP_WORDS, keptWords, overYears, roughly } from './billWords';
 
 const YEARS = [1, 3, 5, 10];
+const VERDICT_WORDS = { replace: 'replace', look: 'look again', keep: 'keep' } as const;
+const VERDICT_TONE = { replace: 'bad', look: 'warn', keep: 'good' } as const;
+const WORST = { replace: 0, look: 1, keep: 2 } as const;
+const worstFirst = (a: OwnedLine, b: OwnedLine): number => WORST[a.verdict] - WORST[b.verdict];
 
 /** Where the money goes, what later stages and the years cost, and what is there already. */
-export function BillSide({ told: { bill, running }, build }: { readonly told: BillTold; readonly build: Build }) {
+export function BillSide({
+  told: { bill, running, owned },
+  build,
+}: {
+  readonly told: BillTold;
+  readonly build: Build;
+}) {
   const [years, setYears] = useState(5);
   const over = overYears(bill, running, years);
   return (
@@ -66,6 +78,22 @@ export function BillSide({ told: { bill, running }, build }: { readonly told: Bi
           Hold it against another machine
         </Link>
       </p>
+      {owned.length > 0 && (
+        <section aria-labelledby="owned" className="mt-3 border-t border-line pt-2">
+          <h2 id="owned" className="text-[15px] font-semibold">
+            Keep what is owned?
+          </h2>
+          <ul>
+            {[...owned].sort(worstFirst).map((line) => (
+              <li key={line.item} className="border-b border-dotted border-line py-0.5">
+                <span className="mono">{line.mark}</span> {line.name}:{' '}
+                <span className={VERDICT_TONE[line.verdict]}>{VERDICT_WORDS[line.verdict]}</span>
+                <span className="text-mid">{keptWords(line, build.tariff.currency)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       {bill.later.length > 0 && (
         <section aria-labelledby="later" className="mt-3 border-t border-line pt-2">
           <h2 id="later" className="text-[15px] font-semibold">
@@ -80,6 +108,11 @@ export function BillSide({ told: { bill, running }, build }: { readonly told: Bi
               <span className="block text-[12.5px] text-mid">{what.join(', ') || 'nothing yet'}</span>
             </p>
           ))}
+          <p className="no-print">
+            <Link className="underline" to={`/compare?b=${stageColumns(build).join(',')}`}>
+              Hold the stages against each other
+            </Link>
+          </p>
           <p className="text-[12.5px] text-mid">Cables and small parts of later stages are counted when they come.</p>
         </section>
       )}

@@ -1,5 +1,5 @@
 import type { Bill, BillLine, Running } from '@inch-tower/core';
-import { basisWords, monthsOld, overYears, priceAnswer } from './billWords';
+import { basisWords, keptWords, monthsOld, overYears, priceAnswer } from './billWords';
 
 const plain = (text: string) => text.replace(/\u202f/g, ' ');
 const bill = { currency: 'EUR', total: 1000, unpriced: 0 } as Bill;
@@ -50,4 +50,13 @@ test('over the years: price, electricity, drives that fail and batteries sum up'
     batteries: { count: 0, money: 0 },
   };
   expect(overYears(bill, none, 5).rows).toHaveLength(1);
+});
+
+test('what speaks against an owned part', () => {
+  const own = { item: 'i1' as never, mark: 'A1', name: 'Coot', count: 1, verdict: 'look' as const };
+  const yearMinor = { value: 1530, lo: 1, hi: 2 };
+  expect(plain(keptWords({ ...own, yearMinor, quieterDb: 3.2, found: ['years behind a part'] }, 'EUR'))).toBe(
+    '; years behind a part, 3 dB(A) quieter without it, € 15 of electricity a year',
+  );
+  expect(keptWords({ ...own, yearMinor: null, quieterDb: 0, found: [] }, 'EUR')).toBe('');
 });

@@ -1,4 +1,5 @@
 import { minorPerMajor, type Figure, type Bill, type BillGroup, type BillLine, type Running } from '@inch-tower/core';
+import type { OwnedLine } from '../../worker/messages';
 import { countWords, moneyWords, wholeMoneyWords } from '../../words/format';
 
 export const GROUP_WORDS: Readonly<Record<BillGroup, string>> = {
@@ -74,4 +75,14 @@ export function overYears(
       currency,
     ),
   };
+}
+
+/** What speaks for and against a part that is owned: what a year of it costs, its noise, what was found. */
+export function keptWords({ yearMinor, quieterDb, found }: OwnedLine, currency: string): string {
+  const words = [
+    ...found,
+    ...(quieterDb >= 1 ? [`${quieterDb.toFixed(0)} dB(A) quieter without it`] : []),
+    ...(yearMinor ? [`${wholeMoneyWords(yearMinor.value, currency)} of electricity a year`] : []),
+  ];
+  return words.length > 0 ? `; ${words.join(', ')}` : '';
 }

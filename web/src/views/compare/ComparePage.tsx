@@ -4,6 +4,7 @@ import type { Build, Comparison } from '@inch-tower/core';
 import { problemOf, useBuildsQuery, useLazyWholeBuildQuery } from '../../state/api';
 import { benchWorker } from '../../worker/client';
 import { Masthead } from '../Masthead';
+import { asColumn, columnOf } from './columns';
 import { besideWords, LETTERS, nameOf } from './compareWords';
 import { CompareTable } from './CompareTable';
 
@@ -35,7 +36,11 @@ export default function ComparePage() {
           {ids.map((id, i) => (
             <span key={id} className="flex min-h-8 items-center gap-1.5">
               <span className="mono font-medium">{LETTERS[i]}</span>
-              {nameOf(data?.builds.find((one) => one.id === id) ?? { name: id })}
+              {columnName(
+                comparison?.machines.find((one) => one.id === id)?.name ??
+                  data?.builds.find((one) => one.id === columnOf(id).id)?.name,
+                id,
+              )}
               <button
                 type="button"
                 className="plain min-h-6 text-mid underline"
@@ -90,6 +95,8 @@ export default function ComparePage() {
   );
 }
 
+const columnName = (name: string | undefined, id: string): string => nameOf({ name: name ?? id });
+
 type Found = { readonly comparison: Comparison } | { readonly problem: string };
 
 /** Reads the machines and has them compared; the last answer stays until the next. */
@@ -101,10 +108,10 @@ function useComparison(ids: readonly string[]): Found | null {
     let isHere = true;
     const find = async (): Promise<Found | null> => {
       const builds: Build[] = [];
-      for (const id of asked.split(',').filter((one) => one !== '')) {
-        const { data, error } = await readBuild(id);
+      for (const column of asked.split(',').filter((one) => one !== '')) {
+        const { data, error } = await readBuild(columnOf(column).id);
         if (!data) return { problem: problemOf(error).detail };
-        builds.push(data);
+        builds.push(asColumn(data, column));
       }
       return builds.length > 1 ? { comparison: await benchWorker().compare(builds) } : null;
     };

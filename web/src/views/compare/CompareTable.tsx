@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Cell, ComparedRow, Comparison } from '@inch-tower/core';
+import { columnOf } from './columns';
 import { cellWords, labelOf, LETTERS, nameOf, rangeWords } from './compareWords';
 
 const TONE: Readonly<Record<string, string>> = { better: 'good', worse: 'warn' };
@@ -26,7 +27,7 @@ export function CompareTable({ comparison: { machines, rows } }: { readonly comp
             {machines.map((machine, i) => (
               <th key={machine.id} className="py-1 pl-4 text-left font-normal text-ink">
                 <span className="mono font-semibold">{LETTERS[i]}</span>{' '}
-                <Link className="hover:underline" to={`/b/${machine.id}`}>
+                <Link className="hover:underline" to={`/b/${columnOf(machine.id).id}`}>
                   {nameOf(machine)}
                 </Link>
               </th>

@@ -3,16 +3,18 @@ import type { Build } from '@inch-tower/core';
 import { Link } from 'react-router';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
-import type { NextTold } from '../../worker/messages';
+import type { GrowthTold } from '../../worker/messages';
 import { useSearch } from '../bench/hooks/useSearch';
-import { nextDrivesWords, wornWords } from './fullWords';
+import { growthWords, nextDrivesWords, wornWords } from './fullWords';
 import type { PoolView } from './usePool';
 
 /** When the pool is full, what is bought then, and whether flash lives that long. */
 export function FullPane({ pool, build }: { readonly pool: PoolView; readonly build: Build }) {
   const dispatch = useAppDispatch();
-  const next = useNext();
+  const growth = useGrowth();
+  const next = growth?.next;
   const told = next && nextDrivesWords(next, build.currency);
+  const far = growth && growthWords(growth);
   return (
     <div className="text-[13px]">
       {pool.monthsUntilFull === null && (
@@ -38,6 +40,7 @@ export function FullPane({ pool, build }: { readonly pool: PoolView; readonly bu
           </button>
         </div>
       )}
+      {far && <p>{far}</p>}
       {pool.worn.map((one) => (
         <p key={`${one.name}${one.tbPerYear}`}>{wornWords(one)}</p>
       ))}
@@ -48,19 +51,19 @@ export function FullPane({ pool, build }: { readonly pool: PoolView; readonly bu
   );
 }
 
-function useNext(): NextTold | null {
+function useGrowth(): GrowthTold | null {
   const rev = useAppSelector((state) => state.bench.view?.rev);
   const search = useSearch();
-  const [known, setKnown] = useState<{ readonly rev: number; readonly next: NextTold } | null>(null);
+  const [known, setKnown] = useState<{ readonly rev: number; readonly told: GrowthTold } | null>(null);
   useEffect(() => {
     if (rev === undefined) return;
     let isHere = true;
-    void search((searcher) => searcher.nextDrives()).then((next) => {
-      if (isHere && next && next !== 'late') setKnown({ rev, next });
+    void search((searcher) => searcher.growth()).then((told) => {
+      if (isHere && told && told !== 'late') setKnown({ rev, told });
     });
     return () => {
       isHere = false;
     };
   }, [rev, search]);
-  return known && known.rev === rev ? known.next : null;
+  return known && known.rev === rev ? known.told : null;
 }

@@ -1,5 +1,5 @@
-import type { NextTold } from '../../worker/messages';
-import { fullAnswer, memoryWords, monthsWords, nextDrivesWords, wornWords } from './fullWords';
+import type { GrowthTold, NextTold } from '../../worker/messages';
+import { fullAnswer, growthWords, memoryWords, monthsWords, nextDrivesWords, wornWords } from './fullWords';
 
 const now = new Date(2026, 10, 29);
 
@@ -39,6 +39,17 @@ test('the next drives, with what stands in their way', () => {
   expect(words).toMatch(/^8 × Barge 12 TB make it 144 TB, full in 9\.6 years; price \+1.840 EUR\.$/);
   expect(troubles).toBe('3 drives without a place.');
   expect(nextDrivesWords({ ...next, months: null, costs: [] }, 'EUR')).toMatchObject({ troubles: null });
+});
+
+test('how far buying on goes', () => {
+  const most = { usableTb: 216, drives: 24, fullAt: 172.8 };
+  const limit = [{ severity: 'blocker', title: 'Drive places', what: 'x' }];
+  const told = { most, limit } as unknown as GrowthTold;
+  expect(growthWords(told)).toBe(
+    'Bought on like that it grows to 216 TB on 24 drives, full in 14 years; then it ends at: drive places.',
+  );
+  expect(growthWords({ ...told, limit: [] })).toMatch(/full in 14 years, and further\.$/);
+  expect(growthWords({ ...told, most: null })).toBeNull();
 });
 
 test('flash that wears, and memory as advice', () => {

@@ -1,6 +1,6 @@
 import { FULL_SHARE, type Brief, type MemoryTold, type Worn } from '@inch-tower/core';
 import { changeWords, countWords } from '../../words/format';
-import type { NextTold } from '../../worker/messages';
+import type { GrowthTold, NextTold } from '../../worker/messages';
 import { tb } from './poolWords';
 
 /** Months as a builder says them: under two years in months, then in years. */
@@ -50,6 +50,15 @@ export function nextDrivesWords(
     words: `${title} ${verb} it ${tb(usableTb)}${full}${price ? `; price ${price} ${currency}` : ''}.`,
     troubles: troubles.length > 0 ? troubles.join(' ') : null,
   };
+}
+
+/** How far buying on goes, and what ends it. */
+export function growthWords({ most, limit }: GrowthTold): string | null {
+  const ends = [...new Set(limit.map(({ title }) => title.toLowerCase()))].join(', ');
+  if (!most) return null;
+  const full = most.fullAt === null || most.fullAt > FORETOLD_MONTHS ? '' : `, full in ${monthsWords(most.fullAt)}`;
+  const far = `Bought on like that it grows to ${tb(most.usableTb)} on ${countWords(most.drives, 'drive')}${full}`;
+  return ends ? `${far}; then it ends at: ${ends}.` : `${far}, and further.`;
 }
 
 export const wornWords = ({ marks, name, tbPerYear, enduranceTb, years }: Worn): string =>
