@@ -15,6 +15,7 @@ export type Reused = {
   readonly name: string;
   readonly count: number;
   /** Replace it, look at it again, or keep it. */ readonly verdict: 'replace' | 'look' | 'keep';
+  /** Its owner does not trust it. */ readonly isDoubted: boolean;
   /** What was found about it, the worst first. */ readonly snags: readonly Snag[];
   /** What a year goes without it, minor units of the tariff; null where it draws nothing. */
   readonly yearMinor: Ranged | null;
@@ -69,6 +70,7 @@ export function reuseOf(
         name: memberAt(own, 0).part.name,
         count: own.length,
         verdict: isBlocked || isDoubted ? 'replace' : asksLook ? 'look' : 'keep',
+        isDoubted,
         snags: about,
         yearMinor:
           mine.length > 0

@@ -1,5 +1,6 @@
 import type { AssessOptions, Assessor } from '../assess';
 import { addItemEdit } from '../build/newItem';
+import type { Figures } from '../figures/figures';
 import type { Catalogue } from '../parts/catalogue';
 import { dataDrives } from '../machine/roles';
 import { monthsUntilFull } from '../pool/lasting';
@@ -54,11 +55,16 @@ export function nextDrives(
     );
     if (!weighed.ok) return null;
     const usableTb = weighed.figures['capacity.usableTb']?.value ?? 0;
-    if (usableTb > now)
-      return { ...weighed, name: like.part.name, count, usableTb, months: monthsUntilFull(usableTb, build.brief) };
+    if (usableTb > now) {
+      const months = monthsUntilFull(leastTb(weighed.figures), build.brief);
+      return { ...weighed, name: like.part.name, count, usableTb, months };
+    }
   }
   return null;
 }
+
+/** What can be filled at the least: padding and what the file system keeps taken off. */
+const leastTb = (figures: Figures): number => figures['capacity.usableTb']?.lo ?? 0;
 
 /** A mirror gets another group, every other layout another set like it. */
 function withMore(sets: readonly PoolSet[], last: PoolSet, units: PoolSet['units']): PoolSet[] {
@@ -70,7 +76,7 @@ function withMore(sets: readonly PoolSet[], last: PoolSet, units: PoolSet['units
 }
 
 /** One purchase of drives on the way: what it makes of the machine, and the trouble it brings. */
-export type GrowthStep = NextDrives & {
+type GrowthStep = NextDrives & {
   /** Months from now when it is needed: when the pool before it is full; null without a growth. */
   readonly neededAt: number | null;
   /** Drives of the machine that hold data then. */ readonly drives: number;
@@ -100,11 +106,10 @@ export function* growthOf(
     const next = nextDrives(now, catalogue, assessor, options);
     yield 'buying';
     if (!next) break;
-    const usable = now.assessment.figures['capacity.usableTb']?.value ?? 0;
     const assessment = assessor.assess(next.after, options);
     steps.push({
       ...next,
-      neededAt: monthsUntilFull(usable, base.build.brief),
+      neededAt: monthsUntilFull(leastTb(now.assessment.figures), base.build.brief),
       drives: dataDrives(assessment.units).length,
     });
     const snags = [...next.causes, ...next.worsens].filter(({ severity }) => severity === 'blocker');

@@ -42,14 +42,15 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
         const wiring = wiringFor(build, assessment);
         const { sets } = poolOf(context);
         const breaks = breaksOf(assessment, wiring, gone, sets);
+        const told = poolTold(context);
         return {
-          ...poolTold(context),
+          ...told,
           breaks,
           dealt: dealtOut(assessment, wiring, gone, sets, breaks.singles),
           flow: flowTold(context, wiring),
           memory: memoryTold(context),
           worn: enduranceOf(context, build.brief),
-          monthsUntilFull: monthsUntilFull(assessment.figures['capacity.usableTb']?.value ?? 0, build.brief),
+          monthsUntilFull: monthsUntilFull(told.all.leastTb, build.brief),
         };
       }),
 

@@ -53,10 +53,13 @@ test('over the years: price, electricity, drives that fail and batteries sum up'
 });
 
 test('what speaks against an owned part', () => {
-  const own = { item: 'i1' as never, mark: 'A1', name: 'Coot', count: 1, verdict: 'look' as const };
+  const own = { item: 'i1' as never, mark: 'A1', name: 'Coot', count: 1, verdict: 'look' as const, isDoubted: false };
   const yearMinor = { value: 1530, lo: 1, hi: 2 };
   expect(plain(keptWords({ ...own, yearMinor, quieterDb: 3.2, found: ['years behind a part'] }, 'EUR'))).toBe(
     '; years behind a part, 3 dB(A) quieter without it, € 15 of electricity a year',
   );
   expect(keptWords({ ...own, yearMinor: null, quieterDb: 0, found: [] }, 'EUR')).toBe('');
+  expect(keptWords({ ...own, isDoubted: true, yearMinor: null, quieterDb: 0, found: [] }, 'EUR')).toBe(
+    '; marked doubtful',
+  );
 });

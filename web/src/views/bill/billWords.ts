@@ -78,8 +78,9 @@ export function overYears(
 }
 
 /** What speaks for and against a part that is owned: what a year of it costs, its noise, what was found. */
-export function keptWords({ yearMinor, quieterDb, found }: OwnedLine, currency: string): string {
+export function keptWords({ isDoubted, yearMinor, quieterDb, found }: OwnedLine, currency: string): string {
   const words = [
+    ...(isDoubted ? ['marked doubtful'] : []),
     ...found,
     ...(quieterDb >= 1 ? [`${quieterDb.toFixed(0)} dB(A) quieter without it`] : []),
     ...(yearMinor ? [`${wholeMoneyWords(yearMinor.value, currency)} of electricity a year`] : []),

@@ -35,7 +35,7 @@ export function PoolQuestions({ pool, build, onSets }: PoolPaneProps) {
   const now = keyOf(pool);
   const breaks = breaksAnswer(pool.breaks);
   const [flow] = pool.flow.pools;
-  const full = fullAnswer(pool.monthsUntilFull, build.brief, pool.all.usableTb, new Date());
+  const full = fullAnswer(pool.monthsUntilFull, build.brief, pool.all.leastTb, new Date());
   const asks = (id: string) => ({ id, open: open === id, onOpen: setOpen });
   return (
     <>

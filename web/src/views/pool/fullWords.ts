@@ -23,10 +23,10 @@ const FORETOLD_MONTHS = 240;
 export function fullAnswer(
   months: number | null,
   { storedTb = 0, growthTbPerMonth }: Brief,
-  usableTb: number,
+  leastTb: number,
   now: Date,
 ): { readonly words: string; readonly tone: string } {
-  const room = tb(FULL_SHARE * usableTb);
+  const room = tb(FULL_SHARE * leastTb);
   if (months === null) return { words: `Fill it to about ${room}; the brief does not say how much comes.`, tone: '' };
   const comes = `${storedTb > 0 ? `${tb(storedTb)} now and ` : ''}${tb(growthTbPerMonth ?? 0)} a month`;
   if (months === 0) return { words: `It is full from the start: ${comes}, room for ${room}.`, tone: 'warn' };
@@ -54,11 +54,11 @@ export function nextDrivesWords(
 
 /** How far buying on goes, and what ends it. */
 export function growthWords({ most, limit }: GrowthTold): string | null {
-  const ends = [...new Set(limit.map(({ title }) => title.toLowerCase()))].join(', ');
+  const [ends] = limit;
   if (!most) return null;
   const full = most.fullAt === null || most.fullAt > FORETOLD_MONTHS ? '' : `, full in ${monthsWords(most.fullAt)}`;
   const far = `Bought on like that it grows to ${tb(most.usableTb)} on ${countWords(most.drives, 'drive')}${full}`;
-  return ends ? `${far}; then it ends at: ${ends}.` : `${far}, and further.`;
+  return ends ? `${far}; then: ${ends.what}` : `${far}, and further.`;
 }
 
 export const wornWords = ({ marks, name, tbPerYear, enduranceTb, years }: Worn): string =>
