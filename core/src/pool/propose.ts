@@ -68,7 +68,7 @@ function layoutFor(failures: number, width: number): SetLayout | null {
 }
 
 /** So many failures are usual where a builder has said none: one up to four drives, two above. */
-const usualFailures = (drives: number): number => (drives <= 1 ? 0 : drives <= 4 ? 1 : 2);
+export const usualFailures = (drives: number): number => (drives <= 1 ? 0 : drives <= 4 ? 1 : 2);
 
 /** Sets for drives that are in none: disks and flash apart, by the failures wished, or the usual ones. */
 export function proposeSets(drives: readonly Drive[], failures: number | undefined): readonly Grouping[] {

@@ -2,6 +2,7 @@ import { createAssessor } from '../assess';
 import { AS_OF, catalogue, type Fixture } from '../testing/fixture';
 import { rack } from '../testing/rules';
 import { resolve, type PartOf } from '../parts/resolve';
+import { poolOf } from '../pool/setsOf';
 import { countFor, sizesFor, type Sizes } from './sizes';
 
 const driveOf = (id: string) => {
@@ -66,6 +67,20 @@ describe('number against size', () => {
       expect(row.figures['capacity.usableTb']!.value).toBeGreaterThanOrEqual(120);
     }
     expect(kept.rows.find(({ isNow }) => isNow)).toMatchObject({ sheet: 'barge-12', count: 12 });
+  });
+  test('a pool that is only proposed survives as much afterwards as before, however few drives there are then', () => {
+    // Twelve drives of which two may fail as proposed; of four only one would.
+    const proposed = sizes(made.set({ brief: { usableTb: 40 } })).rows;
+    expect(proposed.some(({ count }) => count <= 4)).toBe(true);
+    for (const { after, widths } of proposed) {
+      const told = poolOf(createAssessor().context(after));
+      expect(told.sets.map(({ any }) => any)).toEqual(widths.map(() => 2));
+      expect(told.sets.map(({ drives }) => drives.length).sort()).toEqual([...widths].sort());
+    }
+  });
+  test('of three machines alike everything is three times as much', () => {
+    const three = sizes(wished.set({ copies: 3 })).rows;
+    for (const [i, row] of rows.entries()) expect(three[i]!.fiveYears).toBeCloseTo(3 * row.fiveYears!, 6);
   });
   test('a machine without a wish and without drives has nothing to compare', () => {
     expect(sizes(rack())).toMatchObject({ rows: [], kneeTb: null });

@@ -8,7 +8,7 @@ import type { PartOf } from '../parts/resolve';
 import { yearOf } from '../figures/power/year';
 import { dataDrives } from '../machine/roles';
 import { LAYOUTS, type SetLayout } from '../pool/layouts';
-import { asSets, bestGrouping, type Grouping } from '../pool/propose';
+import { asSets, bestGrouping, usualFailures, type Grouping } from '../pool/propose';
 import { rebuildHours } from '../pool/risk';
 import { poolOf, type Drive } from '../pool/setsOf';
 import { listed } from './guesses';
@@ -67,7 +67,7 @@ export function* sizesFor(
 ): Generator<Sizes, Sizes> {
   const context = assessor.context(base.build);
   const data = dataDrives(context.units);
-  const { sets } = poolOf(context);
+  const { sets, isProposed } = poolOf(context);
   const bytesOf = (medium: Drive['part']['medium']) =>
     data.reduce((sum, { part }) => sum + (part.medium === medium ? part.capacityBytes : 0), 0);
   const medium = data.length === 0 || bytesOf('disk') >= bytesOf('flash') ? 'disk' : 'flash';
@@ -96,7 +96,8 @@ export function* sizesFor(
     )
       byCapacity.set(part.capacityBytes, part);
   const ids = new Set(own.map(({ id }) => id));
-  const kept = base.build.pool.sets.filter((set) => !set.units.some((id) => ids.has(id)));
+  const all = isProposed ? sets.map(({ set }) => set) : base.build.pool.sets;
+  const kept = all.filter((set) => !set.units.some((id) => ids.has(id)));
   for (const [, part] of [...byCapacity].sort(([a], [b]) => a - b)) {
     const grouping = countFor(part, wishTb, failures);
     if (!grouping) continue;
@@ -105,7 +106,8 @@ export function* sizesFor(
     const edits: Edit[] = [
       ...(own.length > 0 ? [{ type: 'units.remove' as const, units: own.map(({ id }) => id) }] : []),
       add,
-      ...(base.build.pool.sets.length > 0
+      // Sets are made where some are, or where what would be proposed survives something else.
+      ...(base.build.pool.sets.length > 0 || (context.failuresWished === undefined && usualFailures(count) !== failures)
         ? [
             {
               type: 'set.pool' as const,
@@ -152,7 +154,8 @@ function fiveYears({ after, figures }: Weighed, assessor: Assessor): number | nu
   const price = figures['cost.now'];
   const year = yearOf(assessor.context(after), after.profile, after.tariff);
   if (!price || !year || after.tariff.currency !== after.currency) return null;
-  return price.value + (YEARS * year.costMinor.value) / minorPerMajor(after.currency);
+  // The price is of all copies already.
+  return price.value + (YEARS * after.copies * year.costMinor.value) / minorPerMajor(after.currency);
 }
 
 /** The capacity that costs least over five years, of those that block nothing. */
