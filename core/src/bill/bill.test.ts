@@ -111,6 +111,15 @@ describe('a lot at one price', () => {
     const own = bill.lines.filter(({ lot: of }) => of !== null);
     expect(own.reduce((sum, { total }) => sum + total!, 0)).toBeCloseTo(3 * (120 + 10), 6);
   });
+  test('over two stages it is paid for once, with the first of it', () => {
+    const one = lot(cube(), kit, 10_000).set({ stages: [{ name: 'Now' }, { name: 'Later' }] });
+    const later = one.set({
+      items: one.build.items.map((item) => (item.sheet === 'clew-16e' ? { ...item, stage: 1 } : item)),
+    });
+    const { bill } = made(later);
+    expect(bill.lines.reduce((sum, line) => sum + (line.lot ? line.total! : 0), 0)).toBeCloseTo(100, 9);
+    expect(bill.later).toEqual([{ stage: 1, what: [expect.stringMatching(/^2 × Clew 16 GB/)], total: 0, unpriced: 0 }]);
+  });
   test('a lot without a price, and what is owned, cost what they cost alone', () => {
     const unpriced = cube().set({ bundles: [{ id: 'l1', name: 'x' }] as never });
     const items = unpriced.build.items.map((item) => ({ ...item, bundle: 'l1' }));

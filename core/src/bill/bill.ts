@@ -184,6 +184,8 @@ function worthOf(lines: readonly MoneyLine[], money: Currencies, ledger: Ledger)
   }, 0);
 }
 
+const NOTHING = { minor: 0, shippingMinor: 0 };
+
 function laterStages(
   build: Build,
   money: Currencies,
@@ -192,8 +194,17 @@ function laterStages(
 ): Bill['later'] {
   return build.stages.flatMap((_, stage) => {
     if (stage <= build.stage) return [];
-    const units = plannedUnits({ ...build, stage }).filter(({ item }) => item?.stage === stage);
-    const lines = withLots(moneyLines(units), build.bundles).map((line) => itemLine(line, money, lots, ledger));
+    const all = moneyLines(plannedUnits({ ...build, stage }));
+    // A lot is paid for when the first of it is bought.
+    const paid = new Set(
+      all.flatMap(({ item }) => (item.stage < stage && item.deal === 'buy' ? (item.bundle ?? []) : [])),
+    );
+    const lines = withLots(
+      all.filter(({ item }) => item.stage === stage),
+      build.bundles.map((lot) =>
+        lot.price && paid.has(lot.id) ? { ...lot, price: { ...lot.price, ...NOTHING } } : lot,
+      ),
+    ).map((line) => itemLine(line, money, lots, ledger));
     const bought = lines.filter(({ deal }) => deal === 'buy');
     return [
       {

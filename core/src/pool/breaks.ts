@@ -26,7 +26,7 @@ export type Struck = {
 
 /** A drive is reached by any of its ways that is whole: a cable with the cards it starts at, or a socket of a board. */
 type Way = readonly string[];
-type Machine = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
+export type Machine = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
 
 /** Everything that may fail by itself, and how each drive of the sets hangs on it. */
 type Hanging = {

@@ -1,14 +1,12 @@
 import type { UnitId } from '../parts/ids';
-import { hangingOf, singlesOf, type Struck } from './breaks';
+import type { Gone } from '../figures/power/gone';
+import type { Wiring } from '../wiring/rows';
+import { hangingOf, singlesOf, type Machine, type Struck } from './breaks';
 import { groupsOf, LAYOUTS, type PoolSet } from './layouts';
 import { setOf, type Drive, type SetTold } from './setsOf';
 
 /** The same sets with their drives dealt otherwise, and the things that then take no set with them any more. */
 export type Dealt = { readonly sets: readonly PoolSet[]; readonly saved: readonly Struck[]; readonly left: number };
-
-type Machine = Parameters<typeof singlesOf>[0];
-type Wiring = Parameters<typeof singlesOf>[1];
-type Gone = Parameters<typeof singlesOf>[2];
 
 const losing = (singles: readonly Struck[]): Struck[] =>
   singles.filter(({ things: [thing], worst }) => worst === 'lost' && thing?.kind !== 'drive');
@@ -21,23 +19,24 @@ const losing = (singles: readonly Struck[]): Struck[] =>
 export function dealtOut(
   machine: Machine,
   wiring: Wiring,
-  gone: Gone,
+  gone: readonly Gone[],
   sets: readonly SetTold[],
   now: readonly Struck[] = singlesOf(machine, wiring, gone, sets),
 ): Dealt | null {
   const before = losing(now);
   if (before.length === 0) return null;
   const dealt = dealSets(machine, wiring, gone, sets);
-  if (!dealt) return null;
   const after = new Set(losing(singlesOf(machine, wiring, gone, dealt)).map(({ things }) => things[0]!.key));
   const saved = before.filter(({ things }) => !after.has(things[0]!.key));
   return after.size < before.length ? { sets: dealt.map(({ set }) => set), saved, left: after.size } : null;
 }
 
-/** What fails together: all of a set, of mirrors each group. */
+/** What fails together: all of a set, of mirrors each group, and apart from those what has no partner. */
 type Cell = { readonly set: number; readonly size: number; readonly drives: Drive[] };
 
-function dealSets(machine: Machine, wiring: Wiring, gone: Gone, sets: readonly SetTold[]): SetTold[] | null {
+const isFull = ({ size, drives }: Cell): boolean => drives.length >= size;
+
+function dealSets(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): SetTold[] {
   const members = new Set(sets.flatMap(({ drives }) => drives.map(({ id }) => id)));
   const { ways, needs } = hangingOf(machine, wiring, gone, members);
   // The card first, then its cable, then what it stands in: contiguous on every level.
@@ -57,10 +56,13 @@ function dealSets(machine: Machine, wiring: Wiring, gone: Gone, sets: readonly S
   for (const own of classes.values()) {
     const cells = own.flatMap((at): Cell[] => {
       const { kind, spare } = LAYOUTS[sets[at]!.set.layout];
-      const count = sets[at]!.drives.length;
-      return kind === 'mirror'
-        ? groupsOf(sets[at]!.drives, spare + 1).map(() => ({ set: at, size: spare + 1, drives: [] }))
-        : [{ set: at, size: count, drives: [] }];
+      const { drives } = sets[at]!;
+      if (kind !== 'mirror') return [{ set: at, size: drives.length, drives: [] }];
+      const over = drives.length % (spare + 1);
+      return [
+        ...groupsOf(drives, spare + 1).map(() => ({ set: at, size: spare + 1, drives: [] })),
+        ...(over > 0 ? [{ set: at, size: over, drives: [] }] : []),
+      ];
     });
     const hands = own
       .flatMap((at) => sets[at]!.drives)
@@ -68,14 +70,9 @@ function dealSets(machine: Machine, wiring: Wiring, gone: Gone, sets: readonly S
       .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : a.i - b.i));
     let turn = 0;
     for (const { drive } of hands) {
-      for (
-        let k = 0;
-        k < cells.length && cells[turn % cells.length]!.drives.length >= cells[turn % cells.length]!.size;
-        k++
-      )
-        turn++;
-      cells[turn % cells.length]!.drives.push(drive);
-      turn++;
+      // All cells together hold as many as there are hands, so one is always free.
+      while (isFull(cells[turn % cells.length]!)) turn++;
+      cells[turn++ % cells.length]!.drives.push(drive);
     }
     for (const at of own) next[at] = cells.filter((cell) => cell.set === at).flatMap(({ drives }) => drives);
   }

@@ -7,8 +7,8 @@ test('a column is a machine, or a machine at one of its stages', () => {
   expect(columnOf('boathouse-rack')).toEqual({ id: 'boathouse-rack', stage: null });
   expect(columnOf('boathouse-rack~2')).toEqual({ id: 'boathouse-rack', stage: 2 });
   expect(asColumn(build, 'm')).toMatchObject({ id: 'm', name: 'Rack', stage: 0 });
-  expect(asColumn(build, 'm~2')).toMatchObject({ id: 'm~2', name: 'Rack, spring', stage: 2 });
-  expect(asColumn(build, 'm~1').name).toBe('Rack, stage 2');
+  expect(asColumn(build, 'm~2')).toMatchObject({ id: 'm~2', name: 'Rack, Spring', stage: 2 });
+  expect(asColumn(build, 'm~1').name).toBe('Rack, Stage 2');
   // A stage that is not there is the machine as it is shown.
   expect(asColumn(build, 'm~9')).toMatchObject({ id: 'm~9', name: 'Rack', stage: 0 });
 });

@@ -12,7 +12,7 @@ export function asColumn(build: Build, column: string): Build {
   const { stage } = columnOf(column);
   const own = stage === null ? undefined : build.stages[stage];
   if (stage === null || !own) return { ...build, id: column };
-  return { ...build, id: column, stage, name: `${build.name}, ${stageName(own, stage).toLowerCase()}` };
+  return { ...build, id: column, stage, name: `${build.name}, ${stageName(own, stage)}` };
 }
 
 const MOST = 4;

@@ -1,7 +1,7 @@
 import { LAYOUTS, type PoolSet, type Rebuild, type SetLayout, type SetSeen } from '@inch-tower/core';
 import { RoleSelect } from '../build/RoleSelect';
 import { SetsPicture } from './SetsPicture';
-import { linkName } from './flowWords';
+import { linkInside } from './flowWords';
 import { withLayout, withoutDrive, withoutSet, withRecord, type Sets } from './poolEdits';
 import { hoursWords, LAYOUT_HELP, oneIn, tb } from './poolWords';
 
@@ -126,7 +126,7 @@ export function SetCard({
 
 function rebuiltWords(alone: number, rebuild: Rebuild | undefined): string {
   const words = `A failed drive is rebuilt in about ${hoursWords(rebuild?.hours ?? alone)}`;
-  return rebuild?.by ? `${words}, for ${linkName({ link: rebuild.by, count: 1 })} is narrow.` : `${words}.`;
+  return rebuild?.by ? `${words}, for ${linkInside({ link: rebuild.by, count: 1 })} is narrow.` : `${words}.`;
 }
 
 function survivesWords({ any, lucky }: SetSeen): string {

@@ -3,6 +3,7 @@ import {
   burstWords,
   cardWords,
   fastAnswer,
+  linkInside,
   linkName,
   networkTold,
   nextWords,
@@ -57,6 +58,7 @@ test('what one client gets, what holds it back, and what would be next', () => {
 });
 
 test('links by name, one or many', () => {
+  expect(linkInside(loaded('chip', 'added chip of Wren', 1))).toBe('the added chip of Wren');
   expect(linkName(loaded('drive', 'Coot', 1))).toBe('Drive G1, Coot');
   expect(linkName(loaded('cable', '#1 to bays', 1))).toBe('Cable #1 to bays');
   expect(linkName(loaded('cable', '#1 to bays', 1, 4))).toBe('4 cables as #1 to bays');

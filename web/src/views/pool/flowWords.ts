@@ -23,6 +23,9 @@ export function linkName({ link: { kind, name, mark }, count }: Pick<Loaded, 'li
       return `The ${name}`;
   }
 }
+/** The same within a sentence. */
+export const linkInside = (one: Pick<Loaded, 'link' | 'count'>): string => linkName(one).replace(/^The /, 'the ');
+
 const VERB: Readonly<Record<Direction, string>> = { reading: 'reads', writing: 'writes' };
 
 /** What one client gets of the pool, and what holds it back. */
@@ -37,18 +40,16 @@ export function fastAnswer({ flow }: PoolFlow): string {
   const held = isSame
     ? `${linkName(reading.neck)} ${isMany(reading.neck) ? 'hold' : 'holds'} it back.`
     : `${linkName(reading.neck)} ${isMany(reading.neck) ? 'hold' : 'holds'} reading back, ` +
-      `${lower(linkName(writing.neck))} writing.`;
+      `${linkInside(writing.neck)} writing.`;
   return `One client reads ${rateWords(reading.mbPerS)} and writes ${rateWords(writing.mbPerS)}. ${held}`;
 }
 const isMany = ({ link, count }: Loaded) => count > 1 && (link.kind === 'drive' || link.kind === 'cable');
-const lower = (words: string): string => (words.startsWith('The ') ? `the ${words.slice(4)}` : words);
 
 /** What it would be with the narrow place cured. */
 export function nextWords({ neck, next }: Rate, way: Direction): string | null {
   if (!neck || !next?.neck) return null;
   return (
-    `Were that cured, it ${VERB[way]} ${rateWords(next.mbPerS)}; ` +
-    `then ${lower(linkName(next.neck))} would hold it back.`
+    `Were that cured, it ${VERB[way]} ${rateWords(next.mbPerS)}; ` + `then ${linkInside(next.neck)} would hold it back.`
   );
 }
 
@@ -59,8 +60,7 @@ export function wasteWords({ medium, drivesOver, flow }: PoolFlow): string | nul
   if (drivesOver < MANY_TIMES || !neck || neck.link.kind === 'drive') return null;
   const what = medium === 'flash' ? 'The SSDs' : 'The disks';
   return (
-    `${what} could give ${Math.round(drivesOver)} times as much: ` +
-    `in a row it is wasted on ${lower(linkName(neck))}.`
+    `${what} could give ${Math.round(drivesOver)} times as much: ` + `in a row it is wasted on ${linkInside(neck)}.`
   );
 }
 
