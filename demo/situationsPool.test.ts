@@ -43,8 +43,8 @@ test('mini computer and USB box: three of four drives usable; network, then driv
   expect(pool.all.usableTb).toBe(48);
   const [{ flow: first }] = flow.pools as [(typeof flow.pools)[number]];
   within(first.one.reading.mbPerS, 294.25 * FILE);
-  within(first.one.reading.next!.mbPerS, 3 * 261);
-  within(first.inside.writing.next!.mbPerS, (1050 * 3) / 4);
+  within(first.one.reading.next!.allowsMBps, 3 * 261);
+  within(first.inside.writing.next!.allowsMBps, (1050 * 3) / 4);
 });
 
 test('compact four-drive box: from 2.5 to 10 Gb/s the narrow place moves to the drives', () => {

@@ -142,7 +142,8 @@ export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/po
 export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from './pool/breaks';
 export { dealtOut, type Dealt } from './pool/deal';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
-export { enduranceOf, FULL_SHARE, memoryTold, monthsUntilFull, type MemoryTold, type Worn } from './pool/lasting';
+export { FULL_SHARE } from './pool/risk';
+export { enduranceOf, memoryTold, monthsUntilFull, type MemoryTold, type Worn } from './pool/lasting';
 export { growthOf, nextDrives, type Growth, type NextDrives } from './remedies/growth';
 export { poolOf } from './pool/setsOf';
 export type { PoolTold, PoolWay } from './pool/ways';

@@ -1,7 +1,8 @@
 import { memberAt } from '../lists';
 import type { Assessment } from '../assess';
 import type { Build, Item } from '../build/build';
-import { itemCost, cableCost, moneyLines, smallCost, withLots, type MoneyLine } from '../figures/cost/money';
+import { anewCost, itemCost, cableCost, moneyLines, smallCost, withLots, type MoneyLine } from '../figures/cost/money';
+import { marksOf } from '../build/marks';
 import { plannedUnits } from '../machine/units';
 import { minorPerMajor, type Currencies } from '../parts/currency';
 import type { PartKind } from '../parts/vocabulary';
@@ -82,13 +83,12 @@ function itemLine(line: MoneyLine, money: Currencies, lots: ReadonlyMap<string, 
   const { part } = memberAt(units, 0);
   const count = item.count ?? units.length;
   const cost = itemCost(line, money, ledger);
-  const marks = units.map((unit) => unit.mark);
   const isOwned = item.deal === 'owned';
   const foreign = !isOwned && item.price && item.price.currency !== money.currency ? item.price : null;
   return {
     group: GROUP_OF[part.kind],
     item: item.id,
-    mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : (marks[0] ?? ''),
+    mark: marksOf(units),
     what: part.name,
     maker: part.maker ?? '',
     kind: part.kind,
@@ -118,8 +118,9 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
   const { currency, bundles } = build;
   const money = { currency, rates: build.rates ?? {} };
   const lots = new Map(bundles.flatMap(({ id, name, price }) => (price ? [[id, name] as const] : [])));
-  const owned = moneyLines(assessment.units);
-  const items = withLots(owned, bundles).map((line) => itemLine(line, money, lots, ledger));
+  const kit = moneyLines(assessment.units);
+  const owned = kit.filter(({ item }) => item.deal === 'owned');
+  const items = withLots(kit, bundles).map((line) => itemLine(line, money, lots, ledger));
   const cables = assessment.needs.needs.flatMap((need): BillLine[] => {
     const own = {
       ...PLAIN,
@@ -170,18 +171,9 @@ export function billOf(build: Build, assessment: Pick<Assessment, 'units' | 'nee
     total: total(lines),
     groups: BILL_GROUPS.map((group) => ({ group, total: total(lines.filter((line) => line.group === group)) })),
     unpriced: lines.filter((line) => line.deal === 'buy' && line.total === null).length,
-    ownedWorth: worthOf(owned, money, ledger) * copies,
+    ownedWorth: owned.reduce((sum, line) => sum + anewCost(line, money, ledger), 0) * copies,
     later: laterStages(build, money, lots, ledger),
   };
-}
-
-/** What owned lines would cost at what is typical of their parts. */
-function worthOf(lines: readonly MoneyLine[], money: Currencies, ledger: Ledger): number {
-  return lines.reduce((sum, line) => {
-    if (line.item.deal !== 'owned') return sum;
-    const { price: _paid, ...item } = line.item;
-    return sum + (itemCost({ ...line, item: { ...item, deal: 'buy' } }, money, ledger)?.value ?? 0);
-  }, 0);
 }
 
 const NOTHING = { minor: 0, shippingMinor: 0 };

@@ -1,5 +1,6 @@
 import type { Assessment } from '../assess';
 import type { Build, Item } from '../build/build';
+import { marksOf } from '../build/marks';
 import type { FigureContext } from '../figures/context';
 import { moneyLines } from '../figures/cost/money';
 import { yearParts } from '../figures/power/yearParts';
@@ -59,14 +60,13 @@ export function reuseOf(
       theirs.filter((id) => ids.has(id)).length / Math.max(1, theirs.length);
     const sum = (of: (part: (typeof parts)[number]) => number) =>
       mine.reduce((total, part) => total + of(part) * share(part), 0);
-    const marks = own.map(({ mark }) => mark);
     const isBlocked = about.some(({ severity }) => severity === 'blocker');
     const isDoubted = item.condition === 'doubtful';
     const asksLook = about.some(({ severity }) => severity === 'caution') || quieterDb >= LOUD_DB;
     return [
       {
         item: item.id,
-        mark: marks.length > 1 ? `${marks[0]}–${marks.at(-1)}` : (marks[0] ?? ''),
+        mark: marksOf(own),
         name: memberAt(own, 0).part.name,
         count: own.length,
         verdict: isBlocked || isDoubted ? 'replace' : asksLook ? 'look' : 'keep',

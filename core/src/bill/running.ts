@@ -1,9 +1,9 @@
 import type { Build } from '../build/build';
 import type { FigureContext } from '../figures/context';
-import { itemCost, moneyLines } from '../figures/cost/money';
+import { anewCost, moneyLines } from '../figures/cost/money';
 import { yearOf } from '../figures/power/year';
 import { Ledger, type Ranged } from '../figures/quantity';
-import { ofKind } from '../machine/units';
+import { ofKind, type PlannedUnit } from '../machine/units';
 import { minorPerMajor, rateOf } from '../parts/currency';
 import { agedAfrPct } from '../pool/risk';
 
@@ -28,27 +28,27 @@ export function runningOf(context: FigureContext, build: Pick<Build, 'profile' |
   const { copies } = context;
   const year = yearOf(context, build.profile, build.tariff);
   const rate = rateOf(context, build.tariff.currency);
-  const each = (of: Ranged, times: number): Ranged => ({
+  const scaled = (of: Ranged, times: number): Ranged => ({
     value: of.value * times,
     lo: of.lo * times,
     hi: of.hi * times,
   });
-  /** What one unit of a line costs to buy anew; 0 where that is not known. */
-  const anew = (unit: { readonly item: FigureContext['units'][number]['item'] }): number => {
-    const line = moneyLines(context.units).find(({ item }) => item === unit.item);
-    if (!line) return 0;
-    const { price: _paid, ...item } = line.item;
-    const cost = itemCost({ ...line, item: { ...item, deal: 'buy' } }, context, ledger);
-    return cost ? cost.value / (item.count ?? line.units.length) : 0;
-  };
+  const each = new Map(
+    moneyLines(context.units).map((line) => [
+      line.item,
+      anewCost(line, context, ledger) / (line.item.count ?? line.units.length),
+    ]),
+  );
+  const anew = ({ item }: PlannedUnit): number => (item && each.get(item)) ?? 0;
   const failing = ofKind(context.units, 'drive').map((unit) => ({
     share: agedAfrPct(unit.part.annualFailurePct, unit.item ?? {}) / 100,
     money: anew(unit),
   }));
   const upses = ofKind(context.units, 'ups');
   return {
-    energy: year && rate !== null ? each(year.costMinor, (copies * rate) / minorPerMajor(build.tariff.currency)) : null,
-    kwh: year && each(year.kwh, copies),
+    energy:
+      year && rate !== null ? scaled(year.costMinor, (copies * rate) / minorPerMajor(build.tariff.currency)) : null,
+    kwh: year && scaled(year.kwh, copies),
     drives: {
       aYear: copies * failing.reduce((sum, { share }) => sum + share, 0),
       money: copies * failing.reduce((sum, { share, money }) => sum + share * money, 0),

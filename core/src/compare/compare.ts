@@ -1,11 +1,14 @@
-import { createAssessor, type AssessOptions } from '../assess';
+import { createAssessor, type Assessment, type AssessOptions } from '../assess';
 import { runningOf } from '../bill/running';
 import type { Build } from '../build/build';
 import type { FigureContext } from '../figures/context';
-import { FIGURES } from '../figures/figures';
+import { hottestDriveC } from '../figures/air/temperatures';
+import { costNow } from '../figures/cost/money';
+import { usableTb } from '../figures/pool/capacity';
 import { yearSums } from '../figures/power/year';
-import { wallW } from '../figures/power/wall';
+import { peakWallW, wallW } from '../figures/power/wall';
 import { Ledger, rangedOf, rangeOfQuantity, type Quantity, type Ranged } from '../figures/quantity';
+import { earIdleDb } from '../figures/sound/ear';
 import { filledMassG } from '../figures/weight';
 import { flowTold } from '../flow/flowTold';
 import { ofKind } from '../machine/units';
@@ -82,103 +85,81 @@ export type Comparison = {
 };
 
 type Value = { readonly quantity: Quantity; readonly words?: string };
+type Values = Readonly<Record<ComparedBy, Value | null>>;
 const YEARS = 5;
 
-function valuesOf(build: Build, options: AssessOptions): Readonly<Partial<Record<ComparedBy, Value>>> {
+function valuesOf(build: Build, options: AssessOptions): Values {
   const assessor = createAssessor();
   const assessment = assessor.assess(build, options);
-  const context: FigureContext = assessor.context(build);
+  const context = assessor.context(build);
   const ledger = new Ledger(false);
-  const { figures } = assessment;
-  const exact = (value: number, unit: string, range?: { lo: number; hi: number }): Value => ({
-    quantity: ledger.given(`of ${build.id}: ${unit}`, value, unit, range),
-  });
-  const as = (quantity: Quantity | null): Value | undefined => (quantity ? { quantity } : undefined);
-  const price = FIGURES['cost.now'].compute(context as never, ledger);
+  const as = (quantity: Quantity | null): Value | null => quantity && { quantity };
+  const exact = (by: ComparedBy, value: number | null | undefined, range?: { lo: number; hi: number }): Value | null =>
+    value === null || value === undefined ? null : as(ledger.given(`${by} of ${build.id}`, value, '', range));
+  const price = costNow(context, ledger);
+  const usable = usableTb(context, ledger);
   const { kwh, costMinor } = yearSums(context, build.profile, build.tariff, ledger);
   const rate = rateOf(context, build.tariff.currency);
-  const year =
+  const money =
     costMinor && rate !== null
       ? ledger.times('A year', costMinor, (rate * build.copies) / minorPerMajor(build.tariff.currency))
       : null;
-  const running = runningOf(context, build);
+  const { drives, batteries } = runningOf(context, build);
+  const wear = ledger.given(`wear of ${build.id}`, YEARS * (drives.money + batteries.money), build.currency);
   const pool = poolTold(context);
   const flow = flowTold(context, wiringFor(build, assessment)).pools[0]?.flow;
-  const boxes = ofKind(assessment.units, 'chassis').filter(({ id }) => assessment.layout.at[id]);
-  const mass = boxes.map((box) => filledMassG(context, box));
-  const usable = FIGURES['capacity.usableTb'].compute(context as never, ledger);
-  const { words } = verdictOf(assessment);
-  const count = (severity: string) => assessment.snags.filter((snag) => snag.severity === severity).length;
-  const sum = (of: (one: (typeof mass)[number]) => number) => mass.reduce((all, one) => all + of(one), 0) / 1000;
-  const rate1 = flow && (flow.one.reading.neck ? flow.one : flow.inside);
+  const rates = flow && (flow.one.reading.neck ? flow.one : flow.inside);
+  const { rackUnits, volumeL, massKg } = sizeOf(context);
   return {
-    verdict: { ...exact(1000 * count('blocker') + count('caution') + 100 * assessment.open.length, 'snags'), words },
-    ...entry('usableTb', as(usable)),
-    ...entry('failures', pool.sets.length > 0 ? exact(pool.all.any, 'drives') : undefined),
-    ...entry('priceNow', as(price)),
-    ...entry(
-      'perTb',
+    verdict: standing(assessment, exact),
+    usableTb: as(usable),
+    failures: exact('failures', pool.sets.length > 0 ? pool.all.any : null),
+    priceNow: as(price),
+    perTb:
       price && usable && usable.value > 0
-        ? as(ledger.map('A usable TB', build.currency, [price, usable], 'price / TB', (money, tb) => money / tb))
-        : undefined,
-    ),
-    ...entry(
-      'fiveYears',
-      price && year
-        ? as(
-            ledger.sum('Five years', build.currency, [
-              price,
-              ledger.times('Electricity', year, YEARS),
-              ledger.given(
-                `of ${build.id}: wear`,
-                YEARS * (running.drives.money + running.batteries.money),
-                build.currency,
-              ),
-            ]),
-          )
-        : undefined,
-    ),
-    ...entry('moneyYear', as(year)),
-    ...entry('kwhYear', as(kwh && ledger.times('A year', kwh, build.copies))),
-    ...entry('idleW', as(FIGURES['power.idleWallW'].compute(context as never, ledger))),
-    ...entry('workingW', as(wallW(context, 'working', ledger))),
-    ...entry('peakW', as(FIGURES['power.peakWallW'].compute(context as never, ledger))),
-    ...entry('earDb', as(FIGURES['sound.earIdleDb'].compute(context as never, ledger))),
-    ...entry('hottestC', as(FIGURES['air.hottestDriveC'].compute(context as never, ledger))),
-    ...entry('readMBps', rate1 && exact(rate1.reading.mbPerS, 'MB/s')),
-    ...entry('writeMBps', rate1 && exact(rate1.writing.mbPerS, 'MB/s')),
-    ...entry('rebuildH', pool.all.rebuildH > 0 ? exact(pool.all.rebuildH, 'h') : undefined),
-    ...entry('room', figures['drives.room'] && exact(figures['drives.room'].value, 'drives')),
-    ...entry(
-      'rackUnits',
-      boxes.some(({ part }) => part.rackUnits !== null)
-        ? exact(
-            boxes.reduce((all, { part }) => all + (part.rackUnits ?? 0), 0),
-            'U',
-          )
-        : undefined,
-    ),
-    ...entry(
-      'volumeL',
-      boxes.length > 0
-        ? exact(boxes.reduce((all, { part }) => all + part.widthMm * part.heightMm * part.depthMm, 0) / 1e6, 'l')
-        : undefined,
-    ),
-    ...entry(
-      'massKg',
-      boxes.length > 0
-        ? exact(
-            sum(({ value }) => value),
-            'kg',
-            { lo: sum(({ lo }) => lo), hi: sum(({ hi }) => hi) },
-          )
-        : undefined,
-    ),
+        ? as(ledger.map('A usable TB', build.currency, [price, usable], 'price / TB', (all, tb) => all / tb))
+        : null,
+    fiveYears:
+      price && money
+        ? as(ledger.sum('Five years', build.currency, [price, ledger.times('Electricity', money, YEARS), wear]))
+        : null,
+    moneyYear: as(money),
+    kwhYear: as(kwh && ledger.times('A year', kwh, build.copies)),
+    idleW: as(wallW(context, 'idle', ledger)),
+    workingW: as(wallW(context, 'working', ledger)),
+    peakW: as(peakWallW(context, ledger)),
+    earDb: as(earIdleDb(context, ledger)),
+    hottestC: as(hottestDriveC(context, ledger)),
+    readMBps: exact('readMBps', rates?.reading.mbPerS),
+    writeMBps: exact('writeMBps', rates?.writing.mbPerS),
+    rebuildH: exact('rebuildH', pool.all.rebuildH > 0 ? pool.all.rebuildH : null),
+    room: exact('room', assessment.figures['drives.room']?.value),
+    rackUnits: exact('rackUnits', rackUnits),
+    volumeL: exact('volumeL', volumeL),
+    massKg: exact('massKg', massKg?.value, massKg ?? undefined),
   };
 }
 
-const entry = <K extends ComparedBy>(by: K, value: Value | undefined): Partial<Record<ComparedBy, Value>> =>
-  value ? { [by]: value } : {};
+/** Blockers outweigh what is missing, that outweighs cautions; the words say it all. */
+function standing(assessment: Assessment, exact: (by: ComparedBy, value: number) => Value | null): Value | null {
+  const count = (severity: string) => assessment.snags.filter((snag) => snag.severity === severity).length;
+  const value = exact('verdict', 10_000 * count('blocker') + 100 * assessment.open.length + count('caution'));
+  return value && { ...value, words: verdictOf(assessment).words };
+}
+
+/** All boxes of a machine that have a place together; nulls without any, or without one for a rack. */
+function sizeOf(context: FigureContext) {
+  const boxes = ofKind(context.units, 'chassis').filter(({ id }) => context.layout.at[id]);
+  const sum = (of: (box: (typeof boxes)[number]) => number) => boxes.reduce((all, box) => all + of(box), 0);
+  if (boxes.length === 0) return { rackUnits: null, volumeL: null, massKg: null };
+  const mass = new Map(boxes.map((box) => [box, filledMassG(context, box)]));
+  const kg = (end: 'value' | 'lo' | 'hi') => sum((box) => mass.get(box)![end] / 1000);
+  return {
+    rackUnits: boxes.some(({ part }) => part.rackUnits !== null) ? sum(({ part }) => part.rackUnits ?? 0) : null,
+    volumeL: sum(({ part }) => part.widthMm * part.heightMm * part.depthMm) / 1e6,
+    massKg: { value: kg('value'), lo: kg('lo'), hi: kg('hi') },
+  };
+}
 
 const MONEY: ReadonlySet<ComparedBy> = new Set(['priceNow', 'perTb', 'fiveYears', 'moneyYear']);
 

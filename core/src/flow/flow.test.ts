@@ -23,8 +23,8 @@ describe('by hand', () => {
     const made = fixture().add('satchel-1').add('clew-s16').add('stickle-500').add('annex-4').add('barge-16', 4);
     const told = flow(made, setOf(made, 'barge-16', 'parity1', 1, 4));
     expect(rates(told.inside)).toEqual([783, 783]);
-    expect(Math.round(told.inside.writing.next!.mbPerS)).toBe(788);
-    expect(Math.round(told.inside.reading.next!.mbPerS)).toBe(1050);
+    expect(Math.round(told.inside.writing.next!.allowsMBps)).toBe(788);
+    expect(Math.round(told.inside.reading.next!.allowsMBps)).toBe(1050);
     expect(told.one.reading.neck!.link.kind).toBe('network');
     expect(told.one.reading.mbPerS).toBeCloseTo(294.25 * FILE_SHARE, 5);
   });

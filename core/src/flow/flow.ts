@@ -1,6 +1,6 @@
 import type { Site } from '../build/build';
 import { LAYOUTS } from '../pool/layouts';
-import type { SetTold } from '../pool/setsOf';
+import { holding as holdingOf, type SetTold } from '../pool/setsOf';
 import type { UnitId } from '../parts/ids';
 import type { FlowLink, Path, Port, Tree } from './links';
 
@@ -24,7 +24,7 @@ export type Loaded = {
 export type Rate = {
   readonly mbPerS: number;
   readonly neck: Loaded | null;
-  readonly next: { readonly mbPerS: number; readonly neck: Loaded | null } | null;
+  /** What would hold it back with that cured. */ readonly next: Loaded | null;
   /** Every link that carries some of it, the narrowest of each group, drives first. */
   readonly links: readonly Loaded[];
   /** MB/s that go through each link then, by its key. */ readonly through: ReadonlyMap<string, number>;
@@ -118,22 +118,13 @@ function cardOfAll(paths: readonly Path[]): FlowLink | null {
   return raid && paths.every((path) => path.includes(raid)) ? raid : null;
 }
 
-const allows = (
-  link: FlowLink,
-  { up, down }: { readonly up: number; readonly down: number },
-  carriesMBps: number,
-): number => {
-  const load = link.half ? up + down : Math.max(up, down);
-  return load > 0 ? carriesMBps / load : Infinity;
-};
-
 const ORDER: readonly FlowLink['kind'][] = ['drive', 'cable', 'chip', 'card', 'slot', 'uplink', 'network'];
 
 function rateOf(loads: Loads, slower: number): Rate {
   const all = [...loads].flatMap(([link, load]): Loaded[] => {
     const carries = link.disk ? link.carriesMBps * slower : link.carriesMBps;
     const per = link.half ? load.up + load.down : Math.max(load.up, load.down);
-    return per > 0 ? [{ link, count: 1, perMBps: per, allowsMBps: allows(link, load, carries) }] : [];
+    return per > 0 ? [{ link, count: 1, perMBps: per, allowsMBps: carries / per }] : [];
   });
   const narrowest = new Map<string, Loaded>();
   for (const one of all) {
@@ -146,7 +137,7 @@ function rateOf(loads: Loads, slower: number): Rate {
   return {
     mbPerS: neck?.allowsMBps ?? 0,
     neck: neck ?? null,
-    next: next ? { mbPerS: next.allowsMBps, neck: next } : null,
+    next: next ?? null,
     links,
     through: new Map(all.map(({ link, perMBps }) => [link.key, perMBps * (neck?.allowsMBps ?? 0)])),
   };
@@ -170,7 +161,6 @@ const portLink = (ports: readonly Port[], mbPerS: number): FlowLink => {
     kind: 'network',
     name: `${ports.length > 1 ? `${ports.length} × ` : ''}${gb.join(' and ')} Gb/s network`,
     mark: '',
-    unit: ports[0]!.unit,
     carriesMBps: mbPerS * FILE_SHARE,
     half: false,
   };
@@ -182,7 +172,7 @@ const portLink = (ports: readonly Port[], mbPerS: number): FlowLink => {
  * both ways at once unless they are `half`. `slower` is what disks give of their outer rate (`HALF_FULL`).
  */
 export function flowOf(tree: Tree, sets: readonly SetTold[], links: Links, slower = 1): Flow {
-  const holding = sets.filter(({ bytes }) => bytes.data > 0);
+  const holding = holdingOf(sets);
   const without = holding.flatMap(({ drives }) => drives.filter(({ id }) => !tree.drives.has(id)).map(({ id }) => id));
   const ports = portsUsed(tree.ports, links);
   const loadsOf = (way: Direction): Loads => {

@@ -1,8 +1,7 @@
 import type { FigureContext } from '../figures/context';
-import { rolesOf } from '../machine/roles';
+import { drivesFor } from '../machine/roles';
 import { ofKind } from '../machine/units';
-import type { UnitId } from '../parts/ids';
-import { poolOf, type SetTold } from '../pool/setsOf';
+import { holding, mediumOf, poolOf, type SetTold } from '../pool/setsOf';
 import { wishMBps } from '../links/rates';
 import type { Wiring } from '../wiring/rows';
 import { flowOf, HALF_FULL, type Direction, type Flow } from './flow';
@@ -36,7 +35,6 @@ export type Burst = {
 
 /** A controller with what its drives could give and what it passes on; how many like it they want. */
 export type CardShare = {
-  readonly unit: UnitId;
   readonly mark: string;
   readonly name: string;
   readonly drives: number;
@@ -57,15 +55,12 @@ export type FlowTold = {
   readonly isSaid: boolean;
 };
 
-const mediumOf = ({ drives }: SetTold): 'disk' | 'flash' =>
-  drives.every(({ part }) => part.medium === 'flash') ? 'flash' : 'disk';
-
 export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
   const tree = flowTree(context, wiring);
   const { links } = context.site;
-  const holding = poolOf(context).sets.filter(({ bytes }) => bytes.data > 0);
+  const all = holding(poolOf(context).sets);
   const pools = (['disk', 'flash'] as const).flatMap((medium): PoolFlow[] => {
-    const sets = holding.filter((told) => mediumOf(told) === medium);
+    const sets = all.filter((told) => mediumOf(told) === medium);
     if (sets.length === 0) return [];
     const flow = flowOf(tree, sets, links);
     const slowest = (of: (told: SetTold) => number) => sets.length * Math.min(...sets.map(of));
@@ -88,7 +83,7 @@ export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
     bursts: pools[0] ? burstsOf(context, pools[0]) : [],
     cards: cardsOf(context, tree),
     rebuilds: new Map(
-      holding.flatMap((told) => {
+      all.flatMap((told) => {
         const rebuild = rebuildOver(tree, told);
         return rebuild.by ? [[told.set.id, rebuild] as const] : [];
       }),
@@ -105,8 +100,7 @@ function burstsOf({ units }: FigureContext, { flow }: PoolFlow): Burst[] {
   const memoryGb = ofKind(units, 'memory').reduce((sum, { part }) => sum + part.capacityBytes, 0) / 1e9;
   const [writes, reads] = [networkOf('writing'), networkOf('reading')];
   const { inside } = flow;
-  const roles = rolesOf(units);
-  const caches = ofKind(units, 'drive').filter(({ id, part }) => roles.get(id) === 'cache' && part.medium === 'flash');
+  const caches = drivesFor(units, 'cache').filter(({ part }) => part.medium === 'flash');
   const cacheMBps = caches.reduce((sum, { part }) => sum + wishMBps(part), 0);
   return [
     ...(memoryGb > 0 && writes > inside.writing.mbPerS && inside.writing.mbPerS > 0
@@ -148,7 +142,6 @@ function cardsOf({ units }: FigureContext, tree: Tree): CardShare[] {
     const wantMBps = on.reduce((sum, path) => sum + (path[0]?.carriesMBps ?? 0), 0);
     return [
       {
-        unit: card.id,
         mark: card.mark,
         name: card.part.name,
         drives: on.length,

@@ -12,24 +12,24 @@ type Drive = UnitOf<'drive'>;
 /** Something data goes through: what it carries, MB/s, each way or, where `half`, both ways together. */
 export type FlowLink = {
   readonly key: string;
-  /** Links that would be cured together: all drives of one sheet, the cables between the same two ends. */
+  /** Links that would be cured together: drives of one sheet, cables of one kind and rate from one host. */
   readonly group: string;
   readonly kind: 'drive' | 'cable' | 'chip' | 'card' | 'slot' | 'uplink' | 'network';
   readonly name: string;
   readonly mark: string;
-  /** The unit to look at. */ readonly unit: UnitId;
   readonly carriesMBps: number;
   readonly half: boolean;
   /** Gives less the fuller it is. */ readonly disk?: true;
   /** The card that works out the parity of sets which are all behind it. */ readonly raid?: true;
 };
 
-/** A way from a drive to the memory: what it goes through, in order. Null for a drive that nothing reaches. */
+/** What data goes through from a drive, or from a port, to the memory, in order. */
 export type Path = readonly FlowLink[];
 
 /** The network: its ports, the fastest first, each with the links behind it towards the memory. */
-export type Port = { readonly mbPerS: number; readonly gbPerS: number; readonly unit: UnitId; readonly path: Path };
+export type Port = { readonly mbPerS: number; readonly gbPerS: number; readonly path: Path };
 
+/** Drives that nothing reaches are not in it. */
 export type Tree = { readonly drives: ReadonlyMap<UnitId, Path>; readonly ports: readonly Port[] };
 
 type Machine = { readonly units: readonly PlannedUnit[]; readonly layout: Layout };
@@ -60,7 +60,6 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
         kind: 'uplink',
         name: `chipset of ${board.part.name}`,
         mark: board.mark,
-        unit: board.id,
         carriesMBps: linkMBps(uplinkLanes, uplinkGen),
         half: false,
       }),
@@ -79,7 +78,6 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
       kind: 'slot',
       name: isPci ? 'PCI bus' : `${own.words} at ${own.rate}`,
       mark: unit.mark,
-      unit: unit.id,
       carriesMBps: isPci ? PCI_MBPS : own.mbPerS,
       half: isPci,
     });
@@ -93,7 +91,7 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
       const feeder = rows.get(row.behind);
       const feeding = feeder?.cables.filter(({ to }) => to.host === row.unit) ?? [];
       return [
-        ...(feeding.length > 0 ? [cableLink(feeding, byId, link)] : []),
+        ...(feeding.length > 0 ? [cableLink(feeding, link)] : []),
         ...(feeder ? fromHost(feeder, depth + 1) : []),
       ];
     }
@@ -106,7 +104,6 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
           kind: 'card',
           name: unit.part.name,
           mark: unit.mark,
-          unit: unit.id,
           carriesMBps: unit.part.throughputMBps,
           half: false,
           ...(unit.part.raid === 'fixed' ? { raid: true as const } : {}),
@@ -128,7 +125,7 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
         );
         drives.set(id, [
           driveLink(drive, link),
-          cableLink(beside, byId, link),
+          cableLink(beside, link),
           ...chipOf(cable, byId, link),
           ...fromHost(row),
         ]);
@@ -142,7 +139,6 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
         kind: 'slot',
         name: socket,
         mark: drive.mark,
-        unit: drive.id,
         carriesMBps,
         half: carriesMBps < USB2_MBPS,
       });
@@ -161,7 +157,6 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
       Array.from({ length: one.count }, () => ({
         mbPerS: networkMBps([{ ...one, count: 1 }]),
         gbPerS: one.gbPerS,
-        unit: unit.id,
         path,
       })),
     );
@@ -183,25 +178,22 @@ const driveLink = (drive: Drive, link: Known): FlowLink =>
     kind: 'drive',
     name: drive.part.name,
     mark: drive.mark,
-    unit: drive.id,
     carriesMBps: wishMBps(drive.part),
     half: true,
     ...(drive.part.medium === 'disk' ? { disk: true as const } : {}),
   });
 
 /** Cables between the same two ends, as one link. */
-function cableLink(cables: readonly CableRow[], byId: ReadonlyMap<string, PlannedUnit>, link: Known): FlowLink {
+function cableLink(cables: readonly CableRow[], link: Known): FlowLink {
   const [first] = cables as readonly [CableRow, ...CableRow[]];
   const labels = cables.map(({ label }) => label).join(' + ');
   const carriesMBps = cables.reduce((sum, one) => sum + one.carriesMBps, 0);
-  const from = byId.get(first.from.host);
   return link({
     key: `cable ${labels}`,
     group: `cables ${first.from.host} ${first.cable.id} ${carriesMBps}`,
     kind: 'cable',
     name: `${labels} to ${first.to.brief || first.to.words}`,
     mark: labels,
-    unit: from?.id ?? (first.from.host as UnitId),
     carriesMBps,
     half: first.cable.carries.includes('usb') && first.carriesMBps < USB2_MBPS,
   });
@@ -221,7 +213,6 @@ function chipOf(cable: CableRow, byId: ReadonlyMap<string, PlannedUnit>, link: K
           kind: 'chip',
           name: `added chip of ${board.part.name}`,
           mark: board.mark,
-          unit: board.id,
           carriesMBps: linkMBps(chip.lanes, chip.gen),
           half: false,
         }),

@@ -36,9 +36,14 @@ export const rolesOf: (units: readonly PlannedUnit[]) => ReadonlyMap<UnitId, Rol
   },
 );
 
+/** Drives of one role, in the order of the kit. */
+export function drivesFor(units: readonly PlannedUnit[], role: Role) {
+  const roles = rolesOf(units);
+  return ofKind(units, 'drive').filter(({ id }) => roles.get(id) === role);
+}
+
 /** Drives that hold the pool's data: no system, cache, log or spare. */
-export const dataDrives = (units: readonly PlannedUnit[]) =>
-  ofKind(units, 'drive').filter(({ id }) => rolesOf(units).get(id) === 'data');
+export const dataDrives = (units: readonly PlannedUnit[]) => drivesFor(units, 'data');
 
 /** Whether a machine has something to start from, were it only one of several modules, or small flash. */
 export function canStart(units: readonly PlannedUnit[]): boolean {

@@ -1,5 +1,5 @@
-import { rolesOf } from '../machine/roles';
-import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
+import { drivesFor } from '../machine/roles';
+import { isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 import type { Layout } from '../build/layout';
 import type { Gone } from '../figures/power/gone';
 import type { UnitId } from '../parts/ids';
@@ -133,8 +133,7 @@ type Strike = { readonly things: readonly Thing[]; readonly strike: (struck: rea
 
 /** Everything that may fail, and what is left of the sets with some of it struck out. */
 function strikes(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Strike {
-  const roles = rolesOf(machine.units);
-  const meta = sets.length === 0 ? [] : ofKind(machine.units, 'drive').filter(({ id }) => roles.get(id) === 'meta');
+  const meta = sets.length === 0 ? [] : drivesFor(machine.units, 'meta');
   const members = new Set([...sets.flatMap(({ drives }) => drives), ...meta].map(({ id }) => id));
   const { things, ways, needs } = hangingOf(machine, wiring, gone, members);
   const strike = (struck: readonly Thing[]): Struck => {

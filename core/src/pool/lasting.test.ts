@@ -105,11 +105,10 @@ test('bought on set by set, it grows until no place is left', () => {
   ]);
   expect(limit!.at).toBe(2);
   expect(limit!.snags.map(({ code }) => code)).toContain('fits.driveInBay');
-  // Four fifths of what is there before each purchase, at 1 TB a month; padding and the file system are taken off.
-  const before = [72, 144, 216];
-  for (const [i, { neededAt }] of steps.entries()) {
-    expect(neededAt).toBeLessThan(0.8 * before[i]!);
-    expect(neededAt).toBeGreaterThan(0.8 * 0.9 * before[i]!);
+  // Four fifths of what each makes it, at 1 TB a month; padding and the file system are taken off.
+  for (const { months, usableTb } of steps) {
+    expect(months).toBeLessThan(0.8 * usableTb);
+    expect(months).toBeGreaterThan(0.8 * 0.9 * usableTb);
   }
 });
 

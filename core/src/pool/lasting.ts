@@ -1,16 +1,14 @@
 import type { Brief } from '../build/build';
 import type { FigureContext } from '../figures/context';
 import { groupedBy } from '../lists';
-import { rolesOf } from '../machine/roles';
-import { ofKind, type UnitOf } from '../machine/units';
+import { drivesFor } from '../machine/roles';
+import { ofKind } from '../machine/units';
 import type { UnitId } from '../parts/ids';
-import { LAYOUTS } from './layouts';
-import { poolOf } from './setsOf';
+import { LAYOUTS, TERABYTE } from './layouts';
+import { FULL_SHARE } from './risk';
+import { holding, poolOf } from './setsOf';
 
 const MONTHS = 12;
-const TERABYTE = 1e12;
-/** Past this share of what is usable a pool slows down and has nowhere to put what changes. */
-export const FULL_SHARE = 0.8;
 
 /** Months until so much room is full at a growth of so many TB a month; 0 where it is already, null without growth. */
 export function monthsUntilFull(usableTb: number, { storedTb = 0, growthTbPerMonth }: Brief): number | null {
@@ -35,9 +33,8 @@ export type Worn = {
 export function enduranceOf(context: FigureContext, { growthTbPerMonth }: Brief): readonly Worn[] {
   if (growthTbPerMonth === undefined) return [];
   const yearTb = growthTbPerMonth * MONTHS;
-  const roles = rolesOf(context.units);
-  const logs = ofKind(context.units, 'drive').filter(({ id }) => roles.get(id) === 'log');
-  const sets = poolOf(context).sets.filter(({ bytes }) => bytes.data > 0);
+  const logs = drivesFor(context.units, 'log');
+  const sets = holding(poolOf(context).sets);
   const allBytes = sets.reduce((sum, { bytes }) => sum + bytes.data, 0);
   const inSets = sets.flatMap(({ set, drives, bytes }) => {
     const { kind, spare } = LAYOUTS[set.layout];
@@ -82,9 +79,7 @@ const TRACK_SHARE = 0.003;
 export function memoryTold(context: FigureContext): MemoryTold {
   const { units } = context;
   const usableTb = poolOf(context).sets.reduce((sum, { bytes }) => sum + bytes.data, 0) / TERABYTE;
-  const roles = rolesOf(units);
-  const caches: readonly UnitOf<'drive'>[] = ofKind(units, 'drive').filter(({ id }) => roles.get(id) === 'cache');
-  const cacheGb = caches.reduce((sum, { part }) => sum + part.capacityBytes, 0) / 1e9;
+  const cacheGb = drivesFor(units, 'cache').reduce((sum, { part }) => sum + part.capacityBytes, 0) / 1e9;
   const wants = [
     { what: 'system' as const, gb: SYSTEM_GB },
     { what: 'reads' as const, gb: Math.min(MOST_READS_GB, READS_GB_PER_TB * usableTb) },

@@ -1,5 +1,8 @@
 import type { Build } from '../build/build';
 
+/** Bytes (IEC 80000-13). */
+export const TERABYTE = 1e12;
+
 export type PoolSet = Build['pool']['sets'][number];
 export type SetLayout = PoolSet['layout'];
 

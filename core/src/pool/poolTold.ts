@@ -3,11 +3,9 @@ import { dataDrives, rolesOf, type Role } from '../machine/roles';
 import { ofKind } from '../machine/units';
 import type { UnitId } from '../parts/ids';
 import { valueFor } from '../lists';
-import { LAYOUTS, type PoolSet } from './layouts';
+import { LAYOUTS, TERABYTE, type PoolSet } from './layouts';
 import { leastBytes, likelyBytes, poolOf, type Drive, type SetTold } from './setsOf';
 import { together, waysFor, type PoolTold, type PoolWay } from './ways';
-
-const TERABYTE = 1e12;
 
 /** A drive as the view of the pool shows it. */
 export type PoolDrive = {

@@ -63,8 +63,8 @@ export const lossOfAny = (losses: readonly number[]): number =>
 const AVERAGE = 0.75;
 export const IN_USE = 0.5;
 const SHINGLED = 0.1;
-/** How full a pool is taken to be when a drive fails. */
-const FULL = 0.8;
+/** Past this share of what is usable a pool slows down, with no room for what changes; so full one is taken to be. */
+export const FULL_SHARE = 0.8;
 
 type Rebuilt = { readonly capacityBytes: number; readonly sequentialMBps: number; readonly shingled: boolean };
 
@@ -74,7 +74,7 @@ export const rebuildMBps = ({ sequentialMBps, shingled }: Rebuilt): number =>
 
 /** Hours to rebuild a drive of a pool that is four fifths full, at so many MB/s. */
 export const rebuildHoursAt = ({ capacityBytes }: Rebuilt, mbPerS: number): number =>
-  (FULL * capacityBytes) / (mbPerS * 1e6) / 3600;
+  (FULL_SHARE * capacityBytes) / (mbPerS * 1e6) / 3600;
 
 /** The same at what the drive itself gives in use. */
 export const rebuildHours = (drive: Rebuilt): number => rebuildHoursAt(drive, rebuildMBps(drive));

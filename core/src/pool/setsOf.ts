@@ -63,6 +63,13 @@ function tell(units: Asked['units'], pool: Asked['pool'], failuresWished: number
   };
 }
 
+/** Sets that hold something: those short of drives do not. */
+export const holding = (sets: readonly SetTold[]): readonly SetTold[] => sets.filter(({ bytes }) => bytes.data > 0);
+
+/** Sets on flash alone are a pool of their own beside those with disks. */
+export const mediumOf = ({ drives }: SetTold): 'disk' | 'flash' =>
+  drives.every(({ part }) => part.medium === 'flash') ? 'flash' : 'disk';
+
 /** A set by what its drives are; those it names that are gone, or that are for something else, are not there. */
 export function toldOf(set: PoolSet, units: FigureContext['units']): SetTold {
   const byId = new Map(dataDrives(units).map((unit) => [unit.id as string, unit]));

@@ -1,7 +1,7 @@
-import { groupsOf, LAYOUTS, type PoolSet, type SetLayout } from './layouts';
+import { groupsOf, LAYOUTS, TERABYTE, type PoolSet, type SetLayout } from './layouts';
 import { asSets, bestGrouping, WIDEST, type Grouping } from './propose';
 import { lossOfAny } from './risk';
-import { leastBytes, likelyBytes, setOf, type Drive, type SetTold } from './setsOf';
+import { holding as holdingOf, leastBytes, likelyBytes, setOf, type Drive, type SetTold } from './setsOf';
 
 /** All sets of a pool together: striped, so that one lost is all lost. */
 export type PoolTold = {
@@ -20,11 +20,10 @@ export type PoolTold = {
   readonly lossAYear: { readonly apart: number; readonly together: number };
 };
 
-const TERABYTE = 1e12;
 const sum = <T>(list: readonly T[], of: (one: T) => number): number => list.reduce((all, one) => all + of(one), 0);
 
 export function together(sets: readonly SetTold[], loose: readonly Drive[] = []): PoolTold {
-  const holding = sets.filter(({ bytes }) => bytes.data > 0);
+  const holding = holdingOf(sets);
   const looseTb = sum(loose, ({ part }) => part.capacityBytes) / TERABYTE;
   // Striped over several sets every one of them gives as much as the slowest.
   const slowest = (of: (one: SetTold) => number) =>

@@ -4,9 +4,8 @@ import type { Figures } from '../figures/figures';
 import type { Catalogue } from '../parts/catalogue';
 import { dataDrives } from '../machine/roles';
 import { monthsUntilFull } from '../pool/lasting';
-import type { PoolSet } from '../pool/layouts';
-import { LAYOUTS } from '../pool/layouts';
-import { poolOf, type Drive } from '../pool/setsOf';
+import { LAYOUTS, type PoolSet } from '../pool/layouts';
+import { holding, poolOf, type Drive } from '../pool/setsOf';
 import type { Snag } from '../snags/snag';
 import { weigh, type Base, type Weighed } from './weigh';
 
@@ -31,7 +30,7 @@ export function nextDrives(
   const { build } = base;
   const context = assessor.context(build);
   const { sets, isProposed } = poolOf(context);
-  const last = sets.filter(({ bytes }) => bytes.data > 0).at(-1);
+  const last = holding(sets).at(-1);
   const like = last?.drives.reduce((a: Drive, b) => (b.part.capacityBytes > a.part.capacityBytes ? b : a));
   if (!last || !like || !catalogue.sheets[like.part.id]) return null;
   const now = base.assessment.figures['capacity.usableTb']?.value ?? 0;
@@ -77,8 +76,6 @@ function withMore(sets: readonly PoolSet[], last: PoolSet, units: PoolSet['units
 
 /** One purchase of drives on the way: what it makes of the machine, and the trouble it brings. */
 type GrowthStep = NextDrives & {
-  /** Months from now when it is needed: when the pool before it is full; null without a growth. */
-  readonly neededAt: number | null;
   /** Drives of the machine that hold data then. */ readonly drives: number;
 };
 export type Growth = {
@@ -107,11 +104,7 @@ export function* growthOf(
     yield 'buying';
     if (!next) break;
     const assessment = assessor.assess(next.after, options);
-    steps.push({
-      ...next,
-      neededAt: monthsUntilFull(leastTb(now.assessment.figures), base.build.brief),
-      drives: dataDrives(assessment.units).length,
-    });
+    steps.push({ ...next, drives: dataDrives(assessment.units).length });
     const snags = [...next.causes, ...next.worsens].filter(({ severity }) => severity === 'blocker');
     if (snags.length > 0) return { steps, limit: { at, snags } };
     now = { build: next.after, assessment };

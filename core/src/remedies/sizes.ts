@@ -7,10 +7,10 @@ import { minorPerMajor } from '../parts/currency';
 import type { PartOf } from '../parts/resolve';
 import { yearOf } from '../figures/power/year';
 import { dataDrives } from '../machine/roles';
-import { LAYOUTS, type SetLayout } from '../pool/layouts';
+import { LAYOUTS, TERABYTE, type SetLayout } from '../pool/layouts';
 import { asSets, bestGrouping, usualFailures, type Grouping } from '../pool/propose';
 import { rebuildHours } from '../pool/risk';
-import { poolOf, type Drive } from '../pool/setsOf';
+import { holding, poolOf, type Drive } from '../pool/setsOf';
 import { listed } from './guesses';
 import { weigh, type Base, type Weighed } from './weigh';
 
@@ -39,7 +39,6 @@ export type Sizes = {
 const YEARS = 5;
 /** More drives than that are not what a builder means by smaller ones. */
 const MOST_DRIVES = 60;
-const TERABYTE = 1e12;
 
 /** How many of one drive hold so much with any `failures` of a set gone, and in which sets; null past `MOST_DRIVES`. */
 export function countFor(part: PartOf<'drive'>, wishTb: number, failures: number): Grouping | null {
@@ -56,7 +55,7 @@ export function countFor(part: PartOf<'drive'>, wishTb: number, failures: number
 
 /**
  * Number against size: for the room wished, every sort of drive on sale in the place of the data drives of now, with as
- * many as it takes. One of each capacity: the one in place, else the cheapest. Yields what is found so far, so that a
+ * many as it takes. One of each capacity: the one in place, else the cheapest. Yields between weighings so that a
  * caller can stop.
  */
 export function* sizesFor(
@@ -64,7 +63,7 @@ export function* sizesFor(
   catalogue: Catalogue,
   assessor: Assessor,
   options: AssessOptions,
-): Generator<Sizes, Sizes> {
+): Generator<'weighing', Sizes> {
   const context = assessor.context(base.build);
   const data = dataDrives(context.units);
   const { sets, isProposed } = poolOf(context);
@@ -72,33 +71,17 @@ export function* sizesFor(
     data.reduce((sum, { part }) => sum + (part.medium === medium ? part.capacityBytes : 0), 0);
   const medium = data.length === 0 || bytesOf('disk') >= bytesOf('flash') ? 'disk' : 'flash';
   const own = data.filter(({ part }) => part.medium === medium);
-  const size = own[0]?.part.size ?? '3.5';
-  const holding = sets.filter(
-    ({ bytes, drives }) => bytes.data > 0 && drives.every(({ part }) => part.medium === medium),
-  );
-  const failures = context.failuresWished ?? (holding.length > 0 ? Math.min(...holding.map(({ any }) => any)) : 1);
-  const now = holding.reduce((sum, { bytes }) => sum + bytes.data, 0) / TERABYTE;
+  const mine = holding(sets).filter(({ drives }) => drives.every(({ part }) => part.medium === medium));
+  const failures = context.failuresWished ?? (mine.length > 0 ? Math.min(...mine.map(({ any }) => any)) : 1);
+  const now = mine.reduce((sum, { bytes }) => sum + bytes.data, 0) / TERABYTE;
   const wishTb = base.build.brief.usableTb ?? now;
   const told = { wishTb, failures, isWished: base.build.brief.usableTb !== undefined };
   const rows: SizeRow[] = [];
-  const answer = (): Sizes => ({ ...told, rows: [...rows], kneeTb: kneeOf(rows) });
-  if (wishTb <= 0) return answer();
-  const byCapacity = new Map<number, PartOf<'drive'>>();
-  // Of the capacity that is there now, the drive that is there.
-  for (const { part } of own) if (catalogue.sheets[part.id]) byCapacity.set(part.capacityBytes, part);
-  for (const part of listed(catalogue, 'drive'))
-    if (
-      part.medium === medium &&
-      part.size === size &&
-      part.price &&
-      !part.shingled &&
-      !byCapacity.has(part.capacityBytes)
-    )
-      byCapacity.set(part.capacityBytes, part);
+  if (wishTb <= 0) return { ...told, rows, kneeTb: null };
   const ids = new Set(own.map(({ id }) => id));
   const all = isProposed ? sets.map(({ set }) => set) : base.build.pool.sets;
   const kept = all.filter((set) => !set.units.some((id) => ids.has(id)));
-  for (const [, part] of [...byCapacity].sort(([a], [b]) => a - b)) {
+  for (const part of onePerCapacity(own, catalogue, medium)) {
     const grouping = countFor(part, wishTb, failures);
     if (!grouping) continue;
     const count = grouping.sets.reduce((sum, one) => sum + one.drives.length, 0);
@@ -117,7 +100,7 @@ export function* sizesFor(
         : []),
     ];
     const weighed = weigh(base, edits, assessor, options);
-    yield answer();
+    yield 'weighing';
     if (!weighed.ok) continue;
     rows.push({
       ...weighed,
@@ -132,7 +115,23 @@ export function* sizesFor(
       isNow: own.length === count && own.every((drive) => drive.part.id === part.id),
     });
   }
-  return answer();
+  return { ...told, rows, kneeTb: kneeOf(rows) };
+}
+
+/** Drives of the same form as those of now, one of each capacity, the smallest first; none that is shingled. */
+function onePerCapacity(
+  own: readonly Drive[],
+  catalogue: Catalogue,
+  medium: Drive['part']['medium'],
+): readonly PartOf<'drive'>[] {
+  const size = own[0]?.part.size ?? '3.5';
+  const found = new Map<number, PartOf<'drive'>>();
+  for (const { part } of own) if (catalogue.sheets[part.id]) found.set(part.capacityBytes, part);
+  for (const part of listed(catalogue, 'drive')) {
+    const isAlike = part.medium === medium && part.size === size && part.price && !part.shingled;
+    if (isAlike && !found.has(part.capacityBytes)) found.set(part.capacityBytes, part);
+  }
+  return [...found.values()].sort((a, b) => a.capacityBytes - b.capacityBytes);
 }
 
 /** The sets of a grouping with the units that are added, in order. */

@@ -5,6 +5,7 @@ import type { FigureContext } from '../figures/context';
 import type { Figures } from '../figures/figures';
 import type { CableNeeds } from '../needs/cables';
 import type { SmallNeed } from '../needs/small';
+import type { Place } from './finding';
 import type { Outcome } from '../solve/problem';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
@@ -54,6 +55,9 @@ export const chassisOf = (situation: Situation) =>
   ofKind(situation.units, 'chassis').filter((unit) => situation.layout.at[unit.id]);
 export const boardsOf = (situation: Situation) => ofKind(situation.units, 'board');
 export const seatedBoard = (situation: Situation) => boardsOf(situation).find((unit) => isSeated(situation, unit));
+
+/** Where the tags of some units hang. */
+export const placesOf = (units: readonly PlannedUnit[]): Place[] => units.map(({ id }) => ({ unit: id }));
 
 /** Units of one sheet together, in the order they are met. */
 export function byPart<T extends PlannedUnit>(units: readonly T[]): NonEmpty<T>[] {

@@ -88,6 +88,12 @@ export function itemCost(line: MoneyLine, money: Currencies, ledger: Ledger): Qu
   return ledger.times(`${label}${at}`, ledger.fact(part, 'price', typical, 'price'), count);
 }
 
+/** What a line would cost to buy anew, at what is typical of its part; 0 where that is not known. */
+export function anewCost(line: MoneyLine, money: Currencies, ledger: Ledger): number {
+  const { price: _paid, ...item } = line.item;
+  return itemCost({ ...line, item: { ...item, deal: 'buy' } }, money, ledger)?.value ?? 0;
+}
+
 /** Typical prices of cables and small parts are kept in this currency. */
 const TYPICAL_IN = 'EUR';
 

@@ -4,10 +4,9 @@ import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
 import type { Ledger, Quantity } from '../quantity';
 import { classesOf } from '../context';
-import { LAYOUTS } from '../../pool/layouts';
+import { LAYOUTS, TERABYTE } from '../../pool/layouts';
 import { leastBytes, likelyBytes, poolOf } from '../../pool/setsOf';
 
-const TERABYTE = 1e12;
 const COUNTED = new Set(['data', 'spare']);
 
 /** Raw capacity of the data drives in TB (IEC 80000-13: 10¹² bytes), spares with them. Null without any. */

@@ -4,7 +4,7 @@ import { isKind } from '../../machine/units';
 import { dataDrives } from '../../machine/roles';
 import type { PoolSet } from '../../pool/layouts';
 import { asSets, proposeSets } from '../../pool/propose';
-import { toldOf } from '../../pool/setsOf';
+import { holding, toldOf } from '../../pool/setsOf';
 import type { Proposal } from '../../snags/snag';
 import { about, swaps } from '../guesses';
 import { none, type Propose, type Proposes } from './shared';
@@ -44,7 +44,7 @@ const ANEW = 'Lay all data drives out anew; a pool in use is copied off first';
 const looseInSets: Propose = ({ build, assessment: { units } }) => {
   const inSome = new Set(build.pool.sets.flatMap((set) => set.units));
   const loose = dataDrives(units).filter(({ id }) => !inSome.has(id));
-  const made = build.pool.sets.map((set) => toldOf(set, units)).filter(({ bytes }) => bytes.data > 0);
+  const made = holding(build.pool.sets.map((set) => toldOf(set, units)));
   const weakest = made.length > 0 ? Math.min(...made.map(({ any }) => any)) : undefined;
   const more = asSets(proposeSets(loose, build.brief.failuresSurvived ?? weakest), build.pool.sets);
   return more.length === 0

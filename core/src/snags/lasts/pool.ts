@@ -1,19 +1,11 @@
 import { groupedBy, memberAt } from '../../lists';
-import { rolesOf, type Role } from '../../machine/roles';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import { drivesFor } from '../../machine/roles';
+import { ofKind } from '../../machine/units';
 import { LAYOUTS } from '../../pool/layouts';
 import { enduranceOf } from '../../pool/lasting';
-import { poolOf, type Drive, type SetTold } from '../../pool/setsOf';
-import { byPart, type Situation } from '../situation';
+import { holding, mediumOf, poolOf, type Drive } from '../../pool/setsOf';
+import { byPart, placesOf, type Situation } from '../situation';
 import type { Found } from '../words';
-
-const placesOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id }));
-
-const withRole = ({ units }: Situation, role: Role): Drive[] => {
-  const roles = rolesOf(units);
-  return ofKind(units, 'drive').filter(({ id }) => roles.get(id) === role);
-};
-const holding = (sets: readonly SetTold[]): SetTold[] => sets.filter(({ bytes }) => bytes.data > 0);
 
 /** Shingled drives in a set that rebuilds by parity, made or proposed. */
 export function shingledInParity({ context }: Situation): Found<'lasts.shingled'>[] {
@@ -40,7 +32,7 @@ export function shingledInParity({ context }: Situation): Found<'lasts.shingled'
 
 /** A pool's metadata on one drive, or on fewer than the pool's own sets may lose. */
 export function metadataAlone(situation: Situation): Found<'lasts.alone'>[] {
-  const meta = withRole(situation, 'meta');
+  const meta = drivesFor(situation.units, 'meta');
   const sets = holding(poolOf(situation.context).sets);
   if (meta.length === 0 || sets.length === 0) return [];
   const pool = Math.min(...sets.map(({ any }) => any));
@@ -57,7 +49,7 @@ export function metadataAlone(situation: Situation): Found<'lasts.alone'>[] {
 
 /** One drive for the system, where the brief wants drives to be able to fail. */
 export function systemAlone(situation: Situation): Found<'lasts.system'>[] {
-  const boots = withRole(situation, 'boot');
+  const boots = drivesFor(situation.units, 'boot');
   const [first] = boots;
   return first && boots.length === 1 && situation.context.failuresSurvived > 0
     ? [
@@ -73,7 +65,7 @@ export function systemAlone(situation: Situation): Found<'lasts.system'>[] {
 /** A write log on drives that forget what they were writing when the power goes. */
 export function logUnprotected(situation: Situation): Found<'lasts.log'>[] {
   const hasUps = ofKind(situation.units, 'ups').length > 0;
-  const forgetful = withRole(situation, 'log').filter(({ part }) => !part.powerLossSafe);
+  const forgetful = drivesFor(situation.units, 'log').filter(({ part }) => !part.powerLossSafe);
   return byPart(forgetful).map((like): Found<'lasts.log'> => ({
     severity: hasUps ? 'note' : 'caution',
     at: placesOf(like),
@@ -86,7 +78,7 @@ const CACHE_PER_MEMORY = 10;
 
 /** A read cache that cannot quicken anything: a disk, or flash far larger than the memory that keeps track of it. */
 export function cacheMisunderstood(situation: Situation): Found<'lasts.cache'>[] {
-  const caches = withRole(situation, 'cache');
+  const caches = drivesFor(situation.units, 'cache');
   if (caches.length === 0) return [];
   const facts = (drives: readonly Drive[]) => ({
     drive: memberAt(drives, 0).part.name,
@@ -115,7 +107,7 @@ export function cacheMisunderstood(situation: Situation): Found<'lasts.cache'>[]
 /** Spares that cannot take over from some drive of the sets: smaller than it, or of another medium. */
 export function spareTooSmall(situation: Situation): Found<'lasts.spare'>[] {
   const sets = holding(poolOf(situation.context).sets).filter(({ any }) => any > 0);
-  const spares = withRole(situation, 'spare');
+  const spares = drivesFor(situation.units, 'spare');
   if (sets.length === 0 || spares.length === 0) return [];
   const canServe = (spare: Drive) =>
     sets.filter(({ drives }) =>
@@ -137,9 +129,8 @@ export function spareTooSmall(situation: Situation): Found<'lasts.spare'>[] {
 
 /** Sets that lack the drives their layout wants: they hold nothing until it has them. */
 export function setShort(situation: Situation): Found<'lasts.set'>[] {
-  const made = new Map(situation.pool.sets.map((set) => [set.id, set]));
   const there = new Map(poolOf(situation.context).sets.map((told) => [told.set.id, told.drives]));
-  return [...made.values()].flatMap((set): Found<'lasts.set'>[] => {
+  return situation.pool.sets.flatMap((set): Found<'lasts.set'>[] => {
     const { least, words } = LAYOUTS[set.layout];
     const drives = there.get(set.id) ?? [];
     return drives.length < least
@@ -154,10 +145,6 @@ export function setShort(situation: Situation): Found<'lasts.set'>[] {
   });
 }
 
-/** Sets on flash alone are a pool of their own beside those with disks. */
-const mediumOf = ({ drives }: SetTold): string =>
-  drives.every(({ part }) => part.medium === 'flash') ? 'flash' : 'disk';
-
 /** Sets made that survive fewer failures than wished, or fewer than the others they are striped with. */
 export function setsTooWeak({ context, pool }: Situation): Found<'lasts.weakest'>[] {
   if (pool.sets.length === 0) return [];
@@ -168,7 +155,7 @@ export function setsTooWeak({ context, pool }: Situation): Found<'lasts.weakest'
     return [...groupedBy(weak, ({ any }) => any)].map(([any, like]): Found<'lasts.weakest'> => ({
       severity: any === 0 || wished !== undefined ? 'caution' : 'note',
       at: placesOf(like.flatMap(({ drives }) => drives)),
-      facts: { sets: like.map(({ set }) => set.id).join(', '), count: like.length, any, wished, most },
+      facts: { sets: like.map(({ set }) => set.id).join(', '), any, wished, most },
     }));
   });
 }

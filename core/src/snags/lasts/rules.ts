@@ -3,12 +3,10 @@ import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import { drivesOn } from '../../wiring/drivesOn';
-import { byPart, type Situation } from '../situation';
+import { byPart, placesOf, type Situation } from '../situation';
 import type { Found } from '../words';
 
 type Drive = UnitOf<'drive'>;
-
-const unitsOf = (units: readonly PlannedUnit[]) => units.map(({ id }) => ({ unit: id }));
 
 /** Disks in a box with more disks than they are made to stand beside. */
 export function pastRatedBays(situation: Situation): Found<'lasts.ratedBays'>[] {
@@ -27,7 +25,7 @@ export function pastRatedBays(situation: Situation): Found<'lasts.ratedBays'>[] 
       return [
         {
           severity: 'caution',
-          at: unitsOf(like),
+          at: placesOf(like),
           gap: { have: inside.length, limit: ratedBays, gap: ratedBays - inside.length, unit: 'drives' },
           facts: { count: like.length, drive: name, chassis: box.part.name },
         },
@@ -50,7 +48,7 @@ export function wornDrives(situation: Situation): Found<'lasts.worn'>[] {
     const hours = (item?.hours ?? 0) > MANY_HOURS ? (item?.hours ?? 0) : 0;
     return {
       severity: 'caution',
-      at: unitsOf(like),
+      at: placesOf(like),
       facts: { count: like.length, drive: part.name, hours, condition: item?.condition ?? '' },
     };
   });
@@ -61,7 +59,7 @@ export function unprotectedCache(situation: Situation): Found<'lasts.writeBack'>
   return ofKind(situation.units, 'controller').flatMap((unit): Found<'lasts.writeBack'>[] => {
     const count = drivesOn(situation, unit.id).length;
     return unit.part.cacheProtected === false && count > 0
-      ? [{ severity: 'caution', at: unitsOf([unit]), facts: { card: unit.part.name, count } }]
+      ? [{ severity: 'caution', at: placesOf([unit]), facts: { card: unit.part.name, count } }]
       : [];
   });
 }
@@ -78,7 +76,7 @@ export function bridges(situation: Situation): Found<'lasts.bridge'>[] {
           ? 'lost'
           : null;
     return fault
-      ? [{ severity: fault === 'one' ? 'note' : 'caution', at: unitsOf(like), facts: { box: part.name, fault } }]
+      ? [{ severity: fault === 'one' ? 'note' : 'caution', at: placesOf(like), facts: { box: part.name, fault } }]
       : [];
   });
 }
@@ -98,7 +96,7 @@ export function agedParts({ units, asOf }: Situation): Found<'lasts.aged'>[] {
     const [first] = like;
     return {
       severity: 'note',
-      at: unitsOf(like),
+      at: placesOf(like),
       facts: {
         part: like.length > 1 ? `${like.length} × ${first.part.name}` : first.part.name,
         count: like.length,

@@ -12,7 +12,7 @@ export type LastsFacts = {
   'lasts.cache': { drive: string; gb: number; memoryGb: number };
   'lasts.spare': { drive: string; serves: number; sets: number };
   'lasts.set': { set: string; layout: string; have: number; least: number };
-  'lasts.weakest': { sets: string; count: number; any: number; wished: number | undefined; most: number };
+  'lasts.weakest': { sets: string; any: number; wished: number | undefined; most: number };
   'lasts.loose': { count: number; drive: string };
   'lasts.endurance': Sized<{ count: number; drive: string; tbPerYear: number; enduranceTb: number }>;
   'lasts.software': { until: string | undefined; isOver: string };

@@ -12,7 +12,7 @@ import {
 } from './flowWords';
 
 const loaded = (kind: FlowLink['kind'], name: string, allowsMBps: number, count = 1): Loaded => ({
-  link: { key: name, group: name, kind, name, mark: 'G1', unit: 'u1' as never, carriesMBps: allowsMBps, half: false },
+  link: { key: name, group: name, kind, name, mark: 'G1', carriesMBps: allowsMBps, half: false },
   count,
   perMBps: 1,
   allowsMBps,
@@ -22,7 +22,7 @@ const network = loaded('network', '10 Gb/s network', 1124);
 const rate = (neck: Loaded | null, next: Loaded | null): Rate => ({
   mbPerS: neck?.allowsMBps ?? 0,
   neck,
-  next: next && { mbPerS: next.allowsMBps, neck: next },
+  next,
   links: [neck, next].flatMap((one) => one ?? []),
   through: new Map(),
 });
@@ -84,7 +84,7 @@ test('several clients, bursts, cards and an unsaid network', () => {
     'Memory takes about the first 12 GB of a write at 1,124 MB/s, then it is 400 MB/s.',
   );
   expect(burstWords({ kind: 'cache', gb: 960, mbPerS: 500, thenMBps: 500 })).toMatch(/reads no faster in a row/);
-  const card = { unit: 'c' as never, mark: 'G1', name: 'Tern 24i', drives: 24, wantMBps: 12_720, givesMBps: 6700 };
+  const card = { mark: 'G1', name: 'Tern 24i', drives: 24, wantMBps: 12_720, givesMBps: 6700 };
   expect(cardWords({ ...card, wanted: 2 })).toBe(
     '24 drives on G1, Tern 24i, could give 12,720 MB/s; it passes on 6,700 MB/s: they want 2 such cards.',
   );

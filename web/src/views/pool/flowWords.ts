@@ -47,9 +47,9 @@ const isMany = ({ link, count }: Loaded) => count > 1 && (link.kind === 'drive' 
 
 /** What it would be with the narrow place cured. */
 export function nextWords({ neck, next }: Rate, way: Direction): string | null {
-  if (!neck || !next?.neck) return null;
+  if (!neck || !next) return null;
   return (
-    `Were that cured, it ${VERB[way]} ${rateWords(next.mbPerS)}; ` + `then ${linkInside(next.neck)} would hold it back.`
+    `Were that cured, it ${VERB[way]} ${rateWords(next.allowsMBps)}; ` + `then ${linkInside(next)} would hold it back.`
   );
 }
 

@@ -1,4 +1,5 @@
 import {
+  FULL_SHARE,
   LAYOUTS,
   type Brief,
   type Breaks,
@@ -32,8 +33,6 @@ const tib = (value: number): string => {
   const units = (value * 1e12) / 2 ** 40;
   return `${units >= 100 ? Math.round(units) : Number(units.toFixed(1))} TiB`;
 };
-/** Fuller than this a pool gets slow, and has nowhere to put what changes. */
-const FILL = 0.8;
 
 type Answer = { readonly words: string; readonly tone: 'good' | 'warn' | 'bad' | 'text-mid' };
 
@@ -64,7 +63,7 @@ export function workingWords({ usableTb, leastTb, rawTb, redundancyTb, wastedTb 
     .join(', ')
     .concat(
       `. Records and the file system take up to ${tb(usableTb - leastTb)} of it. ` +
-        `Fill it to about ${tb(FILL * leastTb)}: past four fifths it slows down.`,
+        `Fill it to about ${tb(FULL_SHARE * leastTb)}: past four fifths it slows down.`,
     );
 }
 

@@ -7,7 +7,6 @@ const link = (key: string, kind: FlowLink['kind'], mark = ''): FlowLink => ({
   kind,
   name: key,
   mark,
-  unit: 'u' as never,
   carriesMBps: 1000,
   half: false,
 });
