@@ -7,7 +7,6 @@ import {
   isClassSheet,
   mismatchWords,
   replay,
-  type SupplyPoint,
   tryAt,
   weigh,
   wordsOf,
@@ -24,16 +23,9 @@ import {
   type TryRow,
   type Weighed,
 } from '@inch-tower/core';
-import type {
-  BenchView,
-  BenchWorker,
-  Effect,
-  GoingRow,
-  QuietRows,
-  RefusedRow,
-  TaggedSnag,
-  TrySource,
-} from './messages';
+import type { BenchView, BenchWorker, GoingRow, RefusedRow, TaggedSnag, TrySource } from './messages';
+import { breathe, effects, row } from './rows';
+import { searches } from './searches';
 import { viewAnswers } from './viewAnswers';
 
 const assessor = createAssessor();
@@ -104,11 +96,6 @@ function base(): Base | null {
   if (build && !assessment) assessNow(openRev);
   return build && assessment ? { build, assessment } : null;
 }
-const effects = (snags: readonly Snag[]): Effect[] =>
-  snags.map((snag) => {
-    const { title, what } = wordsOf(snag);
-    return { title, what, severity: snag.severity };
-  });
 const outcome = (weighed: Weighed) => ({
   delta: weighed.delta,
   figures: weighed.figures,
@@ -119,42 +106,26 @@ const outcome = (weighed: Weighed) => ({
   blockersAfter: weighed.blockersAfter,
 });
 
-const row = (way: Weighed & { readonly title: string }) => ({
-  title: way.title,
-  edits: way.edits,
-  delta: way.delta,
-  figures: way.figures,
-  blockersAfter: way.blockersAfter,
-});
-
 /** Fetched soon after a machine is first open, so that it is there when somebody asks, connected or not. */
 const loadWays = () => import('./ways');
 const WAYS_AFTER_MS = 1500;
 
-const supplyRow = (one: SupplyPoint) => ({
-  ...row({ ...one, title: `Take ${one.name} instead` }),
-  cure: true,
-  name: one.name,
-  givesW: one.givesW,
-  lossKwh: one.lossKwh,
-  lossMinor: one.lossMinor,
-  earDb: one.earDb,
-  costs: effects([...one.causes, ...one.worsens]),
-});
-
-/** Lets waiting messages in between two pieces of work. */
-const breathe = () =>
-  new Promise<void>((resolve) => {
-    const channel = new MessageChannel();
-    channel.port1.onmessage = () => resolve();
-    channel.port2.postMessage(null);
-  });
 const SLICE_MS = 12;
 /** The first rows go out as soon as they fill what is seen, the others so seldom that drawing them keeps up. */
 const FIRST_ROWS = 20;
 const BATCH_MS = 150;
 
 const worker: BenchWorker = {
+  ...searches({
+    base,
+    listed: () => listed,
+    weighing,
+    options: today,
+    ask() {
+      const mine = ++asking;
+      return () => mine !== asking;
+    },
+  }),
   ...viewAnswers({ base, assessor, asOf: () => today().asOf }),
   ready: () => true,
 
@@ -196,95 +167,6 @@ const worker: BenchWorker = {
   explain: (id) => (build ? assessor.explain(build, id) : null),
 
   shares: (id) => (build ? assessor.shares(build, id) : []),
-  async quieten(onProgress) {
-    const mine = ++asking;
-    const from = base();
-    if (!from) return null;
-    const { quieten } = await import('./seldom');
-    const run = quieten(from, listed, weighing, today());
-    let told = performance.now();
-    for (;;) {
-      const next = run.next();
-      const rows = (): QuietRows => ({
-        ...next.value,
-        best: next.value.best.map((one) => ({
-          ...row(one),
-          cure: true,
-          savesDb: one.savesDb,
-          duty: one.duty,
-          hottestC: one.hottestC,
-        })),
-      });
-      if (next.done) return rows();
-      if (performance.now() - told > BATCH_MS) {
-        onProgress(rows());
-        told = performance.now();
-      }
-      await breathe();
-      if (mine !== asking) return null;
-    }
-  },
-
-  async growth() {
-    const mine = ++asking;
-    const from = base();
-    if (!from) return null;
-    const { growthOf } = await import('./seldom');
-    const run = growthOf(from, listed, weighing, today());
-    let told = run.next();
-    for (; !told.done; told = run.next()) {
-      await breathe();
-      if (mine !== asking) return null;
-    }
-    const { steps, limit } = told.value;
-    const [next] = steps;
-    if (!next) return null;
-    const last = limit ? steps[limit.at - 1] : steps.at(-1);
-    return {
-      next: {
-        ...row({ ...next, title: `${next.count} × ${next.name}` }),
-        cure: true,
-        name: next.name,
-        count: next.count,
-        usableTb: next.usableTb,
-        months: next.months,
-        costs: effects([...next.causes, ...next.worsens]),
-      },
-      most: last ? { usableTb: last.usableTb, drives: last.drives, fullAt: last.months } : null,
-      limit: effects(limit?.snags ?? []),
-    };
-  },
-
-  async sizes() {
-    const mine = ++asking;
-    const from = base();
-    if (!from) return null;
-    const { sizesFor } = await import('./seldom');
-    const run = sizesFor(from, listed, weighing, today());
-    for (;;) {
-      const next = run.next();
-      if (next.done)
-        return {
-          ...next.value,
-          rows: next.value.rows.map((one) => ({
-            ...row({ ...one, title: `${one.count} × ${one.name}` }),
-            cure: true,
-            name: one.name,
-            tb: one.tb,
-            count: one.count,
-            layout: one.layout,
-            widths: one.widths,
-            rebuildH: one.rebuildH,
-            fiveYears: one.fiveYears,
-            isNow: one.isNow,
-            costs: effects([...one.causes, ...one.worsens]),
-          })),
-        };
-      await breathe();
-      if (mine !== asking) return null;
-    }
-  },
-
   async tryAt(ask, onBatch) {
     const mine = ++asking;
     const from = base();
@@ -330,30 +212,6 @@ const worker: BenchWorker = {
         return {
           rows: next.value.map((remedy) => ({ ...row(remedy), cure: remedy.cure })),
           conflict: conflictLines(from, snag),
-        };
-      await breathe();
-      if (mine !== asking) return null;
-    }
-  },
-
-  async supplies(supply) {
-    const mine = ++asking;
-    const from = base();
-    if (!from) return null;
-    const { supplyOffers } = await import('./seldom');
-    if (mine !== asking) return null;
-    const run = supplyOffers(from, supply, listed, weighing, today());
-    for (;;) {
-      const next = run.next();
-      if (next.done)
-        return {
-          offers: next.value.offers.map((offer) => ({
-            ...supplyRow(offer),
-            savesKwh: offer.savesKwh,
-            savesMinor: offer.savesMinor,
-          })),
-          now: next.value.now,
-          all: next.value.all.map((one) => ({ ...supplyRow(one), isTooSmall: one.isTooSmall })),
         };
       await breathe();
       if (mine !== asking) return null;

@@ -120,7 +120,7 @@ export type SizeRowTold = RemedyRow &
   Pick<SizeRow, 'name' | 'tb' | 'count' | 'layout' | 'widths' | 'rebuildH' | 'fiveYears' | 'isNow'> & {
     readonly costs: readonly Effect[];
   };
-export type SizesTold = Omit<Sizes, 'rows'> & { readonly rows: readonly SizeRowTold[] };
+type SizesTold = Omit<Sizes, 'rows'> & { readonly rows: readonly SizeRowTold[] };
 /** Changes that make the machine quieter, the most first, and how far the search for them is. */
 export type QuietRow = RemedyRow & Pick<Quieter, 'savesDb' | 'duty' | 'hottestC'>;
 export type QuietRows = { readonly done: number; readonly of: number; readonly best: readonly QuietRow[] };

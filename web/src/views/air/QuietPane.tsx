@@ -4,7 +4,7 @@ import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { quietSearch, stopSearch } from '../../worker/client';
 import type { QuietRow, QuietRows } from '../../worker/messages';
-import { useSearch } from '../bench/hooks/useSearch';
+import { useSearch } from '../../worker/useSearch';
 import { quietWords } from './airWords';
 
 type Found = { readonly rev: number; readonly rows: QuietRows; readonly how: 'looking' | 'done' | 'late' | 'stopped' };

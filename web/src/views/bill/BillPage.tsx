@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { billCsv } from './csv';
 import type { Build } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { selectUnits } from '../../state/selectors';
 import { benchWorker } from '../../worker/client';
 import { useAsked } from '../../worker/useAsked';
+import { saveBill } from '../build/saveBill';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
 import { BillSide } from './BillSide';
@@ -54,7 +54,7 @@ function BillPane({ told: { bill }, build }: { readonly told: BillTold; readonly
           What does it cost?
         </h2>
         <span className="no-print ml-auto flex gap-3 text-[13px]">
-          <button type="button" className="plain min-h-6 underline" onClick={() => void billCsv(build)}>
+          <button type="button" className="plain min-h-6 underline" onClick={() => void saveBill(build)}>
             Save as a table
           </button>
           <button type="button" className="plain min-h-6 underline" onClick={() => window.print()}>

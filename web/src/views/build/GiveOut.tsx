@@ -1,6 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import { useAppSelector } from '../../state/store';
 import { benchWorker } from '../../worker/client';
+import { saveBill } from './saveBill';
 import { fileNameOf, saveBuildFile, saveFile } from '../saveFile';
 
 /** The machine as files: as it is on the screen, saved or not. */
@@ -23,7 +24,7 @@ export function GiveOut() {
           <DropdownMenu.Item className={item} onSelect={() => saveBuildFile(build)}>
             Build file, to open anywhere
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => void made('csv', 'text/csv', benchWorker().bill())}>
+          <DropdownMenu.Item className={item} onSelect={() => void saveBill(build)}>
             Bill as a table (CSV)
           </DropdownMenu.Item>
           <DropdownMenu.Item

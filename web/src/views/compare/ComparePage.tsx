@@ -36,10 +36,9 @@ export default function ComparePage() {
           {ids.map((id, i) => (
             <span key={id} className="flex min-h-8 items-center gap-1.5">
               <span className="mono font-medium">{LETTERS[i]}</span>
-              {columnName(
-                comparison?.machines.find((one) => one.id === id)?.name ??
-                  data?.builds.find((one) => one.id === columnOf(id).id)?.name,
-                id,
+              {nameOf(
+                comparison?.machines.find((one) => one.id === id) ??
+                  data?.builds.find((one) => one.id === columnOf(id).id) ?? { name: id },
               )}
               <button
                 type="button"
@@ -94,8 +93,6 @@ export default function ComparePage() {
     </div>
   );
 }
-
-const columnName = (name: string | undefined, id: string): string => nameOf({ name: name ?? id });
 
 type Found = { readonly comparison: Comparison } | { readonly problem: string };
 

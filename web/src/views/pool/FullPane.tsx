@@ -1,17 +1,16 @@
-import { useEffect, useState } from 'react';
 import type { Build } from '@inch-tower/core';
 import { Link } from 'react-router';
 import { edit } from '../../state/benchThunks';
-import { useAppDispatch, useAppSelector } from '../../state/store';
-import type { GrowthTold } from '../../worker/messages';
-import { useSearch } from '../bench/hooks/useSearch';
+import { useAppDispatch } from '../../state/store';
+import { useSearched } from '../../worker/useSearched';
 import { growthWords, nextDrivesWords, wornWords } from './fullWords';
 import type { PoolView } from './usePool';
 
 /** When the pool is full, what is bought then, and whether flash lives that long. */
 export function FullPane({ pool, build }: { readonly pool: PoolView; readonly build: Build }) {
   const dispatch = useAppDispatch();
-  const growth = useGrowth();
+  const found = useSearched((searcher) => searcher.growth());
+  const growth = found === 'late' ? null : found;
   const next = growth?.next;
   const told = next && nextDrivesWords(next, build.currency);
   const far = growth && growthWords(growth);
@@ -25,6 +24,7 @@ export function FullPane({ pool, build }: { readonly pool: PoolView; readonly bu
           how much data there is and how much comes to it in a month.
         </p>
       )}
+      {found === 'late' && <p className="text-mid">What comes next could not be worked out in time.</p>}
       {next && told && (
         <div className="my-1 flex flex-wrap items-baseline gap-x-3 gap-y-1">
           <p className="min-w-0 flex-1">
@@ -49,21 +49,4 @@ export function FullPane({ pool, build }: { readonly pool: PoolView; readonly bu
       </p>
     </div>
   );
-}
-
-function useGrowth(): GrowthTold | null {
-  const rev = useAppSelector((state) => state.bench.view?.rev);
-  const search = useSearch();
-  const [known, setKnown] = useState<{ readonly rev: number; readonly told: GrowthTold } | null>(null);
-  useEffect(() => {
-    if (rev === undefined) return;
-    let isHere = true;
-    void search((searcher) => searcher.growth()).then((told) => {
-      if (isHere && told && told !== 'late') setKnown({ rev, told });
-    });
-    return () => {
-      isHere = false;
-    };
-  }, [rev, search]);
-  return known && known.rev === rev ? known.told : null;
 }

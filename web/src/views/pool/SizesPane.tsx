@@ -1,17 +1,14 @@
-import { useEffect, useState } from 'react';
 import { minorPerMajor, type Build } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
-import { useAppDispatch, useAppSelector } from '../../state/store';
+import { useAppDispatch } from '../../state/store';
 import { countWords, wholeMoneyWords } from '../../words/format';
-import type { SizeRowTold, SizesTold } from '../../worker/messages';
-import { useSearch } from '../bench/hooks/useSearch';
+import type { SizeRowTold } from '../../worker/messages';
+import { useSearched } from '../../worker/useSearched';
 import { hoursWords, wayName } from './poolWords';
-
-type Known = { readonly rev: number; readonly told: SizesTold | 'late' };
 
 /** Few large drives against many small ones, for the room that is wished. */
 export function SizesPane({ build }: { readonly build: Build }) {
-  const told = useSizes();
+  const told = useSearched((searcher) => searcher.sizes());
   const dispatch = useAppDispatch();
   if (!told) return <p className="text-[13px] text-mid">Trying every size …</p>;
   if (told === 'late') return <p className="text-[13px] text-mid">This could not be worked out in time.</p>;
@@ -133,22 +130,4 @@ function SizeLine({
       </td>
     </tr>
   );
-}
-
-/** Asked when it is opened, and again with every revision. */
-function useSizes(): SizesTold | 'late' | null {
-  const rev = useAppSelector((state) => state.bench.view?.rev);
-  const search = useSearch();
-  const [known, setKnown] = useState<Known | null>(null);
-  useEffect(() => {
-    if (rev === undefined) return;
-    let isHere = true;
-    void search((searcher) => searcher.sizes()).then((told) => {
-      if (isHere && told) setKnown({ rev, told });
-    });
-    return () => {
-      isHere = false;
-    };
-  }, [rev, search]);
-  return known && known.rev === rev ? known.told : null;
 }

@@ -1,16 +1,16 @@
-import { useEffect, useState } from 'react';
-import type { BoxPower, Build, UnitId } from '@inch-tower/core';
+import type { BoxPower, Build } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
-import { useAppDispatch, useAppSelector } from '../../state/store';
+import { useAppDispatch } from '../../state/store';
 import { changeWords, numbersWithin, wholeMoneyWords } from '../../words/format';
-import type { SupplyChoiceRows, SupplyPointRow, SupplyRow } from '../../worker/messages';
-import { useSearch } from '../bench/hooks/useSearch';
+import type { SupplyPointRow, SupplyRow } from '../../worker/messages';
+import { useSearched } from '../../worker/useSearched';
 import { SupplyCurve } from './SupplyCurve';
 
 /** Is the supply of a box too large or too small, and would another lose less in a year of this machine? */
 export function SupplyPane({ box, build }: { readonly box: BoxPower; readonly build: Build }) {
   const { supply, states } = box;
-  const choice = useOffers(supply?.unit ?? null);
+  const unit = supply?.unit;
+  const choice = useSearched(unit ? (searcher) => searcher.supplies(unit) : null, unit);
   const dispatch = useAppDispatch();
   if (!supply) return null;
   const idle = states.find(({ state }) => state === 'idle')?.loadShare ?? 0;
@@ -77,22 +77,4 @@ function offerWords(row: SupplyRow, build: Build): string {
     price ? `price ${price} ${build.currency}` : 'price the same',
     ...(noise ? [`${noise} dB(A)`] : []),
   ].join(' · ');
-}
-
-/** Offers for a supply of the machine as it stands; null while they are looked for. */
-function useOffers(supply: UnitId | null): SupplyChoiceRows | 'late' | null {
-  const rev = useAppSelector((state) => state.bench.view?.rev);
-  const search = useSearch();
-  const [known, setKnown] = useState<{ rev: number; supply: UnitId; rows: SupplyChoiceRows | 'late' } | null>(null);
-  useEffect(() => {
-    if (!supply || rev === undefined) return;
-    let isHere = true;
-    void search((searcher) => searcher.supplies(supply)).then((rows) => {
-      if (isHere && rows) setKnown({ rev, supply, rows });
-    });
-    return () => {
-      isHere = false;
-    };
-  }, [supply, rev, search]);
-  return known && known.rev === rev && known.supply === supply ? known.rows : null;
 }

@@ -4,7 +4,7 @@ import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { countWords } from '../../../words/format';
 import type { Hosted } from '../../../worker/messages';
-import { useSearch } from '../hooks/useSearch';
+import { useSearch } from '../../../worker/useSearch';
 import { WayRow } from './WayRow';
 
 const MOST = 200;

@@ -3,7 +3,7 @@ import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
 import type { TaggedSnag, WaysOut } from '../../../worker/messages';
 import { useOwned } from '../hooks/useOwned';
-import { useSearch } from '../hooks/useSearch';
+import { useSearch } from '../../../worker/useSearch';
 import { Conflict, WayRow } from './WayRow';
 
 /** What would cure a snag, each way weighed, or what would help where nothing does. */

@@ -5,7 +5,7 @@ import { useAppDispatch } from '../../../state/store';
 import type { Searched } from '../../../worker/client';
 import type { RefusedRow, WaysOut } from '../../../worker/messages';
 import { useBench } from '../hooks/benchContext';
-import { useSearch } from '../hooks/useSearch';
+import { useSearch } from '../../../worker/useSearch';
 import { Conflict, WayRow } from './WayRow';
 
 /** For a part that does not go: the smallest changes that would let it in, asked for one at a time. */

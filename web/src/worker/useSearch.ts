@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import type { RootState } from '../../../state/store';
-import { searchIn, type Searched, type Searcher } from '../../../worker/client';
+import type { RootState } from '../state/store';
+import { searchIn, type Searched, type Searcher } from './client';
 
 /** Asks the second worker for something long about the machine as it stands. */
 export function useSearch(): <T>(ask: (searcher: Searcher) => Promise<T | null>) => Promise<Searched<T>> {
