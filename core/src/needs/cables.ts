@@ -1,7 +1,8 @@
 import { memberAt } from '../lists';
-import type { SpotRef, Wire } from '../build/layout';
+import type { Wire } from '../build/layout';
 import type { PartOf } from '../parts/resolve';
 import { isOfKind, cableKindById, type CableKind } from '../links/cableKinds';
+import { plugOf } from '../links/halfPlugs';
 import { ofKind, type PlannedUnit } from '../machine/units';
 
 /** Cables of one kind a layout needs: how many are there already, and how many to buy. */
@@ -17,9 +18,6 @@ export type CableNeeds = {
   readonly needs: readonly Need[];
   /** Cables of the kit that no wire uses. */ readonly spare: readonly PlannedUnit[];
 };
-
-/** The plug of eight lanes that a half is of. */
-const plugOf = ({ host, key, n = 1 }: SpotRef): string => `${host}/${key}.${Math.ceil(n / 2)}`;
 
 /** Cables for the wires: first cables of the kit, then those in the boxes of its parts, then to buy. */
 export function cableNeeds(

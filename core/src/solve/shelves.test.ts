@@ -1,6 +1,7 @@
 import { printSpot, type Wire } from '../build/layout';
 import { feedChain, sourceOf } from '../links/passOn';
-import { fixture, tweak, type Fixture } from '../testing/fixture';
+import type { SheetId } from '../parts/ids';
+import { catalogue, fixture, tweak, type Fixture } from '../testing/fixture';
 import { bayGroupsWith } from '../testing/rules';
 import { wiringFor } from '../wiring/wiring';
 import { checkLayout } from './checkLayout';
@@ -51,6 +52,30 @@ test('a shelf with one connector is the last of its chain', () => {
   expect(head('tern-4i4e', 2, 24, device(1, 'either')).assess().unconnected).toHaveLength(8);
   // Two uplinks that hand nothing on.
   expect(head('tern-4i4e', 2, 24, device(2, 'device')).assess().unconnected).toHaveLength(8);
+});
+
+test('shelves of two sheets are chained where their bays take the same drives, and not where they do not', () => {
+  const loft = catalogue.sheets['loft-16' as SheetId]!;
+  const [front] = bayGroupsWith('drive-shelf', {}, {});
+  const other = (group: Record<string, unknown>) => ({
+    ...catalogue,
+    sheets: {
+      ...catalogue.sheets,
+      other: { ...loft, id: 'other', name: 'Other', bayGroups: [{ ...front, ...group }] } as never,
+    },
+  });
+  const both = (group: Record<string, unknown>) =>
+    fixture(other(group))
+      .add('creel-2w')
+      .add('wren-c8')
+      .add('tern-4i4e')
+      .add('loft-16')
+      .add('other')
+      .add('sluice-8', 24);
+  const twelve = both({ rows: 3, columns: 4 });
+  expect(twelve.assess().unconnected).toEqual([]);
+  isValid(twelve);
+  expect(both({ rows: 3, columns: 4, takes: ['2.5'] }).assess().unplaced).toHaveLength(8);
 });
 
 test('a chain stays as it is when a drive is added, and is said by what feeds it', () => {

@@ -1,8 +1,9 @@
 import { memberAt, plainAt } from '../lists';
-import { printSpot, type Layout, type Seat } from '../build/layout';
+import { printSpot, type Layout, type Seat, type SpotRef } from '../build/layout';
 import { fewLast } from '../memoLast';
 import { dealtAlike, dealtSeatsAlike, dealtUnits, layoutsAlike } from './likeness';
 import { mismatch } from '../machine/accepts';
+import { pairHalves } from '../links/halfPlugs';
 import { expanderPorts, hostPorts, protocolOf, type SeatOf } from '../links/ports';
 import type { Outcome, Problem } from './problem';
 import { adapterBays, eachBayPlan, seatedBays, type BayGroupHere, type BayPlan } from './solver/bayPlans';
@@ -57,8 +58,9 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
   const hint = awake === before.wires ? before : { ...before, wires: [...awake] };
   const wishes = wishesOf(units, hint);
   const found = dealtOnce(problem, before, () => bestBound(problem, hint, wishes), wishes);
-  const { seats, wires } = expand(found.table, found.picks, wishes, hint.wires);
+  const { seats, wires: dealt } = expand(found.table, found.picks, wishes, hint.wires);
   const at = seatsOf(found, seats, hint);
+  const wires = pairHalves(dealt, () => liveHosts(units, at, found.plan.modes));
   const layout = keepSame(before, {
     ...hint,
     at,
@@ -76,6 +78,14 @@ function solveAfresh(problem: Problem, before: Layout): Outcome {
     conflict,
     moved: units.filter((unit) => gaveWay(unit, hint, at)),
   };
+}
+
+/** Host sides of a machine whose parts are seated so. */
+function liveHosts(units: readonly PlannedUnit[], at: Layout['at'], modes: Layout['modes']): SpotRef[] {
+  const seatOf: SeatOf = (unit) => unit.builtIn?.spot ?? at[unit.id]?.spot;
+  return [...hostPorts(units, seatOf, modes), ...expanderPorts(units, seatOf)]
+    .filter(({ lanes }) => lanes > 0)
+    .map(({ ref }) => ref);
 }
 
 type Dealing = { readonly units: readonly PlannedUnit[]; readonly before: Layout; readonly owned: Problem['owned'] };

@@ -6,7 +6,7 @@ import { isKind, ofKind, type UnitOf } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
-import { about, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
+import { about, lanes, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
 import type { Base } from '../weigh';
 import { addPart, none, addAll, addSundry, type Propose, type Proposes } from './shared';
 
@@ -208,5 +208,10 @@ export const MATES = {
   'mates.memoryPath': fewerModules,
   'mates.frontUsb': addSundry('headerAdapter'),
   'mates.spareCables': (base, snag) => (snag.severity === 'note' ? [] : cablesOut(base, snag, 'Leave out')),
+  'mates.halfPlugs': (base, snag, catalogue) =>
+    about(base, snag)
+      .filter((unit) => isKind(unit, 'controller'))
+      .slice(0, 1)
+      .flatMap((unit) => swaps(base, catalogue, unit, 'controller', (part) => lanes(part) >= lanes(unit.part))),
   'mates.cableLength': (base, snag) => cablesOut(base, snag, 'Buy others instead of'),
 } as const satisfies Proposes;

@@ -1,9 +1,11 @@
+import { memberAt } from '../../lists';
 import { printSpot, type SpotRef, type Wire } from '../../build/layout';
 import { cableKindById, type CableKind } from '../../links/cableKinds';
 import { carriedBy, longestMm } from '../../links/cableLimit';
+import { clashingPlugs } from '../../links/halfPlugs';
 import { demandsFor } from '../../links/demands';
 import { portsIn } from '../../links/ports';
-import { ofKind, type UnitOf } from '../../machine/units';
+import { ofKind, unitsById, type UnitOf } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import { runMm } from '../../wiring/runLength';
 import { servedBy } from '../../wiring/servedBy';
@@ -139,3 +141,28 @@ function ofTheKit(situation: Situation, runs: readonly Run[]): Found<'mates.cabl
 }
 
 type LengthTrouble = Found<'mates.cableLength'>['facts']['is'];
+
+/** Plugs of eight lanes whose halves go to what no one cable goes to: one plug takes one cable. */
+export function halfPlugs({ units, layout }: Situation): Found<'mates.halfPlugs'>[] {
+  const byId = unitsById(units);
+  return clashingPlugs(layout.wires).flatMap((uses): Found<'mates.halfPlugs'>[] => {
+    const unit = byId.get(memberAt(uses, 0).at.host);
+    const names = uses.flatMap(({ wire }) => cableKindById(wire.cable)?.name ?? []);
+    return unit
+      ? [
+          {
+            severity: 'blocker',
+            at: [
+              unit.id,
+              ...uses.map(({ wire, at }) => (at === wire.host[0] ? wire.device[0] : wire.host[0]).host),
+            ].map((id) => ({ unit: id })),
+            facts: {
+              part: unit.part.name,
+              plug: Math.ceil((memberAt(uses, 0).at.n ?? 1) / 2),
+              cables: [...new Set(names)].sort().join('; '),
+            },
+          },
+        ]
+      : [];
+  });
+}

@@ -1,4 +1,4 @@
-import { cableLength, spareCables } from './cables';
+import { cableLength, halfPlugs, spareCables } from './cables';
 import {
   eccUnused,
   memoryMates,
@@ -37,4 +37,5 @@ export const MATES: RulesOf<MatesFacts> = {
   'mates.frontUsb': frontUsb,
   'mates.spareCables': spareCables,
   'mates.cableLength': cableLength,
+  'mates.halfPlugs': halfPlugs,
 };

@@ -21,6 +21,7 @@ export type MatesFacts = {
   'mates.memoryPath': Sized<{ board: string; slots: number; add: number; of: number; giveUp: number }>;
   'mates.frontUsb': { chassis: string; board: string; kind: string };
   'mates.spareCables': { count: number; cable: string; turned: string; right: string };
+  'mates.halfPlugs': { part: string; plug: number; cables: string };
   'mates.cableLength': Sized<{ cable: string; count: number; is: 'short' | 'long' | 'coils' | 'tooFar' }>;
 };
 
@@ -151,5 +152,10 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
       return is === 'coils' ? `${way} The rest lies in coils before the air.` : way;
     },
     why: 'Too short it pulls at its plugs; too long the link loses speed or drops.',
+  },
+  'mates.halfPlugs': {
+    title: 'Two cables on one plug',
+    what: (f) => `Plug ${f.plug} of ${f.part} would take two cables: ${f.cables}.`,
+    why: 'A plug of eight lanes takes one cable, and none splits both ways.',
   },
 };

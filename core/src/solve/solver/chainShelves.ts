@@ -10,7 +10,7 @@ import type { ChainLink } from './table';
 type Shelf = { readonly shape: Shape; readonly host: string };
 
 /**
- * Shelves of one sheet that the outside ports are too few for, chained: the bays of a chain are one cell, fed where its
+ * Shelves of like bays that the outside ports are too few for, chained: the bays of a chain are one cell, fed where its
  * first shelf is. A shelf that hung behind another stays there while ports are short, one put there by hand always;
  * others go to the shortest chain.
  */
@@ -28,7 +28,7 @@ export function chainShelves(
   });
   if (shelves.length < 2) return shapes;
   const merged = new Map<Shape, Shape | null>();
-  for (const alike of bySheet(shelves, byId)) {
+  for (const alike of byBays(shelves)) {
     for (const chain of chainsOf(alike, portsFor(alike, ports), wires)) {
       const [head, ...others] = chain;
       if (!head || others.length === 0) continue;
@@ -48,14 +48,18 @@ export function chainShelves(
   });
 }
 
-function bySheet(shelves: readonly Shelf[], byId: ReadonlyMap<string, PlannedUnit>): Shelf[][] {
+/** Shelves whose bays no drive tells apart, of whatever sheets and however many bays. */
+function byBays(shelves: readonly Shelf[]): Shelf[][] {
   const found = new Map<string, Shelf[]>();
   for (const shelf of shelves) {
-    const sheet = byId.get(shelf.host)?.part.id ?? '';
-    found.set(sheet, [...(found.get(sheet) ?? []), shelf]);
+    const { takes, maxDriveHeightMm, access, backplane } = shelf.shape.group.group;
+    const bays = JSON.stringify([takes, maxDriveHeightMm, access, { ...backplane, connectors: connectorsOf(shelf) }]);
+    found.set(bays, [...(found.get(bays) ?? []), shelf]);
   }
   return [...found.values()];
 }
+
+const connectorsOf = ({ shape }: Shelf) => shape.targets.map(({ kind, lanes, carries }) => ({ kind, lanes, carries }));
 
 const portsFor = (shelves: readonly Shelf[], ports: readonly HostPort[]): number =>
   ports.filter((port) =>
