@@ -13,12 +13,15 @@ export type CableKind = {
   readonly typicalMinor: number;
   /** Half of a cable whose plug of eight lanes is at this end: the halves on one plug are bought as one. */
   readonly pairedAt?: 'host' | 'device';
+  /** The end at whose box a bracket in a slot opening leads it through the wall. */
+  readonly bracketAt?: 'host' | 'device';
 };
 
 const MINI_SAS = ['sff-8087', 'sff-8643', 'sff-8654-4i'] as const;
 /** It never carried PCIe: its pins and shielding are of 6 Gb/s SAS. */
 const NO_PCIE = 'sff-8087';
 const OUTSIDE = ['sff-8088', 'sff-8644'] as const;
+const INSIDE = ['sff-8087', 'sff-8643'] as const;
 const PLAIN: Readonly<Partial<Record<ConnectorKind, string>>> = {
   sata: 'SATA',
   esata: 'eSATA',
@@ -53,6 +56,13 @@ const cable = (
   };
 };
 
+/** A cable outside, a bracket in a slot opening and a cable behind it, bought together: from box to box. */
+const throughWall = (host: ConnectorKind, device: ConnectorKind, bracketAt: 'host' | 'device'): CableKind => ({
+  ...cable('straight', host, device, 1, ['sas', 'sata'], 7500),
+  name: `Cables and bracket, ${words(host)} to ${words(device)}`,
+  bracketAt,
+});
+
 /** One half of a cable with a plug of eight lanes, named as the whole. */
 const half = (one: CableKind, pairedAt: 'host' | 'device', from: string, to: string): CableKind => ({
   ...one,
@@ -86,6 +96,9 @@ export const CABLE_KINDS: readonly CableKind[] = [
   cable('straight', 'sff-8611-4i', 'sff-8611-4i', 1, ['sata', 'pcie'], 2600),
   ...MINI_SAS.map((device) => cable('reverse', 'sata', device, 4, ['sata'], 1300)),
   ...OUTSIDE.flatMap((host) => OUTSIDE.map((device) => cable('straight', host, device, 1, ['sas', 'sata'], 3500))),
+  ...OUTSIDE.flatMap((out) =>
+    INSIDE.flatMap((within) => [throughWall(out, within, 'device'), throughWall(within, out, 'host')]),
+  ),
   cable('straight', 'sff-8611-4i', 'sff-8639', 1, ['pcie'], 3500),
   ...EIGHT_LANES.flatMap((eight) => [
     half(cable('straight', eight, eight, 1, ['sas', 'sata', 'pcie'], 3800), 'host', words(eight), words(eight)),
@@ -140,4 +153,16 @@ export function isOfKind(cable: PartOf<'cable'>, kind: CableKind): boolean {
       host.role !== 'device' &&
       device.role !== 'host',
   );
+}
+
+/** One end of a cable: inside a box or at its wall, and which box. */
+type End = { readonly inside: boolean; readonly box: string | null };
+
+/**
+ * Whether a cable of a kind goes from a port to an end: inside it stays in its box, outside it goes from box to box, and
+ * through a bracket it comes out of one or goes into another.
+ */
+export function goesBetween(cable: CableKind, port: End, end: End): boolean {
+  if (port.inside === end.inside) return !port.inside || port.box === end.box;
+  return cable.bracketAt === (port.inside ? 'host' : 'device') && port.box !== end.box;
 }

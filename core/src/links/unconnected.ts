@@ -2,9 +2,10 @@ import { printSpot, type Layout, type Wire } from '../build/layout';
 import { memoPair } from '../memoLast';
 import { demandsFor } from './demands';
 import { cableKindBetween, cableKindById } from './cableKinds';
-import type { Protocol } from '../parts/vocabulary';
+import type { ConnectorKind, Protocol } from '../parts/vocabulary';
 import { DRIVE_DATA_KEY, portsIn, protocolOf, type Demand, type HostPort } from './ports';
-import { unitsById, type PlannedUnit } from '../machine/units';
+import { boxOf, seatsOf } from '../machine/hosts';
+import { isKind, unitsById, type PlannedUnit } from '../machine/units';
 import { sourceOf, throughConnectors } from './passOn';
 
 /** One reason in a conflict, in classes: "9 SATA drives", "8 ports". `units` are those it is about. */
@@ -71,10 +72,18 @@ function portShortage(units: readonly PlannedUnit[], layout: Layout, demands: re
   const outside = new Set(
     demands.flatMap((demand) => (demand.kind === 'backplane' && !demand.target.inside ? [demand.target.kind] : [])),
   );
+  const within = new Set(
+    demands.flatMap((demand) => (demand.kind === 'backplane' && demand.target.inside ? [demand.target.kind] : [])),
+  );
+  const leadsTo = (port: HostPort, kinds: ReadonlySet<ConnectorKind>) =>
+    [...kinds].some((kind) => cableKindBetween('straight', port.kind, kind));
+  const at = seatsOf(layout);
+  const inBoxes = new Set<string | null>(demands.map(({ unit }) => boxOf(unit.id, at, units)?.id ?? null));
+  const boxes = units.filter((unit) => isKind(unit, 'chassis')).length;
   const useful = (port: HostPort) =>
     port.inside
-      ? !port.carries.includes('usb')
-      : [...outside].some((kind) => cableKindBetween('straight', port.kind, kind));
+      ? !port.carries.includes('usb') && (inBoxes.has(port.box) || leadsTo(port, outside))
+      : leadsTo(port, outside) || (boxes > 1 && leadsTo(port, within));
   const ports = portsIn(units, layout).filter(useful);
   const lanes = ports.reduce((sum, port) => sum + Math.min(port.lanes, 4), 0);
   const facts: ConflictFact[] = [

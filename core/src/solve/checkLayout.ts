@@ -316,9 +316,15 @@ function checkWire(wire: Wire, ports: ReadonlyMap<string, HostPort>, ends: Ends)
       )
     )
       faults.push({ code: 'protocol', about: printSpot(ref) });
-    if (live.some((port) => port && port.inside !== end.inside)) faults.push({ code: 'side', about: printSpot(ref) });
-    if (end.inside && live.some((port) => port && port.box !== boxOfEnd(ref, ends)))
-      faults.push({ code: 'box', about: printSpot(ref) });
+    for (const port of live) {
+      if (!port) continue;
+      const isSameBox = port.box === boxOfEnd(ref, ends);
+      const through = cable.bracketAt === (port.inside ? 'host' : 'device');
+      if (port.inside !== end.inside && !through) faults.push({ code: 'side', about: printSpot(ref) });
+      // Inside both ends are in one box; through a bracket they are in two.
+      else if (port.inside !== end.inside ? isSameBox : end.inside && !isSameBox)
+        faults.push({ code: 'box', about: printSpot(ref) });
+    }
     if (
       end.wants &&
       live.some((port) => port && (end.wants === 'sas' ? !port.carries.includes('sas') : !port.multiplier))

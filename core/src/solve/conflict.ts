@@ -259,14 +259,16 @@ function counted(
     const spoken = new Set(
       ofKind(wanting, 'drive').map(({ part }) => (part.interface === 'nvme' ? 'pcie' : part.interface)),
     );
-    const outside = there.some(
-      ({ part }) =>
-        part.kind === 'chassis' &&
-        part.bayGroups.some(
-          ({ backplane }) =>
-            backplane && backplane.type !== 'direct' && backplane.connectors.some(({ side }) => side === 'outside'),
-        ),
-    );
+    const outside =
+      ofKind(there, 'chassis').length > 1 ||
+      there.some(
+        ({ part }) =>
+          part.kind === 'chassis' &&
+          part.bayGroups.some(
+            ({ backplane }) =>
+              backplane && backplane.type !== 'direct' && backplane.connectors.some(({ side }) => side === 'outside'),
+          ),
+      );
     const ports = portsIn(units, hint).filter(
       (port) => (port.inside || outside) && port.carries.some((one) => spoken.has(one)),
     );

@@ -1,5 +1,7 @@
+import { unconnectedDrives } from '../links/unconnected';
 import { printSpot } from '../build/layout';
 import { fixture, tweak, type Fixture } from '../testing/fixture';
+import { said } from '../testing/rules';
 import { checkLayout } from './checkLayout';
 import { problemOf } from './problem';
 
@@ -35,14 +37,16 @@ test('each box has its own supply and its own start', () => {
   expect(figures['power.start12A']!.value).toBeLessThan(8.6);
 });
 
-test('a drive shelf needs an outside port: an HBA with inside ports does not reach it', () => {
+test('a drive shelf hangs on an outside port; inside ports reach it through a bracket, SATA ports do not', () => {
   const shelfOnly = (card: string) => {
     const made = fixture().add('loft-16').add('sluice-8', 6);
     return made.add('creel-2w').add('wren-c8').add(card);
   };
   expect(shelfOnly('tern-8e').assess().unconnected).toEqual([]);
   expect(cables(shelfOnly('tern-8e'))).toEqual([expect.stringMatching(/^straight:sff-8644:sff-8644 .*front-link\.1$/)]);
-  expect(shelfOnly('tern-8i').assess().unconnected).toHaveLength(6);
+  expect(cables(shelfOnly('tern-8i'))).toEqual([expect.stringMatching(/^straight:sff-8643:sff-8644 .*front-link\.1$/)]);
+  expect(shelfOnly('tern-8i').assess().unconnected).toEqual([]);
+  expect(shelfOnly('stilt-6').assess().unconnected).toHaveLength(6);
 });
 
 test('the checker refuses a cable that goes through a wall', () => {
@@ -75,4 +79,59 @@ test('the board of a mini computer holds memory, and its brick lies beside it', 
   const made = shelfPair();
   expect(made.seat('clew-s16')).toBe('memory.1');
   expect(made.assess().open.map((one) => one.kind)).toEqual([]);
+});
+
+describe('a box of drives behind a bracket', () => {
+  // A head with a card and beside it a rack box of twelve bays without a board.
+  const behind = (card: string, drives: number, from?: ReturnType<typeof tweak>) =>
+    fixture(from).add('creel-2w').add('wren-c8').add(card).add('gable-12').add('sluice-8', drives);
+
+  test('outside ports reach its backplane, a cable for each connector, and both lead through one bracket', () => {
+    const made = behind('tern-8e', 8);
+    expect(made.assess().unconnected).toEqual([]);
+    expect(made.build.layout.wires.map(({ cable }) => cable)).toEqual([
+      'straight:sff-8644:sff-8643',
+      'straight:sff-8644:sff-8643',
+    ]);
+    expect(checkLayout(problemOf(made.build), made.build.layout)).toEqual([]);
+    expect(made.assess().needs.needs.map(({ cable, toBuy }) => [cable.name, toBuy])).toEqual([
+      ['Cables and bracket, SFF-8644 to SFF-8643', 2],
+    ]);
+    expect(said(made, 'fits.bracketOpening')).toEqual([]);
+  });
+  test('no more drives than the ports have lanes', () => {
+    const made = behind('tern-8e', 12);
+    expect(made.assess().unconnected).toHaveLength(4);
+    expect(
+      unconnectedDrives(made.assess().units, made.build.layout).conflict?.find(({ kind }) => kind === 'ports')?.count,
+    ).toBe(8);
+  });
+  test('a box without slot openings says so', () => {
+    expect(said(behind('tern-8e', 8, tweak('gable-12', { openings: [] })), 'fits.bracketOpening')).toEqual([
+      'caution: 2 cables into Gable 12 want 1 bracket; no slot opening is free.',
+    ]);
+  });
+  test('an expander with a plug of its own is fed through the wall', () => {
+    const made = fixture()
+      .add('creel-2w')
+      .add('wren-c8')
+      .add('tern-8e')
+      .add('gable-24')
+      .add('weir-24')
+      .add('sluice-8', 24);
+    expect(made.assess().unconnected).toEqual([]);
+    expect(checkLayout(problemOf(made.build), made.build.layout)).toEqual([]);
+  });
+  test('the checker refuses a bracket within one box', () => {
+    const made = behind('tern-8e', 4);
+    const { layout } = made.build;
+    const one = fixture().add('gable-12').add('gannet-c8').add('tern-8e').add('sluice-8', 4);
+    const wires = layout.wires.map((wire) => ({
+      ...wire,
+      host: [{ ...wire.host[0], host: one.unit('tern-8e') }],
+      device: [{ ...wire.device[0], host: one.unit('gable-12') }],
+    }));
+    const faults = checkLayout(problemOf(one.build), { ...one.build.layout, wires: wires as never });
+    expect(faults.map(({ code }) => code)).toContain('box');
+  });
 });

@@ -1,8 +1,9 @@
 import type { EditOf } from '../build/edits';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
-import { cableKindBetween, cableKindById } from '../links/cableKinds';
+import { cableKindBetween, cableKindById, goesBetween } from '../links/cableKinds';
 import { expanderPorts, hostPorts, type HostPort } from '../links/ports';
-import { seatSpot, type PlannedUnit } from '../machine/units';
+import { boxAmong } from '../machine/hosts';
+import { seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 
 /** A port a cable could be moved to: what is on it now, and the edit that moves it there. */
 export type OtherPort = {
@@ -15,8 +16,8 @@ export type OtherPort = {
 };
 
 /**
- * Every other port one end of a cable could be plugged into: the same box and side, a cable is made
- * between the kinds, it speaks the same protocols and has the lanes. A breakout in reverse is joined
+ * Every other port one end of a cable could be plugged into: a cable is made that goes from there to
+ * where it ends, it speaks the same protocols and has the lanes. A breakout in reverse is joined
  * from several ports and stays as it is.
  */
 export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: Wire): OtherPort[] {
@@ -26,19 +27,22 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
   const all = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
   const now = all.find((port) => port.name === printSpot(wire.host[0]));
   if (!now) return [];
+  const byId = unitsById(units);
+  const endOf = ({ host }: SpotRef) => ({
+    inside: cable.bracketAt ? !now.inside : now.inside,
+    box: boxAmong(host, byId, seatOf)?.id ?? null,
+  });
   const on = new Map(layout.wires.flatMap((one) => one.host.map((host) => [printSpot(host), one] as const)));
   const fed = new Set(layout.wires.flatMap((one) => one.device.map(printSpot)));
   const goes = (port: HostPort) =>
     port.name !== now.name &&
     port.lanes >= Math.min(now.lanes, cable.shape === 'forward' ? 4 : now.lanes) &&
-    port.inside === now.inside &&
-    (!port.inside || port.box === now.box) &&
     cable.carries.some((one) => port.carries.includes(one) && now.carries.includes(one)) &&
     !fed.has(port.name) &&
     !wire.device.some(({ host }) => host === port.unit.id);
   return all.filter(goes).flatMap((port): OtherPort[] => {
     const kind = cableKindBetween(cable.shape, port.kind, cable.device);
-    if (!kind) return [];
+    if (!kind || !wire.device.every((ref) => goesBetween(kind, port, endOf(ref)))) return [];
     const takenBy = on.get(port.name) ?? null;
     if (takenBy && cableKindById(takenBy.cable)?.shape === 'reverse') return [];
     return [

@@ -264,6 +264,7 @@ export const FITS = {
     ...bracketsOff(base, snag),
     ...takeOut(about(base, snag)),
   ],
+  'fits.bracketOpening': none,
   'fits.bracketOff': (base, snag, catalogue) =>
     snag.severity === 'blocker' ? [...moveCards(base, snag, catalogue), ...takeOut(about(base, snag))] : [],
   'fits.holes': (base, snag, catalogue) => [

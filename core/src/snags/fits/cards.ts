@@ -1,6 +1,7 @@
-import { boardSlot, coveredBy } from '../../machine/hosts';
+import { cableKindById } from '../../links/cableKinds';
+import { boardSlot, boxOf, coveredBy, seatsOf } from '../../machine/hosts';
 import { limitFor, needsRiser, openingAt } from '../../geometry/clearance';
-import { cardReachMm, isCard, isModule, ofKind, type CardPart, unitsById } from '../../machine/units';
+import { cardReachMm, isCard, isKind, isModule, ofKind, type CardPart, unitsById } from '../../machine/units';
 import { FULL_HEIGHT_CARD_MM, LOW_PROFILE_CARD_MM } from '../../parts/geometry';
 import { boxAround, occupiedFeatures, seatedBoard, spotOf, type Situation, unitById } from '../situation';
 import type { Found } from '../words';
@@ -217,5 +218,37 @@ export function cardCovers(situation: Situation): Found<'fits.cardCovers'>[] {
         },
       ];
     return covered.length ? [{ severity: 'note', at: [{ unit: unit.id }, { spot }], facts }] : [];
+  });
+}
+
+/** A bracket in a slot opening leads two cables through the wall. */
+const CABLES_A_BRACKET = 2;
+
+/** Cables led through the wall of a box by a bracket, where cards leave it too few slot openings. */
+export function bracketOpening(situation: Situation): Found<'fits.bracketOpening'>[] {
+  const through = new Map<string, number>();
+  for (const wire of situation.layout.wires) {
+    const at = cableKindById(wire.cable)?.bracketAt;
+    const box = at && boxOf(wire[at][0].host, seatsOf(situation.layout), situation.units);
+    if (box) through.set(box.id, (through.get(box.id) ?? 0) + 1);
+  }
+  return [...through].flatMap(([id, cables]): Found<'fits.bracketOpening'>[] => {
+    const box = unitsById(situation.units).get(id);
+    if (!box || !isKind(box, 'chassis')) return [];
+    const openings = box.part.openings.reduce((sum, one) => sum + one.count, 0);
+    const taken = seatedCards(situation)
+      .filter((card) => boxAround(situation, card)?.id === id && openingOf(situation, card)?.height)
+      .reduce((sum, { part }) => sum + Math.ceil(part.thickSlots), 0);
+    const [free, brackets] = [Math.max(0, openings - taken), Math.ceil(cables / CABLES_A_BRACKET)];
+    return brackets <= free
+      ? []
+      : [
+          {
+            severity: 'caution',
+            at: [{ unit: box.id }],
+            gap: { have: brackets, limit: free, gap: free - brackets, unit: 'openings' },
+            facts: { box: box.part.name, cables, brackets },
+          },
+        ];
   });
 }

@@ -1,4 +1,14 @@
-import { bracketOff, cardBracket, cardCovers, cardHeight, cardLength, cardOpening, cardSlot, riserHand } from './cards';
+import {
+  bracketOff,
+  bracketOpening,
+  cardBracket,
+  cardCovers,
+  cardHeight,
+  cardLength,
+  cardOpening,
+  cardSlot,
+  riserHand,
+} from './cards';
 import { driveInBay } from './drives';
 import { coolerBase, driveHoles, fixedBays, rackBody, rackDepth, stickHeight, supplyScrews } from './holds';
 import { boardInChassis, coolerHeight, fanMount, supplyForm, supplyLength } from './parts';
@@ -23,6 +33,7 @@ export const FITS: RulesOf<FitsFacts> = {
   'fits.bracket': cardBracket,
   'fits.opening': cardOpening,
   'fits.bracketOff': bracketOff,
+  'fits.bracketOpening': bracketOpening,
   'fits.fixedBays': fixedBays,
   'fits.holes': driveHoles,
   'fits.supplyScrews': supplyScrews,

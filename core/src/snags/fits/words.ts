@@ -21,6 +21,7 @@ export type FitsFacts = {
   'fits.riserHand': { riser: string; have: string; chassis: string; want: string };
   'fits.bracket': { card: string; opening: string; brackets: string };
   'fits.opening': { card: string; lost: number; useless: string };
+  'fits.bracketOpening': Sized<{ box: string; cables: number; brackets: number }>;
   'fits.bracketOff': { card: string; lost: number };
   'fits.fixedBays': { count: number };
   'fits.holes': { count: number; drive: string; have: keyof typeof HOLES; want: string };
@@ -129,6 +130,13 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
       `${f.card}: the rear wall has no opening at its slot. It goes in only without its ` +
       `bracket${f.lost ? `, and ${n(f.lost, 'outside port')} cannot be used` : ''}.`,
     why: 'Only the slot holds it: a pull tilts it.',
+  },
+  'fits.bracketOpening': {
+    title: 'Opening for a bracket',
+    what: (f, s) =>
+      `${n(f.cables, 'cable')} into ${f.box} ${f.cables === 1 ? 'wants' : 'want'} ${n(f.brackets, 'bracket')}; ` +
+      `${s.gap.limit === 0 ? 'no slot opening is' : `${n(s.gap.limit, 'slot opening')} ${s.gap.limit === 1 ? 'is' : 'are'}`} free.`,
+    why: 'A cable through a bare hole chafes at its edge, and nothing takes a pull from its plug.',
   },
   'fits.bracketOff': {
     title: 'Card without its bracket',

@@ -70,6 +70,9 @@ const modulesOnChipset = (role: 'log' | 'scratch') => {
   const board = made.unit('plover-a6');
   return made.add('stickle-500', 1, { role, at: [`${board}/m2b`] });
 };
+/** Three shelves on a card of one outside port; a bracket leads its inside port to a second. */
+const threeShelves = (from?: Catalogue) =>
+  fixture(from).add('creel-2w').add('wren-c8').add('tern-4i4e').add('loft-16', 3).add('barge-8', 48);
 const PAIRS: readonly Pair[] = [
   [
     'a cage behind a multiplier on plain ports',
@@ -129,14 +132,9 @@ const PAIRS: readonly Pair[] = [
   [
     'a shelf without a port for its uplink',
     'reaches.portsShort',
-    () =>
-      rack(tweak('loft-16', { bayGroups: bayGroupsWith('drive-shelf', {}, { role: 'device' }) }))
-        .add('tern-24i')
-        .add('tern-4i4e')
-        .add('loft-16', 2)
-        .add('barge-8', 56),
-    /^blocker: 16 drives in Loft 16 [A-Z]+2 have no cable: no port is left that an uplink could go to\.$/,
-    () => rack().add('tern-24i').add('tern-4i4e').add('loft-16', 2).add('barge-8', 56),
+    () => threeShelves(tweak('loft-16', { bayGroups: bayGroupsWith('drive-shelf', {}, { role: 'device' }) })),
+    /^blocker: 16 drives in Loft 16 [A-Z]+3 have no cable: no port is left that an uplink could go to\.$/,
+    () => threeShelves(),
   ],
   [
     'more SSDs on a card than it carries',

@@ -1,4 +1,5 @@
 import { valueFor, memberAt } from '../../lists';
+import { cableKindById } from '../../links/cableKinds';
 import type { Protocol } from '../../parts/vocabulary';
 import type { Room } from './least';
 import { burdenOf } from './score';
@@ -55,13 +56,19 @@ export class Bounds {
     private readonly table: Table,
     private readonly at: Offsets,
   ) {
+    // Where a bracket leads from box to box, the bays of all are one room for the ports of all.
+    const isOneRoom = table.cells.some((cell) =>
+      cell.feeds.some(({ cable }) => cableKindById(cable)?.bracketAt !== undefined),
+    );
     this.boxes = new Map(
       [...new Set([...table.cells.map((cell) => cell.box), ...table.ends.map((end) => end.box)])].map((box, i) => [
         box,
-        i,
+        isOneRoom ? 0 : i,
       ]),
     );
-    this.boxOfPort = table.ports.map((port) => (port.ports[0].inside ? (this.boxes.get(port.ports[0].box) ?? -1) : -1));
+    this.boxOfPort = table.ports.map((port) =>
+      isOneRoom ? 0 : port.ports[0].inside ? (this.boxes.get(port.ports[0].box) ?? -1) : -1,
+    );
     this.boxOfEnd = table.ends.map((end) => valueFor(this.boxes, end.box));
     this.bays = [...this.boxes].map(() => 0);
     this.lanes = [...this.boxes].map(() => 0);
@@ -84,9 +91,8 @@ export class Bounds {
     this.speaks = table.ports.map((port) =>
       this.protocols.map((one) => one === null || bridged || port.ports[0].carries.includes(one)),
     );
-    this.outsideApart = table.cells.some(
-      (cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside),
-    );
+    this.outsideApart =
+      isOneRoom || table.cells.some((cell) => cell.kind !== 'shared' && cell.targets.some((target) => !target.inside));
     this.byWish = [...table.drives.keys()].sort(
       (a, b) => memberAt(table.drives, a).wishMBps - memberAt(table.drives, b).wishMBps,
     );

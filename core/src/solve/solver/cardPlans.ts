@@ -6,7 +6,7 @@ import { mismatch } from '../../machine/accepts';
 import { wantsAside } from '../../machine/aside';
 import { protocolOf, wallBefore } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
-import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
+import { ASIDE, refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
 import { lanesLeft, type Uses } from '../../links/laneSharing';
 import { cardReachMm, isCard, isKind, isModule, unitsById, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { outOf } from './roles';
@@ -97,6 +97,7 @@ export function cardPlans(
 class CardSearch {
   private readonly byId: ReadonlyMap<string, PlannedUnit>;
   private readonly boards: readonly Board[];
+  private readonly boxes: number;
   private readonly kinds: Kind[] = [];
   private readonly left: number[] = [];
   /** Kind of the unit that wants a place, and how firmly. */
@@ -128,6 +129,7 @@ class CardSearch {
     this.byId = unitsById(units);
     this.share = { left: work.left * SHARE };
     const here = units.filter((unit) => seated.has(unit.id) || unit.builtIn);
+    this.boxes = here.filter((unit) => isKind(unit, 'chassis')).length;
     this.boards = here.filter((unit): unit is Board => isKind(unit, 'board'));
     const byName = groupedBy(
       units.filter((unit) => !unit.builtIn && (isCard(unit.part) || isKind(unit, 'riser') || isModule(unit))),
@@ -524,7 +526,8 @@ class CardSearch {
           isKind(unit, 'controller') &&
           unit.part.connectors.some((one) => one.side === 'outside') &&
           wallBefore(spot, this.byId, seatOf);
-        if (wall) top = false;
+        // In another box it may reach more.
+        if (wall || (spot.key === ASIDE && this.boxes > 1)) top = false;
         marks.push(
           `${this.wired.has(unit.id) ? unit.id : unit.part.id}@` +
             `${boxAmong(unit.id, this.byId, seatOf)?.id ?? ''}${wall ? '-' : ''}`,

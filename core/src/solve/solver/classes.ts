@@ -1,4 +1,4 @@
-import { cableKindBetween } from '../../links/cableKinds';
+import { cableKindBetween, goesBetween } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, expanderPorts, hostPorts, protocolOf, type HostPort } from '../../links/ports';
 import { dealtMBps, laneMBps, uplinkGb } from '../../links/rates';
 import type { PlannedUnit } from '../../machine/units';
@@ -139,12 +139,13 @@ export const wayOf = (uplinkMBps: number, limit: number) => `${uplinkMBps}|${lim
 
 export function feedsExpander(one: PortClass, outlets: ReadonlyNonEmpty<HostPort>, firm: Firm): boolean {
   const [port, first] = [one.ports[0], outlets[0]];
+  const cable = cableKindBetween('straight', one.kind, first.kind);
   return (
     one.behind < 0 &&
-    !!cableKindBetween('straight', one.kind, first.kind) &&
+    !!cable &&
     one.lanes >= first.fullLanes &&
     port.carries.includes('sas') &&
-    reaches(port, first.inside, first.box) &&
+    goesBetween(cable, port, first) &&
     firmAllows(
       firm,
       one.ports.map(({ name }) => name),
@@ -152,7 +153,3 @@ export function feedsExpander(one: PortClass, outlets: ReadonlyNonEmpty<HostPort
     )
   );
 }
-
-/** A cable inside stays in its box; one outside goes from box to box. */
-export const reaches = (port: HostPort, inside: boolean, box: string | null) =>
-  port.inside === inside && (!inside || port.box === box);

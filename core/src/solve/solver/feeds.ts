@@ -1,13 +1,13 @@
 import { memberAt } from '../../lists';
 import type { Layout } from '../../build/layout';
 import { printSpot } from '../../build/layout';
-import { cableKindBetween, cableKindById } from '../../links/cableKinds';
+import { cableKindBetween, cableKindById, goesBetween } from '../../links/cableKinds';
 import type { Target } from '../../links/ports';
 import { laneMBps, uplinkGb } from '../../links/rates';
 import type { PlannedUnit } from '../../machine/units';
 import type { BayGroupHere } from './bayPlans';
 import type { Firm } from './boundCables';
-import { feedsExpander, reaches, uplinkOf, wayOf } from './classes';
+import { feedsExpander, uplinkOf, wayOf } from './classes';
 import type { Shape } from './shapes';
 import type { DriveClass, DriveUnit, EndCable, EndClass, ExpanderCell, Feed, PortClass } from './table';
 
@@ -60,7 +60,8 @@ export function feedsOf(
   return ports.flatMap((one, port): Feed[] => {
     const first = one.ports[0];
     const cable = cableKindBetween('straight', one.kind, target.kind);
-    if (!cable || one.lanes < target.lanes || !reaches(first, target.inside, shape.box)) return [];
+    if (!cable || one.lanes < target.lanes) return [];
+    if (!goesBetween(cable, first, { inside: target.inside, box: shape.box })) return [];
     const { backplane } = shape.group.group;
     if (backplane?.type === 'expander' && !(target.lanes > 1 ? first.carries.includes('sas') : first.multiplier))
       return [];
@@ -150,7 +151,7 @@ export function endCable(
   one: PortClass,
 ): EndCable | null {
   const first = one.ports[0];
-  if (!first.carries.includes(drive.protocol) || !reaches(first, inside, shape.box)) return null;
+  if (!first.carries.includes(drive.protocol)) return null;
   const wide = one.lanes >= 4 && drive.protocol !== 'pcie';
   const cable = cableKindBetween(wide ? 'forward' : 'straight', one.kind, kind);
   const lossMBps = Math.max(
@@ -161,7 +162,7 @@ export function endCable(
           (drive.protocol === 'pcie' ? Math.min(drive.units[0].part.lanes, one.lanes) : 1),
     ),
   );
-  if (!cable) return null;
+  if (!cable || !goesBetween(cable, first, { inside, box: shape.box })) return null;
   return {
     cable: cable.id,
     lossMBps,

@@ -1,4 +1,6 @@
 import { plainAt } from '../../lists';
+import { cableKindById } from '../../links/cableKinds';
+
 /**
  * How good a layout is, smallest first, packed into three whole numbers that are compared in turn.
  * `a` counts units without a place (data drives, boot drives, cards, others), then drives without a
@@ -64,7 +66,8 @@ export function levelsOf({ a, b, c }: Score): number[] {
 }
 
 /**
- * What a cable to buy counts: a breakout as two, since it is dearer and its tails want routing. So a backplane is fed
- * straight where it can be.
+ * What a cable to buy counts: a breakout as two, since it is dearer and its tails want routing, and so does one through
+ * a bracket. So a backplane is fed straight where it can be.
  */
-export const burdenOf = (cable: string): number => (cable.startsWith('straight') ? 1 : 2);
+export const burdenOf = (cable: string): number =>
+  cable.startsWith('straight') && !cableKindById(cable)?.bracketAt ? 1 : 2;

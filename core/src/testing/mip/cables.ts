@@ -106,7 +106,8 @@ class CableWriter {
     for (const [cable, count] of this.bought) {
       const buy = this.program.amount();
       this.program.atLeast([[buy, 1], ...count.map(([one, factor]): Term => [one, -factor])], -(owned.get(cable) ?? 0));
-      this.levels.add('cablesToBuy', [buy, cableKindById(cable)!.shape === 'straight' ? 1 : 2]);
+      const { shape, bracketAt } = cableKindById(cable)!;
+      this.levels.add('cablesToBuy', [buy, shape === 'straight' && !bracketAt ? 1 : 2]);
     }
     for (const wire of hint.wires) this.settled(wire);
   }
@@ -145,8 +146,10 @@ class CableWriter {
     }).flat();
   }
 
-  private reaches(port: Port, side: Connector['side'], box: string | null): boolean {
-    return port.connector.side === side && (side === 'outside' || port.box === box);
+  private reaches(cable: CableKind, port: Port, side: Connector['side'], box: string | null): boolean {
+    const mine = port.connector.side;
+    if (mine !== side) return cable.bracketAt === (mine === 'inside' ? 'host' : 'device') && port.box !== box;
+    return side === 'outside' || port.box === box;
   }
 
   private buy(cable: CableKind, yes: number): void {
@@ -223,7 +226,7 @@ class CableWriter {
         if (
           connector.kind !== cable.host ||
           !speaks(connector, cable, protocolOf(drive.part)) ||
-          !this.reaches(port, side, box) ||
+          !this.reaches(cable, port, side, box) ||
           (cable.shape === 'forward' && connector.lanes < 4)
         )
           continue;
@@ -290,7 +293,8 @@ class CableWriter {
         const cable = CABLE_KINDS.find(
           (one) => one.shape === 'straight' && one.host === port.connector.kind && one.device === connector.kind,
         );
-        if (!cable || port.connector.lanes < connector.lanes || !this.reaches(port, connector.side, box)) continue;
+        if (!cable || port.connector.lanes < connector.lanes || !this.reaches(cable, port, connector.side, box))
+          continue;
         const mine = this.drives.filter(
           (drive) => here.some(({ unit }) => unit === drive) && speaks(port.connector, cable, protocolOf(drive.part)),
         );
@@ -473,7 +477,7 @@ class CableWriter {
         port.connector.lanes < connector.lanes ||
         !takes ||
         served.length === 0 ||
-        !this.reaches(port, connector.side, this.seats.boxOf(host))
+        !this.reaches(cable, port, connector.side, this.seats.boxOf(host))
       )
         return [];
       return [{ port, served, yes: this.feed(name, cable, port) }];
@@ -555,7 +559,7 @@ class CableWriter {
           !cable ||
           port.connector.lanes < first.lanes ||
           !port.connector.carries.includes('sas') ||
-          !this.reaches(port, first.side, end.box)
+          !this.reaches(cable, port, first.side, end.box)
         )
           return [];
         const yes = this.feed(end.name, cable, port);

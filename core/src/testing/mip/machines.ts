@@ -31,11 +31,13 @@ export function machine(seed: number, mostDrives = 6): Machine {
   const features = new Set<Feature>();
   const from = sheets(next, features);
   let made = fixture(from).add('larder-8').add('wren-c8');
-  for (const card of cards(next, features)) made = made.add(card);
+  const dealt = cards(next, features);
+  for (const card of dealt) made = made.add(card);
   if (features.has('nested')) {
     made = made.add(one(next, ['cradle-2', 'crib-3', 'crib-4s', 'cradle-1w', 'crib-6', 'crib-u2']));
     if (chance(next, 40)) made = made.add(one(next, ['cradle-2', 'cradle-2', 'cradle-drawer']));
-  } else if (chance(next, 12)) {
+  } else if (chance(next, 12) && !dealt.includes('weir-24')) {
+    // An expander card that may stand free in either of two boxes is not written down as a program.
     made = made.add('loft-16').add('tern-8e');
     features.add('expander');
   }
