@@ -159,7 +159,7 @@ export function isOfKind(cable: PartOf<'cable'>, kind: CableKind): boolean {
 type End = { readonly inside: boolean; readonly box: string | null };
 
 /**
- * Whether a cable of a kind goes from a port to an end: inside it stays in its box, outside it goes from box to box, and
+ * Whether a cable of a kind goes from a port to an end: inside it stays in its box, outside it goes from box to box,
  * through a bracket it comes out of one or goes into another.
  */
 export function goesBetween(cable: CableKind, port: End, end: End): boolean {

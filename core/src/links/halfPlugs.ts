@@ -2,7 +2,7 @@ import { printSpot, type SpotRef, type Wire } from '../build/layout';
 import { EIGHT_LANES, type ConnectorKind } from '../parts/vocabulary';
 import { cableKindById } from './cableKinds';
 
-/** A plug of eight lanes is two halves in a layout, numbered one after the other: 1 and 2 are one plug, 3 and 4 the next. */
+/** A plug of eight lanes is two halves in a layout: 1 and 2 are one plug, 3 and 4 the next. */
 export const plugOf = ({ host, key, n = 1 }: SpotRef): string => `${host}/${key}.${Math.ceil(n / 2)}`;
 
 const isEight = (kind: ConnectorKind): boolean => (EIGHT_LANES as readonly string[]).includes(kind);

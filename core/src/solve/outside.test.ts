@@ -108,7 +108,7 @@ describe('a box of drives behind a bracket', () => {
   });
   test('a box without slot openings says so', () => {
     expect(said(behind('tern-8e', 8, tweak('gable-12', { openings: [] })), 'fits.bracketOpening')).toEqual([
-      'caution: 2 cables into Gable 12 want 1 bracket; no slot opening is free.',
+      'caution: 2 cables through the wall of Gable 12: 1 bracket, and 0 slot openings free.',
     ]);
   });
   test('an expander with a plug of its own is fed through the wall', () => {

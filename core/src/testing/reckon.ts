@@ -3,7 +3,7 @@ import { lanesAt } from '../solve/checkLayout';
 import { limitFor, needsRiser } from '../geometry/clearance';
 import { boxAmong } from '../machine/hosts';
 import { demandsFor } from '../links/demands';
-import { cableKindById } from '../links/cableKinds';
+import { cableKindById, type CableKind } from '../links/cableKinds';
 import { mismatch } from '../machine/accepts';
 import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../links/ports';
 import type { Problem } from '../solve/problem';
@@ -131,8 +131,7 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
   const used = new Map<string, number>();
   for (const wire of layout.wires) used.set(wire.cable, (used.get(wire.cable) ?? 0) + 1);
   for (const [cable, count] of used)
-    sum.cablesToBuy +=
-      Math.max(0, count - (problem.owned?.get(cable) ?? 0)) * (cableKindById(cable)!.shape === 'straight' ? 1 : 2);
+    sum.cablesToBuy += Math.max(0, count - (problem.owned?.get(cable) ?? 0)) * (isPlain(cableKindById(cable)!) ? 1 : 2);
 
   for (const was of hint.wires)
     sum.moves += Number((ports.get(printSpot(was.host[0]))?.lanes ?? 0) > 0 && movedCable(was, layout, live, byId));
@@ -391,3 +390,6 @@ function hotPairs(units: readonly PlannedUnit[], layout: Layout, byId: ReadonlyM
     0,
   );
 }
+
+/** A single cable, neither split nor led through a bracket. */
+const isPlain = ({ shape, bracketAt }: CableKind): boolean => shape === 'straight' && !bracketAt;

@@ -134,8 +134,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
   'fits.bracketOpening': {
     title: 'Opening for a bracket',
     what: (f, s) =>
-      `${n(f.cables, 'cable')} into ${f.box} ${f.cables === 1 ? 'wants' : 'want'} ${n(f.brackets, 'bracket')}; ` +
-      `${s.gap.limit === 0 ? 'no slot opening is' : `${n(s.gap.limit, 'slot opening')} ${s.gap.limit === 1 ? 'is' : 'are'}`} free.`,
+      `${n(f.cables, 'cable')} through the wall of ${f.box}: ${n(f.brackets, 'bracket')}, and ` +
+      `${n(s.gap.limit, 'slot opening')} free.`,
     why: 'A cable through a bare hole chafes at its edge, and nothing takes a pull from its plug.',
   },
   'fits.bracketOff': {
