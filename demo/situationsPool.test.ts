@@ -6,6 +6,7 @@ import {
   compareBuilds,
   createAssessor,
   flowTold,
+  growthOf,
   nextDrives,
   poolOf,
   poolTold,
@@ -14,15 +15,15 @@ import {
   type SheetId,
 } from '@inch-tower/core';
 import { loadDemoBuilds, loadDemoCatalogue } from './loadDemo';
-import { situations } from './situations';
+import { recipes, situations } from './situations';
 
 const all: Readonly<Record<string, Build>> = {
   ...Object.fromEntries(loadDemoBuilds().map((build) => [build.id, build])),
   ...situations(loadDemoCatalogue()),
 };
-function told(id: string, more: Partial<Build> = {}) {
+const told = (id: string, more: Partial<Build> = {}) => toldOf({ ...all[id]!, ...more });
+function toldOf(build: Build) {
   const assessor = createAssessor();
-  const build = { ...all[id]!, ...more };
   const assessment = assessor.assess(build, { asOf: '2026-11-01' });
   const context = assessor.context(build);
   return { pool: poolTold(context), flow: flowTold(context, wiringFor(build, assessment)) };
@@ -67,6 +68,73 @@ test('twenty-four SSDs: one card holds everything back, before it the network', 
   within(first.one.reading.mbPerS, 1177 * FILE);
   expect(drivesOver).toBeGreaterThan(5);
   expect(flow.cards.map(({ wanted }) => wanted)).toEqual([2]);
+});
+
+test('twelve small drives: what is behind a multiplier shares its port, and mirrors hold half', () => {
+  const build = all['evening-copies']!;
+  const card = commit(build, [addItemEdit(build, loadDemoCatalogue(), 'stilt-10' as SheetId, 1)]);
+  if (!card.ok) throw new Error(card.words);
+  const { pool, flow } = told('evening-copies', { ...card.build });
+  const mirrors = pool.ways.find(({ layout }) => layout === 'mirror2')!;
+  expect(mirrors.told.usableTb).toBe(6);
+  const { inside } = flow.pools[0]!.flow;
+  console.log(
+    inside.reading.links.map(({ link, count, allowsMBps }) => [link.kind, link.name, count, allowsMBps]),
+    flow.pools[0]!.flow.without,
+    pool.sets.map((s) => [s.set.layout, s.drives.length]),
+  );
+  expect(['cable', 'card', 'slot']).toContain(inside.reading.neck!.link.kind);
+  expect(inside.reading.mbPerS).toBeLessThan(12 * 110);
+});
+
+test('smallest of all: the bridge of a single-board computer carries less than the SSD behind it', () => {
+  const start = recipes();
+  const { build } = start('boat-shed', 'Boat shed')
+    .add('husk-1')
+    .add('sprig-s1')
+    .add('annex-2')
+    .add('dab-32', 1, { role: 'boot' })
+    .add('pike-480');
+  const { flow, pool } = toldOf(build);
+  expect(pool.all.usableTb).toBeCloseTo(0.48, 6);
+  expect(flow.pools.map(({ medium }) => medium)).toEqual(['flash']);
+  const { one, inside, without } = flow.pools[0]!.flow;
+  expect(without).toEqual([]);
+  expect(one.reading.mbPerS).toBeLessThanOrEqual(inside.reading.mbPerS);
+  expect(one.reading.mbPerS).toBeLessThan(480);
+});
+
+test('twenty-four bays: groups of eight with double parity, any two of a group may fail', () => {
+  const { build } = recipes()('lock-office', 'Lock office')
+    .add('gable-24')
+    .add('gannet-e8')
+    .add('shire-16')
+    .add('crag-q8')
+    .add('clew-r32', 4)
+    .add('brazier-800')
+    .add('tern-16x')
+    .add('barge-12', 24);
+  const { pool } = toldOf(build);
+  const eights = pool.ways.find(({ key }) => key === 'parity28,parity28,parity28')!;
+  expect(eights.told).toMatchObject({ usableTb: 3 * 6 * 12, any: 2, lucky: 6 });
+  const widest = pool.ways.find(({ key }) => key.split(',').length < 3 && key.startsWith('parity2'))!;
+  expect(widest.told.usableTb).toBeGreaterThan(eights.told.usableTb);
+  expect(widest.told.readIops).toBeLessThan(eights.told.readIops);
+});
+
+test('eight-bay cube: three drives now and eight later: what five more add, and that ports and bays are there', () => {
+  const build = { ...all['eel-loft']!, brief: { usableTb: 20, growthTbPerMonth: 1, failuresSurvived: 1 } };
+  const assessor = createAssessor();
+  const assessment = assessor.assess(build, { asOf: '2026-11-01' });
+  const { pool } = toldOf(build);
+  expect(pool.sets.map(({ set, drives }) => [set.layout, drives.length])).toContainEqual(['parity1', 3]);
+  const growing = growthOf({ build, assessment }, loadDemoCatalogue(), assessor, { asOf: '2026-11-01' });
+  let at = growing.next();
+  while (!at.done) at = growing.next();
+  console.log(
+    at.value.steps.map(({ count, name, usableTb, drives }) => [count, name, usableTb, drives]),
+    at.value.limit?.snags.map((s) => s.code),
+  );
 });
 
 test('fifteen fixed bays: two sizes, of which the larger waste what the smaller lack, in every layout but mirrors', () => {

@@ -139,7 +139,7 @@ export { flowTold, type Burst, type CardShare, type FlowTold, type PoolFlow } fr
 export type { FlowLink } from './flow/links';
 export type { Rebuild } from './flow/rebuild';
 export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/poolTold';
-export { breaksOf, type Breaks, type SetState, type Struck, type Thing } from './pool/breaks';
+export { breaksOf, type Breaks, type SetState, type Struck, type StruckAlone, type Thing } from './pool/breaks';
 export { dealtOut, type Dealt } from './pool/deal';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
 export { FULL_SHARE } from './pool/risk';

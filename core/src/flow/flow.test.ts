@@ -1,12 +1,15 @@
 import highsLoader from 'highs';
+import { createAssessor } from '../assess';
 import type { SetLayout } from '../pool/layouts';
 import { toldOf, type SetTold } from '../pool/setsOf';
 import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { flowMachine, treeOf } from '../testing/flowMachines';
 import { rateByProgram } from '../testing/mip/flowProgram';
 import { rack } from '../testing/rules';
+import { wiringFor } from '../wiring/wiring';
 import { rebuildOver } from './rebuild';
 import { FILE_SHARE, flowOf, type Flow } from './flow';
+import { flowTold } from './flowTold';
 
 const PORT_10 = 1177 * FILE_SHARE;
 const setOf = (made: Fixture, sheet: string, layout: SetLayout, from: number, to: number): SetTold =>
@@ -72,6 +75,18 @@ describe('by hand', () => {
       (857 * 6) / 8,
       0,
     );
+  });
+
+  test('small writes: one drive’s a set where records are whole, a sixth of all behind a card that reckons two parities', () => {
+    const small = (raid: 'none' | 'fixed') => {
+      const made = rack(tweak('tern-8i', { raid })).add('tern-8i').add('barge-8', 8);
+      const told = flowTold(createAssessor().context(made.build), wiringFor(made.build, made.assess()));
+      expect(told.pools.map(({ sets }) => sets.length)).toEqual([1]);
+      return told.pools[0]!.small;
+    };
+    const iops = small('none').writing;
+    expect(small('none').reading).toBe(iops);
+    expect(small('fixed')).toEqual({ reading: 8 * iops, writing: (8 * iops) / 6 });
   });
 
   test('one client gets one link of two, several get both; without a word of links the fastest port is plugged in', () => {

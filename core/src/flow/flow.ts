@@ -113,7 +113,8 @@ function loadSet(
   }
 }
 
-function cardOfAll(paths: readonly Path[]): FlowLink | null {
+/** The card that works out the parity of all these drives; null where they hang on more than it. */
+export function cardOfAll(paths: readonly Path[]): FlowLink | null {
   const raid = paths[0]?.find((link) => link.raid);
   return raid && paths.every((path) => path.includes(raid)) ? raid : null;
 }
@@ -183,7 +184,8 @@ export function flowOf(tree: Tree, sets: readonly SetTold[], links: Links, slowe
   const through = (way: Direction, used: readonly Port[]): Rate => {
     const loads = loadsOf(way);
     const all = used.reduce((sum, { mbPerS }) => sum + mbPerS, 0);
-    if (all === 0) return { mbPerS: 0, neck: null, next: null, links: [], through: new Map() };
+    // Drives that nothing reaches give a client nothing, however fast its link.
+    if (all === 0 || loads.size === 0) return { mbPerS: 0, neck: null, next: null, links: [], through: new Map() };
     // What goes out of the network comes down from the memory, and the other way round.
     for (const port of used) {
       const part = port.mbPerS / all / FILE_SHARE;

@@ -1,10 +1,11 @@
 import type { FigureContext } from '../figures/context';
 import { drivesFor } from '../machine/roles';
 import { ofKind } from '../machine/units';
+import { LAYOUTS } from '../pool/layouts';
 import { holding, mediumOf, poolOf, type SetTold } from '../pool/setsOf';
 import { wishMBps } from '../links/rates';
 import type { Wiring } from '../wiring/rows';
-import { flowOf, HALF_FULL, type Direction, type Flow } from './flow';
+import { cardOfAll, flowOf, HALF_FULL, type Direction, type Flow } from './flow';
 import { flowTree, type Tree } from './links';
 import { rebuildOver, type Rebuild } from './rebuild';
 
@@ -63,7 +64,8 @@ export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
     const sets = all.filter((told) => mediumOf(told) === medium);
     if (sets.length === 0) return [];
     const flow = flowOf(tree, sets, links);
-    const slowest = (of: (told: SetTold) => number) => sets.length * Math.min(...sets.map(of));
+    const each = sets.map((told) => smallOf(told, tree));
+    const slowest = (way: Direction) => sets.length * Math.min(...each.map((one) => one[way]));
     const drives = flow.inside.reading.links.filter(({ link }) => link.kind === 'drive');
     const give = Math.min(...drives.map(({ allowsMBps }) => allowsMBps));
     const gets = flow.one.reading.mbPerS;
@@ -73,7 +75,7 @@ export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
         sets: sets.map(({ set }) => set.id),
         flow,
         halfFull: flowOf(tree, sets, links, HALF_FULL),
-        small: { reading: slowest(({ readIops }) => readIops), writing: slowest(({ writeIops }) => writeIops) },
+        small: { reading: slowest('reading'), writing: slowest('writing') },
         drivesOver: drives.length > 0 && gets > 0 ? give / gets : 0,
       },
     ];
@@ -91,6 +93,17 @@ export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
     ports: tree.ports.map(({ gbPerS }) => gbPerS),
     isSaid: links.length > 0,
   };
+}
+
+/**
+ * Small operations a second of a set. Where software lays out whole records, those of one drive; a RAID card touches
+ * the drives concerned alone, and of one small write reads and writes data and parity: 2 + 2p for p parities.
+ */
+function smallOf({ set, drives, readIops, writeIops }: SetTold, tree: Tree): Readonly<Record<Direction, number>> {
+  const { kind, spare } = LAYOUTS[set.layout];
+  const byCard = kind === 'parity' && cardOfAll(drives.map(({ id }) => tree.drives.get(id) ?? [])) !== null;
+  const all = drives.length * readIops;
+  return byCard ? { reading: all, writing: all / (2 + 2 * spare) } : { reading: readIops, writing: writeIops };
 }
 
 /** What memory and read cache do for a pool that is slower than the network; nothing where it is not. */

@@ -121,22 +121,25 @@ function stateOf({ set, drives }: SetTold, isGone: (id: UnitId) => boolean): { g
   return { gone: lost.length, state: isLost ? 'lost' : lost.length > 0 ? 'short' : 'lives' };
 }
 
+/** One thing struck out alone, with the drives that go with it: what a drawing strikes out. */
+export type StruckAlone = Struck & { readonly lost: readonly UnitId[] };
+
 /** The loss matrix: each thing struck out alone, the worst first, and the pairs that lose what neither does. */
 export type Breaks = {
-  readonly singles: readonly Struck[];
+  readonly singles: readonly StruckAlone[];
   /** Two that together lose a set which either alone does not; of two drives only how many pairs do. */
   readonly pairs: readonly Struck[];
   readonly drivePairs: { readonly lose: number; readonly of: number };
 };
 
-type Strike = { readonly things: readonly Thing[]; readonly strike: (struck: readonly Thing[]) => Struck };
+type Strike = { readonly things: readonly Thing[]; readonly strike: (struck: readonly Thing[]) => StruckAlone };
 
 /** Everything that may fail, and what is left of the sets with some of it struck out. */
 function strikes(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Strike {
   const meta = sets.length === 0 ? [] : drivesFor(machine.units, 'meta');
   const members = new Set([...sets.flatMap(({ drives }) => drives), ...meta].map(({ id }) => id));
   const { things, ways, needs } = hangingOf(machine, wiring, gone, members);
-  const strike = (struck: readonly Thing[]): Struck => {
+  const strike = (struck: readonly Thing[]): StruckAlone => {
     const keys = new Set(struck.map(({ key }) => key));
     const isGone = (id: UnitId): boolean => {
       if ((needs.get(id) ?? []).some((key) => keys.has(key))) return true;
@@ -149,9 +152,11 @@ function strikes(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: 
       const own = stateOf(told, isGone);
       return { id: told.set.id, ...own, ...(isBlind ? { state: 'lost' as const } : {}) };
     });
+    const lost = [...members].filter(isGone);
     return {
       things: struck,
-      drives: [...members].filter(isGone).length,
+      drives: lost.length,
+      lost,
       sets: each,
       worst: each.reduce<SetState>((worst, { state }) => (RANK[state] > RANK[worst] ? state : worst), 'lives'),
     };
@@ -189,7 +194,7 @@ export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[]
       const both = one.kind === 'drive' && other.kind === 'drive';
       if (both) drivePairs.of++;
       // What takes no drive alone may still take one beside another way that is gone.
-      const struck = strike([one, other]);
+      const { lost: _, ...struck } = strike([one, other]);
       if (!isNew(struck)) continue;
       if (both) drivePairs.lose++;
       else pairs.push(struck);

@@ -5,7 +5,7 @@ import type { Catalogue } from '../parts/catalogue';
 import { dataDrives } from '../machine/roles';
 import { monthsUntilFull } from '../pool/lasting';
 import { LAYOUTS, type PoolSet } from '../pool/layouts';
-import { holding, poolOf, type Drive } from '../pool/setsOf';
+import { holding, mediumOf, poolOf, type Drive, type SetTold } from '../pool/setsOf';
 import type { Snag } from '../snags/snag';
 import { weigh, type Base, type Weighed } from './weigh';
 
@@ -18,7 +18,7 @@ export type NextDrives = Weighed & {
 };
 
 /**
- * The next drives of a pool: one more set like its last one, of a proposed pool as many more of its commonest drive as
+ * The next drives of a pool: of the disks or of the flash, whichever hold more, one more set like its last one, of a proposed pool as many more of its commonest drive as
  * give room. Null where there is no pool, or no way to add to it.
  */
 export function nextDrives(
@@ -30,7 +30,7 @@ export function nextDrives(
   const { build } = base;
   const context = assessor.context(build);
   const { sets, isProposed } = poolOf(context);
-  const last = holding(sets).at(-1);
+  const last = mainSets(sets).at(-1);
   const like = last?.drives.reduce((a: Drive, b) => (b.part.capacityBytes > a.part.capacityBytes ? b : a));
   if (!last || !like || !catalogue.sheets[like.part.id]) return null;
   const now = base.assessment.figures['capacity.usableTb']?.value ?? 0;
@@ -60,6 +60,14 @@ export function nextDrives(
     }
   }
   return null;
+}
+
+/** The sets on disks or those on flash, whichever hold more: what grows. */
+function mainSets(sets: readonly SetTold[]): readonly SetTold[] {
+  const on = (medium: 'disk' | 'flash') => holding(sets).filter((told) => mediumOf(told) === medium);
+  const bytes = (own: readonly SetTold[]) => own.reduce((sum, told) => sum + told.bytes.data, 0);
+  const [disks, flash] = [on('disk'), on('flash')];
+  return bytes(flash) > bytes(disks) ? flash : disks;
 }
 
 /** What can be filled at the least: padding and what the file system keeps taken off. */

@@ -1,8 +1,11 @@
 import { useState } from 'react';
 import type { Breaks, Dealt, PoolSet } from '@inch-tower/core';
-import { breakRows, dealtWords, pairRows } from './poolWords';
+import { thingName } from '../../words/struck';
+import { useStruckKey } from '../build/useStruck';
+import { breakRows, dealtWords, pairRows, type BreakRow } from './poolWords';
 
 const SHOWN = 6;
+const MOST_STRUCK = 24;
 
 /** Everything a drive hangs on struck out in turn, and two things together: which sets live. */
 export function BreaksPane({
@@ -26,10 +29,13 @@ export function BreaksPane({
       <table className="mt-1 w-full border-collapse">
         <caption className="sr-only">What is left of the sets with one thing gone</caption>
         <tbody>
-          {rows.map(({ what, says, tone }) => (
-            <tr key={`${what}${says}`} className="border-t border-dotted border-line align-top">
-              <th className="py-1 pr-3 text-left font-normal">{what}</th>
-              <td className={`py-1 text-right ${tone}`}>{says}</td>
+          {rows.map((row) => (
+            <tr key={`${row.what}${row.says}`} className="border-t border-dotted border-line align-top">
+              <th className="py-1 pr-3 text-left font-normal">
+                {row.what}
+                <StrikeOut {...row} />
+              </th>
+              <td className={`py-1 text-right ${row.tone}`}>{row.says}</td>
             </tr>
           ))}
         </tbody>
@@ -64,5 +70,28 @@ export function BreaksPane({
         </button>
       )}
     </div>
+  );
+}
+
+/** One of the things of a row is struck out where it is: in the sets beside, in the drawing and in the wiring. */
+function StrikeOut({ things }: Pick<BreakRow, 'things'>) {
+  const { key, strike } = useStruckKey();
+  if (things.length > MOST_STRUCK) return null;
+  return (
+    <span className="no-print flex flex-wrap items-center gap-x-2 text-[12.5px] text-mid">
+      Strike out
+      {things.map((thing) => (
+        <button
+          key={thing.key}
+          type="button"
+          className={`plain mono min-h-6 px-1 underline ${key === thing.key ? 'font-semibold text-ink' : ''}`}
+          aria-pressed={key === thing.key}
+          aria-label={`Strike out ${thingName(thing)}`}
+          onClick={() => strike(key === thing.key ? null : thing.key)}
+        >
+          {thing.mark}
+        </button>
+      ))}
+    </span>
   );
 }

@@ -3,6 +3,8 @@ import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { ROLE_HELP } from '../../words/roles';
 import { RoleSelect } from '../build/RoleSelect';
+import { StruckNote } from '../build/StruckNote';
+import { useStruck } from '../build/useStruck';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
 import { useWidth } from '../useWidth';
@@ -77,6 +79,7 @@ function CopiesElsewhere({ build }: { readonly build: Build }) {
 }
 
 function SetsPane({ pool, build, onSets }: PoolPaneProps) {
+  const struck = useStruck();
   const { width, ref } = useWidth();
   const { words, tone } = storeAnswer(pool, build.brief.usableTb);
   const mostTb = Math.max(0, ...pool.sets.flatMap(({ drives }) => drives.map((one) => one.tb)));
@@ -85,6 +88,7 @@ function SetsPane({ pool, build, onSets }: PoolPaneProps) {
   const cardPx = isPaired ? (width - 20) / 2 : width;
   return (
     <section aria-labelledby="store" className="print-page min-h-0 overflow-auto px-5 py-3" tabIndex={0}>
+      {struck && <StruckNote struck={struck} />}
       <h2 id="store" className="text-[15px] font-semibold">
         How much can I store?
       </h2>
@@ -112,6 +116,7 @@ function SetsPane({ pool, build, onSets }: PoolPaneProps) {
             sets={sets}
             mostTb={mostTb}
             width={cardPx}
+            struck={struck?.units ?? null}
             rebuild={pool.flow.rebuilds.get(set.set.id)}
             onSets={onSets}
           />

@@ -13,6 +13,7 @@ export function SetCard({
   sets,
   mostTb,
   width,
+  struck,
   rebuild,
   onSets,
 }: {
@@ -21,6 +22,7 @@ export function SetCard({
   readonly sets: Sets;
   readonly mostTb: number;
   readonly width: number;
+  readonly struck: ReadonlySet<string> | null;
   readonly onSets: (sets: PoolSet[], words: string) => void;
 }) {
   const { id, layout, recordBytes } = set.set;
@@ -72,7 +74,7 @@ export function SetCard({
           {set.wastedTb > 0.05 && ` ${tb(set.wastedTb)} of these drives cannot be used in it.`}
         </p>
       )}
-      <SetsPicture set={set} mostTb={mostTb} width={width} />
+      <SetsPicture set={set} mostTb={mostTb} width={width} struck={struck} />
       <details className="no-print text-[13px]">
         <summary className="min-h-6 cursor-pointer text-mid">Its drives and records</summary>
         <ul className="flex flex-wrap gap-x-3">

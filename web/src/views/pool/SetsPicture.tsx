@@ -1,4 +1,5 @@
 import type { SetSeen } from '@inch-tower/core';
+import { Cross } from '../build/Cross';
 import { tb } from './poolWords';
 
 const TALL_PX = 132;
@@ -15,10 +16,12 @@ export function SetsPicture({
   set,
   mostTb,
   width,
+  struck,
 }: {
   readonly set: SetSeen;
   readonly mostTb: number;
   readonly width: number;
+  /** Drives that are struck out. */ readonly struck: ReadonlySet<string> | null;
 }) {
   const count = set.drives.length;
   const rod = Math.max(LEAST_PX, Math.min(MOST_PX, (width - 40) / Math.max(1, count) - 4));
@@ -58,6 +61,7 @@ export function SetsPicture({
               .map((at) => (
                 <path key={at} className="dimension" d={`M${x} ${floor - at * scale}h${rod / 3}`} />
               ))}
+            {struck?.has(unit) && <Cross x={x} y={top} width={rod} height={size * scale} />}
             {(rod >= 18 || i % 2 === 0) && (
               <text className="faint" x={x + rod / 2} y={floor + 14} textAnchor="middle">
                 {mark}

@@ -1,16 +1,7 @@
 import type { Breaks, PoolTold, Struck, Thing } from '@inch-tower/core';
 import { besides, withDrives, withLayout, withoutDrive, withoutSet, withRecord } from './poolEdits';
-import {
-  breakRows,
-  hoursWords,
-  oneIn,
-  pairRows,
-  storeAnswer,
-  struckWords,
-  tb,
-  wayName,
-  workingWords,
-} from './poolWords';
+import { breakRows, hoursWords, oneIn, pairRows, storeAnswer, tb, wayName, workingWords } from './poolWords';
+import { struckWords } from '../../words/struck';
 
 const all: PoolTold = {
   usableTb: 144,

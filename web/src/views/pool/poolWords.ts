@@ -12,6 +12,7 @@ import {
   type Thing,
 } from '@inch-tower/core';
 import { countWords } from '../../words/format';
+import { KIND_OF_THING, struckWords, thingName, type StruckTold } from '../../words/struck';
 
 export const LAYOUT_HELP: Readonly<Record<SetLayout, string>> = {
   single: 'What is on a drive is lost with it.',
@@ -95,21 +96,6 @@ export const hoursWords = (hours: number): string =>
       ? `${Math.round(hours)} h`
       : `${Number((hours / 24).toFixed(hours < 240 ? 1 : 0))} days`;
 
-const KIND: Readonly<Record<Thing['kind'], string>> = {
-  drive: 'Drive',
-  card: 'Card',
-  cable: 'Cable',
-  cage: 'Backplane',
-  box: 'Box',
-  powerCable: 'Power cable',
-  supply: 'Supply',
-};
-function thingName({ kind, mark, name }: Thing): string {
-  // What a backplane is called says where it is; a power cable is known by its label.
-  if (kind === 'cage') return name;
-  return kind === 'powerCable' ? `${KIND[kind]} ${mark}` : `${KIND[kind]} ${mark}, ${name}`;
-}
-
 /** The layout in place, and how many others these drives could have. */
 export function layoutAnswer(ways: readonly PoolWay[], now: string): string {
   const mine = ways.find(({ key }) => key === now);
@@ -148,7 +134,8 @@ export function dealtWords({ saved, left }: Dealt, inUse: boolean): string {
   return `${first}Dealt over what they hang on, ${which} no longer take${saved.length === 1 ? 's' : ''} a set${more}.`;
 }
 
-export type BreakRow = { readonly what: string; readonly says: string; readonly tone: 'bad' | 'warn' | 'good' };
+/** `things` are those that a press strikes out, where the row is about few. */
+export type BreakRow = StruckTold & { readonly what: string; readonly things: readonly Thing[] };
 
 /** Things that do the same to the sets stand together, the worst first. */
 export function breakRows(singles: readonly Struck[]): readonly BreakRow[] {
@@ -160,7 +147,12 @@ export function breakRows(singles: readonly Struck[]): readonly BreakRow[] {
     if (known) known.of.push(one);
     else rows.set(key, { of: [one], says, tone });
   }
-  return [...rows.values()].map(({ of, says, tone }) => ({ what: whatOf(of), says, tone }));
+  return [...rows.values()].map(({ of, says, tone }) => ({
+    what: whatOf(of),
+    says,
+    tone,
+    things: of.flatMap(({ things: [first] }) => (first ? [first] : [])),
+  }));
 }
 
 function whatOf(of: readonly Struck[]): string {
@@ -171,22 +163,7 @@ function whatOf(of: readonly Struck[]): string {
   if (first.kind === 'drive') return `Any of ${things.length} drives`;
   const marks = things.map(({ mark }) => mark).join(', ');
   if (first.kind === 'cage') return things.map(({ name }) => name).join(', or ');
-  return `${first.kind === 'supply' ? 'Supplies' : `${KIND[first.kind]}s`} ${marks}, each`;
-}
-
-/** What is left of the sets. */
-export function struckWords({ drives, sets, worst }: Struck): Pick<BreakRow, 'says' | 'tone'> {
-  if (worst === 'lives') return { says: 'Nothing is gone.', tone: 'good' };
-  const gone = `${countWords(drives, 'drive')} gone`;
-  if (worst === 'short')
-    return { says: `${gone}: all lives on, short of ${drives === 1 ? 'one' : 'them'}.`, tone: 'warn' };
-  const lost = sets.filter(({ state }) => state === 'lost').map(({ id }) => id);
-  const which =
-    lost.length === sets.length && lost.length > 1
-      ? 'all sets are'
-      : `${lost.join(', ')} ${lost.length === 1 ? 'is' : 'are'}`;
-  // A drive does not come back; what hangs on a card or a cable does, when that is mended.
-  return { says: `${gone}: ${which} ${drives === 1 ? 'lost' : 'down until it is mended'}.`, tone: 'bad' };
+  return `${first.kind === 'supply' ? 'Supplies' : `${KIND_OF_THING[first.kind]}s`} ${marks}, each`;
 }
 
 /** Pairs that lose a set which neither loses alone, told once for each kind of pair. */

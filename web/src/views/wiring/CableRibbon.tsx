@@ -1,6 +1,8 @@
 import { bayWords, printSpot, type Layout, type CableRow, type OtherPort, type PlannedUnit } from '@inch-tower/core';
 import { capacityWords } from '../../words/format';
 import type { LinkFlow } from './flowWiring';
+import { Cross } from '../build/Cross';
+import type { StruckView } from '../build/useStruck';
 import { markRanges } from './markRanges';
 import type { ModuleRibbon, Picture, RibbonRow } from './ribbonLayout';
 import type { WiringUi } from './useWiringUi';
@@ -9,6 +11,7 @@ export type RibbonProps = {
   /** What goes through slots and uplinks, by what they start at; null where the drives are shown. */
   readonly flow: ReadonlyMap<string, LinkFlow> | null;
   readonly picture: Picture;
+  readonly struck: StruckView | null;
   readonly layout: Pick<Layout, 'at'>;
   readonly byId: ReadonlyMap<string, PlannedUnit>;
   readonly ui: WiringUi;
@@ -35,6 +38,7 @@ const onEnter = (act: () => void) => (event: { readonly key: string; preventDefa
 export function CableRibbon({
   one,
   picture: { columns },
+  struck,
   layout,
   byId,
   ui,
@@ -76,6 +80,9 @@ export function CableRibbon({
           <DriveWords row={row} x={columns.bays} y={y} widthPx={from - columns.bays - 12} byId={byId} />
         )}
         <Band from={from} to={columns.host} {...one} />
+        {isStruck(row.label, row.drives, struck) && (
+          <Cross x={from} y={y - widthPx / 2 - 3} width={columns.host - from} height={widthPx + 6} />
+        )}
         <Label
           x={columns.cable}
           y={y}
@@ -113,8 +120,20 @@ export function CableRibbon({
   );
 }
 
+/** A cable is gone with what it is, or with all its drives. */
+const isStruck = (label: string, drives: readonly string[], struck: StruckView | null): boolean =>
+  struck !== null &&
+  (struck.one.things.some(({ kind, mark }) => kind === 'cable' && mark === label) ||
+    (drives.length > 0 && drives.every((id) => struck.units.has(id))));
+
 /** A drive in a socket: no cable and no port, straight to the socket. */
-export function SocketRibbon({ one, picture: { columns }, byId, ui }: RibbonProps & { readonly one: ModuleRibbon }) {
+export function SocketRibbon({
+  one,
+  picture: { columns },
+  struck,
+  byId,
+  ui,
+}: RibbonProps & { readonly one: ModuleRibbon }) {
   const { module, key, y, heightPx } = one;
   const faded = ui.lit !== null && !ui.lit.has(key);
   const { from } = columns;
@@ -142,6 +161,9 @@ export function SocketRibbon({ one, picture: { columns }, byId, ui }: RibbonProp
         {fit(module.name, from - columns.bays - 12)}
       </text>
       <Band from={from} to={columns.host} {...one} />
+      {struck?.units.has(module.unit) && (
+        <Cross x={from} y={y - one.widthPx / 2 - 3} width={columns.host - from} height={one.widthPx + 6} />
+      )}
       <Label x={columns.cable} y={y} words="in its socket" strong={false} />
     </g>
   );

@@ -1,4 +1,5 @@
 import { Chip, fit, CableRibbon, SocketRibbon, type RibbonProps } from './CableRibbon';
+import { Cross } from '../build/Cross';
 import type { LinkFlow } from './flowWiring';
 import { SOURCE_WIDTH_PX, type HostBlock } from './ribbonLayout';
 
@@ -131,6 +132,9 @@ function Host({ block, faded, ...props }: RibbonProps & { readonly block: HostBl
     <g>
       <g opacity={faded ? 0.35 : 1} onMouseEnter={() => ui.point(keys.length ? keys : null)}>
         <rect className="block" x={columns.host} y={y} width={columns.link - columns.host} height={heightPx} />
+        {props.struck?.units.has(host.unit) && (
+          <Cross x={columns.host} y={y} width={columns.link - columns.host} height={heightPx} />
+        )}
         <text className="mark" x={columns.host + 8} y={middle - 1}>
           {fit(host.name, columns.link - columns.host - 16)}
         </text>

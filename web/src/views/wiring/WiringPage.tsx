@@ -8,6 +8,8 @@ import { BuildTitle } from '../build/BuildTitle';
 import { ChangeLine } from '../build/ChangeLine';
 import { PrintHead } from '../build/PrintHead';
 import { Tapes } from '../build/Tapes';
+import { StruckNote } from '../build/StruckNote';
+import { useStruck } from '../build/useStruck';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { Masthead } from '../Masthead';
 import { BayMap } from './BayMap';
@@ -39,6 +41,7 @@ export default function WiringPage() {
   const byId = useMemo(() => unitsById(units), [units]);
   const open = ui.chosen && keyOf(ui.chosen);
   const shown = useShown();
+  const struck = useStruck();
   const way = shown.through.now;
   const flow = useMemo(() => {
     const rate = wired && way !== 'drives' ? rateOf(wired.flow, way) : null;
@@ -110,6 +113,7 @@ export default function WiringPage() {
               </pattern>
             </defs>
           </svg>
+          {struck && <StruckNote struck={struck} />}
           <ShownSwitch shown={shown} />
           {wired && way !== 'drives' && shown.shows.data && (
             <p className="px-4 pt-1 text-[13.5px] font-medium" data-testid="through">
@@ -123,6 +127,7 @@ export default function WiringPage() {
                 <Ribbons
                   flow={flow?.links ?? null}
                   picture={picture}
+                  struck={struck}
                   layout={build.layout}
                   byId={byId}
                   ui={ui}

@@ -3,6 +3,8 @@ import { printSpot, type Scene } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch } from '../../../state/store';
 import { placeName } from '../../../words/placeName';
+import { StruckNote } from '../../build/StruckNote';
+import { useStruck } from '../../build/useStruck';
 import { useBench } from '../hooks/benchContext';
 import { useMoveTargets } from '../hooks/useMoveTargets';
 import { SheetPicture } from './SheetPicture';
@@ -18,6 +20,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
   const { scene, build } = model;
   const ui = useBench();
   const targets = useMoveTargets();
+  const struck = useStruck();
   /** A place that was asked for and takes nothing of what is moved, and what was moved then. */
   const [missed, setMissed] = useState<{ readonly moving: string; readonly place: string } | null>(null);
   const choose = useChoose(scene, targets, (id) => {
@@ -44,6 +47,7 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
       className="print-page relative flex min-h-[420px] min-w-0 flex-col bg-sheet md:min-h-0"
     >
       <h2 className="sr-only">Drawing</h2>
+      {struck && <StruckNote struck={struck} />}
       <div ref={frame} className="print-page relative min-h-0 flex-1 overflow-hidden">
         {width > 0 && scene && (
           <svg
@@ -64,7 +68,14 @@ export function Drawing({ onHelp }: { readonly onHelp: () => void }) {
               hasKeyboardRef.current = false;
             }}
           >
-            <SheetPicture model={model} width={width} height={height} current={current} onChoose={onChoose} />
+            <SheetPicture
+              model={model}
+              width={width}
+              height={height}
+              current={current}
+              onChoose={onChoose}
+              struck={struck}
+            />
           </svg>
         )}
       </div>

@@ -8,6 +8,8 @@ import { useReaches } from '../hooks/useReaches';
 import { Clearances } from './Clearances';
 import { Balloons, Dimensions, Hatches, Rulers, TitleBlock } from './sheetFurniture';
 import { MadeOf } from './MadeOf';
+import type { StruckView } from '../../build/useStruck';
+import { StruckMarks } from './StruckMarks';
 import { TablePicture } from './TablePicture';
 import type { SheetModel } from './useSheetModel';
 import { ViewPicture } from './ViewPicture';
@@ -18,10 +20,11 @@ type Props = {
   readonly height: number;
   readonly current: string | null;
   readonly onChoose: (id: string) => void;
+  readonly struck: StruckView | null;
 };
 
 /** Everything on the sheet: rulers, views, dimensions, clearances, the table, notes, title block and balloons. */
-export function SheetPicture({ model, width, height, current, onChoose }: Props) {
+export function SheetPicture({ model, width, height, current, onChoose, struck }: Props) {
   const ui = useBench();
   const { scene, build, snags, layout, labels, balloons, table, title, box, drawn, isGhostAlone, notes } = model;
   const targets = useMoveTargets();
@@ -69,6 +72,7 @@ export function SheetPicture({ model, width, height, current, onChoose }: Props)
           />
         ) : null;
       })}
+      {layout && !isGhostAlone && struck && <StruckMarks views={layout.views} struck={struck} />}
       {layout && !isGhostAlone && (
         <>
           <Dimensions views={layout.views} brief={build?.brief} />
