@@ -24,6 +24,18 @@ test('sets are proposed, kept, laid out anew, taken apart and put together again
   await expect(page.locator('[data-answer=breaks]')).toHaveText(/^Card G1, Tern 16i: 16 drives gone: set1 is down/);
   await page.getByRole('button', { name: 'What may break?' }).click();
   await expect(page.getByRole('row', { name: /^Card G1, Tern 16i/ })).toContainText('16 drives gone: set1 is down');
+  // Struck out, it is crossed out in every view, and put back by one press.
+  await page.getByRole('button', { name: 'Strike out Cable #1, front bays 1–4' }).click();
+  const struck = page.getByTestId('struck');
+  await expect(struck).toHaveText(/^Struck out: Cable #1, front bays 1–4\. 4 drives gone: set1 is down/);
+  await expect(page.locator('.struck')).toHaveCount(4);
+  await struck.getByRole('link', { name: 'In the wiring' }).click();
+  await expect(page.locator('.struck')).toHaveCount(1);
+  await struck.getByRole('link', { name: 'In the drawing' }).click();
+  await expect(page.locator('[data-view=front] ~ .struck')).not.toHaveCount(0);
+  await struck.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.locator('.struck')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Pool', exact: true }).click();
   // How fast it is hangs on what it is plugged into.
   const fast = page.locator('[data-answer=flow]');
   await expect(fast).toHaveText(

@@ -135,6 +135,7 @@ export {
 } from './figures/readings/readings';
 export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/quieten';
 export type { Direction, Flow, Loaded, Rate } from './flow/flow';
+export { waysThrough } from './flow/waysThrough';
 export { flowTold, type Burst, type CardShare, type FlowTold, type PoolFlow } from './flow/flowTold';
 export type { FlowLink } from './flow/links';
 export type { Rebuild } from './flow/rebuild';

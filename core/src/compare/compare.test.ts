@@ -1,4 +1,4 @@
-import { cube, type Fixture, AS_OF } from '../testing/fixture';
+import { AS_OF, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { rack } from '../testing/rules';
 import { compareBuilds, type ComparedBy, type ComparedRow } from './compare';
 
@@ -63,4 +63,35 @@ test('money of two currencies is shown and not compared', () => {
   expect(isOneCurrency).toBe(false);
   expect(row(rows, 'priceNow').cells[1]).toMatchObject({ more: null, against: null });
   expect(row(rows, 'idleW').cells[1]!.against).not.toBeNull();
+});
+
+test('a network both hang on cancels; another disk of as much by its sheet cannot be told apart', () => {
+  const cells = (by: ComparedBy, ...made: Fixture[]) => row(compare(...made).rows, by).cells;
+  const four = () => cube().add('barge-8', 4);
+  const [one, other] = cells('readMBps', four(), cube().add('barge-8', 5));
+  // Four disks in double parity read at 360 MB/s and five at 540, before a network of 281.
+  expect(one!.value).toBeCloseTo(other!.value, 9);
+  expect(other!.against).toBe('equal');
+  const fast = (sheet: string, rate: number) =>
+    fixture(tweak(sheet, { sequentialMBps: rate }, tweak('skein-10x2', {})))
+      .add('larder-8')
+      .add('wren-c8')
+      .add('drover-4')
+      .add('skein-10x2')
+      .add(sheet, 4);
+  expect(cells('readMBps', fast('barge-8', 180), fast('barge-12', 185))[1]!.against).toBe('same');
+  expect(cells('readMBps', fast('barge-8', 180), fast('barge-12', 260))[1]!.against).toBe('better');
+});
+
+test('a card both sides of a rebuild hang on makes it longer here too', () => {
+  const hours = (rate: number) =>
+    row(
+      compare(
+        rack(tweak('tern-8i', { throughputMBps: rate }))
+          .add('tern-8i')
+          .add('barge-8', 8),
+      ).rows,
+      'rebuildH',
+    ).cells[0]!.value;
+  expect(hours(600)).toBeGreaterThan(1.5 * hours(6000));
 });

@@ -10,12 +10,13 @@ import { peakWallW, wallW } from '../figures/power/wall';
 import { Ledger, rangedOf, rangeOfQuantity, type Quantity, type Ranged } from '../figures/quantity';
 import { earIdleDb } from '../figures/sound/ear';
 import { filledMassG } from '../figures/weight';
-import { flowTold } from '../flow/flowTold';
+import { flowTold, type FlowTold } from '../flow/flowTold';
 import { ofKind } from '../machine/units';
 import { minorPerMajor, rateOf } from '../parts/currency';
-import { poolTold } from '../pool/poolTold';
+import { poolTold, type PoolSeen } from '../pool/poolTold';
 import { verdictOf } from '../verdict';
 import { wiringFor } from '../wiring/wiring';
+import { rateQuantity } from './rate';
 
 /** What machines are compared by, in the order it is asked. */
 const COMPARED = [
@@ -107,7 +108,8 @@ function valuesOf(build: Build, options: AssessOptions): Values {
   const { drives, batteries } = runningOf(context, build);
   const wear = ledger.given(`wear of ${build.id}`, YEARS * (drives.money + batteries.money), build.currency);
   const pool = poolTold(context);
-  const flow = flowTold(context, wiringFor(build, assessment)).pools[0]?.flow;
+  const told = flowTold(context, wiringFor(build, assessment));
+  const flow = told.pools[0]?.flow;
   const rates = flow && (flow.one.reading.neck ? flow.one : flow.inside);
   const { rackUnits, volumeL, massKg } = sizeOf(context);
   return {
@@ -130,14 +132,23 @@ function valuesOf(build: Build, options: AssessOptions): Values {
     peakW: as(peakWallW(context, ledger)),
     earDb: as(earIdleDb(context, ledger)),
     hottestC: as(hottestDriveC(context, ledger)),
-    readMBps: exact('readMBps', rates?.reading.mbPerS),
-    writeMBps: exact('writeMBps', rates?.writing.mbPerS),
-    rebuildH: exact('rebuildH', pool.all.rebuildH > 0 ? pool.all.rebuildH : null),
+    readMBps: rates ? as(rateQuantity('Read', rates.reading, context, ledger)) : null,
+    writeMBps: rates ? as(rateQuantity('Written', rates.writing, context, ledger)) : null,
+    rebuildH: as(rebuildQuantity(pool, told, ledger)),
     room: exact('room', assessment.figures['drives.room']?.value),
     rackUnits: exact('rackUnits', rackUnits),
     volumeL: exact('volumeL', volumeL),
     massKg: exact('massKg', massKg?.value, massKg ?? undefined),
   };
+}
+
+/** How much of a link or a drive in use a rebuild gets differs from pool to pool, and alike for two of one. */
+const REBUILD_RANGE = { lo: 0.75, hi: 1.5 };
+function rebuildQuantity({ sets, all }: PoolSeen, { rebuilds }: FlowTold, ledger: Ledger): Quantity | null {
+  const hours = Math.max(all.rebuildH, ...sets.map(({ set }) => rebuilds.get(set.id)?.hours ?? 0));
+  return hours > 0
+    ? ledger.times('Rebuild', ledger.given('what a rebuild gets', 1, '', REBUILD_RANGE), hours, 'largest set')
+    : null;
 }
 
 /** Blockers outweigh what is missing, that outweighs cautions; the words say it all. */

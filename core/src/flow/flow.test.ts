@@ -1,12 +1,14 @@
 import highsLoader from 'highs';
 import { createAssessor } from '../assess';
 import type { SetLayout } from '../pool/layouts';
+import { poolTold } from '../pool/poolTold';
 import { toldOf, type SetTold } from '../pool/setsOf';
 import { cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { flowMachine, treeOf } from '../testing/flowMachines';
 import { rateByProgram } from '../testing/mip/flowProgram';
 import { rack } from '../testing/rules';
 import { wiringFor } from '../wiring/wiring';
+import { waysThrough } from './waysThrough';
 import { rebuildOver } from './rebuild';
 import { FILE_SHARE, flowOf, type Flow } from './flow';
 import { flowTold } from './flowTold';
@@ -75,6 +77,22 @@ describe('by hand', () => {
       (857 * 6) / 8,
       0,
     );
+  });
+
+  test('layouts side by side read no faster than the card they hang on, and rebuild no faster than its half', () => {
+    const made = rack(tweak('tern-8i', { throughputMBps: 600 }))
+      .add('tern-8i')
+      .add('barge-8', 8);
+    const context = createAssessor().context(made.build);
+    const { ways } = poolTold(context);
+    const through = waysThrough(context, wiringFor(made.build, made.assess()), ways);
+    const of = (list: typeof ways, key: string) => list.find((way) => way.key === key)!.told;
+    expect(of(ways, 'parity28').readMBps).toBe(6 * 180);
+    expect(of(through, 'parity28').readMBps).toBeCloseTo(600, 6);
+    expect(of(through, 'parity28').writeMBps).toBeCloseTo((600 * 6) / 8, 6);
+    expect(of(through, 'parity28').rebuildH).toBeGreaterThan(of(ways, 'parity28').rebuildH);
+    for (const [i, way] of through.entries())
+      expect(way.told.readMBps).toBeLessThanOrEqual(ways[i]!.told.readMBps + 1e-6);
   });
 
   test('small writes: one drive’s a set where records are whole, a sixth of all behind a card that reckons two parities', () => {

@@ -9,6 +9,7 @@ export {
   drawingSvg,
   enduranceOf,
   flowTold,
+  waysThrough,
   goneOf,
   growthOf,
   hostDrives,

@@ -36,7 +36,7 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
     pool: () =>
       withOpen(({ build, assessment }, seldom) => {
         const { breaksOf, dealtOut, enduranceOf, flowTold, goneOf, memoryTold } = seldom;
-        const { monthsUntilFull, poolOf, poolTold, powerBoxes, wiringFor } = seldom;
+        const { monthsUntilFull, poolOf, poolTold, powerBoxes, waysThrough, wiringFor } = seldom;
         const context = assessor.context(build);
         const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
         const wiring = wiringFor(build, assessment);
@@ -45,6 +45,7 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
         const told = poolTold(context);
         return {
           ...told,
+          ways: waysThrough(context, wiring, told.ways),
           breaks,
           dealt: dealtOut(assessment, wiring, gone, sets, breaks.singles),
           flow: flowTold(context, wiring),

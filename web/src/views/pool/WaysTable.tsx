@@ -133,10 +133,10 @@ export function WaysTable({
         </button>
       )}
       <p className="text-[12.5px] text-mid">
-        A TB: price and idle watts of the whole machine by what is usable. MB/s and small writes are what the drives
-        give, before cards, links and network. Lost in a year: by drives that fail ten times as often beside a failed
-        one, and below it each by itself; no better than that, and no word of fire, theft and mistakes: a copy elsewhere
-        outranks every layout.
+        A TB: price and idle watts of the whole machine by what is usable. MB/s and rebuilds go through the cards and
+        links of this machine, before its network; small reads and writes are what the drives give. Lost in a year: by
+        drives that fail ten times as often beside a failed one, and below it each by itself; no better than that, and
+        no word of fire, theft and mistakes: a copy elsewhere outranks every layout.
       </p>
     </div>
   );
