@@ -1,3 +1,4 @@
+import { briefAt } from './build/stageBrief';
 import type { Build } from './build/build';
 import type { Layout } from './build/layout';
 import { failuresOf, runningUnits, type FigureContext } from './figures/context';
@@ -219,7 +220,7 @@ export function createAssessor(): Assessor {
     assess(build, { asOf }) {
       const { units, placed, needs, small, context, full } = prepare(build);
       const figures = figureStage(full);
-      const snags = ruleStage(context, placed.outcome, figures, build.brief, build.pool, needs, build.changes, asOf);
+      const snags = ruleStage(context, placed.outcome, figures, briefAt(build), build.pool, needs, build.changes, asOf);
       const open = openStage(units, placed.layout);
       return {
         status: statusOf(units, snags, open),

@@ -40,6 +40,7 @@ export {
 export { LIMITS } from './parts/limits';
 export { buildJsonSchema, partsJsonSchema } from './build/jsonSchema';
 export { newBuild } from './build/newBuild';
+export { briefAt } from './build/stageBrief';
 export { countPart, countText, countValue, type Passed } from './parts/counted';
 export { issueWords, parseList, type Issue, type Pieces } from './build/piecewise';
 export { FORMAT, upgradeEdits } from './build/upgrades/upgrade';

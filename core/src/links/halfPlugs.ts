@@ -8,13 +8,13 @@ export const plugOf = ({ host, key, n = 1 }: SpotRef): string => `${host}/${key}
 const isEight = (kind: ConnectorKind): boolean => (EIGHT_LANES as readonly string[]).includes(kind);
 
 /** One half in use: the plug it is of and the cable it makes that plug belong to. */
-export type HalfUse = { readonly wire: Wire; readonly at: SpotRef; readonly plug: string; readonly cable: string };
+type HalfUse = { readonly wire: Wire; readonly at: SpotRef; readonly plug: string; readonly cable: string };
 
 /**
  * The halves that cables use. Two halves of one plug go together where they are of the same `cable`: one kind of
  * breakout, or one straight cable whose other plug of eight is the same as well.
  */
-export function halvesInUse(wires: readonly Wire[]): HalfUse[] {
+function halvesInUse(wires: readonly Wire[]): HalfUse[] {
   return wires.flatMap((wire): HalfUse[] => {
     const kind = cableKindById(wire.cable);
     if (!kind) return [];

@@ -18,8 +18,8 @@ export type NextDrives = Weighed & {
 };
 
 /**
- * The next drives of a pool: of the disks or of the flash, whichever hold more, one more set like its last one, of a proposed pool as many more of its commonest drive as
- * give room. Null where there is no pool, or no way to add to it.
+ * The next drives of a pool, of its disks or its flash, whichever hold more: one more set like the last one, of a
+ * proposed pool as many more of its commonest drive as give room. Null where there is no pool, or no way to add to it.
  */
 export function nextDrives(
   base: Base,

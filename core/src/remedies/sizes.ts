@@ -1,3 +1,4 @@
+import { briefAt } from '../build/stageBrief';
 import type { AssessOptions, Assessor } from '../assess';
 import type { Edit } from '../build/edits';
 import { addItemEdit } from '../build/newItem';
@@ -74,8 +75,9 @@ export function* sizesFor(
   const mine = holding(sets).filter(({ drives }) => drives.every(({ part }) => part.medium === medium));
   const failures = context.failuresWished ?? (mine.length > 0 ? Math.min(...mine.map(({ any }) => any)) : 1);
   const now = mine.reduce((sum, { bytes }) => sum + bytes.data, 0) / TERABYTE;
-  const wishTb = base.build.brief.usableTb ?? now;
-  const told = { wishTb, failures, isWished: base.build.brief.usableTb !== undefined };
+  const { usableTb: wish } = briefAt(base.build);
+  const wishTb = wish ?? now;
+  const told = { wishTb, failures, isWished: wish !== undefined };
   const rows: SizeRow[] = [];
   if (wishTb <= 0) return { ...told, rows, kneeTb: null };
   const ids = new Set(own.map(({ id }) => id));

@@ -84,6 +84,18 @@ describe('within the brief', () => {
       'note: With no bay and port for more at most 16 TB usable if any 2 drives may fail; 17 TB are wished later.',
     ]);
   });
+  test('of stages the last is held against what is wished for later, the ones before it against what is wished now', () => {
+    const made = wishing(cube().add('tern-8i').add('barge-8', 4), {
+      usableTb: 16,
+      usableLaterTb: 40,
+      failuresSurvived: 2,
+    });
+    const at = (stage: number) => made.set({ stages: [{ name: 'Now' }, { name: 'Spring' }], stage });
+    expect(said(at(0), 'within.usable')).toEqual([]);
+    expect(said(at(1), 'within.usable')).toEqual([expect.stringMatching(/16 TB usable.*; 40 TB are wished\.$/)]);
+    expect(said(at(1), 'within.usableLater')).toEqual([]);
+    expect(said(made, 'within.usable')).toEqual([]);
+  });
   test('idle and peak watts: the likely value cautions, the bad end alone is a note, far below is quiet', () => {
     const { value, lo, hi } = cube().assess().figures['power.idleWallW']!;
     const at = (idleW: number) => find(wishing(cube(), { idleW }), 'within.idle').map((snag) => snag.severity);

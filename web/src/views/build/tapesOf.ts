@@ -1,4 +1,4 @@
-import { minorPerMajor, type Brief, type Build, type FigureId } from '@inch-tower/core';
+import { briefAt, minorPerMajor, type Brief, type Build, type FigureId } from '@inch-tower/core';
 
 export type TapeOf = {
   readonly id: FigureId;
@@ -51,7 +51,7 @@ export const TAPES: readonly TapeOf[] = [
     id: 'capacity.usableTb',
     label: () => 'Usable room',
     short: 'Capacity',
-    limit: ({ brief }) => brief.usableTb,
+    limit: (build) => briefAt(build).usableTb,
     asks: 'usableTb',
   },
 ];

@@ -44,7 +44,7 @@ export function useStruck(): StruckView | null {
 }
 
 /** Parts that are gone: drives, and the card, cage, box or supply itself; of a cable only what hangs on it. */
-export function struckUnits({ things, lost }: StruckAlone): ReadonlySet<string> {
+function struckUnits({ things, lost }: StruckAlone): ReadonlySet<string> {
   const own = things.filter(({ kind }) => kind === 'card' || kind === 'supply' || kind === 'drive');
   return new Set<string>([...lost, ...own.map(({ unit }) => unit)]);
 }

@@ -1,4 +1,4 @@
-import type { Build, PoolSet } from '@inch-tower/core';
+import { briefAt, type Build, type PoolSet } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { ROLE_HELP } from '../../words/roles';
@@ -81,7 +81,7 @@ function CopiesElsewhere({ build }: { readonly build: Build }) {
 function SetsPane({ pool, build, onSets }: PoolPaneProps) {
   const struck = useStruck();
   const { width, ref } = useWidth();
-  const { words, tone } = storeAnswer(pool, build.brief.usableTb);
+  const { words, tone } = storeAnswer(pool, briefAt(build).usableTb);
   const mostTb = Math.max(0, ...pool.sets.flatMap(({ drives }) => drives.map((one) => one.tb)));
   const sets = pool.isProposed ? pool.proposed : build.pool.sets;
   const isPaired = pool.sets.length > 1 && width >= PAIR_PX;

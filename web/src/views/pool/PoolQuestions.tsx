@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { minorPerMajor, type Build, type PoolSet, type PoolWay } from '@inch-tower/core';
+import { briefAt, minorPerMajor, type Build, type PoolSet, type PoolWay } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { BreaksPane } from './BreaksPane';
 import { FlowPane } from './FlowPane';
@@ -68,7 +68,11 @@ export function PoolQuestions({ pool, build, onSets }: PoolPaneProps) {
           {open === 'full' && <FullPane pool={pool} build={build} />}
         </Question>
       )}
-      <Question {...asks('sizes')} title="How many drives, of what size?" answer={sizesAnswer(build.brief, pool.all)}>
+      <Question
+        {...asks('sizes')}
+        title="How many drives, of what size?"
+        answer={sizesAnswer(briefAt(build), pool.all)}
+      >
         {open === 'sizes' && <SizesPane build={build} />}
       </Question>
     </>
