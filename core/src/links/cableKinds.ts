@@ -156,13 +156,13 @@ export function isOfKind(cable: PartOf<'cable'>, kind: CableKind): boolean {
 }
 
 /** One end of a cable: inside a box or at its wall, and which box. */
-type End = { readonly inside: boolean; readonly box: string | null };
+export type CableEnd = { readonly inside: boolean; readonly box: string | null };
 
 /**
  * Whether a cable of a kind goes from a port to an end: inside it stays in its box, outside it goes from box to box,
  * through a bracket it comes out of one or goes into another.
  */
-export function goesBetween(cable: CableKind, port: End, end: End): boolean {
+export function goesBetween(cable: CableKind, port: CableEnd, end: CableEnd): boolean {
   if (port.inside === end.inside) return !port.inside || port.box === end.box;
   return cable.bracketAt === (port.inside ? 'host' : 'device') && port.box !== end.box;
 }

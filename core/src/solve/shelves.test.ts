@@ -49,7 +49,7 @@ test('five shelves on two ports are chains of three and two', () => {
 test('a shelf with one connector is the last of its chain', () => {
   const device = (count: number, role: string) =>
     tweak('loft-16', { bayGroups: bayGroupsWith('drive-shelf', {}, { count, role }) });
-  // The card's inside port reaches one more shelf through a bracket.
+  // The inside port of the card reaches one more shelf through a bracket.
   expect(head('tern-4i4e', 3, 40, device(1, 'either')).assess().unconnected).toHaveLength(8);
   // Two uplinks that hand nothing on.
   expect(head('tern-4i4e', 3, 40, device(2, 'device')).assess().unconnected).toHaveLength(8);

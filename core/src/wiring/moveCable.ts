@@ -1,6 +1,7 @@
 import type { EditOf } from '../build/edits';
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
-import { cableKindBetween, cableKindById, goesBetween } from '../links/cableKinds';
+import { bracketsWanted, leadsBetween } from '../links/brackets';
+import { cableKindBetween, cableKindById } from '../links/cableKinds';
 import { expanderPorts, hostPorts, type HostPort } from '../links/ports';
 import { boxAmong } from '../machine/hosts';
 import { seatSpot, unitsById, type PlannedUnit } from '../machine/units';
@@ -28,6 +29,7 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
   const now = all.find((port) => port.name === printSpot(wire.host[0]));
   if (!now) return [];
   const byId = unitsById(units);
+  const brackets = bracketsWanted(units, (unit) => boxAmong(unit.id, byId, seatOf)?.id ?? null);
   const endOf = ({ host }: SpotRef) => ({
     inside: cable.bracketAt ? !now.inside : now.inside,
     box: boxAmong(host, byId, seatOf)?.id ?? null,
@@ -42,7 +44,7 @@ export function otherPorts(units: readonly PlannedUnit[], layout: Layout, wire: 
     !wire.device.some(({ host }) => host === port.unit.id);
   return all.filter(goes).flatMap((port): OtherPort[] => {
     const kind = cableKindBetween(cable.shape, port.kind, cable.device);
-    if (!kind || !wire.device.every((ref) => goesBetween(kind, port, endOf(ref)))) return [];
+    if (!kind || !wire.device.every((ref) => leadsBetween(kind, port, endOf(ref), brackets))) return [];
     const takenBy = on.get(port.name) ?? null;
     if (takenBy && cableKindById(takenBy.cable)?.shape === 'reverse') return [];
     return [

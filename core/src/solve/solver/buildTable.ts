@@ -1,5 +1,6 @@
 import { memberAt } from '../../lists';
 import type { Layout } from '../../build/layout';
+import { bracketsWanted } from '../../links/brackets';
 import { cableKindBetween } from '../../links/cableKinds';
 import { driveConnector, expanderPorts, hostPorts, type SeatOf } from '../../links/ports';
 import { boxAmong } from '../../machine/hosts';
@@ -73,6 +74,7 @@ export function layTable(given: Given): Laid {
       ? [{ unit: unit.id, most: unit.part.mostDevices }]
       : [],
   );
+  const brackets = bracketsWanted(units, (unit) => boxAmong(unit.id, byId, seatOf)?.id ?? null);
   const ports = classPorts(
     given,
     expanders,
@@ -80,6 +82,7 @@ export function layTable(given: Given): Laid {
     sharing,
     firm,
     sataAlone,
+    brackets,
   );
   const owned = [...given.owned].map(([cable, count]) => ({ cable, count }));
   const ownedAt = (cable: string) => owned.findIndex((one) => one.cable === cable);
@@ -100,7 +103,7 @@ export function layTable(given: Given): Laid {
     const feeds =
       shape.kind === 'loose'
         ? []
-        : feedsOf(memberAt(shape.targets, 0), shape, classes, ports, ownedAt).filter((feed) =>
+        : feedsOf(memberAt(shape.targets, 0), shape, classes, ports, ownedAt, brackets).filter((feed) =>
             firmAllows(
               firm,
               memberAt(ports, feed.port).ports.map(({ name }) => name),
@@ -182,7 +185,7 @@ export function layTable(given: Given): Laid {
       ends,
       owned,
       limits,
-      expanders: expanders.flatMap((unit) => expanderCell(unit, ports, settled, ownedAt, firm, sataAlone)),
+      expanders: expanders.flatMap((unit) => expanderCell(unit, ports, settled, ownedAt, firm, sataAlone, brackets)),
     },
     score: {
       a: 0,

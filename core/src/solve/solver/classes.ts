@@ -1,4 +1,5 @@
-import { cableKindBetween, goesBetween } from '../../links/cableKinds';
+import { leadsBetween, type Brackets } from '../../links/brackets';
+import { cableKindBetween } from '../../links/cableKinds';
 import { DRIVE_DATA_KEY, expanderPorts, hostPorts, protocolOf, type HostPort } from '../../links/ports';
 import { dealtMBps, laneMBps, uplinkGb } from '../../links/rates';
 import type { PlannedUnit } from '../../machine/units';
@@ -43,12 +44,13 @@ export function classPorts(
   apart: boolean,
   firm: Firm,
   sataAlone: boolean,
+  brackets: Brackets,
 ): PortClass[] {
   const own = ownPorts(given, limited, apart, firm);
   const all = [...own];
   for (const [behind, unit] of expanders.entries()) {
     const ports = expanderPorts(given.units, given.seatOf).filter((port) => port.unit === unit);
-    if (isNonEmpty(ports)) all.push(...portsBehind(ports, behind, all.length, own, firm, sataAlone));
+    if (isNonEmpty(ports)) all.push(...portsBehind(ports, behind, all.length, own, firm, sataAlone, brackets));
   }
   return all;
 }
@@ -101,11 +103,12 @@ function portsBehind(
   own: readonly PortClass[],
   firm: Firm,
   sataAlone: boolean,
+  brackets: Brackets,
 ): PortClass[] {
   const [{ kind, lanes }] = ports;
   const ways = new Map(
     own
-      .filter((one) => feedsExpander(one, ports, firm))
+      .filter((one) => feedsExpander(one, ports, firm, brackets))
       .flatMap((one) =>
         [1, 2].map((uplinks) => {
           const uplinkMBps = uplinks * uplinkOf(one, ports[0], sataAlone);
@@ -137,7 +140,12 @@ export const uplinkOf = (feeder: PortClass, outlet: HostPort, sataAlone: boolean
 /** How an expander is fed, as the name of its class of ports. */
 export const wayOf = (uplinkMBps: number, limit: number) => `${uplinkMBps}|${limit}`;
 
-export function feedsExpander(one: PortClass, outlets: ReadonlyNonEmpty<HostPort>, firm: Firm): boolean {
+export function feedsExpander(
+  one: PortClass,
+  outlets: ReadonlyNonEmpty<HostPort>,
+  firm: Firm,
+  brackets: Brackets,
+): boolean {
   const [port, first] = [one.ports[0], outlets[0]];
   const cable = cableKindBetween('straight', one.kind, first.kind);
   return (
@@ -145,7 +153,7 @@ export function feedsExpander(one: PortClass, outlets: ReadonlyNonEmpty<HostPort
     !!cable &&
     one.lanes >= first.fullLanes &&
     port.carries.includes('sas') &&
-    goesBetween(cable, port, first) &&
+    leadsBetween(cable, port, first, brackets) &&
     firmAllows(
       firm,
       one.ports.map(({ name }) => name),

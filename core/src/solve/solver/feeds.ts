@@ -1,6 +1,7 @@
 import { memberAt } from '../../lists';
 import type { Layout } from '../../build/layout';
 import { printSpot } from '../../build/layout';
+import { leadsBetween, type Brackets } from '../../links/brackets';
 import { cableKindBetween, cableKindById, goesBetween } from '../../links/cableKinds';
 import type { Target } from '../../links/ports';
 import { laneMBps, uplinkGb } from '../../links/rates';
@@ -55,13 +56,14 @@ export function feedsOf(
   classes: readonly DriveClass[],
   ports: readonly PortClass[],
   ownedAt: (cable: string) => number,
+  brackets: Brackets,
 ): Feed[] {
   const sataAlone = classes.every(({ protocol }) => protocol !== 'sas');
   return ports.flatMap((one, port): Feed[] => {
     const first = one.ports[0];
     const cable = cableKindBetween('straight', one.kind, target.kind);
     if (!cable || one.lanes < target.lanes) return [];
-    if (!goesBetween(cable, first, { inside: target.inside, box: shape.box })) return [];
+    if (!leadsBetween(cable, first, { inside: target.inside, box: shape.box }, brackets)) return [];
     const { backplane } = shape.group.group;
     if (backplane?.type === 'expander' && !(target.lanes > 1 ? first.carries.includes('sas') : first.multiplier))
       return [];
@@ -110,6 +112,7 @@ export function expanderCell(
   ownedAt: (cable: string) => number,
   firm: Firm,
   sataAlone: boolean,
+  brackets: Brackets,
 ): ExpanderCell[] {
   const isOwn = ({ behind, ports: [first] }: PortClass) => behind >= 0 && first.unit === unit;
   const own = ports.find(isOwn);
@@ -118,7 +121,7 @@ export function expanderCell(
   const classOf = (way: string) => ports.findIndex((one) => isOwn(one) && wayOf(one.uplinkMBps, one.limit) === way);
   const feeds = ports.flatMap((one, port) => {
     const cable = cableKindBetween('straight', one.kind, own.kind);
-    if (!cable || !feedsExpander(one, outlets, firm)) return [];
+    if (!cable || !feedsExpander(one, outlets, firm, brackets)) return [];
     const carriesMBps = uplinkOf(one, outlets[0], sataAlone);
     return [
       {

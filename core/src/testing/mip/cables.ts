@@ -2,6 +2,7 @@ import { printSpot, type Layout, type SpotRef } from '../../build/layout';
 import type { Backplane, BayGroup } from '../../parts/chassisValues';
 import type { Connector } from '../../parts/connector';
 import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
+import { bracketsWanted, type Brackets } from '../../links/brackets';
 import { cableKindById, CABLE_KINDS, type CableKind } from '../../links/cableKinds';
 import { driveConnector, protocolOf, wallBefore } from '../../links/ports';
 import { laneMBps, linkMBps, dealtMBps, speaksSataAlone, uplinkGb } from '../../links/rates';
@@ -71,6 +72,7 @@ class CableWriter {
   private readonly sharing = new Set<string>();
   private readonly drives: readonly Drive[];
   private readonly sataAlone: boolean;
+  private readonly brackets: Brackets;
   /** What feeds each expander card. */
   private readonly uplinksOf = new Map<PlannedUnit, readonly { readonly port: Port; readonly yes: number }[]>();
 
@@ -83,6 +85,7 @@ class CableWriter {
     this.drives = ofKind(units, 'drive').filter(
       (unit) => unit.part.size !== 'm2' && unit.part.size !== 'usb' && seats.options.has(unit.id),
     );
+    this.brackets = bracketsWanted(units, seats.boxOf);
     this.sataAlone = speaksSataAlone(this.drives.map(({ part }) => part));
     this.ports = units.flatMap((unit) =>
       isKind(unit, 'board') || isKind(unit, 'controller') || isKind(unit, 'expander')
@@ -148,8 +151,10 @@ class CableWriter {
 
   private reaches(cable: CableKind, port: Port, side: Connector['side'], box: string | null): boolean {
     const mine = port.connector.side;
-    if (mine !== side) return cable.bracketAt === (mine === 'inside' ? 'host' : 'device') && port.box !== box;
-    return side === 'outside' || port.box === box;
+    const { into, outOf } = this.brackets;
+    if (mine === side) return side === 'outside' || port.box === box;
+    if (cable.bracketAt !== (mine === 'inside' ? 'host' : 'device') || port.box === box) return false;
+    return mine === 'inside' ? outOf : box !== null && into.has(box);
   }
 
   private buy(cable: CableKind, yes: number): void {
