@@ -1,7 +1,7 @@
-import { lazy, StrictMode, Suspense } from 'react';
+import { lazy, StrictMode, Suspense, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
 import './app.css';
 import { api } from './state/api';
 import { flushEdits, keepOpenHistory, settleFor, showSaving } from './state/benchThunks';
@@ -9,7 +9,7 @@ import { desk, onDraftChanged } from './saving/here';
 import { store } from './state/store';
 import { benchWorker } from './worker/client';
 import { applyTheme, readTheme } from './theme';
-import { BrokenPage } from './views/BrokenPage';
+import { Unbroken } from './views/BrokenPage';
 import { KeyGate } from './views/KeyGate';
 import { FloorPage } from './views/floor/FloorPage';
 import { NowherePage } from './views/NowherePage';
@@ -51,60 +51,44 @@ if (location.pathname.startsWith('/b/')) {
   void loadBench();
   void store.dispatch(api.endpoints.catalogue.initiate());
 }
-const router = createBrowserRouter([
-  {
-    errorElement: <BrokenPage />,
-    children: [
-      { path: '/', element: <FloorPage /> },
-      // One parent for all views of a machine: going from one to another keeps it open.
-      {
-        path: '/b/:id',
-        element: (
-          <Suspense fallback={<p className="p-6 text-mid">Opening the bench …</p>}>
-            <BuildPage />
-          </Suspense>
-        ),
-        children: [
-          { index: true, element: <Bench /> },
-          { path: 'brief', element: <BriefPage /> },
-          { path: 'wiring', element: <WiringPage /> },
-          { path: 'power', element: <PowerPage /> },
-          { path: 'air', element: <AirPage /> },
-          { path: 'pool', element: <PoolPage /> },
-          { path: 'bill', element: <BillPage /> },
-        ],
-      },
-      {
-        path: '/parts',
-        element: (
-          <Suspense fallback={<p className="p-6 text-mid">Opening the parts …</p>}>
-            <PartsPage />
-          </Suspense>
-        ),
-        children: [
-          { index: true, element: <BrowsePage /> },
-          { path: 'own', element: <OwnSheetPage /> },
-          { path: 'stock', element: <StockPage /> },
-          { path: 'files', element: <FilesPage /> },
-        ],
-      },
-      {
-        path: '/compare',
-        element: (
-          <Suspense fallback={<p className="p-6 text-mid">Opening …</p>}>
-            <ComparePage />
-          </Suspense>
-        ),
-      },
-      { path: '*', element: <NowherePage /> },
-    ],
-  },
-]);
+const waiting = (words: string, page: ReactNode) => (
+  <Suspense fallback={<p className="p-6 text-mid">{words}</p>}>{page}</Suspense>
+);
+/** Broken views are told where they stood, and left by going elsewhere. */
+function Views() {
+  return (
+    <Unbroken where={useLocation().key}>
+      <Routes>
+        <Route path="/" element={<FloorPage />} />
+        {/* One parent for all views of a machine: going from one to another keeps it open. */}
+        <Route path="/b/:id" element={waiting('Opening the bench …', <BuildPage />)}>
+          <Route index element={<Bench />} />
+          <Route path="brief" element={<BriefPage />} />
+          <Route path="wiring" element={<WiringPage />} />
+          <Route path="power" element={<PowerPage />} />
+          <Route path="air" element={<AirPage />} />
+          <Route path="pool" element={<PoolPage />} />
+          <Route path="bill" element={<BillPage />} />
+        </Route>
+        <Route path="/parts" element={waiting('Opening the parts …', <PartsPage />)}>
+          <Route index element={<BrowsePage />} />
+          <Route path="own" element={<OwnSheetPage />} />
+          <Route path="stock" element={<StockPage />} />
+          <Route path="files" element={<FilesPage />} />
+        </Route>
+        <Route path="/compare" element={waiting('Opening …', <ComparePage />)} />
+        <Route path="*" element={<NowherePage />} />
+      </Routes>
+    </Unbroken>
+  );
+}
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>
-      <RouterProvider router={router} />
+      <BrowserRouter>
+        <Views />
+      </BrowserRouter>
       <KeyGate />
     </Provider>
   </StrictMode>,

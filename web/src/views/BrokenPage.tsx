@@ -1,11 +1,10 @@
-import { useRouteError } from 'react-router';
+import { Component, type ReactNode } from 'react';
 import { desk } from '../saving/here';
 import { saveBuildFile } from './saveFile';
 import { Masthead } from './Masthead';
 
 /** A view that could not be drawn or loaded: an error of ours, or a part of the page that did not arrive. */
-export function BrokenPage() {
-  const error = useRouteError();
+function BrokenPage({ error }: { readonly error: unknown }) {
   const said = error instanceof Error ? error.message : String(error);
   const risk = desk.mustAsk() ? desk.waiting().map(({ draft }) => draft.build) : [];
   return (
@@ -43,4 +42,23 @@ export function BrokenPage() {
       </main>
     </div>
   );
+}
+
+type Props = { readonly where: string; readonly children: ReactNode };
+
+/** Shows its views until one fails, then what failed; going elsewhere (`where`) tries again. */
+export class Unbroken extends Component<Props, { readonly failed: { readonly error: unknown } | null }> {
+  override state = { failed: null as { readonly error: unknown } | null };
+
+  static getDerivedStateFromError(error: unknown) {
+    return { failed: { error } };
+  }
+
+  override componentDidUpdate(before: Props) {
+    if (this.state.failed && before.where !== this.props.where) this.setState({ failed: null });
+  }
+
+  override render() {
+    return this.state.failed ? <BrokenPage error={this.state.failed.error} /> : this.props.children;
+  }
 }
