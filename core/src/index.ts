@@ -121,7 +121,9 @@ export {
   type ComparedBy,
   type ComparedRow,
   type Comparison,
+  type Payback,
 } from './compare/compare';
+export type { Outline } from './compare/outline';
 export { reuseOf, type Reused } from './bill/reuse';
 export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';

@@ -95,3 +95,27 @@ test('a card both sides of a rebuild hang on makes it longer here too', () => {
     ).cells[0]!.value;
   expect(hours(600)).toBeGreaterThan(1.5 * hours(6000));
 });
+
+test('a dearer supply pays for itself by its losses: by hand, with the range of both, told from either side', () => {
+  const on = (supply: string) =>
+    fixture()
+      .add('steading-t9')
+      .add('plover-a6')
+      .add('drover-4')
+      .add('tarn-155')
+      .add('clew-16e', 2)
+      .add('barge-8', 4)
+      .add(supply);
+  const { rows, paybacks } = compare(on('cinder-500'), on('moss-500'));
+  const more = (by: ComparedBy) => row(rows, by).cells[1]!.more!;
+  expect([more('priceNow').value, Math.sign(more('moneyYear').value)]).toEqual([141, -1]);
+  expect(paybacks[0]).toBeNull();
+  expect(paybacks[1]!.years).toBeCloseTo(141 / -more('moneyYear').value, 9);
+  expect(paybacks[1]!.soonest).toBeLessThan(paybacks[1]!.years);
+  expect(paybacks[1]!.latest ?? Infinity).toBeGreaterThan(paybacks[1]!.years);
+  const turned = compare(on('moss-500'), on('cinder-500')).paybacks[1]!;
+  expect(turned).toMatchObject({ isFirst: true });
+  expect(turned.years).toBeCloseTo(paybacks[1]!.years, 9);
+  // One more disk costs more and draws more: it pays for nothing.
+  expect(compare(on('moss-500'), on('moss-500').add('barge-8', 1)).paybacks[1]).toBeNull();
+});

@@ -16,6 +16,7 @@ import { minorPerMajor, rateOf } from '../parts/currency';
 import { poolTold, type PoolSeen } from '../pool/poolTold';
 import { verdictOf } from '../verdict';
 import { wiringFor } from '../wiring/wiring';
+import { outlinesOf, type Outline } from './outline';
 import { rateQuantity } from './rate';
 
 /** What machines are compared by, in the order it is asked. */
@@ -79,7 +80,22 @@ export type ComparedRow = {
   readonly cells: readonly (Cell | null)[];
   /** Whether any machine surely differs from the first. */ readonly differs: boolean;
 };
+/**
+ * When a dearer machine has paid for itself by a lower electricity bill, in years: after the first of the two where
+ * `isFirst`. `latest` is null where it may never.
+ */
+export type Payback = {
+  readonly isFirst: boolean;
+  readonly dearer: number;
+  readonly savesAYear: number;
+  readonly years: number;
+  readonly soonest: number;
+  readonly latest: number | null;
+};
+
 export type Comparison = {
+  /** The boxes of each machine, to be drawn at one scale. */ readonly drawn: readonly (readonly Outline[])[];
+  /** Of each machine against the first; null where neither pays back. */ readonly paybacks: readonly (Payback | null)[];
   readonly machines: readonly { readonly id: string; readonly name: string; readonly currency: string }[];
   readonly rows: readonly ComparedRow[];
   /** Money is not compared where machines are reckoned in different currencies. */ readonly isOneCurrency: boolean;
@@ -87,9 +103,10 @@ export type Comparison = {
 
 type Value = { readonly quantity: Quantity; readonly words?: string };
 type Values = Readonly<Record<ComparedBy, Value | null>>;
+type Valued = { readonly values: Values; readonly drawn: readonly Outline[] };
 const YEARS = 5;
 
-function valuesOf(build: Build, options: AssessOptions): Values {
+function valuedOf(build: Build, options: AssessOptions): Valued {
   const assessor = createAssessor();
   const assessment = assessor.assess(build, options);
   const context = assessor.context(build);
@@ -112,7 +129,7 @@ function valuesOf(build: Build, options: AssessOptions): Values {
   const flow = told.pools[0]?.flow;
   const rates = flow && (flow.one.reading.neck ? flow.one : flow.inside);
   const { rackUnits, volumeL, massKg } = sizeOf(context);
-  return {
+  const values: Values = {
     verdict: standing(assessment, exact),
     usableTb: as(usable),
     failures: exact('failures', pool.sets.length > 0 ? pool.all.any : null),
@@ -140,6 +157,7 @@ function valuesOf(build: Build, options: AssessOptions): Values {
     volumeL: exact('volumeL', volumeL),
     massKg: exact('massKg', massKg?.value, massKg ?? undefined),
   };
+  return { values, drawn: outlinesOf(assessment) };
 }
 
 /** How much of a link or a drive in use a rebuild gets differs from pool to pool, and alike for two of one. */
@@ -179,29 +197,59 @@ const MONEY: ReadonlySet<ComparedBy> = new Set(['priceNow', 'perTb', 'fiveYears'
  * its range holds zero they cannot be told apart (JCGM 100, 5.2).
  */
 export function compareBuilds(builds: readonly Build[], options: AssessOptions): Comparison {
-  const values = builds.map((build) => valuesOf(build, options));
+  const all = builds.map((build) => valuedOf(build, options));
+  const values = all.map((one) => one.values);
   const isOneCurrency = new Set(builds.map(({ currency }) => currency)).size < 2;
   const ledger = new Ledger(false);
+  const rows = rowsOf(values, isOneCurrency, ledger);
   return {
+    drawn: all.map(({ drawn }) => drawn),
+    paybacks: builds.map((_, i) => paybackOf(rows, i)),
+    rows,
     machines: builds.map(({ id, name, currency }) => ({ id, name, currency })),
     isOneCurrency,
-    rows: COMPARED.filter((by) => values.some((one) => one[by])).map((by): ComparedRow => {
-      const first = values[0]?.[by];
-      const cells = values.map((one, i): Cell | null => {
-        const own = one[by];
-        if (!own) return null;
-        const cell = { ...rangedOf(own.quantity), ...(own.words ? { words: own.words } : {}) };
-        if (i === 0 || !first || (MONEY.has(by) && !isOneCurrency)) return { ...cell, more: null, against: null };
-        const difference = ledger.sum('difference', own.quantity.unit, [
-          own.quantity,
-          ledger.times('less', first.quantity, -1),
-        ]);
-        const more = { value: difference.value, ...rangeOfQuantity(difference) };
-        return { ...cell, more, against: againstOf(more, BETTER[by]) };
-      });
-      return { by, cells, differs: cells.some((cell) => cell?.against === 'better' || cell?.against === 'worse') };
-    }),
   };
+}
+
+/** Both differences to the first are known to the sign, and the one outweighs the other in time. */
+function paybackOf(rows: readonly ComparedRow[], at: number): Payback | null {
+  const more = (by: ComparedBy) => rows.find((row) => row.by === by)?.cells[at]?.more ?? null;
+  const [price, year] = [more('priceNow'), more('moneyYear')];
+  if (!price || !year || price.value === 0 || price.value * year.value >= 0) return null;
+  const isFirst = price.value < 0;
+  const ends = ({ value, lo, hi }: Ranged, sign: number) => ({
+    value: sign * value,
+    lo: Math.min(sign * lo, sign * hi),
+    hi: Math.max(sign * lo, sign * hi),
+  });
+  const [dearer, saves] = [ends(price, isFirst ? -1 : 1), ends(year, isFirst ? 1 : -1)];
+  return {
+    isFirst,
+    dearer: dearer.value,
+    savesAYear: saves.value,
+    years: dearer.value / saves.value,
+    soonest: Math.max(0, dearer.lo) / saves.hi,
+    latest: saves.lo > 0 ? dearer.hi / saves.lo : null,
+  };
+}
+
+function rowsOf(values: readonly Values[], isOneCurrency: boolean, ledger: Ledger): ComparedRow[] {
+  return COMPARED.filter((by) => values.some((one) => one[by])).map((by): ComparedRow => {
+    const first = values[0]?.[by];
+    const cells = values.map((one, i): Cell | null => {
+      const own = one[by];
+      if (!own) return null;
+      const cell = { ...rangedOf(own.quantity), ...(own.words ? { words: own.words } : {}) };
+      if (i === 0 || !first || (MONEY.has(by) && !isOneCurrency)) return { ...cell, more: null, against: null };
+      const difference = ledger.sum('difference', own.quantity.unit, [
+        own.quantity,
+        ledger.times('less', first.quantity, -1),
+      ]);
+      const more = { value: difference.value, ...rangeOfQuantity(difference) };
+      return { ...cell, more, against: againstOf(more, BETTER[by]) };
+    });
+    return { by, cells, differs: cells.some((cell) => cell?.against === 'better' || cell?.against === 'worse') };
+  });
 }
 
 function againstOf({ value, lo, hi }: Ranged, better: 'more' | 'less'): Against {

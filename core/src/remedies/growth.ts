@@ -85,9 +85,12 @@ function withMore(sets: readonly PoolSet[], last: PoolSet, units: PoolSet['units
 /** One purchase of drives on the way: what it makes of the machine, and the trouble it brings. */
 type GrowthStep = NextDrives & {
   /** Drives of the machine that hold data then. */ readonly drives: number;
+  /** Months from now when what was there before is full; null without a growth. */ readonly boughtAt: number | null;
 };
 export type Growth = {
   readonly steps: readonly GrowthStep[];
+  /** What is passed on the way and blocks nothing (watts, noise, money, a rail), with the first purchase that does. */
+  readonly met: readonly { readonly at: number; readonly snag: Snag }[];
   /** The step that blocks, with what of it does; null where none was met. */
   readonly limit: { readonly at: number; readonly snags: readonly Snag[] } | null;
 };
@@ -106,16 +109,25 @@ export function* growthOf(
   options: AssessOptions,
 ): Generator<'buying', Growth> {
   const steps: GrowthStep[] = [];
+  const met: { at: number; snag: Snag }[] = [];
+  let boughtAt = monthsUntilFull(leastTb(base.assessment.figures), base.build.brief);
   let now = base;
   for (let at = 0; at < MOST_STEPS; at++) {
     const next = nextDrives(now, catalogue, assessor, options);
     yield 'buying';
     if (!next) break;
     const assessment = assessor.assess(next.after, options);
-    steps.push({ ...next, drives: dataDrives(assessment.units).length });
+    steps.push({ ...next, drives: dataDrives(assessment.units).length, boughtAt });
     const snags = [...next.causes, ...next.worsens].filter(({ severity }) => severity === 'blocker');
-    if (snags.length > 0) return { steps, limit: { at, snags } };
+    if (snags.length > 0) return { steps, met, limit: { at, snags } };
+    for (const snag of next.causes)
+      if (isPassed(snag) && met.every((one) => one.snag.code !== snag.code)) met.push({ at, snag });
+    boughtAt = next.months;
     now = { build: next.after, assessment };
   }
-  return { steps, limit: null };
+  return { steps, met, limit: null };
 }
+
+/** A limit of the brief or of the machine that more drives pass; what is said of pools and of small parts is none. */
+const isPassed = ({ severity, code }: Snag): boolean =>
+  severity === 'caution' && /^(within|powered|cooled|reaches)\./.test(code);

@@ -114,6 +114,8 @@ export type GrowthTold = {
   /** What it is at the most with nothing blocked; null where already the next drives block. */
   readonly most: { readonly usableTb: number; readonly drives: number; readonly fullAt: number | null } | null;
   /** What blocks the purchase after that; empty where none was met. */ readonly limit: readonly Effect[];
+  /** What is passed before that, with the months from now and how many drives there are then. */
+  readonly met: readonly (Effect & { readonly boughtAt: number | null; readonly drives: number })[];
 };
 /** Drives of every capacity for the room that is wished, each as an edit, and which costs least over five years. */
 export type SizeRowTold = RemedyRow &

@@ -87,6 +87,9 @@ export function searches({ base, listed, weighing, options, ask }: Open): Search
         },
         most: last ? { usableTb: last.usableTb, drives: last.drives, fullAt: last.months } : null,
         limit: effects(limit?.snags ?? []),
+        met: told.met.flatMap(({ at, snag }) =>
+          effects([snag]).map((effect) => ({ ...effect, boughtAt: steps[at]!.boughtAt, drives: steps[at]!.drives })),
+        ),
       };
     },
 

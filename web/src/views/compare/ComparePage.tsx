@@ -6,6 +6,7 @@ import { benchWorker } from '../../worker/client';
 import { Masthead } from '../Masthead';
 import { asColumn, columnOf } from './columns';
 import { besideWords, LETTERS, nameOf } from './compareWords';
+import { CompareDrawings } from './CompareDrawings';
 import { CompareTable } from './CompareTable';
 
 const MOST = 4;
@@ -85,6 +86,7 @@ export default function ComparePage() {
             {!comparison.isOneCurrency && (
               <p className="warn text-[13px]">They are reckoned in different currencies: money is not compared.</p>
             )}
+            <CompareDrawings comparison={comparison} />
             <CompareTable comparison={comparison} />
           </>
         )}

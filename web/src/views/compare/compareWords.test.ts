@@ -32,6 +32,8 @@ test('how a machine stands beside the first, in sentences', () => {
       { id: 'b', name: '', currency: 'EUR' },
     ],
     isOneCurrency: true,
+    drawn: [[], []],
+    paybacks: [null, null],
     rows: [
       row('usableTb', cell(1), against(12, 'better')),
       row('priceNow', cell(1), against(500, 'worse')),
@@ -47,4 +49,20 @@ test('how a machine stands beside the first, in sentences', () => {
   ]);
   expect(besideWords({ ...comparison, rows: [] }, 1)).toEqual(['In nothing surely better than Old.']);
   expect(besideWords(comparison, 2)).toEqual([]);
+  const paid = (more: object) =>
+    besideWords(
+      {
+        ...comparison,
+        rows: [],
+        paybacks: [null, { isFirst: false, dearer: 120, savesAYear: 40, years: 3, soonest: 2, latest: 6.04, ...more }],
+      },
+      1,
+    )
+      .map(plain)
+      .at(-1);
+  expect(paid({})).toBe(
+    'Unnamed costs € 120 more and saves € 40 a year: paid for after 3 years, at the soonest 2, at the latest 6.',
+  );
+  expect(paid({ isFirst: true, latest: null })).toMatch(/^Old costs .*, perhaps never\.$/);
+  expect(paid({ years: 31 })).toMatch(/it does not pay for itself within twenty years\.$/);
 });

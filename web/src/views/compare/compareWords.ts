@@ -71,7 +71,8 @@ const listed = (names: readonly string[]): string =>
 const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 /** In sentences how one machine stands beside the first. */
-export function besideWords({ machines, rows }: Comparison, at: number): readonly string[] {
+export function besideWords(comparison: Comparison, at: number): readonly string[] {
+  const { machines, rows } = comparison;
   const [first, own] = [machines[0], machines[at]];
   if (!first || !own) return [];
   const of = (against: Cell['against']) =>
@@ -94,6 +95,24 @@ export function besideWords({ machines, rows }: Comparison, at: number): readonl
     better.length > 0 ? `Better than ${whom}: ${better.join(', ')}.` : `In nothing surely better than ${whom}.`,
     ...(worse.length > 0 ? [`Worse: ${worse.join(', ')}.`] : []),
     ...(same.length > 0 ? [`Not to be told apart: ${listed(same)}.`] : []),
+    ...paybackWords(comparison, at),
   ];
+}
+
+/** Past so many years nobody waits for a machine to pay for itself. */
+const MOST_YEARS = 20;
+const years = (value: number): string => (value < 10 ? value.toFixed(1).replace('.0', '') : String(Math.round(value)));
+
+/** When the dearer of two has paid for itself by its electricity bill. */
+function paybackWords({ machines, paybacks }: Comparison, at: number): readonly string[] {
+  const told = paybacks[at];
+  const dearer = machines[told?.isFirst ? 0 : at];
+  if (!told || !dearer) return [];
+  const money = (value: number) => wholeMoneyWords(value * minorPerMajor(dearer.currency), dearer.currency);
+  const start = `${nameOf(dearer)} costs ${money(told.dearer)} more and saves ${money(told.savesAYear)} a year`;
+  if (told.years > MOST_YEARS) return [`${start}: it does not pay for itself within twenty years.`];
+  const latest =
+    told.latest === null || told.latest > MOST_YEARS ? 'perhaps never' : `at the latest ${years(told.latest)}`;
+  return [`${start}: paid for after ${years(told.years)} years, at the soonest ${years(told.soonest)}, ${latest}.`];
 }
 export const nameOf = ({ name }: { readonly name: string }): string => name || 'Unnamed';

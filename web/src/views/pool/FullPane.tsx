@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
 import { useSearched } from '../../worker/useSearched';
-import { growthWords, nextDrivesWords, wornWords } from './fullWords';
+import { growthWords, metWords, nextDrivesWords, wornWords } from './fullWords';
 import type { PoolView } from './usePool';
 
 /** When the pool is full, what is bought then, and whether flash lives that long. */
@@ -40,7 +40,19 @@ export function FullPane({ pool, build }: { readonly pool: PoolView; readonly bu
           </button>
         </div>
       )}
-      {far && <p>{far}</p>}
+      {growth && growth.met.length > 0 && (
+        <>
+          <h3 className="mt-2 font-semibold">Passed on the way</h3>
+          <ul>
+            {metWords(growth, new Date()).map((words) => (
+              <li key={words} className="border-t border-dotted border-line py-0.5">
+                {words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {far && <p className="mt-1">{far}</p>}
       {pool.worn.map((one) => (
         <p key={`${one.name}${one.tbPerYear}`}>{wornWords(one)}</p>
       ))}

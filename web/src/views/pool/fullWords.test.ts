@@ -1,5 +1,5 @@
 import type { GrowthTold, NextTold } from '../../worker/messages';
-import { fullAnswer, growthWords, memoryWords, monthsWords, nextDrivesWords, wornWords } from './fullWords';
+import { fullAnswer, growthWords, memoryWords, metWords, monthsWords, nextDrivesWords, wornWords } from './fullWords';
 
 const now = new Date(2026, 10, 29);
 
@@ -48,6 +48,17 @@ test('how far buying on goes', () => {
   expect(growthWords(told)).toBe('Bought on like that it grows to 216 TB on 24 drives, full in 14 years; then: x');
   expect(growthWords({ ...told, limit: [] })).toMatch(/full in 14 years, and further\.$/);
   expect(growthWords({ ...told, most: null })).toBeNull();
+});
+
+test('what is passed on the way, with its month', () => {
+  const met = [
+    { severity: 'caution', title: 'Idle', what: 'Over the wished idle.', boughtAt: 14, drives: 9 },
+    { severity: 'caution', title: 'Money', what: 'Over the wished price.', boughtAt: null, drives: 12 },
+  ] as unknown as GrowthTold['met'];
+  expect(metWords({ met }, now)).toEqual([
+    'With 9 drives, in 14 months (January 2028): Over the wished idle.',
+    'With 12 drives: Over the wished price.',
+  ]);
 });
 
 test('flash that wears, and memory as advice', () => {

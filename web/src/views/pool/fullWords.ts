@@ -61,6 +61,18 @@ export function growthWords({ most, limit }: GrowthTold): string | null {
   return ends ? `${far}; then: ${ends.what}` : `${far}, and further.`;
 }
 
+/** What buying on passes before it blocks: which wish or limit, when, and with how many drives. */
+export const metWords = ({ met }: Pick<GrowthTold, 'met'>, from: Date): readonly string[] =>
+  met.map(({ what, boughtAt, drives }) => {
+    const when =
+      boughtAt === null || boughtAt > FORETOLD_MONTHS
+        ? ''
+        : boughtAt < 1
+          ? ', now already'
+          : `, in ${monthsWords(boughtAt)} (${monthThen(boughtAt, from)})`;
+    return `With ${countWords(drives, 'drive')}${when}: ${what}`;
+  });
+
 export const wornWords = ({ marks, name, tbPerYear, enduranceTb, years }: Worn): string =>
   `${marks.length > 1 ? `${marks.length} × ${name}` : name}: ${tb(tbPerYear)} written a year each, ` +
   `of ${tb(enduranceTb)} that its sheet allows: ${years > 20 ? 'more than twenty years' : monthsWords(years * 12)}.`;
