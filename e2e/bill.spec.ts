@@ -10,7 +10,7 @@ test('the bill sums as its tape; a price is changed, three lines become a lot, t
   const bench = await new BenchPage(page).open(id);
   await page.getByRole('link', { name: 'Bill', exact: true }).click();
   const answer = page.getByTestId('price-answer');
-  await expect(answer).toHaveText(/^€\s?5.782 to buy now .*€\s?40 a usable TB\.$/);
+  await expect(answer).toHaveText(/^€\s?5.782 to buy now .*€\s?40 a usable TB, €\s?241 a bay\.$/);
   // A line opens into what is known of it.
   await page.getByRole('button', { name: /Barge 12 TB/ }).click();
   await page.getByLabel('Price of Barge 12 TB', { exact: true }).fill('200');
@@ -35,6 +35,19 @@ test('the bill sums as its tape; a price is changed, three lines become a lot, t
     .trim()
     .split('\r\n');
   expect(rows.at(-1)).toContain('5153');
+  // Filled in elsewhere and read back: what is of nothing here and what cannot be read is said, and is no edit.
+  const filled = 'mark,what,price\nB1,Gannet E8,400\nZ1,Stranger,5\nA1,Gable 24,dear\n';
+  await page.getByLabel('Read a table back').setInputFiles({
+    name: 'bill.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(filled),
+  });
+  const read = page.getByTestId('read-back');
+  await expect(read).toContainText('1 line taken over: Gannet E8.');
+  await expect(read).toContainText('Of nothing here: Stranger.');
+  await expect(read).toContainText('Row 4, Gable 24: “dear”');
+  await page.getByRole('button', { name: 'Good' }).click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByLabel('over').selectOption('10');
   await expect(page.getByTestId('over-years')).toHaveText(/€\s?12.\d{3}/);
   await page.getByRole('button', { name: 'Take apart Lot 1' }).click();

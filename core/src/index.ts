@@ -127,6 +127,7 @@ export type { Outline } from './compare/outline';
 export { reuseOf, type Reused } from './bill/reuse';
 export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';
+export { readBill, type BillReading } from './bill/readBill';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
 export { kitPrint } from './build/kitPrint';
 export {

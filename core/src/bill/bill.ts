@@ -1,6 +1,6 @@
 import { memberAt } from '../lists';
 import type { Assessment } from '../assess';
-import type { Build, Item } from '../build/build';
+import type { Build, Item, Price } from '../build/build';
 import { anewCost, itemCost, cableCost, moneyLines, smallCost, withLots, type MoneyLine } from '../figures/cost/money';
 import { marksOf } from '../build/marks';
 import { plannedUnits } from '../machine/units';
@@ -56,6 +56,7 @@ export type BillLine = {
   readonly from: string | null;
   readonly at: string | null;
   /** The lot it is bought in. */ readonly lot: string | null;
+  /** The price as it was put down, of one or of all. */ readonly price: Price | null;
 };
 export type Bill = {
   readonly currency: string;
@@ -104,10 +105,11 @@ function itemLine(line: MoneyLine, money: Currencies, lots: ReadonlyMap<string, 
     from: item.price?.from ?? null,
     at: item.price?.at ?? null,
     lot: (item.bundle && !isOwned && lots.get(item.bundle)) || null,
+    price: item.price ?? null,
   };
 }
 
-const PLAIN = { item: null, mark: '', maker: '', from: null, at: null, lot: null } as const;
+const PLAIN = { item: null, mark: '', maker: '', from: null, at: null, lot: null, price: null } as const;
 
 /**
  * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of it

@@ -1,6 +1,24 @@
 import Papa from 'papaparse';
+import type { Price } from '../build/build';
 import { minorPerMajor } from '../parts/currency';
 import type { Bill } from './bill';
+
+/** A price as it was put down: what a table is filled in with, and read back from. */
+const PRICE = ['price', 'priceCurrency', 'per', 'shipping', 'tax', 'from', 'at'] as const;
+function priceCells(price: Price | null): readonly (string | number)[] {
+  if (!price) return PRICE.map(() => '');
+  const major = minorPerMajor(price.currency);
+  const money = (minor: number) => (minor / major).toFixed(Math.round(Math.log10(major)));
+  return [
+    money(price.minor),
+    price.currency,
+    price.per,
+    price.shippingMinor === undefined ? '' : money(price.shippingMinor),
+    price.taxIncluded ? (price.taxPct === undefined ? '' : `${price.taxPct} included`) : (price.taxPct ?? 0),
+    price.from ?? '',
+    price.at ?? '',
+  ];
+}
 
 /** The bill as CSV (RFC 4180), money with as many decimals as its currency has. */
 export function billCsv({ currency, lines, total }: Bill): string {
@@ -18,12 +36,30 @@ export function billCsv({ currency, lines, total }: Bill): string {
     currency,
     line.basis,
     line.note,
+    line.item ?? '',
+    ...priceCells(line.price),
+    line.lot ?? '',
   ]);
   return (
     Papa.unparse(
       {
-        fields: ['mark', 'what', 'maker', 'kind', 'count', 'deal', 'each', 'total', 'currency', 'basis', 'note'],
-        data: [...rows, ['', 'Together', '', '', '', '', '', money(total), currency, '', '']],
+        fields: [
+          'mark',
+          'what',
+          'maker',
+          'kind',
+          'count',
+          'deal',
+          'each',
+          'total',
+          'currency',
+          'basis',
+          'note',
+          'item',
+          ...PRICE,
+          'lot',
+        ],
+        data: [...rows, ['', 'Together', '', '', '', '', '', money(total), currency]],
       },
       { newline: '\r\n', escapeFormulae: true },
     ) + `\r\n`

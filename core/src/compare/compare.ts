@@ -95,7 +95,7 @@ export type Payback = {
 
 export type Comparison = {
   /** The boxes of each machine, to be drawn at one scale. */ readonly drawn: readonly (readonly Outline[])[];
-  /** Of each machine against the first; null where neither pays back. */ readonly paybacks: readonly (Payback | null)[];
+  /** Of each against the first; null where neither pays back. */ readonly paybacks: readonly (Payback | null)[];
   readonly machines: readonly { readonly id: string; readonly name: string; readonly currency: string }[];
   readonly rows: readonly ComparedRow[];
   /** Money is not compared where machines are reckoned in different currencies. */ readonly isOneCurrency: boolean;

@@ -23,6 +23,7 @@ import type {
   AirTry,
   OverAir,
   Bill,
+  BillReading,
   Comparison,
   Breaks,
   Dealt,
@@ -229,6 +230,8 @@ export type BenchWorker = {
     readonly plugs: readonly PowerLine[];
     readonly flow: FlowTold;
   } | null>;
+  /** Prices and deals of a bill that was filled in as a table; null while nothing is open. */
+  readBill(text: string): Promise<BillReading | null>;
   /** The bill of the build that is open, and what a year of it costs; null while none is. */
   billView(): Promise<{
     readonly bill: Bill;

@@ -2,6 +2,7 @@
 export {
   airOf,
   billCsv,
+  readBill,
   billOf,
   breaksOf,
   compareBuilds,

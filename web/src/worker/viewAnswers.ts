@@ -11,6 +11,7 @@ type Views = Pick<
   | 'reckoned'
   | 'winterToSummer'
   | 'bill'
+  | 'readBill'
   | 'billView'
   | 'compare'
   | 'drawing'
@@ -78,6 +79,8 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
       }),
 
     bill: () => withOpen(({ build, assessment }, { billCsv, billOf }) => billCsv(billOf(build, assessment))),
+
+    readBill: (text) => withOpen(({ build }, { readBill }) => readBill(text, build)),
 
     billView: () =>
       withOpen(({ build, assessment }, { billOf, reuseOf, runningOf }) => {

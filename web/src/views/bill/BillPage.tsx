@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Build } from '@inch-tower/core';
+import { spotsOf, type Build, type PlannedUnit } from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { selectUnits } from '../../state/selectors';
 import { benchWorker } from '../../worker/client';
@@ -11,6 +11,7 @@ import { BillSide } from './BillSide';
 import { BillTable } from './BillTable';
 import { priceAnswer } from './billWords';
 import { LotBar } from './LotBar';
+import { ReadBack } from './ReadBack';
 
 /** What is bought, what it costs, where the prices are from, and what the years after cost. */
 export default function BillPage() {
@@ -38,6 +39,12 @@ export default function BillPage() {
   );
 }
 
+/** Places for drives in bays, taken or free. */
+const placesOf = (units: readonly PlannedUnit[]): number =>
+  units
+    .flatMap((unit) => spotsOf(unit.id, unit.part))
+    .reduce((sum, spot) => sum + (spot.type === 'bay' && !spot.group.takes.includes('5.25') ? spot.count : 0), 0);
+
 export type BillTold = NonNullable<Awaited<ReturnType<ReturnType<typeof benchWorker>['billView']>>>;
 
 function BillPane({ told: { bill }, build }: { readonly told: BillTold; readonly build: Build }) {
@@ -53,17 +60,23 @@ function BillPane({ told: { bill }, build }: { readonly told: BillTold; readonly
         <h2 id="price" className="text-[15px] font-semibold">
           What does it cost?
         </h2>
-        <span className="no-print ml-auto flex gap-3 text-[13px]">
+        <span className="no-print ml-auto flex flex-wrap justify-end gap-x-3 text-[13px]">
           <button type="button" className="plain min-h-6 underline" onClick={() => void saveBill(build)}>
             Save as a table
           </button>
+          <ReadBack />
           <button type="button" className="plain min-h-6 underline" onClick={() => window.print()}>
             Print
           </button>
         </span>
       </div>
       <p className="text-[17px] leading-snug font-semibold" data-testid="price-answer">
-        {price ? priceAnswer(bill, price, figures?.['capacity.usableTb']?.value ?? 0) : 'Nothing in the kit yet.'}
+        {price
+          ? priceAnswer(bill, price, {
+              usableTb: figures?.['capacity.usableTb']?.value ?? 0,
+              places: placesOf(units) * build.copies,
+            })
+          : 'Nothing in the kit yet.'}
       </p>
       <LotBar build={build} chosen={marked} onDone={() => setChosen(new Set())} />
       <BillTable

@@ -33,7 +33,12 @@ export function BillSide({
           <GroupsPicture bill={bill} />
         </>
       )}
-      {bill.ownedWorth > 0 && <p>Owned parts would cost about {roughly(bill.ownedWorth, bill.currency)} to buy.</p>}
+      {bill.ownedWorth > 0 && (
+        <p>
+          Owned parts would cost about {roughly(bill.ownedWorth, bill.currency)} to buy:{' '}
+          {roughly(bill.total + bill.ownedWorth, bill.currency)} with them in.
+        </p>
+      )}
       {build.copies > 1 && <p>All of it is for {build.copies} machines alike.</p>}
       <div
         className={`flex flex-wrap items-baseline gap-x-3 ${bill.total > 0 ? 'mt-2 border-t border-line pt-2' : ''}`}

@@ -1,5 +1,5 @@
 import type { Bill, BillLine, Running } from '@inch-tower/core';
-import { basisWords, keptWords, monthsOld, overYears, priceAnswer } from './billWords';
+import { basisWords, keptWords, monthsOld, overYears, priceAnswer, readBackWords } from './billWords';
 
 const plain = (text: string) => text.replace(/\u202f/g, ' ');
 const bill = { currency: 'EUR', total: 1000, unpriced: 0 } as Bill;
@@ -9,10 +9,12 @@ const today = '2026-11-29';
 
 test('what it costs: its range, by usable TB, and what has no price', () => {
   const price = { value: 1000, lo: 900, hi: 1100 };
-  expect(plain(priceAnswer(bill, price, 40))).toBe('€ 1 000 to buy now (€ 900 to € 1 100), € 25 a usable TB.');
-  expect(plain(priceAnswer({ ...bill, unpriced: 1 }, { value: 1000, lo: 1000, hi: 1000 }, 0))).toBe(
-    '€ 1 000 to buy now. Without 1 line that has no price.',
+  expect(plain(priceAnswer(bill, price, { usableTb: 40, places: 8 }))).toBe(
+    '€ 1 000 to buy now (€ 900 to € 1 100), € 25 a usable TB, € 125 a bay.',
   );
+  expect(
+    plain(priceAnswer({ ...bill, unpriced: 1 }, { value: 1000, lo: 1000, hi: 1000 }, { usableTb: 0, places: 0 })),
+  ).toBe('€ 1 000 to buy now. Without 1 line that has no price.');
 });
 
 test('where a price is from, and when it is old', () => {
@@ -62,4 +64,15 @@ test('what speaks against an owned part', () => {
   expect(keptWords({ ...own, isDoubted: true, yearMinor: null, quieterDb: 0, found: [] }, 'EUR')).toBe(
     '; marked doubtful',
   );
+});
+
+test('what a table changed, and what not', () => {
+  expect(readBackWords({ changed: [], unknown: [], problems: [] })).toEqual(['The table says what is here already.']);
+  const many = ['a', 'b', 'c', 'd', 'e', 'f', 'g'];
+  expect(readBackWords({ changed: many, unknown: ['Stranger'], problems: many })).toEqual([
+    '7 lines taken over: a, b, c, d, e and 2 more.',
+    'Of nothing here: Stranger.',
+    ...many.slice(0, 5),
+    '2 more lines were not read.',
+  ]);
 });

@@ -1,4 +1,12 @@
-import { minorPerMajor, type Figure, type Bill, type BillGroup, type BillLine, type Running } from '@inch-tower/core';
+import {
+  minorPerMajor,
+  type BillReading,
+  type Figure,
+  type Bill,
+  type BillGroup,
+  type BillLine,
+  type Running,
+} from '@inch-tower/core';
 import type { OwnedLine } from '../../worker/messages';
 import { countWords, moneyWords, wholeMoneyWords } from '../../words/format';
 
@@ -21,13 +29,14 @@ export const roughly = (value: number, currency: string): string =>
 export function priceAnswer(
   { currency, unpriced }: Bill,
   { value, lo, hi }: Pick<Figure, 'value' | 'lo' | 'hi'>,
-  usableTb: number,
+  { usableTb, places }: { readonly usableTb: number; readonly places: number },
 ): string {
   const range = Math.round(hi) > Math.round(lo) ? ` (${roughly(lo, currency)} to ${roughly(hi, currency)})` : '';
   const perTb = usableTb > 0 && value > 0 ? `, ${roughly(value / usableTb, currency)} a usable TB` : '';
+  const perBay = places > 0 && value > 0 ? `, ${roughly(value / places, currency)} a bay` : '';
   const has = unpriced === 1 ? 'has' : 'have';
   const less = unpriced > 0 ? ` Without ${countWords(unpriced, 'line')} that ${has} no price.` : '';
-  return `${roughly(value, currency)} to buy now${range}${perTb}.${less}`;
+  return `${roughly(value, currency)} to buy now${range}${perTb}${perBay}.${less}`;
 }
 
 /** A price older than this may have moved. */
@@ -49,6 +58,26 @@ export function basisWords({ deal, basis, from, at, lot, note }: BillLine, today
   const where =
     lot !== null ? `of ${lot}` : basis === 'typical' ? 'typical' : basis === 'listed' ? seen || 'no date' : '';
   return [where, old, note].filter((one) => one !== '').join('; ');
+}
+
+const SHOWN = 5;
+const someOf = (all: readonly string[]): string =>
+  all.length > SHOWN ? `${all.slice(0, SHOWN).join(', ')} and ${all.length - SHOWN} more` : all.join(', ');
+
+/** What a table changed, what of it is of nothing here, and what was not read. */
+export function readBackWords({
+  changed,
+  unknown,
+  problems,
+}: Pick<Extract<BillReading, { ok: true }>, 'changed' | 'unknown' | 'problems'>): readonly string[] {
+  return [
+    changed.length === 0
+      ? 'The table says what is here already.'
+      : `${countWords(changed.length, 'line')} taken over: ${someOf(changed)}.`,
+    ...(unknown.length > 0 ? [`Of nothing here: ${someOf(unknown)}.`] : []),
+    ...problems.slice(0, SHOWN),
+    ...(problems.length > SHOWN ? [`${problems.length - SHOWN} more lines were not read.`] : []),
+  ];
 }
 
 /** What it costs over so many years, line by line, with their sum. */

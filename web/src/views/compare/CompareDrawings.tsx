@@ -16,6 +16,27 @@ const sizeWords = ({ view, widthMm, heightMm }: Outline['views'][number]): strin
 
 type Placed = { readonly view: Outline['views'][number]; readonly xPx: number };
 
+type Row = { readonly startPx: number; readonly own: readonly Placed[] };
+
+/** Views one after the other, those of one machine nearer to each other. */
+function place(
+  machines: readonly Outline['views'][],
+  scale: number,
+): { readonly placed: Row[]; readonly endPx: number } {
+  let x = 8;
+  const placed = machines.map((views): Row => {
+    const startPx = x;
+    const own = views.map((view): Placed => {
+      const xPx = x;
+      x += Math.max(view.widthMm * scale, sizeWords(view).length * CHARACTER_PX) + GAP_PX;
+      return { view, xPx };
+    });
+    x += APART_PX - GAP_PX;
+    return { startPx, own };
+  });
+  return { placed, endPx: x };
+}
+
 /** The boxes of all machines on one ground, from the front and cut from the side, at one scale. */
 export function CompareDrawings({ comparison: { machines, drawn } }: { readonly comparison: Comparison }) {
   const { width, ref } = useWidth();
@@ -27,17 +48,7 @@ export function CompareDrawings({ comparison: { machines, drawn } }: { readonly 
   const scale =
     tallMm > 0 ? Math.min(MOST_PX_PER_MM, TALL_PX / tallMm, Math.max(80, width - gapsPx) / Math.max(1, wideMm)) : 0;
   const groundPx = HEAD_PX + tallMm * scale;
-  let x = 8;
-  const placed = views.map((own): { readonly startPx: number; readonly own: readonly Placed[] } => {
-    const startPx = x;
-    const these = own.map((view): Placed => {
-      const at = { view, xPx: x };
-      x += Math.max(view.widthMm * scale, sizeWords(view).length * CHARACTER_PX) + GAP_PX;
-      return at;
-    });
-    x += APART_PX - GAP_PX;
-    return { startPx, own: these };
-  });
+  const { placed, endPx: x } = place(views, scale);
   return (
     <div ref={ref} className="mt-2 overflow-x-auto border-t border-line pt-2">
       {scale > 0 && (

@@ -13,7 +13,10 @@ export const stageName = ({ name }: Stage, i: number): string => name || `Stage 
 /** Up to which stage the machine is shown, and each stage's name and date; nothing where there is only one. */
 export function Stages({ build, onEdits }: Props) {
   const [isOpen, setOpen] = useState(false);
-  if (build.stages.length < 2) return null;
+  const { stage: now, stages } = build;
+  if (stages.length < 2) return null;
+  const show = (stage: number) =>
+    onEdits([{ type: 'set.stage', value: stage }], `Shown to ${stageName(stages[stage]!, stage)}`);
   return (
     <div className="mb-2 text-[12.5px]">
       <div className="flex items-center gap-2 md:pr-2.5">
@@ -22,10 +25,7 @@ export function Stages({ build, onEdits }: Props) {
           <select
             className="field min-w-0 flex-1"
             value={build.stage}
-            onChange={(event) => {
-              const stage = Number(event.target.value);
-              onEdits([{ type: 'set.stage', value: stage }], `Shown to ${stageName(build.stages[stage]!, stage)}`);
-            }}
+            onChange={(event) => show(Number(event.target.value))}
           >
             {build.stages.map((stage, i) => (
               <option key={i} value={i}>
@@ -34,6 +34,8 @@ export function Stages({ build, onEdits }: Props) {
             ))}
           </select>
         </label>
+        <Step words="One stage back" sign="‹" isOff={now === 0} onStep={() => show(now - 1)} />
+        <Step words="One stage on" sign="›" isOff={now >= stages.length - 1} onStep={() => show(now + 1)} />
         <button
           type="button"
           className="plain min-h-6 underline decoration-dotted"
@@ -48,6 +50,29 @@ export function Stages({ build, onEdits }: Props) {
     </div>
   );
 }
+
+const Step = ({
+  words,
+  sign,
+  isOff,
+  onStep,
+}: {
+  readonly words: string;
+  readonly sign: string;
+  readonly isOff: boolean;
+  readonly onStep: () => void;
+}) => (
+  <button
+    type="button"
+    className="press min-h-6 px-2"
+    aria-label={words}
+    title={words}
+    disabled={isOff}
+    onClick={onStep}
+  >
+    {sign}
+  </button>
+);
 
 /** A stage a row. The last one goes away while nothing is of it. */
 function StageRows({ build, onEdits }: Props) {
