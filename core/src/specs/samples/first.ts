@@ -264,7 +264,7 @@ Anschluss: 3-Pin`,
     text: `Drovegate Shire 12
 # of Cores: 12
 # of Threads: 24
-Socket: LGA-1700
+Socket: P4-1200
 Processor Base Power: 65 W
 Maximum Turbo Power: 180 W
 Max # of PCI Express Lanes: 20
@@ -272,7 +272,17 @@ PCI Express Revision: 4.0
 ECC Memory Supported: Yes
 Memory Types: DDR5
 Processor Graphics: Yes`,
-    fields: { cores: 12, threads: 24, sustainedW: 65, peakW: 180, lanes: 20, gen: 4, ecc: true, graphics: true },
+    fields: {
+      cores: 12,
+      threads: 24,
+      socket: 'P4-1200',
+      sustainedW: 65,
+      peakW: 180,
+      lanes: 20,
+      gen: 4,
+      memoryEcc: true,
+      graphics: true,
+    },
   },
   {
     id: 'cooler',
@@ -355,7 +365,7 @@ Drive bays: 8 x 3.5" hot-swap`,
     kind: 'board',
     text: `Plashmill Wren C6
 Form factor: Mini-ITX (17.0 cm x 17.0 cm)
-CPU socket: AM4
+CPU socket: Q5
 Memory: 2 x DDR4 DIMM, max. 64 GB, ECC supported
 LAN: 1 x 2.5 Gb/s
 BMC: IPMI 2.0`,
@@ -366,6 +376,7 @@ BMC: IPMI 2.0`,
       memoryForm: 'dimm',
       memoryType: 'ddr4',
       memoryEcc: true,
+      socket: 'Q5',
       remoteManagement: true,
     },
   },

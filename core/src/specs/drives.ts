@@ -1,0 +1,180 @@
+import { axis, words, type KindRules, type Rule } from './rule';
+
+const SIZES = words(
+  [/\bm\.?2\b|22\d\d|nvme.*2280/i, 'm2'],
+  [/\bu\.[23]\b/i, 'u.2'],
+  [/3[.,]5\s*(?:"|''|inch|zoll|-?in\b|-inch)/i, '3.5'],
+  [/2[.,]5\s*(?:"|''|inch|zoll|-?in\b|-inch)/i, '2.5'],
+);
+
+const RULES: readonly Rule[] = [
+  {
+    field: 'interface',
+    label: /interface|schnittstelle|anschluss|bus|protocol/i,
+    free: true,
+    read: words([/nvme|pci\s?e/i, 'nvme'], [/\bsas\b/i, 'sas'], [/\bsata\b|serial ata/i, 'sata']),
+  },
+  {
+    field: 'gbPerLane',
+    label: /interface|schnittstelle|anschluss/i,
+    free: true,
+    read: ({ label, value }) => {
+      const found =
+        /\b(?:sas|sata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i.exec(
+          `${label} ${value}`,
+        );
+      return found ? Number(found[1]!.replace(',', '.')) : undefined;
+    },
+  },
+  {
+    field: 'pcieGen',
+    label: /interface|schnittstelle|bus/i,
+    free: true,
+    read: ({ label, value }) => {
+      const found = /pci\s?e?(?:xpress)?\s*(?:gen\.?\s*)?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(`${label} ${value}`);
+      return found ? Number(found[1]) : undefined;
+    },
+  },
+  {
+    field: 'lanes',
+    label: /interface|schnittstelle|bus/i,
+    free: true,
+    read: ({ label, value }) => {
+      const found = /pci\s?e?[^x]{0,16}\bx\s?([124])\b/i.exec(`${label} ${value}`);
+      return found ? Number(found[1]) : undefined;
+    },
+  },
+  {
+    field: 'capacityBytes',
+    label: /capacity|kapazität|^size$|speicherkapazität/i,
+    not: /cache|buffer|puffer|optional|per platter/i,
+    dimension: 'B',
+  },
+  {
+    field: 'capacityBytes',
+    free: true,
+    read: ({ label, value }) => {
+      const found = label === '' ? /^(?:[\w .-]*\s)?(\d+(?:[.,]\d+)?)\s?(tb|gb)$/i.exec(value) : null;
+      if (!found || /cache|buffer|puffer|\/s/i.test(value)) return undefined;
+      const bytes = Number(found[1]!.replace(',', '.')) * (found[2]!.toLowerCase() === 'tb' ? 1e12 : 1e9);
+      return bytes >= 16e9 ? bytes : undefined;
+    },
+  },
+  { field: 'size', label: /form ?factor|bauform|^size|format|größe/i, free: true, read: SIZES },
+  {
+    field: 'lengthMm',
+    label: /form ?factor|bauform|format/i,
+    free: true,
+    read: ({ label, value }) => {
+      const found = /(?:m\.?2\b[^\d]{0,10}|\b)22(30|42|60|80|110)\b/i.exec(`${label} ${value}`);
+      return found ? Number(found[1]) : undefined;
+    },
+  },
+  { field: 'rpm', label: /speed|rpm|drehzahl|umdrehung/i, free: true, dimension: 'rpm', pick: 'first' },
+  {
+    field: 'sequentialMBps',
+    label: /transfer|sustained|sequential|sequenti|lesen|read|datenrate|throughput/i,
+    not: /random|zufäll|burst|buffer|interface|write|schreib|cache/i,
+    dimension: 'MBps',
+    pick: 'most',
+  },
+  {
+    field: 'sequentialMBps',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /^\D{0,12}\d+\s?mb\/s$/i.test(value) && !/write|schreib|burst/i.test(value)
+        ? quantities.find(({ dimension }) => dimension === 'MBps')?.value
+        : undefined,
+  },
+  {
+    field: 'randomIops',
+    label: /random.*read|zufäll.*les|read.*(?:iops|random)/i,
+    not: /write|schreib/i,
+    dimension: 'IOPS',
+  },
+  { field: 'enduranceTb', label: /endurance|tbw|lebensdauer|terabytes? written|schreibleistung/i, dimension: 'TBW' },
+  {
+    field: 'enduranceTb',
+    label: /tbw|terabytes? written/i,
+    dimension: 'B',
+    read: (_entry, quantities) => {
+      const one = quantities.find(({ dimension }) => dimension === 'B');
+      return one && one.value / 1e12;
+    },
+  },
+  { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
+  { field: 'idleW', label: /idle|leerlauf/i, not: /acoustic|sound|noise|standby|geräusch/i, dimension: 'W' },
+  {
+    field: 'peakW',
+    label: /(?:power|leistung|consumption|operating|active|betrieb).*(?:max|peak)|(?:max|peak).*(?:power|leistung)/i,
+    not: /idle|leerlauf/i,
+    dimension: 'W',
+  },
+  {
+    field: 'busyW',
+    label: /operat|active|betrieb|random|read|write|seek|aktiv/i,
+    not: /idle|max|peak|leerlauf|temp/i,
+    dimension: 'W',
+    pick: 'most',
+  },
+  {
+    field: 'soundIdleDb',
+    label: /(?:acoustic|sound|noise|geräusch|lautstärke).*(?:idle|leerlauf)|idle.*(?:acoustic|noise)/i,
+    dimension: 'dB',
+  },
+  {
+    field: 'soundSeekDb',
+    label: /(?:acoustic|sound|noise|geräusch|lautstärke).*(?:seek|perform|operat|zugriff)|seek.*(?:acoustic|noise)/i,
+    dimension: 'dB',
+  },
+  { field: 'heightMm', label: /^(?:max\.? )?(?:height|bauhöhe|höhe|thickness|z-height)/i, dimension: 'mm' },
+  { field: 'heightMm', read: axis('h') },
+  { field: 'lengthMm', label: /^(?:length|länge|depth|tiefe)/i, dimension: 'mm' },
+  { field: 'lengthMm', read: axis('d') },
+  {
+    field: 'maxC',
+    label: /operating|ambient|temperatur|betrieb/i,
+    not: /storage|non-?operating|lager|humid|altitude|shock/i,
+    dimension: 'C',
+    pick: 'hi',
+  },
+  { field: 'annualFailurePct', label: /afr|annuali[sz]ed failure/i, dimension: '%' },
+  {
+    field: 'shingled',
+    free: true,
+    label: /record|technolog|aufzeich/i,
+    read: words([/\bcmr\b|\bpmr\b|conventional magnetic/i, false], [/\bsmr\b|shingled/i, true]),
+  },
+  {
+    field: 'sectors',
+    label: /sector|sektor|format|bytes per/i,
+    free: true,
+    read: words([/512\s?e\b/i, '512e'], [/4\s?k\s?n\b/i, '4Kn'], [/512\s?n\b/i, '512n'], [/\b520\b/, '520']),
+  },
+  { field: 'readyS', label: /(?:time to )?ready|power-?on to ready|anlauf/i, dimension: 's' },
+  {
+    field: 'medium',
+    free: true,
+    label: /./,
+    read: ({ label, value }) =>
+      /\b(?:hdd|hard (?:disk|drive)|festplatte)\b|spindle|rotational|\brpm\b|u\/min|drehzahl|\b[cp]mr\b/i.test(
+        `${label} ${value}`,
+      )
+        ? 'disk'
+        : /\bssd\b|nvme|solid.state|\btbw\b|\b(?:tlc|qlc|mlc|3d) ?nand|v-?nand|flash/i.test(`${label} ${value}`)
+          ? 'flash'
+          : undefined,
+  },
+];
+
+export const DRIVE: KindRules = {
+  kind: 'drive',
+  cues: [
+    [/\b(?:hdd|ssd|nvme|hard (?:disk|drive)|festplatte|solid.state)\b/i, 4],
+    [/\btbw\b|endurance|spindle|rotational speed|\b[cs]mr\b|sector/i, 3],
+    [/\d\s?(?:tb|gb)\b.*(?:sata|sas|nvme|rpm|u\/min)/i, 3],
+    [/sustained (?:data )?(?:transfer )?rate|sequential (?:read|write)|lesen sequenziell/i, 3],
+    [/capacity|kapazität/i, 1],
+  ],
+  rules: RULES,
+};

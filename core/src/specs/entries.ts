@@ -1,0 +1,53 @@
+/** A label with its value, and the line of the text it stands in (from 1). `label` is empty where the words stand alone. */
+export type Entry = { readonly line: number; readonly text: string; readonly label: string; readonly value: string };
+
+/** Longer is no label but a sentence. */
+const LONGEST_LABEL = 70;
+const SEPARATED = /^\s*[•*·–-]?\s*(.{1,70}?)\s*(?:\t+|:(?!\/\/)|\s=\s|\s*\.{3,}\s*|…+|\s*\|\s*|\s{2,})\s*(\S.*)$/;
+/** Words and then a number: `Weight 1.6 kg`. */
+const RUN_ON = /^\s*[•*·–-]?\s*([^\d:;,]{3,60}?)\s+((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$/iu;
+
+const tidy = (text: string): string =>
+  text
+    .normalize('NFKC')
+    .replace(/[\u00a0\u202f\u2007\u2009]/g, ' ')
+    .replace(/[\u2012\u2013\u2014\u2212]/g, '–')
+    .replace(/[\u2018\u2019\u00b4]/g, '’')
+    .replace(/[\u201c\u201d\u2033]/g, '"')
+    .trim();
+
+/** Pieces of a shop's line: at commas that part no number, at semicolons, bars and slashes with room around them. */
+const piecesOf = (line: string): string[] =>
+  line
+    .split(/[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s/)
+    .map((piece) => piece.trim())
+    .filter((piece) => piece !== '');
+
+/**
+ * What a text says, line by line: labels with values by tab, colon, dots, bars or room between them; a label on one
+ * line and its value on the next; and words that stand alone, piece by piece.
+ */
+export function entriesOf(text: string, isLabel: (words: string) => boolean): Entry[] {
+  const lines = text.split(/\r\n|\r|\n/).map(tidy);
+  const entries: Entry[] = [];
+  for (let i = 0; i < lines.length; i++) {
+    const line = lines[i]!;
+    if (line === '') continue;
+    const at = { line: i + 1, text: line };
+    const next = lines[i + 1] ?? '';
+    const pair = SEPARATED.exec(line) ?? RUN_ON.exec(line);
+    if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
+      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+/g, ' ') });
+      continue;
+    }
+    if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !SEPARATED.test(next)) {
+      entries.push({ line: i + 2, text: `${line}: ${next}`, label: line.toLowerCase(), value: next });
+      i++;
+      continue;
+    }
+    if (pair && line.length <= LONGEST_LABEL * 2)
+      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+/g, ' ') });
+    for (const piece of piecesOf(line)) entries.push({ ...at, label: '', value: piece });
+  }
+  return entries;
+}

@@ -1,0 +1,302 @@
+import { axis, CARD, words, yesNo, type KindRules } from './rule';
+
+const GIB = 1024 ** 3;
+/** Memory is told in GB and meant in GiB (JEDEC). */
+const memoryBytes = (bytes: number | undefined): number | undefined =>
+  bytes === undefined ? undefined : bytes % 1e9 === 0 ? (bytes / 1e9) * GIB : bytes;
+const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
+const TYPE = words([/ddr5/i, 'ddr5'], [/ddr4/i, 'ddr4'], [/ddr3/i, 'ddr3']);
+const FORM = words([/so-?dimm/i, 'so-dimm'], [/[ru]?dimm/i, 'dimm']);
+
+export const PROCESSOR: KindRules = {
+  kind: 'processor',
+  cues: [
+    [/\bcores\b|kerne/i, 3],
+    [/threads/i, 3],
+    [/processor base power|\btdp\b/i, 1],
+    [/turbo|boost|l3 cache|basistakt/i, 2],
+  ],
+  rules: [
+    {
+      field: 'cores',
+      label: /cores|kerne/i,
+      not: /performance|efficien|graphics|p-cores|e-cores|grafik/i,
+      read: ({ value }) => whole(/^\s*(\d{1,3})\b(?!\.)/.exec(value)?.[1]),
+    },
+    { field: 'threads', label: /threads/i, read: ({ value }) => whole(/^\s*(\d{1,3})\b/.exec(value)?.[1]) },
+    {
+      field: 'cores',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? whole(/^(\d{1,3})[ -](?:cores?|kerne)$/i.exec(value)?.[1]) : undefined,
+    },
+    {
+      field: 'threads',
+      free: true,
+      read: ({ label, value }) => (label === '' ? whole(/^(\d{1,3})[ -]threads?$/i.exec(value)?.[1]) : undefined),
+    },
+    {
+      field: 'socket',
+      label: /socket|sockel/i,
+      read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
+    },
+    { field: 'sustainedW', label: /\btdp\b|base power|thermal design|grundleistung/i, dimension: 'W', pick: 'first' },
+    { field: 'peakW', label: /(?:max|turbo|peak|boost).*(?:power|leistung)|\bppt\b/i, dimension: 'W' },
+    {
+      field: 'lanes',
+      label: /pci\s?-?\s?e?(?:xpress)?.*lanes|lanes/i,
+      read: ({ value }) => whole(/^\s*(?:up to\s*)?(\d{1,3})\b/i.exec(value)?.[1]),
+    },
+    {
+      field: 'gen',
+      label: /pci\s?-?\s?e?(?:xpress)?.*(?:rev|version|gen)/i,
+      read: ({ value }) => whole(/([1-6])(?:\.\d)?/.exec(value)?.[1]),
+    },
+    { field: 'memoryEcc', label: /\becc\b/i, read: yesNo },
+    { field: 'graphics', label: /graphics|grafik/i, not: /frequency|memory|model|max|core/i, read: yesNo },
+    { field: 'maxC', label: /tjmax|t\s?junction|tcase|max.*temp/i, dimension: 'C' },
+  ],
+};
+
+export const COOLER: KindRules = {
+  kind: 'cooler',
+  cues: [
+    [/cooler|heat ?sink|kühler/i, 4],
+    [/heat ?pipes?/i, 3],
+    [/\btdp\b/i, 1],
+  ],
+  rules: [
+    {
+      field: 'heightMm',
+      label: /^(?:total |overall |cooler |gesamt)?(?:height|höhe|bauhöhe)/i,
+      not: /ram|memory|fan only/i,
+      dimension: 'mm',
+      pick: 'most',
+    },
+    { field: 'heightMm', read: axis('h') },
+    { field: 'widthMm', label: /^(?:width|breite)/i, dimension: 'mm' },
+    { field: 'widthMm', read: axis('w') },
+    { field: 'depthMm', label: /^(?:depth|tiefe|length|länge)/i, dimension: 'mm' },
+    { field: 'depthMm', read: axis('d') },
+    { field: 'carriesW', label: /tdp|capacity|kühlleistung|dissipat/i, dimension: 'W', pick: 'most' },
+  ],
+};
+
+export const MEMORY: KindRules = {
+  kind: 'memory',
+  cues: [
+    [/[ru]dimm|so-?dimm/i, 4],
+    [/ddr[345]-\d{4}/i, 3],
+    [/\bcl\s?\d\d\b|registered|unbuffered/i, 2],
+    [/ddr[345] sdram/i, 3],
+  ],
+  rules: [
+    { field: 'type', free: true, label: /./, read: TYPE },
+    { field: 'form', free: true, label: /./, read: FORM },
+    {
+      field: 'mtPerS',
+      free: true,
+      label: /speed|takt|frequency|data rate|geschwindigkeit/i,
+      read: ({ label, value }, quantities) =>
+        quantities.find(({ dimension }) => dimension === 'MTps')?.value ??
+        whole(/ddr[345][- ](\d{4})\b/i.exec(`${label} ${value}`)?.[1]) ??
+        (label === '' ? undefined : whole(/^\s*(\d{4})\s?(?:mhz|mt)/i.exec(value)?.[1])),
+    },
+    {
+      field: 'capacityBytes',
+      free: true,
+      label: /capacity|kapazität|size|speicher/i,
+      read: ({ label, value }, quantities) => {
+        // Of a kit each module counts.
+        const kit = /(\d)\s*[x×]\s*(\d+)\s?gi?b/i.exec(value);
+        if (kit) return Number(kit[2]) * GIB;
+        const bytes = quantities.filter(({ dimension }) => dimension === 'B');
+        return bytes.length === 1 && (label !== '' || /^\D{0,40}\d+\s?gi?b\b/i.test(value))
+          ? memoryBytes(bytes[0]!.value)
+          : undefined;
+      },
+    },
+    {
+      field: 'ecc',
+      free: true,
+      label: /\becc\b|error/i,
+      read: ({ label, value }) =>
+        /non-?\s?ecc|on-die/i.test(`${label} ${value}`)
+          ? false
+          : /\becc\b/i.test(label)
+            ? yesNo({ label, value, line: 0, text: '' })
+            : /\becc\b/i.test(value)
+              ? true
+              : undefined,
+    },
+    {
+      field: 'registered',
+      free: true,
+      label: /./,
+      read: words(
+        [/\brdimm\b|\blrdimm\b|registered|registriert/i, true],
+        [/\budimm\b|unbuffered|ungepuffert|so-?dimm/i, false],
+      ),
+    },
+    { field: 'heightMm', label: /^(?:height|höhe)/i, dimension: 'mm' },
+  ],
+};
+
+export const BOARD: KindRules = {
+  kind: 'board',
+  cues: [
+    [/mother ?board|mainboard|hauptplatine/i, 5],
+    [/\b(?:cpu )?socket|sockel/i, 2],
+    [/memory slots|dimm slots|\d\s*[x×]\s*ddr[345]/i, 2],
+    [/chipset|chipsatz|sata ports|\bbmc\b|\bipmi\b/i, 2],
+    [/(?:mini-itx|micro-?atx|matx|ssi-?[ce]eb|e-?atx)/i, 1],
+  ],
+  rules: [
+    {
+      field: 'holes',
+      label: /form ?factor|formfaktor|bauform|format/i,
+      read: words(
+        [/mini-?itx/i, 'mini-itx'],
+        [/(?:micro|m|µ)-?atx/i, 'micro-atx'],
+        [/ssi-?ceb/i, 'ssi-ceb'],
+        [/ssi-?eeb|e-atx/i, 'ssi-eeb'],
+        [/\batx\b/i, 'atx'],
+      ),
+    },
+    {
+      field: 'socket',
+      label: /socket|sockel/i,
+      read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
+    },
+    {
+      field: 'memorySlots',
+      label: /memory|speicher|dimm|ram/i,
+      read: ({ value }) =>
+        whole(
+          /\b(\d{1,2})\s*[x×]?\s*(?:ddr[345]\s*)?(?:[ru]|so-?)?dimm/i.exec(value)?.[1] ??
+            /^\s*(\d{1,2})\s*[x×]\s*ddr/i.exec(value)?.[1],
+        ),
+    },
+    {
+      field: 'memorySlots',
+      label: /(?:memory|dimm|ram|speicher)[ -]?(?:slots|sockets|bänke|steckplätze)/i,
+      read: ({ value }) => whole(/^\s*(\d{1,2})\b/.exec(value)?.[1]),
+    },
+    {
+      field: 'memoryMaxBytes',
+      label: /memory|speicher|ram/i,
+      read: ({ label, value }, quantities) => {
+        const words_ = `${label} ${value}`;
+        const at = /max|up to|bis zu|maximal/i.exec(value)?.index ?? (/max/i.test(label) ? 0 : -1);
+        return at < 0 || /per|module|modul/i.test(words_)
+          ? undefined
+          : memoryBytes(quantities.find((one) => one.dimension === 'B' && one.at >= at)?.value);
+      },
+    },
+    { field: 'memoryType', label: /memory|speicher|ram|dimm/i, read: TYPE },
+    { field: 'memoryForm', label: /memory|speicher|ram|dimm/i, read: FORM },
+    {
+      field: 'memoryEcc',
+      label: /memory|speicher|\becc\b|ram/i,
+      read: ({ label, value }) =>
+        /non-?ecc(?! (?:and|und|\/))|no ecc|ecc not|ohne ecc/i.test(value)
+          ? undefined
+          : /^\W*ecc/i.test(label)
+            ? yesNo({ label, value, line: 0, text: '' })
+            : /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm/i.test(value)
+              ? true
+              : undefined,
+    },
+    {
+      field: 'remoteManagement',
+      label: /\bbmc\b|ipmi|remote management|fernwart|management/i,
+      read: ({ value }) =>
+        /^\s*(?:no|none|nein|—|-)\b/i.test(value)
+          ? false
+          : /ipmi|bmc|redfish|yes|ja|kvm/i.test(value)
+            ? true
+            : undefined,
+    },
+    { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'hi' },
+  ],
+};
+
+export const CHASSIS: KindRules = {
+  kind: 'chassis',
+  cues: [
+    [/chassis|\bcase\b|gehäuse|enclosure|rack ?mount/i, 4],
+    [/drive bays|einschübe|hot-?swap/i, 2],
+    [/\b[1-8]\s?u\b/i, 1],
+    [/gpu length|cooler height|psu length|expansion slots/i, 3],
+  ],
+  rules: [
+    { field: 'heightMm', read: axis('h') },
+    { field: 'widthMm', read: axis('w') },
+    { field: 'depthMm', read: axis('d') },
+    { field: 'heightMm', label: /^(?:height|höhe)$/i, dimension: 'mm', pick: 'first' },
+    { field: 'widthMm', label: /^(?:width|breite)$/i, dimension: 'mm', pick: 'first' },
+    { field: 'depthMm', label: /^(?:depth|tiefe|length|länge)$/i, dimension: 'mm', pick: 'first' },
+    {
+      field: 'rackUnits',
+      free: true,
+      label: /form|height|rack|format|höhe/i,
+      read: ({ label, value }) => whole(/\b([1-9]|1[0-2])\s?(?:u|he)\b/i.exec(`${label} ${value}`)?.[1]),
+    },
+    {
+      field: 'style',
+      free: true,
+      label: /form|type|typ|style|bauform/i,
+      read: words([/rack/i, 'rack'], [/open (?:frame|air)/i, 'openFrame'], [/\bcube\b/i, 'cube'], [/tower/i, 'tower']),
+    },
+    {
+      field: 'slideRails',
+      free: true,
+      label: /rails?|schienen/i,
+      read: ({ label, value }) =>
+        /rail|schiene/i.test(`${label} ${value}`)
+          ? words(
+              [/not included|optional|sold separately|apart|nicht enthalten/i, 'apart'],
+              [/included|enthalten|mitgeliefert/i, 'included'],
+            )({ label, value, line: 0, text: '' })
+          : undefined,
+    },
+  ],
+};
+
+const cards = (kind: KindRules['kind'], cues: KindRules['cues'], rules: KindRules['rules'] = []): KindRules => ({
+  kind,
+  cues,
+  rules: [...rules, ...CARD],
+});
+
+export const CARDS: readonly KindRules[] = [
+  cards(
+    'controller',
+    [
+      [/host bus adapter|\bhba\b|raid (?:controller|card)|sata (?:card|controller)|storage controller/i, 5],
+      [/sff-?(?:8643|8087|8654|8644|8088)/i, 2],
+      [/devices supported|supported devices/i, 2],
+    ],
+    [
+      {
+        field: 'mostDevices',
+        label: /devices|drives|geräte|laufwerke/i,
+        not: /expander per/i,
+        read: ({ value }, quantities) =>
+          /^\s*(?:up to |max\.? |bis zu )?\d/i.test(value) &&
+          quantities.length === 1 &&
+          quantities[0]!.dimension === null
+            ? quantities[0]!.value
+            : undefined,
+      },
+    ],
+  ),
+  cards('networkCard', [
+    [/network (?:adapter|card|interface)|ethernet (?:adapter|card)|netzwerkkarte|\bnic\b/i, 5],
+    [/10gbase|sfp\+?28?|rj-?45/i, 2],
+  ]),
+  cards('accelerator', [
+    [/graphics card|\bgpu\b|grafikkarte|accelerator/i, 4],
+    [/\bvram\b|gddr\d/i, 3],
+  ]),
+];

@@ -1,0 +1,216 @@
+import { axis, words, type KindRules } from './rule';
+
+const RAIL = (volts: string) => new RegExp(`^\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?$`, 'i');
+
+export const SUPPLY: KindRules = {
+  kind: 'supply',
+  cues: [
+    [/power supply|netzteil|\bpsu\b/i, 4],
+    [/80\s*\+|80\s?plus/i, 3],
+    [/\+12\s?v.*\+?\d|\+3[.,]3\s?v/i, 2],
+    [/modular/i, 1],
+  ],
+  rules: [
+    {
+      field: 'form',
+      free: true,
+      label: /./,
+      read: words(
+        [/\bsfx-l\b/i, 'sfx-l'],
+        [/\bsfx\b/i, 'sfx'],
+        [/\btfx\b/i, 'tfx'],
+        [/flex[ -]?atx/i, 'flex-atx'],
+        [/\b(?:ps2 ?\/ ?)?atx\b(?!\s*(?:12v|3\.))/i, 'atx'],
+      ),
+    },
+    {
+      field: 'ratedW',
+      label: /total|rated|output power|wattage|leistung|power$|^watt/i,
+      not: /combined|efficien|peak|standby|\bmax\. power/i,
+      read: ({ label, value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        return watts.length === 1 && !/\+?\d+([.,]\d)?\s?v/i.test(`${label} ${value}`) ? watts[0]!.value : undefined;
+      },
+    },
+    {
+      field: 'efficiencyClass',
+      free: true,
+      label: /./,
+      read: ({ label, value, text }) =>
+        /80\s*\+|80\s?plus|certif|efficien|effizienz|wirkungsgrad/i.test(`${label} ${value} ${text}`)
+          ? words(
+              [/titan/i, 'titanium'],
+              [/platin/i, 'platinum'],
+              [/gold/i, 'gold'],
+              [/silver|silber/i, 'silver'],
+              [/bronze/i, 'bronze'],
+              [/white|standard/i, 'plain'],
+            )({ label, value, line: 0, text })
+          : undefined,
+    },
+    { field: 'rail12A', label: RAIL('12'), dimension: 'A', pick: 'first' },
+    { field: 'rail5A', label: RAIL('5'), dimension: 'A', pick: 'first' },
+    { field: 'rail33A', label: RAIL('3[.,]3'), dimension: 'A', pick: 'first' },
+    {
+      field: 'combined5And33W',
+      label: /5\s?v.*3[.,]3\s?v|3[.,]3\s?v.*5\s?v/i,
+      not: /12/,
+      dimension: 'W',
+    },
+    {
+      field: 'modular',
+      free: true,
+      label: /modular|kabelmanagement|cable management/i,
+      read: ({ label, value }) =>
+        /non-?modular|not modular|nicht modular/i.test(`${label} ${value}`)
+          ? false
+          : /(?:fully|full|semi|voll|teil)[ -]?modular/i.test(`${label} ${value}`)
+            ? true
+            : /modular/i.test(label)
+              ? words(
+                  [/^\s*(?:yes|ja|full|semi)/i, true],
+                  [/^\s*(?:no|nein)/i, false],
+                )({ label: '', value, line: 0, text: '' })
+              : undefined,
+    },
+    { field: 'lengthMm', label: /^(?:depth|length|tiefe|länge)/i, not: /cable|kabel/i, dimension: 'mm' },
+    { field: 'lengthMm', read: axis('d') },
+  ],
+};
+
+export const UPS: KindRules = {
+  kind: 'ups',
+  cues: [
+    [/uninterruptible|\bups\b|\busv\b/i, 5],
+    [/\d\s?va\b/i, 3],
+    [/sine ?wave|sinus/i, 2],
+  ],
+  rules: [
+    { field: 'ratedVa', label: /capacity|rating|output|leistung|power/i, free: true, dimension: 'VA', pick: 'first' },
+    {
+      field: 'ratedW',
+      label: /capacity|rating|output|leistung|power/i,
+      not: /consumption|charg|idle/i,
+      dimension: 'W',
+      pick: 'first',
+    },
+    {
+      field: 'waveform',
+      free: true,
+      label: /wave|form/i,
+      read: words(
+        [/simulated|stepped|modified|approximat|stufen/i, 'stepped'],
+        [/pure sine|sine ?wave|reine[rn]? sinus|sinus/i, 'sine'],
+      ),
+    },
+    {
+      field: 'battery',
+      free: true,
+      label: /batter|akku/i,
+      read: words([/lifepo|li-?fe|lithium iron/i, 'lithiumIron'], [/lead|vrla|\bsla\b|blei|agm/i, 'leadAcid']),
+    },
+    { field: 'batteryWh', label: /batter|akku|energy/i, dimension: 'Wh' },
+    {
+      field: 'batteryWh',
+      label: /batter|akku/i,
+      read: ({ value }, quantities) => {
+        const [volts, hours] = [
+          quantities.find((one) => one.dimension === 'V'),
+          quantities.find((one) => one.dimension === 'Ah'),
+        ];
+        const count = /(\d+)\s*[x×]/i.exec(value);
+        return volts && hours ? volts.value * hours.value * (count ? Number(count[1]) : 1) : undefined;
+      },
+    },
+    {
+      field: 'outlets',
+      label: /outlet|socket|receptacle|steckdose|ausgänge/i,
+      read: (_entry, quantities) =>
+        quantities.length === 1 && quantities[0]!.dimension === null ? quantities[0]!.value : undefined,
+    },
+    { field: 'efficiencyPct', label: /efficien|wirkungsgrad/i, dimension: '%' },
+  ],
+};
+
+export const FAN: KindRules = {
+  kind: 'fan',
+  cues: [
+    [/\bfan\b|lüfter/i, 3],
+    [/\bcfm\b|air ?flow|fördervolumen|luftdurchsatz/i, 3],
+    [/mm\s?h[2₂]o|static pressure|statischer druck/i, 3],
+    [/\d\s?(?:rpm|u\/min)/i, 1],
+  ],
+  rules: [
+    {
+      field: 'sizeMm',
+      label: /size|dimension|abmess|größe|maße/i,
+      not: /hole|mount/i,
+      read: (_entry, quantities) => {
+        const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
+        return sides.length === 3 && sides[0] === sides[1] ? sides[0] : sides.length === 1 ? sides[0] : undefined;
+      },
+    },
+    {
+      field: 'thickMm',
+      label: /size|dimension|abmess|größe|maße|thickness|dicke|bautiefe/i,
+      not: /hole|mount/i,
+      read: ({ label }, quantities) => {
+        const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
+        return sides.length === 3 && sides[0] === sides[1]
+          ? sides[2]
+          : /thick|dicke|bautiefe/i.test(label) && sides.length === 1
+            ? sides[0]
+            : undefined;
+      },
+    },
+    { field: 'maxRpm', label: /speed|drehzahl|rpm/i, not: /min\b|low|toleran/i, dimension: 'rpm', pick: 'hi' },
+    {
+      field: 'minRpm',
+      label: /(?:min|low).*(?:speed|drehzahl|rpm)|(?:speed|drehzahl).*min/i,
+      dimension: 'rpm',
+      pick: 'first',
+    },
+    {
+      field: 'minRpm',
+      label: /speed|drehzahl|rpm/i,
+      not: /max/i,
+      read: (_entry, quantities) => {
+        const range = quantities.find(({ dimension, value, hi }) => dimension === 'rpm' && hi > value);
+        return range?.value;
+      },
+    },
+    {
+      field: 'flowM3h',
+      label: /flow|fördervolumen|luftdurchsatz|volumenstrom|luftstrom/i,
+      dimension: 'm3h',
+      pick: 'hi',
+    },
+    { field: 'pressurePa', label: /pressure|druck/i, not: /sound|schall/i, dimension: 'Pa', pick: 'hi' },
+    {
+      field: 'soundDb',
+      label: /noise|acoustic|sound|schall|geräusch|lautstärke/i,
+      not: /min/i,
+      dimension: 'dB',
+      pick: 'hi',
+    },
+    {
+      field: 'pwm',
+      free: true,
+      label: /connector|anschluss|control|regel|plug|pwm/i,
+      read: words([/pwm|4-?\s?pin/i, true], [/3-?\s?pin/i, false]),
+    },
+    { field: 'maxW', label: /power|leistung|consumption|input/i, dimension: 'W', pick: 'most' },
+    {
+      field: 'maxW',
+      label: /current|strom/i,
+      not: /start|anlauf|lock/i,
+      read: (_entry, quantities) => {
+        const [amps, volts] = [
+          quantities.find((one) => one.dimension === 'A'),
+          quantities.find((one) => one.dimension === 'V'),
+        ];
+        return amps && volts && volts.value === 12 ? amps.value * 12 : undefined;
+      },
+    },
+  ],
+};

@@ -1,0 +1,152 @@
+import { fieldsOf } from '../parts/fields';
+import type { PartKind } from '../parts/vocabulary';
+import { DRIVE } from './drives';
+import { entriesOf, type Entry } from './entries';
+import { BOARD, CARDS, CHASSIS, COOLER, MEMORY, PROCESSOR } from './hosts';
+import { FAN, SUPPLY, UPS } from './power';
+import { decimalOf, quantitiesOf, type Quantity } from './quantities';
+import { railTable } from './railTable';
+import { COMMON, type KindRules, type Rule } from './rule';
+
+/** A field that was read, with the line it was read from (from 1, as it stands there). */
+export type ReadField = {
+  readonly field: string;
+  readonly value: unknown;
+  readonly line: number;
+  readonly text: string;
+};
+/** A field that lines of the text say differently: it is left open. */
+export type Contradiction = { readonly field: string; readonly found: readonly ReadField[] };
+export type SpecRead = {
+  readonly kind: PartKind;
+  /** Whether the kind was said or is clear by the text; else it is the likeliest. */ readonly isSure: boolean;
+  readonly name: string;
+  readonly fields: readonly ReadField[];
+  readonly contradictions: readonly Contradiction[];
+};
+export type SpecReading =
+  | ({ readonly ok: true } & SpecRead)
+  | { readonly ok: false; readonly words: string; readonly likely: readonly PartKind[] };
+
+/** Texts longer than this are refused. */
+export const SPEC_CHARACTERS = 1_000_000;
+const LONGEST_LINE = 2_000;
+const RULES: readonly KindRules[] = [DRIVE, SUPPLY, FAN, UPS, PROCESSOR, COOLER, MEMORY, BOARD, CHASSIS, ...CARDS];
+export const READABLE_KINDS: readonly PartKind[] = RULES.map(({ kind }) => kind);
+
+/** A kind is clear where its cues outweigh those of the next by so much. */
+const CLEAR = 2;
+
+/**
+ * Reads the fields of a part's sheet out of the text of a specification: a table copied from a page, a data sheet's
+ * text, a line of a shop. Nothing is guessed: a field needs its label or its own words, a unit of its kind and a value
+ * its sheet allows; what two lines say differently stays open.
+ */
+export function readSpec(text: string, kind?: PartKind): SpecReading {
+  if (text.length > SPEC_CHARACTERS) return { ok: false, words: 'The text is longer than 1 MB.', likely: [] };
+  const plain = text
+    .split('\n')
+    .map((line) => line.slice(0, LONGEST_LINE))
+    .join('\n');
+  const ranked = RULES.map((one) => ({ one, score: scoreOf(one, plain) })).sort((a, b) => b.score - a.score);
+  const likely = ranked.filter(({ score }) => score > 0).map(({ one }) => one.kind);
+  const rules = kind ? RULES.find((one) => one.kind === kind) : ranked[0]!.score > 0 ? ranked[0]!.one : undefined;
+  if (!rules)
+    return {
+      ok: false,
+      words: kind
+        ? 'Texts of parts of this kind are not read yet.'
+        : 'The text does not say what kind of part it is of: choose it.',
+      likely,
+    };
+  const isSure = kind !== undefined || ranked[0]!.score >= (ranked[1]?.score ?? 0) + CLEAR;
+  const all = [...rules.rules, ...COMMON];
+  const isLabel = (label: string) =>
+    all.some((rule) => rule.label && rule.label.source !== '.' && rule.label.test(label));
+  const decimal = decimalOf(plain);
+  const entries = entriesOf(plain, isLabel).map((entry) => ({ entry, quantities: quantitiesOf(entry.value, decimal) }));
+  const own = fieldsOf(rules.kind);
+  const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(plain, decimal)] : [];
+  const contradictions: Contradiction[] = [];
+  for (const name of new Set(all.map(({ field }) => field))) {
+    if (fields.some(({ field }) => field === name)) continue;
+    const schema = own.find((field) => field.name === name)?.schema;
+    // By the first rule that finds anything: those before it are the surer ones.
+    for (const rule of all.filter(({ field }) => field === name)) {
+      const found = entries.flatMap(({ entry, quantities }): ReadField[] => {
+        const value = valueBy(rule, entry, quantities);
+        const isAllowed = value !== undefined && (!schema || schema.safeParse(value).success);
+        return isAllowed ? [{ field: name, value, line: entry.line, text: entry.text.slice(0, 200) }] : [];
+      });
+      const [first] = found;
+      if (!first) continue;
+      if (found.every(({ value }) => isSame(value, first.value))) fields.push(first);
+      else contradictions.push({ field: name, found });
+      break;
+    }
+  }
+  return { ok: true, kind: rules.kind, isSure, name: nameOf(plain), fields: without(fields), contradictions };
+}
+
+const scoreOf = ({ cues }: KindRules, text: string): number =>
+  cues.reduce((sum, [pattern, weight]) => sum + (pattern.test(text) ? weight : 0), 0);
+
+function valueBy(rule: Rule, entry: Entry, quantities: readonly Quantity[]): unknown {
+  const isLabelled = rule.label
+    ? entry.label !== '' && rule.label.test(entry.label) && !rule.not?.test(entry.label)
+    : entry.label !== '';
+  const isFree = rule.free === true && entry.label === '';
+  if (!isLabelled && !isFree) return undefined;
+  if (rule.read) return rule.read(entry, quantities);
+  if (isFree && quantities.length > 1 && rule.pick === undefined) return undefined;
+  const own = quantities.filter(({ dimension }) => dimension === rule.dimension);
+  switch (rule.pick) {
+    case 'first':
+      return own[0]?.value;
+    case 'last':
+      return own.at(-1)?.value;
+    case 'hi':
+      return own.length > 0 ? Math.max(...own.map(({ hi }) => hi)) : undefined;
+    case 'lo':
+      return own.length > 0 ? Math.min(...own.map(({ value }) => value)) : undefined;
+    case 'most':
+      return own.length > 0 ? Math.max(...own.map(({ hi }) => hi)) : undefined;
+    case 'least':
+      return own.length > 0 ? Math.min(...own.map(({ value }) => value)) : undefined;
+    default:
+      // One number alone, or the same in two units.
+      return own.length > 0 && own.every(({ value }) => isSame(value, own[0]!.value)) ? own[0]!.value : undefined;
+  }
+}
+
+/** Two readings of one thing: equal, or the same length in inches and in millimetres. */
+const isSame = (one: unknown, other: unknown): boolean =>
+  one === other ||
+  (typeof one === 'number' &&
+    typeof other === 'number' &&
+    Math.abs(one - other) <= 0.012 * Math.max(Math.abs(one), Math.abs(other)));
+
+/** What only makes sense beside another field: lanes of a drive that is not on PCIe are its one. */
+function without(fields: readonly ReadField[]): ReadField[] {
+  const way = fields.find(({ field }) => field === 'interface')?.value;
+  return fields.filter(
+    ({ field }) => !(way !== undefined && way !== 'nvme' && (field === 'pcieGen' || field === 'lanes')),
+  );
+}
+
+/** The first line that is a title: neither a table's head nor a field. */
+function nameOf(text: string): string {
+  for (const line of text.split('\n').map((one) => one.trim())) {
+    if (line === '') continue;
+    const model = /^(?:model(?:l)?(?: name)?|product(?: name)?|produkt|artikel|name)\s*[:\t|]\s*(.+)$/i.exec(line);
+    if (model) return model[1]!.trim().slice(0, 200);
+    if (/^specifications?\b/i.test(line)) continue;
+    return /[:\t|]/.test(line)
+      ? ''
+      : line
+          .split(/,| — | – /)[0]!
+          .trim()
+          .slice(0, 120);
+  }
+  return '';
+}

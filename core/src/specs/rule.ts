@@ -1,0 +1,170 @@
+import type { PartKind } from '../parts/vocabulary';
+import type { Entry } from './entries';
+import type { Dimension, Quantity } from './quantities';
+
+/**
+ * How one field is found: by its label and the unit of its number, or by words. `free` rules also read words that stand
+ * alone, as in a shop's line. What is found by a rule further up outweighs what is found by one below it.
+ */
+export type Rule = {
+  readonly field: string;
+  readonly label?: RegExp;
+  readonly not?: RegExp;
+  readonly dimension?: Dimension;
+  /** Of a range or of several numbers. */ readonly pick?: 'first' | 'last' | 'hi' | 'lo' | 'most' | 'least';
+  /** The value from the words of an entry; undefined where they say nothing of it. */
+  readonly read?: (entry: Entry, quantities: readonly Quantity[]) => unknown;
+  readonly free?: boolean;
+};
+export type KindRules = {
+  readonly kind: PartKind;
+  readonly cues: readonly (readonly [RegExp, number])[];
+  readonly rules: readonly Rule[];
+};
+
+/** A field read from words: the value of the first pattern that is met. */
+export const words =
+  (...choices: readonly (readonly [RegExp, unknown])[]) =>
+  ({ label, value }: Entry): unknown =>
+    choices.find(([pattern]) => pattern.test(`${label} ${value}`))?.[1];
+
+/** Yes or no by the answer; undefined where it is neither. */
+export const yesNo = ({ value }: Entry): boolean | undefined =>
+  /^\s*(?:yes|ja|true|supported|unterstützt|✓|✔)/i.test(value) || /\bsupported\b(?!.*\bnot\b)/i.test(value)
+    ? !/\bnot supported|nicht\b/i.test(value)
+    : /^\s*(?:no\b|nein|none|false|not |nicht|✗|—|-$)/i.test(value)
+      ? false
+      : undefined;
+
+type Axis = 'w' | 'h' | 'd';
+const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
+const ORDER = /(?<![a-zäöü])([wbhdlt])\s*[x×*/]\s*([wbhdlt])(?:\s*[x×*/]\s*([wbhdlt]))?(?![a-zäöü])/i;
+const SIZE_LABEL = /dimension|abmess|maße|masse \(|size|größe/i;
+
+/** A width, height or depth (or length) out of dimensions that say in which order they stand; in mm. */
+export const axis =
+  (wanted: Axis) =>
+  ({ label, value, text }: Entry, quantities: readonly Quantity[]): number | undefined => {
+    if (!SIZE_LABEL.test(label) && !SIZE_LABEL.test(text)) return undefined;
+    const order = ORDER.exec(label) ?? ORDER.exec(value);
+    const lengths = quantities.filter(({ dimension }) => dimension === 'mm');
+    if (order) {
+      const letters = order.slice(1).filter((one) => one !== undefined);
+      const at = letters.findIndex((one) => AXES[one.toLowerCase()] === wanted);
+      return at >= 0 && lengths.length === letters.length ? lengths[at]!.value : undefined;
+    }
+    // `150 mm (W) x 86 mm (H) x 140 mm (D)`, or `W 150 mm x …`.
+    return lengths.find((one, i) => {
+      const end = lengths[i + 1]?.at ?? value.length;
+      const after = /^[\d.,\s]*(?:mm|cm|in(?:ch(?:es)?)?|")?\s*\(?([wbhdlt])\)?(?![a-z])/i.exec(
+        value.slice(one.at, end),
+      );
+      return after !== null && AXES[after[1]!.toLowerCase()] === wanted;
+    })?.value;
+  };
+
+/** What every part has. */
+export const COMMON: readonly Rule[] = [
+  {
+    field: 'massG',
+    label: /weight|gewicht|^mass\b/i,
+    not: /gross|shipping|package|brutto|versand|load|trag|max/i,
+    dimension: 'g',
+  },
+];
+
+/** A card's edge, bracket and watts, which all cards have. */
+export const CARD: readonly Rule[] = [
+  {
+    field: 'lanes',
+    label: /interface|bus|host|pci|slot|edge|anschluss|schnittstelle/i,
+    free: true,
+    read: ({ label, value }) => {
+      const found = /pci\s?-?\s?e(?:xpress)?[^x]{0,24}?\bx\s?(1|2|4|8|16)\b|\bx\s?(1|2|4|8|16)\b[^x]{0,12}pci/i.exec(
+        `${label} ${value}`,
+      );
+      return found ? Number(found[1] ?? found[2]) : undefined;
+    },
+  },
+  {
+    field: 'gen',
+    label: /interface|bus|host|pci|slot|edge|anschluss|schnittstelle/i,
+    free: true,
+    read: ({ label, value }) => {
+      const found =
+        /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(
+          `${label} ${value}`,
+        );
+      return found ? Number(found[1]) : undefined;
+    },
+  },
+  {
+    field: 'height',
+    label: /form factor|height|profile|bauform|bracket/i,
+    free: true,
+    read: ({ label, value }) =>
+      /bracket|blende/i.test(`${label} ${value}`)
+        ? undefined
+        : words(
+            [/low[ -]?profile|md2|half[ -]?height/i, 'low'],
+            [/full[ -]?height/i, 'full'],
+          )({ label, value, line: 0, text: '' }),
+  },
+  { field: 'peakW', label: /max.*(power|consumption)|power.*max|leistung.*max/i, dimension: 'W', pick: 'most' },
+  {
+    field: 'peakW',
+    label: /power|consumption|leistung/i,
+    not: /idle|standby/i,
+    read: ({ value }, quantities) => {
+      const at = /max/i.exec(value)?.index;
+      return at === undefined ? undefined : quantities.find((one) => one.dimension === 'W' && one.at > at)?.value;
+    },
+  },
+  { field: 'idleW', label: /idle|leerlauf/i, dimension: 'W' },
+  {
+    field: 'busyW',
+    label: /power|consumption|leistung/i,
+    not: /idle|max|peak|standby|supply|leerlauf/i,
+    read: ({ value }, quantities) => {
+      const at = /max/i.exec(value)?.index;
+      const before = quantities.filter((one) => one.dimension === 'W' && one.at < (at ?? -1));
+      return before.length === 1 ? before[0]!.value : undefined;
+    },
+  },
+  {
+    field: 'busyW',
+    label: /power|consumption|leistung/i,
+    not: /idle|max|peak|standby|supply|leerlauf/i,
+    dimension: 'W',
+  },
+  {
+    field: 'lengthMm',
+    label: /^(?:card |board )?length|länge/i,
+    not: /cable|kabel|cord/i,
+    dimension: 'mm',
+  },
+  {
+    field: 'lengthMm',
+    label: /form factor|dimension|size|abmess|bauform/i,
+    read: ({ value }, quantities) => {
+      // A card's two sides: the longer is its length, the other about 69 or 111 mm high.
+      const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
+      const tall = Math.min(...sides);
+      return sides.length === 2 && ((tall > 60 && tall < 72) || (tall > 95 && tall < 125)) && /[x×]/.test(value)
+        ? Math.max(...sides)
+        : undefined;
+    },
+  },
+  {
+    field: 'needsAirMPerS',
+    label: /air ?flow|luftstrom/i,
+    dimension: 'mps',
+  },
+  {
+    field: 'maxC',
+    label: /operating|ambient|temperatur|betrieb/i,
+    not: /storage|non|lager|humid/i,
+    dimension: 'C',
+    pick: 'hi',
+  },
+];
