@@ -1,5 +1,7 @@
-import { axis, words, type KindRules, type Rule } from './rule';
+import { axis, words, yesNo, type KindRules, type Rule } from './rule';
 
+/** Heights drives are made in (SFF-8201, SFF-8301). */
+const HEIGHTS_MM = [5, 7, 9.5, 12.5, 14.8, 15, 19, 19.99, 20, 26.1];
 const SIZES = words(
   [/\bm\.?2\b|22\d\d|nvme.*2280/i, 'm2'],
   [/\bu\.[23]\b/i, 'u.2'],
@@ -20,7 +22,7 @@ const RULES: readonly Rule[] = [
     free: true,
     read: ({ label, value }) => {
       const found =
-        /\b(?:sas|sata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i.exec(
+        /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i.exec(
           `${label} ${value}`,
         );
       return found ? Number(found[1]!.replace(',', '.')) : undefined;
@@ -54,9 +56,12 @@ const RULES: readonly Rule[] = [
     field: 'capacityBytes',
     free: true,
     read: ({ label, value }) => {
-      const found = label === '' ? /^(?:[\w .-]*\s)?(\d+(?:[.,]\d+)?)\s?(tb|gb)$/i.exec(value) : null;
-      if (!found || /cache|buffer|puffer|\/s/i.test(value)) return undefined;
-      const bytes = Number(found[1]!.replace(',', '.')) * (found[2]!.toLowerCase() === 'tb' ? 1e12 : 1e9);
+      if (label !== '' || value.length > 60 || /cache|buffer|puffer|dram|\d\s?[tg]b\s?\//i.test(value))
+        return undefined;
+      const found = [...value.matchAll(/(?<![\w.,])(\d+(?:[.,]\d+)?)\s?(tb|gb)(?![\w/])/gi)];
+      if (found.length !== 1) return undefined;
+      const [, number, unit] = found[0]!;
+      const bytes = Number(number!.replace(',', '.')) * (unit!.toLowerCase() === 'tb' ? 1e12 : 1e9);
       return bytes >= 16e9 ? bytes : undefined;
     },
   },
@@ -129,6 +134,18 @@ const RULES: readonly Rule[] = [
   },
   { field: 'heightMm', label: /^(?:max\.? )?(?:height|bauhöhe|höhe|thickness|z-height)/i, dimension: 'mm' },
   { field: 'heightMm', read: axis('h') },
+  {
+    field: 'heightMm',
+    label: /form ?factor|bauform/i,
+    free: true,
+    read: ({ label, value }, quantities) => {
+      const found = quantities.filter((one) => one.dimension === 'mm' && HEIGHTS_MM.includes(one.value));
+      return found.length === 1 && (label !== '' || /^(?:height |z-?height )?[\d.,]+\s?mm$/i.test(value))
+        ? found[0]!.value
+        : undefined;
+    },
+  },
+  { field: 'powerLossSafe', label: /power[ -]?(?:loss|fail)|\bplp\b/i, read: yesNo },
   { field: 'lengthMm', label: /^(?:length|länge|depth|tiefe)/i, dimension: 'mm' },
   { field: 'lengthMm', read: axis('d') },
   {

@@ -3,7 +3,23 @@ export type Entry = { readonly line: number; readonly text: string; readonly lab
 
 /** Longer is no label but a sentence. */
 const LONGEST_LABEL = 70;
-const SEPARATED = /^\s*[•*·–-]?\s*(.{1,70}?)\s*(?:\t+|:(?!\/\/)|\s=\s|\s*\.{3,}\s*|…+|\s*\|\s*|\s{2,})\s*(\S.*)$/;
+const BULLET = String.raw`^\s*[•*·–-]?\s*`;
+/** What parts a label from its value, the surest first: `Power: idle | 5 W` is parted at the bar. */
+const SEPARATORS = [
+  String.raw`\t+`,
+  String.raw`\s*\|\s*`,
+  String.raw`\s*(?:\.{3,}|…+)\s*`,
+  String.raw`\s*:(?!\/\/)\s*`,
+  String.raw`\s=\s`,
+  String.raw`\s{2,}`,
+].map((separator) => new RegExp(`${BULLET}(.{1,70}?)${separator}(\\S.*)$`));
+const parted = (line: string): RegExpExecArray | null => {
+  for (const separator of SEPARATORS) {
+    const found = separator.exec(line);
+    if (found) return found;
+  }
+  return null;
+};
 /** Words and then a number: `Weight 1.6 kg`. */
 const RUN_ON = /^\s*[•*·–-]?\s*([^\d:;,]{3,60}?)\s+((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$/iu;
 
@@ -35,18 +51,18 @@ export function entriesOf(text: string, isLabel: (words: string) => boolean): En
     if (line === '') continue;
     const at = { line: i + 1, text: line };
     const next = lines[i + 1] ?? '';
-    const pair = SEPARATED.exec(line) ?? RUN_ON.exec(line);
+    const pair = parted(line) ?? RUN_ON.exec(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
-      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+/g, ' ') });
+      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
       continue;
     }
-    if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !SEPARATED.test(next)) {
+    if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !parted(next)) {
       entries.push({ line: i + 2, text: `${line}: ${next}`, label: line.toLowerCase(), value: next });
       i++;
       continue;
     }
     if (pair && line.length <= LONGEST_LABEL * 2)
-      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+/g, ' ') });
+      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
     for (const piece of piecesOf(line)) entries.push({ ...at, label: '', value: piece });
   }
   return entries;

@@ -33,6 +33,12 @@ export const SUPPLY: KindRules = {
       },
     },
     {
+      field: 'ratedW',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^\d{2,4}\s?w(?:att)?$/i.test(value) ? quantities[0]?.value : undefined,
+    },
+    {
       field: 'efficiencyClass',
       free: true,
       label: /./,
@@ -95,6 +101,12 @@ export const UPS: KindRules = {
       pick: 'first',
     },
     {
+      field: 'ratedW',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^\d+(?:[.,]\d+)?\s?k?w(?:att)?$/i.test(value) ? quantities[0]?.value : undefined,
+    },
+    {
       field: 'waveform',
       free: true,
       label: /wave|form/i,
@@ -113,7 +125,9 @@ export const UPS: KindRules = {
     {
       field: 'batteryWh',
       label: /batter|akku/i,
-      read: ({ value }, quantities) => {
+      free: true,
+      read: ({ label, value }, quantities) => {
+        if (label === '' && !/batter|akku/i.test(value)) return undefined;
         const [volts, hours] = [
           quantities.find((one) => one.dimension === 'V'),
           quantities.find((one) => one.dimension === 'Ah'),
@@ -125,8 +139,12 @@ export const UPS: KindRules = {
     {
       field: 'outlets',
       label: /outlet|socket|receptacle|steckdose|ausgänge/i,
-      read: (_entry, quantities) =>
-        quantities.length === 1 && quantities[0]!.dimension === null ? quantities[0]!.value : undefined,
+      free: true,
+      read: ({ label, value }, quantities) => {
+        const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|steckdosen)\b/i.test(value);
+        const [one] = quantities;
+        return isSaid && quantities.length === 1 && one?.dimension === null ? one.value : undefined;
+      },
     },
     { field: 'efficiencyPct', label: /efficien|wirkungsgrad/i, dimension: '%' },
   ],
@@ -143,6 +161,7 @@ export const FAN: KindRules = {
   rules: [
     {
       field: 'sizeMm',
+      free: true,
       label: /size|dimension|abmess|größe|maße/i,
       not: /hole|mount/i,
       read: (_entry, quantities) => {
@@ -152,6 +171,7 @@ export const FAN: KindRules = {
     },
     {
       field: 'thickMm',
+      free: true,
       label: /size|dimension|abmess|größe|maße|thickness|dicke|bautiefe/i,
       not: /hole|mount/i,
       read: ({ label }, quantities) => {
@@ -163,7 +183,14 @@ export const FAN: KindRules = {
             : undefined;
       },
     },
-    { field: 'maxRpm', label: /speed|drehzahl|rpm/i, not: /min\b|low|toleran/i, dimension: 'rpm', pick: 'hi' },
+    {
+      field: 'maxRpm',
+      free: true,
+      label: /speed|drehzahl|rpm/i,
+      not: /min\b|low|toleran/i,
+      dimension: 'rpm',
+      pick: 'hi',
+    },
     {
       field: 'minRpm',
       label: /(?:min|low).*(?:speed|drehzahl|rpm)|(?:speed|drehzahl).*min/i,
@@ -172,6 +199,7 @@ export const FAN: KindRules = {
     },
     {
       field: 'minRpm',
+      free: true,
       label: /speed|drehzahl|rpm/i,
       not: /max/i,
       read: (_entry, quantities) => {
@@ -181,13 +209,15 @@ export const FAN: KindRules = {
     },
     {
       field: 'flowM3h',
+      free: true,
       label: /flow|fördervolumen|luftdurchsatz|volumenstrom|luftstrom/i,
       dimension: 'm3h',
       pick: 'hi',
     },
-    { field: 'pressurePa', label: /pressure|druck/i, not: /sound|schall/i, dimension: 'Pa', pick: 'hi' },
+    { field: 'pressurePa', free: true, label: /pressure|druck/i, not: /sound|schall/i, dimension: 'Pa', pick: 'hi' },
     {
       field: 'soundDb',
+      free: true,
       label: /noise|acoustic|sound|schall|geräusch|lautstärke/i,
       not: /min/i,
       dimension: 'dB',

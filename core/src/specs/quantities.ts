@@ -90,7 +90,7 @@ const UNITS: readonly Unit[] = [
   ['seconds?|secs?|sekunden|s', 's', 1],
 ];
 const UNIT = new RegExp(`^\\s?(?:${UNITS.map(([pattern], i) => `(?<u${i}>${pattern})`).join('|')})(?![a-zµ])`, 'i');
-const NUMBER = /(?<![\w.,])[+-]?\d+(?:[ ’']\d{3})+(?:[.,]\d+)?(?!\d)|(?<![\w.,])[+-]?\d+(?:[.,]\d+)*/g;
+const NUMBER = /(?<![\d.,a-wyz_])[+-]?\d+(?:[ ’']\d{3})+(?:[.,]\d+)?(?!\d)|(?<![\d.,a-wyz_])[+-]?\d+(?:[.,]\d+)*/gi;
 
 /** How a text writes its decimals, seen in numbers that leave no doubt. */
 export function decimalOf(text: string): ',' | '.' {

@@ -4,7 +4,7 @@ import type { ReadField } from './readSpec';
 const RAILS: readonly (readonly [pattern: RegExp, field: string])[] = [
   [/^\+?\s?3[.,]3\s?v$/i, 'rail33A'],
   [/^\+?\s?5\s?v$/i, 'rail5A'],
-  [/^\+?\s?12\s?v1?$/i, 'rail12A'],
+  [/^\+?\s?12\s?v\d?$/i, 'rail12A'],
 ];
 
 /**
