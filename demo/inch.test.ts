@@ -26,6 +26,19 @@ test.each([
   for (const snag of assessment.snags) expect(snag.what.length).toBeGreaterThan(10);
 });
 
+test('a part out of the text of a specification, with the line of each field', () => {
+  const text = 'Keel 9 TB hard drive\nInterface: SATA 6 Gb/s\nIdle: 5,1 W\n';
+  const { status, stdout } = inch(['sheet', '-'], text);
+  expect(status).toBe(0);
+  expect(JSON.parse(stdout)).toMatchObject({
+    kind: 'drive',
+    values: { capacityBytes: 9e12, interface: 'sata', gbPerLane: 6, idleW: 5.1 },
+    lines: { idleW: { line: 3, text: 'Idle: 5,1 W' } },
+  });
+  expect(inch(['sheet', '-', '--kind=cake'], text)).toMatchObject({ status: 2 });
+  expect(inch(['sheet', '-'], 'Lunch is at noon.').stderr).toContain('choose it');
+});
+
 test('as a report, and from standard input', () => {
   const { status, stdout } = inch(['assess', '-', '--text'], readFileSync(build('hall-cupboard'), 'utf8'));
   expect(status).toBe(1);

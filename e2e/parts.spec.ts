@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { BenchPage } from './bench';
+import { BenchPage, copyOf } from './bench';
 
 const row = (page: Page, name: string) => page.locator('[data-row]', { hasText: name });
 const sample = (name: string) => readFileSync(`core/src/stock/samples/${name}`, 'utf8');
@@ -199,4 +199,34 @@ test('J8 a machine with nothing from the catalogue: classes and ten typed number
   await bench.settled();
   expect(actions).toBeLessThan(40);
   await expect(page.locator('[data-figure="power.idleWallW"] [data-value]')).not.toHaveText('–');
+});
+
+test('the text of a maker’s page becomes a part that is tried in its bay', async ({ page, request }) => {
+  const id = await copyOf(request, 'hall-cupboard', 'pasted');
+  await page.goto(`/b/${id}?sel=u2/cage.3&pane=try`);
+  await page.getByRole('link', { name: 'Paste a part' }).click();
+  await page
+    .getByLabel('Text of the specification')
+    .fill(
+      'Trawl 14 TB\nCapacity: 14 TB\nInterface: SATA 6 Gb/s\nForm factor: 3.5-inch\nSpindle speed: 7200 rpm\n' +
+        'Idle power: 5.1 W\nPower, idle: 6.4 W\nHeight: 26.1 mm\nWeight: 690 g',
+    );
+  await expect(page.locator('[data-read=capacityBytes]')).toContainText('14 TB');
+  await expect(page.locator('[data-read=capacityBytes]')).toContainText('2 Capacity: 14 TB');
+  // What two lines say differently is left open until one is chosen; what is doubted is left out.
+  await expect(page.locator('[data-read=idleW]')).toHaveCount(0);
+  await page.getByRole('button', { name: '5.1 W, line 6' }).click();
+  await expect(page.locator('[data-read=idleW]')).toContainText('5.1 W');
+  await page.getByLabel('Take over weight').uncheck();
+  await page.getByRole('button', { name: 'Save the sheet and go back' }).click();
+  await expect(page.locator('[data-try="own-trawl-14-tb"]')).toBeVisible();
+  const { sheets } = (await (await request.get('/api/parts')).json()) as {
+    sheets: Record<string, { massG?: number; idleW?: number; from?: Record<string, { ref?: string }> }>;
+  };
+  expect(sheets['own-trawl-14-tb']).toMatchObject({
+    idleW: 5.1,
+    from: { idleW: { ref: 'Idle power: 5.1 W' } },
+  });
+  expect(sheets['own-trawl-14-tb']?.massG).toBeUndefined();
+  expect((await request.delete('/api/parts/own-trawl-14-tb')).ok()).toBe(true);
 });

@@ -206,3 +206,13 @@ export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';
+
+export {
+  READABLE_KINDS,
+  readSpec,
+  SPEC_CHARACTERS,
+  type Contradiction,
+  type ReadField,
+  type SpecReading,
+} from './specs/readSpec';
+export { classFor, sheetOfSpec } from './specs/sheetOf';

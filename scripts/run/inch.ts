@@ -25,6 +25,7 @@ const INTERNAL = 70;
 const USAGE = `Usage: ./inch assess FILE [--text] [--complete]   figures and snags, JSON or a report
        ./inch bill FILE                          the bill as CSV
        ./inch drawing FILE                       the drawing as SVG
+       ./inch sheet FILE [--kind=KIND]           a part read from the text of a specification, JSON
        ./inch keys                               keys of a server reached from beyond its machine
 FILE may be - for standard input. Exit code 0 clear or parts missing, 1 blocked (with
 --complete also parts missing), 2 unusable input, 70 a fault of ours.`;
@@ -110,6 +111,13 @@ process.on('unhandledRejection', fault);
 
 const [command, ...rest] = process.argv.slice(2);
 if (command === 'keys') process.exit(await (await import('./keys')).keysCommand(rest));
+if (command === 'sheet') {
+  const { sheetCommand } = await import('./sheetCommand');
+  const { code, out, words } = sheetCommand(rest);
+  if (words) process.stderr.write(`${words}\n`);
+  if (out) process.stdout.write(out);
+  process.exit(code);
+}
 const flags = new Set(rest.filter((one) => one.startsWith('--')));
 const files = rest.filter((one) => !one.startsWith('--'));
 const known = command === 'assess' ? ['--text', '--complete'] : [];

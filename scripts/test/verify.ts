@@ -1,7 +1,10 @@
 /**
  * The long cross-checks: `npm run verify`, or `npm run verify -- mutate 100000`, `-- kill 100`, `-- odd 10000`, `--
- * attack`, `-- fuzz 100000`, `-- solver 1000`, `-- plugs 1000` and `-- flow 500`. A sample of each is in `./test`.
+ * attack`, `-- fuzz 100000`, `-- solver 1000`, `-- plugs 1000`, `-- flow 500` and `-- sheets`. A sample of each is in
+ * `./test`.
  */
+import { SAMPLES } from '../../core/src/specs/samples/all';
+import { scoreSamples } from '../../core/src/specs/samples/score';
 import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';
@@ -91,5 +94,15 @@ if (what === 'all' || what === 'solver') {
       `${share(features.held)} with holds`,
   );
   tell(faults);
+}
+if (what === 'all' || what === 'sheets') {
+  const { fields, right, wrong, notes } = scoreSamples(SAMPLES);
+  const share = (part: number) => `${((100 * part) / fields).toFixed(1)} %`;
+  console.log(
+    `${SAMPLES.length} texts of parts: ${fields} fields, ${share(right)} read right, ${share(wrong)} wrong, ` +
+      `${share(fields - right - wrong)} left open`,
+  );
+  for (const note of notes.slice(0, 20)) console.log(`  ${note}`);
+  failed ||= right / fields < 0.95 || wrong / fields > 0.005;
 }
 process.exit(failed ? 1 : 0);

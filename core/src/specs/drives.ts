@@ -9,6 +9,9 @@ const SIZES = words(
   [/2[.,]5\s*(?:"|''|inch|zoll|-?in\b|-inch)/i, '2.5'],
 );
 
+/** `SATA 6 Gb/s`, `SATA III 6.0 Gb/s`, `Serial ATA (6 Gbit/s`. */
+const LINK_RATE =
+  /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i;
 const RULES: readonly Rule[] = [
   {
     field: 'interface',
@@ -21,11 +24,12 @@ const RULES: readonly Rule[] = [
     label: /interface|schnittstelle|anschluss/i,
     free: true,
     read: ({ label, value }) => {
-      const found =
-        /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i.exec(
-          `${label} ${value}`,
-        );
-      return found ? Number(found[1]!.replace(',', '.')) : undefined;
+      const found = LINK_RATE.exec(`${label} ${value}`);
+      const before = /(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)(?:\/s)?\s*(?:sas|sata)\b/i.exec(
+        `${label} ${value}`,
+      );
+      const rate = found?.[1] ?? before?.[1];
+      return rate === undefined ? undefined : Number(rate.replace(',', '.'));
     },
   },
   {
@@ -75,6 +79,12 @@ const RULES: readonly Rule[] = [
       return found ? Number(found[1]) : undefined;
     },
   },
+  {
+    field: 'rpm',
+    label: /^rpm$/i,
+    read: (_entry, quantities) =>
+      quantities.length === 1 && quantities[0]!.dimension === null ? quantities[0]!.value : undefined,
+  },
   { field: 'rpm', label: /speed|rpm|drehzahl|umdrehung/i, free: true, dimension: 'rpm', pick: 'first' },
   {
     field: 'sequentialMBps',
@@ -87,7 +97,9 @@ const RULES: readonly Rule[] = [
     field: 'sequentialMBps',
     free: true,
     read: ({ label, value }, quantities) =>
-      label === '' && /^\D{0,12}\d+\s?mb\/s$/i.test(value) && !/write|schreib|burst/i.test(value)
+      label === '' &&
+      /^\D{0,12}\d+\s?mb\/s(?:\s(?:sustained|max|sequential|read|transfer|data)[\w ]*)?$/i.test(value) &&
+      !/write|schreib|burst|cache|buffer/i.test(value)
         ? quantities.find(({ dimension }) => dimension === 'MBps')?.value
         : undefined,
   },

@@ -1,4 +1,4 @@
-/** A label with its value, and the line of the text it stands in (from 1). `label` is empty where the words stand alone. */
+/** A label with its value, and the line it stands in (from 1). `label` is empty where the words stand alone. */
 export type Entry = { readonly line: number; readonly text: string; readonly label: string; readonly value: string };
 
 /** Longer is no label but a sentence. */
@@ -32,6 +32,13 @@ const tidy = (text: string): string =>
     .replace(/[\u201c\u201d\u2033]/g, '"')
     .trim();
 
+/** A label and its value; a label is one thing, and no list of them. */
+function pairOf(line: string): RegExpExecArray | null {
+  const pair = parted(line) ?? RUN_ON.exec(line);
+  const [before, ...after] = pair?.[1]!.replace(/\([^)]*\)/g, '').split(/,\s/) ?? [];
+  return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
+}
+
 /** Pieces of a shop's line: at commas that part no number, at semicolons, bars and slashes with room around them. */
 const piecesOf = (line: string): string[] =>
   line
@@ -51,7 +58,7 @@ export function entriesOf(text: string, isLabel: (words: string) => boolean): En
     if (line === '') continue;
     const at = { line: i + 1, text: line };
     const next = lines[i + 1] ?? '';
-    const pair = parted(line) ?? RUN_ON.exec(line);
+    const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
       entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
       continue;
@@ -63,7 +70,14 @@ export function entriesOf(text: string, isLabel: (words: string) => boolean): En
     }
     if (pair && line.length <= LONGEST_LABEL * 2)
       entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
-    for (const piece of piecesOf(line)) entries.push({ ...at, label: '', value: piece });
+    for (const piece of piecesOf(line)) {
+      const own = pairOf(piece);
+      entries.push(
+        own && isLabel(own[1]!)
+          ? { ...at, label: own[1]!.toLowerCase(), value: own[2]! }
+          : { ...at, label: '', value: piece },
+      );
+    }
   }
   return entries;
 }

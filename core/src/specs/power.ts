@@ -64,6 +64,15 @@ export const SUPPLY: KindRules = {
       dimension: 'W',
     },
     {
+      field: 'combined5And33W',
+      free: true,
+      read: ({ label, value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        const isBoth = /3[.,]3\s?v/i.test(value) && /(?<![.,\d])5\s?v/i.test(value) && !/12\s?v/i.test(value);
+        return label === '' && isBoth && watts.length === 1 ? watts[0]!.value : undefined;
+      },
+    },
+    {
       field: 'modular',
       free: true,
       label: /modular|kabelmanagement|cable management/i,

@@ -68,7 +68,7 @@ export const COMMON: readonly Rule[] = [
   {
     field: 'massG',
     label: /weight|gewicht|^mass\b/i,
-    not: /gross|shipping|package|brutto|versand|load|trag|max/i,
+    not: /gross|shipping|pack|brutto|versand|load|trag|max/i,
     dimension: 'g',
   },
 ];

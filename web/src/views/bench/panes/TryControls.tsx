@@ -79,18 +79,26 @@ export function TryControls({ group, search, onSearch, sort, onSort, count, most
             ))}
           </select>
         </label>
-        <Link
-          className="inline-flex min-h-6 items-center whitespace-nowrap text-mid underline"
-          to={
-            '/parts/own?' +
-            (group.type === 'table' && group.kind === 'any'
-              ? ''
-              : `kind=${KIND_OF[group.type] ?? ('kind' in group ? group.kind : 'drive')}&`) +
-            `back=${encodeURIComponent(`${location.pathname}${location.search}`)}`
-          }
-        >
-          Not in any list
-        </Link>
+        {(
+          [
+            ['own', 'Not in any list'],
+            ['paste', 'Paste a part'],
+          ] as const
+        ).map(([page, words]) => (
+          <Link
+            key={page}
+            className="inline-flex min-h-6 items-center whitespace-nowrap text-mid underline"
+            to={
+              `/parts/${page}?` +
+              (group.type === 'table' && group.kind === 'any'
+                ? ''
+                : `kind=${KIND_OF[group.type] ?? ('kind' in group ? group.kind : 'drive')}&`) +
+              `back=${encodeURIComponent(`${location.pathname}${location.search}`)}`
+            }
+          >
+            {words}
+          </Link>
+        ))}
       </div>
       {most > 1 && (
         <div className="mt-1.5 flex items-center gap-1.5">

@@ -1,0 +1,6 @@
+import { FIRST } from './first';
+import { SECOND } from './second';
+import { THIRD } from './third';
+
+/** Every text with what a person reads from it. */
+export const SAMPLES = [...FIRST, ...SECOND, ...THIRD];
