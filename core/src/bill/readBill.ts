@@ -7,7 +7,7 @@ import { readNumber } from '../parts/readNumber';
 import { moneySchema } from '../parts/sheet';
 
 /** What a table changes of a machine, lines that are of nothing here, and what was not read, by its row. */
-export type BillRead = {
+type BillRead = {
   readonly edits: readonly Edit[];
   readonly changed: readonly string[];
   readonly unknown: readonly string[];

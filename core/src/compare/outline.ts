@@ -3,7 +3,7 @@ import { projectBox, viewSize, type Flat, type ViewName } from '../geometry/proj
 import { sceneOf, type Solid } from '../geometry/scene';
 
 /** A rectangle of a view, mm from its top left. */
-export type OutlineShape = Flat & { readonly what: Solid['what']; readonly isEmpty: boolean };
+type OutlineShape = Flat & { readonly what: Solid['what']; readonly isEmpty: boolean };
 /** A box as it is seen from the front and cut from the side, to be drawn beside others at one scale. */
 export type Outline = {
   readonly name: string;

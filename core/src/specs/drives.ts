@@ -33,6 +33,12 @@ const RULES: readonly Rule[] = [
     },
   },
   {
+    field: 'gbPerLane',
+    label: /interface (?:speed|rate|transfer)|link (?:speed|rate)/i,
+    dimension: 'Gbps',
+    pick: 'most',
+  },
+  {
     field: 'pcieGen',
     label: /interface|schnittstelle|bus/i,
     free: true,
@@ -88,7 +94,7 @@ const RULES: readonly Rule[] = [
   { field: 'rpm', label: /speed|rpm|drehzahl|umdrehung/i, free: true, dimension: 'rpm', pick: 'first' },
   {
     field: 'sequentialMBps',
-    label: /transfer|sustained|sequential|sequenti|lesen|read|datenrate|throughput/i,
+    label: /transfer|sustained|sequential|sequenti|lese|read|datenrate|throughput/i,
     not: /random|zufäll|burst|buffer|interface|write|schreib|cache/i,
     dimension: 'MBps',
     pick: 'most',
@@ -144,7 +150,7 @@ const RULES: readonly Rule[] = [
     label: /(?:acoustic|sound|noise|geräusch|lautstärke).*(?:seek|perform|operat|zugriff)|seek.*(?:acoustic|noise)/i,
     dimension: 'dB',
   },
-  { field: 'heightMm', label: /^(?:max\.? )?(?:height|bauhöhe|höhe|thickness|z-height)/i, dimension: 'mm' },
+  { field: 'heightMm', label: /^(?:max\.? |drive )?(?:height|bauhöhe|höhe|thickness|z-height)/i, dimension: 'mm' },
   { field: 'heightMm', read: axis('h') },
   {
     field: 'heightMm',

@@ -39,6 +39,12 @@ function pairOf(line: string): RegExpExecArray | null {
   return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
 }
 
+/** Cells of a row that say something of a model each; a lone unit belongs to the number before it. */
+function modelsIn(line: string): readonly string[] {
+  const cells = line.split(/\t+|\s*\|\s*/).map((cell) => cell.trim());
+  return cells.slice(1).filter((cell) => /\d/.test(cell));
+}
+
 /** Pieces of a shop's line: at commas that part no number, at semicolons, bars and slashes with room around them. */
 const piecesOf = (line: string): string[] =>
   line
@@ -57,10 +63,22 @@ export function entriesOf(text: string, isLabel: (words: string) => boolean): En
     const line = lines[i]!;
     if (line === '') continue;
     const at = { line: i + 1, text: line };
+    const models = modelsIn(line);
+    // A column for each of several models: what they do not share is no one's.
+    if (
+      models.length > 1 &&
+      new Set(models).size > 1 &&
+      models.every((cell) => /^\D{0,8}\d[\d.,]*\s?[a-zµ°%"]/i.test(cell))
+    )
+      continue;
     const next = lines[i + 1] ?? '';
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
-      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
+      entries.push({
+        ...at,
+        label: pair[1]!.toLowerCase(),
+        value: models.length > 1 && new Set(models).size === 1 ? models[0]! : pair[2]!.replace(/\t+|\s*\|\s*/g, ' '),
+      });
       continue;
     }
     if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !parted(next)) {

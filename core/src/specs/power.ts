@@ -1,6 +1,10 @@
 import { axis, words, type KindRules } from './rule';
 
-const RAIL = (volts: string) => new RegExp(`^\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?$`, 'i');
+/** A rail as a label: `+12V`, `+3.3 V rail`, `Max load +5V`. */
+const RAIL = (volts: string) => {
+  const before = String.raw`^(?:max(?:imum|\.)?\s+(?:load|current|output)\s*)?`;
+  return new RegExp(`${before}\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?$`, 'i');
+};
 
 export const SUPPLY: KindRules = {
   kind: 'supply',

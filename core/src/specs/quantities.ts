@@ -89,14 +89,24 @@ const UNITS: readonly Unit[] = [
   ['hours?|hrs?|stunden|h', 'h', 1],
   ['seconds?|secs?|sekunden|s', 's', 1],
 ];
-const UNIT = new RegExp(`^\\s?(?:${UNITS.map(([pattern], i) => `(?<u${i}>${pattern})`).join('|')})(?![a-zµ])`, 'i');
+const UNIT = new RegExp(
+  `^\\s?(?:\\([wbhdlt]\\)\\s?)?(?:${UNITS.map(([pattern], i) => `(?<u${i}>${pattern})`).join('|')})(?![a-zµ])`,
+  'i',
+);
 const NUMBER = /(?<![\d.,a-wyz_])[+-]?\d+(?:[ ’']\d{3})+(?:[.,]\d+)?(?!\d)|(?<![\d.,a-wyz_])[+-]?\d+(?:[.,]\d+)*/gi;
 
-/** How a text writes its decimals, seen in numbers that leave no doubt. */
+/** Words of languages that write decimals with a comma. */
+const COMMA_WORDS =
+  /[äöüß]|\b(?:leistung|gewicht|schnittstelle|formfaktor|abmessungen|drehzahl|garantie|jahre|vitesse|poids|peso)\b/i;
+/** Numbers of versions, which have a dot in every language. */
+const VERSIONS = /\b(?:pcie?|pci express|gen|rev|version|usb|hdmi|nvme|sata|ipmi|v)\.?\s*\d\.\d\b/gi;
+
+/** How a text writes its decimals: seen in numbers that leave no doubt, else by its language. */
 export function decimalOf(text: string): ',' | '.' {
-  const commas = text.match(/(?<![\d.,])\d+,\d{1,2}(?![\d,])/g)?.length ?? 0;
-  const dots = text.match(/(?<![\d.,])\d+\.\d{1,2}(?![\d.])/g)?.length ?? 0;
-  return commas > dots ? ',' : '.';
+  const plain = text.replace(VERSIONS, ' ');
+  const commas = plain.match(/(?<![\d.,])\d+,\d{1,2}(?![\d,])/g)?.length ?? 0;
+  const dots = plain.match(/(?<![\d.,])\d+\.\d{1,2}(?![\d.])/g)?.length ?? 0;
+  return commas > dots || (commas === dots && COMMA_WORDS.test(text)) ? ',' : '.';
 }
 
 /** A number as it is written: thousands by space, apostrophe, comma or dot, as the text writes its decimals. */
@@ -121,7 +131,11 @@ function unitAt(
   if (!found?.groups) return null;
   const index = UNITS.findIndex((_, i) => found.groups![`u${i}`] !== undefined);
   const [, dimension, factor] = UNITS[index]!;
-  return { dimension, factor, length: found[0].length };
+  // A small b is a bit, a large one a byte; where all is small nobody can tell of what the maker spoke.
+  const isBits = dimension === 'MBps' && /[GM]b\/s/.test(found[0]);
+  return isBits
+    ? { dimension: 'Gbps', factor: factor / 1000, length: found[0].length }
+    : { dimension, factor, length: found[0].length };
 }
 
 /**

@@ -2,6 +2,7 @@ import { entriesOf } from './entries';
 import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
 import { FIRST } from './samples/first';
+import { FOURTH } from './samples/fourth';
 import { SECOND } from './samples/second';
 import { THIRD } from './samples/third';
 import { scoreSamples } from './samples/score';
@@ -10,6 +11,7 @@ test.each([
   ['written before the reader', FIRST],
   ['written after it', SECOND],
   ['written after that', THIRD],
+  ['written last', FOURTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);
@@ -22,12 +24,18 @@ test('numbers as people of several languages write them', () => {
   expect(inEnglish.map((text) => numberOf(text, '.'))).toEqual([1234.5, 7200, 2.5, 1e6, 1200, 1200, 1.016]);
   const inGerman = ['1.234,5', '7.200', '2,5', '1.000.000', '1,016'];
   expect(inGerman.map((text) => numberOf(text, ','))).toEqual([1234.5, 7200, 2.5, 1e6, 1.016]);
+  expect(decimalOf('Schnittstelle: PCIe 3.0 x4, Lesen: 3.500 MB/s')).toBe(',');
   expect([decimalOf('2,5 W und 1.752 TB'), decimalOf('2.5 W, 7,200 rpm'), decimalOf('8 TB')]).toEqual([',', '.', '.']);
 });
 
 test('units come to those of sheets, and a range has one unit', () => {
   const of = (text: string) =>
     quantitiesOf(text, '.').map(({ dimension, value, hi }) => [dimension, +value.toFixed(3), +hi.toFixed(3)]);
+  expect(of('6 Gb/s, 6 GB/s, 262 MB/s').map(([dimension, value]) => [dimension, value])).toEqual([
+    ['Gbps', 6],
+    ['MBps', 6000],
+    ['MBps', 262],
+  ]);
   expect(of('66.2 CFM')).toEqual([['m3h', 112.474, 112.474]]);
   expect(of('6.4 l/s')).toEqual([['m3h', 23.04, 23.04]]);
   expect(of('2.75 mmH2O')).toEqual([['Pa', 26.968, 26.968]]);
@@ -99,4 +107,16 @@ test('a label on one line and its value on the next', () => {
   expect(entriesOf('Weight\n5 kg', (words) => /weight/i.test(words))).toMatchObject([
     { line: 2, label: 'weight', value: '5 kg' },
   ]);
+});
+
+test('a table of several models is read only where all agree; a number no part ever has is not taken', () => {
+  const table =
+    'Fan\tGale A\tGale B\nSpeed\t1200 rpm\t1500 rpm\nSize\t140 x 140 x 25 mm\t140 x 140 x 25 mm\nNoise\t19 dB(A)\t24 dB(A)';
+  const read = readSpec(table, 'fan');
+  expect(read.ok && read.fields.map(({ field, value }) => [field, value])).toEqual([
+    ['sizeMm', 140],
+    ['thickMm', 25],
+  ]);
+  const odd = readSpec('HDD\nSustained transfer rate: 3.5 MB/s\nWeight: 690 kg', 'drive');
+  expect(odd.ok && odd.fields.map(({ field }) => field)).toEqual(['medium']);
 });

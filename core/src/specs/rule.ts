@@ -36,6 +36,16 @@ export const yesNo = ({ value }: Entry): boolean | undefined =>
       ? false
       : undefined;
 
+/** The watts that a value itself calls its most, or its usual: `16 W typical, 22.5 W maximum`, `7.5 W, max 10.2 W`. */
+function called(word: 'max' | 'typ', { value }: Entry, quantities: readonly Quantity[]): number | undefined {
+  const [behind, ahead] = [new RegExp(`^${word}`, 'i'), new RegExp(`\\b${word}[a-z.]*[\\s:(.]*$`, 'i')];
+  const found = quantities.filter(({ dimension, at, text }) => {
+    const after = value.slice(at + text.length).replace(/^\s*w(?:atts?)?\b[\s(]*/i, '');
+    return dimension === 'W' && (behind.test(after) || ahead.test(value.slice(0, at)));
+  });
+  return found.length === 1 ? found[0]!.value : undefined;
+}
+
 type Axis = 'w' | 'h' | 'd';
 const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
 const ORDER = /(?<![a-zäöü])([wbhdlt])\s*[x×*/]\s*([wbhdlt])(?:\s*[x×*/]\s*([wbhdlt]))?(?![a-zäöü])/i;
@@ -95,7 +105,9 @@ export const CARD: readonly Rule[] = [
         /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(
           `${label} ${value}`,
         );
-      return found ? Number(found[1]) : undefined;
+      const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*)?([1-6])\.\d/i.exec(`${label} ${value}`);
+      const gen = found?.[1] ?? behind?.[1];
+      return gen === undefined ? undefined : Number(gen);
     },
   },
   {
@@ -115,20 +127,18 @@ export const CARD: readonly Rule[] = [
     field: 'peakW',
     label: /power|consumption|leistung/i,
     not: /idle|standby/i,
-    read: ({ value }, quantities) => {
-      const at = /max/i.exec(value)?.index;
-      return at === undefined ? undefined : quantities.find((one) => one.dimension === 'W' && one.at > at)?.value;
-    },
+    read: (entry, quantities) => called('max', entry, quantities),
   },
   { field: 'idleW', label: /idle|leerlauf/i, dimension: 'W' },
   {
     field: 'busyW',
     label: /power|consumption|leistung/i,
     not: /idle|max|peak|standby|supply|leerlauf/i,
-    read: ({ value }, quantities) => {
-      const at = /max/i.exec(value)?.index;
-      const before = quantities.filter((one) => one.dimension === 'W' && one.at < (at ?? -1));
-      return before.length === 1 ? before[0]!.value : undefined;
+    read: (entry, quantities) => {
+      const usual = called('typ', entry, quantities);
+      const most = called('max', entry, quantities);
+      const others = quantities.filter(({ dimension, value }) => dimension === 'W' && value !== most);
+      return usual ?? (most !== undefined && others.length === 1 ? others[0]!.value : undefined);
     },
   },
   {

@@ -1,6 +1,7 @@
 import { FIRST } from './first';
+import { FOURTH } from './fourth';
 import { SECOND } from './second';
 import { THIRD } from './third';
 
 /** Every text with what a person reads from it. */
-export const SAMPLES = [...FIRST, ...SECOND, ...THIRD];
+export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH];
