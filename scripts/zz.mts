@@ -11,7 +11,11 @@ await withServer(async (serving) => {
     const base = serving.url;
     await page.goto(base + path);
     await page.waitForTimeout(2500);
-    if (js) { const r = await (new Function('page', `return (async()=>{${js}})()`))(page); if (r !== undefined) console.log(JSON.stringify(r)); await page.waitForTimeout(1200); }
+    if (js) {
+      const r = await new Function('page', `return (async()=>{${js}})()`)(page);
+      if (r !== undefined) console.log(JSON.stringify(r));
+      await page.waitForTimeout(1200);
+    }
     await page.screenshot({ path: `/tmp/${name}.png` });
     await page.close();
   }

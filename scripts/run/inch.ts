@@ -25,7 +25,7 @@ const INTERNAL = 70;
 const USAGE = `Usage: ./inch assess FILE [--text] [--complete]   figures and snags, JSON or a report
        ./inch bill FILE                          the bill as CSV
        ./inch drawing FILE                       the drawing as SVG
-       ./inch sheet FILE [--kind=KIND]           a part read from the text of a specification, JSON
+       ./inch sheet FILE [--kind=KIND] [--model=N]  a part read from a specification, JSON
        ./inch keys                               keys of a server reached from beyond its machine
 FILE may be - for standard input. Exit code 0 clear or parts missing, 1 blocked (with
 --complete also parts missing), 2 unusable input, 70 a fault of ours.`;

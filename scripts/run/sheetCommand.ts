@@ -10,7 +10,10 @@ export function sheetCommand(args: readonly string[]): Done {
   const files = args.filter((one) => !one.startsWith('--'));
   const flags = args.filter((one) => one.startsWith('--'));
   const said = flags.flatMap((one) => (one.startsWith('--kind=') ? [one.slice('--kind='.length)] : []))[0];
-  const wrong = flags.find((one) => !one.startsWith('--kind='));
+  const column = flags.flatMap((one) => (one.startsWith('--model=') ? [one.slice('--model='.length)] : []))[0];
+  const wrong = flags.find((one) => !one.startsWith('--kind=') && !one.startsWith('--model='));
+  if (column !== undefined && !/^[1-9]\d?$/.test(column))
+    return { code: UNUSABLE, words: `“${column.slice(0, 40)}” is no number of a column.` };
   if (wrong) return { code: UNUSABLE, words: `sheet has no ${wrong}.` };
   if (files.length !== 1) return { code: UNUSABLE, words: 'sheet takes one file, or - for standard input.' };
   const kind = READABLE_KINDS.find((one) => one === said);
@@ -23,7 +26,7 @@ export function sheetCommand(args: readonly string[]): Done {
     const { code } = error as NodeJS.ErrnoException;
     return { code: UNUSABLE, words: `${files[0]}: cannot be read (${code ?? 'unknown'}).` };
   }
-  const read = readSpec(text, kind as PartKind | undefined);
+  const read = readSpec(text, kind as PartKind | undefined, column === undefined ? null : Number(column) - 1);
   if (!read.ok) return { code: UNUSABLE, words: read.words };
   const { ok: _, fields, ...rest } = read;
   return {

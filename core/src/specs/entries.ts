@@ -23,6 +23,8 @@ const parted = (line: string): RegExpExecArray | null => {
 /** Words and then a number: `Weight 1.6 kg`. */
 const RUN_ON = /^\s*[•*·–-]?\s*([^\d:;,]{3,60}?)\s+((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$/iu;
 
+/** Lines of a text with signs that look alike made alike. */
+export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
 const tidy = (text: string): string =>
   text
     .normalize('NFKC')
@@ -39,12 +41,6 @@ function pairOf(line: string): RegExpExecArray | null {
   return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
 }
 
-/** Cells of a row that say something of a model each; a lone unit belongs to the number before it. */
-function modelsIn(line: string): readonly string[] {
-  const cells = line.split(/\t+|\s*\|\s*/).map((cell) => cell.trim());
-  return cells.slice(1).filter((cell) => /\d/.test(cell));
-}
-
 /** Pieces of a shop's line: at commas that part no number, at semicolons, bars and slashes with room around them. */
 const piecesOf = (line: string): string[] =>
   line
@@ -53,32 +49,19 @@ const piecesOf = (line: string): string[] =>
     .filter((piece) => piece !== '');
 
 /**
- * What a text says, line by line: labels with values by tab, colon, dots, bars or room between them; a label on one
+ * What lines say: labels with values by tab, colon, dots, bars or room between them; a label on one
  * line and its value on the next; and words that stand alone, piece by piece.
  */
-export function entriesOf(text: string, isLabel: (words: string) => boolean): Entry[] {
-  const lines = text.split(/\r\n|\r|\n/).map(tidy);
+export function entriesOf(lines: readonly string[], isLabel: (words: string) => boolean): Entry[] {
   const entries: Entry[] = [];
   for (let i = 0; i < lines.length; i++) {
     const line = lines[i]!;
     if (line === '') continue;
     const at = { line: i + 1, text: line };
-    const models = modelsIn(line);
-    // A column for each of several models: what they do not share is no one's.
-    if (
-      models.length > 1 &&
-      new Set(models).size > 1 &&
-      models.every((cell) => /^\D{0,8}\d[\d.,]*\s?[a-zµ°%"]/i.test(cell))
-    )
-      continue;
     const next = lines[i + 1] ?? '';
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
-      entries.push({
-        ...at,
-        label: pair[1]!.toLowerCase(),
-        value: models.length > 1 && new Set(models).size === 1 ? models[0]! : pair[2]!.replace(/\t+|\s*\|\s*/g, ' '),
-      });
+      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
       continue;
     }
     if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !parted(next)) {

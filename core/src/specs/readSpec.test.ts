@@ -104,7 +104,7 @@ test('a text of nothing is refused with a word, as is one too long; hostile text
 });
 
 test('a label on one line and its value on the next', () => {
-  expect(entriesOf('Weight\n5 kg', (words) => /weight/i.test(words))).toMatchObject([
+  expect(entriesOf(['Weight', '5 kg'], (words) => /weight/i.test(words))).toMatchObject([
     { line: 2, label: 'weight', value: '5 kg' },
   ]);
 });
@@ -117,6 +117,30 @@ test('a table of several models is read only where all agree; a number no part e
     ['sizeMm', 140],
     ['thickMm', 25],
   ]);
+  const second = readSpec(table, 'fan', 1);
+  expect(second).toMatchObject({ models: ['Gale A', 'Gale B'], name: 'Gale B' });
+  expect(second.ok && second.fields.map(({ field, value }) => [field, value])).toEqual([
+    ['sizeMm', 140],
+    ['thickMm', 25],
+    ['maxRpm', 1500],
+    ['soundDb', 24],
+  ]);
+  // The unit in a column of its own, the models told by what they hold.
+  const disks =
+    'Specifications\tUnit\t12 TB\t14 TB\nCapacity\tTB\t12\t14\nIdle\tW\t5.1\t5.3\nSpindle speed\trpm\t7200\t7200\nInterface\tSATA 6 Gb/s';
+  const of = (model: number | null) => {
+    const told = readSpec(disks, 'drive', model);
+    return told.ok && Object.fromEntries(told.fields.map(({ field, value }) => [field, value]));
+  };
+  expect(of(null)).toEqual({ interface: 'sata', gbPerLane: 6, rpm: 7200, medium: 'disk' });
+  expect(of(1)).toEqual({
+    interface: 'sata',
+    gbPerLane: 6,
+    rpm: 7200,
+    medium: 'disk',
+    capacityBytes: 14e12,
+    idleW: 5.3,
+  });
   const odd = readSpec('HDD\nSustained transfer rate: 3.5 MB/s\nWeight: 690 kg', 'drive');
   expect(odd.ok && odd.fields.map(({ field }) => field)).toEqual(['medium']);
 });

@@ -1,7 +1,8 @@
 import { fieldsOf } from '../parts/fields';
 import type { PartKind } from '../parts/vocabulary';
 import { DRIVE } from './drives';
-import { entriesOf, type Entry } from './entries';
+import { lineOfModel, modelsOf } from './columns';
+import { entriesOf, linesOf, type Entry } from './entries';
 import { BOARD, CARDS, CHASSIS, COOLER, MEMORY, PROCESSOR } from './hosts';
 import { FAN, SUPPLY, UPS } from './power';
 import { decimalOf, quantitiesOf, type Quantity } from './quantities';
@@ -21,6 +22,8 @@ type SpecRead = {
   readonly kind: PartKind;
   /** Whether the kind was said or is clear by the text; else it is the likeliest. */ readonly isSure: boolean;
   readonly name: string;
+  /** Models the text has a column each for, of which one may be chosen; else only what all share is read. */
+  readonly models: readonly string[];
   readonly fields: readonly ReadField[];
   readonly contradictions: readonly Contradiction[];
 };
@@ -42,7 +45,11 @@ const CLEAR = 2;
  * text, a line of a shop. Nothing is guessed: a field needs its label or its own words, a unit of its kind and a value
  * its sheet allows; what two lines say differently stays open.
  */
-export function readSpec(text: string, kind?: PartKind): SpecReading {
+export function readSpec(
+  text: string,
+  kind?: PartKind,
+  /** The column of one model, from 0. */ model: number | null = null,
+): SpecReading {
   if (text.length > SPEC_CHARACTERS) return { ok: false, words: 'The text is longer than 1 MB.', likely: [] };
   const plain = text
     .split('\n')
@@ -64,7 +71,14 @@ export function readSpec(text: string, kind?: PartKind): SpecReading {
   const isLabel = (label: string) =>
     all.some((rule) => rule.label && rule.label.source !== '.' && rule.label.test(label));
   const decimal = decimalOf(plain);
-  const entries = entriesOf(plain, isLabel).map((entry) => ({ entry, quantities: quantitiesOf(entry.value, decimal) }));
+  const lines = linesOf(plain);
+  const models = modelsOf(lines);
+  const ofOne = lines.map((line) => lineOfModel(line, models, model) ?? '');
+  const entries = entriesOf(ofOne, isLabel).map((entry) => ({
+    // A cell of a table is told by its whole row.
+    entry: ofOne[entry.line - 1] === lines[entry.line - 1] ? entry : { ...entry, text: lines[entry.line - 1]! },
+    quantities: quantitiesOf(entry.value, decimal),
+  }));
   const own = fieldsOf(rules.kind);
   const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(plain, decimal)] : [];
   const contradictions: Contradiction[] = [];
@@ -86,7 +100,15 @@ export function readSpec(text: string, kind?: PartKind): SpecReading {
       break;
     }
   }
-  return { ok: true, kind: rules.kind, isSure, name: nameOf(plain), fields: without(fields), contradictions };
+  return {
+    ok: true,
+    kind: rules.kind,
+    isSure,
+    name: (model === null ? undefined : models[model]) ?? nameOf(plain),
+    models,
+    fields: without(fields),
+    contradictions,
+  };
 }
 
 /** What parts of a kind ever have; a number outside was misread, or is a misprint. */

@@ -26,12 +26,13 @@ export default function PastePage() {
   const [text, setText] = useState('');
   const [said, setSaid] = useState<PartKind | ''>(READABLE_KINDS.find((one) => one === params.get('kind')) ?? '');
   const [typed, setTyped] = useState<{ readonly name?: string; readonly maker?: string; readonly like?: string }>({});
+  const [model, setModel] = useState<number | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState<ReadonlyMap<string, ReadField>>(new Map());
   const [problem, setProblem] = useState<string | null>(null);
   const read = useMemo(
-    () => (text.trim() === '' ? null : readSpec(text, said === '' ? undefined : said)),
-    [text, said],
+    () => (text.trim() === '' ? null : readSpec(text, said === '' ? undefined : said, model)),
+    [text, said, model],
   );
   const kind = read?.ok ? read.kind : null;
   const fields = useMemo(
@@ -47,6 +48,7 @@ export default function PastePage() {
   const back = params.get('back');
   const fresh = (next: string) => {
     setText(next.slice(0, SPEC_CHARACTERS + 1));
+    setModel(null);
     setLeft(new Set());
     setChosen(new Map());
     setProblem(null);
@@ -111,6 +113,27 @@ export default function PastePage() {
           </select>
           {read?.ok && (
             <>
+              {read.models.length > 1 && (
+                <>
+                  <label htmlFor="paste-model">Model</label>
+                  <select
+                    id="paste-model"
+                    className="field"
+                    value={model ?? ''}
+                    onChange={(event) => {
+                      setModel(event.target.value === '' ? null : Number(event.target.value));
+                      setChosen(new Map());
+                    }}
+                  >
+                    <option value="">what all {read.models.length} share</option>
+                    {read.models.map((one, i) => (
+                      <option key={i} value={i}>
+                        {one}
+                      </option>
+                    ))}
+                  </select>
+                </>
+              )}
               <label htmlFor="paste-name">Name</label>
               <input
                 id="paste-name"

@@ -1,0 +1,45 @@
+/** Rows of a table by tab or bar. */
+const CELL = /\t+|\s*\|\s*/;
+const cellsOf = (line: string): readonly string[] => line.split(CELL).map((cell) => cell.trim());
+/** `W`, `mm`, `(MB/s)`, `dB(A)`: a cell that only says the unit of its row. */
+const LONE_UNIT = /^\(?[a-zµ°%/²³\d()"]{1,8}\)?$/i;
+const isUnit = (cell: string): boolean => LONE_UNIT.test(cell) && !/^\d/.test(cell);
+/** The label of a supply names its rails along the head: those are no models. */
+const RAILS = /3[.,]3\s?v/i;
+const FEWEST_ROWS = 2;
+
+type Row = { readonly label: string; readonly data: readonly string[]; readonly unit: string };
+function rowOf(line: string): Row | null {
+  const [label = '', ...rest] = cellsOf(line);
+  if (rest.length < 2) return null;
+  const unit = rest.find(isUnit) ?? '';
+  const data = unit === '' ? rest : rest.filter((cell) => cell !== unit);
+  return data.length > 1 ? { label, data, unit } : null;
+}
+
+/**
+ * The models that a table has a column each for, by their names in its head; none where it is of one part. A column is
+ * a model's where at least two more rows have as many and a number in most.
+ */
+export function modelsOf(lines: readonly string[]): readonly string[] {
+  if (lines.some((line) => RAILS.test(line) && cellsOf(line).length > 3)) return [];
+  const rows = lines.flatMap((line) => rowOf(line) ?? []);
+  const counts = new Map<number, Row[]>();
+  for (const row of rows) counts.set(row.data.length, [...(counts.get(row.data.length) ?? []), row]);
+  const [most] = [...counts.values()].sort((a, b) => b.length - a.length);
+  const [head, ...others] = most ?? [];
+  const numbered = others.filter(({ data }) => data.every((cell) => /\d/.test(cell)));
+  return head && numbered.length >= FEWEST_ROWS ? head.data : [];
+}
+
+/**
+ * A line of such a table as one of its models has it (`model` from 0, null for none): the cell of its column, that of
+ * all where they agree, or null where it says something else of each. Other lines stay as they are.
+ */
+export function lineOfModel(line: string, models: readonly string[], model: number | null): string | null {
+  const row = models.length > 1 ? rowOf(line) : null;
+  if (!row || row.data.length !== models.length) return line;
+  const cell = model === null ? (new Set(row.data).size === 1 ? row.data[0] : undefined) : row.data[model];
+  if (cell === undefined) return null;
+  return `${row.label}\t${cell}${row.unit && !/[a-z°%"]/i.test(cell) ? ` ${row.unit.replace(/[()]/g, '')}` : ''}`;
+}
