@@ -18,6 +18,19 @@ const ready = async (page: Page) => {
     .catch(() => undefined);
 };
 const LISTINGS = ['block-devices.json', 'smart.json', 'dmi.txt', 'pci.txt'];
+const SPECIFICATION = `Trawl 14 TB
+Capacity: 14 TB
+Interface: SATA 6 Gb/s
+Form factor: 3.5-inch
+Spindle speed: 7,200 rpm
+Sustained transfer rate (max.): 262 MB/s
+Power, idle: 5.1 W
+Power, operating: 7.4 W
+Acoustics, idle: 2.0 bels
+Dimensions (W x D x H): 4.0" x 5.79" x 1.028"
+Weight: 1.52 lb
+Operating temperature: 5 – 60 °C
+Recording: CMR`;
 const SHOTS: readonly Shot[] = [
   {
     name: 'floor',
@@ -97,15 +110,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'bench-remedy',
-    path: '/b/gauge-house',
-    act: async (page) => {
-      await ready(page);
-      await page.locator('[data-remedy]').first().hover();
-      await page.getByTestId('trying').filter({ hasText: 'Hoist 1U in' }).waitFor();
-    },
-  },
-  {
     name: 'power',
     path: '/b/boathouse-rack/power',
     act: async (page) => {
@@ -152,6 +156,14 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Name', { exact: true }).fill('The boatyard’s old case');
       await page.getByLabel('Depth in mm').fill('520');
       await page.getByLabel('Front bays: rows').fill('5');
+    },
+  },
+  {
+    name: 'paste',
+    path: '/parts/paste',
+    act: async (page) => {
+      await page.getByLabel('Text of the specification').fill(SPECIFICATION);
+      await page.locator('[data-read=capacityBytes]').waitFor();
     },
   },
   {
