@@ -211,8 +211,7 @@ export {
   READABLE_KINDS,
   readSpec,
   SPEC_CHARACTERS,
-  type Contradiction,
-  type ReadField,
   type SpecReading,
 } from './specs/readSpec';
+export type { ReadField } from './specs/readField';
 export { classFor, sheetOfSpec } from './specs/sheetOf';

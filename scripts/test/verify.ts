@@ -3,8 +3,8 @@
  * attack`, `-- fuzz 100000`, `-- solver 1000`, `-- plugs 1000`, `-- flow 500` and `-- sheets`. A sample of each is in
  * `./test`.
  */
-import { SAMPLES } from '../../core/src/specs/samples/all';
-import { scoreSamples } from '../../core/src/specs/samples/score';
+import { SAMPLES } from '../../core/src/testing/specTexts/all';
+import { scoreSamples } from '../../core/src/testing/specTexts/score';
 import { attack, fuzzRequests } from './attacking';
 import { killDuringSaves } from './killing';
 import { mutateFiles } from './mutating';

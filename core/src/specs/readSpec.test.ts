@@ -1,11 +1,11 @@
 import { entriesOf } from './entries';
 import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
-import { FIRST } from './samples/first';
-import { FOURTH } from './samples/fourth';
-import { SECOND } from './samples/second';
-import { THIRD } from './samples/third';
-import { scoreSamples } from './samples/score';
+import { FIRST } from '../testing/specTexts/first';
+import { FOURTH } from '../testing/specTexts/fourth';
+import { SECOND } from '../testing/specTexts/second';
+import { THIRD } from '../testing/specTexts/third';
+import { scoreSamples } from '../testing/specTexts/score';
 
 test.each([
   ['written before the reader', FIRST],

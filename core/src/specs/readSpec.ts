@@ -7,17 +7,11 @@ import { BOARD, CARDS, CHASSIS, COOLER, MEMORY, PROCESSOR } from './hosts';
 import { FAN, SUPPLY, UPS } from './power';
 import { decimalOf, quantitiesOf, type Quantity } from './quantities';
 import { railTable } from './railTable';
+import type { ReadField } from './readField';
 import { COMMON, type KindRules, type Rule } from './rule';
 
-/** A field that was read, with the line it was read from (from 1, as it stands there). */
-export type ReadField = {
-  readonly field: string;
-  readonly value: unknown;
-  readonly line: number;
-  readonly text: string;
-};
 /** A field that lines of the text say differently: it is left open. */
-export type Contradiction = { readonly field: string; readonly found: readonly ReadField[] };
+type Contradiction = { readonly field: string; readonly found: readonly ReadField[] };
 type SpecRead = {
   readonly kind: PartKind;
   /** Whether the kind was said or is clear by the text; else it is the likeliest. */ readonly isSure: boolean;

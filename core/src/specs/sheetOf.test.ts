@@ -2,7 +2,7 @@ import { sheetSchema, type Archetype } from '../parts/sheet';
 import type { SheetId } from '../parts/ids';
 import { catalogue } from '../testing/fixture';
 import { readSpec } from './readSpec';
-import { FIRST } from './samples/first';
+import { FIRST } from '../testing/specTexts/first';
 import { classFor, sheetOfSpec } from './sheetOf';
 
 const classes = (kind: Archetype['kind']) => Object.values(catalogue.archetypes).filter((one) => one.kind === kind);

@@ -1,7 +1,7 @@
 import { ownSheet } from '../parts/ownSheet';
 import type { SheetId } from '../parts/ids';
 import type { Archetype, Sheet } from '../parts/sheet';
-import type { ReadField } from './readSpec';
+import type { ReadField } from './readField';
 
 /** Fields by which classes of a kind differ; a class that says another than was read is hardly the one. */
 const TELLING: ReadonlySet<string> = new Set([

@@ -1,4 +1,4 @@
-import { readSpec } from '../readSpec';
+import { readSpec } from '../../specs/readSpec';
 import type { Sample } from './sample';
 
 const close = (one: unknown, other: unknown): boolean =>
