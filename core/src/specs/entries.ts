@@ -45,7 +45,7 @@ function pairOf(line: string): RegExpExecArray | null {
 const piecesOf = (line: string): string[] =>
   line
     .split(/[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s/)
-    .map((piece) => piece.trim())
+    .map((piece) => piece.replace(/^[•*·–-]\s+/, '').trim())
     .filter((piece) => piece !== '');
 
 /**
@@ -61,7 +61,7 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     const next = lines[i + 1] ?? '';
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
-      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
+      entries.push({ ...at, label: pair[1]!.trim().toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
       continue;
     }
     if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !parted(next)) {
@@ -70,12 +70,12 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
       continue;
     }
     if (pair && line.length <= LONGEST_LABEL * 2)
-      entries.push({ ...at, label: pair[1]!.toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
+      entries.push({ ...at, label: pair[1]!.trim().toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
     for (const piece of piecesOf(line)) {
       const own = pairOf(piece);
       entries.push(
         own && isLabel(own[1]!)
-          ? { ...at, label: own[1]!.toLowerCase(), value: own[2]! }
+          ? { ...at, label: own[1]!.trim().toLowerCase(), value: own[2]! }
           : { ...at, label: '', value: piece },
       );
     }

@@ -169,6 +169,11 @@ export const BOARD: KindRules = {
       read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
     },
     {
+      field: 'socket',
+      free: true,
+      read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
+    },
+    {
       field: 'memorySlots',
       label: /memory|speicher|dimm|ram/i,
       read: ({ value }) =>
@@ -193,17 +198,32 @@ export const BOARD: KindRules = {
           : memoryBytes(quantities.find((one) => one.dimension === 'B' && one.at >= at)?.value);
       },
     },
-    { field: 'memoryType', label: /memory|speicher|ram|dimm/i, read: TYPE },
-    { field: 'memoryForm', label: /memory|speicher|ram|dimm/i, read: FORM },
+    {
+      field: 'memorySlots',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? whole(/^(\d{1,2})\s?[x×]?\s*(?:so-?)?dimm (?:slots?|sockets?)$/i.exec(value)?.[1]) : undefined,
+    },
+    {
+      field: 'memoryMaxBytes',
+      free: true,
+      read: ({ label, value, text }, quantities) =>
+        label === '' && /^(?:up to|max\.?|bis zu)\s\d+\s?gb$/i.test(value) && /dimm|ddr|memory|speicher/i.test(text)
+          ? memoryBytes(quantities[0]?.value)
+          : undefined,
+    },
+    { field: 'memoryType', free: true, label: /memory|speicher|ram|dimm/i, read: TYPE },
+    { field: 'memoryForm', free: true, label: /memory|speicher|ram|dimm/i, read: FORM },
     {
       field: 'memoryEcc',
+      free: true,
       label: /memory|speicher|\becc\b|ram/i,
       read: ({ label, value }) =>
         /non-?ecc(?! (?:and|und|\/))|no ecc|ecc not|ohne ecc/i.test(value)
           ? undefined
           : /^\W*ecc/i.test(label)
             ? yesNo({ label, value, line: 0, text: '' })
-            : /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm/i.test(value)
+            : /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc/i.test(value)
               ? true
               : undefined,
     },

@@ -17,6 +17,17 @@ export const SUPPLY: KindRules = {
   rules: [
     {
       field: 'form',
+      label: /form ?fa[ck]tor|bauform/i,
+      read: words(
+        [/\bsfx-l\b/i, 'sfx-l'],
+        [/\bsfx/i, 'sfx'],
+        [/\btfx/i, 'tfx'],
+        [/flex/i, 'flex-atx'],
+        [/\batx/i, 'atx'],
+      ),
+    },
+    {
+      field: 'form',
       free: true,
       label: /./,
       read: words(
@@ -29,7 +40,7 @@ export const SUPPLY: KindRules = {
     },
     {
       field: 'ratedW',
-      label: /total|rated|output power|wattage|leistung|power$|^watt/i,
+      label: /total|rated|^output$|output power|wattage|leistung|power$|^watt/i,
       not: /combined|efficien|peak|standby|\bmax\. power/i,
       read: ({ label, value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');

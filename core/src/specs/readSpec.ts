@@ -71,7 +71,7 @@ export function readSpec(
   const entries = entriesOf(ofOne, isLabel).map((entry) => ({
     // A cell of a table is told by its whole row.
     entry: ofOne[entry.line - 1] === lines[entry.line - 1] ? entry : { ...entry, text: lines[entry.line - 1]! },
-    quantities: quantitiesOf(entry.value, decimal),
+    quantities: measured(entry, decimal),
   }));
   const own = fieldsOf(rules.kind);
   const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(plain, decimal)] : [];
@@ -161,6 +161,15 @@ const isPlausible = (kind: PartKind, field: string, value: unknown): boolean => 
   const [least, most] = PLAUSIBLE[kind]?.[field] ?? [-Infinity, Infinity];
   return typeof value !== 'number' || (value >= least && value <= most);
 };
+
+/** The numbers of a value; where it has no unit, in that of its label: `Idle power (W)`. */
+function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantity[] {
+  const own = quantitiesOf(value, decimal);
+  const unit = own.every(({ dimension }) => dimension === null)
+    ? /[([]([^()[\]]{1,12}(?:\([a-z]\))?)[)\]]\s*\d?$/i.exec(label)?.[1]
+    : undefined;
+  return unit === undefined || own.length === 0 ? own : quantitiesOf(`${value} ${unit}`, decimal);
+}
 
 const scoreOf = ({ cues }: KindRules, text: string): number =>
   cues.reduce((sum, [pattern, weight]) => sum + (pattern.test(text) ? weight : 0), 0);

@@ -49,7 +49,7 @@ function called(word: 'max' | 'typ', { value }: Entry, quantities: readonly Quan
 type Axis = 'w' | 'h' | 'd';
 const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
 const ORDER = /(?<![a-zäöü])([wbhdlt])\s*[x×*/]\s*([wbhdlt])(?:\s*[x×*/]\s*([wbhdlt]))?(?![a-zäöü])/i;
-const SIZE_LABEL = /dimension|abmess|maße|masse \(|size|größe/i;
+const SIZE_LABEL = /form ?factor|dimension|abmess|maße|masse \(|size|größe/i;
 
 /** A width, height or depth (or length) out of dimensions that say in which order they stand; in mm. */
 export const axis =
