@@ -40,6 +40,11 @@ export const PROCESSOR: KindRules = {
       label: /socket|sockel/i,
       read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
     },
+    {
+      field: 'socket',
+      free: true,
+      read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
+    },
     { field: 'sustainedW', label: /\btdp\b|base power|thermal design|grundleistung/i, dimension: 'W', pick: 'first' },
     { field: 'peakW', label: /(?:max|turbo|peak|boost).*(?:power|leistung)|\bppt\b/i, dimension: 'W' },
     {

@@ -1,4 +1,4 @@
-import { axis, words, type KindRules } from './rule';
+import { axis, words, type KindRules, type Rule } from './rule';
 
 /** A rail as a label: `+12V`, `+3.3 V rail`, `Max load +5V`. */
 const RAIL = (volts: string) => {
@@ -69,6 +69,14 @@ export const SUPPLY: KindRules = {
             )({ label, value, line: 0, text })
           : undefined,
     },
+    ...(['12', '5', '3[.,]3'] as const).map((volts, i): Rule => ({
+      field: (['rail12A', 'rail5A', 'rail33A'] as const)[i]!,
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && new RegExp(`^\\+\\s?${volts}\\s?v\\s*[:@]?\\s*[\\d.,]+\\s?a$`, 'i').test(value)
+          ? quantities.find(({ dimension }) => dimension === 'A')?.value
+          : undefined,
+    })),
     { field: 'rail12A', label: RAIL('12'), dimension: 'A', pick: 'first' },
     { field: 'rail5A', label: RAIL('5'), dimension: 'A', pick: 'first' },
     { field: 'rail33A', label: RAIL('3[.,]3'), dimension: 'A', pick: 'first' },
@@ -156,7 +164,7 @@ export const UPS: KindRules = {
           quantities.find((one) => one.dimension === 'V'),
           quantities.find((one) => one.dimension === 'Ah'),
         ];
-        const count = /(\d+)\s*[x×]/i.exec(value);
+        const count = /(\d+)\s*[x×]/i.exec(value) ?? /[x×]\s*(\d+)\s*$/i.exec(value);
         return volts && hours ? volts.value * hours.value * (count ? Number(count[1]) : 1) : undefined;
       },
     },

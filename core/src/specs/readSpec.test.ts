@@ -1,9 +1,11 @@
 import { entriesOf } from './entries';
 import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
+import { FIFTH } from '../testing/specTexts/fifth';
 import { FIRST } from '../testing/specTexts/first';
 import { FOURTH } from '../testing/specTexts/fourth';
 import { SECOND } from '../testing/specTexts/second';
+import { SIXTH } from '../testing/specTexts/sixth';
 import { THIRD } from '../testing/specTexts/third';
 import { scoreSamples } from '../testing/specTexts/score';
 
@@ -11,7 +13,9 @@ test.each([
   ['written before the reader', FIRST],
   ['written after it', SECOND],
   ['written after that', THIRD],
-  ['written last', FOURTH],
+  ['of the fourth set', FOURTH],
+  ['of the fifth', FIFTH],
+  ['of the sixth', SIXTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

@@ -102,7 +102,7 @@ export const CARD: readonly Rule[] = [
     free: true,
     read: ({ label, value }) => {
       const found =
-        /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(
+        /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?v?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(
           `${label} ${value}`,
         );
       const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*)?([1-6])\.\d/i.exec(`${label} ${value}`);
