@@ -83,6 +83,9 @@ export const COMMON: readonly Rule[] = [
   },
 ];
 
+/** `PCIe 3.0`, `PCI Express Gen 4`, `PCI-E rev. 2.0`; not the lanes of `PCIe x8`. */
+const GENERATION =
+  /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?v?([1-6])(?:\.\d)?(?!\s*x?\d)/i;
 /** A card's edge, bracket and watts, which all cards have. */
 export const CARD: readonly Rule[] = [
   {
@@ -101,10 +104,7 @@ export const CARD: readonly Rule[] = [
     label: /interface|bus|host|pci|slot|edge|anschluss|schnittstelle/i,
     free: true,
     read: ({ label, value }) => {
-      const found =
-        /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?v?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(
-          `${label} ${value}`,
-        );
+      const found = GENERATION.exec(`${label} ${value}`);
       const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*)?([1-6])\.\d/i.exec(`${label} ${value}`);
       const gen = found?.[1] ?? behind?.[1];
       return gen === undefined ? undefined : Number(gen);

@@ -6,6 +6,7 @@ import { stageName } from '../items/Stages';
 import { stageColumns } from '../compare/columns';
 import type { OwnedLine } from '../../worker/messages';
 import { useWidth } from '../useWidth';
+import { MakeVariant } from './MakeVariant';
 import type { BillTold } from './BillPage';
 import { GROUP_WORDS, keptWords, overYears, roughly } from './billWords';
 
@@ -81,8 +82,10 @@ export function BillSide({
       <p className="no-print mt-1">
         <Link className="underline" to={`/compare?b=${build.id}`}>
           Hold it against another machine
-        </Link>
+        </Link>{' '}
+        <span className="text-mid">or against a variant of it:</span>
       </p>
+      <MakeVariant build={build} />
       {owned.length > 0 && (
         <section aria-labelledby="owned" className="mt-3 border-t border-line pt-2">
           <h2 id="owned" className="text-[15px] font-semibold">

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useOutletContext, useSearchParams } from 'react-router';
 import {
   checkSheet,
@@ -30,9 +30,10 @@ export default function PastePage() {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState<ReadonlyMap<string, ReadField>>(new Map());
   const [problem, setProblem] = useState<string | null>(null);
+  const settled = useDeferredValue(text);
   const read = useMemo(
-    () => (text.trim() === '' ? null : readSpec(text, said === '' ? undefined : said, model)),
-    [text, said, model],
+    () => (settled.trim() === '' ? null : readSpec(settled, said === '' ? undefined : said, model)),
+    [settled, said, model],
   );
   const kind = read?.ok ? read.kind : null;
   const fields = useMemo(
