@@ -17,6 +17,13 @@ test('the bill sums as its tape; a price is changed, three lines become a lot, t
   await page.getByLabel('Price of Barge 12 TB', { exact: true }).press('Enter');
   await expect(answer).toHaveText(/^€\s?5.558 to buy now/);
   await expect.poll(async () => (await bench.tapes())['cost.now']?.replace(/\s/g, '')).toBe('5558');
+  // Of whom, and when it is here.
+  await page.getByText('More of this price').click();
+  await page.getByLabel('Here in of Barge 12 TB, in days').fill('21');
+  await page.getByLabel('Here in of Barge 12 TB, in days').press('Enter');
+  await page.getByLabel('Of whom Barge 12 TB is bought').selectOption('private');
+  await expect(page.getByText(/^All of it is here 21 days after it is ordered; of 11 lines nobody says/)).toBeVisible();
+  await expect(page.getByText('At your own risk, not tested: Barge 12 TB. Look before you pay.')).toBeVisible();
   // Bought together at one price.
   await page.getByLabel('Gannet E8 in a lot').check();
   await page.getByLabel('Shire 16 in a lot').check();
@@ -52,4 +59,16 @@ test('the bill sums as its tape; a price is changed, three lines become a lot, t
   await expect(page.getByTestId('over-years')).toHaveText(/€\s?12.\d{3}/);
   await page.getByRole('button', { name: 'Take apart Lot 1' }).click();
   await expect(answer).toHaveText(/^€\s?5.558 to buy now/);
+});
+
+test('a variant is made and held against its machine in one act', async ({ page, request }) => {
+  const id = await copyOf(request, 'school-shelf', 'variant');
+  await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Bill', exact: true }).click();
+  await page.getByLabel('Name of the variant').fill('Quieter shelf');
+  await page.getByRole('button', { name: 'Make a variant' }).click();
+  await expect(page.getByRole('link', { name: 'Quieter shelf' })).toBeVisible();
+  await expect(page.locator('[data-beside]')).toContainText('In nothing surely better');
+  await page.getByRole('link', { name: 'Quieter shelf' }).click();
+  await expect(page.getByTestId('status')).toHaveText(/Clear/);
 });

@@ -127,6 +127,7 @@ export type { Outline } from './compare/outline';
 export { reuseOf, type Reused } from './bill/reuse';
 export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';
+export { ordersOf } from './bill/orders';
 export { readBill, type BillReading } from './bill/readBill';
 export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
 export { kitPrint } from './build/kitPrint';
@@ -207,11 +208,6 @@ export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';
 
-export {
-  READABLE_KINDS,
-  readSpec,
-  SPEC_CHARACTERS,
-  type SpecReading,
-} from './specs/readSpec';
+export { READABLE_KINDS, readSpec, SPEC_CHARACTERS, type SpecReading } from './specs/readSpec';
 export type { ReadField } from './specs/readField';
 export { classFor, sheetOfSpec } from './specs/sheetOf';

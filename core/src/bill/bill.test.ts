@@ -5,6 +5,7 @@ import { otherCurrencies } from '../figures/cost/money';
 import { billOf } from './bill';
 import { yearOf } from '../figures/power/year';
 import { billCsv } from './billCsv';
+import { ordersOf } from './orders';
 import { reuseOf } from './reuse';
 import { runningOf } from './running';
 
@@ -202,4 +203,22 @@ describe('what is owned, kept or not', () => {
     expect(Math.abs(disks!.quieterDb - (idleDb(owned({})) - idleDb(cube().add('pike-960'))))).toBeLessThan(0.3);
     expect(ssd!.quieterDb).toBe(0);
   });
+});
+
+test('what arrives last is ordered first; an untested part of a private seller is at one’s own risk', () => {
+  const one = cube().add('barge-8', 4);
+  const offers: Readonly<Record<string, object>> = {
+    'barge-8': { deliveryDays: 3, seller: 'shop', warrantyMonths: 24 },
+    'wren-c8': { deliveryDays: 30, seller: 'private', tested: true },
+    'drover-4': { seller: 'private' },
+    'ember-450s': { warrantyMonths: 0 },
+  };
+  const items = one.build.items.map((item) =>
+    offers[item.sheet] ? { ...item, price: { ...item.price!, ...offers[item.sheet] } } : item,
+  );
+  const { bill } = made(one.set({ items }));
+  const { said, days, unsaid, risky } = ordersOf(bill);
+  expect([said.map(({ what }) => what), days]).toEqual([['Wren C8', 'Barge 8 TB'], 30]);
+  expect(unsaid).toBe(bill.lines.filter(({ deal }) => deal === 'buy').length - 2);
+  expect(risky.map(({ what }) => what)).toEqual(['Drover 4', 'Ember 450 SFX']);
 });

@@ -4,7 +4,19 @@ import { minorPerMajor } from '../parts/currency';
 import type { Bill } from './bill';
 
 /** A price as it was put down: what a table is filled in with, and read back from. */
-const PRICE = ['price', 'priceCurrency', 'per', 'shipping', 'tax', 'from', 'at'] as const;
+const PRICE = [
+  'price',
+  'priceCurrency',
+  'per',
+  'shipping',
+  'tax',
+  'from',
+  'at',
+  'seller',
+  'tested',
+  'deliveryDays',
+  'warrantyMonths',
+] as const;
 function priceCells(price: Price | null): readonly (string | number)[] {
   if (!price) return PRICE.map(() => '');
   const major = minorPerMajor(price.currency);
@@ -17,6 +29,10 @@ function priceCells(price: Price | null): readonly (string | number)[] {
     price.taxIncluded ? (price.taxPct === undefined ? '' : `${price.taxPct} included`) : (price.taxPct ?? 0),
     price.from ?? '',
     price.at ?? '',
+    price.seller ?? '',
+    price.tested === undefined ? '' : price.tested ? 'yes' : 'no',
+    price.deliveryDays ?? '',
+    price.warrantyMonths ?? '',
   ];
 }
 

@@ -92,7 +92,10 @@ function priceOf(row: Row, before: Price | undefined, fields: ReadonlySet<string
   const from = (fields.has('from') ? plain(row.from) : (before?.from ?? '')).slice(0, 200);
   const per = plain(row.per) || before?.per || 'unit';
   if (per !== 'unit' && per !== 'item') return `“${per.slice(0, 40)}” is neither unit nor item.`;
+  const offer = offerOf(row, before, fields);
+  if (typeof offer === 'string') return offer;
   return {
+    ...offer,
     minor: minor ?? 0,
     currency: known.data,
     per,
@@ -101,6 +104,36 @@ function priceOf(row: Row, before: Price | undefined, fields: ReadonlySet<string
     ...(shipping === undefined ? {} : { shippingMinor: shipping }),
     ...(at === '' ? {} : { at }),
     ...(from === '' ? {} : { from }),
+  };
+}
+
+type Offer = Pick<Price, 'seller' | 'tested' | 'deliveryDays' | 'warrantyMonths'>;
+
+/** Of whom, tested or not, in how many days and with how many months of warranty. */
+function offerOf(row: Row, before: Price | undefined, fields: ReadonlySet<string>): Offer | string {
+  const cell = (name: keyof Offer): string | undefined => (fields.has(name) ? plain(row[name]) : undefined);
+  const whole = (name: 'deliveryDays' | 'warrantyMonths', most: number): number | string | undefined => {
+    const said = cell(name);
+    if (said === undefined) return before?.[name];
+    if (said === '') return undefined;
+    const value = Number(said);
+    return Number.isInteger(value) && value >= 0 && value <= most ? value : `“${said.slice(0, 40)}” is no ${name}.`;
+  };
+  const seller = cell('seller') ?? before?.seller ?? '';
+  if (seller !== '' && seller !== 'shop' && seller !== 'private')
+    return `“${seller.slice(0, 40)}” is neither shop nor private.`;
+  const tested = cell('tested');
+  if (tested !== undefined && !['', 'yes', 'no'].includes(tested))
+    return `“${tested.slice(0, 40)}” is neither yes nor no.`;
+  const isTested = tested === undefined ? before?.tested : tested === '' ? undefined : tested === 'yes';
+  const [deliveryDays, warrantyMonths] = [whole('deliveryDays', 365), whole('warrantyMonths', 240)];
+  if (typeof deliveryDays === 'string') return deliveryDays;
+  if (typeof warrantyMonths === 'string') return warrantyMonths;
+  return {
+    ...(seller === '' ? {} : { seller }),
+    ...(isTested === undefined ? {} : { tested: isTested }),
+    ...(deliveryDays === undefined ? {} : { deliveryDays }),
+    ...(warrantyMonths === undefined ? {} : { warrantyMonths }),
   };
 }
 

@@ -21,6 +21,10 @@ const priceSchema = z.strictObject({
   taxPct: z.number().min(0).max(100).optional(),
   at: isoDate.optional(),
   from: text.optional(),
+  /** Of whom it is bought, and what speaks for it. */ seller: z.enum(['shop', 'private']).optional(),
+  tested: z.boolean().optional(),
+  deliveryDays: z.int().min(0).max(365).optional(),
+  warrantyMonths: z.int().min(0).max(240).optional(),
 });
 export type Price = z.infer<typeof priceSchema>;
 

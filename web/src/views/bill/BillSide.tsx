@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Bill, Build } from '@inch-tower/core';
+import { ordersOf, type Bill, type Build } from '@inch-tower/core';
 import { countWords } from '../../words/format';
 import { stageName } from '../items/Stages';
 import { stageColumns } from '../compare/columns';
@@ -8,7 +8,7 @@ import type { OwnedLine } from '../../worker/messages';
 import { useWidth } from '../useWidth';
 import { MakeVariant } from './MakeVariant';
 import type { BillTold } from './BillPage';
-import { GROUP_WORDS, keptWords, overYears, roughly } from './billWords';
+import { GROUP_WORDS, keptWords, ordersWords, overYears, roughly } from './billWords';
 
 const YEARS = [1, 3, 5, 10];
 const VERDICT_WORDS = { replace: 'replace', look: 'look again', keep: 'keep' } as const;
@@ -26,6 +26,7 @@ export function BillSide({
 }) {
   const [years, setYears] = useState(5);
   const over = overYears(bill, running, years);
+  const orders = ordersWords(ordersOf(bill));
   return (
     <div className="text-[13px]">
       {bill.total > 0 && (
@@ -86,6 +87,16 @@ export function BillSide({
         <span className="text-mid">or against a variant of it:</span>
       </p>
       <MakeVariant build={build} />
+      {orders.length > 0 && (
+        <section aria-labelledby="orders" className="mt-3 border-t border-line pt-2">
+          <h2 id="orders" className="text-[15px] font-semibold">
+            When is it all here?
+          </h2>
+          {orders.map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </section>
+      )}
       {owned.length > 0 && (
         <section aria-labelledby="owned" className="mt-3 border-t border-line pt-2">
           <h2 id="owned" className="text-[15px] font-semibold">

@@ -1,5 +1,5 @@
 import type { Bill, BillLine, Running } from '@inch-tower/core';
-import { basisWords, keptWords, monthsOld, overYears, priceAnswer, readBackWords } from './billWords';
+import { basisWords, keptWords, monthsOld, ordersWords, overYears, priceAnswer, readBackWords } from './billWords';
 
 const plain = (text: string) => text.replace(/\u202f/g, ' ');
 const bill = { currency: 'EUR', total: 1000, unpriced: 0 } as Bill;
@@ -74,5 +74,14 @@ test('what a table changed, and what not', () => {
     'Of nothing here: Stranger.',
     ...many.slice(0, 5),
     '2 more lines were not read.',
+  ]);
+});
+
+test('when all is here, what to order first, and what nobody answers for', () => {
+  const of = (what: string, deliveryDays: number) => ({ ...line({}), what, price: { deliveryDays } }) as BillLine;
+  expect(ordersWords({ said: [], days: 0, unsaid: 4, risky: [] })).toEqual([]);
+  expect(ordersWords({ said: [of('Board', 30), of('Disk', 1)], days: 30, unsaid: 2, risky: [of('Kit', 0)] })).toEqual([
+    'All of it is here 30 days after it is ordered; of 2 lines nobody says. First to order: Board (30 days), Disk (1 day).',
+    'At your own risk, not tested: Kit. Look before you pay.',
   ]);
 });

@@ -1,4 +1,5 @@
 import {
+  type ordersOf,
   minorPerMajor,
   type BillReading,
   type Figure,
@@ -58,6 +59,24 @@ export function basisWords({ deal, basis, from, at, lot, note }: BillLine, today
   const where =
     lot !== null ? `of ${lot}` : basis === 'typical' ? 'typical' : basis === 'listed' ? seen || 'no date' : '';
   return [where, old, note].filter((one) => one !== '').join('; ');
+}
+
+/** When it is all here, what to order first, and what nobody answers for. */
+export function ordersWords({ said, days, unsaid, risky }: ReturnType<typeof ordersOf>): readonly string[] {
+  const name = ({ what, price }: BillLine) => `${what} (${countWords(price?.deliveryDays ?? 0, 'day')})`;
+  const rest = unsaid > 0 ? `; of ${countWords(unsaid, 'line')} nobody says` : '';
+  const slow = said.filter((line) => (line.price?.deliveryDays ?? 0) > 0).map(name);
+  return [
+    ...(said.length > 0
+      ? [
+          `All of it is here ${countWords(days, 'day')} after it is ordered${rest}.` +
+            (slow.length > 0 ? ` First to order: ${someOf(slow)}.` : ''),
+        ]
+      : []),
+    ...(risky.length > 0
+      ? [`At your own risk, not tested: ${someOf(risky.map(({ what }) => what))}. Look before you pay.`]
+      : []),
+  ];
 }
 
 const SHOWN = 5;

@@ -1,4 +1,5 @@
 import { minorPerMajor, readNumber, type Item } from '@inch-tower/core';
+import { Offer } from './Offer';
 import { Typed } from './Typed';
 
 type Price = NonNullable<Item['price']>;
@@ -73,6 +74,7 @@ export default function PriceDetails({ name, price, many, onPrice, onProblem }: 
           />
           <span className="mono text-[12px] text-mid">%</span>
         </span>
+        <Offer name={name} price={price} onPrice={onPrice} onProblem={onProblem} />
         <span className="text-mid">Seen at</span>
         <Typed
           label={`Where ${name} was seen`}
