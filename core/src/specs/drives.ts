@@ -43,7 +43,9 @@ const RULES: readonly Rule[] = [
     label: /interface|schnittstelle|bus/i,
     free: true,
     read: ({ label, value }) => {
-      const found = /pci\s?e?(?:xpress)?\s*(?:gen\.?\s*)?([1-6])(?:\.\d)?(?!\s*x?\d)/i.exec(`${label} ${value}`);
+      const found = /pci\s?e?(?:xpress)?\s*(?:gen\.?\s*)?([1-6])(?:\.\d)?(?!\d|x\b|\s?lanes)/i.exec(
+        `${label} ${value}`,
+      );
       return found ? Number(found[1]) : undefined;
     },
   },
@@ -115,7 +117,11 @@ const RULES: readonly Rule[] = [
     not: /write|schreib/i,
     dimension: 'IOPS',
   },
-  { field: 'enduranceTb', label: /endurance|tbw|lebensdauer|terabytes? written|schreibleistung/i, dimension: 'TBW' },
+  {
+    field: 'enduranceTb',
+    label: /endurance|tbw|lebensdauer|(?:tera)?bytes? written|schreibleistung/i,
+    dimension: 'TBW',
+  },
   {
     field: 'enduranceTb',
     label: /tbw|terabytes? written/i,

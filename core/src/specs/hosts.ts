@@ -150,7 +150,10 @@ export const MEMORY: KindRules = {
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
-    [/mother ?board|mainboard|hauptplatine/i, 5],
+    [
+      /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i,
+      5,
+    ],
     [/\b(?:cpu )?socket|sockel/i, 2],
     [/memory slots|dimm slots|\d\s*[x×]\s*ddr[345]/i, 2],
     [/chipset|chipsatz|sata ports|\bbmc\b|\bipmi\b/i, 2],

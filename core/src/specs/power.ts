@@ -51,7 +51,11 @@ export const SUPPLY: KindRules = {
       field: 'ratedW',
       free: true,
       read: ({ label, value }, quantities) =>
-        label === '' && /^\d{2,4}\s?w(?:att)?$/i.test(value) ? quantities[0]?.value : undefined,
+        label === '' &&
+        (/^\d{2,4}\s?w(?:att)?$/i.test(value) ||
+          (/\b(?:psu|power supply|netzteil|sfx|atx)\b/i.test(value) && !/\dv|efficien|peak/i.test(value)))
+          ? quantities.find(({ dimension }) => dimension === 'W')?.value
+          : undefined,
     },
     {
       field: 'efficiencyClass',

@@ -40,7 +40,7 @@ const GIB = 1024 ** 3;
 type Unit = readonly [pattern: string, dimension: Dimension, factor: number];
 /** Longer spellings first. Sources: SI, ISO 80000-13; CFM and mmH₂O as fan sheets use them; 1 bel = 10 dB. */
 const UNITS: readonly Unit[] = [
-  ['mm\\s?h[2₂]o|mm\\s?aq|mmws', 'Pa', 9.80665],
+  ['mm[\\s-]?h[2₂]o|mm\\s?aq|mmws', 'Pa', 9.80665],
   ['inh[2₂]o|in\\.?\\s?h[2₂]o|"\\s?h[2₂]o', 'Pa', 249.089],
   ['kpa', 'Pa', 1000],
   ['pa', 'Pa', 1],

@@ -5,6 +5,7 @@ import { FIFTH } from '../testing/specTexts/fifth';
 import { FIRST } from '../testing/specTexts/first';
 import { FOURTH } from '../testing/specTexts/fourth';
 import { SECOND } from '../testing/specTexts/second';
+import { SEVENTH } from '../testing/specTexts/seventh';
 import { SIXTH } from '../testing/specTexts/sixth';
 import { THIRD } from '../testing/specTexts/third';
 import { scoreSamples } from '../testing/specTexts/score';
@@ -16,6 +17,7 @@ test.each([
   ['of the fourth set', FOURTH],
   ['of the fifth', FIFTH],
   ['of the sixth', SIXTH],
+  ['of the seventh', SEVENTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

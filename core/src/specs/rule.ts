@@ -85,7 +85,7 @@ export const COMMON: readonly Rule[] = [
 
 /** `PCIe 3.0`, `PCI Express Gen 4`, `PCI-E rev. 2.0`; not the lanes of `PCIe x8`. */
 const GENERATION =
-  /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?v?([1-6])(?:\.\d)?(?!\s*x?\d)/i;
+  /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?v?([1-6])(?:\.\d)?(?!\d|x\b|\s?lanes)/i;
 /** A card's edge, bracket and watts, which all cards have. */
 export const CARD: readonly Rule[] = [
   {

@@ -2,8 +2,9 @@ import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FOURTH } from './fourth';
 import { SECOND } from './second';
+import { SEVENTH } from './seventh';
 import { SIXTH } from './sixth';
 import { THIRD } from './third';
 
 /** Every text with what a person reads from it. */
-export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH];
+export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH, ...SEVENTH];
