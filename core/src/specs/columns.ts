@@ -34,12 +34,12 @@ export function modelsOf(lines: readonly string[]): readonly string[] {
 
 /**
  * A line of such a table as one of its models has it (`model` from 0, null for none): the cell of its column, that of
- * all where they agree, or null where it says something else of each. Other lines stay as they are.
+ * all where they agree, or its label alone where it says something else of each. Other lines stay as they are.
  */
-export function lineOfModel(line: string, models: readonly string[], model: number | null): string | null {
+export function lineOfModel(line: string, models: readonly string[], model: number | null): string {
   const row = models.length > 1 ? rowOf(line) : null;
   if (!row || row.data.length !== models.length) return line;
   const cell = model === null ? (new Set(row.data).size === 1 ? row.data[0] : undefined) : row.data[model];
-  if (cell === undefined) return null;
+  if (cell === undefined) return row.label;
   return `${row.label}\t${cell}${row.unit && !/[a-z°%"]/i.test(cell) ? ` ${row.unit.replace(/[()]/g, '')}` : ''}`;
 }

@@ -87,6 +87,10 @@ export const COOLER: KindRules = {
   ],
 };
 
+const BUFFERED = words(
+  [/\brdimm\b|\blrdimm\b|(?<!non-)(?<!un)registered|registriert/i, true],
+  [/\budimm\b|unbuffered|ungepuffert|so-?dimm/i, false],
+);
 export const MEMORY: KindRules = {
   kind: 'memory',
   cues: [
@@ -138,22 +142,24 @@ export const MEMORY: KindRules = {
       field: 'registered',
       free: true,
       label: /./,
-      read: words(
-        [/\brdimm\b|\blrdimm\b|registered|registriert/i, true],
-        [/\budimm\b|unbuffered|ungepuffert|so-?dimm/i, false],
-      ),
+      read: ({ label, value }) =>
+        BUFFERED({ label: '', value, line: 0, text: '' }) ??
+        // `Registered/Unbuffered` asks, and says nothing.
+        (/registered.*unbuffered|buffered.*registered/i.test(label)
+          ? undefined
+          : BUFFERED({ label, value: '', line: 0, text: '' })),
     },
     { field: 'heightMm', label: /^(?:height|höhe)/i, dimension: 'mm' },
   ],
 };
 
+/** A board, and not what a case takes. */
+const BOARD_ITSELF =
+  /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
-    [
-      /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i,
-      5,
-    ],
+    [BOARD_ITSELF, 5],
     [/\b(?:cpu )?socket|sockel/i, 2],
     [/memory slots|dimm slots|\d\s*[x×]\s*ddr[345]/i, 2],
     [/chipset|chipsatz|sata ports|\bbmc\b|\bipmi\b/i, 2],

@@ -1,6 +1,7 @@
 import { entriesOf } from './entries';
 import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
+import { EIGHTH } from '../testing/specTexts/eighth';
 import { FIFTH } from '../testing/specTexts/fifth';
 import { FIRST } from '../testing/specTexts/first';
 import { FOURTH } from '../testing/specTexts/fourth';
@@ -18,6 +19,7 @@ test.each([
   ['of the fifth', FIFTH],
   ['of the sixth', SIXTH],
   ['of the seventh', SEVENTH],
+  ['of the eighth', EIGHTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

@@ -67,7 +67,7 @@ export function readSpec(
   const decimal = decimalOf(plain);
   const lines = linesOf(plain);
   const models = modelsOf(lines);
-  const ofOne = lines.map((line) => lineOfModel(line, models, model) ?? '');
+  const ofOne = lines.map((line) => lineOfModel(line, models, model));
   const entries = entriesOf(ofOne, isLabel).map((entry) => ({
     // A cell of a table is told by its whole row.
     entry: ofOne[entry.line - 1] === lines[entry.line - 1] ? entry : { ...entry, text: lines[entry.line - 1]! },

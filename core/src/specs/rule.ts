@@ -63,7 +63,10 @@ export const axis =
       const at = letters.findIndex((one) => AXES[one.toLowerCase()] === wanted);
       return at >= 0 && lengths.length === letters.length ? lengths[at]!.value : undefined;
     }
-    // `150 mm (W) x 86 mm (H) x 140 mm (D)`, or `W 150 mm x …`.
+    // `L 495 mm x W 230 mm`, or `150 mm (W) x 86 mm (H) x 140 mm (D)`.
+    const ahead = lengths.map(({ at }) => /(?<![a-zäöü])([wbhdlt])\s*[:=]?\s*$/i.exec(value.slice(0, at))?.[1]);
+    if (ahead.length > 1 && ahead.every((one) => one !== undefined))
+      return lengths[ahead.findIndex((one) => AXES[one!.toLowerCase()] === wanted)]?.value;
     return lengths.find((one, i) => {
       const end = lengths[i + 1]?.at ?? value.length;
       const after = /^[\d.,\s]*(?:mm|cm|in(?:ch(?:es)?)?|")?\s*\(?([wbhdlt])\)?(?![a-z])/i.exec(
@@ -145,7 +148,10 @@ export const CARD: readonly Rule[] = [
     field: 'busyW',
     label: /power|consumption|leistung/i,
     not: /idle|max|peak|standby|supply|leerlauf/i,
-    dimension: 'W',
+    read: ({ value }, quantities) => {
+      const watts = quantities.filter(({ dimension }) => dimension === 'W');
+      return watts.length === 1 && !/max|peak/i.test(value) ? watts[0]!.value : undefined;
+    },
   },
   {
     field: 'lengthMm',

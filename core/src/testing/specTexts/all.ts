@@ -1,3 +1,4 @@
+import { EIGHTH } from './eighth';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FOURTH } from './fourth';
@@ -7,4 +8,4 @@ import { SIXTH } from './sixth';
 import { THIRD } from './third';
 
 /** Every text with what a person reads from it. */
-export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH, ...SEVENTH];
+export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH, ...SEVENTH, ...EIGHTH];
