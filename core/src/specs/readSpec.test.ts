@@ -133,6 +133,12 @@ test('a table of several models is read only where all agree; a number no part e
     ['maxRpm', 1500],
     ['soundDb', 24],
   ]);
+  const series = readSpec(
+    'Pike series\t240 GB\t480 GB\nEndurance\t80 TBW\t160 TBW\nIdle power\t0.4 W\t0.5 W',
+    'drive',
+    1,
+  );
+  expect(series).toMatchObject({ name: 'Pike series 480 GB' });
   // The unit in a column of its own, the models told by what they hold.
   const disks =
     'Specifications\tUnit\t12 TB\t14 TB\nCapacity\tTB\t12\t14\nIdle\tW\t5.1\t5.3\nSpindle speed\trpm\t7200\t7200\nInterface\tSATA 6 Gb/s';

@@ -98,7 +98,7 @@ export function readSpec(
     ok: true,
     kind: rules.kind,
     isSure,
-    name: (model === null ? undefined : models[model]) ?? nameOf(plain),
+    name: nameOf(plain, model === null ? undefined : models[model]),
     models,
     fields: without(fields),
     contradictions,
@@ -217,16 +217,27 @@ function without(fields: readonly ReadField[]): ReadField[] {
   );
 }
 
-/** The first line that is a title: neither a table's head nor a field. */
-function nameOf(text: string): string {
+const HEADING = /^(?:specifications?|features?|technical data|technische daten|item|property|model|product)\b/i;
+/** `480 GB` names no model by itself. */
+const SIZE_ALONE = /^[\d.,]+\s?[a-z]{1,3}$/i;
+
+/** The title of a text, or the name of the model that was chosen in it: neither a table's head nor a field. */
+function nameOf(text: string, model?: string): string {
+  const title = titleOf(text);
+  if (model === undefined) return title;
+  return SIZE_ALONE.test(model) && title !== '' ? `${title} ${model}` : model;
+}
+
+function titleOf(text: string): string {
   for (const line of text.split('\n').map((one) => one.trim())) {
     if (line === '') continue;
-    const model = /^(?:model(?:l)?(?: name)?|product(?: name)?|produkt|artikel|name)\s*[:\t|]\s*(.+)$/i.exec(line);
-    if (model) return model[1]!.trim().slice(0, 200);
-    if (/^specifications?\b/i.test(line)) continue;
-    return /[:\t|]/.test(line)
+    const said = /^(?:model(?:l)?(?: name)?|product(?: name)?|produkt|artikel|name)\s*[:\t|]\s*(.+)$/i.exec(line);
+    if (said && !/\t|\|/.test(said[1]!)) return said[1]!.trim().slice(0, 200);
+    const [first = ''] = line.split(/\t|\|/);
+    if (HEADING.test(first)) continue;
+    return first.includes(':')
       ? ''
-      : line
+      : first
           .split(/,| — | – /)[0]!
           .trim()
           .slice(0, 120);

@@ -9,7 +9,7 @@ type Props = {
   readonly onProblem: (words: string) => void;
 };
 
-const SELLERS = { '': 'not said', shop: 'a shop', private: 'somebody' } as const;
+const SELLERS = { '': 'not said', shop: 'a shop', private: 'a private seller' } as const;
 const TESTED = { '': 'not said', yes: 'tested', no: 'not tested' } as const;
 const WHOLE = [
   ['deliveryDays', 'Here in', 'days', 365],
