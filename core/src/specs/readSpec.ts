@@ -62,8 +62,14 @@ export function readSpec(
     };
   const isSure = kind !== undefined || ranked[0]!.score >= (ranked[1]?.score ?? 0) + CLEAR;
   const all = [...rules.rules, ...COMMON];
-  const isLabel = (label: string) =>
+  const labels = new Map<string, boolean>();
+  const isLabelAfresh = (label: string) =>
     all.some((rule) => rule.label && rule.label.source !== '.' && rule.label.test(label));
+  const isLabel = (label: string): boolean => {
+    let known = labels.get(label);
+    if (known === undefined) labels.set(label, (known = isLabelAfresh(label)));
+    return known;
+  };
   const decimal = decimalOf(plain);
   const lines = linesOf(plain);
   const models = modelsOf(lines);
@@ -175,6 +181,8 @@ const scoreOf = ({ cues }: KindRules, text: string): number =>
   cues.reduce((sum, [pattern, weight]) => sum + (pattern.test(text) ? weight : 0), 0);
 
 function valueBy(rule: Rule, entry: Entry, quantities: readonly Quantity[]): unknown {
+  // Most rules are of a unit most lines have not: that is known before their words are looked at.
+  if (!rule.read && !quantities.some(({ dimension }) => dimension === rule.dimension)) return undefined;
   const isLabelled = rule.label
     ? entry.label !== '' && rule.label.test(entry.label) && !rule.not?.test(entry.label)
     : entry.label !== '';
