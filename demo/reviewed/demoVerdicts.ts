@@ -56,6 +56,7 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
   },
   'reading-room': {},
   'school-shelf': {
+    'complete.smallParts': 'Right: the place has one link of 2.5 Gb/s, and no cable for it lies in a box.',
     'powered.total': 'Right as a note: four disks starting together come near what the box’s own brick gives.',
     'within.idle': 'Right: likely within, could be over.',
     'within.sound': 'Right: the room is louder than the wish, and the machine is not to blame.',

@@ -64,6 +64,21 @@ describe('what a machine wants, and where it comes from', () => {
     expect(counts(used, 'caddy')).toEqual([3, 0, 0, 3]);
     expect(counts(used.add('caddy-35', 2), 'caddy')![1]).toBeGreaterThan(0);
   });
+  test('a network cable for every link of the place there is a port for; nothing said, none', () => {
+    const linked = (...links: { gbPerS: number; count: number }[]) => {
+      const made = cube().add('skein-10x2');
+      return made.set({ site: { ...made.build.site, links } });
+    };
+    expect(need(linked(), 'networkCable')).toBeUndefined();
+    expect(need(linked({ gbPerS: 10, count: 2 }), 'networkCable')).toMatchObject({
+      count: 2,
+      what: 'Network cable, 10 Gb/s',
+    });
+    const ports = need(linked({ gbPerS: 10, count: 9 }), 'networkCable')!.count;
+    expect(ports).toBeGreaterThan(1);
+    expect(ports).toBeLessThan(9);
+    expect(need(linked({ gbPerS: 25, count: 1 }), 'networkCable')!.what).toBe('Direct-attach cable, 25 Gb/s');
+  });
   test('a soldered processor and a board of its own form want neither paste nor shield', () => {
     const small = fixture().add('satchel-1').add('clew-s16');
     expect(need(small, 'paste')).toBeUndefined();

@@ -41,6 +41,8 @@ export type SmallNeed = {
   readonly for: readonly string[];
 };
 
+type Site = Pick<Build['site'], 'place' | 'mainsPlug' | 'links'>;
+
 type Want = {
   readonly use: SmallUse;
   readonly what: string;
@@ -62,7 +64,7 @@ const boxIsWhole = ({ item }: PlannedUnit): boolean =>
 export function smallNeeds(
   units: readonly PlannedUnit[],
   layout: Layout,
-  site: Pick<Build['site'], 'place' | 'mainsPlug'>,
+  site: Site,
   sheets: Build['sheets'],
   archetypes: Build['archetypes'],
 ): readonly SmallNeed[] {
@@ -99,12 +101,7 @@ export function smallNeeds(
     });
 }
 
-function wanted(
-  units: readonly PlannedUnit[],
-  layout: Layout,
-  site: Pick<Build['site'], 'place' | 'mainsPlug'>,
-  kit: ReadonlyMap<SmallUse, number>,
-): Want[] {
+function wanted(units: readonly PlannedUnit[], layout: Layout, site: Site, kit: ReadonlyMap<SmallUse, number>): Want[] {
   const seated = (unit: PlannedUnit) => !!layout.at[unit.id] || !!unit.builtIn;
   const boards = ofKind(units, 'board').filter((unit) => !unit.builtIn);
   const large = boards.filter(({ part }) => part.holes !== 'own');
@@ -190,6 +187,7 @@ function wanted(
       typicalMinor: 500,
       for: supplies,
     },
+    networkCables(units.filter(seated), site),
     {
       use: 'slideRails',
       what: 'Slide rails',
@@ -268,4 +266,26 @@ export function missingFrontUsb(
       return [{ chassis: box, board, kind }];
     });
   });
+}
+
+/** From so many Gb/s on links go over cables with their transceivers on them. */
+const DIRECT_GBPS = 25;
+
+/** A cable for every link the place has, as far as there are ports for them; none while nobody says what is there. */
+function networkCables(units: readonly PlannedUnit[], { links }: Site): Want {
+  const holders = [...ofKind(units, 'board'), ...ofKind(units, 'networkCard')].filter(
+    ({ part }) => part.networkPorts.length > 0,
+  );
+  const ports = holders.reduce((sum, { part }) => sum + part.networkPorts.reduce((all, one) => all + one.count, 0), 0);
+  const wanted = links.reduce((sum, { count }) => sum + count, 0);
+  const fastest = Math.max(0, ...links.map(({ gbPerS }) => gbPerS));
+  const isDirect = fastest >= DIRECT_GBPS;
+  return {
+    use: 'networkCable',
+    what: isDirect ? `Direct-attach cable, ${fastest} Gb/s` : `Network cable${fastest > 0 ? `, ${fastest} Gb/s` : ''}`,
+    why: 'one for each link of the place',
+    count: Math.min(wanted, ports),
+    typicalMinor: isDirect ? 2500 : 600,
+    for: holders,
+  };
 }

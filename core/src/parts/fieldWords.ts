@@ -307,6 +307,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
     fanSplitter: 'fan splitter',
     fanHub: 'fan hub',
     mainsLead: 'mains cable',
+    networkCable: 'network cable',
     usbAngle: 'USB angle adapter',
     plugAngle: 'angled plug adapter',
     bootCard: 'memory card',

@@ -66,6 +66,7 @@ const SUNDRY_USES = [
   'fanSplitter',
   'fanHub',
   'mainsLead',
+  'networkCable',
   'usbAngle',
   'plugAngle',
   'bootCard',
