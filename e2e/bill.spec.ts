@@ -53,7 +53,7 @@ test('the bill sums as its tape; a price is changed, three lines become a lot, t
   await expect(read).toContainText('1 line taken over: Gannet E8.');
   await expect(read).toContainText('Of nothing here: Stranger.');
   await expect(read).toContainText('Row 4, Gable 24: “dear”');
-  await page.getByRole('button', { name: 'Good' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByLabel('over').selectOption('10');
   await expect(page.getByTestId('over-years')).toHaveText(/€\s?12.\d{3}/);

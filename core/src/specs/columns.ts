@@ -1,9 +1,14 @@
 /** Rows of a table by tab or bar. */
 const CELL = /\t+|\s*\|\s*/;
 const cellsOf = (line: string): readonly string[] => line.split(CELL).map((cell) => cell.trim());
-/** `W`, `mm`, `(MB/s)`, `dB(A)`: a cell that only says the unit of its row. */
-const LONE_UNIT = /^\(?[a-zµ°%/²³\d()"]{1,8}\)?$/i;
-const isUnit = (cell: string): boolean => LONE_UNIT.test(cell) && !/^\d/.test(cell);
+/** A cell that only says the unit of its row; a word such as yes or SATA is what a model has. */
+const UNITS = [
+  '[tgm]i?b|[gm]b\\/s|gbit\\/s|tbw|iops|mt\\/s',
+  'k?w|m?a|v|va|wh|k?pa|mm\\s?h2o|°?c|%',
+  'mm|cm|in|inch(?:es)?|k?g|lbs?|oz|rpm|u\\/min|cfm|m3\\/h|l\\/s|db(?:\\(a\\)|a)?|bels?|h|s',
+].join('|');
+const UNIT_ALONE = new RegExp(`^\\(?(?:${UNITS})\\)?$`, 'i');
+const isUnit = (cell: string): boolean => UNIT_ALONE.test(cell);
 /** The label of a supply names its rails along the head: those are no models. */
 const RAILS = /3[.,]3\s?v/i;
 const FEWEST_ROWS = 2;

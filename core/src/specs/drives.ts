@@ -1,4 +1,4 @@
-import { axis, words, yesNo, type KindRules, type Rule } from './rule';
+import { axis, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
 
 /** Heights drives are made in (SFF-8201, SFF-8301). */
 const HEIGHTS_MM = [5, 7, 9.5, 12.5, 14.8, 15, 19, 19.99, 20, 26.1];
@@ -179,6 +179,7 @@ const RULES: readonly Rule[] = [
     dimension: 'C',
     pick: 'hi',
   },
+  SOUND_POWER,
   { field: 'annualFailurePct', label: /afr|annuali[sz]ed failure/i, dimension: '%' },
   {
     field: 'shingled',

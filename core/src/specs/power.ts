@@ -1,4 +1,4 @@
-import { axis, words, type KindRules, type Rule } from './rule';
+import { axis, SOUND_POWER, words, type KindRules, type Rule } from './rule';
 
 /** A rail as a label: `+12V`, `+3.3 V rail`, `Max load +5V`. */
 const RAIL = (volts: string) => {
@@ -259,6 +259,7 @@ export const FAN: KindRules = {
       dimension: 'dB',
       pick: 'hi',
     },
+    SOUND_POWER,
     {
       field: 'pwm',
       free: true,

@@ -155,6 +155,11 @@ test('a table of several models is read only where all agree; a number no part e
     capacityBytes: 14e12,
     idleW: 5.3,
   });
+  const answers = readSpec(
+    'Processor\tShire A\tShire B\nCores\t8\t16\nThreads\t16\t32\nECC memory\tYes\tNo',
+    'processor',
+  );
+  expect(answers.ok && answers.fields).toEqual([]);
   const odd = readSpec('HDD\nSustained transfer rate: 3.5 MB/s\nWeight: 690 kg', 'drive');
   expect(odd.ok && odd.fields.map(({ field }) => field)).toEqual(['medium']);
 });

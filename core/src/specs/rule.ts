@@ -76,6 +76,14 @@ export const axis =
     })?.value;
   };
 
+/** Bels are told of sound power alone (ISO 9296), as a level that is declared. */
+export const SOUND_POWER: Rule = {
+  field: 'soundMeaning',
+  label: /acoustic|sound|noise|schall|geräusch/i,
+  read: ({ label, value }) =>
+    /\d\s?(?:bels?\b|b\(a\))/i.test(value) || /sound power|schallleistung/i.test(label) ? 'powerDeclared' : undefined,
+};
+
 /** What every part has. */
 export const COMMON: readonly Rule[] = [
   {

@@ -66,6 +66,7 @@ Ambient temperature, operating	5–55	°C
 Dimensions (W × D × H)	101.6 × 147.0 × 26.1	mm
 Weight (typical)	780	g`,
     fields: {
+      soundMeaning: 'powerDeclared',
       capacityBytes: 8e12,
       interface: 'sas',
       gbPerLane: 12,

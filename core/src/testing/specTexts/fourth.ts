@@ -58,6 +58,7 @@ Sound, idle: 2.2 bels
 Sound, seek: 2.4 bels
 Load/unload cycles: 600,000`,
     fields: {
+      soundMeaning: 'powerDeclared',
       size: '2.5',
       interface: 'sata',
       gbPerLane: 3,

@@ -21,6 +21,7 @@ Temperature, operating | 5 °C – 65 °C
 Temperature, non-operating | -40 °C – 70 °C
 Buffer size | 512 MiB`,
     fields: {
+      soundMeaning: 'powerDeclared',
       size: '3.5',
       interface: 'sata',
       gbPerLane: 6,

@@ -138,7 +138,16 @@ Air flow: 6.4 l/s
 Pressure: 320 Pa
 Noise: 5.4 bel
 Power input: 4.6 W`,
-    fields: { sizeMm: 40, thickMm: 28, maxRpm: 15000, flowM3h: 23.04, pressurePa: 320, soundDb: 54, maxW: 4.6 },
+    fields: {
+      soundMeaning: 'powerDeclared',
+      sizeMm: 40,
+      thickMm: 28,
+      maxRpm: 15000,
+      flowM3h: 23.04,
+      pressurePa: 320,
+      soundDb: 54,
+      maxW: 4.6,
+    },
   },
   {
     id: 'processor, one line',

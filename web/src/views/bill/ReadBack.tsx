@@ -47,7 +47,7 @@ export function ReadBack() {
             </span>
           ))}
           <button type="button" className="plain min-h-6 text-mid underline" onClick={() => setTold([])}>
-            Good
+            Close
           </button>
         </span>
       )}
