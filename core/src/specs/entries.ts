@@ -79,7 +79,8 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
           : { ...at, label: '', value: piece },
       );
       // `DC OUTPUT: +12V 62 A`: words before it that are no label leave the rest to stand alone.
-      if (own && !isLabel(own[1]!) && piece !== line) entries.push({ ...at, label: '', value: own[2]! });
+      if (own && piece !== line && (!isLabel(own[1]!) || own[2]!.startsWith('+')))
+        entries.push({ ...at, label: '', value: own[2]! });
     }
   }
   return entries;

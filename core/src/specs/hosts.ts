@@ -28,12 +28,13 @@ export const PROCESSOR: KindRules = {
       field: 'cores',
       free: true,
       read: ({ label, value }) =>
-        label === '' ? whole(/^(\d{1,3})[ -](?:cores?|kerne)$/i.exec(value)?.[1]) : undefined,
+        label === '' ? whole(/(?<![\w-])(\d{1,3})[ -](?:cores?|kerne)\b/i.exec(value)?.[1]) : undefined,
     },
     {
       field: 'threads',
       free: true,
-      read: ({ label, value }) => (label === '' ? whole(/^(\d{1,3})[ -]threads?$/i.exec(value)?.[1]) : undefined),
+      read: ({ label, value }) =>
+        label === '' ? whole(/(?<![\w-])(\d{1,3})[ -]threads?\b/i.exec(value)?.[1]) : undefined,
     },
     {
       field: 'socket',
@@ -66,7 +67,9 @@ export const PROCESSOR: KindRules = {
 export const COOLER: KindRules = {
   kind: 'cooler',
   cues: [
-    [/cooler|heat ?sink|kühler/i, 4],
+    [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?! ?(?:height|clear|höhe))/i, 4],
+    [/cooling capacity|kühlleistung/i, 3],
+    [/(?:cooler|kühler)(?! ?(?:height|clear|höhe))|heat ?sink/i, 4],
     [/heat ?pipes?/i, 3],
     [/\btdp\b/i, 1],
   ],
@@ -87,10 +90,13 @@ export const COOLER: KindRules = {
   ],
 };
 
-const BUFFERED = words(
-  [/\brdimm\b|\blrdimm\b|(?<!non-)(?<!un)registered|registriert/i, true],
-  [/\budimm\b|unbuffered|ungepuffert|so-?dimm/i, false],
-);
+const ASKS_BUFFERED = /registered\s*\/\s*unbuffered|buffered\s*\/\s*registered/i;
+const BUFFERED = (said: string): boolean | undefined =>
+  /\brdimm\b|\blrdimm\b|(?<!non-)(?<!un)registered|registriert/i.test(said)
+    ? true
+    : /\budimm\b|unbuffered|ungepuffert|so-?dimm/i.test(said)
+      ? false
+      : undefined;
 export const MEMORY: KindRules = {
   kind: 'memory',
   cues: [
@@ -108,7 +114,7 @@ export const MEMORY: KindRules = {
       label: /speed|takt|frequency|data rate|geschwindigkeit/i,
       read: ({ label, value }, quantities) =>
         quantities.find(({ dimension }) => dimension === 'MTps')?.value ??
-        whole(/ddr[345][- ](\d{4})\b/i.exec(`${label} ${value}`)?.[1]) ??
+        whole(/ddr[345]l?[- ](\d{4})\b/i.exec(`${label} ${value}`)?.[1]) ??
         (label === '' ? undefined : whole(/^\s*(\d{4})\s?(?:mhz|mt)/i.exec(value)?.[1])),
     },
     {
@@ -142,12 +148,11 @@ export const MEMORY: KindRules = {
       field: 'registered',
       free: true,
       label: /./,
-      read: ({ label, value }) =>
-        BUFFERED({ label: '', value, line: 0, text: '' }) ??
+      read: ({ label, value }) => {
         // `Registered/Unbuffered` asks, and says nothing.
-        (/registered.*unbuffered|buffered.*registered/i.test(label)
-          ? undefined
-          : BUFFERED({ label, value: '', line: 0, text: '' })),
+        const said = [value, label].find((one) => BUFFERED(one) !== undefined && !ASKS_BUFFERED.test(one));
+        return said === undefined ? undefined : BUFFERED(said);
+      },
     },
     { field: 'heightMm', label: /^(?:height|höhe)/i, dimension: 'mm' },
   ],

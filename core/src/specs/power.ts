@@ -44,7 +44,9 @@ export const SUPPLY: KindRules = {
       not: /combined|efficien|peak|standby|\bmax\. power/i,
       read: ({ label, value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
-        return watts.length === 1 && !/\+?\d+([.,]\d)?\s?v/i.test(`${label} ${value}`) ? watts[0]!.value : undefined;
+        const volts = quantities.filter(({ dimension }) => dimension === 'V');
+        const isRail = /\+\s?\d/.test(`${label} ${value}`) || volts.length > 1;
+        return watts.length === 1 && !isRail ? watts[0]!.value : undefined;
       },
     },
     {
@@ -81,6 +83,14 @@ export const SUPPLY: KindRules = {
           ? quantities.find(({ dimension }) => dimension === 'A')?.value
           : undefined,
     })),
+    {
+      field: 'outV',
+      label: /^(?:dc )?(?:output|ausgang)(?: voltage)?$/i,
+      read: ({ value }, quantities) => {
+        const volts = quantities.filter(({ dimension }) => dimension === 'V');
+        return volts.length === 1 && !/\+\s?\d/.test(value) ? volts[0]!.value : undefined;
+      },
+    },
     { field: 'rail12A', label: RAIL('12'), dimension: 'A', pick: 'first' },
     { field: 'rail5A', label: RAIL('5'), dimension: 'A', pick: 'first' },
     { field: 'rail33A', label: RAIL('3[.,]3'), dimension: 'A', pick: 'first' },
@@ -224,8 +234,11 @@ export const FAN: KindRules = {
       free: true,
       label: /speed|drehzahl|rpm/i,
       not: /min\b|low|toleran/i,
-      dimension: 'rpm',
-      pick: 'hi',
+      // Two rotors, `22000 / 18500 rpm`, are no one fan.
+      read: ({ value }, quantities) => {
+        const own = quantities.filter(({ dimension }) => dimension === 'rpm').map(({ hi }) => hi);
+        return own.length > 0 && !/\d\s*\/\s*\d/.test(value) ? Math.max(...own) : undefined;
+      },
     },
     {
       field: 'minRpm',

@@ -76,7 +76,7 @@ const UNITS: readonly Unit[] = [
   ['rpm|u/min|1/min|min⁻¹|min-1|rev/min|upm', 'rpm', 1],
   ['bels?|b\\(a\\)', 'dB', 10],
   ['db\\s?\\(a\\)|dba|db', 'dB', 1],
-  ['°\\s?c|℃|deg\\.?\\s?c|celsius', 'C', 1],
+  ['°\\s?c|℃|deg\\.?\\s?c|celsius|c', 'C', 1],
   ['iops', 'IOPS', 1],
   ['%|percent|prozent', '%', 1],
   ['mm|millimet(?:er|re)s?', 'mm', 1],

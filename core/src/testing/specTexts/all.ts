@@ -2,10 +2,11 @@ import { EIGHTH } from './eighth';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FOURTH } from './fourth';
+import { NINTH } from './ninth';
 import { SECOND } from './second';
 import { SEVENTH } from './seventh';
 import { SIXTH } from './sixth';
 import { THIRD } from './third';
 
 /** Every text with what a person reads from it. */
-export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH, ...SEVENTH, ...EIGHTH];
+export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH, ...SEVENTH, ...EIGHTH, ...NINTH];
