@@ -75,6 +75,10 @@ test('what cannot be read changes nothing of its line, and says its row', () => 
     expect(edits).toEqual([]);
     expect(problems).toEqual([expect.stringMatching(problem)]);
   }
+  expect(read('mark,price,count\nE1,30,5')).toMatchObject({
+    edits: [],
+    problems: [expect.stringMatching(/^Row 2, .*: “5” in the table, 2 here: change that in the kit\.$/)],
+  });
   expect(readBill('a,b\n1,2', build)).toMatchObject({ ok: false, words: expect.stringContaining('no columns') });
   expect(readBill('x'.repeat(2_000_001), build)).toMatchObject({ ok: false });
 });

@@ -27,7 +27,7 @@ const plain = (text: string | undefined): string => (text ?? '').trim().replace(
  * Prices and deals from a bill that was given out as a table and filled in elsewhere. A line is known by its `item`, or
  * by its `mark`; a line with anything that cannot be read changes nothing.
  */
-export function readBill(text: string, build: Pick<Build, 'items' | 'sheets'>): BillReading {
+export function readBill(text: string, build: Pick<Build, 'items' | 'sheets' | 'copies'>): BillReading {
   if (text.length > MOST_CHARACTERS) return { ok: false, words: 'The table is larger than 2 MB; nothing was changed.' };
   const { data, meta } = Papa.parse<Row>(text.trim(), { header: true, skipEmptyLines: 'greedy' });
   const fields = new Set(meta.fields ?? []);
@@ -50,7 +50,7 @@ export function readBill(text: string, build: Pick<Build, 'items' | 'sheets'>): 
       continue;
     }
     const name = build.sheets[item.sheet]?.name ?? plain(row.what);
-    const patch = patchOf(row, item, fields);
+    const patch = countTrouble(row, item, build.copies, fields) ?? patchOf(row, item, fields);
     if (typeof patch === 'string') read.problems.push(`Row ${i + 2}, ${name}: ${patch}`);
     else if (patch) {
       read.edits.push({ type: 'item.patch', item: item.id, patch });
@@ -58,6 +58,15 @@ export function readBill(text: string, build: Pick<Build, 'items' | 'sheets'>): 
     }
   }
   return { ok: true, ...read };
+}
+
+/** How many of a part there are is changed where its places are, not by a table: a table that says another is told. */
+function countTrouble(row: Row, item: Item, copies: number, fields: ReadonlySet<string>): string | null {
+  const said = fields.has('count') ? plain(row.count) : '';
+  const here = (item.count ?? item.units.length) * copies;
+  return said === '' || Number(said) === here
+    ? null
+    : `“${said.slice(0, 40)}” in the table, ${here} here: change that in the kit.`;
 }
 
 type Patch = Pick<Item, 'deal' | 'price'>;

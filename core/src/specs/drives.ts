@@ -1,9 +1,9 @@
-import { axis, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
+import { axis, generation, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
 
 /** Heights drives are made in (SFF-8201, SFF-8301). */
 const HEIGHTS_MM = [5, 7, 9.5, 12.5, 14.8, 15, 19, 19.99, 20, 26.1];
 const SIZES = words(
-  [/\bm\.?2\b|22\d\d|nvme.*2280/i, 'm2'],
+  [/\bm\.?2\b|\b22(?:30|42|60|80|110)\b(?!\s?(?:[mg]b|iops|rpm|tb|h\b))/i, 'm2'],
   [/\bu\.[23]\b/i, 'u.2'],
   [/3[.,]5\s*(?:"|''|inch|zoll|-?in\b|-inch)/i, '3.5'],
   [/2[.,]5\s*(?:"|''|inch|zoll|-?in\b|-inch)/i, '2.5'],
@@ -42,12 +42,7 @@ const RULES: readonly Rule[] = [
     field: 'pcieGen',
     label: /interface|schnittstelle|bus/i,
     free: true,
-    read: ({ label, value }) => {
-      const found = /pci\s?e?(?:xpress)?\s*(?:gen\.?\s*)?([1-6])(?:\.\d)?(?!\d|x\b|\s?lanes)/i.exec(
-        `${label} ${value}`,
-      );
-      return found ? Number(found[1]) : undefined;
-    },
+    read: generation,
   },
   {
     field: 'lanes',
@@ -83,7 +78,9 @@ const RULES: readonly Rule[] = [
     label: /form ?factor|bauform|format/i,
     free: true,
     read: ({ label, value }) => {
-      const found = /(?:m\.?2\b[^\d]{0,10}|\b)22(30|42|60|80|110)\b/i.exec(`${label} ${value}`);
+      const found = /(?:m\.?2\b[^\d]{0,10}|\b)22(30|42|60|80|110)\b(?!\s?(?:[mg]b|iops|rpm|tb|h\b))/i.exec(
+        `${label} ${value}`,
+      );
       return found ? Number(found[1]) : undefined;
     },
   },
@@ -177,7 +174,7 @@ const RULES: readonly Rule[] = [
     label: /operating|ambient|temperatur|betrieb/i,
     not: /storage|non-?operating|lager|humid|altitude|shock/i,
     dimension: 'C',
-    pick: 'hi',
+    pick: 'most',
   },
   SOUND_POWER,
   { field: 'annualFailurePct', label: /afr|annuali[sz]ed failure/i, dimension: '%' },

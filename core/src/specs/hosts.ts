@@ -1,4 +1,4 @@
-import { axis, CARD, words, yesNo, type KindRules } from './rule';
+import { axis, CARD, words, yesNo, type KindRules, type Rule } from './rule';
 
 const GIB = 1024 ** 3;
 /** Memory is told in GB and meant in GiB (JEDEC). */
@@ -7,6 +7,20 @@ const memoryBytes = (bytes: number | undefined): number | undefined =>
 const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
 const TYPE = words([/ddr5/i, 'ddr5'], [/ddr4/i, 'ddr4'], [/ddr3/i, 'ddr3']);
 const FORM = words([/so-?dimm/i, 'so-dimm'], [/[ru]?dimm/i, 'dimm']);
+
+/** A socket by its label, or as a piece by itself. */
+const SOCKET: readonly Rule[] = [
+  {
+    field: 'socket',
+    label: /socket|sockel/i,
+    read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
+  },
+  {
+    field: 'socket',
+    free: true,
+    read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
+  },
+];
 
 export const PROCESSOR: KindRules = {
   kind: 'processor',
@@ -36,16 +50,7 @@ export const PROCESSOR: KindRules = {
       read: ({ label, value }) =>
         label === '' ? whole(/(?<![\w-])(\d{1,3})[ -]threads?\b/i.exec(value)?.[1]) : undefined,
     },
-    {
-      field: 'socket',
-      label: /socket|sockel/i,
-      read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
-    },
-    {
-      field: 'socket',
-      free: true,
-      read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
-    },
+    ...SOCKET,
     { field: 'sustainedW', label: /\btdp\b|base power|thermal design|grundleistung/i, dimension: 'W', pick: 'first' },
     { field: 'peakW', label: /(?:max|turbo|peak|boost).*(?:power|leistung)|\bppt\b/i, dimension: 'W' },
     {
@@ -182,16 +187,7 @@ export const BOARD: KindRules = {
         [/\batx\b/i, 'atx'],
       ),
     },
-    {
-      field: 'socket',
-      label: /socket|sockel/i,
-      read: ({ value }) => /^\s*(?:socket\s*)?([\w-]+(?: [\w-]+)?)\s*$/i.exec(value)?.[1]?.trim(),
-    },
-    {
-      field: 'socket',
-      free: true,
-      read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
-    },
+    ...SOCKET,
     {
       field: 'memorySlots',
       label: /memory|speicher|dimm|ram/i,
@@ -256,7 +252,7 @@ export const BOARD: KindRules = {
             ? true
             : undefined,
     },
-    { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'hi' },
+    { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'most' },
   ],
 };
 

@@ -22,9 +22,7 @@ type SpecRead = {
   readonly fields: readonly ReadField[];
   readonly contradictions: readonly Contradiction[];
 };
-export type SpecReading =
-  | ({ readonly ok: true } & SpecRead)
-  | { readonly ok: false; readonly words: string; readonly likely: readonly PartKind[] };
+export type SpecReading = ({ readonly ok: true } & SpecRead) | { readonly ok: false; readonly words: string };
 
 /** Texts longer than this are refused. */
 export const SPEC_CHARACTERS = 1_000_000;
@@ -45,13 +43,12 @@ export function readSpec(
   kind?: PartKind,
   /** The column of one model, from 0. */ model: number | null = null,
 ): SpecReading {
-  if (text.length > SPEC_CHARACTERS) return { ok: false, words: 'The text is longer than 1 MB.', likely: [] };
+  if (text.length > SPEC_CHARACTERS) return { ok: false, words: 'The text is longer than 1 MB.' };
   const plain = text
     .split('\n')
     .map((line) => line.slice(0, LONGEST_LINE))
     .join('\n');
   const ranked = RULES.map((one) => ({ one, score: scoreOf(one, plain) })).sort((a, b) => b.score - a.score);
-  const likely = ranked.filter(({ score }) => score > 0).map(({ one }) => one.kind);
   const rules = kind ? RULES.find((one) => one.kind === kind) : ranked[0]!.score > 0 ? ranked[0]!.one : undefined;
   if (!rules)
     return {
@@ -59,7 +56,6 @@ export function readSpec(
       words: kind
         ? 'Texts of parts of this kind are not read yet.'
         : 'The text does not say what kind of part it is of: choose it.',
-      likely,
     };
   const isSure = kind !== undefined || ranked[0]!.score >= (ranked[1]?.score ?? 0) + CLEAR;
   const all = [...rules.rules, ...COMMON];
@@ -138,16 +134,8 @@ function valueBy(rule: Rule, entry: Entry, quantities: readonly Quantity[]): unk
   switch (rule.pick) {
     case 'first':
       return own[0]?.value;
-    case 'last':
-      return own.at(-1)?.value;
-    case 'hi':
-      return own.length > 0 ? Math.max(...own.map(({ hi }) => hi)) : undefined;
-    case 'lo':
-      return own.length > 0 ? Math.min(...own.map(({ value }) => value)) : undefined;
     case 'most':
       return own.length > 0 ? Math.max(...own.map(({ hi }) => hi)) : undefined;
-    case 'least':
-      return own.length > 0 ? Math.min(...own.map(({ value }) => value)) : undefined;
     default:
       // One number alone, or the same in two units.
       return own.length > 0 && own.every(({ value }) => isSame(value, own[0]!.value)) ? own[0]!.value : undefined;

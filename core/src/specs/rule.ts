@@ -11,7 +11,7 @@ export type Rule = {
   readonly label?: RegExp;
   readonly not?: RegExp;
   readonly dimension?: Dimension;
-  /** Of a range or of several numbers. */ readonly pick?: 'first' | 'last' | 'hi' | 'lo' | 'most' | 'least';
+  /** Of a range or of several numbers. */ readonly pick?: 'first' | 'most';
   /** The value from the words of an entry; undefined where they say nothing of it. */
   readonly read?: (entry: Entry, quantities: readonly Quantity[]) => unknown;
   readonly free?: boolean;
@@ -97,6 +97,13 @@ export const COMMON: readonly Rule[] = [
 /** `PCIe 3.0`, `PCI Express Gen 4`, `PCI-E rev. 2.0`; not the lanes of `PCIe x8`. */
 const GENERATION =
   /pci\s?-?\s?e(?:xpress)?\s*(?:gen(?:eration)?\.?\s*)?(?:rev(?:ision)?\.?\s*)?v?([1-6])(?:\.\d)?(?!\d|x\b|\s?lanes)/i;
+/** The generation of a PCIe link, before its lanes or behind them: `PCIe 4.0 x8`, `PCIe x8 3.0`. */
+export function generation({ label, value }: Entry): number | undefined {
+  const said = `${label} ${value}`;
+  const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*)?([1-6])\.\d/i;
+  const gen = (GENERATION.exec(said) ?? behind.exec(said))?.[1];
+  return gen === undefined ? undefined : Number(gen);
+}
 /** A card's edge, bracket and watts, which all cards have. */
 export const CARD: readonly Rule[] = [
   {
@@ -114,12 +121,7 @@ export const CARD: readonly Rule[] = [
     field: 'gen',
     label: /interface|bus|host|pci|slot|edge|anschluss|schnittstelle/i,
     free: true,
-    read: ({ label, value }) => {
-      const found = GENERATION.exec(`${label} ${value}`);
-      const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*)?([1-6])\.\d/i.exec(`${label} ${value}`);
-      const gen = found?.[1] ?? behind?.[1];
-      return gen === undefined ? undefined : Number(gen);
-    },
+    read: generation,
   },
   {
     field: 'height',
@@ -189,6 +191,6 @@ export const CARD: readonly Rule[] = [
     label: /operating|ambient|temperatur|betrieb/i,
     not: /storage|non|lager|humid/i,
     dimension: 'C',
-    pick: 'hi',
+    pick: 'most',
   },
 ];

@@ -1,8 +1,7 @@
 import { Link, useLocation } from 'react-router';
 import { useAppSelector } from '../../state/store';
 import { struckWords, thingName } from '../../words/struck';
-import type { StruckView } from './useStruck';
-import { GONE } from './useStruck';
+import { GONE, type StruckView } from './useStruck';
 
 const VIEWS = [
   ['', 'In the drawing'],

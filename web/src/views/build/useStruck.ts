@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import type { StruckAlone } from '@inch-tower/core';
+import type { Breaks, StruckAlone } from '@inch-tower/core';
 import { benchWorker } from '../../worker/client';
 import { useAsked } from '../../worker/useAsked';
 
@@ -33,17 +33,22 @@ export type StruckView = {
   readonly strike: (key: string | null) => void;
 };
 
-/** What is struck out in this view, worked out by the worker; null where nothing is, or is there no more. */
-export function useStruck(): StruckView | null {
+/**
+ * What is struck out in this view; null where nothing is, or is there no more. The worker works out what may break,
+ * unless the view has it already.
+ */
+export function useStruck(known: Breaks | null = null): StruckView | null {
   const { key, strike } = useStruckKey();
-  const pool = useAsked(async () => (key === null ? null : benchWorker().pool()), key ?? '');
+  const asks = key !== null && known === null;
+  const pool = useAsked(async () => (asks ? benchWorker().pool() : null), asks ? key : '');
+  const breaks = known ?? pool?.breaks;
   return useMemo(() => {
-    const one = key === null ? undefined : pool?.breaks.singles.find(({ things }) => things[0]?.key === key);
+    const one = key === null ? undefined : breaks?.singles.find(({ things }) => things[0]?.key === key);
     return one ? { one, units: struckUnits(one), strike } : null;
-  }, [key, pool, strike]);
+  }, [key, breaks, strike]);
 }
 
-/** Parts that are gone: drives, and the card, cage, box or supply itself; of a cable only what hangs on it. */
+/** Parts that are gone: drives, and the card or supply itself; of cables, backplanes and boxes what hangs on them. */
 function struckUnits({ things, lost }: StruckAlone): ReadonlySet<string> {
   const own = things.filter(({ kind }) => kind === 'card' || kind === 'supply' || kind === 'drive');
   return new Set<string>([...lost, ...own.map(({ unit }) => unit)]);

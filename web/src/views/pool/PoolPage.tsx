@@ -79,7 +79,7 @@ function CopiesElsewhere({ build }: { readonly build: Build }) {
 }
 
 function SetsPane({ pool, build, onSets }: PoolPaneProps) {
-  const struck = useStruck();
+  const struck = useStruck(pool.breaks);
   const { width, ref } = useWidth();
   const { words, tone } = storeAnswer(pool, briefAt(build).usableTb);
   const mostTb = Math.max(0, ...pool.sets.flatMap(({ drives }) => drives.map((one) => one.tb)));
