@@ -25,7 +25,7 @@ function hallCupboard(): Build {
       brief: {
         purpose: 'Archive of bird and river sound, and scanned logbooks',
         usableTb: 40,
-        earDb: 24,
+        earDb: 20,
         idleW: 60,
         peakW: 220,
         moneyMinor: 200_000,

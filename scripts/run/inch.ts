@@ -50,6 +50,9 @@ function readBuild(file: string): Build {
 /** Units of what comes in whole pieces. */
 const COUNTS: ReadonlySet<string> = new Set(['drives', 'bays', 'ports', 'slots', 'lanes']);
 
+/** `1 port`, not `1 ports`. */
+const inOne = (unit: string, value: number): string => (COUNTS.has(unit) && value === 1 ? unit.slice(0, -1) : unit);
+
 function report(
   build: Build,
   { status, figures, snags, open, needs }: Assessment,
@@ -65,7 +68,7 @@ function report(
   const lines = Object.values(figures).map(
     (figure) =>
       `  ${FIGURES[figure.id].label.padEnd(20)} ${counted(figure.value, figure.unit).padStart(9)} ` +
-      `${figure.unit}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`,
+      `${inOne(figure.unit, figure.value)}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`,
   );
   const byState = states
     .filter(({ key }) => key.box === undefined)

@@ -125,6 +125,8 @@ export const boardValues = z.strictObject({
     .min(1)
     .max(16)
     .optional(),
+  /** What a processor on it may draw for minutes: what its converters are made for. */
+  carriesW: watts.optional(),
   idleW: watts,
   busyW: watts,
   peakW: watts,

@@ -252,6 +252,12 @@ export const BOARD: KindRules = {
             ? true
             : undefined,
     },
+    {
+      field: 'carriesW',
+      label: /(?:cpu|processor|prozessor).*(?:power|tdp|leistung)|\btdp\b/i,
+      dimension: 'W',
+      pick: 'most',
+    },
     { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'most' },
   ],
 };

@@ -48,7 +48,7 @@ const PLAUSIBLE: Readonly<Partial<Record<PartKind, Readonly<Record<string, reado
     cooler: { heightMm: [15, 200], carriesW: [10, 700], massG: [30, 2500] },
     memory: { capacityBytes: [2 ** 29, 2 ** 40], mtPerS: [800, 12_800] },
     chassis: { widthMm: [60, 800], heightMm: [20, 1200], depthMm: [60, 1300], massG: [200, 80_000] },
-    board: { memorySlots: [1, 32], memoryMaxBytes: [2 ** 30, 2 ** 43] },
+    board: { carriesW: [5, 500], memorySlots: [1, 32], memoryMaxBytes: [2 ** 30, 2 ** 43] },
     controller: { busyW: [0.5, 80], peakW: [0.5, 120], needsAirMPerS: [0.2, 6], lengthMm: [40, 360] },
     networkCard: { busyW: [0.3, 80], peakW: [0.3, 120], lengthMm: [40, 360] },
   };

@@ -5,6 +5,7 @@ import { spotsOf } from '../../machine/spots';
 import { isKind, ofKind, type UnitOf } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
+import { sustainedW } from '../../parts/sustained';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, lanes, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
 import type { Base } from '../weigh';
@@ -177,6 +178,20 @@ export const MATES = {
     const takes = ofKind(base.assessment.units, 'board')[0]?.part.processors?.map((one) => one.generation) ?? [];
     return processors(base, catalogue, (part) => part.generation !== undefined && takes.includes(part.generation));
   },
+  'mates.boardWatts': (base, snag, catalogue) => [
+    ...processors(base, catalogue, (part) => sustainedW(part).value <= snag.gap.limit),
+    ...about(base, snag).flatMap((unit) =>
+      isKind(unit, 'board')
+        ? swaps(
+            base,
+            catalogue,
+            unit,
+            'board',
+            (part) => part.socket === unit.part.socket && (part.carriesW ?? 0) >= snag.gap.have,
+          )
+        : [],
+    ),
+  ],
   'mates.ecc': none,
   'mates.memoryMixed': oneKind,
   'mates.memoryUneven': none,

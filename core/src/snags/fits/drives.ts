@@ -25,7 +25,7 @@ export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
       },
     ];
   });
-  const high = ofKind(situation.units, 'drive').flatMap((unit): Found<'fits.driveInBay'>[] => {
+  const high = ofKind(situation.units, 'drive').flatMap((unit) => {
     const spot = spotOf(situation, unit);
     const host = spot && unitById(situation, spot.host)?.part;
     const group =
@@ -33,17 +33,22 @@ export function driveInBay(situation: Situation): Found<'fits.driveInBay'>[] {
         ? host.bayGroups.find((one) => one.key === spot.key)
         : undefined;
     return spot && group && unit.part.heightMm > group.maxDriveHeightMm
-      ? [
-          {
-            severity: 'blocker',
-            at: [{ unit: unit.id }, { spot }],
-            gap: gapMm(unit.part.heightMm, group.maxDriveHeightMm),
-            facts: { drive: unit.part.name, heightMm: unit.part.heightMm, roomMm: group.maxDriveHeightMm },
-          },
-        ]
+      ? [{ unit, spot, roomMm: group.maxDriveHeightMm }]
       : [];
   });
-  return [...loose, ...high];
+  const tooHigh = [...groupedBy(high, ({ unit, roomMm }) => `${unit.part.id} ${roomMm}`).values()].map(
+    (these): Found<'fits.driveInBay'> => {
+      const { unit, roomMm } = these[0];
+      const { name, heightMm } = unit.part;
+      return {
+        severity: 'blocker',
+        at: these.flatMap((one) => [{ unit: one.unit.id }, { spot: one.spot }]),
+        gap: gapMm(heightMm, roomMm),
+        facts: { drive: name, drives: these.length, heightMm, roomMm },
+      };
+    },
+  );
+  return [...loose, ...tooHigh];
 }
 
 /** What is wrong with the M.2 sockets there are, those of one trouble together: length, key or what they speak. */

@@ -443,6 +443,9 @@ describe('drive in bay', () => {
     expect(said(tower550().add('cradle-2').add('coot-4'), 'fits.driveInBay')).toEqual([
       'blocker: Coot 4 TB is 5.5 mm too high for its bay: 15 mm, room for 9.5 mm.',
     ]);
+    expect(said(tower550().add('cradle-2').add('coot-4', 2), 'fits.driveInBay')).toEqual([
+      'blocker: 2 × Coot 4 TB are 5.5 mm too high for their bays: 15 mm, room for 9.5 mm.',
+    ]);
   });
   test('before there is a chassis drives lie on the table and nothing is said', () => {
     expect(find(fixture().add('barge-8', 5), 'fits.driveInBay')).toEqual([]);

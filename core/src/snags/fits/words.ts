@@ -14,7 +14,7 @@ export type FitsFacts = {
   'fits.cardSlot': { card: string; place: 'slot' | 'M.2 socket'; reason: string };
   'fits.driveInBay':
     | { drive?: never; count: number; names: string; reason: string }
-    | { drive: string; heightMm: number; roomMm: number };
+    | { drive: string; drives: number; heightMm: number; roomMm: number };
   'fits.cardCovers': { card: string; slots: number; covered: string };
   'fits.fanMount': { count: number; fan: string; reason: string };
   'fits.cardHeight': Sized<{ card: string; chassis: string }>;
@@ -85,7 +85,8 @@ export const FITS_WORDS: WordsOf<FitsFacts> = {
     title: 'Drive in bay',
     what: (f) =>
       f.drive !== undefined
-        ? `${f.drive} is ${mm(f.heightMm - f.roomMm)} too high for its bay: ` +
+        ? `${f.drives > 1 ? `${f.drives} × ${f.drive} are` : `${f.drive} is`} ` +
+          `${mm(f.heightMm - f.roomMm)} too high for ${f.drives > 1 ? 'their bays' : 'its bay'}: ` +
           `${mm(f.heightMm)}, room for ${mm(f.roomMm)}.`
         : `${n(f.count, 'drive')} without a place: ${f.names}. ${f.reason}`,
     why: 'A loose drive shakes, overheats and fails early.',

@@ -12,7 +12,7 @@ import {
   memoryUneven,
   processorMemory,
 } from './memory';
-import { display, frontUsb, powerDisable, processorGeneration, sectors, socket } from './parts';
+import { boardWatts, display, frontUsb, powerDisable, processorGeneration, sectors, socket } from './parts';
 import type { RulesOf } from '../words';
 import type { MatesFacts } from './words';
 
@@ -26,6 +26,7 @@ export const MATES: RulesOf<MatesFacts> = {
   'mates.memorySpeed': memorySpeed,
   'mates.processorMemory': processorMemory,
   'mates.generation': processorGeneration,
+  'mates.boardWatts': boardWatts,
   'mates.ecc': eccUnused,
   'mates.socket': socket,
   'mates.memoryMax': memoryMax,

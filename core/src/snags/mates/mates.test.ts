@@ -76,6 +76,13 @@ const PAIRS: readonly Pair[] = [
     () => generations(undefined),
   ],
   [
+    'a processor of more watts than its board is made for',
+    'mates.boardWatts',
+    () => tower(tweak('plover-a6', { carriesW: 65 }, tweak('drover-4', { sustainedW: 125 }))),
+    /^blocker: Drover 4 draws 125 W for minutes; Plover A6 is made for processors of 65 W\.$/,
+    () => tower(tweak('plover-a6', { carriesW: 95 }, tweak('drover-4', { sustainedW: 95 }))),
+  ],
+  [
     'modules with ECC on a processor without',
     'mates.ecc',
     () => tower(tweak('drover-4', { memoryEcc: false })),

@@ -1,5 +1,6 @@
 import { isKind, ofKind, unitsById } from '../../machine/units';
 import { basisOf } from '../../parts/resolve';
+import { sustainedW } from '../../parts/sustained';
 import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situation } from '../situation';
 import type { Found } from '../words';
 import { groupAt } from '../../machine/spotAt';
@@ -69,6 +70,30 @@ export function processorGeneration(situation: Situation): Found<'mates.generati
         },
       ];
     }),
+  );
+}
+
+/**
+ * A processor that draws for longer than its board is made for: a caution by its likely value, a blocker where its low
+ * end is past it too. A board whose sheet has no figure is held to take what its socket takes.
+ */
+export function boardWatts(situation: Situation): Found<'mates.boardWatts'>[] {
+  return boardsOf(situation).flatMap((board) =>
+    processorsOn(situation, board)
+      .slice(0, 1)
+      .flatMap((processor): Found<'mates.boardWatts'>[] => {
+        const limit = board.part.carriesW;
+        const { value, lo, hi } = sustainedW(processor.part);
+        if (limit === undefined || value <= limit) return [];
+        return [
+          {
+            severity: lo > limit ? 'blocker' : 'caution',
+            at: [{ unit: processor.id }, { unit: board.id }],
+            gap: { have: value, limit, gap: limit - value, unit: 'W', lo, hi },
+            facts: { processor: processor.part.name, board: board.part.name },
+          },
+        ];
+      }),
   );
 }
 

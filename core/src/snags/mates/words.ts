@@ -11,6 +11,7 @@ export type MatesFacts = {
   'mates.memorySpeed': Sized<{ memory: string; slower: string }>;
   'mates.processorMemory': { memory: string; processor: string; have: string; want: string };
   'mates.generation': { processor: string; generation: string; board: string; takes: string; firmware: string };
+  'mates.boardWatts': Sized<{ processor: string; board: string }>;
   'mates.ecc': { memory: string; part: string; certain: string };
   'mates.socket': { part: string; have: string; board: string; want: string };
   'mates.memoryMax': Sized<{ board: string; what: string }>;
@@ -72,6 +73,12 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
         ? `${f.board} knows ${f.processor} (${f.generation}) from firmware ${f.firmware} on.`
         : `${f.processor} is of ${f.generation}; ${f.board} takes ${f.takes}.`,
     why: 'It goes into the socket and does not start; firmware is put on without it, or with an older one.',
+  },
+  'mates.boardWatts': {
+    title: 'Watts of the processor on its board',
+    what: (f, s) =>
+      `${f.processor} draws ${round(s.gap.have)} W for minutes; ${f.board} is made for processors of ${round(s.gap.limit)} W.`,
+    why: 'Its converters get hot beside the socket: the board slows the processor, switches off, or does not start it.',
   },
   'mates.ecc': {
     title: 'ECC that does not work',
