@@ -68,7 +68,8 @@ function report(
   const lines = Object.values(figures).map(
     (figure) =>
       `  ${FIGURES[figure.id].label.padEnd(20)} ${counted(figure.value, figure.unit).padStart(9)} ` +
-      `${inOne(figure.unit, figure.value)}${figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`}`,
+      inOne(figure.unit, figure.value) +
+      (figure.lo === figure.hi ? '' : `  (${number(figure.lo)} to ${number(figure.hi)})`),
   );
   const byState = states
     .filter(({ key }) => key.box === undefined)

@@ -77,7 +77,8 @@ export const MATES_WORDS: WordsOf<MatesFacts> = {
   'mates.boardWatts': {
     title: 'Watts of the processor on its board',
     what: (f, s) =>
-      `${f.processor} draws ${round(s.gap.have)} W for minutes; ${f.board} is made for processors of ${round(s.gap.limit)} W.`,
+      `${f.processor} draws ${round(s.gap.have)} W for minutes; ` +
+      `${f.board} is made for processors of ${round(s.gap.limit)} W.`,
     why: 'Its converters get hot beside the socket: the board slows the processor, switches off, or does not start it.',
   },
   'mates.ecc': {
