@@ -3,6 +3,7 @@ import { createAssessor } from './assess';
 import { billOf } from './bill/bill';
 import { parseBuild } from './build/parseBuild';
 import { drawingSvg } from './geometry/svg';
+import type { Catalogue } from './parts/catalogue';
 import { classSheet } from './parts/classSheet';
 import { checkLayout } from './solve/checkLayout';
 import { layOut } from './geometry/chassisPlan';
@@ -12,6 +13,7 @@ import { replay } from './build/step';
 import { commit } from './solve/settle';
 import { ofKind } from './machine/units';
 import { tryAt } from './remedies/tryAt';
+import { GRAVITY } from './snags/finding';
 import { wordsOf } from './snags/words';
 import { AS_OF, catalogue, fixture, type Fixture } from './testing/fixture';
 
@@ -30,10 +32,10 @@ type Kit = {
   readonly rest: readonly (readonly [string, number])[];
   readonly drives: readonly (readonly [string, number])[];
 };
-const gathered = ({ boxes, board, rest, drives }: Kit): Fixture =>
+const gathered = ({ boxes, board, rest, drives }: Kit, from: Catalogue = catalogue): Fixture =>
   [...boxes.map((id) => [id, 1] as const), [board, 1] as const, ...rest, ...drives].reduce(
     (made, [id, count]) => made.add(id, count),
-    fixture(),
+    fixture(from),
   );
 const runs = { numRuns: 80, seed: 20_261_123 };
 
@@ -73,6 +75,53 @@ test('a drive more never lowers what the machine draws or costs', () => {
       const [a, b] = [before.assess().figures, before.add(drive).assess().figures];
       for (const id of ['power.idleWallW', 'power.peakWallW', 'cost.now'] as const)
         if (a[id] && b[id]) expect(b[id].value).toBeGreaterThanOrEqual(a[id].value - 1e-9);
+    }),
+    { ...runs, numRuns: 40 },
+  );
+});
+
+const DRAWS = ['standbyW', 'idleW', 'busyW', 'sustainedW', 'peakW', 'idle12A', 'busy12A', 'peak12A'];
+const WEIGHS = ['massG'];
+type Sheets = Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+/** The catalogue with some fields of a sheet raised where they stand: on the sheet itself, or on its class. */
+function raised(id: string, fields: readonly string[], by: number): Catalogue {
+  const more = (values: Readonly<Record<string, unknown>>) =>
+    Object.fromEntries(
+      fields.flatMap((field) => (typeof values[field] === 'number' ? [[field, values[field] + by]] : [])),
+    );
+  const sheets = catalogue.sheets as unknown as Sheets;
+  const archetypes = catalogue.archetypes as unknown as Sheets;
+  const archetype = archetypes[sheets[id]!.archetype as string];
+  return {
+    archetypes: archetype
+      ? { ...archetypes, [archetype.id as string]: { ...archetype, ...more(archetype) } }
+      : archetypes,
+    sheets: { ...sheets, [id]: { ...sheets[id], ...more(sheets[id]!) } },
+  } as unknown as Catalogue;
+}
+/**
+ * How hard each rule of power, heat and the brief speaks. Temperatures are left out: more heat may start the fan of a
+ * supply, or a draught, and cool what stands in it.
+ */
+const spoken = (made: Fixture) =>
+  made.assess().snags.reduce((worst, { code, severity }) => {
+    if (severity !== 'note' && /^(powered|cooled\.cooler|cooled\.passive|within|mates\.boardWatts)/.test(code))
+      worst.set(code, Math.min(worst.get(code) ?? 2, GRAVITY[severity]));
+    return worst;
+  }, new Map<string, number>());
+
+test.each([
+  ['a watt and an ampere', DRAWS, 1],
+  ['thirty watts', DRAWS.filter((field) => field.endsWith('W')), 30],
+  ['a kilogram', WEIGHS, 1000],
+])('%s more never takes away or softens what is past a limit', (_what, fields, by) => {
+  fc.assert(
+    fc.property(kits, fc.nat(), (kit, n) => {
+      const parts = [...kit.boxes, kit.board, ...kit.rest.map(([id]) => id), ...kit.drives.map(([id]) => id)];
+      const before = spoken(gathered(kit));
+      const after = spoken(gathered(kit, raised(parts[n % parts.length]!, fields, by)));
+      const softer = [...before].filter(([code, rank]) => (after.get(code) ?? 3) > rank).map(([code]) => code);
+      expect(softer).toEqual([]);
     }),
     { ...runs, numRuns: 40 },
   );

@@ -38,3 +38,6 @@ export type FindingOf<T> = T extends Sized<infer F> ? Finding<F> & { readonly ga
 
 /** Cautions from this much room down; less than none blocks. */
 export const CLOSE_MM = 2;
+
+/** What blocks comes before what cautions, and that before notes. */
+export const GRAVITY = { blocker: 0, caution: 1, note: 2 } as const satisfies Readonly<Record<Severity, number>>;

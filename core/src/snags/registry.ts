@@ -7,7 +7,7 @@ import { COOLED } from './cooled';
 import { LASTS } from './lasts';
 import { WITHIN } from './within';
 import type { Situation } from './situation';
-import type { Finding } from './finding';
+import { GRAVITY, type Finding } from './finding';
 import { placeName, type Snag } from './snag';
 import { SNAG_CODES, type Found, type SnagCode } from './words';
 
@@ -23,8 +23,6 @@ export const RULES: { readonly [C in SnagCode]: (situation: Situation) => Found<
   ...WITHIN,
 };
 
-const RANK = { blocker: 0, caution: 1, note: 2 } as const;
-
 /** All snags of a situation: blockers first, then in the order of the rules. */
 export function findSnags(situation: Situation): Snag[] {
   const seen = new Map<string, number>();
@@ -38,5 +36,5 @@ export function findSnags(situation: Situation): Snag[] {
   // A rule finds what its code says: the table of rules holds the two together.
   return SNAG_CODES.flatMap((code) =>
     RULES[code](situation).map((finding) => ({ ...finding, code, key: keyOf(code, finding) }) as Snag),
-  ).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  ).sort((a, b) => GRAVITY[a.severity] - GRAVITY[b.severity]);
 }

@@ -5,6 +5,7 @@ import { ofKind, type PlannedUnit } from '../../machine/units';
 import { basisOf, type PartOf } from '../../parts/resolve';
 import { feedWith, hasJack, isConverter } from '../../figures/power/feeds';
 import type { Situation } from '../situation';
+import { GRAVITY } from '../finding';
 import type { Found } from '../words';
 
 const upsOf = (situation: Situation) => ofKind(situation.units, 'ups');
@@ -43,7 +44,6 @@ export function upsCarries(situation: Situation): Found<'powered.ups'>[] {
 
 /** Good practice leaves a fifth of a UPS free: batteries age and machines grow. */
 const HEADROOM = 0.8;
-const GRAVITY = { blocker: 0, caution: 1, note: 2 } as const;
 
 /** A supply with active correction of its power factor draws a sine; the steps of a plain UPS may switch it off. */
 const ACTIVE_FACTOR = 0.9;

@@ -254,6 +254,13 @@ describe('low rails', () => {
     );
     expect(find(rails({ rail5A: 40, rail33A: 25, combined5And33W: 150 }), 'powered.rails')).toEqual([]);
   });
+  test('of two rails the one that certainly does not hold is said, whichever comes first', () => {
+    const five = rails({ rail5A: 5.5 });
+    expect(said(five, 'powered.rails')[0]).toMatch(/^caution: .* on 5 V; /);
+    expect(said(rails({ rail5A: 5.5, rail33A: 0.2 }), 'powered.rails')).toEqual([
+      expect.stringMatching(/^blocker: .* on 3\.3 V; Ember 650 ATX gives 0\.2 A\.$/),
+    ]);
+  });
   test('an M.2 module lives on 3.3 V, and none of it is asked of 5 V', () => {
     const many = (rail33A: number) =>
       tower(chained(8, 2, { rail33A }))

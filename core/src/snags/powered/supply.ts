@@ -10,7 +10,7 @@ import { Ledger, rangedOf, type Quantity, type Ranged } from '../../figures/quan
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { factOf } from '../../parts/resolve';
 import type { Situation } from '../situation';
-import type { Facts, FindingOf, Sized } from '../finding';
+import { GRAVITY, type Facts, type FindingOf, type Sized } from '../finding';
 import type { Found } from '../words';
 
 export type Supply = UnitOf<'supply'>;
@@ -188,15 +188,19 @@ export function railLoad(situation: Situation): Found<'powered.rails'>[] {
         ...overRail(supply, '5 V and 3.3 V together', both, combined5And33W, 'W', when),
       ];
     });
-    // The worst of each rail is said once.
-    const worst = new Map<string, Found<'powered.rails'>>();
-    for (const one of sums) {
-      const known = worst.get(one.facts.rail);
-      if (!known || one.gap.gap < known.gap.gap) worst.set(one.facts.rail, one);
-    }
-    return [...worst.values()].slice(0, 1);
+    // One is said: what blocks before what cautions, a rail before both together, and the moment furthest past it.
+    return sums
+      .sort(
+        (one, other) =>
+          GRAVITY[one.severity] - GRAVITY[other.severity] ||
+          RAILS.indexOf(one.facts.rail) - RAILS.indexOf(other.facts.rail) ||
+          one.gap.gap - other.gap.gap,
+      )
+      .slice(0, 1);
   });
 }
+
+const RAILS = ['5 V', '3.3 V', '5 V and 3.3 V together'];
 
 const NOTHING: Ranged = { value: 0, lo: 0, hi: 0 };
 
