@@ -125,3 +125,21 @@ test('quieter ways are looked for, one is taken, and the machine stands beside i
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect.poll(level).toBe(before);
 });
+
+test('one wall of fans is slid apart from the others, set, and given back', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'air-walls');
+  await page.goto(`/b/${id}/air`);
+  const noise = page.getByRole('region', { name: 'What if' });
+  await page.getByRole('button', { name: 'Each wall by itself' }).click();
+  const rear = page.getByRole('slider', { name: /^Rear fans/ });
+  await rear.focus();
+  for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowLeft');
+  await expect(noise).toContainText('Only tried so far.');
+  await page.getByRole('button', { name: 'Set it so' }).click();
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Brief' })).toBeVisible();
+  await expect(page.getByLabel('Rear fans')).toHaveValue('25');
+  await page.getByLabel('Rear fans').fill('');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Rear fans')).toHaveValue('');
+});

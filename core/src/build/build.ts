@@ -172,6 +172,11 @@ const policySchema = z.strictObject({
     z.strictObject({ kind: z.literal('fixed'), duty: share }),
     z.strictObject({ kind: z.literal('hold'), hottestDriveC: z.number().min(20).max(70) }),
   ]),
+  /** Walls of fans that are not steered with the others, each by its mount: what they turn at whatever those do. */
+  apart: z
+    .array(z.strictObject({ host: text, key: text, duty: share }))
+    .max(64)
+    .optional(),
 });
 
 /** What is read with; each errs in its own way. */

@@ -24,6 +24,8 @@ export type FigureContext = {
   readonly policy: Build['policy'];
   readonly pool: Build['pool'];
   readonly heldDuty?: HeldDuty;
+  /** Fans without a PWM wire on a board that steers by nothing else: they are always at full. */
+  readonly unsteered?: ReadonlySet<string>;
   /** What readings of the machine say of the facts it is reckoned from. */ readonly learned?: Learned;
   /** How far from idle to busy an hour of work goes, where the profile says it. */ readonly workShare?: number;
   readonly currency: string;

@@ -1,4 +1,5 @@
-import type { UnitOf } from '../machine/units';
+import { groupedBy, type NonEmpty } from '../lists';
+import { seatSpot, type UnitOf } from '../machine/units';
 import type { FigureContext } from './context';
 import { fanRpmShare } from './fanCurve';
 import type { Ledger, Quantity } from './quantity';
@@ -16,9 +17,14 @@ const CURVE = { value: 1, lo: 0.9, hi: 1.1 };
 
 /**
  * The operating point: the duty of each wall of fans in a state, between 0 and 1, as a quantity. At a start and at the
- * peak all are at full; else they follow the policy, all walls alike. Nothing but this says how fast a fan turns.
+ * peak all are at full; else they follow the policy, but walls that are steered apart. Nothing but this file says how
+ * fast a fan turns.
  */
-function dutyOf(context: Pick<FigureContext, 'policy' | 'heldDuty'>, state: PowerState, ledger: Ledger): Quantity {
+export function dutyOf(
+  context: Pick<FigureContext, 'policy' | 'heldDuty'>,
+  state: PowerState,
+  ledger: Ledger,
+): Quantity {
   const { fans } = context.policy;
   if (state === 'peak' || state === 'start') return ledger.given('Fans at full', 1, '');
   if (fans.kind === 'fixed') return ledger.given('Duty of the fans', fans.duty, '');
@@ -33,14 +39,38 @@ function dutyOf(context: Pick<FigureContext, 'policy' | 'heldDuty'>, state: Powe
   );
 }
 
-/** Share of its full speed at which a fan turns in a state; null where its duty is below that it starts at. */
+type Steered = Pick<FigureContext, 'policy' | 'layout' | 'unsteered'>;
+
+/** Duty of a fan where the others turn at `duty`: that of its own wall, or full where nothing steers it. */
+export function ownDuty({ policy, layout, unsteered }: Steered, fan: Fan, duty: number): number {
+  if (unsteered?.has(fan.id)) return 1;
+  const spot = policy.apart && seatSpot(layout, fan);
+  return policy.apart?.find(({ host, key }) => host === spot?.host && key === spot.key)?.duty ?? duty;
+}
+
+/** Share of its full speed at which a fan turns where the others turn at `duty`. */
+export const fanSpeedAt = (context: Steered, fan: Fan, duty: number): number =>
+  fanRpmShare(fan.part, ownDuty(context, fan, duty));
+
+/** Like fans that turn alike where the others turn at `duty`. */
+export const turningAlike = (context: Steered, fans: readonly Fan[], duty: number): readonly NonEmpty<Fan>[] => [
+  ...groupedBy(fans, (fan) => `${fan.part.id} ${ownDuty(context, fan, duty)}`).values(),
+];
+
+/**
+ * Share of its full speed at which a fan turns in a state; null where its duty is below that it starts at. At a start
+ * and at the peak a wall of its own is at full like the others.
+ */
 export function speedShare(
-  context: Pick<FigureContext, 'policy' | 'heldDuty'>,
-  fan: Fan['part'],
+  context: Steered & Pick<FigureContext, 'heldDuty'>,
+  unit: Fan,
   state: PowerState,
   ledger: Ledger,
 ): Quantity | null {
-  const duty = dutyOf(context, state, ledger);
+  const fan = unit.part;
+  const others = dutyOf(context, state, ledger);
+  const own = state === 'peak' || state === 'start' ? others.value : ownDuty(context, unit, others.value);
+  const duty = own === others.value ? others : ledger.given('Duty of this wall', own, '');
   if (fanRpmShare(fan, duty.value) === 0) return null;
   // At full duty it turns at the speed its sheet names.
   if (duty.value >= 1) return ledger.given('At full speed', 1, '');

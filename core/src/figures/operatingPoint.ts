@@ -1,6 +1,7 @@
 import type { Build } from '../build/build';
 import { kitPrint } from '../build/kitPrint';
 import { heldDuty } from './air/held';
+import { unsteeredFans } from '../needs/fanHeaders';
 import type { FigureContext } from './context';
 import { learnedFrom } from './readings/readings';
 
@@ -9,8 +10,10 @@ import { learnedFrom } from './readings/readings';
  * asks how warm something is or how fast a fan turns. `kit` is the `kitPrint` of what it is made of.
  */
 export function withOperatingPoint(plain: FigureContext, kit: string, readings: Build['readings']): FigureContext {
-  const learned = learnedFrom(plain, kit, readings);
-  const context = learned ? { ...plain, learned } : plain;
+  const unsteered = unsteeredFans(plain.units, plain.layout);
+  const steered = unsteered.size > 0 ? { ...plain, unsteered } : plain;
+  const learned = learnedFrom(steered, kit, readings);
+  const context = learned ? { ...steered, learned } : steered;
   const held = heldDuty(context);
   return held ? { ...context, heldDuty: held } : context;
 }

@@ -79,6 +79,23 @@ export function fanPlans(units: readonly PlannedUnit[], layout: Layout, end: End
   });
 }
 
+/**
+ * Fans without a PWM wire in a box whose board is known to steer by PWM alone: nothing slows them down. What a sheet
+ * leaves open is taken to steer by volts too, as most boards do.
+ */
+export function unsteeredFans(units: readonly PlannedUnit[], layout: Layout): ReadonlySet<string> {
+  const seats = seatsOf(layout);
+  return new Set(
+    ofKind(units, 'board').flatMap((board) => {
+      const { fanHeaders } = board.part;
+      const box = boxOf(board.id, seats, units);
+      if (!box || fanHeaders.length === 0 || fanHeaders.some(({ pwm, byVolts }) => !pwm || byVolts !== false))
+        return [];
+      return fansOn(units, layout, box).flatMap(({ id, part }) => (part.pwm ? [] : [id as string]));
+    }),
+  );
+}
+
 /** Fans of a box that want a header, those that draw most first. */
 function fansOn(units: readonly PlannedUnit[], layout: Layout, box: PlannedUnit): Fan[] {
   const seats = seatsOf(layout);

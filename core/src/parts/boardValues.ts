@@ -102,6 +102,8 @@ export const boardValues = z.strictObject({
       key: keySchema,
       count: z.int().min(1).max(12),
       pwm: z.boolean(),
+      /** Whether it also steers fans without a PWM wire, by their volts; many do, boards of servers do not. */
+      byVolts: z.boolean().optional(),
       maxA: z.number().positive().max(5),
     }),
   ),

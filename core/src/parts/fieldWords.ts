@@ -244,6 +244,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   backplaneW: watts('backplane'),
   carriesW: rated('carries', 'W'),
   ratedW: rated('rated', 'W'),
+  ratedW115: rated('rated at 115 V', 'W'),
   ratedVa: rated('rated', 'VA'),
   ratedA: rated('rated', 'A'),
   rail12A: rated('12 V rail', 'A'),

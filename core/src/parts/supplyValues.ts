@@ -10,6 +10,8 @@ export const supplyValues = z.strictObject({
   form: z.enum(SUPPLY_FORMS),
   lengthMm: z.number().positive().max(400),
   ratedW: z.number().positive().max(4000),
+  /** What it gives on mains of 100 to 127 V, where that is less. */
+  ratedW115: z.number().positive().max(4000).optional(),
   rail12A: amps,
   rail5A: amps,
   rail33A: amps,

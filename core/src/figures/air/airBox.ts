@@ -5,7 +5,7 @@ import { spotsOf, type SpotGroup } from '../../machine/spots';
 import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import type { FigureContext } from '../context';
-import { fanRpmShare } from '../fanCurve';
+import { fanSpeedAt, ownDuty } from '../operating';
 import { atSpeed, emptyMountM2, solveFlow, stoppedM2, type AirBox, type AirFlow, type Blower } from './flow';
 
 type Drive = UnitOf<'drive'>;
@@ -62,7 +62,7 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
   const past = Math.max(0.02, Math.min(0.98, part.bypassShare));
   const kDrives = part.resistancePaPerM3h2 / (1 - past) ** 2 / openness ** 2;
   const kPast = part.resistancePaPerM3h2 / past ** 2;
-  const turning = (fan: UnitOf<'fan'>, duty: number) => fanRpmShare(fan.part, duty);
+  const turning = (fan: UnitOf<'fan'>, duty: number) => fanSpeedAt(context, fan, duty);
   const isOn = ({ fan, runs }: Mounted, duty: number) => fan !== null && runs && turning(fan, duty) > 0;
   const wallAt = (of: ReadonlySet<FanMount['wall']>, duty: number, unsure: AirUnsure) => {
     const mounts = fans.filter(({ mount }) => of.has(mount.wall));
@@ -75,7 +75,7 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
   };
   const blower = (fan: UnitOf<'fan'>, duty: number, { fan: times }: AirUnsure): Blower => {
     const share = turning(fan, duty);
-    const at = duty >= 1 ? 1 : Math.min(1, share * times);
+    const at = ownDuty(context, fan, duty) >= 1 ? 1 : Math.min(1, share * times);
     return atSpeed({ flowM3h: fan.part.flowM3h, pressurePa: fan.part.pressurePa }, at);
   };
   const cageFans = ofKind(context.running, 'fan').flatMap((fan) => {

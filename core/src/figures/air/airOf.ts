@@ -1,4 +1,5 @@
 import { groupedBy } from '../../lists';
+import { heldDuty } from './held';
 import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext, HeldDuty } from '../context';
@@ -64,8 +65,12 @@ type FanGone = {
   readonly limitC: number;
 };
 
-/** What is tried on the page before it is set: the fans' duty, and the room on a normal and the hottest day. */
-export type AirTry = { readonly duty?: number; readonly hotDayC?: number };
+/** What is tried on the page before it is set: the fans' duty, that of single walls, and the hottest day. */
+export type AirTry = {
+  readonly duty?: number;
+  readonly hotDayC?: number;
+  readonly apart?: NonNullable<FigureContext['policy']['apart']>;
+};
 
 /** A machine's temperatures and noise, for the view of that name; `tried` stands in for what is set. */
 export function airOf(context: FigureContext, tried: AirTry = {}): Air {
@@ -164,12 +169,20 @@ function withoutFans(context: FigureContext): FanGone[] {
     .sort((a, b) => a.limitC - a.hottestC - (b.limitC - b.hottestC));
 }
 
-function withTried(context: FigureContext, { duty, hotDayC }: AirTry): FigureContext {
-  return {
+function withTried(context: FigureContext, { duty, hotDayC, apart }: AirTry): FigureContext {
+  const policy: FigureContext['policy'] = {
+    ...context.policy,
+    ...(duty === undefined ? {} : { fans: { kind: 'fixed', duty } }),
+    ...(apart === undefined ? {} : { apart }),
+  };
+  const under = {
     ...context,
-    ...(duty === undefined ? {} : { policy: { ...context.policy, fans: { kind: 'fixed', duty } } }),
+    ...(policy.fans === context.policy.fans && apart === undefined ? {} : { policy }),
     ...(hotDayC === undefined ? {} : { site: { ...context.site, hotDayC } }),
   };
+  // Other walls at another speed: what holds the temperature is another duty for the rest.
+  const held = apart === undefined ? undefined : heldDuty(under);
+  return held ? { ...under, heldDuty: held } : under;
 }
 
 const rowOf = ({ key, units, where, on, limitC, beside = [] }: Warm): WarmRow => {

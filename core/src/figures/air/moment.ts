@@ -2,7 +2,7 @@ import { ofKind, seatSpot, type PlannedUnit, type UnitOf } from '../../machine/u
 import { sustainedW } from '../../parts/sustained';
 import { boxesOf } from '../boxes';
 import type { FigureContext } from '../context';
-import { fanRpmShare } from '../fanCurve';
+import { fanSpeedAt } from '../operating';
 import { feedsOf } from '../power/feeds';
 import { inState, type PowerState } from '../power/draw';
 import { feedLoadW, plainBoxWall } from '../power/wall';
@@ -182,7 +182,7 @@ export function onDay(context: FigureContext, air: BoxAir, moment: Moment, ledge
       const sustained = ledger.ofFact(sustainedW(unit.part));
       const watts = state === 'busy' ? sustained : inState(context, unit.part, state, ledger);
       const fans = ofKind(context.running, 'fan').filter((fan) => seatSpot(context.layout, fan)?.host === cooler.id);
-      const turns = Math.max(0, ...fans.map(({ part }) => fanRpmShare(part, duty)));
+      const turns = Math.max(0, ...fans.map((fan) => fanSpeedAt(context, fan, duty)));
       const { kPerW, passive } = cooler.part;
       const tempC = ledger.map(
         unit.part.name,

@@ -1,6 +1,6 @@
 import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
-import { fanRpmShare } from '../fanCurve';
+import { fanSpeedAt, turningAlike } from '../operating';
 import { wallW } from '../power/wall';
 import { Ledger } from '../quantity';
 import { earDb } from '../sound/ear';
@@ -40,14 +40,14 @@ function atDuty(context: FigureContext, day: Day, duty: number): AtDuty | null {
   const hottestC = hottestOn(at, day);
   if (hottestC === null) return null;
   const ledger = new Ledger(false);
-  const kinds = new Map(ofKind(at.running, 'fan').map(({ part }) => [part.id, part]));
+  const kinds = turningAlike(at, ofKind(at.running, 'fan'), duty).map(([fan]) => fan);
   return {
     duty,
     hottestC,
     earDb: earDb(at, ledger, 'working')?.value ?? null,
     wallW: wallW(at, STATE[day], ledger)?.value ?? null,
-    rpm: [...kinds.values()]
-      .map((part) => ({ name: part.name, rpm: Math.round(part.maxRpm * fanRpmShare(part, duty)) }))
+    rpm: kinds
+      .map((fan) => ({ name: fan.part.name, rpm: Math.round(fan.part.maxRpm * fanSpeedAt(at, fan, duty)) }))
       .filter(({ rpm }) => rpm > 0)
       .sort((a, b) => b.rpm - a.rpm),
   };

@@ -3,7 +3,7 @@ import { ofKind, seatSpot, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { STREAM_WALLS } from './airBox';
 import { dutyOn } from './moment';
-import { fanRpmShare } from '../fanCurve';
+import { fanSpeedAt } from '../operating';
 
 /** A box seen from its left side, mm from its front and its floor: where drives, walls of fans and the board are. */
 export type Section = {
@@ -74,7 +74,7 @@ export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
         atMm: mount.at?.zMm ?? WALL_AT[mount.wall] * part.depthMm,
         lowMm,
         highMm: Math.min(part.heightMm, lowMm + size),
-        turning: own.filter((fan) => fanRpmShare(fan.part, duty) > 0).length,
+        turning: own.filter((fan) => fanSpeedAt(context, fan, duty) > 0).length,
         of: mount.count,
       };
     }),

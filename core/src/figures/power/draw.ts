@@ -1,10 +1,10 @@
 import type { STATES } from '../../build/states';
 import type { Part } from '../../parts/resolve';
-import { CARD_KINDS, isCard } from '../../machine/units';
+import { CARD_KINDS, isCard, isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
-import { speedShare } from '../operating';
-import type { Ledger, Quantity } from '../quantity';
+import { dutyOf, speedShare, turningAlike } from '../operating';
+import { Ledger, type Quantity } from '../quantity';
 import { fedClasses, type FedClass } from './fedClasses';
 import { spinsUp } from './spinsUp';
 
@@ -43,9 +43,10 @@ export function draw(context: FigureContext, state: PowerState, ledger: Ledger):
 }
 
 function drawAfresh(context: FigureContext, state: PowerState, ledger: Ledger): DrawLine[] {
-  const classes = fedClasses(context);
+  const classes = fedClasses(context).flatMap((one) => alike(context, one, state));
   const lines = classes.flatMap((one): DrawLine[] => {
-    const each = unitWatts(context, one.part, state, ledger);
+    const [first] = one.units;
+    const each = first && unitWatts(context, first, state, ledger);
     if (!each) return [];
     const label = one.units.length === 1 ? one.part.name : `${one.units.length} × ${one.part.name}`;
     return [{ of: one, watts: ledger.times(label, each, one.units.length), ...railShares(one.part) }];
@@ -61,6 +62,13 @@ function drawAfresh(context: FigureContext, state: PowerState, ledger: Ledger): 
       share5: 0,
     },
   ];
+}
+
+/** Like parts that draw alike: fans of walls that turn at another speed apart. */
+function alike(context: FigureContext, one: FedClass, state: PowerState): readonly FedClass[] {
+  if (one.part.kind !== 'fan' || (!context.policy.apart && !context.unsteered)) return [one];
+  const { value } = dutyOf(context, state, new Ledger(false));
+  return turningAlike(context, ofKind(one.units, 'fan'), value).map((units) => ({ ...one, units }));
 }
 
 /** States in which the processor would rest deeply if it were let. */
@@ -89,7 +97,8 @@ export function inState({ workShare }: FigureContext, part: Part, state: PowerSt
   );
 }
 
-function unitWatts(context: FigureContext, part: Part, state: PowerState, ledger: Ledger): Quantity | null {
+function unitWatts(context: FigureContext, unit: PlannedUnit, state: PowerState, ledger: Ledger): Quantity | null {
+  const { part } = unit;
   switch (part.kind) {
     case 'drive':
       if (state === 'asleep') return ledger.fact(part, 'standbyW');
@@ -106,7 +115,7 @@ function unitWatts(context: FigureContext, part: Part, state: PowerState, ledger
       );
     }
     case 'fan': {
-      const share = speedShare(context, part, state, ledger);
+      const share = isKind(unit, 'fan') ? speedShare(context, unit, state, ledger) : null;
       if (!share) return null;
       return ledger.map(
         part.name,

@@ -7,7 +7,7 @@ import { Ledger } from '../quantity';
 import { classesOn } from './fedClasses';
 import { feedsOf, type Feed } from './feeds';
 import type { PlugUse, PowerBox, PowerCable } from './plugRows';
-import { most12A } from './rails';
+import { mainsRatedW, most12A } from './rails';
 import { feedStart12A } from './start';
 import { modulesOf } from './supplyLoss';
 import { feedLoadW } from './wall';
@@ -141,9 +141,10 @@ function withOneLess(context: FigureContext, feed: Feed): Gone['left'] {
   if (!supply) return null;
   const quiet = new Ledger(false);
   const modules = modulesOf(feed) - 1;
-  const { ratedW, rail12A } = supply.part;
+  const { rail12A } = supply.part;
+  const ratedW = mainsRatedW(supply.part, context.site);
   const of = (state: 'peak' | 'start') => (feedLoadW(context, feed, state, quiet)?.value ?? 0) / (modules * ratedW);
   const amps = feedStart12A(context, feed, quiet)?.value ?? 0;
-  const start = Math.max(of('start'), amps / (modules * Math.min(rail12A, most12A(supply.part))));
+  const start = Math.max(of('start'), amps / (modules * Math.min(rail12A, most12A(supply.part, context.site))));
   return start > of('peak') ? { share: start, when: 'start' } : { share: of('peak'), when: 'peak' };
 }

@@ -2,6 +2,7 @@ import { memberAt } from '../../lists';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
+import type { PartOf } from '../../parts/resolve';
 import { currents, together } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
 import type { Feed } from './feeds';
@@ -16,8 +17,14 @@ const STATES: readonly (readonly [PowerState, string, 'idle5A' | 'busy5A'])[] = 
 const VOLTS = { '5 V': 5, '3.3 V': 3.3 } as const;
 type LowRail = keyof typeof VOLTS;
 
+type Rated = Pick<PartOf<'supply'>, 'ratedW' | 'ratedW115'>;
+/** W that a supply gives on the mains there are; many large ones give less on 115 V. */
+export const mainsRatedW = ({ ratedW, ratedW115 }: Rated, { mainsV }: Pick<FigureContext['site'], 'mainsV'>): number =>
+  mainsV === 115 ? Math.min(ratedW, ratedW115 ?? ratedW) : ratedW;
+
 /** A rail never gives more than the whole supply does at its volts, A. */
-export const most12A = ({ ratedW }: { readonly ratedW: number }): number => ratedW / 12;
+export const most12A = (part: Rated, site: Pick<FigureContext['site'], 'mainsV'>): number =>
+  mainsRatedW(part, site) / 12;
 
 /** The part of a line's W that is on a low rail. */
 const shareOn = (rail: LowRail, { share12, share5 }: DrawLine): number =>

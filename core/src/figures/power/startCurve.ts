@@ -4,7 +4,7 @@ import { feedsOf, type Feed } from './feeds';
 import { chainsHold, plugPlans } from './plugPlan';
 import { Ledger } from '../quantity';
 import { driveA, phases, type Rail } from './currents';
-import { most12A, restAtStartA } from './rails';
+import { mainsRatedW, most12A, restAtStartA } from './rails';
 import { waiting } from './stagger';
 import { restOf12A } from './start';
 import { feedLossW, losesByRail, mainsFactor, modulesOf, supplyLossW } from './supplyLoss';
@@ -33,18 +33,18 @@ const RAILS: readonly Rail[] = ['12 V', '5 V', '3.3 V'];
  * Low rails of modules come from one board: their limits are those of one. A brick limits what its converter gives, by
  * its W less what the converter loses of them, and 12 V that are passed through by all of its W.
  */
-function limitsOf({ supply, sharing, brick }: Feed): StartLimits | null {
+function limitsOf({ site }: FigureContext, { supply, sharing, brick }: Feed): StartLimits | null {
   if (!supply) return null;
-  const { ratedW, rail12A, rail5A, rail33A, twelveThrough } = supply.part;
+  const { rail12A, rail5A, rail33A, twelveThrough } = supply.part;
   // A brick of one voltage has none of the others.
   const said = (amps: number) => (amps > 0 ? amps : null);
   const modules = modulesOf({ sharing });
   const before = (watts: number) => watts - supplyLossW(supply.part, twelveThrough ? 0 : watts);
-  const fromBrickW = brick ? before(brick.part.ratedW) : Infinity;
-  const through = brick && twelveThrough ? most12A(brick.part) : most12A(supply.part);
+  const fromBrickW = brick ? before(mainsRatedW(brick.part, site)) : Infinity;
+  const through = brick && twelveThrough ? most12A(brick.part, site) : most12A(supply.part, site);
   return {
     a: { '12 V': said(modules * Math.min(rail12A, through)), '5 V': said(rail5A), '3.3 V': said(rail33A) },
-    insideW: Math.min(modules * ratedW, fromBrickW),
+    insideW: Math.min(modules * mainsRatedW(supply.part, site), fromBrickW),
   };
 }
 
@@ -65,7 +65,7 @@ function startsOf(context: FigureContext, feed: Feed): (spinUp: SpinUp) => Start
   const restW = restAtStartW(context, feed);
   const byRail = losesByRail(feed);
   const loss = mainsFactor(context.site.mainsV).likely;
-  const limits = limitsOf(feed);
+  const limits = limitsOf(context, feed);
   return (spinUp) => {
     const { momentsS, at } = phases(context, feed, () => true, spinUp);
     const moments = [...new Set([0, ...momentsS])].sort((one, other) => one - other);

@@ -1,10 +1,11 @@
 import type { PartOf } from '../../parts/resolve';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import type { NonEmpty } from '../../lists';
+import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { chassisAround } from '../../machine/hosts';
 import type { SoundPath } from '../../parts/vocabulary';
 import { type FigureContext } from '../context';
 import { straightThrough } from '../fanCurve';
-import { speedShare } from '../operating';
+import { dutyOf, ownDuty, speedShare } from '../operating';
 import { feedWith } from '../power/feeds';
 import { modulesOf } from '../power/supplyLoss';
 import { feedLoadW } from '../power/wall';
@@ -113,8 +114,9 @@ const many = (label: string, level: Quantity, count: number, ledger: Ledger) =>
     : ledger.map(`${count} × ${label}`, 'dB', [level], `L + 10·log₁₀ ${count}`, (db) => db + 10 * Math.log10(count));
 
 function fanSources(context: FigureContext, ledger: Ledger, state: HeardState): SoundSource[] {
-  const groups = new Map<string, { part: PartOf<'fan'>; path: SoundPath; panelDb: number; units: PlannedUnit[] }>();
+  const groups = new Map<string, { path: SoundPath; panelDb: number; units: NonEmpty<UnitOf<'fan'>> }>();
   const seats = new Map(Object.entries(context.layout.at));
+  const duty = dutyOf(context, state, new Ledger(false)).value;
   for (const unit of ofKind(context.running, 'fan')) {
     const spot = unit.builtIn?.spot ?? context.layout.at[unit.id]?.spot;
     if (!spot) continue;
@@ -123,13 +125,14 @@ function fanSources(context: FigureContext, ledger: Ledger, state: HeardState): 
     // A fan on a cooler or cage sits inside the box, one on a wall has the path of its mount.
     const path = mount?.path ?? 'inside';
     const panelDb = chassisAround(unit.id, seats, context.units)?.panelDb ?? 0;
-    const key = `${unit.part.id}|${path}`;
-    const group = groups.get(key) ?? { part: unit.part, path, panelDb, units: [] };
-    group.units.push(unit);
-    groups.set(key, group);
+    const key = `${unit.part.id}|${path}|${ownDuty(context, unit, duty)}`;
+    const group = groups.get(key);
+    if (group) group.units.push(unit);
+    else groups.set(key, { path, panelDb, units: [unit] });
   }
-  return [...groups.values()].flatMap(({ part, path, panelDb, units }) => {
-    const share = speedShare(context, part, state, ledger);
+  return [...groups.values()].flatMap(({ path, panelDb, units }) => {
+    const { part } = units[0];
+    const share = speedShare(context, units[0], state, ledger);
     if (!share) return [];
     const full = ledger.fact(part, 'soundDb');
     const one = ledger.map(

@@ -1,3 +1,4 @@
+import { movesAsMuch, otherFans } from './otherFans';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { isCard, isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { hindrances } from '../../figures/power/stagger';
@@ -159,6 +160,8 @@ export const POWERED = {
   ],
   'powered.unstarted': (base, snag) => takeOut(about(base, snag)),
   'powered.fans': addSundry('fanHub'),
+  'powered.fanSteer': (base, snag, catalogue) =>
+    otherFans(base, catalogue, about(base, snag), (part, now) => part.pwm && movesAsMuch(part, now)),
   'powered.slot': (base, snag, catalogue) => [
     ...moveCards(base, snag, catalogue),
     ...otherCards(base, snag, catalogue, (part, now) => isCard(part) && isCard(now) && part.peakW < now.peakW),

@@ -1,35 +1,14 @@
-import { memberAt } from '../../lists';
-import { addItemEdit } from '../../build/newItem';
 import { heatsPast, slowestOf } from '../../figures/air/airOf';
 import { figureContext } from '../../figures/context';
 import { printFor, withOperatingPoint } from '../../figures/operatingPoint';
-import { fanRpmShare } from '../../figures/fanCurve';
-import { mismatch } from '../../machine/accepts';
-import { spotsOf } from '../../machine/spots';
 import { dataDrives } from '../../machine/roles';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from '../guesses';
 import type { Base } from '../weigh';
+import { movesAsMuch, otherFans } from './otherFans';
 import { addPart, type Propose, type Proposes } from './shared';
-
-/**
- * A quieter fan that moves less air, or moves it against less, at any duty pays in degrees: where they are to spare,
- * slower ones do it without an exchange.
- */
-const DUTIES = [0.3, 0.5, 1];
-
-const AS_MUCH = 0.97;
-
-const movesAsMuch = (part: PartOf<'fan'>, now: PartOf<'fan'>): boolean =>
-  DUTIES.every((duty) => {
-    const [share, had] = [fanRpmShare(part, duty), fanRpmShare(now, duty)];
-    return (
-      part.flowM3h * share >= AS_MUCH * now.flowM3h * had &&
-      part.pressurePa * share ** 2 >= AS_MUCH * now.pressurePa * had ** 2
-    );
-  });
 
 /** Fans that turn slower, as far as drives and cards stay cool and nothing else gets too hot by it. */
 const slower = ({ build, assessment }: Base): Proposal[] => {
@@ -49,40 +28,11 @@ const slower = ({ build, assessment }: Base): Proposal[] => {
 };
 
 const sound: Propose = (base, snag, catalogue) => {
-  const fans = about(base, snag).filter((unit) => unit.part.kind === 'fan');
-  const quieter = listed(catalogue, 'fan').flatMap((part): Proposal[] => {
-    const spots = fans.flatMap((unit) => {
-      const spot = unit.builtIn && !unit.builtIn.fixed ? unit.builtIn.spot : undefined;
-      const host = base.assessment.units.find((one) => one.id === spot?.host);
-      const group = spot && host && spotsOf(host.id, host.part).find((one) => one.key === spot.key);
-      return spot && group && !mismatch(part, group) && movesAsMuch(part, unit.part as PartOf<'fan'>)
-        ? [{ host: spot.host, key: spot.key, ...(group.count > 1 ? { n: spot.n ?? 1 } : {}) }]
-        : [];
-    });
-    const edit =
-      spots.length === fans.length && fans.length > 0
-        ? addItemEdit(base.build, catalogue, part.id, spots.length, { spots })
-        : null;
-    return edit
-      ? [{ edits: [edit], words: `Fit ${spots.length} × ${part.name} in place of ${memberAt(fans, 0).part.name}` }]
-      : [];
-  });
-  const swapped = fans
-    .filter((unit) => !unit.builtIn)
-    .slice(0, 1)
-    .flatMap((unit) =>
-      swaps(
-        base,
-        catalogue,
-        unit,
-        'fan',
-        (part) => part.sizeMm === (unit.part as PartOf<'fan'>).sizeMm && movesAsMuch(part, unit.part as PartOf<'fan'>),
-      ),
-    );
+  const quieter = otherFans(base, catalogue, about(base, snag), movesAsMuch);
   const supplies = ofKind(base.assessment.units, 'supply')
     .filter((unit) => about(base, snag).includes(unit))
     .flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part)));
-  return [...slower(base), ...quieter, ...swapped, ...supplies];
+  return [...slower(base), ...quieter, ...supplies];
 };
 
 const smallerChassis: Propose = (base, _snag, catalogue) => {

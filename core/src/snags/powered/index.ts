@@ -1,5 +1,15 @@
 import { brickMates, upsCarries, upsOutlets, upsWaveform } from './mains';
-import { cableDrop, fanHeaders, manyOnACable, plugLoad, plugsShort, slotPower, splitterLoad, wireLoad } from './plugs';
+import {
+  cableDrop,
+  fanHeaders,
+  fanSteering,
+  manyOnACable,
+  plugLoad,
+  plugsShort,
+  slotPower,
+  splitterLoad,
+  wireLoad,
+} from './plugs';
 import { nothingStarts, oneModuleGone, railLoad, start12V, startInTurn, supplyTotal } from './supply';
 import type { RulesOf } from '../words';
 import type { PoweredFacts } from './words';
@@ -19,6 +29,7 @@ export const POWERED: RulesOf<PoweredFacts> = {
   'powered.rails': railLoad,
   'powered.unstarted': nothingStarts,
   'powered.fans': fanHeaders,
+  'powered.fanSteer': fanSteering,
   'powered.slot': slotPower,
   'powered.brick': brickMates,
   'powered.ups': upsCarries,

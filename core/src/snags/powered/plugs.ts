@@ -1,4 +1,6 @@
+import { groupedBy } from '../../lists';
 import { memoWeak } from '../../memoLast';
+import { boxOf, seatsOf } from '../../machine/hosts';
 import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units';
 import { basisOf, factOf } from '../../parts/resolve';
 import { DISKS_A_CABLE } from '../../plugs/configs';
@@ -242,6 +244,24 @@ export function fanHeaders({ units, layout }: Situation): Found<'powered.fans'>[
         },
       },
     ];
+  });
+}
+
+/** Fans without a PWM wire on a board that steers by PWM alone. */
+export function fanSteering({ context, units, layout }: Situation): Found<'powered.fanSteer'>[] {
+  const { unsteered } = context;
+  if (!unsteered) return [];
+  const seats = seatsOf(layout);
+  return ofKind(units, 'board').flatMap((board) => {
+    const box = boxOf(board.id, seats, units);
+    const fans = ofKind(units, 'fan').filter(({ id }) => unsteered.has(id) && boxOf(id, seats, units) === box);
+    // Those of one entry, or of one chassis or cooler, are changed together.
+    const alike = groupedBy(fans, ({ part, item, builtIn }) => `${part.id} ${item?.id ?? builtIn?.spot.host}`);
+    return [...alike.values()].map((these): Found<'powered.fanSteer'> => ({
+      severity: 'caution',
+      at: [...these.map(({ id }) => ({ unit: id })), { unit: board.id }],
+      facts: { count: these.length, fan: these[0].part.name, board: board.part.name },
+    }));
   });
 }
 

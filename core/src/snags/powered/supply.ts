@@ -1,7 +1,7 @@
 import { classesOn } from '../../figures/power/fedClasses';
 import { feedsOf, type Feed } from '../../figures/power/feeds';
 import { plugPlans } from '../../figures/power/plugPlan';
-import { most12A, railA } from '../../figures/power/rails';
+import { mainsRatedW, most12A, railA } from '../../figures/power/rails';
 import { hindrances } from '../../figures/power/stagger';
 import { feedStart12A } from '../../figures/power/start';
 import { modulesOf, supplyLossW } from '../../figures/power/supplyLoss';
@@ -27,14 +27,22 @@ type Limit = { readonly value: number; readonly atBest: number };
 
 /** A field of what gives a feed's rails as a limit; 12 V that a converter passes through are its brick's. */
 function limitOf(
+  { context: { site } }: Situation,
   { supply, sharing, brick }: Fed,
   field: 'ratedW' | 'rail12A',
   modules = modulesOf({ sharing }),
 ): Limit {
   const { value, hi } = factOf(supply.part, field);
-  const most = field === 'rail12A' ? most12A(brick && supply.part.twelveThrough ? brick.part : supply.part) : Infinity;
+  const most =
+    field === 'rail12A'
+      ? most12A(brick && supply.part.twelveThrough ? brick.part : supply.part, site)
+      : atMains(supply, site);
   return { value: modules * Math.min(value, most), atBest: modules * Math.min(Math.max(value, hi), most) };
 }
+
+/** W past which no supply on these mains goes, where its sheet says so. */
+const atMains = ({ part }: Supply, site: Situation['context']['site']): number =>
+  site.mainsV === 115 && part.ratedW115 !== undefined ? mainsRatedW(part, site) : Infinity;
 
 /** A supply that came with its box was chosen by the maker for all of its bays. */
 const isItsMakers = (supply: Supply): boolean => supply.builtIn !== undefined;
@@ -74,7 +82,7 @@ export function start12V(situation: Situation): Found<'powered.start12V'>[] {
       .filter((unit) => unit.part.spinUp.some((step) => step.a12 > 0));
     return loadFinding(
       alone ? figures['power.start12A'] : ranged(feedStart12A(context, feed, new Ledger(false))),
-      limitOf(feed, 'rail12A'),
+      limitOf(situation, feed, 'rail12A'),
       'A',
       feed.supply,
       drives,
@@ -93,8 +101,8 @@ export function oneModuleGone(situation: Situation): Found<'powered.oneGone'>[] 
     if (modules < 2) return [];
     const quiet = new Ledger(false);
     const asked = [
-      ['W', mostW(situation, feed).load, limitOf(feed, 'ratedW', modules - 1)],
-      ['A', ranged(feedStart12A(situation.context, feed, quiet)), limitOf(feed, 'rail12A', modules - 1)],
+      ['W', mostW(situation, feed).load, limitOf(situation, feed, 'ratedW', modules - 1)],
+      ['A', ranged(feedStart12A(situation.context, feed, quiet)), limitOf(situation, feed, 'rail12A', modules - 1)],
     ] as const;
     return asked
       .flatMap(([unit, load, limit]): Found<'powered.oneGone'>[] =>
@@ -137,12 +145,13 @@ export function supplyTotal(situation: Situation): Found<'powered.total'>[] {
   return suppliedFeeds(situation).flatMap((feed) => {
     const { load, start } = mostW(situation, feed);
     const { supply, brick } = feed;
-    const own = loadFinding(load, limitOf(feed, 'ratedW'), 'W', supply, [], { start });
+    const own = loadFinding(load, limitOf(situation, feed, 'ratedW'), 'W', supply, [], { start });
     if (!brick || !load) return own;
     const low = lowShareOf(situation.context, feed, start ? 'start' : 'peak');
     const before = (watts: number) => watts + supplyLossW(supply.part, supply.part.twelveThrough ? watts * low : watts);
     const onBrick = { value: before(load.value), lo: before(load.lo), hi: before(load.hi) };
-    const { value, hi } = factOf(brick.part, 'ratedW');
+    const [{ value: rated, hi: atBest }, most] = [factOf(brick.part, 'ratedW'), atMains(brick, situation.context.site)];
+    const [value, hi] = [Math.min(rated, most), Math.min(atBest, most)];
     return [...own, ...loadFinding(onBrick, { value, atBest: Math.max(value, hi) }, 'W', brick, [], { start })];
   });
 }

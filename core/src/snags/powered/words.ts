@@ -28,6 +28,7 @@ export type PoweredFacts = {
   'powered.rails': Sized<{ supply: string; rail: string; when: string }>;
   'powered.unstarted': { supply: string; first: string };
   'powered.fans': Sized<{ fans: number; fan: string; of: string; isHub: string }>;
+  'powered.fanSteer': { count: number; fan: string; board: string };
   'powered.slot': Sized<{ card: string; slot: string }>;
   'powered.brick': { brick: string; board: string; plug: string; jack: string };
   'powered.ups': Sized<{ ups: string; unit: string; shared: string }>;
@@ -143,6 +144,13 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${f.isHub ? '' : 'one header of '}${f.of}: ${s.severity === 'blocker' ? '' : 'about '}` +
       `${s.gap.have.toFixed(1)} A; it carries ${round(s.gap.limit)} A.`,
     why: 'The header or its trace on the board burns.',
+  },
+  'powered.fanSteer': {
+    title: 'Fans that nothing slows',
+    what: (f) =>
+      `${f.count > 1 ? `${f.count} × ${f.fan} have` : `${f.fan} has`} no PWM wire, and ${f.board} steers fans by ` +
+      'nothing else.',
+    why: 'They always turn at full speed, as the noise here is reckoned.',
   },
   'powered.slot': {
     title: 'Watts from a slot',

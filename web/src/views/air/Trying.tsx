@@ -2,6 +2,8 @@ import { Link } from 'react-router';
 import type { Air, AirTry, Build } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
+import { Slide } from './Slide';
+import { WallSlides } from './WallSlides';
 import { heldWords, isDrive, slowestWords } from './airWords';
 
 const MOST_C = 45;
@@ -24,15 +26,16 @@ export function Trying({
   const set = fans.kind === 'fixed' ? fans.duty : (air.held?.hot ?? air.duty);
   const duty = tried.duty ?? set;
   const hotDayC = tried.hotDayC ?? build.site.hotDayC;
-  const isOther = (tried.duty !== undefined && tried.duty !== set) || hotDayC !== build.site.hotDayC;
+  const isOther =
+    (tried.duty !== undefined && tried.duty !== set) || hotDayC !== build.site.hotDayC || tried.apart !== undefined;
   const drives = air.boxes.some(({ rows }) => rows.some(isDrive)) && air.without.length > 0;
   const keep = () => {
     void dispatch(
       edit(
         [
-          ...(tried.duty === undefined
+          ...(tried.duty === undefined && tried.apart === undefined
             ? []
-            : [{ type: 'set.policy' as const, value: { ...build.policy, fans: { kind: 'fixed' as const, duty } } }]),
+            : [{ type: 'set.policy' as const, value: policyOf(build.policy, tried) }]),
           { type: 'set.site', value: { ...build.site, hotDayC } },
         ],
         `Fans at ${Math.round(duty * 100)} %, hottest day ${Math.round(hotDayC)} °C`,
@@ -51,6 +54,7 @@ export function Trying({
         step={5}
         onSlide={(pct) => onTry({ ...tried, duty: pct / 100 })}
       />
+      <WallSlides build={build} duty={duty} tried={tried} onTry={onTry} />
       {fans.kind === 'hold' && air.held && (
         <p className="text-mid" data-testid="held">
           {heldWords(air.held, fans.hottestDriveC)}
@@ -102,39 +106,11 @@ export function Trying({
   );
 }
 
-function Slide({
-  label,
-  unit,
-  value,
-  least,
-  most,
-  step,
-  onSlide,
-}: {
-  readonly label: string;
-  readonly unit: string;
-  readonly value: number;
-  readonly least: number;
-  readonly most: number;
-  readonly step: number;
-  readonly onSlide: (value: number) => void;
-}) {
-  return (
-    <label className="flex min-h-8 items-center gap-3">
-      <span className="w-[86px]">{label}</span>
-      <input
-        type="range"
-        className="min-w-0 flex-1 accent-(--ink)"
-        min={Math.min(least, value)}
-        max={Math.max(most, value)}
-        step={step}
-        value={value}
-        aria-valuetext={`${value} ${unit}`}
-        onChange={(event) => onSlide(Number(event.target.value))}
-      />
-      <span className="mono w-[58px] text-right font-medium">
-        {value} {unit}
-      </span>
-    </label>
-  );
+/** What is tried, as a policy. */
+function policyOf({ apart: was, ...policy }: Build['policy'], { duty, apart = was }: AirTry): Build['policy'] {
+  return {
+    ...policy,
+    ...(duty === undefined ? {} : { fans: { kind: 'fixed', duty } }),
+    ...(apart && apart.length > 0 ? { apart } : {}),
+  };
 }

@@ -1,6 +1,7 @@
 import type { Build, Edit } from '@inch-tower/core';
 import { readAnswer } from './briefFields';
 import { ChoiceField, NumberField } from './fields';
+import { FanWalls } from './FanWalls';
 import { TariffByHour } from './TariffByHour';
 
 type Policy = Build['policy'];
@@ -123,6 +124,14 @@ export function HowItRuns({ build, onEdit }: Props) {
           )}
         />
       )}
+      <FanWalls
+        build={build}
+        open={open}
+        onSet={(apart, words) => {
+          const { apart: _old, ...others } = policy;
+          onEdit({ type: 'set.policy', value: apart.length > 0 ? { ...others, apart } : others }, words);
+        }}
+      />
       <NumberField
         label="At work"
         unit="%"
