@@ -230,3 +230,39 @@ test('the text of a maker’s page becomes a part that is tried in its bay', asy
   expect(sheets['own-trawl-14-tb']?.massG).toBeUndefined();
   expect((await request.delete('/api/parts/own-trawl-14-tb')).ok()).toBe(true);
 });
+
+test('lists of a sheet are rows in a form: a board gets a slot more, and a chassis a wall of fans', async ({
+  page,
+}) => {
+  await page.goto('/parts/own?from=plover-a8');
+  await page.getByLabel('Name', { exact: true }).fill('Board with five slots');
+  const slots = page.getByRole('region', { name: 'slots', exact: true });
+  await slots.getByRole('button', { name: 'slots' }).click();
+  await slots.getByRole('button', { name: 'One more like the last' }).click();
+  const fifth = slots.getByRole('group', { name: 'slots, row 5' });
+  await expect(fifth.getByLabel('called')).toHaveValue('Slot 5, x1');
+  await fifth.getByLabel('called').fill('Slot 5, x4');
+  await fifth.getByLabel('opening from the first').fill('six');
+  await expect(fifth.getByLabel('opening from the first')).toHaveAttribute('aria-invalid', 'true');
+  await fifth.getByLabel('opening from the first').fill('6');
+  await fifth.getByLabel('lanes', { exact: true }).selectOption('4');
+  await fifth.getByLabel('wired lanes').fill('4');
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page).toHaveURL(/part=own-board-with-five-slots/);
+  await page.goto('/parts/own?edit=own-board-with-five-slots');
+  await expect(slots).toContainText('5yours');
+  await slots.getByRole('button', { name: 'slots' }).click();
+  await expect(fifth.getByLabel('opening from the first')).toHaveValue('6');
+
+  await page.goto('/parts/own?from=gable-24');
+  await page.getByLabel('Name', { exact: true }).fill('Case with a side wall');
+  const fans = page.getByRole('region', { name: 'places for fans' });
+  await fans.getByRole('button', { name: 'places for fans' }).click();
+  await fans.getByRole('button', { name: 'One more like the last' }).click();
+  const third = fans.getByRole('group', { name: 'places for fans, row 3' });
+  await third.getByLabel('wall').selectOption('side');
+  await third.getByLabel('fan sizes, mm').fill('80, 92');
+  await third.getByRole('button', { name: 'Leave open' }).click();
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page).toHaveURL(/part=own-case-with-a-side-wall/);
+});

@@ -9,6 +9,16 @@ export { readNumber } from './parts/readNumber';
 export { otherCurrencies } from './figures/cost/money';
 export { choiceWords } from './parts/fieldWords';
 export { fieldsOf, readField, type Field } from './parts/fields';
+export {
+  askOf,
+  blankOf,
+  placeWords,
+  rowChoiceWords,
+  ROW_KEY,
+  withAnother,
+  type Ask,
+  type AskField,
+} from './parts/rows';
 export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
 export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
 export { reshape, type ChassisDraft } from './parts/reshape';

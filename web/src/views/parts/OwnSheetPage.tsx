@@ -1,39 +1,33 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useOutletContext, useSearchParams } from 'react-router';
 import {
-  checkSheet,
-  choiceWords,
+  askOf,
   fieldsOf,
   minorPerMajor,
-  ownSheet,
   ownSheetId,
   PART_KINDS,
-  readField,
-  readNumber,
-  reshape,
   resolve,
-  sheetSchema,
   type Archetype,
   type Basis,
-  type ChassisDraft,
-  type Field,
-  type PartOf,
   type Sheet,
-  type SheetId,
 } from '@inch-tower/core';
 import { problemOf, useSaveSheetMutation, type OwnedCatalogue } from '../../state/api';
 import { PartDrawing } from '../sheets/PartDrawing';
 import { ChassisShape } from './ChassisShape';
+import { FieldRow } from './FieldRow';
+import { ListField } from './ListField';
+import {
+  currencyOf,
+  makeSheet,
+  SHAPED,
+  shapeBase,
+  textOf,
+  typicalWords,
+  withoutRows,
+  withRows,
+  type Draft,
+} from './ownDraft';
 import { KIND_WORDS } from './families';
-
-type Draft = {
-  readonly name: string;
-  readonly maker: string;
-  readonly price: string;
-  readonly basis: Basis;
-  readonly texts: Readonly<Record<string, string>>;
-  readonly shape: ChassisDraft;
-};
 
 const BASIS_WORDS: readonly (readonly [Basis, string])[] = [
   ['measured', 'I measured them'],
@@ -117,7 +111,13 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
   const navigate = useNavigate();
   const [params] = useSearchParams();
   const [saveSheet] = useSaveSheetMutation();
-  const fields = useMemo(() => fieldsOf(archetype.kind).filter((field) => field.type !== 'list'), [archetype.kind]);
+  const [fields, lists] = useMemo(() => {
+    const all = fieldsOf(archetype.kind);
+    return [
+      all.filter(({ type }) => type !== 'list'),
+      all.filter(({ type, schema }) => type === 'list' && askOf(schema).type !== 'kept'),
+    ];
+  }, [archetype.kind]);
   const had = useMemo(() => (like ?? {}) as unknown as Readonly<Record<string, unknown>>, [like]);
   const [draft, setDraft] = useState<Draft>(() => ({
     name: like ? (editing ? like.name : `${like.name}, mine`) : '',
@@ -125,6 +125,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
     price: like?.price ? String(like.price.minor / minorPerMajor(like.price.currency)) : '',
     basis: 'measured',
     shape: {},
+    lists: {},
     texts: Object.fromEntries(
       fields.flatMap((field) => (had[field.name] === undefined ? [] : [[field.name, textOf(field, had[field.name])]])),
     ),
@@ -133,23 +134,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
   const [saving, setSaving] = useState(false);
   const made = useMemo(() => makeSheet(draft, archetype, like, fields), [draft, archetype, like, fields]);
   const typical = archetype as unknown as Readonly<Record<string, unknown>>;
-  const base = useMemo(
-    () =>
-      archetype.kind === 'chassis'
-        ? (resolve(
-            {
-              ...(like ?? {}),
-              id: 'own-base' as SheetId,
-              kind: 'chassis',
-              rev: 1,
-              name: 'base',
-              archetype: archetype.id,
-            },
-            archetype,
-          ) as PartOf<'chassis'>)
-        : null,
-    [archetype, like],
-  );
+  const base = useMemo(() => shapeBase(draft, archetype, like), [draft, archetype, like]);
   const back = params.get('back');
 
   const save = async () => {
@@ -161,10 +146,11 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
     if (saved.data) void navigate(back?.startsWith('/b/') ? back : `/parts?shelf=own&part=${id}`);
     else setProblem(`${problemOf(saved.error).detail} What you typed is still here.`);
   };
-  const set = (patch: Partial<Draft>) => {
+  const change = (next: Draft) => {
     setProblem(null);
-    setDraft({ ...draft, ...patch });
+    setDraft(next);
   };
+  const set = (patch: Partial<Draft>) => change({ ...draft, ...patch });
 
   return (
     <main
@@ -232,6 +218,27 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
           </select>
         </div>
         {base && <ChassisShape base={base} draft={draft.shape} onDraft={(shape) => set({ shape })} />}
+        {lists.length > 0 && (
+          <div className="mt-4 max-w-[820px] border-t border-line text-[13px]">
+            <h2 className="pt-2 text-[14px] font-semibold">Places, ports and plugs</h2>
+            {lists.map((field) => (
+              <ListField
+                key={field.name}
+                field={field}
+                source={
+                  field.name in draft.lists || (editing && had[field.name] !== undefined)
+                    ? 'yours'
+                    : had[field.name] !== undefined
+                      ? `as in ${like!.name}`
+                      : 'typical'
+                }
+                value={draft.lists[field.name] ?? had[field.name] ?? typical[field.name]}
+                onValue={(value) => change(withRows(draft, archetype, like, field.name, value))}
+                {...(field.name in draft.lists ? { onTypical: () => change(withoutRows(draft, field.name)) } : {})}
+              />
+            ))}
+          </div>
+        )}
         <table className="mt-4 w-full max-w-[640px] border-t border-line text-[13px]">
           <caption className="sr-only">Numbers of the sheet</caption>
           <thead className="sr-only">
@@ -275,135 +282,8 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
         ) : (
           <p className="text-mid">The drawing comes back when the numbers can be.</p>
         )}
-        <p className="mt-2 text-[12.5px] text-mid">{made.ok ? `${made.typed} of your own, the rest typical.` : ''}</p>
+        <p className="mt-2 text-[12.5px] text-mid">{made.ok ? `${made.typed} said, the rest typical.` : ''}</p>
       </aside>
     </main>
   );
-}
-
-/** Dimensions a chassis takes from its drawing. */
-const SHAPED = new Set(['widthMm', 'heightMm', 'depthMm']);
-
-function FieldRow({
-  field,
-  text,
-  typical,
-  onText,
-}: {
-  readonly field: Field;
-  readonly text: string;
-  readonly typical: string;
-  readonly onText: (text: string) => void;
-}) {
-  const id = `own-${field.name}`;
-  const options = field.type === 'yesNo' ? ['yes', 'no'] : field.options.map(String);
-  const wrong = text !== '' && !readField(field, asStored(field, text)).ok;
-  return (
-    <tr className="border-b border-dotted border-line">
-      <td className="py-0.5 pr-3">
-        <label htmlFor={id}>{field.label}</label>
-      </td>
-      <td className="py-0.5 text-right">
-        {options.length > 0 ? (
-          <select id={id} className="field w-44" value={text} onChange={(event) => onText(event.target.value)}>
-            <option value="">{typical}, typical</option>
-            {options.map((one) => (
-              <option key={one} value={one}>
-                {choiceWords(field.name, one)}
-              </option>
-            ))}
-          </select>
-        ) : (
-          <input
-            id={id}
-            className="field mono w-44 text-right"
-            inputMode="decimal"
-            autoComplete="off"
-            placeholder={typical}
-            aria-invalid={wrong}
-            value={text}
-            onChange={(event) => onText(event.target.value)}
-          />
-        )}
-      </td>
-      <td className="mono w-20 py-0.5 pl-2 text-[12px] text-mid">{field.unit}</td>
-    </tr>
-  );
-}
-
-/** A number typed in the unit shown as the text of the one kept: capacities are kept in bytes. */
-const asStored = (field: Field, text: string): string => {
-  const read =
-    field.per !== 1 && text.trim() !== '' ? readNumber(text, { unit: field.unit, dotIsDecimal: true }) : null;
-  return read?.ok ? String(Math.round(read.value * field.per)) : text;
-};
-
-/** What stands in a field as its class says it, in words. */
-const typicalWords = (field: Field, value: unknown): string =>
-  field.type === 'choice' && (typeof value === 'string' || typeof value === 'number')
-    ? choiceWords(field.name, value)
-    : textOf(field, value);
-
-function textOf(field: Field, value: unknown): string {
-  if (value === undefined) return '';
-  if (value === null) return 'none';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return field.per !== 1 ? String(Number(((value as number) / field.per).toPrecision(8))) : String(value);
-}
-
-/** A price stays in the currency it was in. */
-const currencyOf = (archetype: Archetype, like: Sheet | undefined): string =>
-  like?.price?.currency ?? archetype.price?.currency ?? 'EUR';
-
-type Made =
-  { readonly ok: true; readonly sheet: Sheet; readonly typed: number } | { readonly ok: false; readonly words: string };
-
-function makeSheet(draft: Draft, archetype: Archetype, like: Sheet | undefined, fields: readonly Field[]): Made {
-  const values: Record<string, unknown> = {};
-  for (const field of fields) {
-    const text = draft.texts[field.name] ?? '';
-    const read = readField(field, asStored(field, text));
-    if (!read.ok) return { ok: false, words: `${read.words}.` };
-    if (read.value !== undefined) values[field.name] = read.value;
-  }
-  const lists = Object.fromEntries(
-    fieldsOf(archetype.kind)
-      .filter(
-        (field) =>
-          field.type === 'list' && like && (like as unknown as Record<string, unknown>)[field.name] !== undefined,
-      )
-      .map((field) => [field.name, (like as unknown as Record<string, unknown>)[field.name]]),
-  );
-  const priced = draft.price.trim() === '' ? null : readNumber(draft.price, { unit: currencyOf(archetype, like) });
-  if (priced && (!priced.ok || priced.value < 0))
-    return { ok: false, words: `The price ${priced.ok ? 'is less than nothing' : priced.words}.` };
-  const price = priced?.ok ? priced.value : undefined;
-  let all: Record<string, unknown> = { ...lists, ...values };
-  if (archetype.kind === 'chassis') {
-    const base = resolve(
-      { id: 'own-base', kind: 'chassis', rev: 1, name: 'base', archetype: archetype.id, ...all } as unknown as Sheet,
-      archetype,
-    ) as PartOf<'chassis'>;
-    all = { ...all, ...reshape(base, draft.shape) };
-  }
-  const currency = currencyOf(archetype, like);
-  const sheet = ownSheet('own-draft' as SheetId, archetype, {
-    name: draft.name.trim() || 'Unnamed',
-    maker: draft.maker.trim(),
-    values: all,
-    basis: draft.basis,
-    ...(like ? { like } : {}),
-    ...(price === undefined ? {} : { price: { minor: Math.round(price * minorPerMajor(currency)), currency } }),
-  });
-  const checked = sheetSchema.safeParse(sheet);
-  if (!checked.success)
-    return {
-      ok: false,
-      words: `${checked.error.issues
-        .slice(0, 2)
-        .map((issue) => `${issue.path.join('.')}: ${issue.message.toLowerCase()}`)
-        .join('; ')}.`,
-    };
-  const fault = checkSheet(sheet, archetype)[0];
-  return fault ? { ok: false, words: fault.words } : { ok: true, sheet, typed: Object.keys(all).length };
 }
