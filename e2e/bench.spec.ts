@@ -162,3 +162,12 @@ test('rows of Try keep their places under the pointer while others are weighed; 
   await rows.nth(5).click();
   await expect(bench.kit(seen[5]!)).toBeVisible();
 });
+
+test('the numbers of a part that are worth measuring come first by what they move', async ({ page }) => {
+  await new BenchPage(page).open('hall-cupboard', '?sel=u4&pane=sheet');
+  await page.getByRole('button', { name: 'What is worth measuring' }).click();
+  const first = page.getByTestId('movers').getByRole('listitem').first();
+  await expect(first).toContainText(
+    /^idle 8\.5 W, .*moves “Idle at the wall” from .* % of all that is not known of it$/,
+  );
+});

@@ -212,6 +212,7 @@ export {
   type SupplyOffer,
   type SupplyPoint,
 } from './remedies/supplies';
+export { movers, type Mover } from './remedies/movers';
 export { sizesFor, type SizeRow, type Sizes } from './remedies/sizes';
 export { hasNoSupply } from './remedies/lookAhead';
 export { wishGap } from './remedies/wishGap';

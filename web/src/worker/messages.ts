@@ -34,6 +34,7 @@ import type {
   SameTemperature,
   Gone,
   MemoryTold,
+  Mover,
   NextDrives,
   Worn,
   HeardTicks,
@@ -205,6 +206,8 @@ export type BenchWorker = {
   quieten(onProgress: (rows: QuietRows) => void): Promise<QuietRows | null>;
   /** Number against size of drives; null when something newer was asked. */
   sizes(): Promise<SizesTold | null>;
+  /** The typical numbers of a part in the order of what they move; null while none is open. */
+  movers(unit: UnitId): Promise<readonly Mover[] | null>;
   /** What is reckoned for a reading about to be kept; null where nothing is. */
   reckoned(reading: Reading): Promise<number | null>;
   /** Streams rows in batches; a newer ask or `stop` ends it. */

@@ -17,6 +17,7 @@ export {
   kitPrint,
   memoryTold,
   monthsUntilFull,
+  movers,
   poolDrives,
   poolOf,
   poolTold,

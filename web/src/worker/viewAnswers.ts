@@ -9,6 +9,7 @@ type Views = Pick<
   | 'air'
   | 'readings'
   | 'reckoned'
+  | 'movers'
   | 'winterToSummer'
   | 'bill'
   | 'readBill'
@@ -62,6 +63,12 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
       withOpen(({ build }, { kitPrint, readingsTold }) =>
         readingsTold(assessor.context(build), kitPrint(build), build.readings, about),
       ),
+
+    movers: (id) =>
+      withOpen((from, { movers }) => {
+        const unit = from.assessment.units.find((one) => one.id === id);
+        return unit ? movers(from.build, unit, createAssessor(), { asOf: asOf() }) : [];
+      }),
 
     reckoned: (reading) => withOpen(({ build }, { reckonedNow }) => reckonedNow(assessor.context(build), reading)),
 

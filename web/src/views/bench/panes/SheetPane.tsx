@@ -22,6 +22,7 @@ import { ChassisChanges } from './ChassisChanges';
 import { DriveRole } from './DriveRole';
 import { ItemLine } from '../../items/ItemLine';
 import { MemoryOrder } from '../drawing/MemoryOrder';
+import { WorthMeasuring } from './WorthMeasuring';
 import { useFocusStart } from '../hooks/useFocusStart';
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
@@ -172,6 +173,7 @@ export function SheetPane() {
       <ChassisChanges unit={unit} />
       <MemoryOrder unit={unit} units={units} />
       <Places unit={unit} units={units} />
+      <WorthMeasuring key={unit.id} unit={unit.id} />
       <Numbers part={unit.part} />
     </div>
   );
