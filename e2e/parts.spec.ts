@@ -266,3 +266,39 @@ test('lists of a sheet are rows in a form: a board gets a slot more, and a chass
   await page.getByRole('button', { name: 'Save the sheet' }).click();
   await expect(page).toHaveURL(/part=own-case-with-a-side-wall/);
 });
+
+test('a file of parts says whose it is; some of it is taken in, held against what is here, and taken out again', async ({
+  page,
+}) => {
+  const sheet = (id: string, name: string, more: object = {}) => ({
+    id,
+    rev: 1,
+    kind: 'drive',
+    name,
+    archetype: 'disk-25',
+    ...more,
+  });
+  const file = (sheets: readonly object[]) =>
+    JSON.stringify({
+      format: 'inch-tower-parts-1',
+      about: { name: 'Shelf of the lock', author: 'the lock', licence: 'CC0', date: '2026-11-29' },
+      sheets,
+    });
+  const rows = page.getByLabel('Rows of parts');
+  await page.goto('/parts/files');
+  await rows.fill(file([sheet('own-lock-a', 'Lock A'), sheet('own-lock-b', 'Lock B')]));
+  await expect(page.getByText('Shelf of the lock, by the lock, 2026-11-29, licence: CC0')).toBeVisible();
+  await page.getByLabel('Take in Lock B').uncheck();
+  await page.getByRole('button', { name: 'Import 1 of 2 good rows' }).click();
+  await expect(row(page, 'Lock A')).toBeVisible();
+  await expect(row(page, 'Lock B')).toBeHidden();
+
+  await page.goto('/parts/files');
+  await rows.fill(file([sheet('own-lock-a', 'Lock A', { idleW: 1.3, rev: 4 })]));
+  await expect(page.locator('[data-line="1"]')).toContainText(/newer than yours.*idle .* W, there 1\.3 W/);
+  const taken = page.getByRole('region', { name: 'Taken in' });
+  await taken.getByRole('button', { name: 'Take out again' }).click();
+  await taken.getByRole('button', { name: 'Delete 1 sheet' }).click();
+  await expect(page.locator('[data-line="1"]')).toContainText('new');
+  await expect(taken).toBeHidden();
+});

@@ -20,12 +20,13 @@ export {
   type AskField,
 } from './parts/rows';
 export { classSheet, classSheetId, isClassSheet } from './parts/classSheet';
-export { ownSheet, ownSheetId, type OwnAnswers } from './parts/ownSheet';
+export { ownSheet, ownSheetId, type OwnAnswers, type SoldWhen } from './parts/ownSheet';
 export { reshape, type ChassisDraft } from './parts/reshape';
 export {
   CATALOGUE_FORMAT,
   readPartsFile,
   writePartsCsv,
+  type AboutFile,
   writePartsJson,
   type FileRow,
   type ReadFile,

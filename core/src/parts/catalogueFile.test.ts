@@ -73,7 +73,24 @@ test('a part of the catalogue is not overwritten, a sheet of your own is', () =>
   const own = mine(shipped);
   const withOwn = { ...catalogue, sheets: { ...catalogue.sheets, [own.id]: own } };
   const read = readPartsFile(writePartsJson([{ ...own, name: 'Renamed' }], {}), withOwn, isOwn);
-  expect(read.ok && read.rows[0]).toMatchObject({ ok: true, what: 'replaces' });
+  expect(read.ok && read.rows[0]).toMatchObject({ ok: true, what: 'differs' });
+  const later = readPartsFile(writePartsJson([{ ...own, name: 'Renamed', rev: 3 }], {}), withOwn, isOwn);
+  expect(later.ok && later.rows[0]).toMatchObject({ ok: true, what: 'newer' });
+});
+
+test('a file says whose parts it holds; what it came with itself is not handed on', () => {
+  const own = { ...mine(catalogue.sheets['coot-1']!), parcel: 'Parts of the boathouse' };
+  const about = { name: 'Shelf parts', date: '2026-11-29', author: 'the boathouse', licence: 'CC0' };
+  const text = writePartsJson([own], {}, about);
+  expect(text).not.toContain('Parts of the boathouse');
+  const read = readPartsFile(text, catalogue, isOwn);
+  expect(read).toMatchObject({ ok: true, about, rows: [{ ok: true, what: 'new' }] });
+  // A part that came with a file is the same as one that did not.
+  const here = { ...catalogue, sheets: { ...catalogue.sheets, [own.id]: own } };
+  expect(readPartsFile(text, here, isOwn)).toMatchObject({ rows: [{ what: 'same' }] });
+  // A head that says something else is no reason to refuse the parts.
+  const odd = readPartsFile(text.replace('"Shelf parts"', '7'), catalogue, isOwn);
+  expect(odd).toMatchObject({ ok: true, about: {}, rows: [{ ok: true }] });
 });
 
 test.each([

@@ -1,10 +1,12 @@
 import Papa from 'papaparse';
+import { z } from 'zod';
 import { countPart, countText } from './counted';
 import type { Catalogue } from './catalogue';
 import { checkSheet, containedIn } from './checkSheet';
 import { isClassSheet } from './classSheet';
 import { minorPerMajor } from './currency';
 import { fieldsOf, readField, type Field } from './fields';
+import { LIMITS } from './limits';
 import { readNumber } from './readNumber';
 import { ownSheetId } from './ownSheet';
 import type { Sheet } from './sheet';
@@ -13,15 +15,31 @@ import { PART_KINDS, type PartKind } from './vocabulary';
 
 /** One row of a file of parts: a sheet that can be taken in, or a sentence saying what is wrong with it. */
 export type FileRow =
-  | { readonly line: number; readonly ok: true; readonly sheet: Sheet; readonly what: 'new' | 'replaces' | 'same' }
+  | {
+      readonly line: number;
+      readonly ok: true;
+      readonly sheet: Sheet;
+      /** Against what is here: not there yet, a later revision, other numbers, or the same. */
+      readonly what: 'new' | 'newer' | 'differs' | 'same';
+    }
   | { readonly line: number; readonly ok: false; readonly name: string; readonly words: string };
 export type ReadFile =
   | {
       readonly ok: true;
       readonly rows: readonly FileRow[];
+      /** What the file says of itself. */ readonly about: AboutFile;
       /** Archetypes the file brings that are not here. */ readonly archetypes: readonly Archetype[];
     }
   | { readonly ok: false; readonly words: string };
+
+/** Whose parts a file holds: all of it is for people, nothing of it is checked. */
+const aboutSchema = z.object({
+  name: z.string().trim().min(1).max(LIMITS.nameCharacters).optional(),
+  date: z.string().trim().min(1).max(40).optional(),
+  author: z.string().trim().min(1).max(LIMITS.nameCharacters).optional(),
+  licence: z.string().trim().min(1).max(LIMITS.nameCharacters).optional(),
+});
+export type AboutFile = z.infer<typeof aboutSchema>;
 
 export const CATALOGUE_FORMAT = 'inch-tower-parts-1';
 const MOST_ROWS = 5000;
@@ -49,7 +67,7 @@ function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boo
   }
   const body = Array.isArray(value)
     ? { sheets: value as unknown[] }
-    : (value as { format?: unknown; sheets?: unknown; archetypes?: unknown });
+    : (value as { format?: unknown; about?: unknown; sheets?: unknown; archetypes?: unknown });
   if (!Array.isArray(value) && body && 'format' in body && body.format !== CATALOGUE_FORMAT)
     return {
       ok: false,
@@ -70,8 +88,10 @@ function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boo
     ...catalogue,
     archetypes: { ...Object.fromEntries(brought.map((one) => [one.id, one])), ...catalogue.archetypes },
   };
+  const about = aboutSchema.safeParse('about' in body ? body.about : {});
   return {
     ok: true,
+    about: about.success ? about.data : {},
     archetypes: brought,
     rows: checkRows(
       body.sheets.map((sheet, i) => ({ line: i + 1, value: sheet })),
@@ -115,7 +135,7 @@ function readCsv(text: string, catalogue: Catalogue, isOwn: (id: string) => bool
       return { line, name: named.name ?? '', words: `${cells.length} cells, and the first line names ${heads.length}` };
     return { line, ...fromCells(named) };
   });
-  return { ok: true, archetypes: [], rows: checkRows(rows, catalogue, isOwn) };
+  return { ok: true, about: {}, archetypes: [], rows: checkRows(rows, catalogue, isOwn) };
 }
 
 type Raw = { readonly line: number; readonly value?: unknown; readonly words?: string; readonly name?: string };
@@ -204,7 +224,7 @@ function checkRows(rows: readonly Raw[], catalogue: Catalogue, isOwn: (id: strin
         : bad(`${sheet.id} is a part of the catalogue: take another id`);
     const fault = checkSheet(sheet, archetype)[0];
     if (fault) return bad(fault.words);
-    return { line, ok: true, sheet, what: !had ? 'new' : same(had, sheet) ? 'same' : 'replaces' };
+    return { line, ok: true, sheet, what: !had ? 'new' : whatOf(had, sheet) };
   });
 }
 
@@ -218,13 +238,25 @@ const sorted = (value: unknown): unknown =>
             .map(([key, one]) => [key, sorted(one)]),
         )
       : value;
-const same = (a: Sheet, b: Sheet) =>
-  JSON.stringify(sorted({ ...a, rev: 0 })) === JSON.stringify(sorted({ ...b, rev: 0 }));
+/** Which revision it is, and which file it came with, are no facts of a part. */
+const factsOf = ({ rev: _rev, parcel: _parcel, ...facts }: Sheet) => JSON.stringify(sorted(facts));
+const same = (a: Sheet, b: Sheet) => factsOf(a) === factsOf(b);
+const whatOf = (had: Sheet, sheet: Sheet): 'newer' | 'differs' | 'same' =>
+  same(had, sheet) ? 'same' : sheet.rev > had.rev ? 'newer' : 'differs';
 
-/** Sheets as JSON with the archetypes they stand on, so that the file opens elsewhere. */
-export function writePartsJson(sheets: readonly Sheet[], archetypes: Readonly<Record<string, Archetype>>): string {
+/**
+ * Sheets as JSON with the archetypes they stand on, so that the file opens elsewhere. Which file they once came with is
+ * their owner's own business.
+ */
+export function writePartsJson(
+  sheets: readonly Sheet[],
+  archetypes: Readonly<Record<string, Archetype>>,
+  about: AboutFile = {},
+): string {
   const used = [...new Set(sheets.map((sheet) => sheet.archetype as string))].flatMap((id) => archetypes[id] ?? []);
-  return `${JSON.stringify({ format: CATALOGUE_FORMAT, sheets, archetypes: used }, null, 1)}\n`;
+  const given = sheets.map(({ parcel: _parcel, ...sheet }) => sheet);
+  const head = Object.keys(about).length > 0 ? { about } : {};
+  return `${JSON.stringify({ format: CATALOGUE_FORMAT, ...head, sheets: given, archetypes: used }, null, 1)}\n`;
 }
 
 /** Sheets of one kind as CSV (RFC 4180): one row a part, an empty cell for what is typical. */

@@ -21,10 +21,14 @@ export function ownSheetId(name: string, taken: (id: string) => boolean): SheetI
   }
 }
 
+export type SoldWhen = Pick<Sheet, 'introducedYear' | 'soldUntilYear' | 'warrantyMonths'>;
+
 export type OwnAnswers = {
   readonly name: string;
   readonly maker?: string;
   readonly price?: Money;
+  /** When it came, until when it was sold new, how long it is warranted: what is said of it. */
+  readonly sold?: SoldWhen;
   /** Only what was typed or taken over: the rest is typical. */
   readonly values: Readonly<Record<string, unknown>>;
   /** Where the typed numbers come from. */
@@ -39,7 +43,7 @@ export type OwnAnswers = {
 export function ownSheet(
   id: SheetId,
   archetype: Archetype,
-  { name, maker, price, values, basis, like }: OwnAnswers,
+  { name, maker, price, sold = {}, values, basis, like }: OwnAnswers,
 ): Sheet {
   const had = (like ?? {}) as unknown as Readonly<Record<string, unknown>>;
   const from = Object.fromEntries(
@@ -57,6 +61,7 @@ export function ownSheet(
     archetype: archetype.id,
     ...(maker ? { maker } : {}),
     ...(price ? { price } : {}),
+    ...sold,
     ...values,
     ...(like?.builtIn ? { builtIn: like.builtIn } : {}),
     ...(like?.inTheBox ? { inTheBox: like.inTheBox } : {}),

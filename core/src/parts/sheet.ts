@@ -90,6 +90,12 @@ const sheetOf = <K extends PartKind>(kind: K) =>
     kind: z.literal(kind),
     maker: z.string().max(LIMITS.nameCharacters).optional(),
     /** It is only to be had used. */ soldUsed: z.boolean().optional(),
+    /** From when it was sold, and until when it was sold new; how long its maker stands for it. */
+    introducedYear: z.int().min(1970).max(2200).optional(),
+    soldUntilYear: z.int().min(1970).max(2200).optional(),
+    warrantyMonths: z.int().min(0).max(600).optional(),
+    /** The file of parts it was taken in with. */
+    parcel: z.string().min(1).max(LIMITS.nameCharacters).optional(),
     archetype: archetypeIdSchema,
     ...identity,
     ...(VALUES[kind].partial().shape as ReturnType<(typeof VALUES)[K]['partial']>['shape']),
@@ -117,6 +123,10 @@ export type Sheet<K extends PartKind = PartKind> = K extends PartKind
       readonly kind: K;
       readonly maker?: string;
       readonly soldUsed?: boolean;
+      readonly introducedYear?: number;
+      readonly soldUntilYear?: number;
+      readonly warrantyMonths?: number;
+      readonly parcel?: string;
       readonly archetype: z.infer<typeof archetypeIdSchema>;
     } & Readonly<Partial<Values<K>>>
   : never;

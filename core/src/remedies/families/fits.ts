@@ -70,7 +70,7 @@ function chassisAround(base: Base, catalogue: Catalogue, less: readonly Proposal
 }
 
 /** A small graphics card is no accelerator: what draws far less does far less. Ports for NVMe alone are no others. */
-function doesAsMuch(other: Part, now: Part): boolean {
+export function doesAsMuch(other: Part, now: Part): boolean {
   if (other.kind === 'accelerator' && now.kind === 'accelerator') return other.peakW >= now.peakW * 0.4;
   return other.kind !== 'controller' || now.kind !== 'controller' || lanes(other) > 0 || lanes(now) === 0;
 }

@@ -7,6 +7,7 @@ import { asSets, proposeSets } from '../../pool/propose';
 import { holding, toldOf } from '../../pool/setsOf';
 import type { Proposal } from '../../snags/snag';
 import { about, swaps } from '../guesses';
+import { equals } from './equals';
 import { none, type Propose, type Proposes } from './shared';
 
 /** Another drive of the same size, interface and at least the capacity, that has what this one lacks. */
@@ -82,4 +83,5 @@ export const LASTS = {
   'lasts.writeBack': none,
   'lasts.bridge': none,
   'lasts.aged': none,
+  'lasts.notSold': (base, snag, catalogue) => equals(base, about(base, snag)[0], catalogue),
 } as const satisfies Proposes;

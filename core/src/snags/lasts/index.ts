@@ -11,7 +11,7 @@ import {
   systemAlone,
   wornByWrites,
 } from './pool';
-import { agedParts, bridges, pastRatedBays, unprotectedCache, wornDrives } from './rules';
+import { agedParts, bridges, notSold, pastRatedBays, unprotectedCache, wornDrives } from './rules';
 import type { RulesOf } from '../words';
 import type { LastsFacts } from './words';
 
@@ -33,4 +33,5 @@ export const LASTS: RulesOf<LastsFacts> = {
   'lasts.writeBack': unprotectedCache,
   'lasts.bridge': bridges,
   'lasts.aged': agedParts,
+  'lasts.notSold': notSold,
 };

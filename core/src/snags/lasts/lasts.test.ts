@@ -57,3 +57,31 @@ test('years of owned parts count up to the day of the assessment', () => {
   expect(aged('sump-700', 2020)).toEqual(['note: The battery of Sump 700 is 6 years old.']);
   expect(aged('tern-8i', 2005)).toEqual([]);
 });
+
+describe('parts that are sold no more', () => {
+  const until = (soldUntilYear: number, more: object = {}, id = 'barge-8') => {
+    const made = cube(tweak(id, { soldUntilYear })).add('tern-8i').add('barge-8', 2);
+    return made.set({ items: made.build.items.map((item) => (item.sheet === id ? { ...item, ...more } : item)) });
+  };
+  test('to buy as new: a note, and parts that can stand in for them; used, or sold still: nothing', () => {
+    expect(said(until(2020), 'lasts.notSold')).toEqual(['note: 2 × Barge 8 TB were sold new until 2020.']);
+    expect(firstRemedy(until(2020), 'lasts.notSold')[0]).toMatch(/^Take .* instead of Barge 8 TB$/);
+    expect(find(until(2020, { condition: 'good' }), 'lasts.notSold')).toEqual([]);
+    expect(find(until(2026), 'lasts.notSold')).toEqual([]);
+  });
+  test('an owned one is at least as old as that, where nobody says when it was bought', () => {
+    expect(said(until(2019, { deal: 'owned' }), 'lasts.aged')).toEqual(['note: 2 × Barge 8 TB are 7 years old.']);
+    expect(find(until(2019, { deal: 'owned', year: 2024 }), 'lasts.aged')).toEqual([]);
+  });
+  test.each([
+    ['memory', 'clew-16e'],
+    ['a processor', 'drover-4'],
+    ['a card', 'tern-8i'],
+    ['a supply', 'ember-450s'],
+  ])('equals of %s do what it does', (_what, id) => {
+    const made = until(2020, {}, id);
+    expect(find(made, 'lasts.notSold')).toHaveLength(1);
+    const titles = firstRemedy(made, 'lasts.notSold');
+    expect(titles.every((title) => title.startsWith('Take ') || title.startsWith('Give up'))).toBe(true);
+  });
+});

@@ -81,13 +81,35 @@ export function bridges(situation: Situation): Found<'lasts.bridge'>[] {
   });
 }
 
+/** Parts to buy that their maker sells no more: used ones, or what is left on some shelf. */
+export function notSold({ units, asOf }: Situation): Found<'lasts.notSold'>[] {
+  const now = Number(asOf.slice(0, 4));
+  const gone = units.filter(
+    ({ item, builtIn, part: { sheet } }) =>
+      item?.deal === 'buy' &&
+      !builtIn &&
+      (item.condition === undefined || item.condition === 'new') &&
+      sheet.soldUntilYear !== undefined &&
+      sheet.soldUntilYear < now,
+  );
+  return [...groupedBy(gone, ({ item }) => item?.id).values()].map((like): Found<'lasts.notSold'> => ({
+    severity: 'note',
+    at: placesOf(like),
+    facts: { part: like[0].part.name, count: like.length, year: like[0].part.sheet.soldUntilYear ?? now },
+  }));
+}
+
 /** Years after which makers expect a part to fail more often: their warranties, and electrolytes of batteries. */
 const MANY_YEARS = { drive: 5, supply: 10, ups: 4, fan: 8 } as const;
 
 /** Owned parts past the years they are made for; the battery of a UPS is what ages in it. */
 export function agedParts({ units, asOf }: Situation): Found<'lasts.aged'>[] {
   const now = Number(asOf.slice(0, 4));
-  const yearsOf = ({ item, builtIn }: PlannedUnit) => (item?.year === undefined || builtIn ? 0 : now - item.year);
+  // What is not sold new any more is at least as old as that.
+  const yearsOf = ({ item, builtIn, part }: PlannedUnit) => {
+    const year = item?.year ?? (item?.deal === 'owned' ? part.sheet.soldUntilYear : undefined);
+    return year === undefined || builtIn ? 0 : now - year;
+  };
   const aged = units.filter((unit) => {
     const most = (MANY_YEARS as Readonly<Record<string, number>>)[unit.part.kind];
     return most !== undefined && yearsOf(unit) >= most;

@@ -19,6 +19,7 @@ export type LastsFacts = {
   'lasts.writeBack': { card: string; count: number };
   'lasts.bridge': { box: string; fault: 'weak' | 'one' | 'lost' };
   'lasts.aged': { part: string; count: number; years: number; battery: string };
+  'lasts.notSold': { part: string; count: number; year: number };
 };
 
 export const LASTS_WORDS: WordsOf<LastsFacts> = {
@@ -135,5 +136,11 @@ export const LASTS_WORDS: WordsOf<LastsFacts> = {
         ? `The battery of ${f.part} is ${f.years} years old.`
         : `${f.part} ${f.count > 1 ? 'are' : 'is'} ${f.years} years old.`,
     why: 'Past the years it is made for it fails more often; have a spare, or change it before.',
+  },
+  'lasts.notSold': {
+    title: 'No longer sold new',
+    what: (f) =>
+      `${f.count > 1 ? `${f.count} × ` : ''}${f.part} ${f.count > 1 ? 'were' : 'was'} sold new until ${f.year}.`,
+    why: 'Found used, or as what is left on a shelf: without a warranty, and hard to find again when one fails.',
   },
 };

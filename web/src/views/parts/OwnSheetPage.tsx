@@ -10,6 +10,7 @@ import {
   type Archetype,
   type Basis,
   type Sheet,
+  type SoldWhen,
 } from '@inch-tower/core';
 import { problemOf, useSaveSheetMutation, type OwnedCatalogue } from '../../state/api';
 import { PartDrawing } from '../sheets/PartDrawing';
@@ -21,6 +22,7 @@ import {
   makeSheet,
   SHAPED,
   shapeBase,
+  SOLD_WORDS,
   textOf,
   typicalWords,
   withoutRows,
@@ -123,6 +125,7 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
     name: like ? (editing ? like.name : `${like.name}, mine`) : '',
     maker: like?.maker ?? '',
     price: like?.price ? String(like.price.minor / minorPerMajor(like.price.currency)) : '',
+    sold: soldOf(like),
     basis: 'measured',
     shape: {},
     lists: {},
@@ -202,6 +205,21 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
               onChange={(event) => set({ price: event.target.value })}
             />
             <span className="mono text-[13px] text-mid">{currencyOf(archetype, like)}</span>
+          </span>
+          <span>Sold</span>
+          <span className="flex flex-wrap items-center gap-2 text-[13px]">
+            {(Object.keys(SOLD_WORDS) as (keyof SoldWhen)[]).map((field) => (
+              <label key={field} className="flex items-center gap-1.5">
+                {SOLD_WORDS[field]}
+                <input
+                  className="field mono w-16 px-1 text-right"
+                  inputMode="numeric"
+                  placeholder="open"
+                  value={draft.sold[field]}
+                  onChange={(event) => set({ sold: { ...draft.sold, [field]: event.target.value } })}
+                />
+              </label>
+            ))}
           </span>
           <label htmlFor="own-basis">The numbers are</label>
           <select
@@ -287,3 +305,9 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
     </main>
   );
 }
+
+const soldOf = (like: Sheet | undefined): Draft['sold'] => ({
+  introducedYear: String(like?.introducedYear ?? ''),
+  soldUntilYear: String(like?.soldUntilYear ?? ''),
+  warrantyMonths: String(like?.warrantyMonths ?? ''),
+});

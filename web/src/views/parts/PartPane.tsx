@@ -59,6 +59,7 @@ export function PartPane({ part, own, catalogue, onGone }: Props) {
         {part.price ? moneyWords(part.price.minor, part.price.currency) : 'no price'}
         <span className="ml-2 font-sans text-mid">{part.sheet.price ? 'listed' : part.price ? 'typical' : ''}</span>
       </p>
+      <SoldWhen sheet={part.sheet} />
       <div className="mt-2 flex flex-wrap gap-1.5">
         <Link className="press inline-flex items-center" to={from}>
           {isClass ? 'Make one of your own' : 'Make one like it'}
@@ -115,4 +116,16 @@ function Lines({ title, lines }: { readonly title: string; readonly lines: reado
       </tbody>
     </table>
   );
+}
+
+/** From when to when a part is sold, its warranty, and the file it came with. */
+function SoldWhen({ sheet }: { readonly sheet: Part['sheet'] }) {
+  const { introducedYear, soldUntilYear, warrantyMonths, parcel } = sheet;
+  const words = [
+    introducedYear && `sold from ${introducedYear}`,
+    soldUntilYear && `new until ${soldUntilYear}`,
+    warrantyMonths && `${warrantyMonths} months of warranty`,
+    parcel && `came with “${parcel}”`,
+  ].filter(Boolean);
+  return words.length > 0 ? <p className="text-[13px] text-mid">{words.join(', ')}</p> : null;
 }

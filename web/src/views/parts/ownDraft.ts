@@ -17,6 +17,7 @@ import {
   type PartOf,
   type Sheet,
   type SheetId,
+  type SoldWhen,
 } from '@inch-tower/core';
 
 /** What is typed of a sheet: numbers as text, lists as they are, a chassis by its dimensions. */
@@ -24,6 +25,7 @@ export type Draft = {
   readonly name: string;
   readonly maker: string;
   readonly price: string;
+  readonly sold: Readonly<Record<keyof SoldWhen, string>>;
   readonly basis: Basis;
   readonly texts: Readonly<Record<string, string>>;
   /** Lists with rows of one's own; the others are those of the class or the part it is like. */
@@ -85,6 +87,13 @@ const sizesOf = ({ texts }: Draft): Readonly<Record<string, number>> =>
     [...SHAPED].flatMap((name) => (Number(texts[name] ?? '') > 0 ? [[name, Number(texts[name])]] : [])),
   );
 
+/** What is said of when a part is sold. */
+export const SOLD_WORDS: Readonly<Record<keyof SoldWhen, string>> = {
+  introducedYear: 'from year',
+  soldUntilYear: 'new until',
+  warrantyMonths: 'warranty, months',
+};
+
 /** Dimensions a chassis takes from its drawing. */
 export const SHAPED: ReadonlySet<string> = new Set(['widthMm', 'heightMm', 'depthMm']);
 
@@ -132,6 +141,11 @@ export function makeSheet(draft: Draft, archetype: Archetype, like: Sheet | unde
   if (priced && (!priced.ok || priced.value < 0))
     return { ok: false, words: `The price ${priced.ok ? 'is less than nothing' : priced.words}.` };
   const price = priced?.ok ? priced.value : undefined;
+  const sold = Object.entries(draft.sold).flatMap(([field, text]) =>
+    text.trim() === '' ? [] : [[field, /^\d+$/.test(text.trim()) ? Number(text) : NaN] as const],
+  );
+  const odd = sold.find(([, value]) => Number.isNaN(value));
+  if (odd) return { ok: false, words: `${SOLD_WORDS[odd[0] as keyof SoldWhen]}: a whole number.` };
   const plain = { ...listsOf(draft, archetype, like), ...values };
   const base = baseOf(plain, archetype);
   const all: Record<string, unknown> = { ...plain, ...(base ? reshape(base, draft.shape) : {}) };
@@ -140,12 +154,16 @@ export function makeSheet(draft: Draft, archetype: Archetype, like: Sheet | unde
     name: draft.name.trim() || 'Unnamed',
     maker: draft.maker.trim(),
     values: all,
+    sold: Object.fromEntries(sold),
     basis: draft.basis,
     ...(like ? { like } : {}),
     ...(price === undefined ? {} : { price: { minor: Math.round(price * minorPerMajor(currency)), currency } }),
   });
   const checked = sheetSchema.safeParse(sheet);
-  const labels = new Map<string, string>(fieldsOf(archetype.kind).map(({ name, label }) => [name, label]));
+  const labels = new Map<string, string>([
+    ...Object.entries(SOLD_WORDS),
+    ...fieldsOf(archetype.kind).map(({ name, label }) => [name, label] as const),
+  ]);
   if (!checked.success)
     return {
       ok: false,

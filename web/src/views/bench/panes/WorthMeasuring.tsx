@@ -22,13 +22,16 @@ export function WorthMeasuring({ unit }: { readonly unit: UnitId }) {
 function Movers({ unit }: { readonly unit: UnitId }) {
   const all = useAsked(() => benchWorker().movers(unit), unit);
   if (!all) return <p className="text-mid">Looking …</p>;
-  if (all.length === 0) return <p className="text-mid">Nothing: no typical number of it moves a figure here.</p>;
+  const first = all[0];
+  if (!first) return <p className="text-mid">Nothing: no typical number of it moves a figure here.</p>;
   return (
     <ol data-testid="movers">
       {all.slice(0, MOST).map((one) => (
         <li key={one.field} className="border-b border-dotted border-line py-1">
           <span className="font-medium">{one.label}</span>{' '}
-          <span className="mono text-[12.5px]">{`${short(one.value)} ${one.unit}, ${short(one.lo)}–${short(one.hi)}`}</span>
+          <span className="mono text-[12.5px]">
+            {`${short(one.value)} ${one.unit}, ${short(one.lo)}–${short(one.hi)}`}
+          </span>
           <span className="block text-mid">{movesWords(one)}</span>
         </li>
       ))}
