@@ -6,4 +6,6 @@ export type Sample = {
   readonly kind: PartKind;
   readonly text: string;
   readonly fields: Readonly<Record<string, unknown>>;
+  /** Ports, slots, bays and plugs by what they are called; where it is missing nobody looked. */
+  readonly places?: Readonly<Record<string, unknown>>;
 };
