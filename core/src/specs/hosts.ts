@@ -20,6 +20,11 @@ const SOCKET: readonly Rule[] = [
     free: true,
     read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
   },
+  {
+    field: 'socket',
+    label: /^(?:cpu|processor|prozessor)$/i,
+    read: ({ value }) => /^(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
+  },
 ];
 
 export const PROCESSOR: KindRules = {
@@ -72,9 +77,9 @@ export const PROCESSOR: KindRules = {
 export const COOLER: KindRules = {
   kind: 'cooler',
   cues: [
-    [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?! ?(?:height|clear|höhe))/i, 4],
+    [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?! ?(?:height|clear|höhe|up to|max|bis))/i, 4],
     [/cooling capacity|kühlleistung/i, 3],
-    [/(?:cooler|kühler)(?! ?(?:height|clear|höhe))|heat ?sink/i, 4],
+    [/(?:cooler|kühler)(?! ?(?:height|clear|höhe|up to|max|bis))|heat ?sink/i, 4],
     [/heat ?pipes?/i, 3],
     [/\btdp\b/i, 1],
   ],
@@ -166,6 +171,17 @@ export const MEMORY: KindRules = {
 /** A board, and not what a case takes. */
 const BOARD_ITSELF =
   /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
+const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc|registered ecc|ecc registered/i;
+
+/** A form of board that stands alone between commas. */
+const HOLES_ALONE: readonly (readonly [RegExp, string])[] = [
+  [/^mini-?itx$/i, 'mini-itx'],
+  [/^(?:micro|m|µ)-?atx$/i, 'micro-atx'],
+  [/^ssi-?ceb$/i, 'ssi-ceb'],
+  [/^(?:ssi-?eeb|e-atx)$/i, 'ssi-eeb'],
+  [/^atx$/i, 'atx'],
+];
+
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
@@ -186,6 +202,12 @@ export const BOARD: KindRules = {
         [/ssi-?eeb|e-atx/i, 'ssi-eeb'],
         [/\batx\b/i, 'atx'],
       ),
+    },
+    {
+      field: 'holes',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? HOLES_ALONE.find(([pattern]) => pattern.test(value))?.[1] : undefined,
     },
     ...SOCKET,
     {
@@ -238,7 +260,7 @@ export const BOARD: KindRules = {
           ? undefined
           : /^\W*ecc/i.test(label)
             ? yesNo({ label, value, line: 0, text: '' })
-            : /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc/i.test(value)
+            : HAS_ECC.test(value)
               ? true
               : undefined,
     },
@@ -251,6 +273,14 @@ export const BOARD: KindRules = {
           : /ipmi|bmc|redfish|yes|ja|kvm/i.test(value)
             ? true
             : undefined,
+    },
+    {
+      field: 'carriesW',
+      label: /^(?:cpu|processor|prozessor)/i,
+      read: ({ value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        return /\btdp\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
+      },
     },
     {
       field: 'carriesW',

@@ -35,7 +35,7 @@ export const SUPPLY: KindRules = {
         [/\bsfx\b/i, 'sfx'],
         [/\btfx\b/i, 'tfx'],
         [/flex[ -]?atx/i, 'flex-atx'],
-        [/\b(?:ps2 ?\/ ?)?atx\b(?!\s*(?:12v|3\.))/i, 'atx'],
+        [/\b(?:ps2 ?\/ ?)?atx\b(?!\s*(?:12v|3\.|24|20))/i, 'atx'],
       ),
     },
     {

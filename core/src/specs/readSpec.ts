@@ -7,6 +7,7 @@ import { BOARD, CARDS, CHASSIS, COOLER, MEMORY, PROCESSOR } from './hosts';
 import { FAN, SUPPLY, UPS } from './power';
 import { decimalOf, quantitiesOf, type Quantity } from './quantities';
 import { isPlausible } from './plausible';
+import { placesOf, type Place } from './places';
 import { railTable } from './railTable';
 import type { ReadField } from './readField';
 import { COMMON, type KindRules, type Rule } from './rule';
@@ -21,6 +22,7 @@ type SpecRead = {
   readonly models: readonly string[];
   readonly fields: readonly ReadField[];
   readonly contradictions: readonly Contradiction[];
+  /** What stands in the lists of the sheet. */ readonly places: readonly Place[];
 };
 export type SpecReading = ({ readonly ok: true } & SpecRead) | { readonly ok: false; readonly words: string };
 
@@ -105,6 +107,7 @@ export function readSpec(
     models,
     fields: without(fields),
     contradictions,
+    places: placesOf(rules.kind, ofOne, decimal),
   };
 }
 

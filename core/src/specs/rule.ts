@@ -49,6 +49,8 @@ function called(word: 'max' | 'typ', { value }: Entry, quantities: readonly Quan
 type Axis = 'w' | 'h' | 'd';
 const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
 const ORDER = /(?<![a-zäöü])([wbhdlt])\s*[x×*/]\s*([wbhdlt])(?:\s*[x×*/]\s*([wbhdlt]))?(?![a-zäöü])/i;
+const LETTERED =
+  /(?<![a-z])([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s?(mm|cm|in|")/i;
 const SIZE_LABEL = /form ?factor|dimension|abmess|maße|masse \(|size|größe/i;
 
 /** A width, height or depth (or length) out of dimensions that say in which order they stand; in mm. */
@@ -62,6 +64,13 @@ export const axis =
       const letters = order.slice(1).filter((one) => one !== undefined);
       const at = letters.findIndex((one) => AXES[one.toLowerCase()] === wanted);
       return at >= 0 && lengths.length === letters.length ? lengths[at]!.value : undefined;
+    }
+    // `W 437 x H 132 x D 648 mm`: one unit for all three.
+    const lettered = LETTERED.exec(value);
+    if (lettered) {
+      const at = [1, 3, 5].find((i) => AXES[lettered[i]!.toLowerCase()] === wanted);
+      const factor = { mm: 1, cm: 10 }[lettered[7]!.toLowerCase()] ?? 25.4;
+      return at === undefined ? undefined : Number(lettered[at + 1]!.replace(',', '.')) * factor;
     }
     // `L 495 mm x W 230 mm`, or `150 mm (W) x 86 mm (H) x 140 mm (D)`.
     const ahead = lengths.map(({ at }) => /(?<![a-zäöü])([wbhdlt])\s*[:=]?\s*$/i.exec(value.slice(0, at))?.[1]);

@@ -1,6 +1,11 @@
+import { checkSheet } from '../parts/checkSheet';
+import { resolve, type PartOf } from '../parts/resolve';
 import { sheetSchema, type Archetype } from '../parts/sheet';
 import type { SheetId } from '../parts/ids';
 import { catalogue } from '../testing/fixture';
+import { TENTH } from '../testing/specTexts/tenth';
+import { listsOf } from './listsOf';
+import { placesOf } from './places';
 import { readSpec } from './readSpec';
 import { FIRST } from '../testing/specTexts/first';
 import { classFor, sheetOfSpec } from './sheetOf';
@@ -9,8 +14,12 @@ const classes = (kind: Archetype['kind']) => Object.values(catalogue.archetypes)
 const sheetFrom = (text: string) => {
   const read = readSpec(text);
   if (!read.ok) throw new Error(read.words);
-  const archetype = classFor(classes(read.kind), read.fields)!;
-  return { archetype, sheet: sheetOfSpec('own-x' as SheetId, archetype, read.name || 'X', 'Maker', read.fields), read };
+  const archetype = classFor(classes(read.kind), read.fields, read.places)!;
+  return {
+    archetype,
+    sheet: sheetOfSpec('own-x' as SheetId, archetype, read.name || 'X', 'Maker', read.fields, read.places),
+    read,
+  };
 };
 
 test('a class is found by what was read: disks of an interface, modules, supplies of a form', () => {
@@ -30,4 +39,81 @@ test('every text read makes a sheet its schema takes, with the line of each fiel
     for (const { field, text: line } of read.fields)
       expect(sheet.from?.[field]).toEqual({ basis: 'stated', ref: line });
   }
+});
+
+describe('ports, slots, bays and plugs that a text counts', () => {
+  const placed = (id: string) => {
+    const { text, places = {} } = TENTH.find((one) => one.id === id)!;
+    const { sheet, archetype, read } = sheetFrom(text);
+    expect([id, sheetSchema.safeParse(sheet).error?.issues ?? [], checkSheet(sheet, archetype)]).toEqual([id, [], []]);
+    return { part: resolve(sheet, archetype) as never, sheet, read, said: places as Readonly<Record<string, number>> };
+  };
+  const sum = (list: readonly { readonly count: number }[]) => list.reduce((all, { count }) => all + count, 0);
+
+  test.each(['board, a maker’s table of ports', 'server board, labels with counts behind', 'small board, German'])(
+    '%s: as many ports, sockets and slots',
+    (id) => {
+      const { part, said } = placed(id);
+      const { connectors, m2Sockets, slots } = part as PartOf<'board'>;
+      expect(sum(connectors.filter(({ kind }) => kind === 'sata'))).toBe(said.sataPorts);
+      expect(m2Sockets).toHaveLength(said.m2Sockets!);
+      expect(slots.map(({ lanes, wiredLanes }) => [lanes, wiredLanes])).toEqual(
+        (said.slots as unknown as { count: number; lanes: number; wiredLanes: number }[]).flatMap((slot) =>
+          Array.from({ length: slot.count }, () => [slot.lanes, slot.wiredLanes]),
+        ),
+      );
+    },
+  );
+
+  test.each(['tower case with room for parts', 'rack with hot-swap bays', 'cube, one line of a shop'])(
+    '%s: as many bays and openings, in the shell that was read',
+    (id) => {
+      const { part, said, read } = placed(id);
+      const { bayGroups, openings, boardHoles } = part as PartOf<'chassis'>;
+      const bays = bayGroups.filter(({ takes }) => takes.includes('3.5')).map(({ rows, columns }) => rows * columns);
+      const left = listsOf((part as PartOf<'chassis'>).typical as never, {}, read.places).left.map(
+        ({ field }) => field,
+      );
+      if (!left.includes('bays35')) expect(bays).toContain(said.bays35);
+      expect(openings[0]!.count).toBe(said.openings);
+      expect(boardHoles).toEqual(said.boards);
+    },
+  );
+
+  test('plugs on cables of up to four; the list counts as typical, with what was said as its source', () => {
+    const { part, said, sheet } = placed('supply with its plugs');
+    const { cables } = part as PartOf<'supply'>;
+    const plugs = (kind: string) =>
+      sum(
+        cables.flatMap((one) =>
+          one.plugs.filter(({ plug }) => plug === kind).map(({ count }) => ({ count: count * one.count })),
+        ),
+      );
+    expect([
+      plugs('24-pin'),
+      plugs('8-pin-cpu'),
+      plugs('8-pin-card'),
+      plugs('sata-power'),
+      plugs('peripheral'),
+    ]).toEqual([said.mainPlugs, said.processorPlugs, said.cardPlugs, said.sataPlugs, said.peripheralPlugs]);
+    expect(sheet.from!.cables).toEqual({ basis: 'typical', ref: expect.stringContaining('10 SATA plugs') as string });
+  });
+
+  test('ports of a card by their kind and side', () => {
+    const { connectors } = placed('HBA, inside and outside').part as PartOf<'controller'>;
+    expect(connectors.map(({ count, kind, side }) => [count, kind, side])).toEqual([
+      [1, 'sff-8643', 'inside'],
+      [1, 'sff-8644', 'outside'],
+    ]);
+  });
+
+  test('what two lines count differently, and bays that fit no shell, are left as they are', () => {
+    const of = (text: string) => placesOf('board', text.split('\n'), '.').map(({ field }) => field);
+    expect(of('SATA ports: 6\n4 x SATA 6Gb/s')).toEqual([]);
+    expect(of('SATA ports: 6\n6 x SATA 6Gb/s')).toEqual(['sataPorts']);
+    const cube = catalogue.archetypes['cube-8']!;
+    const bays = (count: number) => [{ field: 'bays35', value: count, words: '', line: 1, text: '' }];
+    expect(listsOf(cube, {}, bays(61)).left).toHaveLength(1);
+    expect(listsOf(cube, {}, bays(4)).left).toEqual([]);
+  });
 });

@@ -1,6 +1,8 @@
 import { ownSheet } from '../parts/ownSheet';
 import type { SheetId } from '../parts/ids';
 import type { Archetype, Sheet } from '../parts/sheet';
+import { listsOf } from './listsOf';
+import type { Place } from './places';
 import type { ReadField } from './readField';
 
 /** Fields by which classes of a kind differ; a class that says another than was read is hardly the one. */
@@ -27,8 +29,14 @@ const AGREES = 3;
  * The class of a kind that what was read is most like: first by what its fields say, then by how near its numbers are.
  * Null where there is no class of the kind.
  */
-export function classFor<T extends Archetype>(classes: readonly T[], fields: readonly ReadField[]): T | null {
+export function classFor<T extends Archetype>(
+  classes: readonly T[],
+  fields: readonly ReadField[],
+  places: readonly Place[] = [],
+): T | null {
+  const bays = places.find(({ field }) => field === 'bays35')?.value as number | undefined;
   const score = (one: T): number =>
+    (bays === undefined ? 0 : likeBays(one, bays)) +
     fields.reduce((sum, { field, value }) => {
       const typical = (one as unknown as Readonly<Record<string, unknown>>)[field];
       if (TELLING.has(field)) return sum + (typical === value ? AGREES : -AGREES);
@@ -38,6 +46,15 @@ export function classFor<T extends Archetype>(classes: readonly T[], fields: rea
   return classes.reduce<T | null>((best, one) => (best && score(best) >= score(one) ? best : one), null);
 }
 
+/** How near a class of chassis is by its bays for 3.5-inch drives; none is far off. */
+function likeBays(archetype: Archetype, bays: number): number {
+  if (archetype.kind !== 'chassis') return 0;
+  const has = archetype.bayGroups
+    .filter(({ takes }) => takes.includes('3.5'))
+    .reduce((sum, { rows, columns }) => sum + rows * columns, 0);
+  return has === 0 ? -AGREES : -Math.abs(Math.log(bays / has));
+}
+
 /** A sheet of what was read; each field keeps the line it was read from, the rest is typical of its class. */
 export function sheetOfSpec(
   id: SheetId,
@@ -45,11 +62,18 @@ export function sheetOfSpec(
   name: string,
   maker: string | undefined,
   fields: readonly ReadField[],
+  places: readonly Place[] = [],
 ): Sheet {
   const values = Object.fromEntries(fields.map(({ field, value }) => [field, value]));
-  const sheet = ownSheet(id, archetype, { name, ...(maker ? { maker } : {}), values, basis: 'stated' });
-  const from = Object.fromEntries(
-    fields.map(({ field, text }) => [field, { basis: 'stated' as const, ref: text.slice(0, 300) }]),
-  );
+  const { lists, left } = listsOf(archetype, values, places);
+  const all = { ...lists, ...values };
+  const sheet = ownSheet(id, archetype, { name, ...(maker ? { maker } : {}), values: all, basis: 'stated' });
+  const told = places.filter((one) => !left.includes(one)).map(({ words }) => words);
+  // How many there are was said; how a row is beyond that is the class's, so the whole list counts as typical.
+  const typical = { basis: 'typical' as const, ref: told.join('; ').slice(0, 300) };
+  const from = Object.fromEntries([
+    ...Object.keys(lists).map((field) => [field, typical]),
+    ...fields.map(({ field, text }) => [field, { basis: 'stated' as const, ref: text.slice(0, 300) }]),
+  ]);
   return { ...sheet, from: { ...sheet.from, ...from } };
 }

@@ -6,7 +6,19 @@ import { NINTH } from './ninth';
 import { SECOND } from './second';
 import { SEVENTH } from './seventh';
 import { SIXTH } from './sixth';
+import { TENTH } from './tenth';
 import { THIRD } from './third';
 
 /** Every text with what a person reads from it. */
-export const SAMPLES = [...FIRST, ...SECOND, ...THIRD, ...FOURTH, ...FIFTH, ...SIXTH, ...SEVENTH, ...EIGHTH, ...NINTH];
+export const SAMPLES = [
+  ...FIRST,
+  ...SECOND,
+  ...THIRD,
+  ...FOURTH,
+  ...FIFTH,
+  ...SIXTH,
+  ...SEVENTH,
+  ...EIGHTH,
+  ...NINTH,
+  ...TENTH,
+];

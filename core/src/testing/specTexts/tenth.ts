@@ -54,6 +54,7 @@ Remote management: IPMI with dedicated LAN`,
       socket: 'Q8',
       memorySlots: 4,
       memoryType: 'ddr4',
+      memoryForm: 'dimm',
       memoryEcc: true,
       remoteManagement: true,
     },
@@ -143,7 +144,9 @@ Length	150 mm`,
   {
     id: 'supply, plugs in a line',
     kind: 'supply',
-    text: `Ember 450 SFX 450W 80 PLUS Bronze. Cables: 1x ATX 24-pin, 1x EPS 4+4-pin, 2x PCIe 6+2-pin, 6x SATA, 2x peripheral`,
+    text:
+      `Ember 450 SFX 450W 80 PLUS Bronze. Cables: 1x ATX 24-pin, 1x EPS 4+4-pin, ` +
+      `2x PCIe 6+2-pin, 6x SATA, 2x peripheral`,
     fields: { form: 'sfx', ratedW: 450, efficiencyClass: 'bronze' },
     places: { mainPlugs: 1, processorPlugs: 1, cardPlugs: 2, sataPlugs: 6, peripheralPlugs: 2 },
   },

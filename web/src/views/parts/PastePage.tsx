@@ -44,7 +44,8 @@ export default function PastePage() {
     () => Object.values(catalogue.archetypes).filter((one) => one.kind === kind),
     [catalogue, kind],
   );
-  const archetype = classes.find(({ id }) => id === typed.like) ?? classFor(classes, fields);
+  const places = useMemo(() => (read?.ok ? read.places.filter(({ field }) => !left.has(field)) : []), [read, left]);
+  const archetype = classes.find(({ id }) => id === typed.like) ?? classFor(classes, fields, places);
   const name = typed.name ?? (read?.ok ? read.name : '');
   const back = params.get('back');
   const fresh = (next: string) => {
@@ -58,7 +59,14 @@ export default function PastePage() {
     if (!archetype) return;
     if (name.trim() === '') return setProblem('It wants a name.');
     const id = ownSheetId(name, (one) => one in catalogue.sheets);
-    const sheet = sheetOfSpec(id, archetype, name.trim().slice(0, 200), typed.maker?.trim() || undefined, fields);
+    const sheet = sheetOfSpec(
+      id,
+      archetype,
+      name.trim().slice(0, 200),
+      typed.maker?.trim() || undefined,
+      fields,
+      places,
+    );
     const checked = sheetSchema.safeParse(sheet);
     const fault = checked.success ? checkSheet(sheet, archetype)[0]?.words : checked.error.issues[0]?.message;
     if (fault) return setProblem(`${fault} Leave that field out, or put it right in its sheet.`);

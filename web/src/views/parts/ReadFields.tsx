@@ -1,4 +1,4 @@
-import type { Archetype, Field, ReadField, SpecReading } from '@inch-tower/core';
+import { listsOf, type Archetype, type Field, type ReadField, type SpecReading } from '@inch-tower/core';
 import { countWords } from '../../words/format';
 import { valueWords } from '../sheets/valueWords';
 
@@ -25,10 +25,13 @@ export function ReadFields({ own, read, archetype, left, chosen, onLeave, onChoo
   const has = new Set([...read.fields, ...chosen.values()].map(({ field }) => field));
   const typical = own.filter(({ name, type }) => type !== 'list' && !has.has(name));
   const values = archetype as unknown as Readonly<Record<string, unknown>>;
+  const taken = [...read.fields, ...chosen.values()].filter(({ field }) => !left.has(field));
+  const numbers = Object.fromEntries(taken.map(({ field, value }) => [field, value]));
+  const noRoom = new Set(listsOf(archetype, numbers, read.places).left);
   return (
     <div className="mt-3 text-[13px]">
       <h2 className="text-[15px] font-semibold">
-        {countWords(read.fields.length, 'field')} read
+        {countWords(read.fields.length + read.places.length, 'field')} read
         {read.contradictions.length > 0 && `, ${countWords(read.contradictions.length, 'contradiction')}`}
       </h2>
       <table className="mt-1 w-full border-collapse">
@@ -58,6 +61,29 @@ export function ReadFields({ own, read, archetype, left, chosen, onLeave, onChoo
               </td>
               <td className="py-0.5 text-[12px] break-words text-mid">
                 <span className="mono">{line}</span> {text}
+              </td>
+            </tr>
+          ))}
+          {read.places.map((place) => (
+            <tr key={place.field} className="border-t border-dotted border-line align-baseline" data-read={place.field}>
+              <td className="w-7 py-0.5">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-(--ink)"
+                  aria-label={`Take over ${place.words}`}
+                  disabled={noRoom.has(place)}
+                  checked={!left.has(place.field) && !noRoom.has(place)}
+                  onChange={(event) => onLeave(place.field, !event.target.checked)}
+                />
+              </td>
+              <td colSpan={2} className={`py-0.5 pr-3 font-medium ${left.has(place.field) ? 'text-mid' : ''}`}>
+                {place.words}
+                {noRoom.has(place) && (
+                  <span className="warn block font-normal">Not so in this class: put it right in its sheet.</span>
+                )}
+              </td>
+              <td className="py-0.5 text-[12px] break-words text-mid">
+                <span className="mono">{place.line}</span> {place.text}
               </td>
             </tr>
           ))}

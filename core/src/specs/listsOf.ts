@@ -1,0 +1,201 @@
+import { reshape } from '../parts/reshape';
+import { resolve, type PartOf } from '../parts/resolve';
+import { askOf, withAnother } from '../parts/rows';
+import type { Archetype, Sheet } from '../parts/sheet';
+import { VALUES } from '../parts/sheet';
+import type { Place } from './places';
+
+type Row = Readonly<Record<string, unknown>>;
+type Lists = Readonly<Record<string, unknown>>;
+/** Lists of a sheet as a text counts them, and what of it could not be put into them. */
+export type PlacedLists = { readonly lists: Lists; readonly left: readonly Place[] };
+
+/**
+ * The lists of a part's class with as many rows as a text counts. What a row is like beyond that is the class's. `values` are the numbers read of the same text: bays have to stand in the shell they say.
+ */
+export function listsOf(archetype: Archetype, values: Lists, places: readonly Place[]): PlacedLists {
+  const said = new Map(places.map((place) => [place.field, place.value]));
+  const made = builders[archetype.kind]?.(archetype, said, values) ?? { lists: {}, taken: [] };
+  return { lists: made.lists, left: places.filter(({ field }) => !made.taken.includes(field)) };
+}
+
+type Made = { readonly lists: Lists; readonly taken: readonly string[] };
+type Said = ReadonlyMap<string, unknown>;
+type Builder = (archetype: Archetype, said: Said, values: Lists) => Made;
+
+const rowsOf = (archetype: Archetype, field: string): readonly Row[] =>
+  (archetype as unknown as Readonly<Record<string, readonly Row[]>>)[field] ?? [];
+
+function board(archetype: Archetype, said: Said): Made {
+  const lists: Record<string, unknown> = {};
+  const ports = said.get('sataPorts') as number | undefined;
+  if (ports !== undefined) {
+    const all = rowsOf(archetype, 'connectors');
+    const had = all.findIndex(({ kind, side }) => kind === 'sata' && side === 'inside');
+    const row = all[had] ?? SATA;
+    lists.connectors = [{ ...row, count: ports }, ...all.filter((_, i) => i !== had)];
+  }
+  const sockets = said.get('m2Sockets') as number | undefined;
+  const like = rowsOf(archetype, 'm2Sockets');
+  if (sockets !== undefined && like.length > 0) lists.m2Sockets = asMany(like, sockets, archetype, 'm2Sockets');
+  const slots = said.get('slots') as readonly SaidSlot[] | undefined;
+  if (slots) lists.slots = slotRows(slots, Number(rowsOf(archetype, 'slots')[0]?.gen ?? 3));
+  const taken = ['sataPorts', 'slots', ...(lists.m2Sockets ? ['m2Sockets'] : [])];
+  // What switches what off, and what is on a chip of its own, is that of the board there was.
+  return { taken, lists: Object.keys(lists).length > 0 ? { ...lists, rules: [], modes: [], addedChips: [] } : {} };
+}
+
+const SATA: Row = {
+  key: 'sata',
+  label: 'SATA port',
+  kind: 'sata',
+  lanes: 1,
+  carries: ['sata'],
+  gbPerLane: 6,
+  role: 'host',
+  side: 'inside',
+};
+type SaidSlot = { readonly count: number; readonly lanes: number; readonly wiredLanes: number; readonly gen?: number };
+
+/** Slots one beside the other from the first opening on; the widest hang on the processor. */
+function slotRows(slots: readonly SaidSlot[], gen: number): readonly Row[] {
+  const widest = Math.max(...slots.map(({ wiredLanes }) => wiredLanes));
+  return slots
+    .flatMap((slot) => Array.from({ length: slot.count }, () => slot))
+    .map((slot, i) => ({
+      key: `pcie${i + 1}`,
+      label: `Slot ${i + 1}, x${slot.lanes}`,
+      position: i,
+      bus: 'pcie',
+      lanes: slot.lanes,
+      wiredLanes: slot.wiredLanes,
+      gen: slot.gen ?? gen,
+      owner: slot.wiredLanes === widest ? 'processor' : 'chipset',
+      openEnd: false,
+    }));
+}
+
+/** The rows of a class, as many as were counted: the first of them, or more like the last. */
+function asMany(rows: readonly Row[], count: number, { kind }: Archetype, field: string): readonly unknown[] {
+  const schema = (VALUES[kind].shape as unknown as Readonly<Record<string, Parameters<typeof askOf>[0]>>)[field]!;
+  const ask = askOf(schema);
+  if (ask.type !== 'rows') return rows;
+  let made: readonly unknown[] = rows.slice(0, count);
+  while (made.length < count) made = withAnother(made, ask.of);
+  return made;
+}
+
+function chassis(archetype: Archetype, said: Said, values: Lists): Made {
+  const sheet = { id: 'own-read', kind: 'chassis', rev: 1, name: 'read', archetype: archetype.id, ...values };
+  const base = resolve(sheet as unknown as Sheet, archetype) as PartOf<'chassis'>;
+  const taken: string[] = [];
+  const bays: Record<string, { rows: number; columns: number }> = {};
+  for (const [field, size] of [
+    ['bays35', '3.5'],
+    ['bays25', '2.5'],
+  ] as const) {
+    const count = said.get(field) as number | undefined;
+    const group =
+      base.bayGroups.find(({ takes }) => takes[0] === size) ?? base.bayGroups.find(({ takes }) => takes.includes(size));
+    if (count === undefined || !group || bays[group.key]) continue;
+    const fits = gridsOf(count, group.rows / group.columns).find((grid) => {
+      const is = reshape(base, { bays: { ...bays, [group.key]: grid } }).bayGroups?.find(
+        ({ key }) => key === group.key,
+      );
+      return is && is.rows * is.columns === count;
+    });
+    if (!fits) continue;
+    bays[group.key] = fits;
+    taken.push(field);
+  }
+  const rooms = Object.fromEntries(
+    (['coolerMm', 'cardMm', 'supplyMm'] as const).flatMap((field) => {
+      if (!said.has(field)) return [];
+      taken.push(field);
+      return [[field, said.get(field)]];
+    }),
+  );
+  const draft = { ...rooms, ...(Object.keys(bays).length > 0 ? { bays } : {}) };
+  const lists: Record<string, unknown> = Object.keys(draft).length > 0 ? { ...reshape(base, draft) } : {};
+  const boards = said.get('boards');
+  if (boards) {
+    lists.boardHoles = boards;
+    taken.push('boards');
+  }
+  const [opening, ...others] = base.openings;
+  if (said.has('openings') && opening) {
+    lists.openings = [{ ...opening, count: said.get('openings') }, ...others];
+    taken.push('openings');
+  }
+  const fans = said.get('fans') as readonly { count: number; sizeMm: number; wall: string }[] | undefined;
+  if (fans) {
+    lists.fanMounts = mountsOf(base.fanMounts as readonly unknown[] as readonly Row[], fans);
+    taken.push('fans');
+  }
+  return { lists, taken };
+}
+
+/** Rows and columns that make a number of bays, those most like the class's first. */
+function gridsOf(count: number, like: number): readonly { readonly rows: number; readonly columns: number }[] {
+  const off = ({ rows, columns }: { rows: number; columns: number }) => Math.abs(Math.log(rows / columns / like));
+  return Array.from({ length: count }, (_, i) => i + 1)
+    .filter((rows) => count % rows === 0 && rows <= 32 && count / rows <= 32)
+    .map((rows) => ({ rows, columns: count / rows }))
+    .sort((a, b) => off(a) - off(b));
+}
+
+const NAMES: Readonly<Record<string, string>> = { middle: 'Fan wall' };
+/** Mounts of the walls that were said, as the class has them there; those of other walls are the class's. */
+function mountsOf(
+  had: readonly Row[],
+  fans: readonly { count: number; sizeMm: number; wall: string }[],
+): readonly Row[] {
+  const said = new Set(fans.map(({ wall }) => wall));
+  const made = fans.map(({ count, sizeMm, wall }, i): Row => {
+    const like = had.find((mount) => mount.wall === wall) ?? had[0];
+    const { at: _at, ...rest } = like ?? { path: wall === 'middle' ? 'inside' : 'open' };
+    const place = like && like.wall === wall && (like.sizesMm as readonly number[]).includes(sizeMm) ? { at: _at } : {};
+    const label = NAMES[wall] ?? `${wall[0]!.toUpperCase()}${wall.slice(1)} fans`;
+    return { ...rest, ...(place.at ? place : {}), key: `fan${i + 1}`, label, wall, sizesMm: [sizeMm], count };
+  });
+  return [...made, ...had.filter(({ wall }) => !said.has(wall as string))];
+}
+
+/** Plugs are dealt to cables as is usual: one a cable for board, processor and cards, up to four for drives. */
+const PLUGS: readonly (readonly [field: string, plug: string, most: number])[] = [
+  ['mainPlugs', '24-pin', 1],
+  ['processorPlugs', '8-pin-cpu', 1],
+  ['cardPlugs', '8-pin-card', 1],
+  ['sataPlugs', 'sata-power', 4],
+  ['peripheralPlugs', 'peripheral', 4],
+];
+const USUAL = { lengthMm: 600, gaugeAwg: 18 };
+
+function supply(archetype: Archetype, said: Said): Made {
+  const had = rowsOf(archetype, 'cables');
+  const has = (row: Row, plug: string) => (row.plugs as readonly { plug: string }[]).some((one) => one.plug === plug);
+  const asked = PLUGS.filter(([field]) => said.has(field));
+  if (asked.length === 0) return { lists: {}, taken: [] };
+  const made = asked.flatMap(([field, plug, most], i): Row[] => {
+    const all = said.get(field) as number;
+    const { lengthMm, gaugeAwg } = { ...USUAL, ...had.find((row) => has(row, plug)) };
+    const cable = (key: string, count: number, plugs: number): Row[] =>
+      count > 0 && plugs > 0 ? [{ key, count, plugs: [{ plug, count: plugs }], lengthMm, gaugeAwg }] : [];
+    return [...cable(`cable${i}a`, Math.floor(all / most), most), ...cable(`cable${i}b`, 1, all % most)];
+  });
+  const others = had.filter((row) => !asked.some(([, plug]) => has(row, plug)));
+  return { lists: { cables: [...made, ...others] }, taken: asked.map(([field]) => field) };
+}
+
+function controller(archetype: Archetype, said: Said): Made {
+  const ports = said.get('ports') as readonly { count: number; kind: string; side: string }[] | undefined;
+  const [like] = rowsOf(archetype, 'connectors');
+  if (!ports || !like) return { lists: {}, taken: [] };
+  const connectors = ports.map(({ count, kind, side }, i): Row => {
+    const { label: _label, ...rest } = like;
+    return { ...rest, key: `port${i + 1}`, count, kind, side, lanes: kind.endsWith('-8i') ? 8 : 4 };
+  });
+  return { lists: { connectors }, taken: ['ports'] };
+}
+
+const builders: Readonly<Partial<Record<Archetype['kind'], Builder>>> = { board, chassis, supply, controller };

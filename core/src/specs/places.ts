@@ -1,0 +1,243 @@
+import type { PartKind } from '../parts/vocabulary';
+import { quantitiesOf } from './quantities';
+import type { ReadField } from './readField';
+
+/** What a text says stands in the lists of a sheet, by what it is called; `words` for people. */
+export type Place = ReadField & { readonly words: string };
+
+/** A piece of a line: words between commas, under the label of its line. */
+type Piece = { readonly label: string; readonly value: string; readonly line: number; readonly text: string };
+type Finder = {
+  readonly field: string;
+  readonly words: (value: unknown) => string;
+  /** One value, which all that say it must agree on; or a list, gathered from all pieces. */
+  readonly find: (piece: Piece, decimal: ',' | '.') => unknown;
+  readonly gathers?: true;
+};
+
+const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,})(.*)$/;
+
+/** The pieces of all lines; what stands under a label that has nothing behind it has that label. */
+function piecesOf(lines: readonly string[]): Piece[] {
+  let under = '';
+  return lines.flatMap((line, i): Piece[] => {
+    if (line === '') {
+      under = '';
+      return [];
+    }
+    const pair = LABEL.exec(line);
+    const [label, value] = pair ? [pair[1]!, pair[2]!] : [under, line];
+    if (pair && value === '') under = label;
+    else if (pair) under = '';
+    return value
+      .split(/[;|]|,(?!\d)|\.\s+(?=[A-Z\d])/)
+      .map((piece) => piece.replace(/^[•*·–-]\s+/, '').trim())
+      .filter((piece) => piece !== '')
+      .map((piece) => ({ label, value: piece, line: i + 1, text: line }));
+  });
+}
+
+const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
+/** `8 x SATA`, `8 SATA`, or a label that says it and a number behind it. */
+const counted =
+  (what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${what})`, 'i'), not?: RegExp) =>
+  ({ label, value }: Piece): number | undefined => {
+    if (not?.test(`${label} ${value}`)) return undefined;
+    const before = new RegExp(String.raw`(?<![\d.,-])(\d{1,2})\s*[x×]?\s*(?:${what})`, 'i').exec(value);
+    if (before) return whole(before[1]);
+    const after = new RegExp(String.raw`(?:${what})[^,;]*?\s[x×]\s?(\d{1,2})$`, 'i').exec(value);
+    if (after) return whole(after[1]);
+    return behind.test(label)
+      ? whole(/^(\d{1,2})(?=\s*(?:[x×(]|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i.exec(value)?.[1])
+      : undefined;
+  };
+
+const FORMS: readonly (readonly [RegExp, string])[] = [
+  [/mini-?itx/i, 'mini-itx'],
+  [/(?:micro|m|µ)-?atx/i, 'micro-atx'],
+  [/ssi-?ceb/i, 'ssi-ceb'],
+  [/ssi-?eeb|e-?atx/i, 'ssi-eeb'],
+  [/(?<![a-zµ]-?)atx\b/i, 'atx'],
+];
+const WALLS: readonly (readonly [RegExp, string])[] = [
+  [/front|vorn/i, 'front'],
+  [/rear|back|hinten/i, 'rear'],
+  [/top|oben|roof/i, 'top'],
+  [/side|seit/i, 'side'],
+  [/bottom|unten/i, 'bottom'],
+  [/mid(?:dle)?|fan wall|mitte/i, 'middle'],
+];
+const ofWords = (choices: readonly (readonly [RegExp, string])[], said: string) =>
+  choices.find(([pattern]) => pattern.test(said))?.[1];
+
+/** Millimetres in a piece whose label or words are about something. */
+const room =
+  (about: RegExp) =>
+  ({ label, value }: Piece, decimal: ',' | '.'): number | undefined => {
+    if (!about.test(`${label} ${value}`)) return undefined;
+    const lengths = quantitiesOf(value, decimal).filter(({ dimension }) => dimension === 'mm');
+    return lengths.length === 1 && lengths[0]!.value >= 30 && lengths[0]!.value <= 600 ? lengths[0]!.value : undefined;
+  };
+
+/** How many, which generation, how long, and how many lanes are wired where that is less. */
+const SLOT = new RegExp(
+  String.raw`(?:(?<!\d)(\d)\s*[x×]\s*)?\bpci\s?-?\s?e(?:xpress)?\s*(?:gen\.?\s*)?([1-6])?(?:\.\d)?` +
+    String.raw`\s*[x×]\s?(16|8|4|1)\b(?:[^x]*?\bx\s?(16|8|4|2|1)\b)?`,
+  'i',
+);
+function slotIn({ label, value }: Piece): unknown {
+  if (/m\.2|lanes|nvme|ocu|slim/i.test(`${label} ${value}`)) return undefined;
+  const found = SLOT.exec(value);
+  if (!found) return undefined;
+  const lanes = Number(found[3]);
+  return {
+    count: Number(found[1] ?? 1),
+    lanes,
+    wiredLanes: Math.min(lanes, Number(found[4] ?? lanes)),
+    ...(found[2] ? { gen: Number(found[2]) } : {}),
+  };
+}
+
+function fansIn({ label, value }: Piece): unknown {
+  const found = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)\s?mm/i.exec(value);
+  const wall = ofWords(WALLS, value) ?? ofWords(WALLS, label);
+  return found && wall && /fan|cool|lüfter/i.test(`${label} ${value}`)
+    ? { count: Number(found[1]), sizeMm: Number(found[2]), wall }
+    : undefined;
+}
+
+function portsIn({ label, value }: Piece): unknown {
+  const found = /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654-[48]i)/i.exec(value);
+  if (!found) return undefined;
+  const kind = `sff-${found[2]!.toLowerCase()}`;
+  const isOutside = /extern|outside/i.test(`${label} ${value}`) || kind === 'sff-8088' || kind === 'sff-8644';
+  return { count: Number(found[1]), kind, side: isOutside ? 'outside' : 'inside' };
+}
+
+const n = (what: string) => (value: unknown) => `${value as number} ${what}`;
+const mm = (what: string) => (value: unknown) => `${what} ${value as number} mm`;
+type Many = readonly { readonly count: number }[];
+const each = (words: (one: never) => string) => (value: unknown) =>
+  (value as Many).map((one) => `${one.count} × ${words(one as never)}`).join(', ');
+
+const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
+  board: [
+    {
+      field: 'sataPorts',
+      words: n('SATA ports'),
+      find: counted(String.raw`(?:s-?ata|serial ata)\b(?! express)`, undefined, /m\.2/i),
+    },
+    {
+      field: 'm2Sockets',
+      words: n('M.2 sockets'),
+      find: counted(String.raw`m\.2\b`, undefined, /key[ -]?e\b|wi-?fi|wlan/i),
+    },
+    {
+      field: 'slots',
+      words: each(({ lanes, wiredLanes }: { lanes: number; wiredLanes: number }) =>
+        wiredLanes < lanes ? `x${lanes} wired x${wiredLanes}` : `x${lanes}`,
+      ),
+      find: slotIn,
+      gathers: true,
+    },
+  ],
+  chassis: [
+    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}3[.,]5`, /3[.,]5/) },
+    { field: 'bays25', words: n('bays of 2.5 inch'), find: counted(`${BAY()}2[.,]5`, /2[.,]5(?!.*3[.,]5)/) },
+    {
+      field: 'openings',
+      words: n('slot openings'),
+      find: counted(
+        String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss`,
+        /expansion ?slots?|pci(?:-?e)? ?slots|steckpl/i,
+      ),
+    },
+    { field: 'coolerMm', words: mm('coolers up to'), find: room(/cpu[ -]?cooler|cooler.*(?:height|clear)|kühler/i) },
+    { field: 'cardMm', words: mm('cards up to'), find: room(/gpu|graphics|vga|video card|grafikkarte/i) },
+    {
+      field: 'supplyMm',
+      words: mm('supplies up to'),
+      find: room(/(?:psu|power supply|netzteil).*(?:length|depth|länge|max)/i),
+    },
+    {
+      field: 'boards',
+      words: (value) =>
+        `boards: ${(value as string[]).map((one) => one.replace(/itx|atx|ceb|eeb|ssi/g, (form) => form.toUpperCase())).join(', ')}`,
+      find: boardIn,
+      gathers: true,
+    },
+    {
+      field: 'fans',
+      words: each(({ sizeMm, wall }: { sizeMm: number; wall: string }) => `${sizeMm} mm ${wall}`),
+      find: fansIn,
+      gathers: true,
+    },
+  ],
+  supply: [
+    { field: 'mainPlugs', words: n('24-pin plugs'), find: plugIn(/(?:20\+4|24)[- ]?pin/i) },
+    { field: 'processorPlugs', words: n('processor plugs'), find: plugIn(/\beps|\bcpu|4\+4/i) },
+    { field: 'cardPlugs', words: n('card plugs'), find: plugIn(/pci-?e|6\+2/i) },
+    { field: 'sataPlugs', words: n('SATA plugs'), find: plugIn(/s-?ata/i) },
+    { field: 'peripheralPlugs', words: n('4-pin plugs'), find: plugIn(/molex|peripheral/i) },
+  ],
+  controller: [
+    {
+      field: 'ports',
+      words: each(({ kind, side }: { kind: string; side: string }) => `${kind.toUpperCase()} ${side}`),
+      find: portsIn,
+      gathers: true,
+    },
+  ],
+};
+
+/** Words that may stand between a number and the size of the bays it counts. */
+function BAY(): string {
+  const words = 'internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less|interne?|externe?';
+  return String.raw`(?:(?:${words})[\s/]+)*`;
+}
+
+function boardIn({ label, value }: Piece): unknown {
+  const isAbout = /board|m\/b/i.test(label) || /^(?:(?:micro|mini|ssi)-?(?:atx|itx|ceb|eeb)|e?-?atx)$/i.test(value);
+  return isAbout ? ofWords(FORMS, value) : undefined;
+}
+
+function plugIn(pattern: RegExp) {
+  return ({ label, value }: Piece): number | undefined => {
+    if (pattern.test(value))
+      return whole(/^(?:[a-z]+\s+)?(\d{1,2})\s*[x×]/i.exec(value)?.[1] ?? /[x×]\s?(\d{1,2})$/.exec(value)?.[1]);
+    return pattern.test(label) ? whole(/^(\d{1,2})\s*[x×]?$/.exec(value)?.[1]) : undefined;
+  };
+}
+
+/** Most of anything that is counted here. */
+const MOST = 90;
+
+/**
+ * Ports, slots, bays, fans and plugs that the lines of a text count. What two lines count differently is left out: one
+ * of them may tell a part of the other.
+ */
+export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' | '.'): readonly Place[] {
+  const pieces = piecesOf(lines);
+  return (FINDERS[kind] ?? []).flatMap(({ field, words, find, gathers }): Place[] => {
+    const found = pieces.flatMap((piece) => {
+      const value = find(piece, decimal);
+      return value === undefined ? [] : [{ value, piece }];
+    });
+    const [first] = found;
+    if (!first) return [];
+    const at = { field, line: first.piece.line, text: first.piece.text.slice(0, 200) };
+    if (gathers) {
+      const value = distinct(found.map((one) => one.value));
+      return [{ ...at, value, words: words(value) }];
+    }
+    const { value } = first;
+    const agrees = found.every((one) => one.value === value);
+    return agrees && (value as number) > 0 && ((value as number) <= MOST || field.endsWith('Mm'))
+      ? [{ ...at, value, words: words(value) }]
+      : [];
+  });
+}
+
+/** Forms of boards stand once each; slots and fans as often as they are said. */
+const distinct = (values: readonly unknown[]): readonly unknown[] =>
+  values.every((one) => typeof one === 'string') ? [...new Set(values)] : values;
