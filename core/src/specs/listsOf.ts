@@ -11,7 +11,8 @@ type Lists = Readonly<Record<string, unknown>>;
 export type PlacedLists = { readonly lists: Lists; readonly left: readonly Place[] };
 
 /**
- * The lists of a part's class with as many rows as a text counts. What a row is like beyond that is the class's. `values` are the numbers read of the same text: bays have to stand in the shell they say.
+ * The lists of a part's class with as many rows as a text counts; what a row is like beyond that is the class's.
+ * `values` are the numbers read of the same text: bays have to stand in the shell they say.
  */
 export function listsOf(archetype: Archetype, values: Lists, places: readonly Place[]): PlacedLists {
   const said = new Map(places.map((place) => [place.field, place.value]));

@@ -114,6 +114,7 @@ function portsIn({ label, value }: Piece): unknown {
   return { count: Number(found[1]), kind, side: isOutside ? 'outside' : 'inside' };
 }
 
+const inCapitals = (form: string) => form.replace(/itx|atx|ceb|eeb|ssi/g, (letters) => letters.toUpperCase());
 const n = (what: string) => (value: unknown) => `${value as number} ${what}`;
 const mm = (what: string) => (value: unknown) => `${what} ${value as number} mm`;
 type Many = readonly { readonly count: number }[];
@@ -161,8 +162,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     },
     {
       field: 'boards',
-      words: (value) =>
-        `boards: ${(value as string[]).map((one) => one.replace(/itx|atx|ceb|eeb|ssi/g, (form) => form.toUpperCase())).join(', ')}`,
+      words: (value) => `boards: ${(value as string[]).map(inCapitals).join(', ')}`,
       find: boardIn,
       gathers: true,
     },
