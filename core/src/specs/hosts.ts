@@ -23,7 +23,7 @@ const SOCKET: readonly Rule[] = [
   {
     field: 'socket',
     label: /^(?:cpu|processor|prozessor)$/i,
-    read: ({ value }) => /^(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
+    read: ({ value }) => /^(?:1 ?[x×] ?)?(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
   },
 ];
 
@@ -77,9 +77,9 @@ export const PROCESSOR: KindRules = {
 export const COOLER: KindRules = {
   kind: 'cooler',
   cues: [
-    [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?! ?(?:height|clear|höhe|up to|max|bis))/i, 4],
+    [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))/i, 4],
     [/cooling capacity|kühlleistung/i, 3],
-    [/(?:cooler|kühler)(?! ?(?:height|clear|höhe|up to|max|bis))|heat ?sink/i, 4],
+    [/(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))|heat ?sink/i, 4],
     [/heat ?pipes?/i, 3],
     [/\btdp\b/i, 1],
   ],
@@ -175,11 +175,11 @@ const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|di
 
 /** A form of board that stands alone between commas. */
 const HOLES_ALONE: readonly (readonly [RegExp, string])[] = [
-  [/^mini-?itx$/i, 'mini-itx'],
-  [/^(?:micro|m|µ)-?atx$/i, 'micro-atx'],
+  [/^mini-?itx$|mini-?itx (?:mother|main)?board\b/i, 'mini-itx'],
+  [/^(?:micro|m|µ)-?atx$|(?:micro|m|µ)-?atx (?:mother|main)?board\b/i, 'micro-atx'],
   [/^ssi-?ceb$/i, 'ssi-ceb'],
   [/^(?:ssi-?eeb|e-atx)$/i, 'ssi-eeb'],
-  [/^atx$/i, 'atx'],
+  [/^atx$|(?<![a-zµ]-?)atx (?:mother|main)?board\b/i, 'atx'],
 ];
 
 export const BOARD: KindRules = {
@@ -296,9 +296,10 @@ export const CHASSIS: KindRules = {
   kind: 'chassis',
   cues: [
     [/chassis|\bcase\b|gehäuse|enclosure|rack ?mount/i, 4],
-    [/drive bays|einschübe|hot-?swap/i, 2],
+    [/drive bays|einschübe|schächte|hot-?swap/i, 2],
     [/\b[1-8]\s?u\b/i, 1],
     [/gpu length|cooler height|psu length|expansion slots/i, 3],
+    [/(?:main|mother)board[^\n:\t]{0,12}[:\t] ?(?:mini-?itx|e?-?atx|micro-?atx|ssi)/i, 4],
   ],
   rules: [
     { field: 'heightMm', read: axis('h') },

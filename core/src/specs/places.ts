@@ -38,19 +38,21 @@ function piecesOf(lines: readonly string[]): Piece[] {
 }
 
 const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
-/** `8 x SATA`, `8 SATA`, or a label that says it and a number behind it. */
-const counted =
-  (what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${what})`, 'i'), not?: RegExp) =>
-  ({ label, value }: Piece): number | undefined => {
-    if (not?.test(`${label} ${value}`)) return undefined;
-    const before = new RegExp(String.raw`(?<![\d.,-])(\d{1,2})\s*[x×]?\s*(?:${what})`, 'i').exec(value);
-    if (before) return whole(before[1]);
-    const after = new RegExp(String.raw`(?:${what})[^,;]*?\s[x×]\s?(\d{1,2})$`, 'i').exec(value);
-    if (after) return whole(after[1]);
-    return behind.test(label)
-      ? whole(/^(\d{1,2})(?=\s*(?:[x×(]|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i.exec(value)?.[1])
-      : undefined;
+/** `8 x SATA`, `8 SATA`, `SATA x 8`, or a label that says it and a number behind it. */
+function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${what})`, 'i'), not?: RegExp) {
+  const said = new RegExp(what, 'i');
+  const before = new RegExp(String.raw`(?<![\d.,-])(\d{1,2})\s*[x×]?\s*(?:${what})`, 'i');
+  const after = new RegExp(String.raw`(?:${what})[^,;]*?\s[x×]\s?(\d{1,2})$`, 'i');
+  return ({ label, value }: Piece): number | undefined => {
+    // Most pieces are of something else.
+    const isSaid = said.test(value);
+    if ((!isSaid && !behind.test(label)) || not?.test(`${label} ${value}`)) return undefined;
+    const found = isSaid ? (before.exec(value) ?? after.exec(value)) : null;
+    if (found) return whole(found[1]);
+    return behind.test(label) ? whole(AHEAD.exec(value)?.[1]) : undefined;
   };
+}
+const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;
 
 const FORMS: readonly (readonly [RegExp, string])[] = [
   [/mini-?itx/i, 'mini-itx'],
@@ -86,7 +88,7 @@ const SLOT = new RegExp(
   'i',
 );
 function slotIn({ label, value }: Piece): unknown {
-  if (/m\.2|lanes|nvme|ocu|slim/i.test(`${label} ${value}`)) return undefined;
+  if (!/pci/i.test(value) || /m\.2|lanes|nvme|ocu|slim/i.test(`${label} ${value}`)) return undefined;
   const found = SLOT.exec(value);
   if (!found) return undefined;
   const lanes = Number(found[3]);
@@ -107,6 +109,7 @@ function fansIn({ label, value }: Piece): unknown {
 }
 
 function portsIn({ label, value }: Piece): unknown {
+  if (!/sff/i.test(value)) return undefined;
   const found = /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654-[48]i)/i.exec(value);
   if (!found) return undefined;
   const kind = `sff-${found[2]!.toLowerCase()}`;

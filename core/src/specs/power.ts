@@ -178,7 +178,7 @@ export const UPS: KindRules = {
           quantities.find((one) => one.dimension === 'V'),
           quantities.find((one) => one.dimension === 'Ah'),
         ];
-        const count = /(\d+)\s*[x×]/i.exec(value) ?? /[x×]\s*(\d+)\s*$/i.exec(value);
+        const count = /(\d+)\s*[x×]/i.exec(value) ?? /[x×]\s*(\d+)\s*(?:$|,)/i.exec(value);
         return volts && hours ? volts.value * hours.value * (count ? Number(count[1]) : 1) : undefined;
       },
     },

@@ -1,4 +1,5 @@
 import { EIGHTH } from './eighth';
+import { ELEVENTH } from './eleventh';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FOURTH } from './fourth';
@@ -21,4 +22,5 @@ export const SAMPLES = [
   ...EIGHTH,
   ...NINTH,
   ...TENTH,
+  ...ELEVENTH,
 ];

@@ -138,6 +138,7 @@ Weight: 690 g`,
     fields: {
       capacityBytes: 14e12,
       interface: 'sata',
+      gbPerLane: 6,
       medium: 'disk',
       rpm: 7200,
       sequentialMBps: 255,
