@@ -10,7 +10,8 @@ import type { PlugUse, PowerBox, PowerCable } from './plugRows';
 import { mainsRatedW, most12A } from './rails';
 import { feedStart12A } from './start';
 import { modulesOf } from './supplyLoss';
-import { feedLoadW } from './wall';
+import { feedAt, upsShares, wattsOn, type UpsShare } from './upsShares';
+import { feedLoadW, peakState } from './wall';
 
 /** A part that is fed by fewer inputs than before: whether all of it then runs its sheet does not say. */
 type Fewer = { readonly mark: string; readonly name: string; readonly left: number; readonly of: number };
@@ -93,11 +94,7 @@ export function goneOf(context: FigureContext, boxes: readonly PowerBox[]): Gone
         ];
       }),
     ),
-    ...ofKind(context.units, 'ups').map((unit) => ({
-      ...named('ups', unit),
-      host: true,
-      drives: ofKind(context.running, 'drive').map(({ id }) => id),
-    })),
+    ...upsShares(context).map((share) => ofUps(context, share)),
   ].map(told);
   const rank = (one: Gone): number =>
     one.host
@@ -121,6 +118,31 @@ const named = (kind: Gone['kind'], { id, mark, part }: PlannedUnit) => ({
   fewer: [],
   left: null,
 });
+
+/** What has all of its mains plugs on one UPS stops with it; what has some elsewhere asks more there. */
+function ofUps(context: FigureContext, share: UpsShare): Omit<Gone, 'data' | 'isPastPool'> {
+  const alone = share.hanging.filter(({ plugs, of }) => plugs === of).map(({ feed }) => feed);
+  const moved = share.hanging.filter(({ plugs, of }) => plugs < of).map(({ feed }) => feed);
+  const own = alone.flatMap((feed) => classesOn(context, feed).flatMap(({ units }) => units));
+  const state = peakState(context);
+  const others = upsShares(context).filter((one) => one !== share);
+  const shares = others.flatMap((other) => {
+    const has = other.hanging.filter(({ feed }) => moved.includes(feed));
+    if (has.length === 0) return [];
+    const more = has.reduce((sum, { feed, plugs, of }) => {
+      const gone = share.hanging.find((one) => one.feed === feed)?.plugs ?? 0;
+      const wall = feedAt(context, feed, state)?.value ?? 0;
+      return sum + (wall * gone * plugs) / (of * (of - gone));
+    }, 0);
+    return [((wattsOn(context, other, state)?.value ?? 0) + more) / other.unit.part.ratedW];
+  });
+  return {
+    ...named('ups', share.unit),
+    host: own.some(({ part }) => part.kind === 'board'),
+    drives: ofKind(own, 'drive').map(({ id }) => id),
+    left: shares.length > 0 ? { share: Math.max(...shares), when: state } : null,
+  };
+}
 
 function ofFeed(context: FigureContext, feed: Feed): Omit<Gone, 'data' | 'isPastPool'>[] {
   const { supply, brick } = feed;

@@ -9,7 +9,7 @@ import { feedsOf, type Feed } from './feeds';
 import { modulesOf } from './supplyLoss';
 import { feedLoadW, feedWall, wallW } from './wall';
 import { startsMore, type StartsMore } from './startsMore';
-import { upsTime, type UpsTime } from './upsTime';
+import { upsTimes, type UpsTime } from './upsTime';
 import { yearOf, type Year } from './year';
 import { yearAsleep, yearParts, type YearAsleep, type YearPart } from './yearParts';
 
@@ -44,7 +44,7 @@ export type Power = {
   readonly year: Year | null;
   /** What a year is cheaper without each class of parts. */ readonly yearParts: readonly YearPart[];
   readonly yearAsleep: YearAsleep | null;
-  readonly ups: UpsTime | null;
+  readonly ups: readonly UpsTime[];
 };
 
 /** All of a machine's power, for the view of that name. */
@@ -92,7 +92,7 @@ export function powerOf(
     year: yearOf(context, profile, tariff),
     yearParts: yearParts(context, profile, tariff),
     yearAsleep: yearAsleep(context, profile, tariff),
-    ups: upsTime(context, asOf),
+    ups: upsTimes(context, asOf),
   };
 }
 

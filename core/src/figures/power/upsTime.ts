@@ -1,10 +1,11 @@
 import type { UnitId } from '../../parts/ids';
-import { ofKind } from '../../machine/units';
 import { basisOf, factOf, type PartOf } from '../../parts/resolve';
 import type { FigureContext } from '../context';
-import { Ledger, rangedOf, type Ranged } from '../quantity';
+import type { Ranged } from '../quantity';
 import type { PowerState } from './draw';
-import { peakState, wallW } from './wall';
+import { feedName } from './feeds';
+import { upsShares, wattsOn, type UpsShare } from './upsShares';
+import { peakState } from './wall';
 
 /** How long a UPS holds the whole machine, minutes by state; null for a state that it does not carry. */
 export type UpsTime = {
@@ -13,6 +14,8 @@ export type UpsTime = {
   readonly states: readonly { readonly state: PowerState; readonly minutes: Ranged | null }[];
   /** Years since it was made, where that is known. */ readonly ageYears: number | null;
   /** What else hangs on it, W, as it was said. */ readonly otherW: number;
+  /** Whose mains plugs are on it, so many of how many. */
+  readonly hanging: readonly { readonly name: string; readonly plugs: number; readonly of: number }[];
 };
 
 /** What a UPS itself draws from its battery, W, where its sheet does not say. */
@@ -40,29 +43,27 @@ export function batteryMinutes(
 export const batteryLeft = (battery: PartOf<'ups'>['battery'], years: number): number =>
   Math.max(LEAST_LEFT, 1 - (0.2 * Math.max(0, years)) / TIRED_YEARS[battery]);
 
-/** All of the machine on its one UPS; null without one, and where several share it nobody knows how. */
-export function upsTime(context: FigureContext, asOf: string): UpsTime | null {
-  const all = ofKind(context.units, 'ups');
-  const [unit] = all;
-  if (!unit || all.length > 1) return null;
+/** How long each UPS holds what hangs on it. */
+export const upsTimes = (context: FigureContext, asOf: string): readonly UpsTime[] =>
+  upsShares(context).map((share) => timeOf(context, share, asOf));
+
+function timeOf(context: FigureContext, share: UpsShare, asOf: string): UpsTime {
+  const { unit, hanging, otherW } = share;
   const { part } = unit;
   const year = unit.item?.year;
   const ageYears = year === undefined ? null : Math.max(0, Number(asOf.slice(0, 4)) - year);
   const left = ageYears === null ? 1 : batteryLeft(part.battery, ageYears);
   const own = basisOf(part, 'idleW') === 'typical' ? OWN_W : factOf(part, 'idleW');
-  const otherW = context.site.upsOtherW ?? 0;
-  const ledger = new Ledger(false);
-  const states: readonly PowerState[] = ['idle', 'working', peakState(context, ledger)];
+  const states: readonly PowerState[] = ['idle', 'working', peakState(context)];
   return {
     unit: unit.id,
     name: part.name,
     ageYears,
     otherW,
+    hanging: hanging.map(({ feed, plugs, of }) => ({ name: feedName(feed), plugs, of })),
     states: states.flatMap((state): UpsTime['states'][number][] => {
-      const wall = wallW(context, state, ledger);
-      if (!wall) return [];
-      const machine = rangedOf(wall);
-      const watts = { value: machine.value + otherW, lo: machine.lo + otherW, hi: machine.hi + otherW };
+      const watts = wattsOn(context, share, state);
+      if (!watts) return [];
       if (watts.value > part.ratedW) return [{ state, minutes: null }];
       return [
         {

@@ -3,6 +3,8 @@ import { memberAt } from '../../lists';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import { basisOf, type PartOf } from '../../parts/resolve';
+import { peakState } from '../../figures/power/wall';
+import { upsShares, wattsOn } from '../../figures/power/upsShares';
 import { feedWith, hasJack, isConverter } from '../../figures/power/feeds';
 import type { Situation } from '../situation';
 import { GRAVITY } from '../finding';
@@ -13,30 +15,39 @@ const upsOf = (situation: Situation) => ofKind(situation.units, 'ups');
 const nameOf = (all: ReturnType<typeof upsOf>): string =>
   all.length === 1 ? memberAt(all, 0).part.name : `${all.length} UPS together`;
 
-/** The machine's peak at the wall against what its UPS gives, in W and in VA: each supply by its power factor. */
-export function upsCarries(situation: Situation): Found<'powered.ups'>[] {
-  const all = upsOf(situation);
-  const peak = situation.figures['power.peakWallW'];
-  if (all.length === 0 || !peak) return [];
-  const otherW = situation.context.site.upsOtherW ?? 0;
-  const factor = Math.min(1, ...ofKind(situation.units, 'supply').map(({ part }) => part.powerFactorFull));
-  const sides = [
-    ['W', 1, all.reduce((sum, { part }) => sum + part.ratedW, 0)],
-    ['VA', 1 / factor, all.reduce((sum, { part }) => sum + part.ratedVa, 0)],
-  ] as const;
-  const asked = { value: peak.value + otherW, lo: peak.lo + otherW, hi: peak.hi + otherW };
-  return sides
-    .flatMap(([unit, times, limit]): Found<'powered.ups'>[] => {
-      const [have, lo, hi] = [asked.value * times, asked.lo * times, asked.hi * times];
-      if (hi <= limit && have <= HEADROOM * limit) return [];
-      return [
-        {
-          severity: lo > limit ? 'blocker' : hi > limit ? 'caution' : 'note',
-          at: all.map(({ id }) => ({ unit: id })),
-          gap: { have, limit, gap: limit - have, unit, lo, hi },
-          facts: { ups: nameOf(all), unit, shared: otherW > 0 ? 'yes' : '' },
-        },
-      ];
+/**
+ * What hangs on each UPS at the most against what it gives, in W and in VA: each supply by its power factor. With
+ * several the plugs are dealt as well as can be; the one that is worst off is said.
+ */
+export function upsCarries({ context, units }: Situation): Found<'powered.ups'>[] {
+  const factor = Math.min(1, ...ofKind(units, 'supply').map(({ part }) => part.powerFactorFull));
+  const shares = upsShares(context);
+  return shares
+    .flatMap((share) => {
+      const { part } = share.unit;
+      const asked = wattsOn(context, share, peakState(context));
+      const sides = [
+        ['W', 1, part.ratedW],
+        ['VA', 1 / factor, part.ratedVa],
+      ] as const;
+      return sides.flatMap(([unit, times, limit]): Found<'powered.ups'>[] => {
+        if (!asked) return [];
+        const [have, lo, hi] = [asked.value * times, asked.lo * times, asked.hi * times];
+        if (hi <= limit && have <= HEADROOM * limit) return [];
+        return [
+          {
+            severity: lo > limit ? 'blocker' : hi > limit ? 'caution' : 'note',
+            at: [{ unit: share.unit.id }],
+            gap: { have, limit, gap: limit - have, unit, lo, hi },
+            facts: {
+              ups: part.name,
+              unit,
+              shared: share.otherW > 0 ? 'yes' : '',
+              dealt: shares.length > 1 ? 'yes' : '',
+            },
+          },
+        ];
+      });
     })
     .sort((one, other) => GRAVITY[one.severity] - GRAVITY[other.severity])
     .slice(0, 1);

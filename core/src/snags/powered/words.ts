@@ -31,7 +31,7 @@ export type PoweredFacts = {
   'powered.fanSteer': { count: number; fan: string; board: string };
   'powered.slot': Sized<{ card: string; slot: string }>;
   'powered.brick': { brick: string; board: string; plug: string; jack: string };
-  'powered.ups': Sized<{ ups: string; unit: string; shared: string }>;
+  'powered.ups': Sized<{ ups: string; unit: string; shared: string; dealt: string }>;
   'powered.waveform': { ups: string; supply: string };
   'powered.outlets': Sized<{ ups: string }>;
 };
@@ -172,7 +172,8 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.ups': {
     title: 'What the UPS carries',
     what: (f, s) =>
-      `At its peak the machine${f.shared ? ', with what shares its UPS,' : ''} ` +
+      `At its peak ${f.dealt ? 'what hangs on it at best' : 'the machine'}` +
+      `${f.shared ? ', with what shares its UPS,' : ''} ` +
       (s.severity === 'note'
         ? `takes about ${Math.round(s.gap.have)} of the ${round(s.gap.limit)} ${f.unit} of ${f.ups}: little is left.`
         : `${s.severity === 'blocker' ? 'takes' : 'may take'} ` +

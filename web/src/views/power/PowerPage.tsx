@@ -116,7 +116,9 @@ function StartPane({ power, build }: { readonly power: PowerSeen; readonly build
         </section>
       )}
       <StaysPane gone={power.gone} />
-      {power.ups && <UpsPane ups={power.ups} />}
+      {power.ups.map((ups) => (
+        <UpsPane key={ups.unit} ups={ups} isOneOfMany={power.ups.length > 1} />
+      ))}
       <PowerSnags build={build.id} />
     </section>
   );

@@ -3,11 +3,16 @@ import type { UpsTime } from '@inch-tower/core';
 const STATE = { idle: 'idle', working: 'at work', peak: 'at its most', start: 'while drives start' } as const;
 const minutes = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
 
-/** How long a UPS holds the machine, by what that does. */
-export function UpsPane({ ups }: { readonly ups: UpsTime }) {
+const hangingWords = ({ hanging }: UpsTime): string =>
+  hanging.map(({ name, plugs, of }) => (of > 1 ? `${plugs} of ${of} plugs of ${name}` : name)).join(', ');
+
+type Props = { readonly ups: UpsTime; readonly isOneOfMany: boolean };
+
+/** How long a UPS holds what hangs on it, by what that does. */
+export function UpsPane({ ups, isOneOfMany }: Props) {
   return (
-    <section aria-labelledby="ups" className="mt-3 border-t border-line pt-2">
-      <h2 id="ups" className="text-[15px] font-semibold">
+    <section aria-labelledby={`ups-${ups.unit}`} className="mt-3 border-t border-line pt-2">
+      <h2 id={`ups-${ups.unit}`} className="text-[15px] font-semibold">
         How long does {ups.name} hold?
       </h2>
       <ul className="mt-0.5 text-[13.5px]">
@@ -27,6 +32,9 @@ export function UpsPane({ ups }: { readonly ups: UpsTime }) {
           </li>
         ))}
       </ul>
+      {isOneOfMany && (
+        <p className="text-[12.5px] text-mid">On it, as the plugs are dealt best: {hangingWords(ups) || 'nothing'}.</p>
+      )}
       <p className="text-[12.5px] text-mid">
         {ups.ageYears === null
           ? 'With a new battery; give its year in the kit if it is older.'
