@@ -288,7 +288,7 @@ test('a file of parts says whose it is; some of it is taken in, held against wha
   await page.goto('/parts/files');
   await rows.fill(file([sheet('own-lock-a', 'Lock A'), sheet('own-lock-b', 'Lock B')]));
   await expect(page.getByText('Shelf of the lock, by the lock, 2026-11-29, licence: CC0')).toBeVisible();
-  await page.getByLabel('Take in Lock B').uncheck();
+  await page.getByLabel('Import Lock B').uncheck();
   await page.getByRole('button', { name: 'Import 1 of 2 good rows' }).click();
   await expect(row(page, 'Lock A')).toBeVisible();
   await expect(row(page, 'Lock B')).toBeHidden();
@@ -296,9 +296,34 @@ test('a file of parts says whose it is; some of it is taken in, held against wha
   await page.goto('/parts/files');
   await rows.fill(file([sheet('own-lock-a', 'Lock A', { idleW: 1.3, rev: 4 })]));
   await expect(page.locator('[data-line="1"]')).toContainText(/newer than yours.*idle .* W, there 1\.3 W/);
-  const taken = page.getByRole('region', { name: 'Taken in' });
+  const taken = page.getByRole('region', { name: 'Imported' });
   await taken.getByRole('button', { name: 'Take out again' }).click();
   await taken.getByRole('button', { name: 'Delete 1 sheet' }).click();
   await expect(page.locator('[data-line="1"]')).toContainText('new');
   await expect(taken).toBeHidden();
+});
+
+test('a chassis prints its panels at full size: a square to check, a cutting list, sheets of A4 edge to edge', async ({
+  page,
+}) => {
+  await page.goto('/parts/panels?part=larder-8');
+  await expect(page.getByRole('table', { name: 'Cutting list' })).toContainText('226 × 234');
+  await page.emulateMedia({ media: 'print' });
+  const check = await page.getByTestId('check').boundingBox();
+  // 96 units of the page are an inch: a square of 100 mm within 0.3 %.
+  for (const side of [check!.width, check!.height]) expect(Math.abs((side / 96) * 25.4 - 100)).toBeLessThan(0.3);
+  const front = await page.getByRole('img', { name: 'Front, row 1, column 1' }).boundingBox();
+  expect(Math.abs((front!.width / 96) * 25.4 - 190)).toBeLessThan(0.5);
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  const boxes = [...pdf.matchAll(/\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)\s*\]/g)].map(([, w, h]) => [
+    Number(w),
+    Number(h),
+  ]);
+  // The list and the square, then two sheets a face of the front, rear, left, right, and four of top and bottom.
+  const tiles = await page.locator('.paper').count();
+  expect(boxes.length).toBe(tiles);
+  for (const [w, h] of boxes) {
+    expect(Math.abs(w! - 595.3)).toBeLessThan(1);
+    expect(Math.abs(h! - 841.9)).toBeLessThan(1);
+  }
 });

@@ -87,6 +87,7 @@ export { acceptedReason, withAccepted, withoutAccepted } from './snags/accepted'
 export { makeStep, replay, wantsSettling, type Step } from './build/step';
 export { commit, settleEdit } from './solve/settle';
 export { isCard, isKind, ofKind, plannedUnits, unitsById, type PlannedUnit } from './machine/units';
+export { panelsOf, PAPERS, tilesOf, type CutOut, type Panel, type Paper, type Tile } from './geometry/panels';
 export { fanWalls, type FanWall } from './machine/fanWalls';
 export { changeEffects, modsFor, type Mod } from './machine/chassisChanges';
 export { coveredSlots, reaches, type Reach } from './geometry/reach';

@@ -21,6 +21,7 @@ const Bench = lazy(loadBench);
 const PartsPage = lazy(() => import('./views/parts/PartsPage'));
 const BrowsePage = lazy(() => import('./views/parts/BrowsePage'));
 const OwnSheetPage = lazy(() => import('./views/parts/OwnSheetPage'));
+const PanelsPage = lazy(() => import('./views/parts/PanelsPage'));
 const PastePage = lazy(() => import('./views/parts/PastePage'));
 const StockPage = lazy(() => import('./views/parts/StockPage'));
 const FilesPage = lazy(() => import('./views/parts/FilesPage'));
@@ -74,6 +75,7 @@ function Views() {
         <Route path="/parts" element={waiting('Opening the parts …', <PartsPage />)}>
           <Route index element={<BrowsePage />} />
           <Route path="own" element={<OwnSheetPage />} />
+          <Route path="panels" element={<PanelsPage />} />
           <Route path="paste" element={<PastePage />} />
           <Route path="stock" element={<StockPage />} />
           <Route path="files" element={<FilesPage />} />

@@ -22,8 +22,8 @@ export function Parcels({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
     setAsked(null);
   };
   return (
-    <section aria-label="Taken in" className="mt-6">
-      <h2 className="text-[15px] font-semibold">Taken in</h2>
+    <section aria-label="Imported" className="mt-6">
+      <h2 className="text-[15px] font-semibold">Imported</h2>
       <ul className="mt-1 text-[13px]">
         {[...byParcel].map(([parcel, sheets]) => (
           <li key={parcel} className="border-b border-dotted border-line py-1">

@@ -69,6 +69,11 @@ export function PartPane({ part, own, catalogue, onGone }: Props) {
             Change
           </Link>
         )}
+        {part.kind === 'chassis' && (
+          <Link className="press inline-flex items-center" to={`/parts/panels?part=${encodeURIComponent(part.id)}`}>
+            Panels at full size
+          </Link>
+        )}
         {!isClass && (
           <Link className="press inline-flex items-center" to={`/parts/stock?add=${encodeURIComponent(part.id)}`}>
             I own some

@@ -110,7 +110,7 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
           <table className="mt-1 w-full max-w-[820px] text-[13px]">
             <thead className="sr-only">
               <tr>
-                <th>Take in</th>
+                <th>Import</th>
                 <th>Line</th>
                 <th>Name</th>
                 <th>What becomes of it</th>
@@ -124,7 +124,7 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
                       <input
                         type="checkbox"
                         className="size-4 accent-[var(--ink)]"
-                        aria-label={`Take in ${row.sheet.name}`}
+                        aria-label={`Import ${row.sheet.name}`}
                         checked={!left.has(row.sheet.id)}
                         onChange={() => toggle(row.sheet.id)}
                       />
