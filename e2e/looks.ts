@@ -91,6 +91,7 @@ export function looksIn(theme: Theme): void {
       ['the wiring', '/b/boathouse-rack/wiring?cable=u2%2Ffront-feed.2', 'Pick up its port end'],
       ['the parts', '/parts?part=larder-8&kind=drive&open=drive%7CBargeyard%7CBarge', 'Larder 8'],
       ['a sheet of one’s own', '/parts/own?from=rack-4u-24&class=1', 'Dimensions, in mm'],
+      ['panels at full size', '/parts/panels?part=larder-8', 'measure it before you cut'],
       ['classes to choose from', '/parts/own', 'What is it most like?'],
       ['stock', '/parts/stock?add=coot-1', 'Hours run'],
       ['an old machine', '/parts/stock?old=1', 'Paste what it prints of itself'],

@@ -74,7 +74,7 @@ test('the best is the best of all singles and pairs, each looked at at every per
         }
       if (!now) return Infinity;
       const other = now;
-      const policy = (duty: number) => ({ ...made.build.policy, fans: { kind: 'fixed' as const, duty } });
+      const policy = (duty: number) => ({ ...other.build.policy, fans: { kind: 'fixed' as const, duty } });
       for (let pct = 20; pct <= 100; pct++) {
         const build = { ...other.build, policy: policy(pct / 100) };
         if (hottestOn(assessor.context(build), 'hot')! > wasC + 0.05) continue;
@@ -88,6 +88,13 @@ test('the best is the best of all singles and pairs, each looked at at every per
     }),
   );
   expect(best.savesDb).toBeCloseTo(wasDb - quietest, 1);
+});
+
+test('walls of a machine that has several may turn apart, each slower than now; of a machine with one nothing is said', () => {
+  const words = (one: Fixture) => quietWays(baseOf(one), few()).map((way) => way.words);
+  const apart = words(full()).filter((one) => /the others as fast as it takes/.test(one));
+  expect(apart).toContain('Rear fans at 20 %, the others as fast as it takes');
+  expect(words(cube().add('tern-8i').add('barge-8', 4)).join()).not.toMatch(/the others/);
 });
 
 test('it tells how far it is, singles first, and never forgets what was best', () => {

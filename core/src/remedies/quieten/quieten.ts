@@ -168,7 +168,7 @@ function tried(
   }
   const duty = slowest(context, bounds);
   if (duty === null) return null;
-  const policy: Edit = { type: 'set.policy', value: { ...base.build.policy, fans: { kind: 'fixed', duty } } };
+  const policy: Edit = { type: 'set.policy', value: { ...built.policy, fans: { kind: 'fixed', duty } } };
   const at = withDuty(context, duty);
   const heard = earDb(at, new Ledger(false), 'idle')?.value ?? 0;
   // One that hardly helps alone may do so beside another; it is not weighed again for itself.

@@ -5,6 +5,7 @@ import { printSpot, type SpotRef } from '../../build/layout';
 import { addItemEdit } from '../../build/newItem';
 import { mismatch } from '../../machine/accepts';
 import { modsFor } from '../../machine/chassisChanges';
+import { fanWalls } from '../../machine/fanWalls';
 import { sittersBySpot } from '../../machine/sitters';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
 import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../../machine/units';
@@ -27,10 +28,11 @@ export type QuietWay = {
 
 type MountGroup = Extract<SpotGroup, { type: 'fanMount' }>;
 
-/** Everything that is tried: fans, supplies, coolers, the chassis, how drives are fixed, fewer drives, the place. */
+/** All that is tried: fans, walls apart, supplies, coolers, the chassis, rubber under drives, fewer drives, the place. */
 export const quietWays = (base: Base, catalogue: Catalogue): readonly QuietWay[] => [
   ...otherFans(base, catalogue),
   ...moreFans(base, catalogue),
+  ...wallsApart(base),
   ...otherParts(base, catalogue),
   ...chassisWays(base),
   ...dampers(base, catalogue),
@@ -113,6 +115,30 @@ function moreFans(base: Base, catalogue: Catalogue): QuietWay[] {
     }),
   );
 }
+
+/** A wall that turns slower than the others, which take over what it moved: the loudest are seldom the best placed. */
+function wallsApart({ build }: Base): QuietWay[] {
+  const walls = fanWalls(build);
+  const { fans, apart = [] } = build.policy;
+  const now = fans.kind === 'fixed' ? fans.duty : 1;
+  if (walls.length < 2) return [];
+  return walls.flatMap(({ host, key, label }) => {
+    const isThis = (one: { readonly host: string; readonly key: string }) => one.host === host && one.key === key;
+    const had = apart.find(isThis)?.duty ?? now;
+    return SLOW_DUTIES.filter((duty) => duty < had - 0.04).map((duty): QuietWay => ({
+      subject: `speed ${host}/${key}`,
+      words: `${label} at ${Math.round(duty * 100)} %, the others as fast as it takes`,
+      edits: ({ policy }) => [
+        {
+          type: 'set.policy',
+          value: { ...policy, apart: [...(policy.apart ?? []).filter((one) => !isThis(one)), { host, key, duty }] },
+        },
+      ],
+      touches: null,
+    }));
+  });
+}
+const SLOW_DUTIES = [0.2, 0.35];
 
 /** Supplies, and coolers for the same socket, in the place of what is there. */
 function otherParts(base: Base, catalogue: Catalogue): QuietWay[] {

@@ -163,124 +163,126 @@ function Form({ catalogue, archetype, like, editing }: FormProps) {
       }
     >
       <form
-        className="min-h-0 overflow-auto px-6 pt-4"
+        className="flex min-h-0 flex-col"
         onSubmit={(event) => {
           event.preventDefault();
           void save();
         }}
       >
-        <h1 className="text-[19px] font-semibold">
-          {editing ? `Change ${like!.name}` : `${archetype.name}, of your own`}
-        </h1>
-        <p className="mt-1 text-mid">Type what you know; what you leave open is typical of its class and shown so.</p>
-        <div className="mt-3 grid max-w-[560px] grid-cols-[110px_minmax(0,1fr)] items-center gap-x-3 gap-y-1.5">
-          <label htmlFor="own-name">Name</label>
-          <input
-            id="own-name"
-            className="field"
-            autoFocus
-            required
-            maxLength={200}
-            value={draft.name}
-            onChange={(event) => set({ name: event.target.value })}
-          />
-          <label htmlFor="own-maker">Maker</label>
-          <input
-            id="own-maker"
-            className="field"
-            maxLength={200}
-            value={draft.maker}
-            onChange={(event) => set({ maker: event.target.value })}
-          />
-          <label htmlFor="own-price">Price</label>
-          <span className="flex items-center gap-2">
+        <div className="min-h-0 flex-1 px-6 pt-4 md:overflow-auto">
+          <h1 className="text-[19px] font-semibold">
+            {editing ? `Change ${like!.name}` : `${archetype.name}, of your own`}
+          </h1>
+          <p className="mt-1 text-mid">Type what you know; what you leave open is typical of its class and shown so.</p>
+          <div className="mt-3 grid max-w-[560px] grid-cols-[110px_minmax(0,1fr)] items-center gap-x-3 gap-y-1.5">
+            <label htmlFor="own-name">Name</label>
             <input
-              id="own-price"
-              className="field mono w-28 text-right"
-              inputMode="decimal"
-              placeholder={
-                archetype.price ? String(archetype.price.minor / minorPerMajor(archetype.price.currency)) : ''
-              }
-              value={draft.price}
-              onChange={(event) => set({ price: event.target.value })}
+              id="own-name"
+              className="field"
+              autoFocus
+              required
+              maxLength={200}
+              value={draft.name}
+              onChange={(event) => set({ name: event.target.value })}
             />
-            <span className="mono text-[13px] text-mid">{currencyOf(archetype, like)}</span>
-          </span>
-          <span>Sold</span>
-          <span className="flex flex-wrap items-center gap-2 text-[13px]">
-            {(Object.keys(SOLD_WORDS) as (keyof SoldWhen)[]).map((field) => (
-              <label key={field} className="flex items-center gap-1.5">
-                {SOLD_WORDS[field]}
-                <input
-                  className="field mono w-16 px-1 text-right"
-                  inputMode="numeric"
-                  placeholder="open"
-                  value={draft.sold[field]}
-                  onChange={(event) => set({ sold: { ...draft.sold, [field]: event.target.value } })}
-                />
-              </label>
-            ))}
-          </span>
-          <label htmlFor="own-basis">The numbers are</label>
-          <select
-            id="own-basis"
-            className="field w-56"
-            value={draft.basis}
-            onChange={(event) => set({ basis: event.target.value as Basis })}
-          >
-            {BASIS_WORDS.map(([one, words]) => (
-              <option key={one} value={one}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </div>
-        {base && <ChassisShape base={base} draft={draft.shape} onDraft={(shape) => set({ shape })} />}
-        {lists.length > 0 && (
-          <div className="mt-4 max-w-[820px] border-t border-line text-[13px]">
-            <h2 className="pt-2 text-[14px] font-semibold">Places, ports and plugs</h2>
-            {lists.map((field) => (
-              <ListField
-                key={field.name}
-                field={field}
-                source={
-                  field.name in draft.lists || (editing && had[field.name] !== undefined)
-                    ? 'yours'
-                    : had[field.name] !== undefined
-                      ? `as in ${like!.name}`
-                      : 'typical'
+            <label htmlFor="own-maker">Maker</label>
+            <input
+              id="own-maker"
+              className="field"
+              maxLength={200}
+              value={draft.maker}
+              onChange={(event) => set({ maker: event.target.value })}
+            />
+            <label htmlFor="own-price">Price</label>
+            <span className="flex items-center gap-2">
+              <input
+                id="own-price"
+                className="field mono w-28 text-right"
+                inputMode="decimal"
+                placeholder={
+                  archetype.price ? String(archetype.price.minor / minorPerMajor(archetype.price.currency)) : ''
                 }
-                value={draft.lists[field.name] ?? had[field.name] ?? typical[field.name]}
-                onValue={(value) => change(withRows(draft, archetype, like, field.name, value))}
-                {...(field.name in draft.lists ? { onTypical: () => change(withoutRows(draft, field.name)) } : {})}
+                value={draft.price}
+                onChange={(event) => set({ price: event.target.value })}
               />
-            ))}
+              <span className="mono text-[13px] text-mid">{currencyOf(archetype, like)}</span>
+            </span>
+            <span>Sold</span>
+            <span className="flex flex-wrap items-center gap-2 text-[13px]">
+              {(Object.keys(SOLD_WORDS) as (keyof SoldWhen)[]).map((field) => (
+                <label key={field} className="flex items-center gap-1.5">
+                  {SOLD_WORDS[field]}
+                  <input
+                    className="field mono w-16 px-1 text-right"
+                    inputMode="numeric"
+                    placeholder="open"
+                    value={draft.sold[field]}
+                    onChange={(event) => set({ sold: { ...draft.sold, [field]: event.target.value } })}
+                  />
+                </label>
+              ))}
+            </span>
+            <label htmlFor="own-basis">The numbers are</label>
+            <select
+              id="own-basis"
+              className="field w-56"
+              value={draft.basis}
+              onChange={(event) => set({ basis: event.target.value as Basis })}
+            >
+              {BASIS_WORDS.map(([one, words]) => (
+                <option key={one} value={one}>
+                  {words}
+                </option>
+              ))}
+            </select>
           </div>
-        )}
-        <table className="mt-4 w-full max-w-[640px] border-t border-line text-[13px]">
-          <caption className="sr-only">Numbers of the sheet</caption>
-          <thead className="sr-only">
-            <tr>
-              <th>Field</th>
-              <th>Yours</th>
-              <th>Unit</th>
-            </tr>
-          </thead>
-          <tbody>
-            {fields
-              .filter((field) => !SHAPED.has(field.name) || !base)
-              .map((field) => (
-                <FieldRow
+          {base && <ChassisShape base={base} draft={draft.shape} onDraft={(shape) => set({ shape })} />}
+          {lists.length > 0 && (
+            <div className="mt-4 max-w-[820px] border-t border-line text-[13px]">
+              <h2 className="pt-2 text-[14px] font-semibold">Places, ports and plugs</h2>
+              {lists.map((field) => (
+                <ListField
                   key={field.name}
                   field={field}
-                  text={draft.texts[field.name] ?? ''}
-                  typical={typicalWords(field, typical[field.name])}
-                  onText={(text) => set({ texts: { ...draft.texts, [field.name]: text } })}
+                  source={
+                    field.name in draft.lists || (editing && had[field.name] !== undefined)
+                      ? 'yours'
+                      : had[field.name] !== undefined
+                        ? `as in ${like!.name}`
+                        : 'typical'
+                  }
+                  value={draft.lists[field.name] ?? had[field.name] ?? typical[field.name]}
+                  onValue={(value) => change(withRows(draft, archetype, like, field.name, value))}
+                  {...(field.name in draft.lists ? { onTypical: () => change(withoutRows(draft, field.name)) } : {})}
                 />
               ))}
-          </tbody>
-        </table>
-        <div className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-line bg-paper py-2">
+            </div>
+          )}
+          <table className="mt-4 w-full max-w-[640px] border-t border-line text-[13px]">
+            <caption className="sr-only">Numbers of the sheet</caption>
+            <thead className="sr-only">
+              <tr>
+                <th>Field</th>
+                <th>Yours</th>
+                <th>Unit</th>
+              </tr>
+            </thead>
+            <tbody>
+              {fields
+                .filter((field) => !SHAPED.has(field.name) || !base)
+                .map((field) => (
+                  <FieldRow
+                    key={field.name}
+                    field={field}
+                    text={draft.texts[field.name] ?? ''}
+                    typical={typicalWords(field, typical[field.name])}
+                    onText={(text) => set({ texts: { ...draft.texts, [field.name]: text } })}
+                  />
+                ))}
+            </tbody>
+          </table>
+        </div>
+        <div className="sticky bottom-0 flex flex-wrap items-center gap-3 border-t border-line bg-paper px-6 py-2">
           <button type="submit" className="press strong" disabled={saving}>
             {saving ? 'Saving …' : 'Save the sheet'}
           </button>
