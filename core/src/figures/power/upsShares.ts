@@ -26,6 +26,7 @@ const PLAIN = new Ledger(false);
 
 function dealt(context: FigureContext): readonly UpsShare[] {
   const all = ofKind(context.units, 'ups');
+  if (all.length === 0) return [];
   const otherW = context.site.upsOtherW ?? 0;
   const state = peakState(context);
   const plugs = feedsOf(context)
