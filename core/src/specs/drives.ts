@@ -12,6 +12,18 @@ const SIZES = words(
 /** `SATA 6 Gb/s`, `SATA III 6.0 Gb/s`, `Serial ATA (6 Gbit/s`. */
 const LINK_RATE =
   /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i;
+/** Watts that a word right behind or before them names: `1.3 W idle, 3.4 W active`, `idle: 5 W`. */
+const wattsCalled =
+  (name: RegExp): NonNullable<Rule['read']> =>
+  ({ label, value }, quantities) => {
+    const watts = quantities.filter(({ dimension }) => dimension === 'W');
+    if (watts.length < 2 || !/power|leistung|consumption/i.test(label)) return undefined;
+    const found = watts.filter(({ at }, i) => {
+      const after = value.slice(at, watts[i + 1]?.at ?? value.length).split(/[,;/]/)[0]!;
+      return name.test(after);
+    });
+    return found.length === 1 ? found[0]!.value : undefined;
+  };
 const RULES: readonly Rule[] = [
   {
     field: 'interface',
@@ -129,6 +141,9 @@ const RULES: readonly Rule[] = [
     },
   },
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
+  // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
+  { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },
+  { field: 'busyW', label: /./, read: wattsCalled(/active|operating|aktiv|betrieb/i) },
   { field: 'idleW', label: /idle|leerlauf/i, not: /acoustic|sound|noise|standby|geräusch/i, dimension: 'W' },
   {
     field: 'peakW',

@@ -42,7 +42,17 @@ export const PROCESSOR: KindRules = {
       not: /performance|efficien|graphics|p-cores|e-cores|grafik/i,
       read: ({ value }) => whole(/^\s*(\d{1,3})\b(?!\.)/.exec(value)?.[1]),
     },
-    { field: 'threads', label: /threads/i, read: ({ value }) => whole(/^\s*(\d{1,3})\b/.exec(value)?.[1]) },
+    {
+      field: 'threads',
+      label: /cores?\s*\/\s*threads?|kerne\s*\/\s*threads?/i,
+      read: ({ value }) => whole(/^\s*\d{1,3}\s*\/\s*(\d{1,3})\b/.exec(value)?.[1]),
+    },
+    {
+      field: 'threads',
+      label: /threads/i,
+      not: /cores?\s*\/|kerne\s*\//i,
+      read: ({ value }) => whole(/^\s*(\d{1,3})\b/.exec(value)?.[1]),
+    },
     {
       field: 'cores',
       free: true,
@@ -302,9 +312,15 @@ export const CHASSIS: KindRules = {
     [/(?:main|mother)board[^\n:\t]{0,12}[:\t] ?(?:mini-?itx|e?-?atx|micro-?atx|ssi)/i, 4],
   ],
   rules: [
-    { field: 'heightMm', read: axis('h') },
-    { field: 'widthMm', read: axis('w') },
-    { field: 'depthMm', read: axis('d') },
+    { field: 'heightMm', free: true, label: /./, read: axis('h') },
+    { field: 'widthMm', free: true, label: /./, read: axis('w') },
+    { field: 'depthMm', free: true, label: /./, read: axis('d') },
+    {
+      field: 'massG',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^[\d.,]+\s?(?:kg|lbs?)$/i.test(value) ? quantities[0]?.value : undefined,
+    },
     { field: 'heightMm', label: /^(?:height|höhe)$/i, dimension: 'mm', pick: 'first' },
     { field: 'widthMm', label: /^(?:width|breite)$/i, dimension: 'mm', pick: 'first' },
     { field: 'depthMm', label: /^(?:depth|tiefe|length|länge)$/i, dimension: 'mm', pick: 'first' },

@@ -200,8 +200,11 @@ function BAY(): string {
 }
 
 function boardIn({ label, value }: Piece): unknown {
-  const isAbout = /board|m\/b/i.test(label) || /^(?:(?:micro|mini|ssi)-?(?:atx|itx|ceb|eeb)|e?-?atx)$/i.test(value);
-  return isAbout ? ofWords(FORMS, value) : undefined;
+  const isAbout =
+    /board|m\/b/i.test(label) ||
+    /^(?:(?:micro|mini|ssi)-?(?:atx|itx|ceb|eeb)|e?-?atx)$|(?:atx|itx|ceb|eeb) (?:mother|main)?boards?$/i.test(value);
+  const forms = isAbout ? value.split(/\s*\/\s*/).flatMap((one) => ofWords(FORMS, one) ?? []) : [];
+  return forms.length > 0 ? forms : undefined;
 }
 
 function plugIn(pattern: RegExp) {
@@ -230,7 +233,7 @@ export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' 
     if (!first) return [];
     const at = { field, line: first.piece.line, text: first.piece.text.slice(0, 200) };
     if (gathers) {
-      const value = distinct(found.map((one) => one.value));
+      const value = distinct(found.flatMap((one) => one.value));
       return [{ ...at, value, words: words(value) }];
     }
     const { value } = first;

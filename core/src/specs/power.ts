@@ -284,12 +284,13 @@ export const FAN: KindRules = {
       field: 'maxW',
       label: /current|strom/i,
       not: /start|anlauf|lock/i,
-      read: (_entry, quantities) => {
+      read: ({ label }, quantities) => {
         const [amps, volts] = [
           quantities.find((one) => one.dimension === 'A'),
           quantities.find((one) => one.dimension === 'V'),
         ];
-        return amps && volts && volts.value === 12 ? amps.value * 12 : undefined;
+        const isAt12 = volts?.value === 12 || (!volts && /\b12 ?v/i.test(label));
+        return amps && isAt12 ? amps.value * 12 : undefined;
       },
     },
   ],

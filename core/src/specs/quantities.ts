@@ -46,6 +46,7 @@ const UNITS: readonly Unit[] = [
   ['pa', 'Pa', 1],
   ['m³\\s?/\\s?h|m3\\s?/\\s?h|m\\^3/h|cmh', 'm3h', 1],
   ['l\\s?/\\s?s', 'm3h', 3.6],
+  ['m³\\s?/\\s?min|m3\\s?/\\s?min', 'm3h', 60],
   ['cfm|ft³/min|ft3/min', 'm3h', 1.69901],
   ['lfm|lf/min|fpm', 'mps', 0.00508],
   ['m/s', 'mps', 1],

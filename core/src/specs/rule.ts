@@ -51,13 +51,19 @@ const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t
 const ORDER = /(?<![a-zäöü])([wbhdlt])\s*[x×*/]\s*([wbhdlt])(?:\s*[x×*/]\s*([wbhdlt]))?(?![a-zäöü])/i;
 const LETTERED =
   /(?<![a-z])([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s?(mm|cm|in|")/i;
+const BEHIND =
+  /([\d.,]+)\s*\(([wbhdlt])\)\s*[x×]\s*([\d.,]+)\s*\(([wbhdlt])\)\s*[x×]\s*([\d.,]+)\s*\(([wbhdlt])\)\s*(mm|cm|in|")/i;
+/** Numbers before their letters, as if they stood behind them. */
+const turned = (found: RegExpExecArray | null): readonly string[] | null =>
+  found && [found[0], found[2]!, found[1]!, found[4]!, found[3]!, found[6]!, found[5]!, found[7]!];
 const SIZE_LABEL = /form ?factor|dimension|abmess|maße|masse \(|size|größe/i;
 
 /** A width, height or depth (or length) out of dimensions that say in which order they stand; in mm. */
 export const axis =
   (wanted: Axis) =>
   ({ label, value, text }: Entry, quantities: readonly Quantity[]): number | undefined => {
-    if (!SIZE_LABEL.test(label) && !SIZE_LABEL.test(text)) return undefined;
+    const lettered = LETTERED.exec(value) ?? turned(BEHIND.exec(value));
+    if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text)) return undefined;
     const order = ORDER.exec(label) ?? ORDER.exec(value);
     const lengths = quantities.filter(({ dimension }) => dimension === 'mm');
     if (order) {
@@ -65,8 +71,7 @@ export const axis =
       const at = letters.findIndex((one) => AXES[one.toLowerCase()] === wanted);
       return at >= 0 && lengths.length === letters.length ? lengths[at]!.value : undefined;
     }
-    // `W 437 x H 132 x D 648 mm`: one unit for all three.
-    const lettered = LETTERED.exec(value);
+    // `W 437 x H 132 x D 648 mm`, `88 (H) x 437 (W) x 660 (D) mm`: one unit for all three.
     if (lettered) {
       const at = [1, 3, 5].find((i) => AXES[lettered[i]!.toLowerCase()] === wanted);
       const factor = { mm: 1, cm: 10 }[lettered[7]!.toLowerCase()] ?? 25.4;

@@ -28,7 +28,7 @@ export type QuietWay = {
 
 type MountGroup = Extract<SpotGroup, { type: 'fanMount' }>;
 
-/** All that is tried: fans, walls apart, supplies, coolers, the chassis, rubber under drives, fewer drives, the place. */
+/** All that is tried: fans, walls apart, supplies, coolers, chassis, rubber under drives, fewer drives, the place. */
 export const quietWays = (base: Base, catalogue: Catalogue): readonly QuietWay[] => [
   ...otherFans(base, catalogue),
   ...moreFans(base, catalogue),

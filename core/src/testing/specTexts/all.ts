@@ -9,6 +9,7 @@ import { SEVENTH } from './seventh';
 import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
+import { TWELFTH } from './twelfth';
 
 /** Every text with what a person reads from it. */
 export const SAMPLES = [
@@ -23,4 +24,5 @@ export const SAMPLES = [
   ...NINTH,
   ...TENTH,
   ...ELEVENTH,
+  ...TWELFTH,
 ];
