@@ -116,7 +116,7 @@ function Group({
   if (value === undefined || value === null)
     return (
       <button type="button" className="plain min-h-7 text-[12.5px] underline" onClick={() => onValue(blankOf(ask))}>
-        {label === 'where' ? 'Say where' : `With ${label}`}
+        {label.startsWith('where') ? `Say ${label}` : `With ${label}`}
       </button>
     );
   const row = value as Row;
