@@ -2,19 +2,10 @@ import { createAssessor } from '../assess';
 import type { Build } from '../build/build';
 import { ofKind, seatSpot } from '../machine/units';
 import { allRemedies } from '../remedies/remedies';
-import { AS_OF, catalogue, fixture, tweak, type Fixture } from '../testing/fixture';
-import { find, said, tower } from '../testing/rules';
+import { AS_OF, catalogue, tweak, type Fixture } from '../testing/fixture';
+import { find, rack, said, tower } from '../testing/rules';
 
-const rack = () =>
-  fixture()
-    .add('gable-24')
-    .add('gannet-e8')
-    .add('shire-16')
-    .add('crag-q8')
-    .add('clew-r32', 4)
-    .add('brazier-800')
-    .add('tern-16i')
-    .add('barge-16', 16);
+const full = () => rack().add('brazier-800').add('tern-16i').add('barge-16', 16);
 const withPolicy = (made: Fixture, policy: Partial<Build['policy']>) =>
   made.edit({ type: 'set.policy', value: { ...made.build.policy, ...policy } });
 const fixed = (duty: number) => ({ fans: { kind: 'fixed' as const, duty } });
@@ -31,17 +22,17 @@ const figuresOf = (made: Fixture) => {
 };
 
 test('walls that all turn apart at one duty are a machine whose fans turn at it', () => {
-  const all = wallsOf(rack());
+  const all = wallsOf(full());
   expect(all.length).toBeGreaterThan(1);
   const apart = all.map((wall) => ({ ...wall, duty: 0.6 }));
-  expect(figuresOf(withPolicy(rack(), { ...fixed(0.3), apart }))).toEqual(figuresOf(withPolicy(rack(), fixed(0.6))));
+  expect(figuresOf(withPolicy(full(), { ...fixed(0.3), apart }))).toEqual(figuresOf(withPolicy(full(), fixed(0.6))));
 });
 
 test('a wall that turns slower apart is quieter, draws less, and leaves the drives warmer', () => {
-  const [front] = wallsOf(rack());
+  const [front] = wallsOf(full());
   const [even, slow] = [
-    withPolicy(rack(), fixed(0.6)),
-    withPolicy(rack(), { ...fixed(0.6), apart: [{ ...front!, duty: 0.3 }] }),
+    withPolicy(full(), fixed(0.6)),
+    withPolicy(full(), { ...fixed(0.6), apart: [{ ...front!, duty: 0.3 }] }),
   ].map((made) => made.assess().figures);
   expect(slow!['sound.earIdleDb']!.value).toBeLessThan(even!['sound.earIdleDb']!.value);
   expect(slow!['power.idleWallW']!.value).toBeLessThan(even!['power.idleWallW']!.value);

@@ -1,3 +1,5 @@
+import { FIELD_WORDS, type FactField } from './fieldWords';
+
 /** What fields inside the lists of a sheet are called, with their unit. */
 const words = (label: string, unit?: string) => ({ label, ...(unit === undefined ? {} : { unit }) });
 
@@ -103,22 +105,17 @@ const FORMS = {
   'flex-atx': 'Flex ATX',
   'dc-converter': 'converter',
 };
+/** What the choices of a field of its own are called, which are those of a list too. */
+const choicesOf = (field: FactField) => FIELD_WORDS[field].choices ?? {};
 const WIRES = { sata: 'SATA', sas: 'SAS', pcie: 'PCIe', usb: 'USB' };
 
 /** What choices inside lists are called; what is missing is said as it is. */
 export const ROW_CHOICES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-  boardHoles: {
-    'mini-itx': 'Mini-ITX',
-    'micro-atx': 'Micro-ATX',
-    atx: 'ATX',
-    'ssi-ceb': 'SSI-CEB',
-    'ssi-eeb': 'SSI-EEB',
-    own: 'its own',
-  },
-  takes: { '5.25': '5.25-inch', '3.5': '3.5-inch', '2.5': '2.5-inch', 'u.2': 'U.2' },
+  boardHoles: choicesOf('holes'),
+  takes: choicesOf('sitsIn'),
   access: { hotSwap: 'hot-swap', fixed: 'screwed in' },
   mounting: { hard: 'hard', tray: 'in a tray', soft: 'on rubber' },
-  holes: { A: 'set A', B: 'set B', '2.5': '2.5-inch' },
+  holes: choicesOf('holes'),
   type: { direct: 'plain', bridge: 'USB bridge' },
   carries: WIRES,
   kind: {
@@ -131,24 +128,16 @@ export const ROW_CHOICES: Readonly<Record<string, Readonly<Record<string, string
     'usb3-header': 'USB 3 header',
   },
   role: { host: 'the host', device: 'the drives' },
-  plug: {
-    'sata-power': 'SATA power',
-    peripheral: '4-pin peripheral',
-    '6-pin-card': '6-pin card',
-    '8-pin-card': '8-pin card',
-    '8-pin-cpu': '8-pin processor',
-    '4-pin-cpu': '4-pin processor',
-    'dc-jack': 'DC jack',
-  },
+  plug: choicesOf('takes'),
   staggersStart: { unknown: 'not known' },
   forms: FORMS,
-  height: { full: 'full', low: 'low-profile' },
-  path: { vented: 'behind vents', lined: 'lined panels' },
+  height: choicesOf('height'),
+  path: choicesOf('drivePath'),
   for: { stick: 'boot stick', supply: 'supply' },
   while: { present: 'there', occupied: 'filled' },
   frontUsb: { 'usb2-header': 'USB 2', 'usb3-header': 'USB 3' },
   as: WIRES,
   bus: { pcie: 'PCIe', pci: 'PCI' },
-  memoryTypes: { ddr3: 'DDR3', ddr4: 'DDR4', ddr5: 'DDR5' },
+  memoryTypes: choicesOf('memoryType'),
   brackets: { full: 'full height', low: 'low-profile' },
 };

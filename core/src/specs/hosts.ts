@@ -1,3 +1,4 @@
+import { formOf, isForm } from './forms';
 import { axis, CARD, words, yesNo, type KindRules, type Rule } from './rule';
 
 const GIB = 1024 ** 3;
@@ -183,15 +184,6 @@ const BOARD_ITSELF =
   /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
 const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc|registered ecc|ecc registered/i;
 
-/** A form of board that stands alone between commas. */
-const HOLES_ALONE: readonly (readonly [RegExp, string])[] = [
-  [/^mini-?itx$|mini-?itx (?:mother|main)?board\b/i, 'mini-itx'],
-  [/^(?:micro|m|µ)-?atx$|(?:micro|m|µ)-?atx (?:mother|main)?board\b/i, 'micro-atx'],
-  [/^ssi-?ceb$/i, 'ssi-ceb'],
-  [/^(?:ssi-?eeb|e-atx)$/i, 'ssi-eeb'],
-  [/^atx$|(?<![a-zµ]-?)atx (?:mother|main)?board\b/i, 'atx'],
-];
-
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
@@ -205,19 +197,12 @@ export const BOARD: KindRules = {
     {
       field: 'holes',
       label: /form ?factor|formfaktor|bauform|format/i,
-      read: words(
-        [/mini-?itx/i, 'mini-itx'],
-        [/(?:micro|m|µ)-?atx/i, 'micro-atx'],
-        [/ssi-?ceb/i, 'ssi-ceb'],
-        [/ssi-?eeb|e-atx/i, 'ssi-eeb'],
-        [/\batx\b/i, 'atx'],
-      ),
+      read: ({ label, value }) => formOf(`${label} ${value}`),
     },
     {
       field: 'holes',
       free: true,
-      read: ({ label, value }) =>
-        label === '' ? HOLES_ALONE.find(([pattern]) => pattern.test(value))?.[1] : undefined,
+      read: ({ label, value }) => (label === '' && isForm(value) ? formOf(value) : undefined),
     },
     ...SOCKET,
     {

@@ -1,4 +1,5 @@
 import type { PartKind } from '../parts/vocabulary';
+import { formOf, isForm } from './forms';
 import { quantitiesOf } from './quantities';
 import type { ReadField } from './readField';
 
@@ -54,13 +55,6 @@ function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${w
 }
 const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;
 
-const FORMS: readonly (readonly [RegExp, string])[] = [
-  [/mini-?itx/i, 'mini-itx'],
-  [/(?:micro|m|µ)-?atx/i, 'micro-atx'],
-  [/ssi-?ceb/i, 'ssi-ceb'],
-  [/ssi-?eeb|e-?atx/i, 'ssi-eeb'],
-  [/(?<![a-zµ]-?)atx\b/i, 'atx'],
-];
 const WALLS: readonly (readonly [RegExp, string])[] = [
   [/front|vorn/i, 'front'],
   [/rear|back|hinten/i, 'rear'],
@@ -181,7 +175,11 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     { field: 'processorPlugs', words: n('processor plugs'), find: plugIn(/\beps|\bcpu|4\+4/i) },
     { field: 'cardPlugs', words: n('card plugs'), find: plugIn(/pci-?e|6\+2/i) },
     { field: 'sataPlugs', words: n('SATA plugs'), find: plugIn(/s-?ata/i) },
-    { field: 'peripheralPlugs', words: n('4-pin plugs'), find: plugIn(/molex|peripheral/i) },
+    {
+      field: 'peripheralPlugs',
+      words: n('4-pin plugs'),
+      find: plugIn(/peripheral|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
+    },
   ],
   controller: [
     {
@@ -200,10 +198,8 @@ function BAY(): string {
 }
 
 function boardIn({ label, value }: Piece): unknown {
-  const isAbout =
-    /board|m\/b/i.test(label) ||
-    /^(?:(?:micro|mini|ssi)-?(?:atx|itx|ceb|eeb)|e?-?atx)$|(?:atx|itx|ceb|eeb) (?:mother|main)?boards?$/i.test(value);
-  const forms = isAbout ? value.split(/\s*\/\s*/).flatMap((one) => ofWords(FORMS, one) ?? []) : [];
+  const isAbout = /board|m\/b/i.test(label) || isForm(value);
+  const forms = isAbout ? value.split(/\s*\/\s*/).flatMap((one) => formOf(one) ?? []) : [];
   return forms.length > 0 ? forms : undefined;
 }
 

@@ -7,7 +7,7 @@ import { feedName } from './feeds';
 import { upsShares, wattsOn, type UpsShare } from './upsShares';
 import { peakState } from './wall';
 
-/** How long a UPS holds the whole machine, minutes by state; null for a state that it does not carry. */
+/** How long a UPS holds what hangs on it, minutes by state; null for a state that it does not carry. */
 export type UpsTime = {
   readonly unit: UnitId;
   readonly name: string;

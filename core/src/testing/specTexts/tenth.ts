@@ -136,7 +136,7 @@ Connectors
 EPS 8-pin	2
 PCIe 6+2-pin	4
 SATA	10
-Molex	3
+Peripheral	3
 Length	150 mm`,
     fields: { form: 'atx', ratedW: 700, efficiencyClass: 'gold', lengthMm: 150 },
     places: { mainPlugs: 1, processorPlugs: 2, cardPlugs: 4, sataPlugs: 10, peripheralPlugs: 3 },

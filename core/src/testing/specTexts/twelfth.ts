@@ -124,7 +124,7 @@ Thickness: 7 mm`,
     text: `Ember 550 ATX-Netzteil
 Leistung: 550 W
 Effizienz: 80 PLUS Gold
-Anschlüsse: 1x 24-Pin, 1x EPS 4+4-Pin, 2x PCIe 6+2-Pin, 8x SATA, 3x Molex
+Anschlüsse: 1x 24-Pin, 1x EPS 4+4-Pin, 2x PCIe 6+2-Pin, 8x SATA, 3x 4-Pin
 Länge: 140 mm
 Gewicht: 1,9 kg`,
     fields: { form: 'atx', ratedW: 550, efficiencyClass: 'gold', lengthMm: 140, massG: 1900 },

@@ -19,7 +19,7 @@ export function WallSlides({ build, duty, tried, onTry }: Props) {
   return (
     <>
       <button type="button" className="plain min-h-6 underline" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-        {isOpen ? 'All walls together' : 'Each wall by itself'}
+        Each wall by itself
       </button>
       {isOpen &&
         walls.map((wall) => {
