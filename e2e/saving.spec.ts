@@ -118,9 +118,13 @@ test('two tabs of one browser keep an edit each while the server is away; both a
   await after.open(id);
   // A save on its way while its page is closed may arrive: then the other edit is put on that version.
   await after.page.getByRole('button', { name: /^Put (them on this version|my changes on theirs)$/ }).click();
-  await after.settled();
-  const stored = await storedBuild(request, id);
-  expect([stored.name, stored.items.some((item) => item.sheet === 'barge-8')]).toEqual(['From the first', true]);
+  // "Saved" still stands there for one edit while the other, whichever it is, is put on it.
+  await expect
+    .poll(async () => {
+      const stored = await storedBuild(request, id);
+      return [stored.name, stored.items.some((item) => item.sheet === 'barge-8')];
+    })
+    .toEqual(['From the first', true]);
   await context.close();
 });
 
