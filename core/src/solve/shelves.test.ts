@@ -120,3 +120,44 @@ test('the checker finds shelves that feed each other and hang on nothing', () =>
   const faults = checkLayout(problemOf(made.build), { ...made.build.layout, wires: ring });
   expect(faults.map(({ code }) => code)).toContain('unfed');
 });
+
+describe('a shelf is added to a machine that has its drives', () => {
+  const rack = () =>
+    fixture().add('gable-24').add('gannet-e8').add('shire-16').add('tern-8e').add('tern-16i').add('barge-8', 8);
+  const boxOf = (made: Fixture, n: number) => made.build.layout.at[made.unit('barge-8', n)]?.spot.host;
+  const first = [1, 2, 3, 4, 5, 6, 7, 8];
+
+  test('they stay in their box, though one cable to the shelf would do for two inside', () => {
+    const grown = rack().add('loft-16').add('barge-8', 8);
+    expect(first.map((n) => boxOf(grown, n))).toEqual(first.map(() => grown.unit('gable-24')));
+    expect(grown.build.layout.wires.filter(({ cable }) => cable === 'straight:sff-8643:sff-8643')).toHaveLength(2);
+    isValid(grown);
+  });
+
+  test('planned afresh the cables decide', () => {
+    const fresh = fixture()
+      .add('gable-24')
+      .add('gannet-e8')
+      .add('shire-16')
+      .add('tern-8e')
+      .add('tern-16i')
+      .add('loft-16')
+      .add('barge-8', 8);
+    expect(first.map((n) => boxOf(fresh, n))).toEqual(first.map(() => fresh.unit('loft-16')));
+  });
+
+  test('they go to the shelf when the card that carried them is taken out, the new ones stay where they are', () => {
+    const grown = rack().add('loft-16').add('barge-8', 8);
+    const without = grown.edit({
+      type: 'item.remove',
+      item: grown.build.items.find(({ sheet }) => sheet === 'tern-16i')!.id,
+    });
+    expect(without.assess().unconnected).toEqual([]);
+    const inShelf = [...first, 9, 10, 11, 12, 13, 14, 15, 16].filter(
+      (n) => boxOf(without, n) === grown.unit('loft-16'),
+    );
+    // The board has ports for eight of them.
+    expect(inShelf).toEqual([9, 10, 11, 12, 13, 14, 15, 16]);
+    isValid(without);
+  });
+});

@@ -8,6 +8,7 @@ import { mismatch } from '../machine/accepts';
 import { expanderPorts, hostPorts, protocolOf, type Demand, type HostPort } from '../links/ports';
 import type { Problem } from '../solve/problem';
 import { cardWishMBps, laneMBps, PCIE_LANE_MBPS, dealtMBps, speaksSataAlone, uplinkGb } from '../links/rates';
+import { passesOn } from '../links/passOn';
 import { groupAt } from '../machine/spotAt';
 import { liveWires, wireServing, type LiveWire } from '../links/unconnected';
 import {
@@ -37,6 +38,7 @@ export const RECKONED = [
   'mbLost',
   'bootOffBoard',
   'hotPairs',
+  'otherBox',
   'cablesToBuy',
   'moves',
   'partlyUsed',
@@ -62,6 +64,7 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
     mbLost: 0,
     bootOffBoard: 0,
     hotPairs: 0,
+    otherBox: 0,
     cablesToBuy: 0,
     moves: 0,
     partlyUsed: 0,
@@ -122,6 +125,10 @@ export function reckon(problem: Problem, hint: Layout, layout: Layout): number[]
   for (const unit of units) sum.mbLost += linkLoss(unit, layout, byId, lanes);
   sum.hotPairs = hotPairs(units, layout, byId);
 
+  for (const [unit, was] of boxesBefore(units, hint)) {
+    const seat = layout.at[unit.id];
+    if (seat && boxKey(seat.spot, byId, seatOf) !== was) sum.otherBox++;
+  }
   for (const [unit, wish] of wishesIn(units, hint)) {
     const seat = layout.at[unit.id];
     if (seat && printSpot(seat.spot) === printSpot(wish.spot)) continue;
@@ -176,6 +183,28 @@ export function wishesIn(units: readonly PlannedUnit[], hint: Layout): [PlannedU
     })
     .sort(([, a], [, b]) => firm.indexOf(a.how) - firm.indexOf(b.how))
     .filter(([, { spot }]) => !claimed.has(printSpot(spot)) && claimed.add(printSpot(spot)));
+}
+
+/** The box a bay is in, drive shelves that hand on as one: `seatOf` says where adapters sit. */
+export function boxKey(
+  { host }: SpotRef,
+  byId: ReadonlyMap<string, PlannedUnit>,
+  seatOf: (unit: PlannedUnit) => SpotRef | undefined,
+): string | null {
+  const box = boxAmong(host, byId, seatOf);
+  return box && (passesOn(box) ? 'shelves' : box.id);
+}
+
+/** Drives for bays with the box each was in. */
+export function boxesBefore(units: readonly PlannedUnit[], hint: Layout): [PlannedUnit, string][] {
+  const byId = unitsById(units);
+  const places = wishesIn(units, hint);
+  const wasAt = new Map(places.map(([unit, { spot }]) => [unit, spot]));
+  return places.flatMap(([unit, { spot }]) => {
+    const inBay = isKind(unit, 'drive') && !['m2', 'usb'].includes(unit.part.size);
+    const box = inBay ? boxKey(spot, byId, (one) => one.builtIn?.spot ?? wasAt.get(one)) : null;
+    return box === null ? [] : [[unit, box]];
+  });
 }
 
 function baysBehind(

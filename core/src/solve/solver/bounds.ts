@@ -7,7 +7,7 @@ import { freePorts, STEP, type Cell, type PortClass, type State, type Table } fr
 
 /**
  * How a state's numbers lie: drives waiting by class, ports free, ends waiting, cables in hand, MB/s asked of expanders
- * (by 50), drives a controller still takes.
+ * (by 50), drives a controller still takes, and drives that were in a box or in none (`HomeSlots`).
  */
 export type Offsets = {
   readonly ports: number;
@@ -15,6 +15,7 @@ export type Offsets = {
   readonly owned: number;
   readonly asked: number;
   readonly limits: number;
+  readonly homes: number;
   readonly size: number;
 };
 /** What is left of a state, reckoned for a bound: nothing here may be more than what dealing on will cost. */

@@ -6,6 +6,7 @@ import { driveConnector, expanderPorts, hostPorts, type SeatOf } from '../../lin
 import { boxAmong } from '../../machine/hosts';
 import { isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
 import type { BayGroupHere } from './bayPlans';
+import { boxHomes } from './boxHomes';
 import { firmAllows, firmCables, NOTHING_FIRM } from './boundCables';
 import { classDrives, classPorts, endName, lanesOf } from './classes';
 import { endCable, expanderCell, feedsOf, settledCables, tasteOf } from './feeds';
@@ -185,6 +186,7 @@ export function layTable(given: Given): Laid {
       ends,
       owned,
       limits,
+      homes: boxHomes(units, classes, cells, wishes),
       expanders: expanders.flatMap((unit) => expanderCell(unit, ports, settled, ownedAt, firm, sataAlone, brackets)),
     },
     score: {

@@ -69,15 +69,23 @@ function seatDrives(table: Table, picks: readonly CellPick[], wishes: Wishes): S
       for (const unit of keepers) sit(unit, drive, cell, valueFor(memberAt(free, cell), wishes.get(unit.id)!.name));
       dealt.set(`${cell}|${drive}`, keepers);
     });
-  for (const { cell, seats } of [...picks].sort((a, b) => a.cell - b.cell))
-    seats.forEach((count, drive) => {
-      const here = valueFor(dealt, `${cell}|${drive}`);
-      while (here.length < count) {
-        const unit = memberAt([...memberAt(loose, drive)], 0);
-        sit(unit, drive, cell, memberAt([...memberAt(free, cell).values()], 0));
-        here.push(unit);
-      }
-    });
+  // Who was in another bay of the same box before who was in none, and those before who was in another box.
+  const inTurn = [...picks].sort((a, b) => a.cell - b.cell);
+  const wasHere = (unit: DriveUnit, drive: number, cell: number) => {
+    const { homes } = table;
+    return homes?.of[drive]?.get(unit.id) === homes?.boxOf[cell];
+  };
+  const wasNowhere = (unit: DriveUnit, drive: number) => !table.homes?.of[drive]?.has(unit.id);
+  for (const suits of table.homes ? [wasHere, wasNowhere, () => true] : [() => true])
+    for (const { cell, seats } of inTurn)
+      seats.forEach((count, drive) => {
+        const here = valueFor(dealt, `${cell}|${drive}`);
+        for (const unit of [...memberAt(loose, drive)].filter((one) => suits(one, drive, cell))) {
+          if (here.length >= count) return;
+          sit(unit, drive, cell, memberAt([...memberAt(free, cell).values()], 0));
+          here.push(unit);
+        }
+      });
   // Who got no cable still gets a bay where one is free: the builder sees it in its place, without a cable.
   table.drives.forEach((one, drive) => {
     for (const unit of [...memberAt(loose, drive)]) {

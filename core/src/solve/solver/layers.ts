@@ -1,7 +1,18 @@
 import { memberAt, valueFor } from '../../lists';
 import type { Dealing, Layer, Emit } from './search';
-import { BOOT_OFF_BOARD, burdenOf, CABLE_TO_BUY, MB_LOST, MISFIT, MOVE, PARTLY_USED, PUT_BROKEN } from './score';
+import {
+  BOOT_OFF_BOARD,
+  burdenOf,
+  CABLE_TO_BUY,
+  MB_LOST,
+  MISFIT,
+  MOVE,
+  OTHER_BOX,
+  PARTLY_USED,
+  PUT_BROKEN,
+} from './score';
 import { Bounds, type Offsets } from './bounds';
+import { HomeSlots } from './homeSlots';
 import { isSpent, spend, type Work } from './work';
 import { strandsOf, type Strands } from './reverseBreakout';
 import {
@@ -48,13 +59,16 @@ const FEW = 8;
 
 export function layersOf(table: Table, work: Work, few = false): Dealing {
   const { drives, ports, ends, owned, expanders, limits } = table;
+  const slots = new HomeSlots(table);
+  const homes = drives.length + ports.length + ends.length + owned.length + expanders.length + limits.length;
   const at: Offsets = {
     ports: drives.length,
     ends: drives.length + ports.length,
     owned: drives.length + ports.length + ends.length,
     asked: drives.length + ports.length + ends.length + owned.length,
     limits: drives.length + ports.length + ends.length + owned.length + expanders.length,
-    size: drives.length + ports.length + ends.length + owned.length + expanders.length + limits.length,
+    homes,
+    size: homes + slots.counts.length,
   };
   const start = Array<number>(at.size).fill(0);
   drives.forEach((one, i) => {
@@ -69,12 +83,15 @@ export function layersOf(table: Table, work: Work, few = false): Dealing {
   limits.forEach((one, i) => {
     start[at.limits + i] = one.most;
   });
+  slots.counts.forEach((count, i) => {
+    start[at.homes + i] = count;
+  });
   const rank = { shared: 0, direct: 1, loose: 2 } as const;
   const cells = table.cells
     .map((cell, i) => ({ cell, i }))
     .sort((a, b) => rank[a.cell.kind] - rank[b.cell.kind] || a.i - b.i);
   const twins = twinPorts(table);
-  const make = new Layers(table, at, twins, work, few);
+  const make = new Layers(table, at, slots, twins, work, few);
   const order = ports
     .map((_, i) => i)
     .sort((a, b) => Number(memberAt(ports, a).lanes >= 4) - Number(memberAt(ports, b).lanes >= 4) || a - b)
@@ -163,6 +180,7 @@ class Layers {
   constructor(
     private readonly table: Table,
     private readonly at: Offsets,
+    private readonly slots: HomeSlots,
     twins: readonly (readonly number[])[],
     private readonly work: Work,
     private readonly few: boolean,
@@ -251,6 +269,7 @@ class Layers {
       this.table.drives.map((_, i) => from.slice(1).reduce((sum, later) => sum + later.held[i]!, 0)),
     );
     this.filled.set(cell, new Map());
+    this.slots.order(cell, from.slice(1));
     return {
       room: (state) => this.bounds.room(state, from, null),
       expand:
@@ -341,8 +360,10 @@ class Layers {
       if (cell.takes[i] === 2) b += count * MISFIT;
       b += Math.max(0, cell.held[i]! + cell.put[i]! - count) * PUT_BROKEN;
       c += Math.max(0, cell.home[i]! - count) * MOVE;
+      c += this.slots.seat(this.next, this.at.homes, cell, i, count) * OTHER_BOX;
       taste += count * cell.taste[i]!;
     }
+    this.slots.close(this.next, this.at.homes, cell);
     return { a: 0, b, c, taste, total };
   }
 

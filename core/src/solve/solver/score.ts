@@ -5,8 +5,8 @@ import { cableKindById } from '../../links/cableKinds';
  * How good a layout is, smallest first, packed into three whole numbers that are compared in turn.
  * `a` counts units without a place (data drives, boot drives, cards, others), then drives without a
  * cable (data, boot, others). `b` holds puts broken, units that mate but do not fit, MB/s lost and boot
- * drives off the board; `c` hot neighbours, cables to buy, moves and cables partly used. Scores of
- * independent choices add up.
+ * drives off the board; `c` hot neighbours, drives taken to another box, cables to buy, moves and cables
+ * partly used. Scores of independent choices add up.
  */
 export type Score = { readonly a: number; readonly b: number; readonly c: number };
 
@@ -23,7 +23,8 @@ export const MISFIT = 2 ** 39;
 export const MB_LOST = 2 ** 9;
 export const BOOT_OFF_BOARD = 1;
 
-export const HOT_PAIR = 2 ** 34;
+export const HOT_PAIR = 2 ** 44;
+export const OTHER_BOX = 2 ** 34;
 export const CABLE_TO_BUY = 2 ** 23;
 export const MOVE = 2 ** 11;
 export const PARTLY_USED = 1;
@@ -51,6 +52,7 @@ export const LEVELS = [
   'mbLost',
   'bootOffBoard',
   'hotPairs',
+  'otherBox',
   'cablesToBuy',
   'moves',
   'partlyUsed',
@@ -61,7 +63,7 @@ export function levelsOf({ a, b, c }: Score): number[] {
   return [
     ...digits(a, DATA_OUT, BOOT_OUT, CARD_OUT, REST_OUT, DATA_LOOSE, BOOT_LOOSE, REST_LOOSE),
     ...digits(b, PUT_BROKEN, MISFIT, MB_LOST, BOOT_OFF_BOARD),
-    ...digits(c, HOT_PAIR, CABLE_TO_BUY, MOVE, PARTLY_USED),
+    ...digits(c, HOT_PAIR, OTHER_BOX, CABLE_TO_BUY, MOVE, PARTLY_USED),
   ];
 }
 

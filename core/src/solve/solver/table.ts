@@ -4,6 +4,7 @@ import type { ConnectorKind, Protocol } from '../../parts/vocabulary';
 import type { HostPort, Target } from '../../links/ports';
 import type { PlannedUnit } from '../../machine/units';
 import type { BayGroupHere } from './bayPlans';
+import type { BoxHomes } from './boxHomes';
 
 /**
  * The dealing's own view of a machine: counts of classes, no names. Built by `lay.ts`, read by `layers.ts`, turned into
@@ -19,6 +20,7 @@ export type Table = {
   readonly owned: readonly { readonly cable: string; readonly count: number }[];
   /** Controllers that might be given more drives than they take. */
   readonly limits: readonly { readonly unit: string; readonly most: number }[];
+  readonly homes: BoxHomes | null;
 };
 
 /** Drives that no place or port of this machine tells apart. */

@@ -7,7 +7,7 @@ import { protocolOf } from '../../links/ports';
 import { cardWishMBps, PCIE_LANE_MBPS, dealtMBps } from '../../links/rates';
 import { refsOf, spotsOf, type SpotGroup } from '../../machine/spots';
 import { cardReachMm, hasPlaces, isCard, isKind, ofKind, unitsById, type PlannedUnit } from '../../machine/units';
-import { rankOf, wishesIn } from '../reckon';
+import { boxesBefore, boxKey, rankOf, wishesIn } from '../reckon';
 import { ones, type Levels } from './levels';
 import type { Program } from './program';
 
@@ -90,7 +90,7 @@ export function encodeSeats(
   const lanes = encodeLanes(program, levels, units, options, all);
   for (const option of all) encodeFit(program, levels, option, options, byId, fixedSpot);
   encodeHeat(program, levels, all, options, byId);
-  encodeWishes(program, levels, units, hint, options);
+  encodeWishes(program, levels, units, hint, options, base);
   const boxOf = (unit: PlannedUnit): string | null => {
     const boxes = isFree(unit)
       ? new Set(
@@ -332,7 +332,14 @@ function encodeWishes(
   units: readonly PlannedUnit[],
   hint: Layout,
   options: Options,
+  base: Layout['at'],
 ): void {
+  const byId = unitsById(units);
+  const mayBe = (unit: PlannedUnit) => unit.builtIn?.spot ?? options.get(unit.id)?.[0]?.ref ?? base[unit.id]?.spot;
+  for (const [unit, was] of boxesBefore(units, hint)) {
+    const elsewhere = (options.get(unit.id) ?? []).filter(({ ref }) => boxKey(ref, byId, mayBe) !== was);
+    levels.add('otherBox', ...ones(elsewhere.map(({ yes }) => yes)));
+  }
   for (const [unit, wish] of wishesIn(units, hint)) {
     const mine = options.get(unit.id);
     if (!mine) continue;
