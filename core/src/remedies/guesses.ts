@@ -8,6 +8,7 @@ import { resolve, type Part, type PartOf } from '../parts/resolve';
 import { sustainedW } from '../parts/sustained';
 import type { PartKind } from '../parts/vocabulary';
 import { mismatch } from '../machine/accepts';
+import { protocolOf } from '../links/ports';
 import { spotsOf } from '../machine/spots';
 import { ofKind, type PlannedUnit } from '../machine/units';
 import { givenUp } from '../snags/fits/takenOut';
@@ -146,6 +147,14 @@ export const nameAll = (units: readonly PlannedUnit[]) =>
     : `${units.length} ` +
       `${units.every(({ part }) => part.kind === 'drive') ? 'drives' : 'parts'} ` +
       `(${units.map((unit) => unit.mark).join(', ')})`;
+
+/** Cards with a port that each of some drives speaks to. */
+export const speaksTo =
+  (drives: readonly PlannedUnit[]) =>
+  ({ connectors }: PartOf<'controller'>): boolean =>
+    drives.every(
+      ({ part }) => part.kind !== 'drive' || connectors.some(({ carries }) => carries.includes(protocolOf(part))),
+    );
 
 export function addControllers(
   base: Base,

@@ -49,6 +49,7 @@ export function* remediesFor(
       harms(base, a) - harms(base, b) ||
       lossRank(base, a) - lossRank(base, b) ||
       a.blockersAfter - b.blockersAfter ||
+      cautionsOf(a) - cautionsOf(b) ||
       costRank(base, a) - costRank(base, b) ||
       (a.delta['cost.now'] ?? 0) - (b.delta['cost.now'] ?? 0) ||
       (a.delta['power.idleWallW'] ?? 0) - (b.delta['power.idleWallW'] ?? 0) ||
@@ -56,6 +57,10 @@ export function* remediesFor(
   );
   return varied(sorted).slice(0, MOST_REMEDIES);
 }
+
+/** Cautions that come with a way: a bridge known to drop out, a narrow uplink. Money is weighed apart. */
+const cautionsOf = ({ causes }: Remedy): number =>
+  causes.filter(({ code, severity }) => severity === 'caution' && code !== 'within.money').length;
 
 /** Of ways of one shape, as five cards of a kind to add, at most so many stand before ways of another. */
 const MOST_ALIKE = 3;

@@ -4,7 +4,18 @@ import type { PlannedUnit } from '../../machine/units';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';
-import { about, addControllers, adds, findsPlace, listed, lower, mountable, swaps, takeOut } from '../guesses';
+import {
+  about,
+  addControllers,
+  adds,
+  findsPlace,
+  listed,
+  lower,
+  mountable,
+  speaksTo,
+  swaps,
+  takeOut,
+} from '../guesses';
 import type { Base } from '../weigh';
 import { addAll, addPart, releases, type Propose } from './shared';
 
@@ -50,16 +61,22 @@ function shelves(base: Base, catalogue: Catalogue, missing: number): Proposal[] 
 const [CAGES, CARDS] = [4, 2];
 
 /** Cages with bays for all that have none, each with a card that gives their drives ports. */
-function withPorts(base: Base, catalogue: Catalogue, cages: readonly PartOf<'adapter'>[], missing: number): Proposal[] {
-  const bays = (part: PartOf<'adapter'>) => part.bayGroups.reduce((sum, one) => sum + one.rows * one.columns, 0);
-  const cards = addControllers(base, catalogue).flatMap(({ edits }) =>
+function withPorts(
+  base: Base,
+  catalogue: Catalogue,
+  cages: readonly PartOf<'adapter'>[],
+  drives: readonly PlannedUnit[],
+): Proposal[] {
+  const missing = drives.length;
+  const sizes = sizesOf(drives);
+  const cards = addControllers(base, catalogue, speaksTo(drives)).flatMap(({ edits }) =>
     edits.flatMap((edit) => (edit.type === 'item.add' ? [edit.item.sheet] : [])),
   );
   const parts = listed(catalogue, 'controller')
     .filter(({ id }) => cards.includes(id))
     .slice(0, CARDS);
   return cages
-    .filter((part) => bays(part) >= missing)
+    .filter((part) => baysFor(part, sizes) >= missing)
     .slice(0, CAGES)
     .flatMap((cage) =>
       parts.map((card): Proposal => ({
@@ -83,12 +100,14 @@ function holders(
   mounted: readonly PartOf<'adapter'>[],
   drives: readonly PlannedUnit[],
 ): Proposal[] {
-  const sizes = new Set(drives.flatMap(({ part }) => (part.kind === 'drive' ? [part.size] : [])));
+  const sizes = sizesOf(drives);
   return adds(base, catalogue, mounted, (part) => {
     const bays = part.kind === 'adapter' ? baysFor(part, sizes) : 0;
     return bays === 0 ? 1 : Math.min(MOST_HOLDERS, Math.ceil(drives.length / bays));
   });
 }
+const sizesOf = (drives: readonly PlannedUnit[]): ReadonlySet<PartOf<'drive'>['size']> =>
+  new Set(drives.flatMap(({ part }) => (part.kind === 'drive' ? [part.size] : [])));
 const baysFor = (part: PartOf<'adapter'>, sizes: ReadonlySet<PartOf<'drive'>['size']>): number =>
   part.bayGroups
     .filter(({ takes }) => takes.some((size) => [...sizes].some((wanted) => wanted === size)))
@@ -133,7 +152,7 @@ export const driveInBay: Propose = (base, snag, catalogue) => {
     ...holders(base, catalogue, mounted, drives),
     ...carriers(base, catalogue, drives),
     ...otherBoot(base, catalogue, drives),
-    ...withPorts(base, catalogue, mounted, drives.length),
+    ...withPorts(base, catalogue, mounted, drives),
     ...(drives.length > FEW_DRIVES ? shelves(base, catalogue, drives.length) : []),
     ...takeOut(drives),
   ];

@@ -5,12 +5,12 @@ import { spotsOf } from '../../machine/spots';
 import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';
-import { about, addControllers, causes, lanes, lower, swaps, takeOut } from '../guesses';
+import { about, addControllers, causes, lanes, lower, speaksTo, swaps, takeOut } from '../guesses';
 import type { Base } from '../weigh';
 import { releases, none, otherCards, moveCards, type Propose, type Proposes } from './shared';
 
 const portsShort: Propose = (base, snag, catalogue) => {
-  const controllers = addControllers(base, catalogue);
+  const controllers = addControllers(base, catalogue, speaksTo(about(base, snag)));
   const m2 = causes(base, snag).filter((unit) => unit.part.kind === 'drive');
   const others = m2.flatMap((unit) =>
     swaps(
@@ -59,11 +59,32 @@ function otherSockets(base: Base, unit: PlannedUnit): Proposal[] {
     }));
 }
 
+/** A card that shares its lanes out by itself, or a board whose slots part. */
+const sharesAlone: Propose = (base, snag, catalogue) => [
+  ...about(base, snag).flatMap((unit) =>
+    unit.part.kind === 'controller'
+      ? swaps(base, catalogue, unit, 'controller', (part) => part.pcieBy === 'switch' || part.pcieBy === 'triMode')
+      : [],
+  ),
+  ...causes(base, snag).flatMap((unit) => {
+    const board = unit.part;
+    return board.kind === 'board'
+      ? swaps(
+          base,
+          catalogue,
+          unit,
+          'board',
+          (part) => part.socket === board.socket && part.slots.some(({ bifurcates }) => bifurcates?.length),
+        )
+      : [];
+  }),
+];
+
 /** Guesses for the snags of this family. */
 export const REACHES = {
   'reaches.interface': (base, snag, catalogue) => [
     ...releases(base),
-    ...addControllers(base, catalogue),
+    ...addControllers(base, catalogue, speaksTo(about(base, snag))),
     ...takeOut(about(base, snag)),
   ],
   'reaches.portsShort': portsShort,
@@ -121,6 +142,7 @@ export const REACHES = {
     ...about(base, snag)
       .filter((unit) => unit.part.kind === 'drive')
       .flatMap((unit) => otherSockets(base, unit)),
+    ...sharesAlone(base, snag, catalogue),
     ...takeOut(about(base, snag).filter((unit) => unit.part.kind === 'drive')),
   ],
   'reaches.laneBudget': (base, snag, catalogue) =>
