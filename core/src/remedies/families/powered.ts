@@ -174,12 +174,12 @@ export const POWERED = {
       .filter((part) => part.kind === 'board' || part.form === 'dc-converter');
     const { dcMinV, dcMaxV, dcPlug } = taker ?? {};
     return supply(
-      (_base, other, now) =>
+      // Whether its watts are enough is weighed with everything else.
+      (_base, other) =>
         other.outV !== undefined &&
         other.outV >= (dcMinV ?? 0) &&
         other.outV <= (dcMaxV ?? Infinity) &&
-        (!dcPlug || other.dcPlug === undefined || other.dcPlug === dcPlug) &&
-        other.ratedW >= now.ratedW,
+        (!dcPlug || other.dcPlug === undefined || other.dcPlug === dcPlug),
     )(base, snag, catalogue);
   },
   'powered.ups': (base, snag, catalogue) =>

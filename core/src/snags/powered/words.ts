@@ -164,7 +164,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     title: 'Brick and jack',
     what: (f, s) =>
       s.gap
-        ? `${f.brick} gives ${round(s.gap.have)} V; ${f.board} takes ` +
+        ? `${f.brick} gives ${round(s.gap.have)} V; ${f.board} ${s.severity === 'blocker' ? '' : 'probably '}takes ` +
           `${s.gap.have < s.gap.limit ? 'at least' : 'at most'} ${round(s.gap.limit)} V.`
         : `${f.brick} has a plug of ${f.plug}; the jack of ${f.board} is ${f.jack}.`,
     why: 'Too many volts destroy the board, too few do not start it; a wrong plug makes no contact.',
