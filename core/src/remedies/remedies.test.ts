@@ -312,6 +312,16 @@ test('a controller in stock comes before one to buy, and costs nothing', () => {
   });
 });
 
+test('where the drives are what is heard, fewer of them are offered', () => {
+  const loud = cube()
+    .add('tern-8i')
+    .add('barge-8', 8)
+    .set({ brief: { earDb: 22 } });
+  expect(remedies(loud, 'within.sound').map(({ title }) => title)).toContain(
+    '4 × Barge 16 TB in place of 8 × Barge 8 TB',
+  );
+});
+
 test('of many ways alike three stand before ways of another kind', () => {
   // An owned module switches off two ports: five cards of a kind would cure that, and so would another module.
   const made = cube().add('reed-250', 1, { role: 'boot', deal: 'owned' }).add('pike-960', 4);

@@ -6,6 +6,7 @@ import { ofKind, type PlannedUnit } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from '../guesses';
+import { driveWays } from '../quieten/ways';
 import type { Base } from '../weigh';
 import { movesAsMuch, otherFans } from './otherFans';
 import { addPart, type Propose, type Proposes } from './shared';
@@ -32,7 +33,12 @@ const sound: Propose = (base, snag, catalogue) => {
   const supplies = ofKind(base.assessment.units, 'supply')
     .filter((unit) => about(base, snag).includes(unit))
     .flatMap((unit) => swaps(base, catalogue, unit, 'supply', (part) => mountable(base, part)));
-  return [...slower(base), ...quieter, ...supplies];
+  const drives = about(base, snag).some(({ part }) => part.kind === 'drive')
+    ? driveWays(base, catalogue)
+        .slice(0, MOST_OF_A_KIND)
+        .map(({ words, edits }): Proposal => ({ words, edits: edits(base.build) }))
+    : [];
+  return [...slower(base), ...quieter, ...supplies, ...drives];
 };
 
 const smallerChassis: Propose = (base, _snag, catalogue) => {

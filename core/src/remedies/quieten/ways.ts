@@ -35,9 +35,14 @@ export const quietWays = (base: Base, catalogue: Catalogue): readonly QuietWay[]
   ...wallsApart(base),
   ...otherParts(base, catalogue),
   ...chassisWays(base),
+  ...driveWays(base, catalogue),
+  ...places(base),
+];
+
+/** What quietens drives themselves: rubber under them, or fewer of them. */
+export const driveWays = (base: Base, catalogue: Catalogue): readonly QuietWay[] => [
   ...dampers(base, catalogue),
   ...fewerDrives(base, catalogue),
-  ...places(base),
 ];
 
 const idsOf = (units: readonly PlannedUnit[]): readonly UnitId[] => units.map(({ id }) => id);

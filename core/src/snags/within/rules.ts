@@ -61,7 +61,7 @@ export function soundWithinBrief(situation: Situation): Found<'within.sound'>[] 
       severity: 'note',
       at: [],
       gap: { have: room, limit: wish, gap: wish - room, unit: 'dB(A)' },
-      facts: { loudest: '', room: Math.round(room) },
+      facts: { loudest: '', room: Math.round(room), wish },
     },
   ];
 }
@@ -80,6 +80,7 @@ function machineOver(situation: Situation, wish: number | undefined): Found<'wit
       return {
         loudest: one ? `${one.units.length > 1 ? `${one.units.length} × ` : ''}${one.label}` : 'the machine',
         room: 0,
+        wish: situation.brief.earDb ?? 0,
       };
     },
   );

@@ -24,6 +24,15 @@ describe('sound against the brief', () => {
     expect(find(inOffice(20), 'within.sound')[0]!.at).toEqual([]);
     expect(find(inOffice(40), 'within.sound')).toEqual([]);
   });
+  test('a wish under what the room hides is quoted as it was wished', () => {
+    const loud = cube()
+      .add('tern-8i')
+      .add('barge-8', 8)
+      .set({ brief: { earDb: 22 } });
+    expect(said(loud, 'within.sound')[0]).toMatch(
+      /^caution: Probably over the wished 22 dB\(A\) at the ear and what the room hides \(24\): /,
+    );
+  });
 });
 
 describe('within the brief', () => {

@@ -24,7 +24,7 @@ export type WithinFacts = {
   'within.network': Sized<Record<never, never>>;
   'within.mustHave': { must: Must; wish: string; parts: string };
   'within.currency': { count: number; currency: string; others: string };
-  'within.sound': Sized<{ loudest: string; room: number }>;
+  'within.sound': Sized<{ loudest: string; room: number; wish: number }>;
 };
 
 const mayFail = (failures: number): string => (failures > 0 ? ` if any ${n(failures, 'drive')} may fail` : '');
@@ -119,8 +119,9 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
       f.room > 0
         ? `The room alone is about ${f.room} dB(A), the wish ${round(s.gap.limit)}: ` +
           'the machine adds next to nothing to it.'
-        : `${s.gap.gap < 0 ? 'Probably over' : 'May be over'} the wished ${round(s.gap.limit)} ` +
-          `dB(A) at the ear: ${s.gap.have.toFixed(1)}, could be ` +
+        : `${s.gap.gap < 0 ? 'Probably over' : 'May be over'} the wished ${round(f.wish)} ` +
+          `dB(A) at the ear${f.wish < s.gap.limit ? ` and what the room hides (${round(s.gap.limit)})` : ''}: ` +
+          `${s.gap.have.toFixed(1)}, could be ` +
           `${(s.gap.gap < 0 ? s.gap.lo! : s.gap.hi!).toFixed(0)}. Most of it: ${f.loudest}.`,
     why: 'Ten decibels more sound about twice as loud.',
     whyNote: 'Where the room is louder than the wish, no machine meets it.',
