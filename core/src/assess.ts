@@ -65,132 +65,106 @@ export type Assessor = {
 const NO_RATES: NonNullable<Build['rates']> = {};
 const NO_READINGS: Build['readings'] = [];
 
-/**
- * The pipeline: resolve → layout → needs → figures → rules → open. Each stage keeps its last
- * answer and runs again only when its narrow inputs change. Cold and warm answers are equal.
- */
-export function createAssessor(): Assessor {
-  const problemStage = memoLast(
-    (
-      items: Build['items'],
-      sheets: Build['sheets'],
-      archetypes: Build['archetypes'],
-      changes: Build['changes'],
-      stage: number,
-    ) => problemOf({ items, sheets, archetypes, changes, stage }),
+type Placed = { readonly layout: Layout; readonly stored: boolean; readonly outcome: Outcome };
+
+const problemFrom = (
+  items: Build['items'],
+  sheets: Build['sheets'],
+  archetypes: Build['archetypes'],
+  changes: Build['changes'],
+  stage: number,
+): Problem => problemOf({ items, sheets, archetypes, changes, stage });
+
+/** The stored layout where it stands, else a solved one. */
+function placeFrom(problem: Problem, layout: Layout, stands: boolean): Placed {
+  const { units } = problem;
+  if (!stands) {
+    const outcome = solve(problem, layout);
+    return { layout: outcome.layout, stored: false, outcome };
+  }
+  const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id]);
+  const { unconnected, conflict } = unconnectedDrives(units, layout);
+  const status = unplaced.length || unconnected.length ? 'partial' : 'solved';
+  return { layout, stored: true, outcome: { status, layout, unplaced, unconnected, moved: [], conflict } };
+}
+
+const needsFrom = (
+  units: readonly PlannedUnit[],
+  wires: Layout['wires'],
+  sheets: Build['sheets'],
+  archetypes: Build['archetypes'],
+): CableNeeds =>
+  cableNeeds(
+    units,
+    wires,
+    boxedCables(units, sheets, archetypes).map(({ part }) => part),
   );
-  const stands = memoAlike((units, layout) => checkLayout({ units }, layout).length === 0);
-  const placeStage = memoLast(
-    (problem: Problem, layout: Layout): { layout: Layout; stored: boolean; outcome: Outcome } => {
-      const { units } = problem;
-      if (!stands(units, layout)) {
-        const outcome = solve(problem, layout);
-        return { layout: outcome.layout, stored: false, outcome };
-      }
-      const unplaced = units.filter((unit) => !unit.builtIn && hasPlaces(unit) && !layout.at[unit.id]);
-      const { unconnected, conflict } = unconnectedDrives(units, layout);
-      return {
-        layout,
-        stored: true,
-        outcome: {
-          status: unplaced.length || unconnected.length ? 'partial' : 'solved',
-          layout,
-          unplaced,
-          unconnected,
-          moved: [],
-          conflict,
-        },
-      };
+
+/** What figures read of a build, each by itself: an edit of anything else leaves the context what it was. */
+const contextFrom = (
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  running: readonly PlannedUnit[],
+  site: Build['site'],
+  policy: Build['policy'],
+  pool: Build['pool'],
+  workShare: number | undefined,
+  currency: string,
+  rates: NonNullable<Build['rates']>,
+  copies: number,
+  bundles: Build['bundles'],
+  failuresWished: number | undefined,
+  { needs }: CableNeeds,
+  small: readonly SmallNeed[],
+  kit: string,
+  readings: Build['readings'],
+): FigureContext =>
+  withOperatingPoint(
+    {
+      ...{ units, layout, running, site, policy, pool, currency, rates, copies, bundles, needs, small },
+      ...(workShare === undefined ? {} : { workShare }),
+      ...failuresOf(failuresWished),
     },
+    kit,
+    readings,
+  );
+
+const snagsFrom = (
+  context: FigureContext,
+  outcome: Outcome,
+  figures: Figures,
+  brief: Build['brief'],
+  pool: Build['pool'],
+  cables: CableNeeds,
+  changes: Build['changes'],
+  asOf: string,
+): readonly Snag[] => {
+  const { units, layout, small } = context;
+  return findSnags({ units, layout, outcome, context, figures, brief, pool, cables, small, changes, asOf });
+};
+
+type Prepared = {
+  readonly units: readonly PlannedUnit[];
+  readonly placed: Placed;
+  readonly needs: CableNeeds;
+  readonly small: readonly SmallNeed[];
+  readonly context: FigureContext;
+  readonly full: FigureContext & { readonly room: ReturnType<typeof roomStage> };
+};
+
+/** All before figures, each stage with its last answer. */
+function createPreparing(): (build: Build) => Prepared {
+  const problemStage = memoLast(problemFrom);
+  const standing = memoAlike((units, layout) => checkLayout({ units }, layout).length === 0);
+  const placeStage = memoLast((problem: Problem, layout: Layout) =>
+    placeFrom(problem, layout, standing(problem.units, layout)),
   );
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
-  const needsStage = memoLast(
-    (units: readonly PlannedUnit[], wires: Layout['wires'], sheets: Build['sheets'], archetypes: Build['archetypes']) =>
-      cableNeeds(
-        units,
-        wires,
-        boxedCables(units, sheets, archetypes).map(({ part }) => part),
-      ),
-  );
-  const smallStage = memoLast(
-    (
-      units: readonly PlannedUnit[],
-      layout: Layout,
-      site: Build['site'],
-      sheets: Build['sheets'],
-      archetypes: Build['archetypes'],
-    ) => smallNeeds(units, layout, site, sheets, archetypes),
-  );
-  const contextStage = memoLast(
-    (
-      units: readonly PlannedUnit[],
-      layout: Layout,
-      running: readonly PlannedUnit[],
-      site: Build['site'],
-      policy: Build['policy'],
-      pool: Build['pool'],
-      workShare: number | undefined,
-      currency: string,
-      rates: NonNullable<Build['rates']>,
-      copies: number,
-      bundles: Build['bundles'],
-      failuresWished: number | undefined,
-      needs: CableNeeds,
-      small: readonly SmallNeed[],
-      kit: string,
-      readings: Build['readings'],
-    ): FigureContext =>
-      withOperatingPoint(
-        {
-          units,
-          layout,
-          running,
-          site,
-          policy,
-          pool,
-          ...(workShare === undefined ? {} : { workShare }),
-          currency,
-          rates,
-          copies,
-          bundles,
-          ...failuresOf(failuresWished),
-          needs: needs.needs,
-          small,
-        },
-        kit,
-        readings,
-      ),
-  );
-  const figureStage = createFigureStage();
-  const ruleStage = memoLast(
-    (
-      context: FigureContext,
-      outcome: Outcome,
-      figures: Figures,
-      brief: Build['brief'],
-      pool: Build['pool'],
-      cables: CableNeeds,
-      changes: Build['changes'],
-      asOf: string,
-    ) =>
-      findSnags({
-        units: context.units,
-        layout: context.layout,
-        outcome,
-        context,
-        figures,
-        brief,
-        pool,
-        cables,
-        small: context.small,
-        changes,
-        asOf,
-      }),
-  );
-  const openStage = memoLast(openThings);
-
-  const prepare = (build: Build) => {
+  const needsStage = memoLast(needsFrom);
+  const smallStage = memoLast(smallNeeds);
+  const contextStage = memoLast(contextFrom);
+  return (build) => {
     const problem = problemStage(build.items, build.sheets, build.archetypes, build.changes, build.stage);
     const { units } = problem;
     const placed = placeStage(problem, build.layout);
@@ -216,25 +190,27 @@ export function createAssessor(): Assessor {
     );
     return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout) } };
   };
+}
+
+/**
+ * The pipeline: resolve → layout → needs → figures → rules → open. Each stage keeps its last
+ * answer and runs again only when its narrow inputs change. Cold and warm answers are equal.
+ */
+export function createAssessor(): Assessor {
+  const prepare = createPreparing();
+  const figureStage = createFigureStage();
+  const ruleStage = memoLast(snagsFrom);
+  const openStage = memoLast(openThings);
   return {
     assess(build, { asOf }) {
       const { units, placed, needs, small, context, full } = prepare(build);
+      const { layout, stored, outcome } = placed;
       const figures = figureStage(full);
-      const snags = ruleStage(context, placed.outcome, figures, briefAt(build), build.pool, needs, build.changes, asOf);
-      const open = openStage(units, placed.layout);
-      return {
-        status: statusOf(units, snags, open),
-        units,
-        layout: placed.layout,
-        stored: placed.stored,
-        unplaced: placed.outcome.unplaced,
-        unconnected: placed.outcome.unconnected,
-        needs,
-        small,
-        figures,
-        snags,
-        open,
-      };
+      const snags = ruleStage(context, outcome, figures, briefAt(build), build.pool, needs, build.changes, asOf);
+      const open = openStage(units, layout);
+      const { unplaced, unconnected } = outcome;
+      const status = statusOf(units, snags, open);
+      return { status, units, layout, stored, unplaced, unconnected, needs, small, figures, snags, open };
     },
     explain: (build, id) => explainFigure(id, prepare(build).full),
     shares: (build, id) => sharesOf(id, prepare(build).context),
