@@ -101,134 +101,120 @@ export function smallNeeds(
     });
 }
 
-function wanted(units: readonly PlannedUnit[], layout: Layout, site: Site, kit: ReadonlyMap<SmallUse, number>): Want[] {
-  const seated = (unit: PlannedUnit) => !!layout.at[unit.id] || !!unit.builtIn;
-  const boards = ofKind(units, 'board').filter((unit) => !unit.builtIn);
-  const large = boards.filter(({ part }) => part.holes !== 'own');
-  const processors = ofKind(units, 'processor').filter((unit) => !unit.builtIn && seated(unit));
+const wanted = (
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  site: Site,
+  kit: ReadonlyMap<SmallUse, number>,
+): Want[] => {
   const supplies = ofKind(units, 'supply').filter((unit) => !unit.builtIn && unit.part.form !== 'dc-converter');
-  const racked =
-    site.place === 'rack'
-      ? ofKind(units, 'chassis').filter(({ part }) => part.rackUnits !== null && part.slideRails === 'apart')
-      : [];
-  const inRack = site.place === 'rack';
-  const narrow = inRack ? ofKind(units, 'chassis').filter(({ part }) => part.rackKit === 'apart') : [];
-  const bricks = inRack ? ofKind(units, 'supply').filter(({ part }) => part.form === 'brick') : [];
-  const used = ofKind(units, 'chassis').filter((unit) => !boxIsWhole(unit));
-  const bays = drivesIn(units, layout);
-  const fixed = bays.filter(({ access }) => access === 'fixed');
-  const screws = fixed.filter(({ unit }) => unit.part.size === '3.5');
-  const small = fixed.filter(({ unit }) => unit.part.size !== '3.5');
-  const trays = bays.filter(({ access, host }) => access !== 'fixed' && used.some(({ id }) => id === host));
-  const fans = fanPlans(units, layout).filter(({ short, over }) => short > 0 || over);
-  // What splitters would put past a header wants a hub.
-  const [hubbed, split] = [fans.filter(({ over }) => over), fans.filter(({ over }) => !over)];
+  return [
+    plates(supplies, units, layout),
+    ...forBoards(units, layout),
+    ...forDrives(units, layout),
+    mainsCables(supplies, site),
+    networkCables(
+      units.filter((unit) => layout.at[unit.id] ?? unit.builtIn),
+      site,
+    ),
+    ...(site.place === 'rack' ? forRack(units) : []),
+    ...forFans(units, layout, kit),
+  ];
+};
+
+const want = (use: SmallUse, what: string, why: string, typicalMinor: number, of: readonly PlannedUnit[]): Want => ({
+  use,
+  what,
+  why,
+  count: of.length,
+  typicalMinor,
+  for: of,
+});
+
+function plates(supplies: readonly UnitOf<'supply'>[], units: readonly PlannedUnit[], layout: Layout): Want {
   const byId = unitsById(units);
   const plated = supplies.filter((unit) => {
     const spot = layout.at[unit.id]?.spot;
     const group = spot && groupAt(byId, spot);
     return group?.type === 'supplyBay' && wantsPlate(unit.part, group.bay);
   });
+  return want('supplyPlate', 'Plate, SFX in ATX', 'holds a small supply in a bay for ATX supplies', 800, plated);
+}
+
+function forBoards(units: readonly PlannedUnit[], layout: Layout): Want[] {
+  const large = ofKind(units, 'board').filter((unit) => !unit.builtIn && unit.part.holes !== 'own');
+  const processors = ofKind(units, 'processor').filter((unit) => !unit.builtIn && layout.at[unit.id]);
+  return [
+    want('coinCell', 'Coin cell', 'keeps the clock and the settings of the board', 200, large),
+    want('ioShield', 'I/O shield', 'closes the rear wall around the sockets of the board', 700, large),
+    want('paste', 'Thermal paste', 'between processor and cooler', 600, processors),
+  ];
+}
+
+function forDrives(units: readonly PlannedUnit[], layout: Layout): Want[] {
+  const used = ofKind(units, 'chassis').filter((unit) => !boxIsWhole(unit));
+  const bays = drivesIn(units, layout);
+  const fixed = bays.filter(({ access }) => access === 'fixed').map(({ unit }) => unit);
+  const large = fixed.filter(({ part }) => part.size === '3.5');
+  const small = fixed.filter(({ part }) => part.size !== '3.5');
+  const trays = bays.filter(({ access, host }) => access !== 'fixed' && used.some(({ id }) => id === host));
   return [
     {
-      use: 'supplyPlate',
-      what: 'Plate, SFX in ATX',
-      why: 'holds a small supply in a bay for ATX supplies',
-      count: plated.length,
-      typicalMinor: 800,
-      for: plated,
+      ...want('screws', 'Drive screws, pack', 'hold the drives in fixed bays', 400, [...large, ...small]),
+      // Large and small drives take other threads.
+      count: Number(large.length > 0) + Number(small.length > 0),
     },
+    want(
+      'caddy',
+      'Caddy',
+      'a drive goes into such a bay in its caddy; of a used chassis count them first',
+      1400,
+      trays.map(({ unit }) => unit),
+    ),
+  ];
+}
+
+function mainsCables(supplies: readonly UnitOf<'supply'>[], { mainsPlug }: Site): Want {
+  const plug = MAINS_PLUGS[mainsPlug];
+  return {
+    ...want('mainsLead', `Mains cable${plug ? `, ${plug}` : ''}`, 'one for each supply', 500, supplies),
+    isNeverBoxed: mainsPlug === 'C14',
+    count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0),
+  };
+}
+
+function forRack(units: readonly PlannedUnit[]): Want[] {
+  const chassis = ofKind(units, 'chassis');
+  const racked = chassis.filter(({ part }) => part.rackUnits !== null && part.slideRails === 'apart');
+  const narrow = chassis.filter(({ part }) => part.rackKit === 'apart');
+  const bricks = ofKind(units, 'supply').filter(({ part }) => part.form === 'brick');
+  return [
+    want('slideRails', 'Slide rails', 'they are sold apart for this chassis', 5800, racked),
+    want('rackKit', 'Rack kit', 'holds a body narrower than the opening of the rack', 4500, narrow),
+    want(
+      'brickTray',
+      'Brick tray',
+      'in a rack a brick hangs on its cable, or lies where air should pass',
+      1500,
+      bricks,
+    ),
+  ];
+}
+
+/** What splitters would put past a header wants a hub. One splitter turns a header into three. */
+function forFans(units: readonly PlannedUnit[], layout: Layout, kit: ReadonlyMap<SmallUse, number>): Want[] {
+  const fans = fanPlans(units, layout).filter(({ short, over }) => short > 0 || over);
+  const [hubbed, split] = [fans.filter(({ over }) => over), fans.filter(({ over }) => !over)];
+  const boards = (of: typeof fans) => of.map(({ board }) => board);
+  return [
     {
-      use: 'coinCell',
-      what: 'Coin cell',
-      why: 'keeps the clock and the settings of the board',
-      count: large.length,
-      typicalMinor: 200,
-      for: large,
-    },
-    {
-      use: 'ioShield',
-      what: 'I/O shield',
-      why: 'closes the rear wall around the sockets of the board',
-      count: large.length,
-      typicalMinor: 700,
-      for: large,
-    },
-    {
-      use: 'paste',
-      what: 'Thermal paste',
-      why: 'between processor and cooler',
-      count: processors.length,
-      typicalMinor: 600,
-      for: processors,
-    },
-    {
-      use: 'screws',
-      what: 'Drive screws, pack',
-      why: 'hold the drives in fixed bays',
-      count: Number(screws.length > 0) + Number(small.length > 0),
-      typicalMinor: 400,
-      for: [...screws, ...small].map(({ unit }) => unit),
-    },
-    {
-      use: 'caddy',
-      what: 'Caddy',
-      why: 'a drive goes into such a bay in its caddy; of a used chassis count them first',
-      count: trays.length,
-      typicalMinor: 1400,
-      for: trays.map(({ unit }) => unit),
-    },
-    {
-      use: 'mainsLead',
-      what: `Mains cable${MAINS_PLUGS[site.mainsPlug] ? `, ${MAINS_PLUGS[site.mainsPlug]}` : ''}`,
-      why: 'one for each supply',
-      isNeverBoxed: site.mainsPlug === 'C14',
-      count: supplies.reduce((sum, { part }) => sum + (part.form === 'redundant' ? part.modules : 1), 0),
-      typicalMinor: 500,
-      for: supplies,
-    },
-    networkCables(units.filter(seated), site),
-    {
-      use: 'slideRails',
-      what: 'Slide rails',
-      why: 'they are sold apart for this chassis',
-      count: racked.length,
-      typicalMinor: 5800,
-      for: racked,
-    },
-    {
-      use: 'rackKit',
-      what: 'Rack kit',
-      why: 'holds a body narrower than the opening of the rack',
-      count: narrow.length,
-      typicalMinor: 4500,
-      for: narrow,
-    },
-    {
-      use: 'brickTray',
-      what: 'Brick tray',
-      why: 'in a rack a brick hangs on its cable, or lies where air should pass',
-      count: bricks.length,
-      typicalMinor: 1500,
-      for: bricks,
-    },
-    // One splitter turns a header into three.
-    {
-      use: 'fanSplitter',
-      what: 'Fan splitter',
-      why: 'more fans than the board has headers',
+      ...want('fanSplitter', 'Fan splitter', 'more fans than the board has headers', 500, boards(split)),
       count: split.reduce((sum, { short }) => sum + Math.ceil(short / 2), 0),
-      typicalMinor: 500,
-      for: split.map(({ board }) => board),
     },
     {
-      use: 'fanHub',
-      what: 'Fan hub',
-      why: 'the fans take more than the headers of the board carry',
+      ...want('fanHub', 'Fan hub', 'the fans take more than the headers of the board carry', 1500, boards(hubbed)),
       // Those of the kit are dealt to already: what is past its limit with them wants another.
       count: hubbed.length > 0 ? hubbed.length + (kit.get('fanHub') ?? 0) : 0,
-      typicalMinor: 1500,
-      for: hubbed.map(({ board }) => board),
     },
   ];
 }
