@@ -78,7 +78,9 @@ export { EMPTY_LAYOUT, parseSpot, printSpot, type Layout, type Seat, type SpotRe
 export { layOut, supplyBox, type Box, type ChassisPlan } from './geometry/chassisPlan';
 export { dataDrives, rolesOf, type Role } from './machine/roles';
 export { sittersBySpot } from './machine/sitters';
-export { sceneOf, bodyOf, type Scene, type SceneBox, type Solid } from './geometry/scene';
+export { bodyOf } from './geometry/bodies';
+export { sceneOf, type Scene, type SceneBox } from './geometry/scene';
+export type { Solid } from './geometry/solid';
 export { checkLayout, type Violation } from './solve/checkLayout';
 export { solve } from './solve/solve';
 export { problemOf, type Outcome, type Problem } from './solve/problem';

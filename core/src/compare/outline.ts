@@ -1,6 +1,7 @@
 import type { Assessment } from '../assess';
 import { projectBox, viewSize, type Flat, type ViewName } from '../geometry/project';
-import { sceneOf, type Solid } from '../geometry/scene';
+import { sceneOf } from '../geometry/scene';
+import type { Solid } from '../geometry/solid';
 
 /** A rectangle of a view, mm from its top left. */
 type OutlineShape = Flat & { readonly what: Solid['what']; readonly isEmpty: boolean };

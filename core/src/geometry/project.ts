@@ -1,6 +1,7 @@
 import type { Size } from '../parts/geometry';
 import type { Box } from './chassisPlan';
-import type { SceneBox, Solid } from './scene';
+import type { SceneBox } from './scene';
+import type { Solid } from './solid';
 
 /**
  * The views of a three-view sheet in third-angle projection (ISO 128): plan above the front, the

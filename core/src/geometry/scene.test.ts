@@ -1,6 +1,7 @@
 import { cube, fixture, type Fixture } from '../testing/fixture';
 import { printSpot } from '../build/layout';
-import { bodyOf, sceneOf } from './scene';
+import { bodyOf } from './bodies';
+import { sceneOf } from './scene';
 import { sittersBySpot } from '../machine/sitters';
 import { plannedUnits } from '../machine/units';
 
