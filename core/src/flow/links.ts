@@ -38,23 +38,87 @@ type Machine = { readonly units: readonly PlannedUnit[]; readonly layout: Layout
 const USB2_MBPS = 100;
 
 /** Every link between the drives, the memory and the network, as wired. */
-export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
-  const byId = unitsById(units);
-  const places = { lanes: lanesAt(units, layout), gen: genAt(units, layout) };
-  const rows = new Map(wiring.hosts.map((row) => [row.unit, row]));
-  const links = new Map<string, FlowLink>();
-  const link = (one: FlowLink): FlowLink => {
-    const known = links.get(one.key);
-    if (!known) links.set(one.key, one);
+export const flowTree = (machine: Machine, wiring: Wiring): Tree => new Tracing(machine, wiring).tree();
+
+/** Follows cables, cards and slots from drives and ports to the memory; each link is made once. */
+class Tracing {
+  private readonly byId: ReadonlyMap<string, PlannedUnit>;
+  private readonly places: Parameters<typeof linkOf>[3];
+  private readonly rows: ReadonlyMap<string, HostRow>;
+  private readonly board: UnitOf<'board'> | undefined;
+  private readonly links = new Map<string, FlowLink>();
+
+  constructor(
+    private readonly machine: Machine,
+    private readonly wiring: Wiring,
+  ) {
+    const { units, layout } = machine;
+    this.byId = unitsById(units);
+    this.places = { lanes: lanesAt(units, layout), gen: genAt(units, layout) };
+    this.rows = new Map(wiring.hosts.map((row) => [row.unit, row]));
+    this.board = units.find((unit): unit is UnitOf<'board'> => isKind(unit, 'board') && !!seatSpot(layout, unit));
+  }
+
+  tree(): Tree {
+    const drives = new Map<UnitId, Path>();
+    for (const row of this.wiring.hosts) {
+      for (const cable of row.cables) this.overCable(row, cable, drives);
+      for (const module of row.modules) this.overSocket(row, module, drives);
+    }
+    return { drives, ports: this.ports().sort((a, b) => b.mbPerS - a.mbPerS) };
+  }
+
+  private readonly link: Known = (one) => {
+    const known = this.links.get(one.key);
+    if (!known) this.links.set(one.key, one);
     return known ?? one;
   };
-  const board = units.find((unit): unit is UnitOf<'board'> => isKind(unit, 'board') && !!seatSpot(layout, unit));
 
-  const overUplink = (owner: 'processor' | 'chipset'): FlowLink[] => {
+  private overCable(row: HostRow, cable: CableRow, drives: Map<UnitId, Path>): void {
+    for (const id of cable.drives as UnitId[]) {
+      const drive = this.byId.get(id);
+      if (!drive || !isKind(drive, 'drive') || drives.has(id)) continue;
+      // Both uplinks of a shared backplane serve every drive of it.
+      const beside = row.cables.filter(
+        (one) => one === cable || (one.drives.includes(id) && one.to.host === cable.to.host),
+      );
+      drives.set(id, [
+        driveLink(drive, this.link),
+        cableLink(beside, this.link),
+        ...chipOf(cable, this.byId, this.link),
+        ...this.fromHost(row),
+      ]);
+    }
+  }
+
+  private overSocket(row: HostRow, module: HostRow['modules'][number], drives: Map<UnitId, Path>): void {
+    const { unit: id, carriesMBps, socket } = module;
+    const drive = this.byId.get(id);
+    if (!drive || !isKind(drive, 'drive')) return;
+    const own = this.link({
+      key: `socket ${id}`,
+      group: `socket ${id}`,
+      kind: 'slot',
+      name: socket,
+      mark: drive.mark,
+      carriesMBps,
+      half: carriesMBps < USB2_MBPS,
+    });
+    const on =
+      row.unit === id
+        ? this.overUplink(row.link?.owner ?? 'chipset')
+        : this.byId.has(row.unit)
+          ? this.fromHost(row)
+          : [];
+    drives.set(drive.id, [driveLink(drive, this.link), own, ...on]);
+  }
+
+  private overUplink(owner: 'processor' | 'chipset'): FlowLink[] {
+    const { board } = this;
     if (!board || owner === 'processor' || board.part.uplinkLanes === 0) return [];
     const { uplinkLanes, uplinkGen } = board.part;
     return [
-      link({
+      this.link({
         key: `uplink ${board.id}`,
         group: 'uplink',
         kind: 'uplink',
@@ -64,14 +128,14 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
         half: false,
       }),
     ];
-  };
+  }
 
   /** From a card in its slot to the memory. */
-  const fromSlot = (unit: PlannedUnit): FlowLink[] => {
-    const own = linkOf(unit, layout, byId, places);
+  private fromSlot(unit: PlannedUnit): FlowLink[] {
+    const own = linkOf(unit, this.machine.layout, this.byId, this.places);
     if (!own || own.uplink) return [];
     const isPci = own.rate === 'PCI';
-    const slot = link({
+    const slot = this.link({
       // All slots of conventional PCI are one bus.
       key: isPci ? 'pci' : `slot ${unit.id}`,
       group: isPci ? 'pci' : `slot ${unit.id}`,
@@ -81,87 +145,51 @@ export function flowTree({ units, layout }: Machine, wiring: Wiring): Tree {
       carriesMBps: isPci ? PCI_MBPS : own.mbPerS,
       half: isPci,
     });
-    return [slot, ...overUplink(own.owner)];
-  };
-
-  const fromHost = (row: HostRow, depth = 0): FlowLink[] => {
-    const unit = byId.get(row.unit);
-    if (!unit || depth > 6) return [];
-    if (row.behind) {
-      const feeder = rows.get(row.behind);
-      const feeding = feeder?.cables.filter(({ to }) => to.host === row.unit) ?? [];
-      return [
-        ...(feeding.length > 0 ? [cableLink(feeding, link)] : []),
-        ...(feeder ? fromHost(feeder, depth + 1) : []),
-      ];
-    }
-    if (isKind(unit, 'board')) return overUplink('chipset');
-    if (isKind(unit, 'controller'))
-      return [
-        link({
-          key: `card ${unit.id}`,
-          group: `card ${unit.id}`,
-          kind: 'card',
-          name: unit.part.name,
-          mark: unit.mark,
-          carriesMBps: unit.part.throughputMBps,
-          half: false,
-          ...(unit.part.raid === 'fixed' ? { raid: true as const } : {}),
-        }),
-        ...fromSlot(unit),
-      ];
-    return fromSlot(unit);
-  };
-
-  const drives = new Map<UnitId, Path>();
-  for (const row of wiring.hosts) {
-    for (const cable of row.cables)
-      for (const id of cable.drives as UnitId[]) {
-        const drive = byId.get(id);
-        if (!drive || !isKind(drive, 'drive') || drives.has(id)) continue;
-        // Both uplinks of a shared backplane serve every drive of it.
-        const beside = row.cables.filter(
-          (one) => one === cable || (one.drives.includes(id) && one.to.host === cable.to.host),
-        );
-        drives.set(id, [
-          driveLink(drive, link),
-          cableLink(beside, link),
-          ...chipOf(cable, byId, link),
-          ...fromHost(row),
-        ]);
-      }
-    for (const { unit: id, carriesMBps, socket } of row.modules) {
-      const drive = byId.get(id);
-      if (!drive || !isKind(drive, 'drive')) continue;
-      const own = link({
-        key: `socket ${id}`,
-        group: `socket ${id}`,
-        kind: 'slot',
-        name: socket,
-        mark: drive.mark,
-        carriesMBps,
-        half: carriesMBps < USB2_MBPS,
-      });
-      const host = byId.get(row.unit);
-      const on = row.unit === id ? overUplink(row.link?.owner ?? 'chipset') : host ? fromHost(row) : [];
-      drives.set(drive.id, [driveLink(drive, link), own, ...on]);
-    }
+    return [slot, ...this.overUplink(own.owner)];
   }
 
-  const ports = units.flatMap((unit): Port[] => {
-    if (isKind(unit, 'board') ? unit !== board : !isKind(unit, 'networkCard')) return [];
-    const of = unit.part as UnitOf<'networkCard'>['part'];
-    if (isKind(unit, 'networkCard') && !groupOf(unit, layout, byId)) return [];
-    const path = isKind(unit, 'board') ? overUplink('chipset') : fromSlot(unit);
-    return of.networkPorts.flatMap((one) =>
-      Array.from({ length: one.count }, () => ({
-        mbPerS: networkMBps([{ ...one, count: 1 }]),
-        gbPerS: one.gbPerS,
-        path,
-      })),
-    );
-  });
-  return { drives, ports: ports.sort((a, b) => b.mbPerS - a.mbPerS) };
+  private fromHost(row: HostRow, depth = 0): FlowLink[] {
+    const unit = this.byId.get(row.unit);
+    if (!unit || depth > 6) return [];
+    if (row.behind) {
+      const feeder = this.rows.get(row.behind);
+      const feeding = feeder?.cables.filter(({ to }) => to.host === row.unit) ?? [];
+      return [
+        ...(feeding.length > 0 ? [cableLink(feeding, this.link)] : []),
+        ...(feeder ? this.fromHost(feeder, depth + 1) : []),
+      ];
+    }
+    if (isKind(unit, 'board')) return this.overUplink('chipset');
+    if (!isKind(unit, 'controller')) return this.fromSlot(unit);
+    const card = this.link({
+      key: `card ${unit.id}`,
+      group: `card ${unit.id}`,
+      kind: 'card',
+      name: unit.part.name,
+      mark: unit.mark,
+      carriesMBps: unit.part.throughputMBps,
+      half: false,
+      ...(unit.part.raid === 'fixed' ? { raid: true as const } : {}),
+    });
+    return [card, ...this.fromSlot(unit)];
+  }
+
+  private ports(): Port[] {
+    const { units, layout } = this.machine;
+    return units.flatMap((unit): Port[] => {
+      if (isKind(unit, 'board') ? unit !== this.board : !isKind(unit, 'networkCard')) return [];
+      const of = unit.part as UnitOf<'networkCard'>['part'];
+      if (isKind(unit, 'networkCard') && !groupOf(unit, layout, this.byId)) return [];
+      const path = isKind(unit, 'board') ? this.overUplink('chipset') : this.fromSlot(unit);
+      return of.networkPorts.flatMap((one) =>
+        Array.from({ length: one.count }, () => ({
+          mbPerS: networkMBps([{ ...one, count: 1 }]),
+          gbPerS: one.gbPerS,
+          path,
+        })),
+      );
+    });
+  }
 }
 
 const groupOf = (unit: PlannedUnit, layout: Layout, byId: ReadonlyMap<string, PlannedUnit>) => {

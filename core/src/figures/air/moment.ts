@@ -93,131 +93,161 @@ export type Heated = { readonly watts: Quantity; readonly airC: number; readonly
 /** Cards that have a chip under a heat sink. */
 export type ChipCard = UnitOf<'controller' | 'expander' | 'networkCard'>;
 
-type OnDay = {
+/** How hot things get at one moment: each by its own watts, the air that reaches it and what all give off. */
+export class OnDay {
+  /** The air inside as it is likely to be. */
   readonly told: InsideAir;
-  readonly ofDrive: (place: DrivePlace) => Heated;
-  readonly ofProcessor: (unit: UnitOf<'processor'>, cooler: UnitOf<'cooler'>) => Heated;
-  readonly ofCard: (unit: ChipCard, beside: readonly PlannedUnit[]) => Heated;
-};
+  private readonly heat: Quantity;
+  private readonly aroundC: Quantity;
+  private readonly supplyM3h: number;
+  private readonly unsure: Readonly<Record<'k' | 'fan' | 'part' | 'cooler' | 'module', Quantity>>;
+  private readonly flows = new Map<number, AirFlow>();
 
-export function onDay(context: FigureContext, air: BoxAir, moment: Moment, ledger: Ledger): OnDay {
-  const { site, learned } = context;
-  const { state, duty } = moment;
-  const feeds = feedsOf(context).filter(({ box }) => box === air.box);
-  const loads = feeds.flatMap((feed) => feedLoadW(context, feed, state, ledger) ?? []);
-  const heat = ledger.sum('Heat inside', 'W', loads);
-  const wall = plainBoxWall(context, air.box, state, ledger) ?? heat;
-  const warmerK = site.intakeWarmerK ?? 0;
-  const roomC = ledger.given(
-    warmerK > 0 ? `${moment.label}, warmed by what stands beside it` : moment.label,
-    moment.roomC + warmerK,
-    '°C',
-  );
-  const around = cupboardOf(site);
-  const cupboard =
-    around === 'none' ? null : ledger.given('A cupboard gives off', CUPBOARD[around].value, 'W/K', CUPBOARD[around]);
-  const aroundC = cupboard
-    ? ledger.map('Air in the cupboard', '°C', [roomC, wall, cupboard], 'room + P/UA', (c, watts, ua) => c + watts / ua)
-    : roomC;
-  const supplyM3h = feeds.reduce((sum, feed) => {
-    const [idle, full] = (feed.supply && SUPPLY_M3H[feed.supply.part.form]) ?? [0, 0];
-    if (!feed.supply || feed.supply.part.sound.length === 0) return sum;
-    const modules = feed.sharing.reduce((all, { part }) => all + part.modules, 0);
-    const load = heat.value / (feed.supply.part.ratedW * modules);
-    const stops = feed.supply.part.fanStopsBelowLoad;
-    return sum + (stops !== null && load < stops ? 0 : idle + (full - idle) * Math.min(1, load));
-  }, 0);
-  const given = (label: string, of: { value: number; lo: number; hi: number }) => ledger.given(label, of.value, '', of);
-  const unsure = {
-    k: given('The chassis against what is typical of it', UNSURE.k),
-    fan: given(
-      'Fans against their curves',
-      context.policy.fans.kind === 'fixed' || context.heldDuty ? UNSURE.fan : UNSURE.held,
-    ),
-    part: given('Heat out of a drive', UNSURE.part),
-    cooler: given('Heat out of a cooler', UNSURE.part),
-    module: given('Heat out of a module or chip', UNSURE.module),
-  };
-  const flows = new Map<number, AirFlow>();
-  const airAt = (k: number, fan: number, heatW: number, around: number): InsideAir => {
+  constructor(
+    private readonly context: FigureContext,
+    private readonly air: BoxAir,
+    private readonly moment: Moment,
+    private readonly ledger: Ledger,
+  ) {
+    const feeds = feedsOf(context).filter(({ box }) => box === air.box);
+    const loads = feeds.flatMap((feed) => feedLoadW(context, feed, moment.state, ledger) ?? []);
+    this.heat = ledger.sum('Heat inside', 'W', loads);
+    this.aroundC = this.airAround();
+    this.supplyM3h = feeds.reduce((sum, feed) => sum + supplyAirM3h(feed, this.heat.value), 0);
+    this.unsure = {
+      k: this.given('The chassis against what is typical of it', UNSURE.k),
+      fan: this.given(
+        'Fans against their curves',
+        context.policy.fans.kind === 'fixed' || context.heldDuty ? UNSURE.fan : UNSURE.held,
+      ),
+      part: this.given('Heat out of a drive', UNSURE.part),
+      cooler: this.given('Heat out of a cooler', UNSURE.part),
+      module: this.given('Heat out of a module or chip', UNSURE.module),
+    };
+    this.told = this.airAt(1, 1, this.heat.value, this.aroundC.value);
+  }
+
+  private given(label: string, of: { value: number; lo: number; hi: number }): Quantity {
+    return this.ledger.given(label, of.value, '', of);
+  }
+
+  /** The room's air, warmed by what stands beside the machine and by a cupboard round it. */
+  private airAround(): Quantity {
+    const { context, moment, ledger } = this;
+    const { site } = context;
+    const warmerK = site.intakeWarmerK ?? 0;
+    const roomC = ledger.given(
+      warmerK > 0 ? `${moment.label}, warmed by what stands beside it` : moment.label,
+      moment.roomC + warmerK,
+      '°C',
+    );
+    const around = cupboardOf(site);
+    if (around === 'none') return roomC;
+    const wall = plainBoxWall(context, this.air.box, moment.state, ledger) ?? this.heat;
+    const cupboard = ledger.given('A cupboard gives off', CUPBOARD[around].value, 'W/K', CUPBOARD[around]);
+    return ledger.map(
+      'Air in the cupboard',
+      '°C',
+      [roomC, wall, cupboard],
+      'room + P/UA',
+      (c, watts, ua) => c + watts / ua,
+    );
+  }
+
+  private airAt(k: number, fan: number, heatW: number, around: number): InsideAir {
     // One of the two is likely wherever the other is not.
     const key = k === 1 ? fan : -k;
-    let forced = flows.get(key);
-    if (!forced) flows.set(key, (forced = air.flowAt(duty, { k, fan }, supplyM3h)));
-    return airIn(air, forced, k, heatW, around);
-  };
-  const likely = airAt(1, 1, heat.value, aroundC.value);
-  const speed = ({ flow }: InsideAir): number => flow.throughM3h / 3600 / air.crossM2;
-  return {
-    told: likely,
-    ofDrive({ drive, path, share }) {
-      const watts = inState(context, drive.part, state, ledger);
-      const isLarge = drive.part.size === '3.5';
-      const at = (own: number, k: number, fan: number, heatW: number, around: number, part: number, module: number) => {
-        const now = airAt(k, fan, heatW, around);
-        if (path === 'board') {
-          const airC = now.insideC;
-          return { airC, tempC: airC + own * moduleKPerW(speed(now)) * module };
-        }
-        if (path === 'inside' || (path === 'stream' && now.isStill)) {
-          const past = Math.max(0.2, speed(now) * DRIVE_FACE_M2 * 3600 * ASIDE_SHARE);
-          return { airC: now.insideC, tempC: now.insideC + own * driveKPerW(isLarge, past) * part };
-        }
-        const all = path === 'cage' ? air.cageAt(hostOf(context, drive), duty, { k, fan }) : now.flow.drivesM3h;
-        const past = Math.max(0.2, all * share);
-        const airC = around + warmingK(own / 2, past, around);
-        return { airC, tempC: airC + own * driveKPerW(isLarge, past) * part };
-      };
-      const tempC = ledger.map(
-        drive.part.name,
-        '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.part, unsure.module],
-        'air + W × K/W at the air past it',
-        (...values) => at(...(values as Parameters<typeof at>)).tempC,
-      );
-      const { airC } = at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1);
-      return { watts, airC, tempC: narrowed(learned, tempC, ledger) };
-    },
-    ofProcessor(unit, cooler) {
-      const sustained = ledger.ofFact(sustainedW(unit.part));
-      const watts = state === 'busy' ? sustained : inState(context, unit.part, state, ledger);
-      const fans = ofKind(context.running, 'fan').filter((fan) => seatSpot(context.layout, fan)?.host === cooler.id);
-      const turns = Math.max(0, ...fans.map((fan) => fanSpeedAt(context, fan, duty)));
-      const { kPerW, passive } = cooler.part;
-      const tempC = ledger.map(
-        unit.part.name,
-        '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.cooler],
-        'air + W × (cooler + 0.2)',
-        (own, k, fan, heatW, around, part) => {
-          const now = airAt(k, fan, heatW, around);
-          const times = turns > 0 ? turns ** -0.6 : passive ? (5 / Math.max(0.2, speed(now))) ** 0.6 : STOPPED_TIMES;
-          return now.insideC + own * (kPerW * times * part + 0.2);
-        },
-      );
-      return { watts, airC: likely.insideC, tempC: narrowed(learned, tempC, ledger) };
-    },
-    ofCard(unit, beside) {
-      const watts = inState(context, unit.part, state, ledger);
-      const heats = beside.map(({ part }) => inState(context, part, state, ledger));
-      const near = beside.length > 0 ? [given('Heat of cards side by side', UNSURE.beside), ...heats] : [];
-      const tempC = ledger.map(
-        unit.part.name,
-        '°C',
-        [watts, unsure.k, unsure.fan, heat, aroundC, unsure.module, ...near],
-        near.length > 0 ? 'air + what cards beside it add + W × 4/√v' : 'air + W × 4/√v',
-        (own = 0, k = 1, fan = 1, heatW = 0, around = 0, module = 1, times = 0, ...others) => {
-          const now = airAt(k, fan, heatW, around);
-          return now.insideC + times * neighbourK(others, speed(now)) + chipK(own, speed(now)) * module;
-        },
-      );
-      const nearK = neighbourK(
-        heats.map(({ value }) => value),
-        speed(likely),
-      );
-      return { watts, airC: likely.insideC + nearK, tempC: narrowed(learned, tempC, ledger) };
-    },
-  };
+    let forced = this.flows.get(key);
+    if (!forced) this.flows.set(key, (forced = this.air.flowAt(this.moment.duty, { k, fan }, this.supplyM3h)));
+    return airIn(this.air, forced, k, heatW, around);
+  }
+
+  private speed({ flow }: InsideAir): number {
+    return flow.throughM3h / 3600 / this.air.crossM2;
+  }
+
+  ofDrive({ drive, path, share }: DrivePlace): Heated {
+    const { context, air, moment, heat, aroundC, unsure, ledger } = this;
+    const watts = inState(context, drive.part, moment.state, ledger);
+    const isLarge = drive.part.size === '3.5';
+    const at = (own: number, k: number, fan: number, heatW: number, around: number, part: number, module: number) => {
+      const now = this.airAt(k, fan, heatW, around);
+      if (path === 'board') {
+        const airC = now.insideC;
+        return { airC, tempC: airC + own * moduleKPerW(this.speed(now)) * module };
+      }
+      if (path === 'inside' || (path === 'stream' && now.isStill)) {
+        const past = Math.max(0.2, this.speed(now) * DRIVE_FACE_M2 * 3600 * ASIDE_SHARE);
+        return { airC: now.insideC, tempC: now.insideC + own * driveKPerW(isLarge, past) * part };
+      }
+      const all = path === 'cage' ? air.cageAt(hostOf(context, drive), moment.duty, { k, fan }) : now.flow.drivesM3h;
+      const past = Math.max(0.2, all * share);
+      const airC = around + warmingK(own / 2, past, around);
+      return { airC, tempC: airC + own * driveKPerW(isLarge, past) * part };
+    };
+    const tempC = ledger.map(
+      drive.part.name,
+      '°C',
+      [watts, unsure.k, unsure.fan, heat, aroundC, unsure.part, unsure.module],
+      'air + W × K/W at the air past it',
+      (...values) => at(...(values as Parameters<typeof at>)).tempC,
+    );
+    const { airC } = at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1);
+    return { watts, airC, tempC: narrowed(context.learned, tempC, ledger) };
+  }
+
+  ofProcessor(unit: UnitOf<'processor'>, cooler: UnitOf<'cooler'>): Heated {
+    const { context, moment, heat, aroundC, unsure, ledger } = this;
+    const sustained = ledger.ofFact(sustainedW(unit.part));
+    const watts = moment.state === 'busy' ? sustained : inState(context, unit.part, moment.state, ledger);
+    const fans = ofKind(context.running, 'fan').filter((fan) => seatSpot(context.layout, fan)?.host === cooler.id);
+    const turns = Math.max(0, ...fans.map((fan) => fanSpeedAt(context, fan, moment.duty)));
+    const { kPerW, passive } = cooler.part;
+    const tempC = ledger.map(
+      unit.part.name,
+      '°C',
+      [watts, unsure.k, unsure.fan, heat, aroundC, unsure.cooler],
+      'air + W × (cooler + 0.2)',
+      (own, k, fan, heatW, around, part) => {
+        const now = this.airAt(k, fan, heatW, around);
+        const times = turns > 0 ? turns ** -0.6 : passive ? (5 / Math.max(0.2, this.speed(now))) ** 0.6 : STOPPED_TIMES;
+        return now.insideC + own * (kPerW * times * part + 0.2);
+      },
+    );
+    return { watts, airC: this.told.insideC, tempC: narrowed(context.learned, tempC, ledger) };
+  }
+
+  ofCard(unit: ChipCard, beside: readonly PlannedUnit[]): Heated {
+    const { context, moment, heat, aroundC, unsure, ledger } = this;
+    const watts = inState(context, unit.part, moment.state, ledger);
+    const heats = beside.map(({ part }) => inState(context, part, moment.state, ledger));
+    const near = beside.length > 0 ? [this.given('Heat of cards side by side', UNSURE.beside), ...heats] : [];
+    const tempC = ledger.map(
+      unit.part.name,
+      '°C',
+      [watts, unsure.k, unsure.fan, heat, aroundC, unsure.module, ...near],
+      near.length > 0 ? 'air + what cards beside it add + W × 4/√v' : 'air + W × 4/√v',
+      (own = 0, k = 1, fan = 1, heatW = 0, around = 0, module = 1, times = 0, ...others) => {
+        const now = this.airAt(k, fan, heatW, around);
+        return now.insideC + times * neighbourK(others, this.speed(now)) + chipK(own, this.speed(now)) * module;
+      },
+    );
+    const nearK = neighbourK(
+      heats.map(({ value }) => value),
+      this.speed(this.told),
+    );
+    return { watts, airC: this.told.insideC + nearK, tempC: narrowed(context.learned, tempC, ledger) };
+  }
+}
+
+/** What a supply's own fan draws through the box at its load, m³/h; none where the fan stands. */
+function supplyAirM3h({ supply, sharing }: ReturnType<typeof feedsOf>[number], heatW: number): number {
+  if (!supply || supply.part.sound.length === 0) return 0;
+  const [idle, full] = SUPPLY_M3H[supply.part.form] ?? [0, 0];
+  const modules = sharing.reduce((all, { part }) => all + part.modules, 0);
+  const load = heatW / (supply.part.ratedW * modules);
+  const stops = supply.part.fanStopsBelowLoad;
+  return stops !== null && load < stops ? 0 : idle + (full - idle) * Math.min(1, load);
 }
 
 /** A cooler whose fan stands still carries a small part of what it does with it. */

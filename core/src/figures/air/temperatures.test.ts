@@ -8,7 +8,7 @@ import { earDb } from '../sound/ear';
 import { boxAir } from './airBox';
 import { siteWith } from './around';
 import { airOf, marginOf } from './airOf';
-import { chipK, driveKPerW, moduleKPerW, momentOf, onDay } from './moment';
+import { chipK, driveKPerW, moduleKPerW, momentOf, OnDay } from './moment';
 import { hotDrives, hottestDriveC, warmthOf, type Warm } from './temperatures';
 import { solveFlow } from './flow';
 
@@ -144,7 +144,7 @@ test.each([
 /** The chip of the first controller on the hottest day. */
 function chipOf(context: FigureContext, ledger: Ledger): Quantity {
   const box = context.units.find(({ part }) => part.kind === 'chassis') as UnitOf<'chassis'>;
-  const day = onDay(context, boxAir(context, box)!, momentOf(context, 'hot'), ledger);
+  const day = new OnDay(context, boxAir(context, box)!, momentOf(context, 'hot'), ledger);
   return day.ofCard(ofKind(context.running, 'controller')[0]!, []).tempC;
 }
 

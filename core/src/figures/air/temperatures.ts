@@ -10,7 +10,7 @@ import {
   airBoxes,
   coolerOn,
   momentOf,
-  onDay,
+  OnDay,
   type ChipCard,
   type Day,
   type Heated,
@@ -67,7 +67,7 @@ export const drivesOn = (context: FigureContext, today: Day, ledger: Ledger): re
 export const drivesAt = (context: FigureContext, moment: Moment, ledger: Ledger): readonly HotDrives[] =>
   airBoxes(context).flatMap((air) => {
     if (air.places.length === 0) return [];
-    const day = onDay(context, air, moment, ledger);
+    const day = new OnDay(context, air, moment, ledger);
     return drivesAlike(air).map((places): HotDrives => ({
       box: air.box,
       drives: places.map(({ drive }) => drive),
@@ -94,8 +94,8 @@ const drivesAlike = ({ places }: BoxAir) => [
 function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
   const quiet = new Ledger(false);
   const days = {
-    normal: onDay(context, air, momentOf(context, 'normal'), quiet),
-    hot: onDay(context, air, momentOf(context, 'hot'), quiet),
+    normal: new OnDay(context, air, momentOf(context, 'normal'), quiet),
+    hot: new OnDay(context, air, momentOf(context, 'hot'), quiet),
   };
   const drives = drivesAlike(air).map((places): Warm => ({
     key: `${places[0].drive.part.id} ${places[0].path} ${places[0].share.toFixed(6)}`,
@@ -165,7 +165,7 @@ export function heatedCards(context: FigureContext, ledger: Ledger): readonly He
   return airBoxes(context).flatMap((air) => {
     const own = cards.filter((unit) => boxOf(unit.id, seats, context.units) === air.box);
     if (own.length === 0) return [];
-    const day = onDay(context, air, momentOf(context, 'hot'), ledger);
+    const day = new OnDay(context, air, momentOf(context, 'hot'), ledger);
     return own.map((card): HeatedCard => {
       const by = neighbours.get(card)!;
       return { card, by, tempC: day.ofCard(card, by).tempC, aloneC: day.ofCard(card, []).tempC.value };

@@ -19,7 +19,7 @@ export type BoxHomes = {
 };
 
 /** The box by which leaving is told; shelves that hand on are one, since their bays may be. */
-export function homeBoxOf(
+function homeBoxOf(
   host: string,
   byId: ReadonlyMap<string, PlannedUnit>,
   seatOf: Parameters<typeof boxAmong>[2],
