@@ -58,7 +58,8 @@ export { FORMAT, upgradeEdits } from './build/upgrades/upgrade';
 export { parseBuild, parseBuildText, type JudgedParts, type Parsed, type Refused } from './build/parseBuild';
 export { editSchema, type Edit, type EditOf } from './build/edits';
 export { differenceOf, type Difference } from './build/difference';
-export { applyEdit, type Refusal } from './build/applyEdit';
+export { applyEdit } from './build/applyEdit';
+export type { Refusal } from './build/refusal';
 export { addItemEdit } from './build/newItem';
 export { closureOf, type Catalogue } from './parts/catalogue';
 export {

@@ -180,6 +180,23 @@ test('taking a unit out takes its cables, its place in a set and the changes mad
   expect(out.layout.wires.every((wire) => wire.device.every((end) => end.host !== drive))).toBe(true);
 });
 
+test('taking a unit out leaves what its builder said of the pool and of how it runs', () => {
+  const software = { mostDrives: 6, supportedUntil: '2031-01-01' };
+  const full = cube().add('tern-8i').add('barge-8', 2);
+  const said = full.set({
+    pool: {
+      software,
+      sets: [{ id: 's', layout: 'mirror2', units: [full.unit('barge-8', 1), full.unit('barge-8', 2)] }],
+    },
+  });
+  const out = said.edit({ type: 'units.remove', units: [full.unit('barge-8', 1)] }).build;
+  expect(out.pool).toEqual({ software, sets: [{ id: 's', layout: 'mirror2', units: [full.unit('barge-8', 2)] }] });
+  // Nothing but what named the drive is another than before, in any section.
+  const named = ['items', 'layout', 'pool'];
+  const others = (build: typeof out) => Object.entries(build).filter(([key]) => !named.includes(key));
+  expect(others(out)).toEqual(others(said.build));
+});
+
 test('putting a part on a taken place moves the other away unless that one is held', () => {
   const two = cube().add('barge-8', 2, { at: ['u2/cage.1', 'u2/cage.2'] });
   const moved = two.edit({ type: 'place.put', unit: two.unit('barge-8', 2), spot: { host: 'u2', key: 'cage', n: 1 } });

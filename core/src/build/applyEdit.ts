@@ -1,20 +1,17 @@
 import { plainAt, isNonEmpty, mapNonEmpty } from '../lists';
 import type { Build, Item, Unit } from './build';
 import type { Edit, EditOf } from './edits';
-import { printSpot, type Layout, type Seat, type SpotRef } from './layout';
+import type { Layout, Seat, SpotRef } from './layout';
 import { LIMITS } from '../parts/limits';
+import { layoutStep } from './layoutEdits';
+import { itemOf, noUnit, refuse, type Refusal, type SectionsSet } from './refusal';
 
-export type Refusal = { readonly ok: false; readonly words: string };
 export type Applied = { readonly ok: true; readonly build: Build; readonly inverse: Edit; readonly words: string };
-type SectionsSet = { readonly sections: Partial<Build>; readonly words: string };
-
 /** No rates are no section: taking the last one out leaves the build as before the first, in a file too. */
 function withoutEmptyRates(build: Build): Build {
   const { rates, ...others } = build;
   return rates && Object.keys(rates).length > 0 ? build : others;
 }
-
-const refuse = (words: string): Refusal => ({ ok: false, words });
 
 /**
  * Applies one edit: the new build, the edit that takes it back and what happened in words; or a
@@ -77,36 +74,14 @@ function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
       );
     }
     case 'place.put':
-      return seat(build, edit.unit, { spot: edit.spot, how: 'put' }, 'Put');
     case 'place.hold':
-      return seat(build, edit.unit, { spot: edit.spot, how: 'held' }, 'Held');
-    case 'place.release': {
-      const now = build.layout.at[edit.unit];
-      if (!now) return refuse('That part has no place to release.');
-      return seat(build, edit.unit, { spot: now.spot, how: 'solved' }, 'Released');
-    }
+    case 'place.release':
     case 'cable.put':
-      return putCable(build, edit.wire);
-    case 'cable.how': {
-      const name = printSpot(edit.device);
-      if (!build.layout.wires.some((wire) => wire.device.some((one) => printSpot(one) === name)))
-        return refuse('No cable ends there any more.');
-      const wires = build.layout.wires.map((wire) =>
-        wire.device.some((one) => printSpot(one) === name) ? { ...wire, how: edit.how } : wire,
-      );
-      return {
-        sections: { layout: { ...build.layout, wires } },
-        words: edit.how === 'solved' ? 'Cable released' : 'Cable held',
-      };
-    }
+    case 'cable.how':
     case 'plug.put':
-      return putPlug(build, edit.plug);
-    case 'plug.release': {
-      const name = printSpot(edit.device);
-      const plugs = build.layout.plugs.filter((plug) => printSpot(plug.device[0]) !== name);
-      if (plugs.length === build.layout.plugs.length) return refuse('That plug was not put by hand.');
-      return { sections: { layout: { ...build.layout, plugs } }, words: 'Plug released' };
-    }
+    case 'plug.release':
+    case 'layout.set':
+      return layoutStep(build, edit);
     case 'change.add': {
       if (build.changes.some((change) => change.id === edit.change.id)) return refuse('That change is already made.');
       return {
@@ -129,8 +104,6 @@ function stepOf(build: Build, edit: Edit): SectionsSet | Refusal {
         },
         words: 'Sheets refreshed',
       };
-    case 'layout.set':
-      return { sections: { layout: edit.layout }, words: 'Settled' };
     case 'restore':
       return { sections: edit.sections as Partial<Build>, words: 'Taken back' };
     default:
@@ -256,6 +229,7 @@ function withoutUnits(build: Build, gone: ReadonlySet<string>, words: string): S
     ),
   };
   const pool = {
+    ...build.pool,
     sets: build.pool.sets.map((set) =>
       set.units.some((unit) => gone.has(unit)) ? { ...set, units: set.units.filter((unit) => !gone.has(unit)) } : set,
     ),
@@ -279,67 +253,6 @@ function patchItem(build: Build, id: string, change: (item: Item) => Item, verb:
     sections: { items: build.items.map((one) => (one === item ? change(one) : one)) },
     words: `${verb} ${nameOf(build, item)}`,
   };
-}
-
-/** Puts one input on a cable of a supply by hand: only that is kept, the others are dealt round it. */
-function putPlug(build: Build, plug: Build['layout']['plugs'][number]): SectionsSet | Refusal {
-  if (!hasUnits(build, [...plug.host, ...plug.device]))
-    return refuse('One end of that plug is no longer in the build; nothing was moved.');
-  const name = printSpot(plug.device[0]);
-  const others = build.layout.plugs.filter((one) => printSpot(one.device[0]) !== name);
-  return {
-    sections: { layout: { ...build.layout, plugs: [...others, plug] } },
-    words: plug.how === 'held' ? 'Plug held' : 'Plug moved',
-  };
-}
-
-/** Whether the units some places are on are all in the build; built-in ones are there with their host. */
-function hasUnits(build: Build, spots: readonly SpotRef[]): boolean {
-  const known = new Set(build.items.flatMap((item) => item.units.map((unit) => unit.id as string)));
-  return spots.every(({ host }) => known.has(plainAt(host.split('+'), 0)));
-}
-
-/**
- * Lays one cable: what ended at its port takes the port this one had, where it had one of the same kind; other cables
- * in
- * its way are taken off.
- */
-function putCable(build: Build, wire: Build['layout']['wires'][number]): SectionsSet | Refusal {
-  if (!hasUnits(build, [...wire.host, ...wire.device]))
-    return refuse('One end of that cable is no longer in the build; nothing was moved.');
-  const ends = new Set(wire.device.map(printSpot));
-  const ports = new Set(wire.host.map(printSpot));
-  const before = build.layout.wires.find((one) => one.device.some((end) => ends.has(printSpot(end))));
-  const wires = build.layout.wires.flatMap((one) => {
-    if (one === before || one.device.some((end) => ends.has(printSpot(end)))) return [];
-    if (!one.host.some((host) => ports.has(printSpot(host)))) return [one];
-    return before && before.cable === one.cable && one.host.length === before.host.length
-      ? [{ ...one, host: before.host }]
-      : [];
-  });
-  const dormant = Object.fromEntries(
-    Object.entries(build.layout.dormant).filter(
-      ([name, { spot }]) => !ends.has(name) && !(name.includes('/') && ports.has(printSpot(spot))),
-    ),
-  );
-  return {
-    sections: { layout: { ...build.layout, dormant, wires: [...wires, wire] } },
-    words: wire.how === 'held' ? 'Cable held' : 'Cable moved',
-  };
-}
-
-function seat(build: Build, unit: string, to: Seat, verb: string): SectionsSet | Refusal {
-  const item = itemOf(build, unit);
-  if (!item) return noUnit(unit);
-  const { [unit]: _woken, ...dormant } = build.layout.dormant;
-  // Whoever sat there without a hold gives way and is placed anew when the build settles.
-  const at = Object.fromEntries(
-    Object.entries(build.layout.at).filter(
-      ([other, place]) => other === unit || place.how === 'held' || printSpot(place.spot) !== printSpot(to.spot),
-    ),
-  );
-  const mark = item.units.find((one) => one.id === unit)!.mark;
-  return { sections: { layout: { ...build.layout, dormant, at: { ...at, [unit]: to } } }, words: `${verb} ${mark}` };
 }
 
 function putAll(build: Build, puts: Readonly<Record<string, SpotRef>> | undefined): Partial<Build> {
@@ -396,8 +309,6 @@ function advance(build: Build, ids: readonly string[], letters: number): Build['
 
 const withRole = ({ role: _old, ...unit }: Unit, role: NonNullable<Unit['role']> | null): Unit =>
   role ? { ...unit, role } : unit;
-const itemOf = (build: Build, unit: string) => build.items.find((item) => item.units.some((one) => one.id === unit));
 const nameOf = (build: Build, item: Item) =>
   `${item.units.length > 1 ? `${item.units.length} × ` : ''}${build.sheets[item.sheet]?.name ?? item.sheet}`;
 const noItem = (id: string) => refuse(`The part ${id} is no longer in the build.`);
-const noUnit = (id: string) => refuse(`The unit ${id} is no longer in the build.`);

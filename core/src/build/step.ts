@@ -1,4 +1,5 @@
-import { applyEdit, type Refusal } from './applyEdit';
+import { applyEdit } from './applyEdit';
+import type { Refusal } from './refusal';
 import type { Build } from './build';
 import type { Edit } from './edits';
 

@@ -1,6 +1,6 @@
 import { valueFor } from '../lists';
 import type { Assessment, Assessor, AssessOptions } from '../assess';
-import type { Refusal } from '../build/applyEdit';
+import type { Refusal } from '../build/refusal';
 import type { Build, Item } from '../build/build';
 import type { Edit } from '../build/edits';
 import { FIGURE_IDS, type FigureId, type Figures } from '../figures/figures';

@@ -1,4 +1,4 @@
-import type { Refusal } from '../build/applyEdit';
+import type { Refusal } from '../build/refusal';
 import type { Build } from '../build/build';
 import type { Edit } from '../build/edits';
 import { makeStep, wantsSettling, type Step } from '../build/step';
