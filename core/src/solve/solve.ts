@@ -270,6 +270,7 @@ function leastFor(
     straight,
     breakouts: wide - straight + Math.min(direct, ones),
     owned: inHand,
+    away: 0,
   });
 }
 

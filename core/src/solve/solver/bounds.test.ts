@@ -23,6 +23,7 @@ const BLIND: Room = {
   straight: 0,
   breakouts: 0,
   owned: 0,
+  away: 0,
 };
 const blind = (dealing: Dealing): Dealing => ({
   ...dealing,

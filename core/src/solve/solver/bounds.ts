@@ -3,6 +3,7 @@ import { cableKindById } from '../../links/cableKinds';
 import type { Protocol } from '../../parts/vocabulary';
 import type { Room } from './least';
 import { burdenOf } from './score';
+import type { HomeSlots } from './homeSlots';
 import { freePorts, STEP, type Cell, type PortClass, type State, type Table } from './table';
 
 /**
@@ -56,6 +57,7 @@ export class Bounds {
   constructor(
     private readonly table: Table,
     private readonly at: Offsets,
+    private readonly slots: HomeSlots,
   ) {
     // Where a bracket leads from box to box, the bays of all are one room for the ports of all.
     const isOneRoom = table.cells.some((cell) =>
@@ -213,6 +215,7 @@ export class Bounds {
       straight,
       breakouts: fours - straight + Math.min(facts.reverse, ones),
       owned: inHand,
+      away: this.slots.away(state, this.at.homes, cells),
     };
   }
 

@@ -10,6 +10,7 @@ export class HomeSlots {
   private readonly back: (readonly number[])[] = [];
   private readonly fresh: number[] = [];
   private readonly boxOf: ReadonlyMap<Cell, number>;
+  private readonly boxes: readonly number[];
   /** Numbers that no later cell asks for, by the last that does: states that differ in them alone are equal. */
   private readonly closed = new Map<Cell, readonly number[]>();
 
@@ -20,6 +21,7 @@ export class HomeSlots {
       this.back.push(some ? there.map(slot) : []);
       this.fresh.push(some ? slot(plainAt(homes.fresh, i)) : -1);
     });
+    this.boxes = [...(homes?.there[0] ?? []).keys()];
     this.boxOf = new Map(homes ? cells.map((cell, i) => [cell, plainAt(homes.boxOf, i)]) : []);
   }
 
@@ -48,6 +50,36 @@ export class HomeSlots {
       left -= taken;
     }
     return left;
+  }
+
+  private readonly baysIn = new Map<readonly Cell[], readonly number[]>();
+  /** Bays of each box among cells that are still to be filled. */
+  private baysOf(cells: readonly Cell[]): readonly number[] {
+    let known = this.baysIn.get(cells);
+    if (!known) {
+      const bays = this.boxes.map((box) =>
+        cells.reduce((sum, cell) => sum + (this.boxOf.get(cell) === box ? cell.bays.length : 0), 0),
+      );
+      this.baysIn.set(cells, (known = bays));
+    }
+    return known;
+  }
+
+  /** How many of those waiting go to another box at least, if all get a place among these cells. */
+  away(state: State, offset: number, cells: readonly Cell[]): number {
+    if (this.back.length === 0) return 0;
+    const bays = this.baysOf(cells);
+    let away = 0;
+    for (let i = 0; i < this.back.length; i++) {
+      const mine = this.back[i] ?? [];
+      if (mine.length === 0) continue;
+      let left = state[i]!;
+      const fresh = plainAt(this.fresh, i);
+      if (fresh >= 0) left -= state[offset + fresh]!;
+      for (let b = 0; b < mine.length; b++) if (mine[b]! >= 0) left -= Math.min(bays[b]!, state[offset + mine[b]!]!);
+      away += Math.max(0, left);
+    }
+    return away;
   }
 
   close(next: State, offset: number, cell: Cell): void {

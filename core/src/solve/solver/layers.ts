@@ -187,7 +187,7 @@ class Layers {
   ) {
     this.before = new Map(twins.flatMap((like) => like.map((p, i) => [p, like.slice(0, i)] as const)));
     this.next = Array<number>(at.size).fill(0);
-    this.bounds = new Bounds(table, at);
+    this.bounds = new Bounds(table, at, slots);
   }
 
   /** Begins the next state from this one; a loop is quicker than a built-in for so few numbers. */

@@ -1,6 +1,6 @@
 import { memberAt } from '../../lists';
 import { LOOSE, OUT } from './roles';
-import { BOOT_OFF_BOARD, CABLE_TO_BUY, MB_LOST, type Score } from './score';
+import { BOOT_OFF_BOARD, CABLE_TO_BUY, MB_LOST, OTHER_BOX, type Score } from './score';
 
 /**
  * What is left to deal with, for a bound. In `a` for certain: `nowhere` for drives no bay takes, `lost`
@@ -35,6 +35,8 @@ export type Room = {
   readonly straight: number;
   readonly breakouts: number;
   readonly owned: number;
+  /** Drives that go to another box wherever they go, if they all get a place. */
+  readonly away: number;
 };
 
 /** So many drives (`counts`) wish so many MB/s each (`wishMBps`, least first), less `apart` of them, over `mbPerS`. */
@@ -172,7 +174,8 @@ export function least(sum: Score, room: Room | undefined, limit?: Score): Score 
   const lost = homeless > 0 ? 0 : room.lost;
   // Who has no bay wants no cable: those lost may be among the homeless.
   let waiting = total(memberAt(room.waiting, 0).ranked) - homeless;
-  if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c };
+  const away = homeless > 0 || room.nowhere > 0 ? 0 : room.away * OTHER_BOX;
+  if (waiting <= 0) return { a: certain + lost, b: sum.b, c: sum.c + away };
   let [out, loose] = [0, 0];
   for (const { ranked, reach } of room.waiting) {
     const many = total(ranked) - homeless - reach;
@@ -191,5 +194,5 @@ export function least(sum: Score, room: Room | undefined, limit?: Score): Score 
   if (limit && (a !== limit.a || b !== limit.b)) return { a, b, c: sum.c };
   // Whoever comes out at this bound loses no more than this, and has its boot drives on the board.
   const cables = fewestCables(room, waiting, asked, lostMBps, Math.min(boots, room.board?.lanes ?? 0));
-  return { a, b, c: sum.c + Math.max(0, cables - room.owned) * CABLE_TO_BUY };
+  return { a, b, c: sum.c + away + Math.max(0, cables - room.owned) * CABLE_TO_BUY };
 }

@@ -7,7 +7,7 @@
 export type Work = { left: number };
 
 /** For one settling. */
-export const MOST_WORK = 450_000;
+export const MOST_WORK = 650_000;
 
 export const spend = (work: Work, many: number): void => {
   work.left -= many;
