@@ -9,6 +9,7 @@ import { SEVENTH } from './seventh';
 import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
+import { THIRTEENTH } from './thirteenth';
 import { TWELFTH } from './twelfth';
 
 /** Every text with what a person reads from it. */
@@ -25,4 +26,5 @@ export const SAMPLES = [
   ...TENTH,
   ...ELEVENTH,
   ...TWELFTH,
+  ...THIRTEENTH,
 ];
