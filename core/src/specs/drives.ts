@@ -1,4 +1,4 @@
-import { axis, generation, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
+import { axis, called, generation, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
 
 /** Heights drives are made in (SFF-8201, SFF-8301). */
 const HEIGHTS_MM = [5, 7, 9.5, 12.5, 14.8, 15, 19, 19.99, 20, 26.1];
@@ -24,6 +24,10 @@ const wattsCalled =
     });
     return found.length === 1 ? found[0]!.value : undefined;
   };
+/** Gb/s is no capacity. */
+const RATE = /[\d.,]+\s?g(?:b|bit)\/s/gi;
+/** `7.2K`, as sellers write it. */
+const THOUSANDS = /(?<![\d.,])(5[.,][49]|7[.,]2|10|15)k\b(?!\s?iops)/i;
 const RULES: readonly Rule[] = [
   {
     field: 'interface',
@@ -61,7 +65,7 @@ const RULES: readonly Rule[] = [
     label: /interface|schnittstelle|bus/i,
     free: true,
     read: ({ label, value }) => {
-      const found = /pci\s?e?[^x]{0,16}\bx\s?([124])\b/i.exec(`${label} ${value}`);
+      const found = /pci\s?-?\s?e?(?:xpress)?[^x]{0,16}(?:\b|gen\s?\d\s?)x\s?([124])\b/i.exec(`${label} ${value}`);
       return found ? Number(found[1]) : undefined;
     },
   },
@@ -75,9 +79,14 @@ const RULES: readonly Rule[] = [
     field: 'capacityBytes',
     free: true,
     read: ({ label, value }) => {
-      if (label !== '' || value.length > 60 || /cache|buffer|puffer|dram|\d\s?[tg]b\s?\//i.test(value))
+      if (
+        label !== '' ||
+        value.length > 60 ||
+        /cache|buffer|puffer|dram/i.test(value) ||
+        /\d\s?[tg]b\s?\//i.test(value.replace(RATE, ' '))
+      )
         return undefined;
-      const found = [...value.matchAll(/(?<![\w.,])(\d+(?:[.,]\d+)?)\s?(tb|gb)(?![\w/])/gi)];
+      const found = [...value.replace(RATE, ' ').matchAll(/(?<![\w.,])(\d+(?:[.,]\d+)?)\s?(tb|gb)(?![\w/])/gi)];
       if (found.length !== 1) return undefined;
       const [, number, unit] = found[0]!;
       const bytes = Number(number!.replace(',', '.')) * (unit!.toLowerCase() === 'tb' ? 1e12 : 1e9);
@@ -102,10 +111,18 @@ const RULES: readonly Rule[] = [
     read: (_entry, quantities) =>
       quantities.length === 1 && quantities[0]!.dimension === null ? quantities[0]!.value : undefined,
   },
+  {
+    field: 'rpm',
+    free: true,
+    read: ({ label, value }) => {
+      const found = label === '' && /\b(?:hdd|sas|sata|disk|festplatte)\b/i.test(value) && THOUSANDS.exec(value);
+      return found ? Number(found[1]!.replace(',', '.')) * 1000 : undefined;
+    },
+  },
   { field: 'rpm', label: /speed|rpm|drehzahl|umdrehung/i, free: true, dimension: 'rpm', pick: 'first' },
   {
     field: 'sequentialMBps',
-    label: /transfer|sustained|sequential|sequenti|lese|read|datenrate|data rate|throughput/i,
+    label: /transfer|sustained|sequential|sequenti|lese|read|datenrate|data rate|throughput|transfer/i,
     not: /random|zufäll|burst|buffer|interface|write|schreib|cache/i,
     dimension: 'MBps',
     pick: 'most',
@@ -115,7 +132,7 @@ const RULES: readonly Rule[] = [
     free: true,
     read: ({ label, value }, quantities) =>
       label === '' &&
-      /^\D{0,12}\d+\s?mb\/s(?:\s(?:sustained|max|sequential|read|transfer|data)[\w ]*)?$/i.test(value) &&
+      /^\D{0,12}[\d.,]+\s?mb\/s(?:\s(?:sustained|max|sequential|read|transfer|data)[\w ]*)?$/i.test(value) &&
       !/write|schreib|burst|cache|buffer/i.test(value)
         ? quantities.find(({ dimension }) => dimension === 'MBps')?.value
         : undefined,
@@ -130,6 +147,12 @@ const RULES: readonly Rule[] = [
     field: 'enduranceTb',
     label: /endurance|tbw|lebensdauer|(?:tera)?bytes? written|schreibleistung/i,
     dimension: 'TBW',
+  },
+  {
+    field: 'enduranceTb',
+    label: /^tbw\b/i,
+    read: (_entry, quantities) =>
+      quantities.length === 1 && quantities[0]!.dimension === null ? quantities[0]!.value : undefined,
   },
   {
     field: 'enduranceTb',
@@ -152,11 +175,28 @@ const RULES: readonly Rule[] = [
     dimension: 'W',
   },
   {
+    field: 'peakW',
+    label: /power|leistung|consumption/i,
+    not: /idle|standby/i,
+    read: (entry, quantities) => called('max', entry, quantities),
+  },
+  {
+    field: 'busyW',
+    label: /(?:average|avg|typical).*(?:power|consumption)|(?:power|consumption).*(?:average|avg|typ)/i,
+    not: /idle|standby|leerlauf/i,
+    read: ({ value }, quantities) =>
+      /idle|standby|leerlauf|max|peak/i.test(value)
+        ? undefined
+        : quantities.find(({ dimension }) => dimension === 'W')?.value,
+  },
+  {
     field: 'busyW',
     label: /operat|active|betrieb|random|read|write|seek|aktiv/i,
     not: /idle|max|peak|leerlauf|temp/i,
-    dimension: 'W',
-    pick: 'most',
+    read: ({ value }, quantities) => {
+      const watts = quantities.filter(({ dimension }) => dimension === 'W').map(({ hi }) => hi);
+      return watts.length > 0 && !/\d\s?w(?:atts?)?[\s(]*(?:max|peak)/i.test(value) ? Math.max(...watts) : undefined;
+    },
   },
   {
     field: 'soundIdleDb',
@@ -224,9 +264,9 @@ const RULES: readonly Rule[] = [
 export const DRIVE: KindRules = {
   kind: 'drive',
   cues: [
-    [/\b(?:hdd|ssd|nvme|hard (?:disk|drive)|festplatte|solid.state)\b/i, 4],
+    [/\b(?:hdd|ssd|hard (?:disk|drive)|festplatte|solid.state|nvme)\b(?! (?:bays|devices|drives|ports|support))/i, 4],
     [/\btbw\b|endurance|spindle|rotational speed|\b[cs]mr\b|sector/i, 3],
-    [/\d\s?(?:tb|gb)\b.*(?:sata|sas|nvme|rpm|u\/min)/i, 3],
+    [/\d\s?(?:tb|gb)\b(?!\/).*(?:sata|sas|nvme|rpm|u\/min)/i, 3],
     [/sustained (?:data )?(?:transfer )?rate|sequential (?:read|write)|lesen sequenziell/i, 3],
     [/capacity|kapazität/i, 1],
   ],

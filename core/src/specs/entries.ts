@@ -13,13 +13,17 @@ const SEPARATORS = [
   String.raw`\s=\s`,
   String.raw`\s{2,}`,
 ].map((separator) => new RegExp(`${BULLET}(.{1,70}?)${separator}(\\S.*)$`));
+/** `Read 7,000 MB/s  Write 6,500 MB/s`: what is before the room is no label, for it has its number. */
+const MEASURED = /\d\s?(?:[km]?w|mb\/s|m?a|mm|cm|rpm|iops|kg|db(?:\(a\)|a)?)(?![a-z])/i;
 const parted = (line: string): RegExpExecArray | null => {
-  for (const separator of SEPARATORS) {
+  for (const [i, separator] of SEPARATORS.entries()) {
     const found = separator.exec(line);
-    if (found) return found;
+    if (found && !(LOOSE.has(i) && MEASURED.test(found[1] ?? ''))) return found;
   }
   return null;
 };
+/** Bars and room also stand between facts. */
+const LOOSE: ReadonlySet<number> = new Set([1, 5]);
 /** Words and then a number: `Weight 1.6 kg`. */
 const RUN_ON = /^\s*[•*·–-]?\s*([^\d:;,]{3,60}?)\s+((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$/iu;
 
@@ -41,10 +45,13 @@ function pairOf(line: string): RegExpExecArray | null {
   return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
 }
 
-/** Pieces of a shop's line: at commas that part no number, at semicolons, bars and slashes with room around them. */
+/**
+ * Pieces of a shop's line: at commas that part no number, at semicolons, bars, tabs, wide room and slashes with room
+ * around them.
+ */
 const piecesOf = (line: string): string[] =>
   line
-    .split(/[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s/)
+    .split(/[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s|\t+|\s{2,}/)
     .map((piece) => piece.replace(/^[•*·–-]\s+/, '').trim())
     .filter((piece) => piece !== '');
 
@@ -62,9 +69,19 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
       entries.push({ ...at, label: pair[1]!.trim().toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
+      const label = pair[1]!.trim().toLowerCase();
+      entries.push(
+        ...clausesOf(label, pair[2]!, parted(line) !== null, isLabel).map((clause) => ({ ...at, ...clause })),
+      );
       continue;
     }
-    if (isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, '')) && next !== '' && !parted(next)) {
+    if (
+      isLabel(line) &&
+      !/\d/.test(line.replace(/\([^)]*\)/g, '')) &&
+      next !== '' &&
+      !parted(next) &&
+      !(isLabel(next) && !/\d/.test(next))
+    ) {
       entries.push({ line: i + 2, text: `${line}: ${next}`, label: line.toLowerCase(), value: next });
       i++;
       continue;
@@ -84,4 +101,30 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     }
   }
   return entries;
+}
+
+/** What is said of these is not the part's. */
+const NOT_OF_IT = /pack|box|carton|ship|cable|kabel|verpack/i;
+/**
+ * Further facts behind the first of a line: `Idle 5.4 W, operating 8.7 W`, or under one head `Noise: idle 20 dB, seek 29
+ * dB`, whose words go before each. Two numbers with a stroke between them are one fact.
+ */
+function clausesOf(
+  first: string,
+  value: string,
+  isHead: boolean,
+  isLabel: (words: string) => boolean,
+): Pick<Entry, 'label' | 'value'>[] {
+  const pieces = piecesOf(value);
+  if (pieces.length < 2 || NOT_OF_IT.test(first) || /\d\s*\/\s*\d/.test(value)) return [];
+  return pieces.flatMap((piece, i) => {
+    if (i === 0 && !isHead) return [{ label: first, value: piece }];
+    const own = i === 0 ? RUN_ON.exec(piece) : pairOf(piece);
+    if (!own) return i > 0 || piece.startsWith('+') ? [{ label: '', value: piece }] : [];
+    const label = own[1]!.trim().toLowerCase();
+    return [
+      ...(isHead && isLabel(`${first} ${label}`) ? [{ label: `${first} ${label}`, value: own[2]! }] : []),
+      ...(isLabel(label) ? [{ label, value: own[2]! }] : []),
+    ];
+  });
 }

@@ -80,6 +80,17 @@ export const PROCESSOR: KindRules = {
       read: ({ value }) => whole(/([1-6])(?:\.\d)?/.exec(value)?.[1]),
     },
     { field: 'memoryEcc', label: /\becc\b/i, read: yesNo },
+    {
+      field: 'memoryEcc',
+      free: true,
+      label: /memory/i,
+      read: ({ label, value, text }) =>
+        /\becc\b/i.test(value) &&
+        !/non-?ecc|no ecc|without/i.test(text) &&
+        (label !== '' || (/^\s*ecc\s*$/i.test(value) && /memory|dimm/i.test(text)))
+          ? true
+          : undefined,
+    },
     { field: 'graphics', label: /graphics|grafik/i, not: /frequency|memory|model|max|core/i, read: yesNo },
     { field: 'maxC', label: /tjmax|t\s?junction|tcase|max.*temp/i, dimension: 'C' },
   ],
@@ -95,6 +106,16 @@ export const COOLER: KindRules = {
     [/\btdp\b/i, 1],
   ],
   rules: [
+    {
+      field: 'sockets',
+      label: /socket|sockel|compatib/i,
+      read: ({ value }) => {
+        const names = value.split(/[,/;]| and | und /).map((one) => one.replace(/^\s*sockets? /i, '').trim());
+        return names.length > 0 && names.every((one) => /^[A-Z][\w+-]{0,14}$/i.test(one) && /\d/.test(one))
+          ? names
+          : undefined;
+      },
+    },
     {
       field: 'heightMm',
       label: /^(?:total |overall |cooler |gesamt)?(?:height|höhe|bauhöhe)/i,
@@ -179,6 +200,26 @@ export const MEMORY: KindRules = {
   ],
 };
 
+/** The rear edge of boards by form (ATX, SSI and Mini-ITX specifications); the other side is the depth. */
+const EDGES_MM = [305, 244, 170] as const;
+function sideOf(which: 'edge' | 'depth'): NonNullable<Rule['read']> {
+  return (_entry, quantities) => {
+    const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
+    const [one, other] = sides;
+    if (one === undefined || other === undefined || sides.length !== 2) return undefined;
+    const edge = EDGES_MM.find((known) => sides.some((side) => Math.abs(side - known) <= 1.5));
+    if (edge === undefined) return undefined;
+    const isFirst = Math.abs(one - edge) <= 1.5;
+    return (which === 'edge') === isFirst ? one : other;
+  };
+}
+const SIDES: readonly Rule[] = (['edge', 'depth'] as const).map((which) => ({
+  field: which === 'edge' ? 'edgeMm' : 'depthMm',
+  label: /form ?factor|dimension|size|abmess|bauform|größe/i,
+  not: /pack|box/i,
+  read: sideOf(which),
+}));
+
 /** A board, and not what a case takes. */
 const BOARD_ITSELF =
   /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
@@ -259,6 +300,14 @@ export const BOARD: KindRules = {
               ? true
               : undefined,
     },
+    ...SIDES,
+    {
+      field: 'remoteManagement',
+      free: true,
+      label: /^(?:lan|network|ethernet|ports)/i,
+      read: ({ value }) =>
+        /\b(?:ipmi|bmc)\b/i.test(value) && !/\bno\b|without|optional|ohne/i.test(value) ? true : undefined,
+    },
     {
       field: 'remoteManagement',
       label: /\bbmc\b|ipmi|remote management|fernwart|management/i,
@@ -294,6 +343,9 @@ export const CHASSIS: KindRules = {
     [/drive bays|einschübe|schächte|hot-?swap/i, 2],
     [/\b[1-8]\s?u\b/i, 1],
     [/gpu length|cooler height|psu length|expansion slots/i, 3],
+    [/\b(?:gpu|card|(?:cpu )?cooler|psu)s?:? (?:up to|max|clearance)/i, 4],
+    [/\btower\b(?! (?:cpu )?cooler)/i, 1],
+    [/\d\s?[x×]\s?(?:3[.,]5|5[.,]25)(?:\b|")/i, 3],
     [/(?:main|mother)board[^\n:\t]{0,12}[:\t] ?(?:mini-?itx|e?-?atx|micro-?atx|ssi)/i, 4],
   ],
   rules: [
@@ -351,6 +403,12 @@ export const CARDS: readonly KindRules[] = [
       [/devices supported|supported devices/i, 2],
     ],
     [
+      {
+        field: 'mostDevices',
+        free: true,
+        read: ({ label, value }) =>
+          label === '' ? whole(/^up to (\d{1,4}) (?:[\w/]+ )?devices\b/i.exec(value)?.[1]) : undefined,
+      },
       {
         field: 'mostDevices',
         label: /devices|drives|geräte|laufwerke/i,

@@ -41,9 +41,21 @@ function board(archetype: Archetype, said: Said): Made {
   if (sockets !== undefined && like.length > 0) lists.m2Sockets = asMany(like, sockets, archetype, 'm2Sockets');
   const slots = said.get('slots') as readonly SaidSlot[] | undefined;
   if (slots) lists.slots = slotRows(slots, Number(rowsOf(archetype, 'slots')[0]?.gen ?? 3));
-  const taken = ['sataPorts', 'slots', ...(lists.m2Sockets ? ['m2Sockets'] : [])];
+  const network = networkRows(said);
+  const taken = ['sataPorts', 'slots', ...(lists.m2Sockets ? ['m2Sockets'] : []), ...(network ? ['networkPorts'] : [])];
   // What switches what off, and what is on a chip of its own, is that of the board there was.
-  return { taken, lists: Object.keys(lists).length > 0 ? { ...lists, rules: [], modes: [], addedChips: [] } : {} };
+  const changed = Object.keys(lists).length > 0 ? { ...lists, rules: [], modes: [], addedChips: [] } : {};
+  return { taken, lists: { ...changed, ...(network ? { networkPorts: network } : {}) } };
+}
+
+function networkRows(said: Said): readonly Row[] | undefined {
+  const ports = said.get('networkPorts') as readonly { count: number; gbPerS: number }[] | undefined;
+  return ports?.map(({ count, gbPerS }, i) => ({ key: `lan${i + 1}`, gbPerS, count }));
+}
+
+function networkCard(_archetype: Archetype, said: Said): Made {
+  const networkPorts = networkRows(said);
+  return networkPorts ? { lists: { networkPorts }, taken: ['networkPorts'] } : { lists: {}, taken: [] };
 }
 
 const SATA: Row = {
@@ -94,6 +106,7 @@ function chassis(archetype: Archetype, said: Said, values: Lists): Made {
   for (const [field, size] of [
     ['bays35', '3.5'],
     ['bays25', '2.5'],
+    ['bays525', '5.25'],
   ] as const) {
     const count = said.get(field) as number | undefined;
     const group =
@@ -199,4 +212,10 @@ function controller(archetype: Archetype, said: Said): Made {
   return { lists: { connectors }, taken: ['ports'] };
 }
 
-const builders: Readonly<Partial<Record<Archetype['kind'], Builder>>> = { board, chassis, supply, controller };
+const builders: Readonly<Partial<Record<Archetype['kind'], Builder>>> = {
+  board,
+  chassis,
+  supply,
+  controller,
+  networkCard,
+};

@@ -1,5 +1,5 @@
 import type { PartKind } from '../parts/vocabulary';
-import { formOf, isForm } from './forms';
+import { formOf, isForm, rangeOfForms } from './forms';
 import { quantitiesOf } from './quantities';
 import type { ReadField } from './readField';
 
@@ -11,9 +11,9 @@ type Piece = { readonly label: string; readonly value: string; readonly line: nu
 type Finder = {
   readonly field: string;
   readonly words: (value: unknown) => string;
-  /** One value, which all that say it must agree on; or a list, gathered from all pieces. */
+  /** One value, which all that say it must agree on; or a list, gathered from all pieces, or those of one line. */
   readonly find: (piece: Piece, decimal: ',' | '.') => unknown;
-  readonly gathers?: true;
+  readonly gathers?: 'all' | 'line';
 };
 
 const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,})(.*)$/;
@@ -31,7 +31,7 @@ function piecesOf(lines: readonly string[]): Piece[] {
     if (pair && value === '') under = label;
     else if (pair) under = '';
     return value
-      .split(/[;|]|,(?!\d)|\.\s+(?=[A-Z\d])/)
+      .split(/[;|]|\t+|,(?!\d)|\.\s+(?=[A-Z\d])/)
       .map((piece) => piece.replace(/^[•*·–-]\s+/, '').trim())
       .filter((piece) => piece !== '')
       .map((piece) => ({ label, value: piece, line: i + 1, text: line }));
@@ -63,7 +63,7 @@ const WALLS: readonly (readonly [RegExp, string])[] = [
   [/bottom|unten/i, 'bottom'],
   [/mid(?:dle)?|fan wall|mitte/i, 'middle'],
 ];
-const ofWords = (choices: readonly (readonly [RegExp, string])[], said: string) =>
+const ofWords = <T>(choices: readonly (readonly [RegExp, T])[], said: string): T | undefined =>
   choices.find(([pattern]) => pattern.test(said))?.[1];
 
 /** Millimetres in a piece whose label or words are about something. */
@@ -94,8 +94,12 @@ function slotIn({ label, value }: Piece): unknown {
   };
 }
 
+const FAN_MM = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)\s?mm/i;
+const FAN_ALONE = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)(?![\d.])/i;
 function fansIn({ label, value }: Piece): unknown {
-  const found = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)\s?mm/i.exec(value);
+  // Among fans the size goes without its unit.
+  const isList = /^(?:fans?|lüfter)\b/i.test(label);
+  const found = (isList ? FAN_ALONE : FAN_MM).exec(value);
   const wall = ofWords(WALLS, value) ?? ofWords(WALLS, label);
   return found && wall && /fan|cool|lüfter/i.test(`${label} ${value}`)
     ? { count: Number(found[1]), sizeMm: Number(found[2]), wall }
@@ -104,11 +108,39 @@ function fansIn({ label, value }: Piece): unknown {
 
 function portsIn({ label, value }: Piece): unknown {
   if (!/sff/i.test(value)) return undefined;
-  const found = /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654-[48]i)/i.exec(value);
+  const found =
+    /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654)(?:-?([48])i|\s*\(?x([48])\)?)?/i.exec(value);
   if (!found) return undefined;
-  const kind = `sff-${found[2]!.toLowerCase()}`;
+  const wide = found[3] ?? found[4];
+  if (found[2] === '8654' && wide === undefined) return undefined;
+  const kind = found[2] === '8654' ? `sff-8654-${wide}i` : `sff-${found[2]}`;
   const isOutside = /extern|outside/i.test(`${label} ${value}`) || kind === 'sff-8088' || kind === 'sff-8644';
   return { count: Number(found[1]), kind, side: isOutside ? 'outside' : 'inside' };
+}
+
+/** What plugs of network ports are called by their speed (IEEE 802.3), Gb/s. */
+const PORT_KINDS: readonly (readonly [RegExp, number])[] = [
+  [/qsfp28/i, 100],
+  [/qsfp\+/i, 40],
+  [/sfp28/i, 25],
+  [/sfp\+|10g ?base/i, 10],
+  [/\bsfp\b|1000 ?base/i, 1],
+];
+const HOW_MANY: readonly (readonly [RegExp, number])[] = [
+  [/\bquad\b/i, 4],
+  [/\bdual\b|\btwo\b/i, 2],
+  [/\bsingle\b|\bone\b/i, 1],
+];
+/** Ports for the network with their speed; one for the management alone is not among them. */
+function networkIn({ label, value }: Piece): unknown {
+  if (!/lan|network|ethernet|netzwerk|port|rj-?45|sfp|gbe|base-?t/i.test(`${label} ${value}`)) return undefined;
+  if (/ipmi|bmc|management|wi-?fi|wlan|usb|sata|sas/i.test(value)) return undefined;
+  const times = /(?<![\d.,])(\d)\s*[x×]\s*/.exec(value);
+  const count = times ? Number(times[1]) : ofWords(HOW_MANY, value);
+  const rest = times ? value.slice(times.index + times[0].length) : value;
+  const said = /(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b)/i.exec(rest)?.[1];
+  const gbPerS = said ? Number(said.replace(',', '.')) : ofWords(PORT_KINDS, rest);
+  return count !== undefined && gbPerS !== undefined && gbPerS >= 1 ? { count, gbPerS } : undefined;
 }
 
 const inCapitals = (form: string) => form.replace(/itx|atx|ceb|eeb|ssi/g, (letters) => letters.toUpperCase());
@@ -117,6 +149,13 @@ const mm = (what: string) => (value: unknown) => `${what} ${value as number} mm`
 type Many = readonly { readonly count: number }[];
 const each = (words: (one: never) => string) => (value: unknown) =>
   (value as Many).map((one) => `${one.count} × ${words(one as never)}`).join(', ');
+
+const NETWORK: Finder = {
+  field: 'networkPorts',
+  words: each(({ gbPerS }: { gbPerS: number }) => `network ${gbPerS} Gb/s`),
+  find: networkIn,
+  gathers: 'line',
+};
 
 const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
@@ -136,12 +175,19 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
         wiredLanes < lanes ? `x${lanes} wired x${wiredLanes}` : `x${lanes}`,
       ),
       find: slotIn,
-      gathers: true,
+      gathers: 'all',
     },
+    NETWORK,
   ],
+  networkCard: [NETWORK],
   chassis: [
     { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}3[.,]5`, /3[.,]5/) },
-    { field: 'bays25', words: n('bays of 2.5 inch'), find: counted(`${BAY()}2[.,]5`, /2[.,]5(?!.*3[.,]5)/) },
+    {
+      field: 'bays25',
+      words: n('bays of 2.5 inch'),
+      find: counted(`${BAY()}2[.,]5(?!\\d)`, /2[.,]5(?!\d)(?!.*3[.,]5)/),
+    },
+    { field: 'bays525', words: n('bays of 5.25 inch'), find: counted(`${BAY()}5[.,]25`, /5[.,]25/) },
     {
       field: 'openings',
       words: n('slot openings'),
@@ -155,19 +201,19 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'supplyMm',
       words: mm('supplies up to'),
-      find: room(/(?:psu|power supply|netzteil).*(?:length|depth|länge|max)/i),
+      find: room(/(?:psu|power supply|netzteil).*(?:length|depth|länge|max|up to)/i),
     },
     {
       field: 'boards',
       words: (value) => `boards: ${(value as string[]).map(inCapitals).join(', ')}`,
       find: boardIn,
-      gathers: true,
+      gathers: 'all',
     },
     {
       field: 'fans',
       words: each(({ sizeMm, wall }: { sizeMm: number; wall: string }) => `${sizeMm} mm ${wall}`),
       find: fansIn,
-      gathers: true,
+      gathers: 'all',
     },
   ],
   supply: [
@@ -186,7 +232,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       field: 'ports',
       words: each(({ kind, side }: { kind: string; side: string }) => `${kind.toUpperCase()} ${side}`),
       find: portsIn,
-      gathers: true,
+      gathers: 'all',
     },
   ],
 };
@@ -198,6 +244,8 @@ function BAY(): string {
 }
 
 function boardIn({ label, value }: Piece): unknown {
+  const range = rangeOfForms(value);
+  if (range) return range;
   const isAbout = /board|m\/b/i.test(label) || isForm(value);
   const forms = isAbout ? value.split(/\s*\/\s*/).flatMap((one) => formOf(one) ?? []) : [];
   return forms.length > 0 ? forms : undefined;
@@ -229,7 +277,8 @@ export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' 
     if (!first) return [];
     const at = { field, line: first.piece.line, text: first.piece.text.slice(0, 200) };
     if (gathers) {
-      const value = distinct(found.flatMap((one) => one.value));
+      const taken = gathers === 'all' ? found : found.filter(({ piece }) => piece.line === first.piece.line);
+      const value = distinct(taken.flatMap((one) => one.value));
       return [{ ...at, value, words: words(value) }];
     }
     const { value } = first;

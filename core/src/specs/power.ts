@@ -1,3 +1,4 @@
+import type { Quantity } from './quantities';
 import { axis, SOUND_POWER, words, type KindRules, type Rule } from './rule';
 
 /** A rail as a label: `+12V`, `+3.3 V rail`, `Max load +5V`. */
@@ -6,10 +7,32 @@ const RAIL = (volts: string) => {
   return new RegExp(`${before}\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?$`, 'i');
 };
 
+/** Width and height of supplies by their form (ATX12V and SFX design guides): the side beside both is the length. */
+const FACES_MM: readonly (readonly [number, number])[] = [
+  [150, 86],
+  [125, 63.5],
+  [85, 65],
+  [81.5, 40.5],
+  [73.5, 40],
+];
+function lengthBehindFace(quantities: readonly Quantity[]): number | undefined {
+  const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
+  if (sides.length !== 3) return undefined;
+  for (const face of FACES_MM) {
+    const left = [...sides];
+    for (const wanted of face) {
+      const at = left.findIndex((side) => Math.abs(side - wanted) <= 1);
+      if (at >= 0) left.splice(at, 1);
+    }
+    if (left.length === 1) return left[0];
+  }
+  return undefined;
+}
+
 export const SUPPLY: KindRules = {
   kind: 'supply',
   cues: [
-    [/power supply|netzteil|\bpsu\b/i, 4],
+    [/power supply|netzteil|\bpsu\b(?!:? (?:up to|max|length|clear|limit))/i, 4],
     [/80\s*\+|80\s?plus/i, 3],
     [/\+12\s?v.*\+?\d|\+3[.,]3\s?v/i, 2],
     [/modular/i, 1],
@@ -23,6 +46,7 @@ export const SUPPLY: KindRules = {
         [/\bsfx/i, 'sfx'],
         [/\btfx/i, 'tfx'],
         [/flex/i, 'flex-atx'],
+        [/redundant|\bcrps\b/i, 'redundant'],
         [/\batx/i, 'atx'],
       ),
     },
@@ -35,6 +59,7 @@ export const SUPPLY: KindRules = {
         [/\bsfx\b/i, 'sfx'],
         [/\btfx\b/i, 'tfx'],
         [/flex[ -]?atx/i, 'flex-atx'],
+        [/\bredundant\b(?!.*(?:optional|not))/i, 'redundant'],
         [/\b(?:ps2 ?\/ ?)?atx\b(?!\s*(?:12v|3\.|24|20))/i, 'atx'],
       ),
     },
@@ -102,6 +127,21 @@ export const SUPPLY: KindRules = {
     },
     {
       field: 'combined5And33W',
+      label: /^\+?\s?(?:3[.,]3|5)\s?v/i,
+      read: ({ value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        return /combined|together|zusammen/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
+      },
+    },
+    {
+      field: 'modules',
+      free: true,
+      label: /./,
+      read: ({ label, value }) =>
+        /redundant|modul/i.test(`${label} ${value}`) && /\b1\s?\+\s?1\b/.test(`${label} ${value}`) ? 2 : undefined,
+    },
+    {
+      field: 'combined5And33W',
       free: true,
       read: ({ label, value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
@@ -127,6 +167,12 @@ export const SUPPLY: KindRules = {
     },
     { field: 'lengthMm', label: /^(?:depth|length|tiefe|länge)/i, not: /cable|kabel/i, dimension: 'mm' },
     { field: 'lengthMm', read: axis('d') },
+    {
+      field: 'lengthMm',
+      label: /dimension|size|abmess|größe|maße/i,
+      not: /pack|box|ship|fan/i,
+      read: (_entry, quantities) => lengthBehindFace(quantities),
+    },
   ],
 };
 

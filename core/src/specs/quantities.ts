@@ -78,6 +78,7 @@ const UNITS: readonly Unit[] = [
   ['bels?|b\\(a\\)', 'dB', 10],
   ['db\\s?\\(a\\)|dba|db', 'dB', 1],
   ['°\\s?c|℃|deg\\.?\\s?c|celsius|c', 'C', 1],
+  ['k\\s?iops', 'IOPS', 1000],
   ['iops', 'IOPS', 1],
   ['%|percent|prozent', '%', 1],
   ['mm|millimet(?:er|re)s?', 'mm', 1],
@@ -97,8 +98,11 @@ const UNIT = new RegExp(
 const NUMBER = /(?<![\d.,a-wyz_])[+-]?\d+(?:[ ’']\d{3})+(?:[.,]\d+)?(?!\d)|(?<![\d.,a-wyz_])[+-]?\d+(?:[.,]\d+)*/gi;
 
 /** Words of languages that write decimals with a comma. */
-const COMMA_WORDS =
-  /[äöüß]|\b(?:leistung|gewicht|schnittstelle|formfaktor|abmessungen|drehzahl|garantie|jahre|vitesse|poids|peso)\b/i;
+const COMMA_WORDS = new RegExp(
+  String.raw`[äöüß]|\b(?:leistung|gewicht|schnittstelle|formfaktor|abmessungen|drehzahl|garantie|jahre)\b` +
+    String.raw`|\b(?:vitesse|poids|puissance|peso|potencia|potenza|alimentatore|altezza|hoogte|voeding|vermogen)\b`,
+  'i',
+);
 /** Numbers of versions, which have a dot in every language. */
 const VERSIONS = /\b(?:pcie?|pci express|gen|rev|version|usb|hdmi|nvme|sata|ipmi|v)\.?\s*\d\.\d\b/gi;
 

@@ -2,6 +2,7 @@ import { entriesOf } from './entries';
 import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
 import { EIGHTH } from '../testing/specTexts/eighth';
+import { ELEVENTH } from '../testing/specTexts/eleventh';
 import { FIFTH } from '../testing/specTexts/fifth';
 import { FIRST } from '../testing/specTexts/first';
 import { FOURTH } from '../testing/specTexts/fourth';
@@ -9,7 +10,10 @@ import { NINTH } from '../testing/specTexts/ninth';
 import { SECOND } from '../testing/specTexts/second';
 import { SEVENTH } from '../testing/specTexts/seventh';
 import { SIXTH } from '../testing/specTexts/sixth';
+import { TENTH } from '../testing/specTexts/tenth';
 import { THIRD } from '../testing/specTexts/third';
+import { THIRTEENTH } from '../testing/specTexts/thirteenth';
+import { TWELFTH } from '../testing/specTexts/twelfth';
 import { scoreSamples } from '../testing/specTexts/score';
 
 test.each([
@@ -22,6 +26,10 @@ test.each([
   ['of the seventh', SEVENTH],
   ['of the eighth', EIGHTH],
   ['of the ninth', NINTH],
+  ['of the tenth', TENTH],
+  ['of the eleventh', ELEVENTH],
+  ['of the twelfth', TWELFTH],
+  ['of the thirteenth', THIRTEENTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);
@@ -169,4 +177,46 @@ test('a table of several models is read only where all agree; a number no part e
   expect(answers.ok && answers.fields).toEqual([]);
   const odd = readSpec('HDD\nSustained transfer rate: 3.5 MB/s\nWeight: 690 kg', 'drive');
   expect(odd.ok && odd.fields.map(({ field }) => field)).toEqual(['medium']);
+});
+
+test.each([
+  [
+    'Spanish',
+    'SAI Garza 900\nPotencia: 900 VA / 540 W\nPeso: 5,2 kg\nRendimiento: 95 %',
+    { massG: 5200, efficiencyPct: 95 },
+  ],
+  [
+    'Italian',
+    'Onduleur UPS\nPotenza: 900 VA / 540 W\nPeso: 5,2 kg\nPrese: 6\nEfficienza: 95 %',
+    { massG: 5200, outlets: 6 },
+  ],
+  ['Dutch', 'UPS 900\nVermogen: 900 VA / 540 W\nGewicht: 5,2 kg\nUitgangen: 6', { massG: 5200, outlets: 6 }],
+])('a text in %s is read, and told as it stands', (_language, text, wanted) => {
+  const read = readSpec(text, 'ups');
+  const fields = read.ok ? read.fields : [];
+  expect(Object.fromEntries(fields.map(({ field, value }) => [field, value]))).toMatchObject({
+    ratedVa: 900,
+    ratedW: 540,
+    ...wanted,
+  });
+  for (const field of fields) expect(text.split('\n')).toContain(field.text);
+});
+
+test('one foreign word is a name, and changes nothing', () => {
+  const read = readSpec('Peso hard drive\nCapacity: 4 TB\nIdle 3.1 W, operating 4.8 W', 'drive');
+  expect(read.ok && read.name).toBe('Peso hard drive');
+  expect(read.ok && read.fields.map(({ field, value }) => [field, value])).toEqual(
+    expect.arrayContaining([
+      ['capacityBytes', 4e12],
+      ['idleW', 3.1],
+      ['busyW', 4.8],
+    ]),
+  );
+});
+
+test('facts side by side are told apart, and none is the label of the next', () => {
+  const read = readSpec('SSD 1 TB M.2\nRead 3,400 MB/s  Write 2,900 MB/s\nActive 4.5 W max | idle 0.05 W', 'drive');
+  const values = Object.fromEntries(read.ok ? read.fields.map(({ field, value }) => [field, value]) : []);
+  expect(values).toMatchObject({ sequentialMBps: 3400, idleW: 0.05 });
+  expect(values.busyW).toBeUndefined();
 });

@@ -3,6 +3,7 @@ import type { PartKind } from '../parts/vocabulary';
 import { DRIVE } from './drives';
 import { lineOfModel, modelsOf } from './columns';
 import { entriesOf, linesOf, type Entry } from './entries';
+import { inEnglish } from './languages';
 import { BOARD, CARDS, CHASSIS, COOLER, MEMORY, PROCESSOR } from './hosts';
 import { FAN, SUPPLY, UPS } from './power';
 import { decimalOf, quantitiesOf, type Quantity } from './quantities';
@@ -50,7 +51,10 @@ export function readSpec(
     .split('\n')
     .map((line) => line.slice(0, LONGEST_LINE))
     .join('\n');
-  const ranked = RULES.map((one) => ({ one, score: scoreOf(one, plain) })).sort((a, b) => b.score - a.score);
+  const originals = linesOf(plain);
+  const lines = inEnglish(originals);
+  const said = lines === originals ? plain : lines.join('\n');
+  const ranked = RULES.map((one) => ({ one, score: scoreOf(one, said) })).sort((a, b) => b.score - a.score);
   const rules = kind ? RULES.find((one) => one.kind === kind) : ranked[0]!.score > 0 ? ranked[0]!.one : undefined;
   if (!rules)
     return {
@@ -70,7 +74,6 @@ export function readSpec(
     return known;
   };
   const decimal = decimalOf(plain);
-  const lines = linesOf(plain);
   const models = modelsOf(lines);
   const ofOne = lines.map((line) => lineOfModel(line, models, model));
   const entries = entriesOf(ofOne, isLabel).map((entry) => ({
@@ -79,7 +82,7 @@ export function readSpec(
     quantities: measured(entry, decimal),
   }));
   const own = fieldsOf(rules.kind);
-  const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(plain, decimal)] : [];
+  const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(said, decimal)] : [];
   const contradictions: Contradiction[] = [];
   for (const name of new Set(all.map(({ field }) => field))) {
     if (fields.some(({ field }) => field === name)) continue;
@@ -90,7 +93,10 @@ export function readSpec(
         const value = valueBy(rule, entry, quantities);
         const isAllowed =
           value !== undefined && isPlausible(rules.kind, name, value) && (!schema || schema.safeParse(value).success);
-        return isAllowed ? [{ field: name, value, line: entry.line, text: entry.text.slice(0, 200) }] : [];
+        const { line } = entry;
+        // It is told as it stands in the text.
+        const text = lines[line - 1] === entry.text ? originals[line - 1]! : entry.text;
+        return isAllowed ? [{ field: name, value, line, text: text.slice(0, 200) }] : [];
       });
       const [first] = found;
       if (!first) continue;
@@ -107,7 +113,10 @@ export function readSpec(
     models,
     fields: without(fields),
     contradictions,
-    places: placesOf(rules.kind, ofOne, decimal),
+    places: placesOf(rules.kind, ofOne, decimal).map((place) => ({
+      ...place,
+      text: lines === originals ? place.text : originals[place.line - 1]!.slice(0, 200),
+    })),
   };
 }
 

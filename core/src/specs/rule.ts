@@ -37,7 +37,7 @@ export const yesNo = ({ value }: Entry): boolean | undefined =>
       : undefined;
 
 /** The watts that a value itself calls its most, or its usual: `16 W typical, 22.5 W maximum`, `7.5 W, max 10.2 W`. */
-function called(word: 'max' | 'typ', { value }: Entry, quantities: readonly Quantity[]): number | undefined {
+export function called(word: 'max' | 'typ', { value }: Entry, quantities: readonly Quantity[]): number | undefined {
   const [behind, ahead] = [new RegExp(`^${word}`, 'i'), new RegExp(`\\b${word}[a-z.]*[\\s:(.]*$`, 'i')];
   const found = quantities.filter(({ dimension, at, text }) => {
     const after = value.slice(at + text.length).replace(/^\s*w(?:atts?)?\b[\s(]*/i, '');
@@ -56,7 +56,8 @@ const BEHIND =
 /** Numbers before their letters, as if they stood behind them. */
 const turned = (found: RegExpExecArray | null): readonly string[] | null =>
   found && [found[0], found[2]!, found[1]!, found[4]!, found[3]!, found[6]!, found[5]!, found[7]!];
-const SIZE_LABEL = /form ?factor|dimension|abmess|maße|masse \(|size|größe/i;
+const SIZE_LABEL =
+  /form ?factor|dimension|abmess|maße|masse \(|size|größe|^\W*[wbhdlt]\s?[x×]\s?[wbhdlt]\s?[x×]\s?[wbhdlt]\b/i;
 
 /** A width, height or depth (or length) out of dimensions that say in which order they stand; in mm. */
 export const axis =
@@ -69,7 +70,11 @@ export const axis =
     if (order) {
       const letters = order.slice(1).filter((one) => one !== undefined);
       const at = letters.findIndex((one) => AXES[one.toLowerCase()] === wanted);
-      return at >= 0 && lengths.length === letters.length ? lengths[at]!.value : undefined;
+      // `5.2" x 17.2" x 25.5" (132 x 437 x 648 mm)` says them twice.
+      const twice = lengths.length === 2 * letters.length;
+      return at >= 0 && (twice || lengths.length === letters.length)
+        ? lengths[twice ? letters.length + at : at]!.value
+        : undefined;
     }
     // `W 437 x H 132 x D 648 mm`, `88 (H) x 437 (W) x 660 (D) mm`: one unit for all three.
     if (lettered) {

@@ -200,6 +200,8 @@ Maximum memory	256 GB
 ECC support	Yes
 Remote management	IPMI 2.0`,
     fields: {
+      edgeMm: 305,
+      depthMm: 244,
       holes: 'atx',
       socket: 'R3-2011',
       memorySlots: 8,

@@ -24,7 +24,12 @@ export const ELEVENTH: readonly Sample[] = [
       memoryEcc: true,
       remoteManagement: false,
     },
-    places: { sataPorts: 6, m2Sockets: 1, slots: [{ count: 1, lanes: 16, wiredLanes: 16, gen: 4 }] },
+    places: {
+      networkPorts: [{ count: 2, gbPerS: 2.5 }],
+      sataPorts: 6,
+      m2Sockets: 1,
+      slots: [{ count: 1, lanes: 16, wiredLanes: 16, gen: 4 }],
+    },
   },
   {
     id: 'server board, a table',

@@ -233,6 +233,8 @@ Weight (net)	5.2 kg`,
 - 8 x SATA3
 - IPMI 2.0 with BMC`,
     fields: {
+      edgeMm: 243.84,
+      depthMm: 243.84,
       holes: 'micro-atx',
       memorySlots: 4,
       memoryForm: 'dimm',

@@ -371,6 +371,8 @@ Memory: 2 x DDR4 DIMM, max. 64 GB, ECC supported
 LAN: 1 x 2.5 Gb/s
 BMC: IPMI 2.0`,
     fields: {
+      edgeMm: 170,
+      depthMm: 170,
       holes: 'mini-itx',
       memorySlots: 2,
       memoryMaxBytes: 64 * 1024 ** 3,

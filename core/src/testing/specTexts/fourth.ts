@@ -219,6 +219,8 @@ Memory | 4 x DIMM, max. 32 GB, DDR3
 SATA ports | 6
 Graphics output | HDMI, VGA`,
     fields: {
+      edgeMm: 244,
+      depthMm: 244,
       holes: 'micro-atx',
       socket: 'S7-1150',
       memorySlots: 4,

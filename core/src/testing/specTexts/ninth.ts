@@ -136,7 +136,7 @@ Länge	156 mm`,
 Puissance de sortie : 650 VA / 360 W
 Prises : 4
 Poids : 4,8 kg`,
-    fields: { ratedVa: 650, ratedW: 360 },
+    fields: { outlets: 4, massG: 4800, ratedVa: 650, ratedW: 360 },
   },
   {
     id: 'case, feet and inches of a shop',

@@ -249,6 +249,8 @@ Max memory: 512 GB
 Remote management: IPMI with KVM
 SATA ports: 8`,
     fields: {
+      edgeMm: 304.8,
+      depthMm: 266.7,
       holes: 'ssi-ceb',
       socket: 'R3-2011',
       memorySlots: 8,

@@ -29,13 +29,23 @@ Acoustics: Idle 23 dBA, Seek (average) 27 dBA
 Operating: 0 to 60 °C
 Non-operating: -40 to 70 °C
 Vibration, operating: 0.25 G`,
-    fields: { capacityBytes: 4e12, busyW: 5.7, idleW: 4.1, standbyW: 0.4, maxC: 60, medium: 'disk' },
+    fields: {
+      soundIdleDb: 23,
+      soundSeekDb: 27,
+      capacityBytes: 4e12,
+      busyW: 5.7,
+      idleW: 4.1,
+      standbyW: 0.4,
+      maxC: 60,
+      medium: 'disk',
+    },
   },
   {
     id: 'SSD, a shop with slashes',
     kind: 'drive',
     text: 'Pike 480 GB 2.5" SATA SSD / read 540 MB/s / write 430 MB/s / TBW 240 / 7 mm',
     fields: {
+      enduranceTb: 240,
       capacityBytes: 480e9,
       size: '2.5',
       interface: 'sata',

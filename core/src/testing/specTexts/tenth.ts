@@ -18,6 +18,8 @@ Storage	2 x M.2 (Key M)
 	8 x SATA 6Gb/s ports
 LAN	1 x 2.5 Gigabit`,
     fields: {
+      edgeMm: 305,
+      depthMm: 244,
       holes: 'atx',
       socket: 'Q4',
       carriesW: 105,
@@ -28,6 +30,7 @@ LAN	1 x 2.5 Gigabit`,
       memoryEcc: true,
     },
     places: {
+      networkPorts: [{ count: 1, gbPerS: 2.5 }],
       sataPorts: 8,
       m2Sockets: 2,
       slots: [

@@ -245,6 +245,7 @@ Fan headers\t6 x 4-pin`,
       remoteManagement: true,
     },
     places: {
+      networkPorts: [{ count: 2, gbPerS: 10 }],
       slots: [
         { count: 1, lanes: 16, wiredLanes: 16, gen: 5 },
         { count: 2, lanes: 4, wiredLanes: 4, gen: 4 },
