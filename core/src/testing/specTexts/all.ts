@@ -2,6 +2,7 @@ import { EIGHTH } from './eighth';
 import { ELEVENTH } from './eleventh';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
+import { FOURTEENTH } from './fourteenth';
 import { FOURTH } from './fourth';
 import { NINTH } from './ninth';
 import { SECOND } from './second';
@@ -27,4 +28,5 @@ export const SAMPLES = [
   ...ELEVENTH,
   ...TWELFTH,
   ...THIRTEENTH,
+  ...FOURTEENTH,
 ];
