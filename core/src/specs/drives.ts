@@ -163,6 +163,7 @@ const RULES: readonly Rule[] = [
       return one && one.value / 1e12;
     },
   },
+  { field: 'enduranceTb', label: /./, free: true, dimension: 'TBW' },
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
   // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
   { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },

@@ -29,6 +29,11 @@ const RUN_ON = /^\s*[•*·–-]?\s*([^\d:;,]{3,60}?)\s+((?:up to|upto|max\.?|bi
 
 /** Lines of a text with signs that look alike made alike. */
 export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
+/** `"power_idle": "5.0 W",` of a data file, as a label with its value. */
+export const withoutMarks = (line: string): string => {
+  const found = line.startsWith('"') ? /^"([\w .-]{1,60})"\s*:\s*"?(.*?)"?,?$/.exec(line) : null;
+  return found ? `${found[1]!.replace(/_/g, ' ')}: ${found[2]}` : line;
+};
 const tidy = (text: string): string =>
   text
     .normalize('NFKC')
@@ -68,20 +73,14 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     const next = lines[i + 1] ?? '';
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
-      entries.push({ ...at, label: pair[1]!.trim().toLowerCase(), value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
       const label = pair[1]!.trim().toLowerCase();
-      entries.push(
-        ...clausesOf(label, pair[2]!, parted(line) !== null, isLabel).map((clause) => ({ ...at, ...clause })),
-      );
+      const clauses = clausesOf(label, pair[2]!, parted(line) !== null, isLabel);
+      entries.push({ ...at, label, value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
+      entries.push(...clauses.map((clause) => ({ ...at, ...clause })));
       continue;
     }
-    if (
-      isLabel(line) &&
-      !/\d/.test(line.replace(/\([^)]*\)/g, '')) &&
-      next !== '' &&
-      !parted(next) &&
-      !(isLabel(next) && !/\d/.test(next))
-    ) {
+    const isHead = isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, ''));
+    if (isHead && next !== '' && standsAlone(next, isLabel)) {
       entries.push({ line: i + 2, text: `${line}: ${next}`, label: line.toLowerCase(), value: next });
       i++;
       continue;
@@ -101,6 +100,13 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     }
   }
   return entries;
+}
+
+/** Whether a line is the value of the label above: not itself a label, with or without its value, nor a rail. */
+function standsAlone(line: string, isLabel: (words: string) => boolean): boolean {
+  if (parted(line) || /^\+\d/.test(line) || (isLabel(line) && !/\d/.test(line))) return false;
+  const own = pairOf(line);
+  return !own || !isLabel(own[1]!);
 }
 
 /** What is said of these is not the part's. */

@@ -1,5 +1,5 @@
 import { formOf, isForm } from './forms';
-import { axis, CARD, words, yesNo, type KindRules, type Rule } from './rule';
+import { axis, CARD, generation, words, yesNo, type KindRules, type Rule } from './rule';
 
 const GIB = 1024 ** 3;
 /** Memory is told in GB and meant in GiB (JEDEC). */
@@ -28,6 +28,7 @@ const SOCKET: readonly Rule[] = [
   },
 ];
 
+const TDP_OF = /\btdp(?: of|:)? (\d{1,3}) ?w\b/i;
 export const PROCESSOR: KindRules = {
   kind: 'processor',
   cues: [
@@ -67,6 +68,30 @@ export const PROCESSOR: KindRules = {
         label === '' ? whole(/(?<![\w-])(\d{1,3})[ -]threads?\b/i.exec(value)?.[1]) : undefined,
     },
     ...SOCKET,
+    {
+      field: 'sustainedW',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? whole((/(?<![\d.,])(\d{1,3}) ?w tdp\b/i.exec(value) ?? TDP_OF.exec(value))?.[1]) : undefined,
+    },
+    {
+      field: 'lanes',
+      label: /./,
+      free: true,
+      read: ({ value }) => whole(/(?<![\w.,-])(\d{1,3})(?: pcie?| pci express)? lanes\b/i.exec(value)?.[1]),
+    },
+    { field: 'gen', label: /./, free: true, read: generation },
+    {
+      field: 'graphics',
+      free: true,
+      read: (entry) =>
+        entry.label === ''
+          ? words(
+              [/\b(?:no|without|ohne) (?:integrated )?(?:graphics|grafik)/i, false],
+              [/\b(?:integrated|onboard|integrierte) (?:graphics|grafik)/i, true],
+            )(entry)
+          : undefined,
+    },
     { field: 'sustainedW', label: /\btdp\b|base power|thermal design|grundleistung/i, dimension: 'W', pick: 'first' },
     { field: 'peakW', label: /(?:max|turbo|peak|boost).*(?:power|leistung)|\bppt\b/i, dimension: 'W' },
     {
@@ -215,7 +240,7 @@ function sideOf(which: 'edge' | 'depth'): NonNullable<Rule['read']> {
 }
 const SIDES: readonly Rule[] = (['edge', 'depth'] as const).map((which) => ({
   field: which === 'edge' ? 'edgeMm' : 'depthMm',
-  label: /form ?factor|dimension|size|abmess|bauform|größe/i,
+  label: /form ?fa[ck]tor|dimension|size|abmess|bauform|größe/i,
   not: /pack|box/i,
   read: sideOf(which),
 }));
@@ -356,7 +381,9 @@ export const CHASSIS: KindRules = {
       field: 'massG',
       free: true,
       read: ({ label, value }, quantities) =>
-        label === '' && /^[\d.,]+\s?(?:kg|lbs?)$/i.test(value) ? quantities[0]?.value : undefined,
+        label === '' && /^[\d.,]+\s?(?:kg|lbs?)(?: (?:empty|net|bare|leer|netto))?$/i.test(value)
+          ? quantities[0]?.value
+          : undefined,
     },
     { field: 'heightMm', label: /^(?:height|höhe)$/i, dimension: 'mm', pick: 'first' },
     { field: 'widthMm', label: /^(?:width|breite)$/i, dimension: 'mm', pick: 'first' },

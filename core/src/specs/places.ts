@@ -1,6 +1,6 @@
 import type { PartKind } from '../parts/vocabulary';
 import { formOf, isForm, rangeOfForms } from './forms';
-import { quantitiesOf } from './quantities';
+import { quantitiesOf, type Quantity } from './quantities';
 import type { ReadField } from './readField';
 
 /** What a text says stands in the lists of a sheet, by what it is called; `words` for people. */
@@ -66,12 +66,15 @@ const WALLS: readonly (readonly [RegExp, string])[] = [
 const ofWords = <T>(choices: readonly (readonly [RegExp, T])[], said: string): T | undefined =>
   choices.find(([pattern]) => pattern.test(said))?.[1];
 
+const isLength = ({ dimension }: Quantity): boolean => dimension === 'mm';
 /** Millimetres in a piece whose label or words are about something. */
 const room =
   (about: RegExp) =>
-  ({ label, value }: Piece, decimal: ',' | '.'): number | undefined => {
-    if (!about.test(`${label} ${value}`)) return undefined;
-    const lengths = quantitiesOf(value, decimal).filter(({ dimension }) => dimension === 'mm');
+  ({ label, value, text }: Piece, decimal: ',' | '.'): number | undefined => {
+    // `SFX supply (not included), up to 125 mm deep`: the one length of such a line.
+    const isOfLine = () => about.test(text) && quantitiesOf(text, decimal).filter(isLength).length === 1;
+    if (!about.test(`${label} ${value}`) && !isOfLine()) return undefined;
+    const lengths = quantitiesOf(value, decimal).filter(isLength);
     return lengths.length === 1 && lengths[0]!.value >= 30 && lengths[0]!.value <= 600 ? lengths[0]!.value : undefined;
   };
 
@@ -132,14 +135,16 @@ const HOW_MANY: readonly (readonly [RegExp, number])[] = [
   [/\bsingle\b|\bone\b/i, 1],
 ];
 /** Ports for the network with their speed; one for the management alone is not among them. */
-function networkIn({ label, value }: Piece): unknown {
+function networkIn({ label, value, text }: Piece): unknown {
   if (!/lan|network|ethernet|netzwerk|port|rj-?45|sfp|gbe|base-?t/i.test(`${label} ${value}`)) return undefined;
   if (/ipmi|bmc|management|wi-?fi|wlan|usb|sata|sas/i.test(value)) return undefined;
   const times = /(?<![\d.,])(\d)\s*[x×]\s*/.exec(value);
   const count = times ? Number(times[1]) : ofWords(HOW_MANY, value);
   const rest = times ? value.slice(times.index + times[0].length) : value;
   const said = /(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b)/i.exec(rest)?.[1];
-  const gbPerS = said ? Number(said.replace(',', '.')) : ofWords(PORT_KINDS, rest);
+  // `2 x RJ45, 10GBASE-T`: how fast stands behind the comma.
+  const behind = times && /rj-?45|copper/i.test(rest) ? text.slice(text.indexOf(value) + value.length) : '';
+  const gbPerS = said ? Number(said.replace(',', '.')) : (ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));
   return count !== undefined && gbPerS !== undefined && gbPerS >= 1 ? { count, gbPerS } : undefined;
 }
 
@@ -193,7 +198,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: n('slot openings'),
       find: counted(
         String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss`,
-        /expansion ?slots?|pci(?:-?e)? ?slots|steckpl/i,
+        /expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
       ),
     },
     { field: 'coolerMm', words: mm('coolers up to'), find: room(/cpu[ -]?cooler|cooler.*(?:height|clear)|kühler/i) },

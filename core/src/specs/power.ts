@@ -34,6 +34,8 @@ export const SUPPLY: KindRules = {
   cues: [
     [/power supply|netzteil|\bpsu\b(?!:? (?:up to|max|length|clear|limit))/i, 4],
     [/80\s*\+|80\s?plus/i, 3],
+    [/\b(?:ac|power|mains) (?:adapter|adaptor|brick)\b|steckernetzteil|netzadapter/i, 4],
+    [/\boutput:?\s*[\d.,]+\s?v\b/i, 2],
     [/\+12\s?v.*\+?\d|\+3[.,]3\s?v/i, 2],
     [/modular/i, 1],
   ],
@@ -230,7 +232,7 @@ export const UPS: KindRules = {
     },
     {
       field: 'outlets',
-      label: /outlet|socket|receptacle|steckdose|ausgänge/i,
+      label: /outlet|socket|receptacle|steckdose|ausgänge|output connections/i,
       free: true,
       read: ({ label, value }, quantities) => {
         const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|steckdosen)\b/i.test(value);

@@ -74,7 +74,7 @@ const UNITS: readonly Unit[] = [
   ['milliamperes?|ma', 'A', 0.001],
   ['amps?|amperes?|a', 'A', 1],
   ['volts?|vdc|vac|v', 'V', 1],
-  ['rpm|u/min|1/min|min⁻¹|min-1|rev/min|upm', 'rpm', 1],
+  ['rpm|u/min|giri/min|tr/min|t/min|r/min|omw/min|1/min|min⁻¹|min-1|rev/min|upm', 'rpm', 1],
   ['bels?|b\\(a\\)', 'dB', 10],
   ['db\\s?\\(a\\)|dba|db', 'dB', 1],
   ['°\\s?c|℃|deg\\.?\\s?c|celsius|c', 'C', 1],

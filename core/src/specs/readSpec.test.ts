@@ -5,6 +5,7 @@ import { EIGHTH } from '../testing/specTexts/eighth';
 import { ELEVENTH } from '../testing/specTexts/eleventh';
 import { FIFTH } from '../testing/specTexts/fifth';
 import { FIRST } from '../testing/specTexts/first';
+import { FOURTEENTH } from '../testing/specTexts/fourteenth';
 import { FOURTH } from '../testing/specTexts/fourth';
 import { NINTH } from '../testing/specTexts/ninth';
 import { SECOND } from '../testing/specTexts/second';
@@ -30,6 +31,7 @@ test.each([
   ['of the eleventh', ELEVENTH],
   ['of the twelfth', TWELFTH],
   ['of the thirteenth', THIRTEENTH],
+  ['of the fourteenth', FOURTEENTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

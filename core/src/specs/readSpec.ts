@@ -2,7 +2,7 @@ import { fieldsOf } from '../parts/fields';
 import type { PartKind } from '../parts/vocabulary';
 import { DRIVE } from './drives';
 import { lineOfModel, modelsOf } from './columns';
-import { entriesOf, linesOf, type Entry } from './entries';
+import { entriesOf, linesOf, withoutMarks, type Entry } from './entries';
 import { inEnglish } from './languages';
 import { BOARD, CARDS, CHASSIS, COOLER, MEMORY, PROCESSOR } from './hosts';
 import { FAN, SUPPLY, UPS } from './power';
@@ -52,8 +52,8 @@ export function readSpec(
     .map((line) => line.slice(0, LONGEST_LINE))
     .join('\n');
   const originals = linesOf(plain);
-  const lines = inEnglish(originals);
-  const said = lines === originals ? plain : lines.join('\n');
+  const lines = inEnglish(originals.map(withoutMarks));
+  const said = lines.join('\n');
   const ranked = RULES.map((one) => ({ one, score: scoreOf(one, said) })).sort((a, b) => b.score - a.score);
   const rules = kind ? RULES.find((one) => one.kind === kind) : ranked[0]!.score > 0 ? ranked[0]!.one : undefined;
   if (!rules)
@@ -115,7 +115,7 @@ export function readSpec(
     contradictions,
     places: placesOf(rules.kind, ofOne, decimal).map((place) => ({
       ...place,
-      text: lines === originals ? place.text : originals[place.line - 1]!.slice(0, 200),
+      text: originals[place.line - 1]!.slice(0, 200),
     })),
   };
 }

@@ -53,6 +53,12 @@ const LETTERED =
   /(?<![a-z])([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s?(mm|cm|in|")/i;
 const BEHIND =
   /([\d.,]+)\s*\(([wbhdlt])\)\s*[x×]\s*([\d.,]+)\s*\(([wbhdlt])\)\s*[x×]\s*([\d.,]+)\s*\(([wbhdlt])\)\s*(mm|cm|in|")/i;
+/** `W 310 mm, H 240 mm, D 330 mm`. */
+const SIDE = String.raw`(?<![a-z])([wbhdlt])[:\s]*([\d.,]*\d)\s?`;
+const LISTED = new RegExp(
+  `${SIDE}(?:mm|cm|in|")?\\s*[,;]\\s*${SIDE}(?:mm|cm|in|")?\\s*[,;]\\s*${SIDE}(mm|cm|in|")`,
+  'i',
+);
 /** Numbers before their letters, as if they stood behind them. */
 const turned = (found: RegExpExecArray | null): readonly string[] | null =>
   found && [found[0], found[2]!, found[1]!, found[4]!, found[3]!, found[6]!, found[5]!, found[7]!];
@@ -63,7 +69,7 @@ const SIZE_LABEL =
 export const axis =
   (wanted: Axis) =>
   ({ label, value, text }: Entry, quantities: readonly Quantity[]): number | undefined => {
-    const lettered = LETTERED.exec(value) ?? turned(BEHIND.exec(value));
+    const lettered = LETTERED.exec(value) ?? turned(BEHIND.exec(value)) ?? LISTED.exec(text);
     if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text)) return undefined;
     const order = ORDER.exec(label) ?? ORDER.exec(value);
     const lengths = quantities.filter(({ dimension }) => dimension === 'mm');
@@ -162,6 +168,15 @@ export const CARD: readonly Rule[] = [
     read: (entry, quantities) => called('max', entry, quantities),
   },
   { field: 'idleW', label: /idle|leerlauf/i, dimension: 'W' },
+  { field: 'busyW', label: /^(?:typical|typ\.?|average)$/i, dimension: 'W' },
+  {
+    field: 'busyW',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /^(?:it )?(?:draws|uses|consumes|takes) (?!up to)/i.test(value) && quantities.length === 1
+        ? quantities.find(({ dimension }) => dimension === 'W')?.value
+        : undefined,
+  },
   {
     field: 'busyW',
     label: /power|consumption|leistung/i,

@@ -135,7 +135,7 @@ Dimensions : 120 x 120 x 25 mm
 Vitesse : 500 - 1500 tr/min
 Débit d'air : 95 m³/h
 Niveau sonore : 23,5 dB(A)`,
-    fields: { sizeMm: 120, thickMm: 25, pwm: true, flowM3h: 95, soundDb: 23.5 },
+    fields: { minRpm: 500, maxRpm: 1500, sizeMm: 120, thickMm: 25, pwm: true, flowM3h: 95, soundDb: 23.5 },
   },
   {
     id: 'processor, table',

@@ -11,7 +11,15 @@ Format : 3,5 pouces
 Vitesse de rotation : 7200 tr/min
 Mémoire cache : 256 Mo
 HDD, CMR`,
-    fields: { capacityBytes: 10e12, interface: 'sata', gbPerLane: 6, shingled: false, medium: 'disk' },
+    fields: {
+      size: '3.5',
+      rpm: 7200,
+      capacityBytes: 10e12,
+      interface: 'sata',
+      gbPerLane: 6,
+      shingled: false,
+      medium: 'disk',
+    },
   },
   {
     id: 'disk, bullets',
