@@ -1,5 +1,6 @@
 import { EIGHTH } from './eighth';
 import { ELEVENTH } from './eleventh';
+import { FIFTEENTH } from './fifteenth';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FOURTEENTH } from './fourteenth';
@@ -29,4 +30,5 @@ export const SAMPLES = [
   ...TWELFTH,
   ...THIRTEENTH,
   ...FOURTEENTH,
+  ...FIFTEENTH,
 ];
