@@ -19,11 +19,13 @@ const wattsCalled =
     const watts = quantities.filter(({ dimension }) => dimension === 'W');
     if (watts.length < 2 || !/power|leistung|consumption/i.test(label)) return undefined;
     const found = watts.filter(({ at }, i) => {
-      const after = value.slice(at, watts[i + 1]?.at ?? value.length).split(/[,;/]/)[0]!;
+      const after = value.slice(at, watts[i + 1]?.at ?? value.length).split(/[,;/]|\.\s/)[0]!;
       return name.test(after);
     });
     return found.length === 1 ? found[0]!.value : undefined;
   };
+/** `It reads at up to 560 MB/s`, in a sentence. */
+const READS_AT = /\breads (?:at )?(?:up to |as much as )?(?=\d)/i;
 /** Gb/s is no capacity. */
 const RATE = /[\d.,]+\s?g(?:b|bit)\/s/gi;
 /** `7.2K`, as sellers write it. */
@@ -81,7 +83,7 @@ const RULES: readonly Rule[] = [
     read: ({ label, value }) => {
       if (
         label !== '' ||
-        value.length > 60 ||
+        value.length > 160 ||
         /cache|buffer|puffer|dram/i.test(value) ||
         /\d\s?[tg]b\s?\//i.test(value.replace(RATE, ' '))
       )
@@ -129,6 +131,15 @@ const RULES: readonly Rule[] = [
   },
   {
     field: 'sequentialMBps',
+    label: /./,
+    free: true,
+    read: ({ value }, quantities) => {
+      const said = READS_AT.exec(value);
+      return said ? quantities.find(({ dimension, at }) => dimension === 'MBps' && at >= said.index)?.value : undefined;
+    },
+  },
+  {
+    field: 'sequentialMBps',
     free: true,
     read: ({ label, value }, quantities) =>
       label === '' &&
@@ -167,7 +178,8 @@ const RULES: readonly Rule[] = [
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
   // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
   { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },
-  { field: 'busyW', label: /./, read: wattsCalled(/active|operating|aktiv|betrieb/i) },
+  { field: 'busyW', label: /./, read: wattsCalled(/active|operating|aktiv|betrieb|read|write|seek/i) },
+  { field: 'standbyW', label: /./, read: wattsCalled(/sleep|standby|ruhe/i) },
   { field: 'idleW', label: /idle|leerlauf/i, not: /acoustic|sound|noise|standby|geräusch/i, dimension: 'W' },
   {
     field: 'peakW',
@@ -262,10 +274,16 @@ const RULES: readonly Rule[] = [
   },
 ];
 
+/** A drive, and not what a board or card has room for. */
+const IS_DRIVE = new RegExp(
+  String.raw`(?<!\d\s?[x×]\s?m\.2[^\n]{0,12})\b(?:hdd|ssd|hard (?:disk|drive)|festplatte|solid.state|nvme)\b` +
+    String.raw`(?! (?:bays|devices|drives|ports|support))`,
+  'i',
+);
 export const DRIVE: KindRules = {
   kind: 'drive',
   cues: [
-    [/\b(?:hdd|ssd|hard (?:disk|drive)|festplatte|solid.state|nvme)\b(?! (?:bays|devices|drives|ports|support))/i, 4],
+    [IS_DRIVE, 4],
     [/\btbw\b|endurance|spindle|rotational speed|\b[cs]mr\b|sector/i, 3],
     [/\d\s?(?:tb|gb)\b(?!\/).*(?:sata|sas|nvme|rpm|u\/min)/i, 3],
     [/sustained (?:data )?(?:transfer )?rate|sequential (?:read|write)|lesen sequenziell/i, 3],

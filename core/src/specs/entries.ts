@@ -13,10 +13,13 @@ const SEPARATORS = [
   String.raw`\s=\s`,
   String.raw`\s{2,}`,
 ].map((separator) => new RegExp(`${BULLET}(.{1,70}?)${separator}(\\S.*)$`));
+/** What a line has that a separator could part: quicker looked for than parted. */
+const SIGNS: readonly (readonly string[])[] = [['\t'], ['|'], ['...', '…'], [':'], ['='], ['  ']];
 /** `Read 7,000 MB/s  Write 6,500 MB/s`: what is before the room is no label, for it has its number. */
 const MEASURED = /\d\s?(?:[km]?w|mb\/s|m?a|mm|cm|rpm|iops|kg|db(?:\(a\)|a)?)(?![a-z])/i;
 const parted = (line: string): RegExpExecArray | null => {
   for (const [i, separator] of SEPARATORS.entries()) {
+    if (!SIGNS[i]!.some((sign) => line.includes(sign))) continue;
     const found = separator.exec(line);
     if (found && !(LOOSE.has(i) && MEASURED.test(found[1] ?? ''))) return found;
   }
@@ -25,7 +28,11 @@ const parted = (line: string): RegExpExecArray | null => {
 /** Bars and room also stand between facts. */
 const LOOSE: ReadonlySet<number> = new Set([1, 5]);
 /** Words and then a number: `Weight 1.6 kg`. */
-const RUN_ON = /^\s*[•*·–-]?\s*([^\d:;,]{3,60}?)\s+((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$/iu;
+const RUN_ON = new RegExp(
+  String.raw`^\s*[•*·–-]?\s*((?:[^\d:;,(]|\([^()]{0,40}\)|,\s(?=[a-z])){3,60}?)\s+` +
+    String.raw`((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$`,
+  'iu',
+);
 
 /** Lines of a text with signs that look alike made alike. */
 export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
@@ -54,9 +61,10 @@ function pairOf(line: string): RegExpExecArray | null {
  * Pieces of a shop's line: at commas that part no number, at semicolons, bars, tabs, wide room and slashes with room
  * around them.
  */
+const PARTS = /[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s|\t+|\s{2,}/;
 const piecesOf = (line: string): string[] =>
   line
-    .split(/[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s|\t+|\s{2,}/)
+    .split(PARTS)
     .map((piece) => piece.replace(/^[•*·–-]\s+/, '').trim())
     .filter((piece) => piece !== '');
 
@@ -74,9 +82,17 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
       const label = pair[1]!.trim().toLowerCase();
-      const clauses = clausesOf(label, pair[2]!, parted(line) !== null, isLabel);
+      const hasMark = parted(line) !== null;
+      const clauses = clausesOf(label, pair[2]!, hasMark, isLabel);
       entries.push({ ...at, label, value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
       entries.push(...clauses.map((clause) => ({ ...at, ...clause })));
+      // `Form factor SFX, depth 100 mm`: the number is of what stands before it, the rest stands alone.
+      const comma = label.replace(/\([^)]*\)/g, (inside) => ' '.repeat(inside.length)).lastIndexOf(', ');
+      if (comma > 0 && !hasMark)
+        entries.push(
+          { ...at, label: label.slice(comma + 2), value: pair[2]! },
+          { ...at, label: '', value: pair[1]!.trim().slice(0, comma) },
+        );
       continue;
     }
     const isHead = isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, ''));
@@ -112,8 +128,8 @@ function standsAlone(line: string, isLabel: (words: string) => boolean): boolean
 /** What is said of these is not the part's. */
 const NOT_OF_IT = /pack|box|carton|ship|cable|kabel|verpack/i;
 /**
- * Further facts behind the first of a line: `Idle 5.4 W, operating 8.7 W`, or under one head `Noise: idle 20 dB, seek 29
- * dB`, whose words go before each. Two numbers with a stroke between them are one fact.
+ * Further facts behind the first of a line: `Idle 5.4 W, operating 8.7 W`, or under one head `Noise: idle 20 dB, seek
+ * 29 dB`, whose words go before each. Two numbers with a stroke between them are one fact.
  */
 function clausesOf(
   first: string,

@@ -142,6 +142,28 @@ export const COOLER: KindRules = {
       },
     },
     {
+      field: 'sockets',
+      free: true,
+      read: ({ label, value }) => {
+        const found = label === '' ? /^(?:for )?socket ([A-Z][\w-]*\d[\w-]*)$/i.exec(value) : null;
+        return found ? [found[1]!] : undefined;
+      },
+    },
+    {
+      field: 'heightMm',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^[\d.,]+\s?mm (?:tall|high|in height|hoch)\b/i.test(value) ? quantities[0]?.value : undefined,
+    },
+    {
+      field: 'carriesW',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^(?:it )?(?:good for|handles|cools|for (?:cpus|processors))\b/i.test(value)
+          ? quantities.find(({ dimension }) => dimension === 'W')?.value
+          : undefined,
+    },
+    {
       field: 'heightMm',
       label: /^(?:total |overall |cooler |gesamt)?(?:height|höhe|bauhöhe)/i,
       not: /ram|memory|fan only/i,
@@ -153,7 +175,12 @@ export const COOLER: KindRules = {
     { field: 'widthMm', read: axis('w') },
     { field: 'depthMm', label: /^(?:depth|tiefe|length|länge)/i, dimension: 'mm' },
     { field: 'depthMm', read: axis('d') },
-    { field: 'carriesW', label: /tdp|capacity|kühlleistung|dissipat/i, dimension: 'W', pick: 'most' },
+    {
+      field: 'carriesW',
+      label: /tdp|capacity|^good for|^handles|kühlleistung|dissipat/i,
+      dimension: 'W',
+      pick: 'most',
+    },
   ],
 };
 
@@ -254,6 +281,8 @@ export const BOARD: KindRules = {
   kind: 'board',
   cues: [
     [BOARD_ITSELF, 5],
+    [/(?:mini-?itx|micro-?atx|(?<!mini-|micro-)atx|ssi-?[ce]eb) (?:server )?board\b/i, 4],
+    [/\d\s*[x×]\s*(?:[ru]|so-?)?dimm\b/i, 2],
     [/\b(?:cpu )?socket|sockel/i, 2],
     [/memory slots|dimm slots|\d\s*[x×]\s*ddr[345]/i, 2],
     [/chipset|chipsatz|sata ports|\bbmc\b|\bipmi\b/i, 2],
@@ -300,14 +329,21 @@ export const BOARD: KindRules = {
       field: 'memorySlots',
       free: true,
       read: ({ label, value }) =>
-        label === '' ? whole(/^(\d{1,2})\s?[x×]?\s*(?:so-?)?dimm (?:slots?|sockets?)$/i.exec(value)?.[1]) : undefined,
+        label === ''
+          ? whole(
+              /^(\d{1,2})\s?(?:[x×]\s*)?(?:so-?)?dimm (?:slots?|sockets?)$/i.exec(value)?.[1] ??
+                /^(\d{1,2})\s?[x×]\s*(?:ddr[345] )?(?:[ru]|so-?)?dimm\b/i.exec(value)?.[1],
+            )
+          : undefined,
     },
     {
       field: 'memoryMaxBytes',
       free: true,
       read: ({ label, value, text }, quantities) =>
-        label === '' && /^(?:up to|max\.?|bis zu)\s\d+\s?gb$/i.test(value) && /dimm|ddr|memory|speicher/i.test(text)
-          ? memoryBytes(quantities[0]?.value)
+        label === '' &&
+        /(?:^|dimm\b.*)(?:up to|max\.?|bis zu)\s\d+\s?gb$/i.test(value) &&
+        /dimm|ddr|memory|speicher/i.test(text)
+          ? memoryBytes(quantities.find(({ dimension }) => dimension === 'B')?.value)
           : undefined,
     },
     { field: 'memoryType', free: true, label: /memory|speicher|ram|dimm/i, read: TYPE },

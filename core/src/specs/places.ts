@@ -46,6 +46,7 @@ function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${w
   const after = new RegExp(String.raw`(?:${what})[^,;]*?\s[x×]\s?(\d{1,2})$`, 'i');
   return ({ label, value }: Piece): number | undefined => {
     // Most pieces are of something else.
+    if (!/\d/.test(value)) return undefined;
     const isSaid = said.test(value);
     if ((!isSaid && !behind.test(label)) || not?.test(`${label} ${value}`)) return undefined;
     const found = isSaid ? (before.exec(value) ?? after.exec(value)) : null;
@@ -71,6 +72,7 @@ const isLength = ({ dimension }: Quantity): boolean => dimension === 'mm';
 const room =
   (about: RegExp) =>
   ({ label, value, text }: Piece, decimal: ',' | '.'): number | undefined => {
+    if (!/\d/.test(value)) return undefined;
     // `SFX supply (not included), up to 125 mm deep`: the one length of such a line.
     const isOfLine = () => about.test(text) && quantitiesOf(text, decimal).filter(isLength).length === 1;
     if (!about.test(`${label} ${value}`) && !isOfLine()) return undefined;
@@ -100,6 +102,7 @@ function slotIn({ label, value }: Piece): unknown {
 const FAN_MM = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)\s?mm/i;
 const FAN_ALONE = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)(?![\d.])/i;
 function fansIn({ label, value }: Piece): unknown {
+  if (!/\d/.test(value)) return undefined;
   // Among fans the size goes without its unit.
   const isList = /^(?:fans?|lüfter)\b/i.test(label);
   const found = (isList ? FAN_ALONE : FAN_MM).exec(value);
@@ -136,6 +139,7 @@ const HOW_MANY: readonly (readonly [RegExp, number])[] = [
 ];
 /** Ports for the network with their speed; one for the management alone is not among them. */
 function networkIn({ label, value, text }: Piece): unknown {
+  if (!/\d/.test(value)) return undefined;
   if (!/lan|network|ethernet|netzwerk|port|rj-?45|sfp|gbe|base-?t/i.test(`${label} ${value}`)) return undefined;
   if (/ipmi|bmc|management|wi-?fi|wlan|usb|sata|sas/i.test(value)) return undefined;
   const times = /(?<![\d.,])(\d)\s*[x×]\s*/.exec(value);
@@ -201,7 +205,11 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
         /expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
       ),
     },
-    { field: 'coolerMm', words: mm('coolers up to'), find: room(/cpu[ -]?cooler|cooler.*(?:height|clear)|kühler/i) },
+    {
+      field: 'coolerMm',
+      words: mm('coolers up to'),
+      find: room(/cpu[ -]?cooler|cooler.*(?:height|clear)|(?:height|max).*cooler|kühler/i),
+    },
     { field: 'cardMm', words: mm('cards up to'), find: room(/gpu|graphics|vga|video card|grafikkarte/i) },
     {
       field: 'supplyMm',

@@ -205,7 +205,7 @@ export const UPS: KindRules = {
       free: true,
       label: /wave|form/i,
       read: words(
-        [/simulated|stepped|modified|approximat|stufen/i, 'stepped'],
+        [/simul|stepped|modified|modifiz|approximat|angenähert|stufen/i, 'stepped'],
         [/pure sine|sine ?wave|reine[rn]? sinus|sinus/i, 'sine'],
       ),
     },

@@ -148,6 +148,7 @@ function unitAt(
  * unit is a number alone.
  */
 export function quantitiesOf(text: string, decimal: ',' | '.'): Quantity[] {
+  if (!/\d/.test(text)) return [];
   const found = [...text.matchAll(NUMBER)].map((match) => {
     const value = numberOf(match[0], decimal);
     const end = match.index + match[0].length;

@@ -3,6 +3,7 @@ import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
 import { EIGHTH } from '../testing/specTexts/eighth';
 import { ELEVENTH } from '../testing/specTexts/eleventh';
+import { FIFTEENTH } from '../testing/specTexts/fifteenth';
 import { FIFTH } from '../testing/specTexts/fifth';
 import { FIRST } from '../testing/specTexts/first';
 import { FOURTEENTH } from '../testing/specTexts/fourteenth';
@@ -32,6 +33,7 @@ test.each([
   ['of the twelfth', TWELFTH],
   ['of the thirteenth', THIRTEENTH],
   ['of the fourteenth', FOURTEENTH],
+  ['of the fifteenth', FIFTEENTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

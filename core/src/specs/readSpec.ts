@@ -81,6 +81,12 @@ export function readSpec(
     entry: ofOne[entry.line - 1] === lines[entry.line - 1] ? entry : { ...entry, text: lines[entry.line - 1]! },
     quantities: measured(entry, decimal),
   }));
+  const byLabel = new Map<string, number[]>();
+  entries.forEach(({ entry: { label } }, i) => {
+    const known = byLabel.get(label);
+    if (known) known.push(i);
+    else byLabel.set(label, [i]);
+  });
   const own = fieldsOf(rules.kind);
   const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(said, decimal)] : [];
   const contradictions: Contradiction[] = [];
@@ -89,7 +95,7 @@ export function readSpec(
     const schema = own.find((field) => field.name === name)?.schema;
     // By the first rule that finds anything: those before it are the surer ones.
     for (const rule of all.filter(({ field }) => field === name)) {
-      const found = entries.flatMap(({ entry, quantities }): ReadField[] => {
+      const found = heardBy(rule, entries, byLabel).flatMap(({ entry, quantities }): ReadField[] => {
         const value = valueBy(rule, entry, quantities);
         const isAllowed =
           value !== undefined && isPlausible(rules.kind, name, value) && (!schema || schema.safeParse(value).success);
@@ -101,7 +107,7 @@ export function readSpec(
       const [first] = found;
       if (!first) continue;
       if (found.every(({ value }) => isSame(value, first.value))) fields.push(first);
-      else contradictions.push({ field: name, found });
+      else contradictions.push({ field: name, found: eachOnce(found) });
       break;
     }
   }
@@ -123,23 +129,42 @@ export function readSpec(
 /** The numbers of a value; where it has no unit, in that of its label: `Idle power (W)`. */
 function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantity[] {
   const own = quantitiesOf(value, decimal);
-  const unit = own.every(({ dimension }) => dimension === null)
-    ? /[([]([^()[\]]{1,12}(?:\([a-z]\))?)[)\]]\s*\d?$/i.exec(label)?.[1]
-    : undefined;
-  return unit === undefined || own.length === 0 ? own : quantitiesOf(`${value} ${unit}`, decimal);
+  if (own.length === 0 || own.some(({ dimension }) => dimension !== null)) return own;
+  const behind = /[([]([^()[\]]{1,24}(?:\([a-z]\))?)[)\]]\s*\d?$/i.exec(label)?.[1];
+  // `(typical, dBA)` says more than the unit.
+  for (const unit of behind?.split(/,\s*/) ?? []) {
+    const all = quantitiesOf(`${value} ${unit}`, decimal);
+    if (all.some(({ dimension }) => dimension !== null)) return all;
+  }
+  return own;
 }
+
+/** One line may say a thing as itself and as one of several. */
+const eachOnce = (found: readonly ReadField[]): readonly ReadField[] =>
+  found.filter((one, i) => found.findIndex((other) => other.line === one.line && isSame(other.value, one.value)) === i);
 
 const scoreOf = ({ cues }: KindRules, text: string): number =>
   cues.reduce((sum, [pattern, weight]) => sum + (pattern.test(text) ? weight : 0), 0);
 
+type Measured = { readonly entry: Entry; readonly quantities: readonly Quantity[] };
+/** The entries a rule is about, in their order: by its label, which is looked at once however many lines have it. */
+function heardBy(
+  rule: Rule,
+  entries: readonly Measured[],
+  byLabel: ReadonlyMap<string, readonly number[]>,
+): readonly Measured[] {
+  const lists: (readonly number[])[] = [];
+  for (const [label, list] of byLabel) {
+    if (label === '' ? rule.free : !rule.label || (rule.label.test(label) && !rule.not?.test(label))) lists.push(list);
+  }
+  const heard = lists.length === 1 ? lists[0]! : lists.flat().sort((a, b) => a - b);
+  return heard.map((i) => entries[i]!);
+}
+
 function valueBy(rule: Rule, entry: Entry, quantities: readonly Quantity[]): unknown {
   // Most rules are of a unit most lines have not: that is known before their words are looked at.
   if (!rule.read && !quantities.some(({ dimension }) => dimension === rule.dimension)) return undefined;
-  const isLabelled = rule.label
-    ? entry.label !== '' && rule.label.test(entry.label) && !rule.not?.test(entry.label)
-    : entry.label !== '';
-  const isFree = rule.free === true && entry.label === '';
-  if (!isLabelled && !isFree) return undefined;
+  const isFree = entry.label === '';
   if (rule.read) return rule.read(entry, quantities);
   if (isFree && quantities.length > 1 && rule.pick === undefined) return undefined;
   const own = quantities.filter(({ dimension }) => dimension === rule.dimension);

@@ -38,7 +38,8 @@ export const yesNo = ({ value }: Entry): boolean | undefined =>
 
 /** The watts that a value itself calls its most, or its usual: `16 W typical, 22.5 W maximum`, `7.5 W, max 10.2 W`. */
 export function called(word: 'max' | 'typ', { value }: Entry, quantities: readonly Quantity[]): number | undefined {
-  const [behind, ahead] = [new RegExp(`^${word}`, 'i'), new RegExp(`\\b${word}[a-z.]*[\\s:(.]*$`, 'i')];
+  const names = word === 'max' ? 'max|at most|peak' : 'typ|usual';
+  const [behind, ahead] = [new RegExp(`^(?:${names})`, 'i'), new RegExp(`\\b(?:${names})[a-z.]*[\\s:(.]*$`, 'i')];
   const found = quantities.filter(({ dimension, at, text }) => {
     const after = value.slice(at + text.length).replace(/^\s*w(?:atts?)?\b[\s(]*/i, '');
     return dimension === 'W' && (behind.test(after) || ahead.test(value.slice(0, at)));
@@ -48,7 +49,9 @@ export function called(word: 'max' | 'typ', { value }: Entry, quantities: readon
 
 type Axis = 'w' | 'h' | 'd';
 const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
-const ORDER = /(?<![a-zäöü])([wbhdlt])\s*[x×*/]\s*([wbhdlt])(?:\s*[x×*/]\s*([wbhdlt]))?(?![a-zäöü])/i;
+/** Where depth is called P (profondeur, profundidad, profondità) L is the width and A the height. */
+const WITH_P: Readonly<Record<string, Axis>> = { l: 'w', a: 'h', h: 'h', p: 'd' };
+const ORDER = /(?<![a-zäöü])([wbhdltpa])\s*[x×*/]\s*([wbhdltpa])(?:\s*[x×*/]\s*([wbhdltpa]))?(?![a-zäöü])/i;
 const LETTERED =
   /(?<![a-z])([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s?(mm|cm|in|")/i;
 const BEHIND =
@@ -69,13 +72,16 @@ const SIZE_LABEL =
 export const axis =
   (wanted: Axis) =>
   ({ label, value, text }: Entry, quantities: readonly Quantity[]): number | undefined => {
-    const lettered = LETTERED.exec(value) ?? turned(BEHIND.exec(value)) ?? LISTED.exec(text);
+    const lengths = quantities.filter(({ dimension }) => dimension === 'mm');
+    if (lengths.length === 0) return undefined;
+    const lettered =
+      LETTERED.exec(value) ?? turned(BEHIND.exec(value)) ?? (/[,;]/.test(text) ? LISTED.exec(text) : null);
     if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text)) return undefined;
     const order = ORDER.exec(label) ?? ORDER.exec(value);
-    const lengths = quantities.filter(({ dimension }) => dimension === 'mm');
     if (order) {
       const letters = order.slice(1).filter((one) => one !== undefined);
-      const at = letters.findIndex((one) => AXES[one.toLowerCase()] === wanted);
+      const axes = letters.some((one) => /p/i.test(one)) ? WITH_P : AXES;
+      const at = letters.findIndex((one) => axes[one.toLowerCase()] === wanted);
       // `5.2" x 17.2" x 25.5" (132 x 437 x 648 mm)` says them twice.
       const twice = lengths.length === 2 * letters.length;
       return at >= 0 && (twice || lengths.length === letters.length)
@@ -113,7 +119,7 @@ export const SOUND_POWER: Rule = {
 export const COMMON: readonly Rule[] = [
   {
     field: 'massG',
-    label: /weight|gewicht|^mass\b/i,
+    label: /weight|weighs|gewicht|wiegt|^mass\b/i,
     not: /gross|shipping|pack|brutto|versand|load|trag|max/i,
     dimension: 'g',
   },

@@ -84,7 +84,6 @@ Total output	1000 W
 Depth	160 mm
 Cables	Full modular`,
     fields: {
-      form: 'atx',
       rail33A: 22,
       rail5A: 22,
       rail12A: 83.3,

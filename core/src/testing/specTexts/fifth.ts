@@ -34,7 +34,7 @@ Interface: SATA 6Gb/s`,
     kind: 'drive',
     text: `The Keel is a 3.5-inch helium hard drive of 22 TB that spins at 7200 rpm and reads up to 285 MB/s.
 Power consumption averages 5.7 W when idle.`,
-    fields: { size: '3.5', capacityBytes: 22e12, rpm: 7200, medium: 'disk' },
+    fields: { sequentialMBps: 285, size: '3.5', capacityBytes: 22e12, rpm: 7200, medium: 'disk' },
   },
   {
     id: 'disk, footnotes',
