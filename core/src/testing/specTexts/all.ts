@@ -8,6 +8,7 @@ import { FOURTH } from './fourth';
 import { NINTH } from './ninth';
 import { SECOND } from './second';
 import { SEVENTH } from './seventh';
+import { SIXTEENTH } from './sixteenth';
 import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
@@ -31,4 +32,5 @@ export const SAMPLES = [
   ...THIRTEENTH,
   ...FOURTEENTH,
   ...FIFTEENTH,
+  ...SIXTEENTH,
 ];
