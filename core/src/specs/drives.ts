@@ -18,8 +18,8 @@ const wattsCalled =
   ({ label, value }, quantities) => {
     const watts = quantities.filter(({ dimension }) => dimension === 'W');
     if (watts.length < 2 || !/power|leistung|consumption/i.test(label)) return undefined;
-    const found = watts.filter(({ at }, i) => {
-      const after = value.slice(at, watts[i + 1]?.at ?? value.length).split(/[,;/]|\.\s/)[0]!;
+    const found = watts.filter(({ at, text }, i) => {
+      const after = value.slice(at + text.length, watts[i + 1]?.at ?? value.length).split(/[,;/]|\.\s/)[0]!;
       return name.test(after);
     });
     return found.length === 1 ? found[0]!.value : undefined;
@@ -155,6 +155,23 @@ const RULES: readonly Rule[] = [
     dimension: 'IOPS',
   },
   {
+    field: 'randomIops',
+    label: /iops.*(?:read|lesen)|(?:read|lesen).*iops/i,
+    not: /write|schreib/i,
+    read: (_entry, [one, ...others]) =>
+      others.length === 0 && one && (one.dimension === null || one.dimension === 'IOPS') ? one.value : undefined,
+  },
+  {
+    field: 'ratedBays',
+    free: true,
+    label: /bays/i,
+    read: ({ label, value }) => {
+      const found =
+        /\bup to (\d{1,2})[ -]bays?\b/i.exec(value) ?? (/drive bays/i.test(label) ? /^(\d{1,2})$/.exec(value) : null);
+      return found ? Number(found[1]) : undefined;
+    },
+  },
+  {
     field: 'enduranceTb',
     label: /endurance|tbw|lebensdauer|(?:tera)?bytes? written|schreibleistung/i,
     dimension: 'TBW',
@@ -167,7 +184,7 @@ const RULES: readonly Rule[] = [
   },
   {
     field: 'enduranceTb',
-    label: /tbw|terabytes? written/i,
+    label: /tbw|terabytes? written|endurance|lebensdauer/i,
     dimension: 'B',
     read: (_entry, quantities) => {
       const one = quantities.find(({ dimension }) => dimension === 'B');
@@ -221,6 +238,9 @@ const RULES: readonly Rule[] = [
     label: /(?:acoustic|sound|noise|geräusch|lautstärke).*(?:seek|perform|operat|zugriff)|seek.*(?:acoustic|noise)/i,
     dimension: 'dB',
   },
+  // Under a heading of sounds the words idle and seek stand alone.
+  { field: 'soundIdleDb', label: /idle|leerlauf/i, dimension: 'dB' },
+  { field: 'soundSeekDb', label: /seek|suche|zugriff/i, dimension: 'dB' },
   { field: 'heightMm', label: /^(?:max\.? |drive )?(?:height|bauhöhe|höhe|thickness|z-height)/i, dimension: 'mm' },
   { field: 'heightMm', read: axis('h') },
   {
@@ -234,7 +254,7 @@ const RULES: readonly Rule[] = [
         : undefined;
     },
   },
-  { field: 'powerLossSafe', label: /power[ -]?(?:loss|fail)|\bplp\b/i, read: yesNo },
+  { field: 'powerLossSafe', label: /power[ -]?(?:loss|fail)|\bplp\b|(?:strom|spannungs)ausfall/i, read: yesNo },
   { field: 'lengthMm', label: /^(?:length|länge|depth|tiefe)/i, dimension: 'mm' },
   { field: 'lengthMm', read: axis('d') },
   {
@@ -256,7 +276,12 @@ const RULES: readonly Rule[] = [
     field: 'sectors',
     label: /sector|sektor|format|bytes per/i,
     free: true,
-    read: words([/512\s?e\b/i, '512e'], [/4\s?k\s?n\b/i, '4Kn'], [/512\s?n\b/i, '512n'], [/\b520\b/, '520']),
+    read: words(
+      [/512\s?e\b/i, '512e'],
+      [/4\s?k\s?n\b/i, '4Kn'],
+      [/512\s?n\b/i, '512n'],
+      [/\b520\b(?!\s?[mgt]?i?b\/)/i, '520'],
+    ),
   },
   { field: 'readyS', label: /(?:time to )?ready|power-?on to ready|anlauf/i, dimension: 's' },
   {

@@ -82,6 +82,11 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
     const pair = pairOf(line);
     if (pair && pair[1]!.length <= LONGEST_LABEL && isLabel(pair[1]!)) {
       const label = pair[1]!.trim().toLowerCase();
+      const each = slashed(label, pair[2]!);
+      if (each.length > 0) {
+        entries.push(...each.map((one) => ({ ...at, ...one })));
+        continue;
+      }
       const hasMark = parted(line) !== null;
       const clauses = clausesOf(label, pair[2]!, hasMark, isLabel);
       entries.push({ ...at, label, value: pair[2]!.replace(/\t+|\s*\|\s*/g, ' ') });
@@ -123,6 +128,21 @@ function standsAlone(line: string, isLabel: (words: string) => boolean): boolean
   if (parted(line) || /^\+\d/.test(line) || (isLabel(line) && !/\d/.test(line))) return false;
   const own = pairOf(line);
   return !own || !isLabel(own[1]!);
+}
+
+/** `Power (idle / average / max): 0.05 / 3.6 / 5.4 W`: as many names as numbers, one unit for all. */
+function slashed(label: string, value: string): Pick<Entry, 'label' | 'value'>[] {
+  const inside = /^(.*)\(([^()]*\/[^()]*)\)$/.exec(label);
+  const names = (inside?.[2] ?? label).split(/\s*\/\s*/);
+  const numbers = value.split(/\s*\/\s*(?=[\d.,])/);
+  const unit = /^[\d.,]+(\s?k)?\s*(\D.*)$/i.exec(numbers.at(-1) ?? '')?.[2];
+  if (names.length < 2 || names.length !== numbers.length || unit === undefined || /\d/.test(unit)) return [];
+  if (!numbers.every((one, i) => i === numbers.length - 1 || /^[\d.,]+\s?k?$/i.test(one))) return [];
+  const head = inside?.[1]?.trim() ?? '';
+  return names.map((name, i) => ({
+    label: `${head} ${name}`.trim(),
+    value: i === names.length - 1 ? numbers[i]! : `${numbers[i]!}${/k$/i.test(numbers[i]!) ? '' : ' '}${unit}`,
+  }));
 }
 
 /** What is said of these is not the part's. */

@@ -4,7 +4,13 @@ import { axis, CARD, generation, words, yesNo, type KindRules, type Rule } from 
 const GIB = 1024 ** 3;
 /** Memory is told in GB and meant in GiB (JEDEC). */
 const memoryBytes = (bytes: number | undefined): number | undefined =>
-  bytes === undefined ? undefined : bytes % 1e9 === 0 ? (bytes / 1e9) * GIB : bytes;
+  bytes === undefined
+    ? undefined
+    : bytes % 1e12 === 0
+      ? (bytes / 1e12) * 1024 * GIB
+      : bytes % 1e9 === 0
+        ? (bytes / 1e9) * GIB
+        : bytes;
 const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
 const TYPE = words([/ddr5/i, 'ddr5'], [/ddr4/i, 'ddr4'], [/ddr3/i, 'ddr3']);
 const FORM = words([/so-?dimm/i, 'so-dimm'], [/[ru]?dimm/i, 'dimm']);
@@ -24,7 +30,7 @@ const SOCKET: readonly Rule[] = [
   {
     field: 'socket',
     label: /^(?:cpu|processor|prozessor)$/i,
-    read: ({ value }) => /^(?:1 ?[x×] ?)?(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
+    read: ({ value }) => /^(?:1 ?[x×] ?|single )?(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
   },
 ];
 
@@ -116,7 +122,12 @@ export const PROCESSOR: KindRules = {
           ? true
           : undefined,
     },
-    { field: 'graphics', label: /graphics|grafik/i, not: /frequency|memory|model|max|core/i, read: yesNo },
+    {
+      field: 'graphics',
+      label: /graphics|grafik/i,
+      not: /frequency|memory|model|max|core/i,
+      read: (entry) => yesNo(entry) ?? (/^integr/i.test(entry.value) ? true : undefined),
+    },
     { field: 'maxC', label: /tjmax|t\s?junction|tcase|max.*temp/i, dimension: 'C' },
   ],
 };
@@ -248,7 +259,7 @@ export const MEMORY: KindRules = {
         return said === undefined ? undefined : BUFFERED(said);
       },
     },
-    { field: 'heightMm', label: /^(?:height|höhe)/i, dimension: 'mm' },
+    { field: 'heightMm', label: /^(?:module )?(?:height|höhe)/i, dimension: 'mm' },
   ],
 };
 

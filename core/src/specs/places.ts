@@ -62,7 +62,7 @@ const WALLS: readonly (readonly [RegExp, string])[] = [
   [/top|oben|roof/i, 'top'],
   [/side|seit/i, 'side'],
   [/bottom|unten/i, 'bottom'],
-  [/mid(?:dle)?|fan wall|mitte/i, 'middle'],
+  [/mid(?:dle)?|fan wall|mitt(?:e|ig)/i, 'middle'],
 ];
 const ofWords = <T>(choices: readonly (readonly [RegExp, T])[], said: string): T | undefined =>
   choices.find(([pattern]) => pattern.test(said))?.[1];

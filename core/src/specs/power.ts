@@ -237,7 +237,9 @@ export const UPS: KindRules = {
       read: ({ label, value }, quantities) => {
         const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|steckdosen)\b/i.test(value);
         const [one] = quantities;
-        return isSaid && quantities.length === 1 && one?.dimension === null ? one.value : undefined;
+        // `10 (5 on battery, 5 without)`: all of them stand first.
+        const isFirst = quantities.length === 1 || /^\d+\s?\(/.test(value);
+        return isSaid && isFirst && one?.dimension === null ? one.value : undefined;
       },
     },
     { field: 'efficiencyPct', label: /efficien|wirkungsgrad/i, dimension: '%' },
@@ -296,6 +298,14 @@ export const FAN: KindRules = {
     },
     {
       field: 'minRpm',
+      label: /speed|drehzahl|rpm/i,
+      read: ({ value }) => {
+        const found = /\bmin\.?:? (\d{2,5})\b/i.exec(value);
+        return found ? Number(found[1]) : undefined;
+      },
+    },
+    {
+      field: 'minRpm',
       free: true,
       label: /speed|drehzahl|rpm/i,
       not: /max/i,
@@ -328,6 +338,14 @@ export const FAN: KindRules = {
       read: words([/pwm|4-?\s?pin/i, true], [/3-?\s?pin/i, false]),
     },
     { field: 'maxW', label: /power|leistung|consumption|input/i, dimension: 'W', pick: 'most' },
+    {
+      field: 'maxW',
+      free: true,
+      read: ({ label, value, text }, quantities) =>
+        label === '' && /^[\d.,]+\s?m?a$/i.test(value) && /\b12\s?v/i.test(text) && quantities[0]?.dimension === 'A'
+          ? quantities[0].value * 12
+          : undefined,
+    },
     {
       field: 'maxW',
       label: /current|strom/i,

@@ -11,6 +11,7 @@ import { FOURTH } from '../testing/specTexts/fourth';
 import { NINTH } from '../testing/specTexts/ninth';
 import { SECOND } from '../testing/specTexts/second';
 import { SEVENTH } from '../testing/specTexts/seventh';
+import { SIXTEENTH } from '../testing/specTexts/sixteenth';
 import { SIXTH } from '../testing/specTexts/sixth';
 import { TENTH } from '../testing/specTexts/tenth';
 import { THIRD } from '../testing/specTexts/third';
@@ -34,6 +35,7 @@ test.each([
   ['of the thirteenth', THIRTEENTH],
   ['of the fourteenth', FOURTEENTH],
   ['of the fifteenth', FIFTEENTH],
+  ['of the sixteenth', SIXTEENTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

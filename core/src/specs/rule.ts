@@ -47,6 +47,8 @@ export function called(word: 'max' | 'typ', { value }: Entry, quantities: readon
   return found.length === 1 ? found[0]!.value : undefined;
 }
 
+/** `(WxHxD)` behind the numbers. */
+const IN_ORDER = /\(?\b[wbhdlt]\s?[x×]\s?[wbhdlt]\s?[x×]\s?[wbhdlt]\b\)?/i;
 type Axis = 'w' | 'h' | 'd';
 const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
 /** Where depth is called P (profondeur, profundidad, profondità) L is the width and A the height. */
@@ -76,7 +78,7 @@ export const axis =
     if (lengths.length === 0) return undefined;
     const lettered =
       LETTERED.exec(value) ?? turned(BEHIND.exec(value)) ?? (/[,;]/.test(text) ? LISTED.exec(text) : null);
-    if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text)) return undefined;
+    if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text) && !IN_ORDER.test(value)) return undefined;
     const order = ORDER.exec(label) ?? ORDER.exec(value);
     if (order) {
       const letters = order.slice(1).filter((one) => one !== undefined);
@@ -174,6 +176,12 @@ export const CARD: readonly Rule[] = [
     read: (entry, quantities) => called('max', entry, quantities),
   },
   { field: 'idleW', label: /idle|leerlauf/i, dimension: 'W' },
+  {
+    field: 'busyW',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /^[\d.,]+\s?w typ/i.test(value) ? quantities[0]?.value : undefined,
+  },
   { field: 'busyW', label: /^(?:typical|typ\.?|average)$/i, dimension: 'W' },
   {
     field: 'busyW',

@@ -163,7 +163,7 @@ Akku: 1 x 12 V / 9 Ah
 Überbrückungszeit bei halber Last: 8 min
 Abmessungen (H x B x T): 240 x 100 x 330 mm
 Gewicht: 6,9 kg`,
-    fields: { ratedVa: 1100, ratedW: 660, waveform: 'stepped', batteryWh: 108, massG: 6900 },
+    fields: { outlets: 6, ratedVa: 1100, ratedW: 660, waveform: 'stepped', batteryWh: 108, massG: 6900 },
   },
   {
     id: 'cooler, a forum’s summary',

@@ -51,6 +51,8 @@ Lautstärke Zugriff: 30 dB(A)
 Datenrate: 270 MB/s
 Besonderheiten: Dauerbetrieb`,
     fields: {
+      idleW: 4.9,
+      busyW: 7.1,
       size: '3.5',
       interface: 'sata',
       rpm: 7200,

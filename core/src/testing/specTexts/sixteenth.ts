@@ -98,7 +98,7 @@ Fan	92 mm, semi-passive
 +12V	50 A
 +3.3V & +5V combined	80 W
 Dimensions (W x H x D)	125 mm x 63.5 mm x 100 mm
-Connectors	1 x 24-pin, 1 x 8-pin EPS (4+4), 2 x PCIe 6+2, 6 x SATA, 2 x Molex`,
+Connectors	1 x 24-pin, 1 x 8-pin EPS (4+4), 2 x PCIe 6+2, 6 x SATA, 2 x 4-pin peripheral`,
     fields: {
       form: 'sfx',
       ratedW: 600,
@@ -202,6 +202,7 @@ Steckplätze: 1 x Riser, volle Höhe
 Gewicht: 7,9 kg
 Rackschienen im Lieferumfang enthalten`,
     fields: {
+      style: 'rack',
       rackUnits: 1,
       heightMm: 44,
       widthMm: 438,
@@ -250,7 +251,6 @@ Operating temperature: 0 to 95 °C`,
       registered: true,
       mtPerS: 4800,
       heightMm: 31.25,
-      ecc: true,
     },
   },
   {
