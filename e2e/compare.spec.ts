@@ -20,3 +20,11 @@ test('two machines side by side, a third added, one left out; what differs stand
   await page.getByRole('button', { name: 'Leave out A' }).click();
   await expect(page.locator('[data-beside=field-kit]')).toContainText('Better than Boathouse rack');
 });
+
+test('each machine is held against the wishes of the first one’s brief', async ({ page }) => {
+  await page.goto('/compare?b=boathouse-rack,school-shelf');
+  const wishes = page.getByRole('region', { name: /^What the brief of Boathouse rack wishes/ });
+  await expect(wishes.locator('[data-wish=usableTb] td')).toHaveText(['at least 150 TB', 'no', 'no']);
+  await expect(wishes.locator('[data-wish=idleW] td').last()).toHaveText('yes');
+  await expect(wishes.locator('[data-met=A]')).toContainText('not: room for data now');
+});

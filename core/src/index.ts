@@ -139,6 +139,7 @@ export {
   type Comparison,
   type Payback,
 } from './compare/compare';
+export type { Met, WishRow } from './compare/wishes';
 export type { Outline } from './compare/outline';
 export { reuseOf, type Reused } from './bill/reuse';
 export { runningOf, type Running } from './bill/running';

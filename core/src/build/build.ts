@@ -66,6 +66,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
 export type Change = z.infer<typeof changeSchema>;
 
 /** Wishes are goals to reach, limits are not to be passed. Every one is optional. */
+const featureSchema = z.enum(['ecc', 'hotSwap', 'remoteManagement', 'allFlash']);
 export const briefSchema = z.strictObject({
   purpose: z.string().max(2000).optional(),
   usableTb: positive.optional(),
@@ -90,7 +91,9 @@ export const briefSchema = z.strictObject({
     .min(0)
     .max(500)
     .optional(),
-  mustHave: z.array(z.enum(['ecc', 'hotSwap', 'remoteManagement', 'allFlash'])).optional(),
+  mustHave: z.array(featureSchema).optional(),
+  /** What would be welcome: machines are compared by it, and nothing is tagged. */
+  niceToHave: z.array(featureSchema).optional(),
 });
 export type Brief = z.infer<typeof briefSchema>;
 

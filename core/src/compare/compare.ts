@@ -18,6 +18,7 @@ import { verdictOf } from '../verdict';
 import { wiringFor } from '../wiring/wiring';
 import { outlinesOf, type Outline } from './outline';
 import { rateQuantity } from './rate';
+import { wishesMet, type WishRow } from './wishes';
 
 /** What machines are compared by, in the order it is asked. */
 const COMPARED = [
@@ -99,6 +100,7 @@ export type Comparison = {
   readonly machines: readonly { readonly id: string; readonly name: string; readonly currency: string }[];
   readonly rows: readonly ComparedRow[];
   /** Money is not compared where machines are reckoned in different currencies. */ readonly isOneCurrency: boolean;
+  /** How each meets the wishes of the first one's brief. */ readonly wishes: readonly WishRow[];
 };
 
 type Value = { readonly quantity: Quantity; readonly words?: string };
@@ -208,6 +210,7 @@ export function compareBuilds(builds: readonly Build[], options: AssessOptions):
     rows,
     machines: builds.map(({ id, name, currency }) => ({ id, name, currency })),
     isOneCurrency,
+    wishes: wishesMet(builds, options),
   };
 }
 

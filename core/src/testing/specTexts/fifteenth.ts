@@ -115,7 +115,8 @@ DC-in 12-19V`,
   {
     id: 'flash, a news report',
     kind: 'drive',
-    text: `The new Wels 15.36 TB is a U.2 SSD with a PCIe 5.0 x4 interface. It reads at up to 14,000 MB/s and writes at up to 8,500 MB/s.
+    text: `The new Wels 15.36 TB is a U.2 SSD with a PCIe 5.0 x4 interface.
+It reads at up to 14,000 MB/s and writes at up to 8,500 MB/s.
 Power draw is 22 W at most and 6 W at idle. It is rated for one drive write a day.`,
     fields: {
       capacityBytes: 15.36e12,

@@ -161,7 +161,9 @@ Vermogen: 1,9 W`,
   {
     id: 'processor, a product line in a list',
     kind: 'processor',
-    text: `Drover 12 desktop processor, socket Q5, 12 cores / 24 threads, 105 W TDP, PCIe 5.0, 24 lanes, integrated graphics`,
+    text:
+      'Drover 12 desktop processor, socket Q5, 12 cores / 24 threads, 105 W TDP, PCIe 5.0, 24 lanes, ' +
+      'integrated graphics',
     fields: { socket: 'Q5', cores: 12, threads: 24, sustainedW: 105, gen: 5, lanes: 24, graphics: true },
   },
   {

@@ -18,7 +18,8 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { useUndoKeys } from '../build/useUndoKeys';
 import { ViewFrame } from '../build/ViewFrame';
 import { ChoiceField, NumberField, TextField } from './fields';
-import { groupsFor, MUST_HAVES, readAnswer, type Group, type NumberQuestion } from './briefFields';
+import { groupsFor, readAnswer, type Group, type NumberQuestion } from './briefFields';
+import { Features } from './Features';
 import { HowItRuns } from './HowItRuns';
 import { RoomPicture } from './RoomPicture';
 
@@ -61,33 +62,7 @@ export default function BriefPage() {
             <GroupOf key={group.title} group={group} build={build} onEdit={act} />
           ))}
           <HowItRuns build={build} onEdit={act} />
-          <fieldset className="mb-6 break-inside-avoid">
-            <legend className="text-[15px] font-semibold">Must have</legend>
-            <p className="mb-1 text-[13px] text-mid">A part that lacks one of these is tagged.</p>
-            {MUST_HAVES.map(([key, label, why]) => {
-              const has = brief.mustHave?.includes(key) ?? false;
-              const next = has ? brief.mustHave!.filter((one) => one !== key) : [...(brief.mustHave ?? []), key];
-              return (
-                <label key={key} className="flex min-h-7 items-start gap-2.5 border-t border-dotted border-line py-1.5">
-                  <input
-                    type="checkbox"
-                    className="mt-0.5 size-[18px] accent-[var(--ink)]"
-                    checked={has}
-                    onChange={() =>
-                      setBrief(
-                        { mustHave: next.length ? next : undefined },
-                        has ? `${label} no longer a must` : `Must have: ${label}`,
-                      )
-                    }
-                  />
-                  <span>
-                    <span className="font-medium">{label}</span>
-                    <span className="block text-[12.5px] text-mid">{why}</span>
-                  </span>
-                </label>
-              );
-            })}
-          </fieldset>
+          <Features brief={brief} onBrief={setBrief} />
         </div>
       </div>
       <aside aria-label="Room it has" className="min-h-0 overflow-auto border-line bg-sheet px-4 py-4 md:border-l">

@@ -8,6 +8,7 @@ import { asColumn, columnOf } from './columns';
 import { besideWords, LETTERS, nameOf } from './compareWords';
 import { CompareDrawings } from './CompareDrawings';
 import { CompareTable } from './CompareTable';
+import { WishTable } from './WishTable';
 
 const MOST = 4;
 const LISTED = 200;
@@ -87,6 +88,7 @@ export default function ComparePage() {
               <p className="warn text-[13px]">They are reckoned in different currencies: money is not compared.</p>
             )}
             <CompareDrawings comparison={comparison} />
+            <WishTable comparison={comparison} />
             <CompareTable comparison={comparison} />
           </>
         )}

@@ -16,8 +16,11 @@ export function CompareTable({ comparison: { machines, rows } }: { readonly comp
   const sorted = [...rows].sort((a, b) => Number(b.differs) - Number(a.differs));
   const firstAlike = sorted.findIndex(({ differs }) => !differs);
   return (
-    <div className="overflow-x-auto">
-      <table className="mt-2 w-full border-collapse text-[13px]">
+    <section aria-labelledby="side-by-side" className="mt-5 overflow-x-auto">
+      <h2 id="side-by-side" className="text-[15px] font-semibold">
+        Number by number
+      </h2>
+      <table className="mt-1 w-full border-collapse text-[13px]">
         <thead className="text-mid">
           <tr>
             <th className="py-1 text-left font-normal">
@@ -54,7 +57,7 @@ export function CompareTable({ comparison: { machines, rows } }: { readonly comp
           ))}
         </tbody>
       </table>
-    </div>
+    </section>
   );
 }
 

@@ -32,6 +32,7 @@ test('how a machine stands beside the first, in sentences', () => {
       { id: 'b', name: '', currency: 'EUR' },
     ],
     isOneCurrency: true,
+    wishes: [],
     drawn: [[], []],
     paybacks: [null, null],
     rows: [

@@ -1,0 +1,63 @@
+import type { Brief } from '../build/build';
+import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
+import { rack } from '../testing/rules';
+import { wishesMet } from './wishes';
+
+const met = (brief: Brief, ...made: Fixture[]) => {
+  const builds = made.map((one, i) => one.set({ id: `m${i}`, ...(i === 0 ? { brief } : {}) }).build);
+  return Object.fromEntries(wishesMet(builds, AS_OF).map((row) => [row.wish, row.met.join(' ')]));
+};
+const small = () => cube().add('barge-8', 4);
+const large = () => rack().add('brazier-800').add('tern-16i').add('barge-12', 12);
+
+test('each machine is held against the wishes of the first, whatever its own brief says', () => {
+  const modest = large().set({ brief: { usableTb: 1, idleW: 500 } });
+  const inRack = small().set({ site: { ...small().build.site, place: 'rack' } });
+  expect(met({ usableTb: 60, idleW: 60, rackUnits: 3 }, small(), modest)).toEqual({
+    usableTb: 'no yes',
+    idleW: 'yes no',
+  });
+  // Standing where the first one stands: four units do not go into three, and a cube lies on a shelf of it.
+  expect(met({ rackUnits: 3 }, inRack, modest)).toEqual({ rackUnits: 'perhaps no' });
+});
+
+test('what is nice to have is told like a must, and tags nothing', () => {
+  const brief: Brief = { mustHave: ['hotSwap'], niceToHave: ['remoteManagement', 'allFlash'] };
+  const rows = wishesMet([small().set({ brief }).build, large().build], AS_OF);
+  expect(rows.map(({ wish, level, met: each }) => [wish, level, ...each])).toEqual([
+    ['hotSwap', 'must', 'yes', 'yes'],
+    ['remoteManagement', 'nice', 'no', 'yes'],
+    ['allFlash', 'nice', 'no', 'no'],
+  ]);
+  expect(
+    small()
+      .set({ brief })
+      .snags()
+      .filter((code) => code.includes('mustHave')),
+  ).toEqual([]);
+});
+
+test('what nothing is chosen for is open, and money in another currency is not held against it', () => {
+  const bare = fixture().add('larder-8');
+  expect(met({ mustHave: ['ecc', 'remoteManagement', 'allFlash'], failuresSurvived: 1 }, small(), bare)).toMatchObject({
+    ecc: 'yes open',
+    remoteManagement: 'no open',
+    allFlash: 'no open',
+    failuresSurvived: 'yes open',
+  });
+  const abroad = small().set({ currency: 'CHF' });
+  expect(met({ moneyMinor: 50_000 }, small(), abroad)).toEqual({ moneyMinor: 'no open' });
+});
+
+test('a wish that only the high end passes is perhaps not met; a room louder than the wish is no fault', () => {
+  const idle = small().assess().figures['power.idleWallW']!;
+  expect(met({ idleW: (idle.value + idle.hi) / 2 }, small())).toEqual({ idleW: 'perhaps' });
+  const office = cube().set({ site: { ...cube().build.site, listening: 'office' } });
+  expect(office.set({ brief: { earDb: 20 } }).snags()).toContain('note within.sound');
+  expect(met({ earDb: 20 }, office)).toEqual({ earDb: 'yes' });
+});
+
+test('without wishes there are no rows, and no machine either', () => {
+  expect(met({}, small(), large())).toEqual({});
+  expect(wishesMet([], AS_OF)).toEqual([]);
+});

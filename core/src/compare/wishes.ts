@@ -1,0 +1,139 @@
+import { createAssessor, type Assessment, type AssessOptions } from '../assess';
+import type { Brief, Build } from '../build/build';
+import type { FigureId } from '../figures/figures';
+import { dataDrives } from '../machine/roles';
+import { isKind } from '../machine/units';
+import { poolTold } from '../pool/poolTold';
+import type { Snag } from '../snags/snag';
+import type { SnagCode } from '../snags/words';
+
+export type Feature = NonNullable<Brief['mustHave']>[number];
+type Limit =
+  | 'usableTb'
+  | 'usableLaterTb'
+  | 'failuresSurvived'
+  | 'drivesLater'
+  | 'idleW'
+  | 'peakW'
+  | 'earDb'
+  | 'moneyMinor'
+  | 'networkGbPerS'
+  | 'rackUnits'
+  | 'size';
+/** How a wish is met: `perhaps` where only the high end of what is known passes it, `open` where nothing is chosen. */
+export type Met = 'yes' | 'perhaps' | 'no' | 'open';
+export type WishRow = {
+  readonly wish: Limit | Feature;
+  readonly level: 'must' | 'nice';
+  /** The number wished, as the brief keeps it; null for what is there or not. */
+  readonly limit: number | null;
+  readonly met: readonly Met[];
+};
+
+/** What each wish is checked by: the snags of a machine under that brief, once what it rests on is known. */
+const LIMITS: Readonly<
+  Record<Exclude<Limit, 'failuresSurvived'>, { readonly codes: readonly SnagCode[]; readonly rests: FigureId | null }>
+> = {
+  usableTb: { codes: ['within.usable'], rests: 'capacity.usableTb' },
+  usableLaterTb: { codes: ['within.usableLater'], rests: 'capacity.usableTb' },
+  drivesLater: { codes: ['within.growth'], rests: 'drives.room' },
+  idleW: { codes: ['within.idle'], rests: 'power.idleWallW' },
+  peakW: { codes: ['within.peak'], rests: 'power.peakWallW' },
+  earDb: { codes: ['within.sound'], rests: 'sound.earIdleDb' },
+  moneyMinor: { codes: ['within.money'], rests: 'cost.now' },
+  networkGbPerS: { codes: ['within.network'], rests: null },
+  rackUnits: { codes: ['within.rackUnits'], rests: null },
+  size: { codes: ['within.size', 'fits.rackDepth'], rests: null },
+};
+/** The kinds of part that tell whether a machine has a feature. */
+const RESTS_ON: Readonly<Record<'networkGbPerS' | 'rackUnits' | 'size', 'board' | 'chassis'>> = {
+  networkGbPerS: 'board',
+  rackUnits: 'chassis',
+  size: 'chassis',
+};
+const SIZES = ['maxWidthMm', 'maxHeightMm', 'maxDepthMm', 'maxMassG'] as const;
+
+/**
+ * Whether each machine meets the wishes of the first one's brief, standing where that one stands; none where that
+ * brief has none. Money is held only against machines reckoned in the same currency.
+ */
+export function wishesMet(builds: readonly Build[], options: AssessOptions): readonly WishRow[] {
+  const [first] = builds;
+  if (!first) return [];
+  const { brief } = first;
+  const features = [...(brief.mustHave ?? []), ...(brief.niceToHave ?? [])];
+  const asked = { ...brief, ...(features.length > 0 ? { mustHave: [...new Set(features)] } : {}) };
+  const machines = builds.map((build) => machineUnder(build, first, asked, options));
+  const limits = wishedLimits(first).map(({ wish, limit }): WishRow => ({
+    wish,
+    level: 'must',
+    limit,
+    met: machines.map((one) => one.limit(wish)),
+  }));
+  const has = [...new Set(features)].map((wish): WishRow => ({
+    wish,
+    level: brief.mustHave?.includes(wish) ? 'must' : 'nice',
+    limit: null,
+    met: machines.map((one) => one.feature(wish)),
+  }));
+  return [...limits, ...has];
+}
+
+function wishedLimits({ brief, site }: Build): { readonly wish: Limit; readonly limit: number | null }[] {
+  const plain = (Object.keys(LIMITS) as (keyof typeof LIMITS)[]).filter((key) => key !== 'size');
+  const numbers = ([...plain.slice(0, 2), 'failuresSurvived', ...plain.slice(2)] as const).flatMap((wish) => {
+    const limit = brief[wish];
+    const isAsked = wish !== 'rackUnits' || site.place === 'rack';
+    return limit === undefined || !isAsked ? [] : [{ wish, limit }];
+  });
+  return SIZES.some((key) => brief[key] !== undefined) ? [...numbers, { wish: 'size', limit: null }] : numbers;
+}
+
+function machineUnder(build: Build, { site, currency }: Build, brief: Brief, options: AssessOptions) {
+  const { moneyMinor: _money, ...others } = brief;
+  const held = { ...build, site, brief: build.currency === currency ? brief : others };
+  const assessor = createAssessor();
+  const assessment = assessor.assess(held, options);
+  const { units, snags } = assessment;
+  const said = (codes: readonly SnagCode[], where: (snag: Snag) => boolean = () => true): Met => {
+    const found = snags.filter((snag) => codes.includes(snag.code) && where(snag));
+    // That the room alone is louder than the wish is no fault of the machine.
+    const real = found.filter(({ code, at }) => code !== 'within.sound' || at.length > 0);
+    if (real.length === 0) return 'yes';
+    return real.every(({ severity }) => severity === 'note') ? 'perhaps' : 'no';
+  };
+  return {
+    limit(wish: Limit): Met {
+      if (wish === 'failuresSurvived') return failuresMet(assessor.context(held), brief.failuresSurvived ?? 0);
+      if (wish === 'moneyMinor' && build.currency !== currency) return 'open';
+      const { codes, rests } = LIMITS[wish];
+      const known = rests
+        ? assessment.figures[rests] !== undefined
+        : wish in RESTS_ON && units.some((unit) => isKind(unit, RESTS_ON[wish as keyof typeof RESTS_ON]));
+      return known ? said(codes) : 'open';
+    },
+    feature: (wish: Feature): Met =>
+      isChosen(wish, assessment)
+        ? said(['within.mustHave'], ({ facts }) => 'must' in facts && facts.must === wish)
+        : 'open',
+  };
+}
+
+function failuresMet(context: Parameters<typeof poolTold>[0], wished: number): Met {
+  const { sets, all } = poolTold(context);
+  return sets.length === 0 ? 'open' : all.any >= wished ? 'yes' : 'no';
+}
+
+/** Whether the parts that tell it are there. */
+function isChosen(feature: Feature, { units }: Assessment): boolean {
+  const some = (kind: 'board' | 'memory') => units.some((unit) => isKind(unit, kind));
+  switch (feature) {
+    case 'ecc':
+      return some('board') && some('memory');
+    case 'remoteManagement':
+      return some('board');
+    case 'hotSwap':
+    case 'allFlash':
+      return dataDrives(units).length > 0;
+  }
+}
