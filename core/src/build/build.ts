@@ -173,7 +173,12 @@ const policySchema = z.strictObject({
   ]),
   fans: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('fixed'), duty: share }),
-    z.strictObject({ kind: z.literal('hold'), hottestDriveC: z.number().min(20).max(70) }),
+    z.strictObject({
+      kind: z.literal('hold'),
+      hottestDriveC: z.number().min(20).max(70),
+      /** What the chips of cards are held at as well, °C; they are left out of it where it is open. */
+      cardsC: z.number().min(40).max(110).optional(),
+    }),
   ]),
   /** Walls of fans that are not steered with the others, each by its mount: what they turn at whatever those do. */
   apart: z

@@ -12,6 +12,8 @@ export type HeldDuty = {
   readonly normal: number;
   readonly hot: number;
   readonly holds: { readonly normal: boolean; readonly hot: boolean };
+  /** Whether the chips of cards, and not the drives, want that duty. */
+  readonly forCards: { readonly normal: boolean; readonly hot: boolean };
 };
 
 /** What figures are computed from. Every part of it keeps its identity while it does not change. */

@@ -30,7 +30,7 @@ export function dutyOf(
   if (fans.kind === 'fixed') return ledger.given('Duty of the fans', fans.duty, '');
   const held = context.heldDuty?.[state === 'busy' ? 'hot' : 'normal'];
   return ledger.given(
-    `Duty of the fans, to hold ${fans.hottestDriveC} °C`,
+    `Duty of the fans, to hold ${fans.hottestDriveC} °C${fans.cardsC === undefined ? '' : `, cards ${fans.cardsC} °C`}`,
     held ?? HELD_DUTY.value,
     '',
     held === undefined

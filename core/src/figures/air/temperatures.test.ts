@@ -9,7 +9,7 @@ import { boxAir } from './airBox';
 import { siteWith } from './around';
 import { airOf, marginOf } from './airOf';
 import { chipK, driveKPerW, moduleKPerW, momentOf, OnDay } from './moment';
-import { hotDrives, hottestDriveC, warmthOf, type Warm } from './temperatures';
+import { warmestCardC, hotDrives, hottestDriveC, warmthOf, type Warm } from './temperatures';
 import { solveFlow } from './flow';
 
 const contextOf = (made: Fixture) => createAssessor().context(made.build);
@@ -232,6 +232,23 @@ test('a policy that holds a temperature is solved: the slowest fans that do, on 
   const fixed = atDuty(full(), heldDuty!.normal).assess().figures['sound.earIdleDb']!.value;
   expect(quiet).toBeCloseTo(fixed, 6);
   expect(holding(full(), 50).assess().figures['air.hottestDriveC']!.value).toBeLessThanOrEqual(50);
+});
+
+test('chips of cards are held as well where the policy wants it, and it says when they want more than the drives', () => {
+  const held = (cardsC?: number) => {
+    const made = holding(full(), 60);
+    const fans = { kind: 'hold' as const, hottestDriveC: 60, ...(cardsC === undefined ? {} : { cardsC }) };
+    return contextOf(made.set({ policy: { ...made.build.policy, fans } })).heldDuty!;
+  };
+  const [alone, loose, strict] = [held(), held(110), held(70)];
+  expect(alone.forCards).toEqual({ normal: false, hot: false });
+  expect(loose.hot).toBeGreaterThanOrEqual(alone.hot);
+  expect(strict.hot).toBeGreaterThan(loose.hot);
+  expect(strict.forCards.hot).toBe(true);
+  // At that duty the warmest chip is at its target, a little slower it is past it.
+  const card = (duty: number) => warmestCardC(contextOf(atDuty(full(), duty)), 'hot')!;
+  expect(card(strict.hot)).toBeLessThanOrEqual(70);
+  expect(card(strict.hot - 0.03)).toBeGreaterThan(70);
 });
 
 test('what no duty holds takes the coolest, and says so; a fixed duty is not solved for', () => {

@@ -77,6 +77,21 @@ export const drivesAt = (context: FigureContext, moment: Moment, ledger: Ledger)
     }));
   });
 
+/** The warmest chip of a card at a moment, °C as likely; null without cards that have one. */
+export function warmestCardC(context: FigureContext, today: Day): number | null {
+  const cards = coolCards(context);
+  if (cards.length === 0) return null;
+  const neighbours = neighboursOf(context);
+  const seats = seatsOf(context.layout);
+  const ledger = new Ledger(false);
+  const warm = airBoxes(context).flatMap((air) => {
+    const own = cards.filter((unit) => boxOf(unit.id, seats, context.units) === air.box);
+    const day = own.length > 0 ? new OnDay(context, air, momentOf(context, today), ledger) : null;
+    return own.map((card) => day!.ofCard(card, neighbours.get(card) ?? []).tempC.value);
+  });
+  return warm.length > 0 ? Math.max(...warm) : null;
+}
+
 /** The hottest drive on the hottest day, modules apart: those slow themselves down. */
 export const hottestDriveC = (context: FigureContext, ledger: Ledger): Quantity | null =>
   hottestOf(hotDrives(context, ledger));

@@ -57,7 +57,7 @@ export function Trying({
       <WallSlides build={build} duty={duty} tried={tried} onTry={onTry} />
       {fans.kind === 'hold' && air.held && (
         <p className="text-mid" data-testid="held">
-          {heldWords(air.held, fans.hottestDriveC)}
+          {heldWords(air.held, fans.hottestDriveC, fans.cardsC)}
         </p>
       )}
       <Slide

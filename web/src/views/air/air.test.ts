@@ -88,10 +88,15 @@ test('the slowest the fans may turn, with how quiet that is', () => {
 });
 
 test('what holding a temperature takes', () => {
-  const of = (normal: boolean, hot: boolean) => heldWords({ normal: 0.3, hot: 0.65, holds: { normal, hot } }, 42);
+  const of = (normal: boolean, hot: boolean) =>
+    heldWords({ normal: 0.3, hot: 0.65, holds: { normal, hot }, forCards: { normal: false, hot: false } }, 42);
   expect(of(true, true)).toBe('Held at 42 °C: 30 % on a normal day, 65 % on the hottest.');
   expect(of(true, false)).toBe('Held at 42 °C: 30 % on a normal day; on the hottest no speed holds it.');
   expect(of(false, false)).toMatch(/^No speed holds/);
+  const forCards = { normal: false, hot: true };
+  expect(heldWords({ normal: 0.3, hot: 0.65, holds: { normal: true, hot: true }, forCards }, 42, 80)).toBe(
+    'Held at 42 °C, cards at 80 °C: 30 % on a normal day, 65 % on the hottest. The cards want it.',
+  );
 });
 
 test('a quieter way says what it takes; a comparison who is louder, or by how much it is missed', () => {

@@ -56,12 +56,18 @@ export function othersAnswer(boxes: Air['boxes']): string {
 }
 
 /** What holding a temperature takes on both days. */
-export function heldWords({ normal, hot, holds }: NonNullable<Air['held']>, targetC: number): string {
+export function heldWords(
+  { normal, hot, holds, forCards }: NonNullable<Air['held']>,
+  targetC: number,
+  cardsC?: number,
+): string {
   const pct = (duty: number) => `${Math.round(duty * 100)} %`;
-  const target = degrees(targetC);
-  if (!holds.normal) return `No speed holds the hottest drive at ${target}, not on a normal day either.`;
+  const target = cardsC === undefined ? degrees(targetC) : `${degrees(targetC)}, cards at ${degrees(cardsC)}`;
+  const what = cardsC === undefined ? 'the hottest drive' : 'drives and cards';
+  if (!holds.normal) return `No speed holds ${what} at ${target}, not on a normal day either.`;
   if (!holds.hot) return `Held at ${target}: ${pct(normal)} on a normal day; on the hottest no speed holds it.`;
-  return `Held at ${target}: ${pct(normal)} on a normal day, ${pct(hot)} on the hottest.`;
+  const why = forCards.hot ? ' The cards want it.' : '';
+  return `Held at ${target}: ${pct(normal)} on a normal day, ${pct(hot)} on the hottest.${why}`;
 }
 
 /** The slowest the fans may turn for the drives' sake, and how quiet that is. */

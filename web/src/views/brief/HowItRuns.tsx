@@ -114,15 +114,28 @@ export function HowItRuns({ build, onEdit }: Props) {
           )}
         />
       ) : (
-        <NumberField
-          label="Hottest drive at"
-          unit="°C"
-          help="35 to 45 is usual. What speed that takes is in the air view."
-          value={fans.hottestDriveC}
-          onAnswer={within(20, 70, '°C', (hottestDriveC) =>
-            setPolicy({ fans: { kind: 'hold', hottestDriveC } }, `Hottest drive held at ${hottestDriveC} °C`),
-          )}
-        />
+        <>
+          <NumberField
+            label="Hottest drive at"
+            unit="°C"
+            help="35 to 45 is usual. What speed that takes is in the air view."
+            value={fans.hottestDriveC}
+            onAnswer={within(20, 70, '°C', (hottestDriveC) =>
+              setPolicy({ fans: { ...fans, hottestDriveC } }, `Hottest drive held at ${hottestDriveC} °C`),
+            )}
+          />
+          <NumberField
+            label="Chips of cards at"
+            unit="°C"
+            help="Where the fans follow them as well: 75 to 85 is usual. Open leaves them out of it."
+            value={fans.cardsC}
+            onAnswer={open(40, 110, '°C', (cardsC) => {
+              const { cardsC: _old, ...others } = fans;
+              if (cardsC === undefined) setPolicy({ fans: others }, 'Chips of cards: left out');
+              else setPolicy({ fans: { ...others, cardsC } }, `Chips of cards held at ${cardsC} °C`);
+            })}
+          />
+        </>
       )}
       <FanWalls
         build={build}
