@@ -11,8 +11,8 @@ const FINE = 0.025;
 /**
  * The lowest duty of all fans at which the hottest drive, and the chips of cards where they have a target, are likely
  * no hotter than the policy wants, on a normal day at work and on the hottest with all busy; where none holds it, the
- * one that misses least. Undefined where the duty is fixed, or nothing to hold is reckoned. In the open more duty is never
- * hotter and halving finds it; in a cupboard every step is looked at.
+ * one that misses least. Undefined where the duty is fixed, or nothing to hold is reckoned. In the open more duty is
+ * never hotter and halving finds it; in a cupboard every step is looked at.
  */
 export function heldDuty(context: FigureContext): HeldDuty | undefined {
   const { fans } = context.policy;

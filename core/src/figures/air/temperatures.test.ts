@@ -240,15 +240,17 @@ test('chips of cards are held as well where the policy wants it, and it says whe
     const fans = { kind: 'hold' as const, hottestDriveC: 60, ...(cardsC === undefined ? {} : { cardsC }) };
     return contextOf(made.set({ policy: { ...made.build.policy, fans } })).heldDuty!;
   };
-  const [alone, loose, strict] = [held(), held(110), held(70)];
+  const [alone, loose, strict] = [held(), held(110), held(90)];
   expect(alone.forCards).toEqual({ normal: false, hot: false });
   expect(loose.hot).toBeGreaterThanOrEqual(alone.hot);
   expect(strict.hot).toBeGreaterThan(loose.hot);
   expect(strict.forCards.hot).toBe(true);
+  // No speed holds them lower than full speed makes them.
+  expect(held(60).holds.hot).toBe(false);
   // At that duty the warmest chip is at its target, a little slower it is past it.
   const card = (duty: number) => warmestCardC(contextOf(atDuty(full(), duty)), 'hot')!;
-  expect(card(strict.hot)).toBeLessThanOrEqual(70);
-  expect(card(strict.hot - 0.03)).toBeGreaterThan(70);
+  expect(card(strict.hot)).toBeLessThanOrEqual(90);
+  expect(card(strict.hot - 0.03)).toBeGreaterThan(90);
 });
 
 test('what no duty holds takes the coolest, and says so; a fixed duty is not solved for', () => {
