@@ -1,6 +1,7 @@
 import {
   addItemEdit,
   airOf,
+  allRemedies,
   commit,
   createAssessor,
   marginOf,
@@ -12,7 +13,7 @@ import {
   type SheetId,
   type WarmRow,
 } from '@inch-tower/core';
-import { loadDemoCatalogue } from './loadDemo';
+import { loadDemoBuilds, loadDemoCatalogue } from './loadDemo';
 import { recipes, situations, type Recipe } from './situations';
 
 /** What builders must be told of air and sound, on the kinds of machine they plan. */
@@ -174,4 +175,69 @@ test('home-made box without a fan: its processor as a range, and its drives', ()
   const { boxes } = air(build);
   expect(boxes[0]!.air.hot.isStill).toBe(true);
   for (const { on } of boxes[0]!.rows) expect(on.hot.tempC.hi - on.hot.tempC.lo).toBeGreaterThan(4);
+});
+
+test('twelve small drives in two cages without a fan: past their limit, and a fan at the side is no help to them', () => {
+  const build = all['evening-copies']!;
+  expect(
+    rowsOf(build)
+      .filter(isDrive)
+      .every((row) => marginOf(row) < 0),
+  ).toBe(true);
+  const assessment = assessor.assess(build, asOf);
+  const snag = assessment.snags.find(({ code }) => code === 'cooled.drives')!;
+  const ways = allRemedies({ build, assessment }, snag, catalogue, createAssessor(), asOf);
+  // It moves the air behind them, and next to none past them.
+  for (const { after } of ways) expect(hottest(after)).toBeLessThan(hottest(build) - 1);
+});
+
+test('the old desktop: rubber under its disks takes some of them out of what is heard', () => {
+  const build = loadDemoBuilds().find(({ id }) => id === 'old-desktop')!;
+  const soft = made(build, addItemEdit(build, catalogue, 'damper-4' as SheetId, 2));
+  expect(idleDb(soft)).toBeLessThan(idleDb(build) - 0.2);
+});
+
+test('twenty-four SSDs on three cards side by side: who heats whom, and a free slot between is the cure', () => {
+  const row = (...slots: readonly string[]) => {
+    const plain = start('reels', 'Reels')
+      .add('gable-24')
+      .add('gannet-e8')
+      .add('shire-16')
+      .add('crag-q8')
+      .add('clew-r32', 4)
+      .add('brazier-800')
+      .add('tern-8i', 3)
+      .add('zander-960', 24).build;
+    const board = plain.items.find((item) => item.sheet === 'gannet-e8')!.units[0]!.id;
+    const cards = plain.items.find((item) => item.sheet === 'tern-8i')!.units;
+    return atDuty(
+      made(
+        plain,
+        ...cards.map(({ id }, i): Edit => ({ type: 'place.put', unit: id, spot: { host: board, key: slots[i]! } })),
+      ),
+      0.4,
+    );
+  };
+  const card = (build: Build) =>
+    Math.max(
+      ...rowsOf(build)
+        .filter(({ where }) => where === 'card')
+        .map(({ on }) => on.hot.tempC.value),
+    );
+  const [beside, apart] = [row('pcie1', 'pcie2', 'pcie3'), row('pcie1', 'pcie3', 'pcie5')];
+  expect(rowsOf(beside).some(({ beside: names }) => (names ?? []).length > 0)).toBe(true);
+  expect(card(beside)).toBeGreaterThan(card(apart) + 1);
+});
+
+test('old against new, at the same temperature: who is louder and what each draws, winter and summer', () => {
+  const [old, planned] = [all['weighbridge']!, all['eel-loft']!];
+  const same = sameTemperature(assessor.context(old), createAssessor().context(planned))!;
+  for (const { mine, other, missesK } of [same.normal, same.hot]) {
+    for (const one of [mine, other]) {
+      expect(one.wallW).toBeGreaterThan(10);
+      expect(one.earDb).toBeGreaterThan(0);
+    }
+    if (missesK === 0) expect(other.hottestC).toBeLessThanOrEqual(mine.hottestC + 0.1);
+    else expect(other.hottestC - mine.hottestC).toBeCloseTo(missesK, 6);
+  }
 });

@@ -165,6 +165,18 @@ function lossRank({ build }: Base, { edits, title }: Remedy): number {
   return Math.max(title.startsWith(GIVES_UP) ? 3 : 0, ...edits.map(rank));
 }
 
+/** What eases a trouble by less than this is no help: K, or a share of its limit. */
+const LEAST_EASED_K = 1;
+const LEAST_EASED = 0.01;
+function helps(before: Snag, after: Snag): boolean {
+  if (!before.gap || !after.gap || before.severity !== after.severity || before.gap.unit !== after.gap.unit)
+    return true;
+  const eased = after.gap.gap - before.gap.gap;
+  const least = before.gap.unit === '°C' ? LEAST_EASED_K : LEAST_EASED * Math.abs(before.gap.limit);
+  // Where the worst place is no better, others are: that was counted already.
+  return eased <= 0 || eased >= least;
+}
+
 function weighProposal(
   base: Base,
   snag: Snag,
@@ -175,7 +187,7 @@ function weighProposal(
   const weighed = weigh(base, proposal.edits, assessor, options);
   if (!weighed.ok) return null;
   const cure = weighed.cures.some((one) => one.code === snag.code);
-  const ease = weighed.eases.some((one) => one.code === snag.code);
+  const ease = weighed.eases.some((one) => one.code === snag.code && helps(snag, one));
   const blocks = [...weighed.causes, ...weighed.worsens].some(
     (one) => one.severity === 'blocker' && one.code !== snag.code,
   );
