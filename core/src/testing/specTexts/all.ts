@@ -8,6 +8,7 @@ import { FOURTH } from './fourth';
 import { NINTH } from './ninth';
 import { SECOND } from './second';
 import { SEVENTH } from './seventh';
+import { SEVENTEENTH } from './seventeenth';
 import { SIXTEENTH } from './sixteenth';
 import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
@@ -33,4 +34,5 @@ export const SAMPLES = [
   ...FOURTEENTH,
   ...FIFTEENTH,
   ...SIXTEENTH,
+  ...SEVENTEENTH,
 ];
