@@ -26,6 +26,7 @@ const wattsCalled =
   };
 /** `It reads at up to 560 MB/s`, in a sentence. */
 const READS_AT = /\breads (?:at )?(?:up to |as much as )?(?=\d)/i;
+const WIDTHS_MM = [69.85, 101.6];
 /** Gb/s is no capacity. */
 const RATE = /[\d.,]+\s?g(?:b|bit)\/s/gi;
 /** `7.2K`, as sellers write it. */
@@ -243,6 +244,18 @@ const RULES: readonly Rule[] = [
   { field: 'soundSeekDb', label: /seek|suche|zugriff/i, dimension: 'dB' },
   { field: 'heightMm', label: /^(?:max\.? |drive )?(?:height|bauhöhe|höhe|thickness|z-height)/i, dimension: 'mm' },
   { field: 'heightMm', read: axis('h') },
+  {
+    field: 'heightMm',
+    label: /dimension|abmess|^size|maße/i,
+    not: /pack|box/i,
+    read: (_entry, quantities) => {
+      const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
+      // The width of a drive is the same in every one (SFF-8201, SFF-8301); the least side is its height.
+      const isDrive =
+        sides.length === 3 && sides.some((side) => WIDTHS_MM.some((width) => Math.abs(side - width) < 0.5));
+      return isDrive ? Math.min(...sides) : undefined;
+    },
+  },
   {
     field: 'heightMm',
     label: /form ?factor|bauform/i,

@@ -27,12 +27,26 @@ const parted = (line: string): RegExpExecArray | null => {
 };
 /** Bars and room also stand between facts. */
 const LOOSE: ReadonlySet<number> = new Set([1, 5]);
-/** Words and then a number: `Weight 1.6 kg`. */
-const RUN_ON = new RegExp(
-  String.raw`^\s*[•*·–-]?\s*((?:[^\d:;,(]|\([^()]{0,40}\)|,\s(?=[a-z])){3,60}?)\s+` +
-    String.raw`((?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])?\s*\d.*)$`,
-  'iu',
-);
+/** Words and then a number: `Weight 1.6 kg`; the words may have a comma, and more in brackets. */
+const NUMBER_NEXT = /\s+(?:(?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])\s*)?\d/giu;
+const PLAIN_WORDS = /^(?:[^\d:;,(]|\([^()]{0,40}\)|,\s(?=[a-z])){3,60}$/i;
+const MARK = /^[•*·–-]?\s*/;
+function runOn(line: string): readonly [line: string, label: string, value: string] | null {
+  const start = MARK.exec(line)?.[0].length ?? 0;
+  NUMBER_NEXT.lastIndex = start;
+  for (let found = NUMBER_NEXT.exec(line); found; found = NUMBER_NEXT.exec(line)) {
+    const label = line.slice(start, found.index);
+    if (label.length > 60) return null;
+    if (PLAIN_WORDS.test(label)) return [line, label, line.slice(found.index).trim()];
+    NUMBER_NEXT.lastIndex = found.index + 1;
+  }
+  return null;
+}
+
+/** `ECC memory supported Yes`, `Sockets supported R6`. */
+const RUN_ON_WORD = /^([A-Za-z][A-Za-z #./-]{3,50}?)\s+(yes|no|[A-Z]{1,3}\d{1,4}(?:-\d+)?)$/i;
+
+const WORD_LAST = /\s(?:yes|no|[A-Z]{1,3}\d{1,4}(?:-\d+)?)$/i;
 
 /** Lines of a text with signs that look alike made alike. */
 export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
@@ -51,8 +65,8 @@ const tidy = (text: string): string =>
     .trim();
 
 /** A label and its value; a label is one thing, and no list of them. */
-function pairOf(line: string): RegExpExecArray | null {
-  const pair = parted(line) ?? RUN_ON.exec(line);
+function pairOf(line: string): readonly string[] | null {
+  const pair = parted(line) ?? runOn(line) ?? (WORD_LAST.test(line) ? RUN_ON_WORD.exec(line) : null);
   const [before, ...after] = pair?.[1]!.replace(/\([^)]*\)/g, '').split(/,\s/) ?? [];
   return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
 }
@@ -134,14 +148,19 @@ function standsAlone(line: string, isLabel: (words: string) => boolean): boolean
 function slashed(label: string, value: string): Pick<Entry, 'label' | 'value'>[] {
   const inside = /^(.*)\(([^()]*\/[^()]*)\)$/.exec(label);
   const names = (inside?.[2] ?? label).split(/\s*\/\s*/);
-  const numbers = value.split(/\s*\/\s*(?=[\d.,])/);
+  const numbers = value.replace(/^(?:up to|bis zu|max\.?)\s+/i, '').split(/\s*\/\s*(?=[\d.,])/);
   const unit = /^[\d.,]+(\s?k)?\s*(\D.*)$/i.exec(numbers.at(-1) ?? '')?.[2];
   if (names.length < 2 || names.length !== numbers.length || unit === undefined || /\d/.test(unit)) return [];
-  if (!numbers.every((one, i) => i === numbers.length - 1 || /^[\d.,]+\s?k?$/i.test(one))) return [];
+  const isPlain = (one: string) => /^[\d.,]+\s?k?$/i.test(one);
+  const isWhole = (one: string) => new RegExp(`^[\\d.,]+\\s*${unit.replace(/[^\w]/g, '.')}$`, 'i').test(one);
+  if (!numbers.slice(0, -1).every((one) => isPlain(one) || isWhole(one))) return [];
   const head = inside?.[1]?.trim() ?? '';
   return names.map((name, i) => ({
     label: `${head} ${name}`.trim(),
-    value: i === names.length - 1 ? numbers[i]! : `${numbers[i]!}${/k$/i.test(numbers[i]!) ? '' : ' '}${unit}`,
+    value:
+      i === names.length - 1 || isWhole(numbers[i]!)
+        ? numbers[i]!
+        : `${numbers[i]!}${/k$/i.test(numbers[i]!) ? '' : ' '}${unit}`,
   }));
 }
 
@@ -161,7 +180,7 @@ function clausesOf(
   if (pieces.length < 2 || NOT_OF_IT.test(first) || /\d\s*\/\s*\d/.test(value)) return [];
   return pieces.flatMap((piece, i) => {
     if (i === 0 && !isHead) return [{ label: first, value: piece }];
-    const own = i === 0 ? RUN_ON.exec(piece) : pairOf(piece);
+    const own = i === 0 ? runOn(piece) : pairOf(piece);
     if (!own) return i > 0 || piece.startsWith('+') ? [{ label: '', value: piece }] : [];
     const label = own[1]!.trim().toLowerCase();
     return [

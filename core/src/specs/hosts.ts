@@ -29,7 +29,7 @@ const SOCKET: readonly Rule[] = [
   },
   {
     field: 'socket',
-    label: /^(?:cpu|processor|prozessor)$/i,
+    label: /^(?:cpu|processor|prozessor)(?: support)?$/i,
     read: ({ value }) => /^(?:1 ?[x×] ?|single )?(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
   },
 ];
@@ -395,7 +395,7 @@ export const BOARD: KindRules = {
       label: /^(?:cpu|processor|prozessor)/i,
       read: ({ value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
-        return /\btdp\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
+        return /\btdp\b|\b(?:up to|bis)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
       },
     },
     {

@@ -16,7 +16,9 @@ type Finder = {
   readonly gathers?: 'all' | 'line';
 };
 
-const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,})(.*)$/;
+const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,}|\s[–-]\s)(.*)$/;
+/** Heads of lists that stand without a colon. */
+const HEAD = /^(?:lan|network(?:ing)?|ethernet|netzwerk|fans?|cooling|lüfter|drive bays|expansion slots|storage)$/i;
 
 /** The pieces of all lines; what stands under a label that has nothing behind it has that label. */
 function piecesOf(lines: readonly string[]): Piece[] {
@@ -24,6 +26,10 @@ function piecesOf(lines: readonly string[]): Piece[] {
   return lines.flatMap((line, i): Piece[] => {
     if (line === '') {
       under = '';
+      return [];
+    }
+    if (HEAD.test(line)) {
+      under = line;
       return [];
     }
     const pair = LABEL.exec(line);

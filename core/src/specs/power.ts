@@ -235,7 +235,7 @@ export const UPS: KindRules = {
       label: /outlet|socket|receptacle|steckdose|ausgänge|output connections/i,
       free: true,
       read: ({ label, value }, quantities) => {
-        const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|steckdosen)\b/i.test(value);
+        const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|[a-zäöü]*dosen?|c1[39]|iec)\b/i.test(value);
         const [one] = quantities;
         // `10 (5 on battery, 5 without)`: all of them stand first.
         const isFirst = quantities.length === 1 || /^\d+\s?\(/.test(value);

@@ -92,7 +92,7 @@ const UNITS: readonly Unit[] = [
   ['seconds?|secs?|sekunden|s', 's', 1],
 ];
 const UNIT = new RegExp(
-  `^\\s?(?:\\([wbhdlt]\\)\\s?)?(?:${UNITS.map(([pattern], i) => `(?<u${i}>${pattern})`).join('|')})(?![a-zµ])`,
+  `^\\s?(?:\\([wbhdlt]\\)\\s?)?(?:${UNITS.map(([pattern]) => `(${pattern})`).join('|')})(?![a-zµ])`,
   'i',
 );
 const NUMBER = /(?<![\d.,a-wyz_])[+-]?\d+(?:[ ’']\d{3})+(?:[.,]\d+)?(?!\d)|(?<![\d.,a-wyz_])[+-]?\d+(?:[.,]\d+)*/gi;
@@ -133,8 +133,8 @@ function unitAt(
   text: string,
 ): { readonly dimension: Dimension; readonly factor: number; readonly length: number } | null {
   const found = UNIT.exec(text);
-  if (!found?.groups) return null;
-  const index = UNITS.findIndex((_, i) => found.groups![`u${i}`] !== undefined);
+  if (!found) return null;
+  const index = UNITS.findIndex((_, i) => found[i + 1] !== undefined);
   const [, dimension, factor] = UNITS[index]!;
   // A small b is a bit, a large one a byte; where all is small nobody can tell of what the maker spoke.
   const isBits = dimension === 'MBps' && /[GM]b\/s/.test(found[0]);

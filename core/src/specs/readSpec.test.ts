@@ -11,6 +11,7 @@ import { FOURTH } from '../testing/specTexts/fourth';
 import { NINTH } from '../testing/specTexts/ninth';
 import { SECOND } from '../testing/specTexts/second';
 import { SEVENTH } from '../testing/specTexts/seventh';
+import { SEVENTEENTH } from '../testing/specTexts/seventeenth';
 import { SIXTEENTH } from '../testing/specTexts/sixteenth';
 import { SIXTH } from '../testing/specTexts/sixth';
 import { TENTH } from '../testing/specTexts/tenth';
@@ -36,6 +37,7 @@ test.each([
   ['of the fourteenth', FOURTEENTH],
   ['of the fifteenth', FIFTEENTH],
   ['of the sixteenth', SIXTEENTH],
+  ['of the seventeenth', SEVENTEENTH],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

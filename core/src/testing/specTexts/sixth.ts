@@ -46,6 +46,8 @@ Endurance: 3504 TBW
 Power (active/idle): 9 W / 3.7 W
 Weight: 140 g`,
     fields: {
+      idleW: 3.7,
+      busyW: 9,
       interface: 'sas',
       gbPerLane: 12,
       size: '2.5',
