@@ -57,6 +57,12 @@ test('a wish that only the high end passes is perhaps not met; a room louder tha
   expect(met({ earDb: 20 }, office)).toEqual({ earDb: 'yes' });
 });
 
+test('a machine without a fan and without a disk meets any wish for quiet; one without a board is open', () => {
+  const silent = fixture().add('satchel-1b').add('sprig-n4').add('clew-s16', 2).add('pike-960', 1);
+  expect(silent.assess().figures['sound.earIdleDb']).toBeUndefined();
+  expect(met({ earDb: 20 }, silent, fixture().add('pike-960', 1))).toEqual({ earDb: 'yes open' });
+});
+
 test('without wishes there are no rows, and no machine either', () => {
   expect(met({}, small(), large())).toEqual({});
   expect(wishesMet([], AS_OF)).toEqual([]);

@@ -1,6 +1,9 @@
 import { createAssessor, type Assessment, type AssessOptions } from '../assess';
 import type { Brief, Build } from '../build/build';
+import type { FigureContext } from '../figures/context';
 import type { FigureId } from '../figures/figures';
+import { Ledger } from '../figures/quantity';
+import { soundSources } from '../figures/sound/ear';
 import { dataDrives } from '../machine/roles';
 import { isKind } from '../machine/units';
 import { poolTold } from '../pool/poolTold';
@@ -108,7 +111,7 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
       if (wish === 'moneyMinor' && build.currency !== currency) return 'open';
       const { codes, rests } = LIMITS[wish];
       const known = rests
-        ? assessment.figures[rests] !== undefined
+        ? assessment.figures[rests] !== undefined || (wish === 'earDb' && isSilent(assessor.context(held)))
         : wish in RESTS_ON && units.some((unit) => isKind(unit, RESTS_ON[wish as keyof typeof RESTS_ON]));
       return known ? said(codes) : 'open';
     },
@@ -119,7 +122,11 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
   };
 }
 
-function failuresMet(context: Parameters<typeof poolTold>[0], wished: number): Met {
+/** Whether a machine that has its board makes no sound at all: no fan, and nothing that turns. */
+const isSilent = (context: FigureContext): boolean =>
+  context.units.some((unit) => isKind(unit, 'board')) && soundSources(context, new Ledger(false)).length === 0;
+
+function failuresMet(context: FigureContext, wished: number): Met {
   const { sets, all } = poolTold(context);
   return sets.length === 0 ? 'open' : all.any >= wished ? 'yes' : 'no';
 }

@@ -28,10 +28,13 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
         <table className="mt-1 border-collapse text-[13px]">
           <thead className="text-mid">
             <tr>
-              <th className="py-1 pr-6 text-left font-normal">wish</th>
+              <th className="min-w-24 py-1 pr-6 text-left font-normal max-[900px]:pr-2">wish</th>
               <th className="py-1 pr-6 text-left font-normal">asked</th>
               {machines.map((machine, i) => (
-                <th key={machine.id} className="min-w-36 py-1 pr-6 text-left font-normal text-ink">
+                <th
+                  key={machine.id}
+                  className="py-1 pr-6 text-left font-normal text-ink min-[900px]:min-w-36 max-[900px]:pr-3"
+                >
                   <span className="mono font-semibold">{LETTERS[i]}</span> {nameOf(machine)}
                 </th>
               ))}
@@ -40,8 +43,8 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
           <tbody>
             {wishes.map((row) => (
               <tr key={row.wish} className="border-t border-dotted border-line" data-wish={row.wish}>
-                <th className="py-1 pr-6 text-left font-normal">{wishLabel(row)}</th>
-                <td className="py-1 pr-6 text-mid">{wishedWords(row, first.currency)}</td>
+                <th className="py-1 pr-6 text-left font-normal max-[900px]:pr-2">{wishLabel(row)}</th>
+                <td className="min-w-20 py-1 pr-6 text-mid max-[900px]:pr-2">{wishedWords(row, first.currency)}</td>
                 {row.met.map((met, i) => (
                   <td key={machines[i]?.id} className={`py-1 pr-6 ${TONE[met]}`}>
                     {MET_WORDS[met]}
@@ -54,7 +57,7 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
                 met
               </th>
               {machines.map((machine, i) => (
-                <td key={machine.id} className="max-w-60 py-1 pr-6 align-top" data-met={LETTERS[i]}>
+                <td key={machine.id} className="max-w-60 py-1 pr-6 align-top max-[900px]:pr-3" data-met={LETTERS[i]}>
                   {metWords(wishes, i)}
                 </td>
               ))}

@@ -51,7 +51,7 @@ export const MET_WORDS: Readonly<Record<Met, string>> = {
   yes: 'yes',
   perhaps: 'perhaps not',
   no: 'no',
-  open: 'not chosen yet',
+  open: 'open',
 };
 
 /** How many wishes a machine meets, and which it does not: `5 of 7; not: noise at the ear`. */
