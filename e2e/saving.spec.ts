@@ -281,3 +281,23 @@ for (const how of ['is silent', 'dies'] as const) {
     expect((await storedBuild(request, id)).items.some((item) => item.sheet === 'barge-8')).toBe(false);
   });
 }
+
+test('two wishes of one brief, changed in two places, are both there after mine are put on theirs', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'hall-cupboard', 'two-wishes');
+  const bench = await new BenchPage(page).open(id, '/brief');
+  const etag = (await request.get(`/api/builds/${id}`)).headers().etag!;
+  const there = await storedBuild(request, id);
+  const answer = await request.put(`/api/builds/${id}`, {
+    data: { ...there, brief: { ...there.brief, earDb: 31 } },
+    headers: { 'if-match': etag },
+  });
+  expect(answer.ok()).toBe(true);
+  await page.getByLabel('Idle, at the wall').fill('47');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Put my changes on theirs' }).click();
+  await expect.poll(async () => (await storedBuild(request, id)).brief).toMatchObject({ idleW: 47, earDb: 31 });
+  await bench.settled();
+});

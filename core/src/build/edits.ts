@@ -30,7 +30,8 @@ const SETTABLE = {
 type SettableSection = keyof typeof SETTABLE;
 
 const setEdits = Object.entries(SETTABLE).map(([name, value]) =>
-  z.strictObject({ type: z.literal(`set.${name}`), value }),
+  // `was`: the section before, so that only what changed is changed on another version; making the edit reads it not.
+  z.strictObject({ type: z.literal(`set.${name}`), value, was: value.optional() }),
 );
 
 /** Everything that can happen to a build, as data. Ids come in with the edit. */

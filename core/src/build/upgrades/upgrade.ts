@@ -33,8 +33,10 @@ export const upgradeBuild = (raw: Raw, from: number): Raw =>
 /** Edits made on a build of an earlier format, as edits of the newest. */
 export const upgradeEdits = (edits: readonly unknown[], from: number): readonly unknown[] =>
   UPGRADES.slice(from - 1).reduce<readonly unknown[]>(
-    (now, step) => now.map((edit) => (isRecord(edit) ? step.edit(edit) : edit)),
+    (now, step) => now.map((edit) => (isRecord(edit) ? step.edit(withoutWas(edit)) : edit)),
     edits,
   );
 
+/** What a section was is of the format it was in, and of no use in another. */
+const withoutWas = ({ was: _was, ...edit }: Raw): Raw => edit;
 const isRecord = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
