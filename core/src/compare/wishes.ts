@@ -10,7 +10,7 @@ import { poolTold } from '../pool/poolTold';
 import type { Snag } from '../snags/snag';
 import type { SnagCode } from '../snags/words';
 
-export type Feature = NonNullable<Brief['mustHave']>[number];
+type Feature = NonNullable<Brief['mustHave']>[number];
 type Limit =
   | 'usableTb'
   | 'usableLaterTb'

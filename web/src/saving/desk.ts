@@ -15,7 +15,7 @@ import {
   type KeptCopy,
   type Versioned,
 } from './draft';
-import { joinOnto, type Joined, type Settle } from './join';
+import type { Joined, Settle } from './join';
 
 /** The server, the browser's storage and the clock, as the desk needs them; none of them throws. */
 export type Ports = {
@@ -36,6 +36,11 @@ export type Ports = {
   readonly later: (ms: number, work: () => void) => () => void;
   readonly changed: (id: string) => void;
 };
+/** What joining takes is fetched once the page stands (`fetchJoining`), so that the first view is sooner there. */
+const joining = () => import('./join').catch(() => null);
+export const fetchJoining = (): void => void joining();
+const NOT_FETCHED = 'What puts two versions together could not be fetched: try it again. Nothing was changed.';
+
 export type Opened = 'ready' | 'missing' | 'failed' | 'unreadable';
 
 const SAVE_AFTER_MS = 500;
@@ -189,7 +194,9 @@ export function createDesk(ports: Ports) {
       const draft = places.get(id)?.draft;
       if (!draft) return { words: null };
       const { build, unsaved } = draft;
-      const joined = await joinOnto(onto, unsaved, ports.settle);
+      const code = await joining();
+      if (!code) return { words: NOT_FETCHED };
+      const joined = await code.joinOnto(onto, unsaved, ports.settle);
       if (joined.left && copied !== build) {
         const failed = await makeCopy(copyNamed(build, nth > 1 ? `${copyId}-${nth}` : copyId));
         if (failed)
@@ -350,7 +357,9 @@ export function createDesk(ports: Ports) {
       for (;;) {
         // Joined to what stands here now: something may be edited while it is joined, or the copy on its way.
         const ground = place.draft.build;
-        const { build, edits, left } = await joinOnto(ground, stray.edits, ports.settle);
+        const code = await joining();
+        if (!code) return { words: NOT_FETCHED };
+        const { build, edits, left } = await code.joinOnto(ground, stray.edits, ports.settle);
         if (left && !isCopied) {
           const failed = await makeCopy(copyNamed(stray.build, copyId));
           if (failed) return { words: failed };

@@ -1,4 +1,4 @@
-import { createDesk } from './desk';
+import { createDesk, fetchJoining } from './desk';
 import { forget, forgetKeys, keep, keptOf } from './keptStore';
 import { tellKeyWanted } from '../state/keyWanted';
 import { settleIn } from '../worker/client';
@@ -28,3 +28,6 @@ export const desk = createDesk({
     for (const listener of listeners) listener(id);
   },
 });
+
+const FETCHED_AFTER_MS = 2_000;
+globalThis.addEventListener?.('load', () => setTimeout(fetchJoining, FETCHED_AFTER_MS));

@@ -1,5 +1,6 @@
 import { newBuild, type Build, type Edit } from '@inch-tower/core';
-import { merge, onto, withWas } from './threeWay';
+import { merge, onto } from './threeWay';
+import { withWas } from './was';
 
 const base = (): Build => newBuild('m', 'Mill');
 const brief = (value: Build['brief']): Edit => ({ type: 'set.brief', value });

@@ -1,25 +1,6 @@
 import same from 'fast-deep-equal';
 import type { Build, Edit } from '@inch-tower/core';
-
-type Whole = Extract<Edit, { type: `set.${string}` }>;
-const isWhole = (edit: Edit): edit is Whole => edit.type.startsWith('set.');
-const sectionOf = ({ type }: Whole) => type.slice('set.'.length) as keyof Build;
-
-/**
- * Edits that set a section, each with what it was before: on another version only what was changed is changed there,
- * and not the whole section.
- */
-export function withWas(build: Build, edits: readonly Edit[]): readonly Edit[] {
-  if (!edits.some(isWhole)) return edits;
-  const now: Record<string, unknown> = {};
-  return edits.map((edit) => {
-    if (!isWhole(edit) || 'was' in edit) return edit;
-    const section = sectionOf(edit);
-    const was = section in now ? now[section] : build[section];
-    now[section] = edit.value;
-    return was === undefined ? edit : ({ ...edit, was } as unknown as Edit);
-  });
-}
+import { isWhole, sectionOf } from './was';
 
 /** An edit as it is made on another version: of a section with what both have changed in it. */
 export function onto(build: Build, edit: Edit): Edit {

@@ -1,4 +1,4 @@
-import { withWas } from '../saving/threeWay';
+import { withWas } from '../saving/was';
 import { makeStep, wantsSettling, type Build, type Edit, type Refusal, type Step } from '@inch-tower/core';
 
 /** What the settler needs of the worker and the page; none of it throws. */

@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../../state/store';
 import type { TaggedSnag } from '../../../worker/messages';
 
 /** A caution can be let stand, with the reason; it is counted apart then, and comes back with a word. */
-export function Accepting({ snag }: { readonly snag: TaggedSnag }) {
+export default function Accepting({ snag }: { readonly snag: TaggedSnag }) {
   const build = useAppSelector((state) => state.bench.build);
   const dispatch = useAppDispatch();
   const id = useId();

@@ -17,7 +17,7 @@ type Choice = {
  * What can be taken out of a chassis, moved in it or done to it: shown in the drawing and on the tapes before it is
  * done.
  */
-export function ChassisChanges({ unit }: { readonly unit: PlannedUnit }) {
+export default function ChassisChanges({ unit }: { readonly unit: PlannedUnit }) {
   const changes = useAppSelector((state) => state.bench.build!.changes);
   const sheet = useAppSelector((state) => state.bench.build!.sheets[unit.part.id]);
   if (unit.part.kind !== 'chassis' || !sheet) return null;

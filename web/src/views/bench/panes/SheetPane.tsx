@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import {
   groupAt,
   hostWords,
@@ -18,12 +19,13 @@ import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { factLine } from '../../../words/factLine';
 import { Numbers } from '../../sheets/Numbers';
 import { useBench } from '../hooks/benchContext';
-import { ChassisChanges } from './ChassisChanges';
 import { DriveRole } from './DriveRole';
 import { ItemLine } from '../../items/ItemLine';
 import { MemoryOrder } from '../drawing/MemoryOrder';
 import { WorthMeasuring } from './WorthMeasuring';
 import { useFocusStart } from '../hooks/useFocusStart';
+
+const ChassisChanges = lazy(() => import('./ChassisChanges'));
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
 
@@ -170,7 +172,11 @@ export function SheetPane() {
       )}
       <ItemLine unit={unit} />
       <DriveRole unit={unit} />
-      <ChassisChanges unit={unit} />
+      {unit.part.kind === 'chassis' && (
+        <Suspense fallback={null}>
+          <ChassisChanges unit={unit} />
+        </Suspense>
+      )}
       <MemoryOrder unit={unit} units={units} />
       <Places unit={unit} units={units} />
       <WorthMeasuring key={unit.id} unit={unit.id} />

@@ -1,11 +1,12 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { printSpot, type OpenThing } from '@inch-tower/core';
 import { useAppSelector } from '../../../state/store';
 import { useBench } from '../hooks/benchContext';
 import { useFocusStart } from '../hooks/useFocusStart';
-import { Accepting } from './Accepting';
 import { Remedies } from './Remedies';
 import { SnagRow } from './SnagRow';
+
+const Accepting = lazy(() => import('./Accepting'));
 
 /** What no snag is looked for, so that silence is not taken for good news. */
 function NotComputed() {
@@ -82,7 +83,11 @@ export function SnagsPane() {
               }}
             >
               {isOpen && snag.accepted === undefined && <Remedies snag={snag} rev={view.rev} />}
-              {isOpen && <Accepting snag={snag} />}
+              {isOpen && (
+                <Suspense fallback={null}>
+                  <Accepting snag={snag} />
+                </Suspense>
+              )}
             </SnagRow>
           );
         })}
