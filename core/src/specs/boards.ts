@@ -1,0 +1,148 @@
+import { formOf, isForm } from './forms';
+import { MEMORY_FORM, MEMORY_TYPE, memoryBytes, SOCKET, whole } from './hostWords';
+import { yesNo, type KindRules, type Rule } from './rule';
+
+/** The rear edge of boards by form (ATX, SSI and Mini-ITX specifications); the other side is the depth. */
+const EDGES_MM = [305, 244, 170] as const;
+function sideOf(which: 'edge' | 'depth'): NonNullable<Rule['read']> {
+  return (_entry, quantities) => {
+    const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
+    const [one, other] = sides;
+    if (one === undefined || other === undefined || sides.length !== 2) return undefined;
+    const edge = EDGES_MM.find((known) => sides.some((side) => Math.abs(side - known) <= 1.5));
+    if (edge === undefined) return undefined;
+    const isFirst = Math.abs(one - edge) <= 1.5;
+    return (which === 'edge') === isFirst ? one : other;
+  };
+}
+const SIDES: readonly Rule[] = (['edge', 'depth'] as const).map((which) => ({
+  field: which === 'edge' ? 'edgeMm' : 'depthMm',
+  label: /form ?fa[ck]tor|dimension|size|abmess|bauform|größe/i,
+  not: /pack|box/i,
+  read: sideOf(which),
+}));
+
+/** A board, and not what a case takes. */
+const BOARD_ITSELF =
+  /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
+const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc|registered ecc|ecc registered/i;
+
+export const BOARD: KindRules = {
+  kind: 'board',
+  cues: [
+    [BOARD_ITSELF, 5],
+    [/(?:mini-?itx|micro-?atx|(?<!mini-|micro-)atx|ssi-?[ce]eb) (?:server )?board\b/i, 4],
+    [/\d\s*[x×]\s*(?:[ru]|so-?)?dimm\b/i, 2],
+    [/\b(?:cpu )?socket|sockel/i, 2],
+    [/memory slots|dimm slots|\d\s*[x×]\s*ddr[345]/i, 2],
+    [/chipset|chipsatz|sata ports|\bbmc\b|\bipmi\b/i, 2],
+    [/(?:mini-itx|micro-?atx|matx|ssi-?[ce]eb|e-?atx)/i, 1],
+  ],
+  rules: [
+    {
+      field: 'holes',
+      label: /form ?factor|formfaktor|bauform|format/i,
+      read: ({ label, value }) => formOf(`${label} ${value}`),
+    },
+    {
+      field: 'holes',
+      free: true,
+      read: ({ label, value }) => (label === '' && isForm(value) ? formOf(value) : undefined),
+    },
+    ...SOCKET,
+    {
+      field: 'memorySlots',
+      label: /memory|speicher|dimm|ram/i,
+      read: ({ value }) =>
+        whole(
+          /\b(\d{1,2})\s*[x×]?\s*(?:ddr[345]\s*)?(?:[ru]|so-?)?dimm/i.exec(value)?.[1] ??
+            /^\s*(\d{1,2})\s*[x×]\s*ddr/i.exec(value)?.[1],
+        ),
+    },
+    {
+      field: 'memorySlots',
+      label: /(?:memory|dimm|ram|speicher)[ -]?(?:slots|sockets|bänke|steckplätze)/i,
+      read: ({ value }) => whole(/^\s*(\d{1,2})\b/.exec(value)?.[1]),
+    },
+    {
+      field: 'memoryMaxBytes',
+      label: /memory|speicher|ram/i,
+      read: ({ label, value }, quantities) => {
+        const words_ = `${label} ${value}`;
+        const at = /max|up to|bis zu|maximal/i.exec(value)?.index ?? (/max/i.test(label) ? 0 : -1);
+        return at < 0 || /per|module|modul/i.test(words_)
+          ? undefined
+          : memoryBytes(quantities.find((one) => one.dimension === 'B' && one.at >= at)?.value);
+      },
+    },
+    {
+      field: 'memorySlots',
+      free: true,
+      read: ({ label, value }) =>
+        label === ''
+          ? whole(
+              /^(\d{1,2})\s?(?:[x×]\s*)?(?:so-?)?dimm (?:slots?|sockets?)$/i.exec(value)?.[1] ??
+                /^(\d{1,2})\s?[x×]\s*(?:ddr[345] )?(?:[ru]|so-?)?dimm\b/i.exec(value)?.[1],
+            )
+          : undefined,
+    },
+    {
+      field: 'memoryMaxBytes',
+      free: true,
+      read: ({ label, value, text }, quantities) =>
+        label === '' &&
+        /(?:^|dimm\b.*)(?:up to|max\.?|bis zu)\s\d+\s?gb$/i.test(value) &&
+        /dimm|ddr|memory|speicher/i.test(text)
+          ? memoryBytes(quantities.find(({ dimension }) => dimension === 'B')?.value)
+          : undefined,
+    },
+    { field: 'memoryType', free: true, label: /memory|speicher|ram|dimm/i, read: MEMORY_TYPE },
+    { field: 'memoryForm', free: true, label: /memory|speicher|ram|dimm/i, read: MEMORY_FORM },
+    {
+      field: 'memoryEcc',
+      free: true,
+      label: /memory|speicher|\becc\b|ram/i,
+      read: ({ label, value }) =>
+        /non-?ecc(?! (?:and|und|\/))|no ecc|ecc not|ohne ecc/i.test(value)
+          ? undefined
+          : /^\W*ecc/i.test(label)
+            ? yesNo({ label, value, line: 0, text: '' })
+            : HAS_ECC.test(value)
+              ? true
+              : undefined,
+    },
+    ...SIDES,
+    {
+      field: 'remoteManagement',
+      free: true,
+      label: /^(?:lan|network|ethernet|ports)/i,
+      read: ({ value }) =>
+        /\b(?:ipmi|bmc)\b/i.test(value) && !/\bno\b|without|optional|ohne/i.test(value) ? true : undefined,
+    },
+    {
+      field: 'remoteManagement',
+      label: /\bbmc\b|ipmi|remote management|fernwart|management/i,
+      read: ({ value }) =>
+        /^\s*(?:no|none|nein|—|-)\b/i.test(value)
+          ? false
+          : /ipmi|bmc|redfish|yes|ja|kvm/i.test(value)
+            ? true
+            : undefined,
+    },
+    {
+      field: 'carriesW',
+      label: /^(?:cpu|processor|prozessor)/i,
+      read: ({ value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        return /\btdp\b|\b(?:up to|bis)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
+      },
+    },
+    {
+      field: 'carriesW',
+      label: /(?:cpu|processor|prozessor).*(?:power|tdp|leistung)|\btdp\b/i,
+      dimension: 'W',
+      pick: 'most',
+    },
+    { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'most' },
+  ],
+};

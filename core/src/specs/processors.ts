@@ -1,0 +1,100 @@
+import { SOCKET, whole } from './hostWords';
+import { generation, words, yesNo, type KindRules } from './rule';
+
+const TDP_OF = /\btdp(?: of|:)? (\d{1,3}) ?w\b/i;
+export const PROCESSOR: KindRules = {
+  kind: 'processor',
+  cues: [
+    [/\bcores\b|kerne/i, 3],
+    [/threads/i, 3],
+    [/processor base power|\btdp\b/i, 1],
+    [/turbo|boost|l3 cache|basistakt/i, 2],
+  ],
+  rules: [
+    {
+      field: 'cores',
+      label: /cores|kerne/i,
+      not: /performance|efficien|graphics|p-cores|e-cores|grafik/i,
+      read: ({ value }) => whole(/^\s*(\d{1,3})\b(?!\.)/.exec(value)?.[1]),
+    },
+    {
+      field: 'threads',
+      label: /cores?\s*\/\s*threads?|kerne\s*\/\s*threads?/i,
+      read: ({ value }) => whole(/^\s*\d{1,3}\s*\/\s*(\d{1,3})\b/.exec(value)?.[1]),
+    },
+    {
+      field: 'threads',
+      label: /threads/i,
+      not: /cores?\s*\/|kerne\s*\//i,
+      read: ({ value }) => whole(/^\s*(\d{1,3})\b/.exec(value)?.[1]),
+    },
+    {
+      field: 'cores',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? whole(/(?<![\w-])(\d{1,3})[ -](?:cores?|kerne)\b/i.exec(value)?.[1]) : undefined,
+    },
+    {
+      field: 'threads',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? whole(/(?<![\w-])(\d{1,3})[ -]threads?\b/i.exec(value)?.[1]) : undefined,
+    },
+    ...SOCKET,
+    {
+      field: 'sustainedW',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' ? whole((/(?<![\d.,])(\d{1,3}) ?w tdp\b/i.exec(value) ?? TDP_OF.exec(value))?.[1]) : undefined,
+    },
+    {
+      field: 'lanes',
+      label: /./,
+      free: true,
+      read: ({ value }) => whole(/(?<![\w.,-])(\d{1,3})(?: pcie?| pci express)? lanes\b/i.exec(value)?.[1]),
+    },
+    { field: 'gen', label: /./, free: true, read: generation },
+    {
+      field: 'graphics',
+      free: true,
+      read: (entry) =>
+        entry.label === ''
+          ? words(
+              [/\b(?:no|without|ohne) (?:integrated )?(?:graphics|grafik)/i, false],
+              [/\b(?:integrated|onboard|integrierte) (?:graphics|grafik)/i, true],
+            )(entry)
+          : undefined,
+    },
+    { field: 'sustainedW', label: /\btdp\b|base power|thermal design|grundleistung/i, dimension: 'W', pick: 'first' },
+    { field: 'peakW', label: /(?:max|turbo|peak|boost).*(?:power|leistung)|\bppt\b/i, dimension: 'W' },
+    {
+      field: 'lanes',
+      label: /pci\s?-?\s?e?(?:xpress)?.*lanes|lanes/i,
+      read: ({ value }) => whole(/^\s*(?:up to\s*)?(\d{1,3})\b/i.exec(value)?.[1]),
+    },
+    {
+      field: 'gen',
+      label: /pci\s?-?\s?e?(?:xpress)?.*(?:rev|version|gen)/i,
+      read: ({ value }) => whole(/([1-6])(?:\.\d)?/.exec(value)?.[1]),
+    },
+    { field: 'memoryEcc', label: /\becc\b/i, read: yesNo },
+    {
+      field: 'memoryEcc',
+      free: true,
+      label: /memory/i,
+      read: ({ label, value, text }) =>
+        /\becc\b/i.test(value) &&
+        !/non-?ecc|no ecc|without/i.test(text) &&
+        (label !== '' || (/^\s*ecc\s*$/i.test(value) && /memory|dimm/i.test(text)))
+          ? true
+          : undefined,
+    },
+    {
+      field: 'graphics',
+      label: /graphics|grafik/i,
+      not: /frequency|memory|model|max|core/i,
+      read: (entry) => yesNo(entry) ?? (/^integr/i.test(entry.value) ? true : undefined),
+    },
+    { field: 'maxC', label: /tjmax|t\s?junction|tcase|max.*temp/i, dimension: 'C' },
+  ],
+};
