@@ -3,7 +3,11 @@ import type { ArchetypeId } from '../parts/ids';
 import type { Found, Line } from './found';
 
 /** One structure of the DMI tables (SMBIOS, DSP0134): its type and its fields as printed. */
-type DmiEntry = { readonly type: number; readonly title: string; readonly fields: Readonly<Record<string, string>> };
+export type DmiEntry = {
+  readonly type: number;
+  readonly title: string;
+  readonly fields: Readonly<Record<string, string>>;
+};
 
 export function readDmi(lines: readonly Line[]): DmiEntry[] {
   const entries: { type: number; title: string; fields: Record<string, string> }[] = [];
@@ -29,62 +33,11 @@ export function readDmi(lines: readonly Line[]): DmiEntry[] {
 }
 
 const EMPTY = /^(not specified|unknown|none|no module installed|to be filled by o\.?e\.?m\.?|default string|n\/a)$/i;
-const said = (entry: DmiEntry | undefined, field: string): string | undefined => {
+export const said = (entry: DmiEntry | undefined, field: string): string | undefined => {
   const value = entry?.fields[field];
   return value && !EMPTY.test(value) ? value : undefined;
 };
 const GIB = 1024 ** 3;
-
-export function boardFound(entries: readonly DmiEntry[]): Found[] {
-  const board = entries.find((entry) => entry.type === 2);
-  const name = [said(board, 'Manufacturer'), said(board, 'Product Name')].filter(Boolean).join(' ');
-  if (!name) return [];
-  const sockets = entries.filter((entry) => entry.type === 17).length;
-  const array = entries.find((entry) => entry.type === 16);
-  const most = bytesOf(said(array, 'Maximum Capacity'));
-  const type = typeOf(entries);
-  const form = formOf(entries);
-  return [
-    {
-      kind: 'board',
-      name: name.slice(0, 120),
-      count: 1,
-      archetype: 'board-atx' as ArchetypeId,
-      values: {
-        ...(sockets
-          ? {
-              memorySlots: Math.min(32, sockets),
-              memoryFillOrder: Array.from({ length: Math.min(32, sockets) }, (_, i) => i + 1),
-            }
-          : {}),
-        ...(most ? { memoryMaxBytes: most } : {}),
-        ...(type ? { memoryType: type } : {}),
-        ...(form ? { memoryForm: form } : {}),
-        memoryEcc: /ecc/i.test(said(array, 'Error Correction Type') ?? ''),
-      },
-      guessed: ['size and holes', 'ports and slots', 'watts', 'socket'],
-    },
-  ];
-}
-
-export function processorFound(entries: readonly DmiEntry[]): Found[] {
-  // The memory it runs with today is memory it takes.
-  const memory = typeOf(entries);
-  return entries
-    .filter((entry) => entry.type === 4 && said(entry, 'Version'))
-    .map((entry): Found => ({
-      kind: 'processor',
-      name: said(entry, 'Version')!.slice(0, 120),
-      count: 1,
-      archetype: 'cpu-desktop' as ArchetypeId,
-      values: {
-        ...whole('cores', said(entry, 'Core Count')),
-        ...whole('threads', said(entry, 'Thread Count')),
-        ...(memory ? { memoryTypes: [memory] } : {}),
-      },
-      guessed: ['socket', 'lanes', 'watts'],
-    }));
-}
 
 /** Modules by what they are: alike ones together. */
 export function memoryFound(entries: readonly DmiEntry[]): Found[] {
@@ -126,22 +79,22 @@ export function memoryFound(entries: readonly DmiEntry[]): Found[] {
   });
 }
 
-const whole = (field: string, value: string | undefined) => {
+export const whole = (field: string, value: string | undefined) => {
   const number = Number(value);
   return Number.isInteger(number) && number > 0 ? { [field]: number } : {};
 };
-const typeOf = (entries: readonly DmiEntry[]) =>
+export const typeOf = (entries: readonly DmiEntry[]) =>
   entries.flatMap((entry) =>
     entry.type === 17 ? MEMORY_TYPES.filter((one) => one === said(entry, 'Type')?.toLowerCase()) : [],
   )[0];
-const formOf = (entries: readonly DmiEntry[]) =>
+export const formOf = (entries: readonly DmiEntry[]) =>
   entries.flatMap((entry) => {
     const form = entry.type === 17 ? said(entry, 'Form Factor') : undefined;
     return form && /dimm/i.test(form) ? [/so-?dimm/i.test(form) ? ('so-dimm' as const) : ('dimm' as const)] : [];
   })[0];
 
 /** “8 GB” or “8192 MB” in bytes; the tables count in powers of two (SMBIOS). */
-function bytesOf(text: string | undefined): number | null {
+export function bytesOf(text: string | undefined): number | null {
   const found = /^(\d+)\s*(kB|MB|GB|TB)$/i.exec(text ?? '');
   if (!found) return null;
   const unit = { kb: 1024, mb: 1024 ** 2, gb: GIB, tb: GIB * 1024 }[found[2]!.toLowerCase() as 'kb'];

@@ -1,5 +1,6 @@
 import { plainAt } from '../lists';
-import { boardFound, memoryFound, processorFound, readDmi } from './dmi';
+import { memoryFound, readDmi } from './dmi';
+import { boardFound, processorFound, supplyFound } from './dmiBoard';
 import { drivesFound, type DriveListing } from './drives';
 import type { Found, Line } from './found';
 import { cardsFound, readPci } from './pci';
@@ -41,6 +42,7 @@ export function readListings(text: string): ReadListings {
     ...boardFound(dmi),
     ...processorFound(dmi),
     ...memoryFound(dmi),
+    ...supplyFound(dmi),
     ...cardsFound(pci),
     ...fromDrives.found,
   ];

@@ -106,6 +106,7 @@ export function OldMachine({
                   <span className="block text-[12.5px] text-mid">
                     {factLine(resolve(sheetFor(one, 'own-preview', catalogue), catalogue.archetypes[one.archetype]!))}
                     {one.hours === undefined ? '' : `, ${one.hours} h`}
+                    {one.year === undefined ? '' : `, ${one.year}`}
                   </span>
                   {one.guessed.length > 0 && (
                     <span className="block text-[12.5px] text-mid">Guessed: {one.guessed.join(', ')}</span>
@@ -139,8 +140,13 @@ export function OldMachine({
   );
 }
 
-const sheetFor = (one: Found, id: string, catalogue: OwnedCatalogue): Sheet =>
-  ownSheet(id as never, catalogue.archetypes[one.archetype]!, { name: one.name, values: one.values, basis: 'stated' });
+/** What the listing says is stated; what we guessed of it stays typical, and is put right in its sheet. */
+function sheetFor(one: Found, id: string, catalogue: OwnedCatalogue): Sheet {
+  const archetype = catalogue.archetypes[one.archetype]!;
+  const sheet = ownSheet(id as never, archetype, { name: one.name, values: one.values, basis: 'stated' });
+  const guesses = (one.typical ?? []).map((field) => [field, { basis: 'typical' as const }] as const);
+  return guesses.length > 0 ? { ...sheet, from: { ...sheet.from, ...Object.fromEntries(guesses) } } : sheet;
+}
 
 function stockOf(
   found: readonly Found[],
@@ -155,6 +161,7 @@ function stockOf(
       sheet: id,
       count: one.count,
       ...(one.hours === undefined ? {} : { hours: one.hours }),
+      ...(one.year === undefined ? {} : { year: one.year }),
       ...(one.note ? { note: one.note } : {}),
     };
     return { sheet: sheetFor(one, id, catalogue), entry };
