@@ -52,6 +52,11 @@ test('a drive both have moved into another set is in the one I chose, and in no 
   });
 });
 
+test('a rate given here and another there, where there was none, are both kept', () => {
+  const mine = madeOn(base(), { type: 'set.rates', value: { CHF: 1.05 } });
+  expect(onto({ ...base(), rates: { USD: 0.9 } }, mine)).toMatchObject({ value: { CHF: 1.05, USD: 0.9 } });
+});
+
 test('edits of one step know what those before them left; other edits are what they were', () => {
   const build = base();
   const edits: Edit[] = [brief({ idleW: 40 }), brief({ idleW: 40, earDb: 24 }), { type: 'set.stage', value: 0 }];

@@ -15,7 +15,9 @@ export function withWas(build: Build, edits: readonly Edit[]): readonly Edit[] {
   return edits.map((edit) => {
     if (!isWhole(edit) || 'was' in edit) return edit;
     const section = sectionOf(edit);
-    const was = section in now ? now[section] : build[section];
+    // A section that was not there, as rates between currencies, was one with nothing in it.
+    const before = section in now ? now[section] : build[section];
+    const was = before ?? (section === 'rates' ? {} : undefined);
     now[section] = edit.value;
     return was === undefined ? edit : ({ ...edit, was } as unknown as Edit);
   });
