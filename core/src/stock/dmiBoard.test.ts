@@ -94,6 +94,18 @@ test('the place of a processor is no socket, and modules are counted where the t
   expect(part.kind === 'board' && part.m2Sockets.length).toBe(1);
 });
 
+test('a board on which an M.2 drive runs has where it goes, whatever its memory', () => {
+  const listing = JSON.stringify({
+    blockdevices: [
+      { name: 'nvme0n1', size: 500107862016, rota: false, type: 'disk', tran: 'nvme', model: 'Stickle 500' },
+    ],
+  });
+  const { found } = readListings(`${tables(BOARD, bank('DDR3'))}\n${listing}`);
+  const one = found.find(({ kind }) => kind === 'board')!;
+  expect(Object.keys(one.values)).not.toContain('m2Sockets');
+  expect(one.typical).toEqual([]);
+});
+
 test('a supply that tells of itself: one of a server, or an old plain one', () => {
   const supplies = (fields: Readonly<Record<string, string>>) =>
     readListings(tables(BOARD, [39, fields])).found.filter(({ kind }) => kind === 'supply');

@@ -3,8 +3,11 @@ import { bytesOf, formOf, said, typeOf, whole, type DmiEntry } from './dmi';
 import type { Found } from './found';
 import { m2From, slotsFrom } from './dmiSlots';
 
-/** The board of the tables, on the class its other entries speak for. */
-export function boardFound(entries: readonly DmiEntry[]): Found[] {
+/**
+ * The board of the tables, on the class its other entries speak for; `hasModules`: M.2 drives run on it, so it has a
+ * place for them.
+ */
+export function boardFound(entries: readonly DmiEntry[], hasModules: boolean): Found[] {
   const board = entries.find((entry) => entry.type === 2);
   const name = [said(board, 'Manufacturer'), said(board, 'Product Name')].filter(Boolean).join(' ');
   if (!name) return [];
@@ -15,7 +18,8 @@ export function boardFound(entries: readonly DmiEntry[]): Found[] {
   const form = formOf(entries);
   const socket = socketOf(entries);
   const slots = slotsFrom(entries, type);
-  const m2 = m2From(entries, type);
+  const told = m2From(entries, type);
+  const m2 = hasModules && told?.length === 0 ? undefined : told;
   const year = yearOf(entries);
   return [
     {

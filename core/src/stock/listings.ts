@@ -39,7 +39,10 @@ export function readListings(text: string): ReadListings {
   if (dmi.length) recognised.add('DMI tables');
   const fromDrives = drivesFound(drives);
   const found = [
-    ...boardFound(dmi),
+    ...boardFound(
+      dmi,
+      fromDrives.found.some(({ archetype }) => archetype.startsWith('flash-m2')),
+    ),
     ...processorFound(dmi),
     ...memoryFound(dmi),
     ...supplyFound(dmi),
