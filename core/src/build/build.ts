@@ -65,8 +65,8 @@ export const changeSchema = z.discriminatedUnion('kind', [
 ]);
 export type Change = z.infer<typeof changeSchema>;
 
-/** Wishes are goals to reach, limits are not to be passed. Every one is optional. */
 const featureSchema = z.enum(['ecc', 'hotSwap', 'remoteManagement', 'allFlash']);
+/** Wishes are goals to reach, limits are not to be passed. Every one is optional. */
 export const briefSchema = z.strictObject({
   purpose: z.string().max(2000).optional(),
   usableTb: positive.optional(),

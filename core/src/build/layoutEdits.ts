@@ -68,8 +68,7 @@ function hasUnits(build: Build, spots: readonly SpotRef[]): boolean {
 
 /**
  * Lays one cable: what ended at its port takes the port this one had, where it had one of the same kind; other cables
- * in
- * its way are taken off.
+ * in its way are taken off.
  */
 function putCable(build: Build, wire: Build['layout']['wires'][number]): SectionsSet | Refusal {
   if (!hasUnits(build, [...wire.host, ...wire.device]))

@@ -33,9 +33,12 @@ export type WishRow = {
   readonly met: readonly Met[];
 };
 
-/** What each wish is checked by: the snags of a machine under that brief, once what it rests on is known. */
+/** What each wish is checked by: the snags of a machine under that brief, once what it rests on is there. */
 const LIMITS: Readonly<
-  Record<Exclude<Limit, 'failuresSurvived'>, { readonly codes: readonly SnagCode[]; readonly rests: FigureId | null }>
+  Record<
+    Exclude<Limit, 'failuresSurvived'>,
+    { readonly codes: readonly SnagCode[]; readonly rests: FigureId | 'board' | 'chassis' }
+  >
 > = {
   usableTb: { codes: ['within.usable'], rests: 'capacity.usableTb' },
   usableLaterTb: { codes: ['within.usableLater'], rests: 'capacity.usableTb' },
@@ -44,15 +47,9 @@ const LIMITS: Readonly<
   peakW: { codes: ['within.peak'], rests: 'power.peakWallW' },
   earDb: { codes: ['within.sound'], rests: 'sound.earIdleDb' },
   moneyMinor: { codes: ['within.money'], rests: 'cost.now' },
-  networkGbPerS: { codes: ['within.network'], rests: null },
-  rackUnits: { codes: ['within.rackUnits'], rests: null },
-  size: { codes: ['within.size', 'fits.rackDepth'], rests: null },
-};
-/** The kinds of part that tell whether a machine has a feature. */
-const RESTS_ON: Readonly<Record<'networkGbPerS' | 'rackUnits' | 'size', 'board' | 'chassis'>> = {
-  networkGbPerS: 'board',
-  rackUnits: 'chassis',
-  size: 'chassis',
+  networkGbPerS: { codes: ['within.network'], rests: 'board' },
+  rackUnits: { codes: ['within.rackUnits'], rests: 'chassis' },
+  size: { codes: ['within.size', 'fits.rackDepth'], rests: 'chassis' },
 };
 const SIZES = ['maxWidthMm', 'maxHeightMm', 'maxDepthMm', 'maxMassG'] as const;
 
@@ -110,9 +107,10 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
       if (wish === 'failuresSurvived') return failuresMet(assessor.context(held), brief.failuresSurvived ?? 0);
       if (wish === 'moneyMinor' && build.currency !== currency) return 'open';
       const { codes, rests } = LIMITS[wish];
-      const known = rests
-        ? assessment.figures[rests] !== undefined || (wish === 'earDb' && isSilent(assessor.context(held)))
-        : wish in RESTS_ON && units.some((unit) => isKind(unit, RESTS_ON[wish as keyof typeof RESTS_ON]));
+      const known =
+        rests === 'board' || rests === 'chassis'
+          ? units.some((unit) => isKind(unit, rests))
+          : assessment.figures[rests] !== undefined || (wish === 'earDb' && isSilent(assessor.context(held)));
       return known ? said(codes) : 'open';
     },
     feature: (wish: Feature): Met =>

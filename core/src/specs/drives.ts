@@ -125,7 +125,7 @@ const RULES: readonly Rule[] = [
   { field: 'rpm', label: /speed|rpm|drehzahl|umdrehung/i, free: true, dimension: 'rpm', pick: 'first' },
   {
     field: 'sequentialMBps',
-    label: /transfer|sustained|sequential|sequenti|lese|read|datenrate|data rate|throughput|transfer/i,
+    label: /transfer|sustained|sequenti|lese|read|datenrate|data rate|throughput/i,
     not: /random|zufäll|burst|buffer|interface|write|schreib|cache/i,
     dimension: 'MBps',
     pick: 'most',

@@ -6,14 +6,14 @@ const NEWEST_GEN: Readonly<Record<string, number>> = { ddr3: 3, ddr4: 4, ddr5: 5
 
 /** Slots by the tables (SMBIOS type 9), in their order; undefined where they name none. */
 export function slotsFrom(entries: readonly DmiEntry[], memory: string | undefined): readonly Row[] | undefined {
-  const told = entries.flatMap((entry, i) => {
+  const told = entries.flatMap((entry) => {
     const type = entry.type === 9 ? said(entry, 'Type') : undefined;
     if (!type || /m\.2|mini|mxm|u\.2|oculink/i.test(type)) return [];
     const lanes = Number(/\bx(16|8|4|1)\b/i.exec(type)?.[1]);
     const isPci = /(?:^|\d-bit )PCI(?:$|\b(?! express))/i.test(type) && !/express/i.test(type);
     if (!isPci && !(lanes > 0 && /pci express|pcie/i.test(type))) return [];
     const gen = Number(/(?:express|gen|pcie) ?([1-6])\b/i.exec(type)?.[1]);
-    return [{ i, label: said(entry, 'Designation'), lanes: isPci ? 1 : lanes, gen, isPci }];
+    return [{ label: said(entry, 'Designation'), lanes: isPci ? 1 : lanes, gen, isPci }];
   });
   if (told.length === 0) return undefined;
   const widest = Math.max(...told.filter(({ isPci }) => !isPci).map(({ lanes }) => lanes), 0);

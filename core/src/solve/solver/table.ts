@@ -7,8 +7,8 @@ import type { BayGroupHere } from './bayPlans';
 import type { BoxHomes } from './boxHomes';
 
 /**
- * The dealing's own view of a machine: counts of classes, no names. Built by `lay.ts`, read by `layers.ts`, turned into
- * seats and cables by `expand.ts`.
+ * The dealing's own view of a machine: counts of classes, no names. Built by `buildTable.ts`, read by `layers.ts`,
+ * turned into seats and cables by `expand.ts`.
  */
 export type Table = {
   readonly drives: readonly DriveClass[];
@@ -20,7 +20,7 @@ export type Table = {
   readonly owned: readonly { readonly cable: string; readonly count: number }[];
   /** Controllers that might be given more drives than they take. */
   readonly limits: readonly { readonly unit: string; readonly most: number }[];
-  readonly homes: BoxHomes | null;
+  /** Where drives were before; null where none can leave its box. */ readonly homes: BoxHomes | null;
 };
 
 /** Drives that no place or port of this machine tells apart. */
