@@ -123,6 +123,17 @@ test('every view of a machine prints with its name, standing, revision and date,
   await expect(page.locator('.print-only').getByText('Brazier 800 1+1', { exact: true })).toBeVisible();
   for (const format of ['A4', 'Letter'])
     expect((await page.pdf({ format, preferCSSPageSize: false })).byteLength).toBeGreaterThan(10_000);
+
+  // What is on paper only is made when the browser is about to print, whatever was on the screen.
+  await page.emulateMedia({ media: 'screen' });
+  await expect(page.locator('.print-only')).toHaveCount(0);
+  await page.evaluate(
+    'addEventListener("beforeprint", () => { window.printed = ' +
+      '[...document.querySelectorAll(".print-only")].map((one) => one.textContent).join(" "); })',
+  );
+  await page.pdf({ format: 'A4' });
+  expect(await page.evaluate('window.printed')).toMatch(/Boathouse rack, bench.*Tern 8i carries no drive/s);
+  await expect(page.locator('.print-only')).toHaveCount(0);
 });
 
 test('with the colours of the reader what is chosen and the open tab still show', async ({ page }) => {

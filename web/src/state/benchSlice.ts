@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import type { Build, Edit } from '@inch-tower/core';
 import { ALL_SAVED, type SaveFacts } from '../saving/facts';
 import type { BenchView } from '../worker/messages';
@@ -104,9 +105,11 @@ export const benchSlice = createSlice({
         problem: null,
       };
     },
-    /** A late answer to an older revision is dropped. */
+    /** A late answer to an older revision is dropped. What has not changed stays the same object, not drawn again. */
     viewed: (state, { payload }: PayloadAction<BenchView>) =>
-      payload.rev === state.rev ? { ...state, view: payload, unworked: null } : state,
+      payload.rev === state.rev
+        ? { ...state, view: copyWithStructuralSharing<BenchView>(state.view, payload), unworked: null }
+        : state,
     notViewed: (state, { payload }: PayloadAction<{ rev: number; words: string }>) =>
       payload.rev === state.rev ? { ...state, unworked: payload.words } : state,
     saving: (state, { payload }: PayloadAction<SaveFacts>) => ({ ...state, ...payload }),

@@ -1,5 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { api } from './api';
 import { benchSlice } from './benchSlice';
 
@@ -11,4 +11,5 @@ export const store = configureStore({
 });
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppStore = useStore.withTypes<typeof store>();
 export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { OwnedCatalogue } from '../../state/api';
 import { BuildTitle } from '../build/BuildTitle';
@@ -23,28 +23,23 @@ export default function Bench() {
   const [help, setHelp] = useState(false);
   // Once fetched it stays, so that closing it leads the keyboard back.
   const [wasHelp, setWasHelp] = useState(false);
-  const askHelp = () => {
+  const askHelp = useCallback(() => {
     setWasHelp(true);
     setHelp(true);
-  };
+  }, []);
   const [isKitFolded, setKitFolded] = useState(() => remembered(KIT) === 'folded');
-  const foldKit = () => {
-    remember(KIT, isKitFolded ? 'open' : 'folded');
-    setKitFolded(!isKitFolded);
-  };
+  const foldKit = useCallback(() => {
+    setKitFolded((was) => {
+      remember(KIT, was ? 'open' : 'folded');
+      return !was;
+    });
+  }, []);
   useUndoKeys();
 
   return (
     <BenchContext.Provider value={ui}>
       <div className="print-page relative flex h-full min-h-[560px] flex-col">
-        <Masthead>
-          <BuildTitle onHelp={askHelp} onNamed={ui.toDrawing} />
-        </Masthead>
-        <div className="no-print contents">
-          <Tapes />
-          <ChangeLine />
-        </div>
-        <PrintHead view="bench" />
+        <Head onHelp={askHelp} onNamed={ui.toDrawing} />
         <main
           className={
             'print-page relative grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-auto ' +
@@ -72,3 +67,19 @@ export default function Bench() {
     </BenchContext.Provider>
   );
 }
+
+/** Above the machine: drawn again by what each of it shows, not by every edit. */
+const Head = memo(function Head({ onHelp, onNamed }: { readonly onHelp: () => void; readonly onNamed: () => void }) {
+  return (
+    <>
+      <Masthead>
+        <BuildTitle onHelp={onHelp} onNamed={onNamed} />
+      </Masthead>
+      <div className="no-print contents">
+        <Tapes />
+        <ChangeLine />
+      </div>
+      <PrintHead view="bench" />
+    </>
+  );
+});

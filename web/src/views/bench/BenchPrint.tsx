@@ -1,8 +1,13 @@
 import { useAppSelector } from '../../state/store';
+import { usePrinting } from '../build/usePrinting';
 import { countWords, moneyWords } from '../../words/format';
 
 /** On paper only: the snags with their reasons, and the kit with marks and prices. */
 export default function BenchPrint() {
+  return usePrinting() ? <SnagsAndKit /> : null;
+}
+
+function SnagsAndKit() {
   const build = useAppSelector((state) => state.bench.build);
   const snags = useAppSelector((state) => state.bench.view?.snags);
   if (!build) return null;

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, useSearchParams } from 'react-router';
 import { LIMITS, printSpot, verdictOf } from '@inch-tower/core';
 import type { SaveState } from '../../saving/draft';
@@ -23,11 +23,36 @@ type Props = {
 
 /** The name with its status, the views of the machine, undo and redo, and the saved state in words. */
 export function BuildTitle({ onHelp, onNamed }: Props) {
-  const { past, future, save, isWaiting, view, build, unworked } = useAppSelector((state) => state.bench);
-  const dispatch = useAppDispatch();
+  const id = useAppSelector((state) => state.bench.build?.id);
   // What is selected stays so from view to view.
   const sel = useSearchParams()[0].get('sel');
-  const chosen = sel ? `?sel=${encodeURIComponent(sel)}` : '';
+  return (
+    <>
+      <NameField onNamed={onNamed} />
+      <Verdict id={id} sel={sel} />
+      {id !== undefined && <ViewsOf id={id} sel={sel} />}
+      <UndoRedo />
+      <SaveWords />
+      <GiveOut />
+      {onHelp && (
+        <button
+          type="button"
+          className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline"
+          onClick={onHelp}
+        >
+          Keys <span className="key">?</span>
+        </button>
+      )}
+    </>
+  );
+}
+
+type Of = { readonly id: string | undefined; readonly sel: string | null };
+
+/** How the machine stands, leading to what is to be chosen or read. */
+const Verdict = memo(function Verdict({ id, sel }: Of) {
+  const view = useAppSelector((state) => state.bench.view);
+  const unworked = useAppSelector((state) => state.bench.unworked);
   const status = view && STATUS_WORDS[view.status];
   const verdict = view && verdictOf(view);
   // Where parts are missing the first of them is what to choose; else what was found is what to read.
@@ -37,9 +62,8 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
     : `?pane=snags${sel ? `&sel=${encodeURIComponent(sel)}` : ''}`;
   return (
     <>
-      <NameField onNamed={onNamed} />
       <Link
-        to={`/b/${build?.id ?? ''}${verdictQuery}`}
+        to={`/b/${id ?? ''}${verdictQuery}`}
         aria-live="polite"
         title={next ? `Choose: ${next.label.toLowerCase()}` : 'To what was found'}
         className={
@@ -56,51 +80,60 @@ export function BuildTitle({ onHelp, onNamed }: Props) {
           {verdict.notComputed}
         </span>
       )}
-      {build && (
-        <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]">
-          <ViewLink to={`/b/${build.id}${chosen}`}>Bench</ViewLink>
-          <ViewLink to={`/b/${build.id}/wiring${chosen}`}>Wiring</ViewLink>
-          <ViewLink to={`/b/${build.id}/power`}>Power</ViewLink>
-          <ViewLink to={`/b/${build.id}/air`}>Air</ViewLink>
-          <ViewLink to={`/b/${build.id}/pool`}>Pool</ViewLink>
-          <ViewLink to={`/b/${build.id}/bill`}>Bill</ViewLink>
-          <ViewLink to={`/b/${build.id}/brief`}>Brief</ViewLink>
-        </nav>
-      )}
-      <span className="ml-2 flex gap-1">
-        <button
-          type="button"
-          className="press"
-          disabled={past.length === 0}
-          onClick={() => dispatch(undo())}
-          title={past.at(-1)?.words}
-        >
-          Undo
-        </button>
-        <button
-          type="button"
-          className="press"
-          disabled={future.length === 0}
-          onClick={() => dispatch(redo())}
-          title={future[0]?.words}
-        >
-          Redo
-        </button>
-      </span>
-      <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">
-        {SAVE_WORDS[isWaiting && (save === 'saved' || save === 'kept') ? 'saving' : save]}
-      </span>
-      <GiveOut />
-      {onHelp && (
-        <button
-          type="button"
-          className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline"
-          onClick={onHelp}
-        >
-          Keys <span className="key">?</span>
-        </button>
-      )}
     </>
+  );
+});
+
+const ViewsOf = memo(function ViewsOf({ id, sel }: Of) {
+  const chosen = sel ? `?sel=${encodeURIComponent(sel)}` : '';
+  return (
+    <nav aria-label="Views of the machine" className="flex gap-1 text-[14px]">
+      <ViewLink to={`/b/${id}${chosen}`}>Bench</ViewLink>
+      <ViewLink to={`/b/${id}/wiring${chosen}`}>Wiring</ViewLink>
+      <ViewLink to={`/b/${id}/power`}>Power</ViewLink>
+      <ViewLink to={`/b/${id}/air`}>Air</ViewLink>
+      <ViewLink to={`/b/${id}/pool`}>Pool</ViewLink>
+      <ViewLink to={`/b/${id}/bill`}>Bill</ViewLink>
+      <ViewLink to={`/b/${id}/brief`}>Brief</ViewLink>
+    </nav>
+  );
+});
+
+const UndoRedo = memo(function UndoRedo() {
+  const past = useAppSelector((state) => state.bench.past);
+  const future = useAppSelector((state) => state.bench.future);
+  const dispatch = useAppDispatch();
+  return (
+    <span className="ml-2 flex gap-1">
+      <button
+        type="button"
+        className="press"
+        disabled={past.length === 0}
+        onClick={() => dispatch(undo())}
+        title={past.at(-1)?.words}
+      >
+        Undo
+      </button>
+      <button
+        type="button"
+        className="press"
+        disabled={future.length === 0}
+        onClick={() => dispatch(redo())}
+        title={future[0]?.words}
+      >
+        Redo
+      </button>
+    </span>
+  );
+});
+
+function SaveWords() {
+  const save = useAppSelector((state) => state.bench.save);
+  const isWaiting = useAppSelector((state) => state.bench.isWaiting);
+  return (
+    <span className="text-[13px] whitespace-nowrap text-mid" role="status" data-testid="save-state">
+      {SAVE_WORDS[isWaiting && (save === 'saved' || save === 'kept') ? 'saving' : save]}
+    </span>
   );
 }
 

@@ -1,17 +1,22 @@
+import { memo } from 'react';
 import { DropdownMenu } from 'radix-ui';
-import { useAppSelector } from '../../state/store';
+import type { Build } from '@inch-tower/core';
+import { useAppStore } from '../../state/store';
 import { benchWorker } from '../../worker/client';
 import { saveBill } from './saveBill';
 import { fileNameOf, saveBuildFile, saveFile } from '../saveFile';
 
 /** The machine as files: as it is on the screen, saved or not. */
-export function GiveOut() {
-  const build = useAppSelector((state) => state.bench.build);
-  if (!build) return null;
-  const name = fileNameOf(build);
-  const made = async (ending: string, type: string, text: Promise<string | null>) => {
-    const body = await text;
-    if (body !== null) saveFile(`${name}.${ending}`, body, type);
+export const GiveOut = memo(function GiveOut() {
+  // Read when it is asked for, so that the menu is not drawn again with every edit.
+  const store = useAppStore();
+  const withBuild = (act: (build: Build) => unknown) => () => {
+    const { build } = store.getState().bench;
+    if (build) void act(build);
+  };
+  const saveDrawing = async (build: Build) => {
+    const body = await benchWorker().drawing();
+    if (body !== null) saveFile(`${fileNameOf(build)}.svg`, body, 'image/svg+xml');
   };
   const item = 'flex min-h-8 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-wash';
   return (
@@ -21,20 +26,17 @@ export function GiveOut() {
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={4} className="z-10 border border-ink bg-sheet text-[13.5px]">
-          <DropdownMenu.Item className={item} onSelect={() => saveBuildFile(build)}>
+          <DropdownMenu.Item className={item} onSelect={withBuild(saveBuildFile)}>
             Build file, to open anywhere
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => void saveBill(build)}>
+          <DropdownMenu.Item className={item} onSelect={withBuild(saveBill)}>
             Bill as a table (CSV)
           </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => void made('svg', 'image/svg+xml', benchWorker().drawing())}
-          >
+          <DropdownMenu.Item className={item} onSelect={withBuild(saveDrawing)}>
             Drawing to scale (SVG)
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   );
-}
+});

@@ -4,11 +4,16 @@ import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { figureNumber, rangeWords, unitWords } from '../../words/format';
 import { TAPES, WANTS_MORE } from './tapesOf';
+import { usePrinting } from './usePrinting';
 
 const REVISION_LETTERS = 8;
 
 /** On paper only: which machine and view this is, how it stands, which revision, and when it was printed. */
 export function PrintHead({ view: title }: { readonly view: string }) {
+  return usePrinting() ? <Head title={title} /> : null;
+}
+
+function Head({ title }: { readonly title: string }) {
   const build = useAppSelector((state) => state.bench.build);
   const view = useAppSelector((state) => state.bench.view);
   const units = useAppSelector(selectUnits);

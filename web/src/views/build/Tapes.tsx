@@ -1,4 +1,4 @@
-import { useContext, useState } from 'react';
+import { memo, useContext, useMemo, useState } from 'react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
 import { dataDrives, type Explanation, type Figure, type HeardTicks } from '@inch-tower/core';
@@ -19,6 +19,7 @@ export function Tapes() {
   const isOld = useAppSelector((state) => state.bench.view !== null && state.bench.view.rev !== state.bench.rev);
   const ghost = useContext(BenchContext)?.ghost;
   const units = useAppSelector(selectUnits);
+  const pencils = useMemo(() => pencilsOf(heard), [heard]);
   if (!build) return null;
   const drives = dataDrives(units).length;
   return (
@@ -38,7 +39,7 @@ export function Tapes() {
           label={tape.label(build)}
           figure={figures?.[tape.id]}
           ghost={ghost?.figures?.[tape.id]}
-          pencils={tape.id === 'sound.earIdleDb' ? pencilsOf(heard) : NO_PENCILS}
+          pencils={tape.id === 'sound.earIdleDb' ? pencils : NO_PENCILS}
           limit={tape.limit(build, drives)}
           aside={tape.id === 'drives.room' ? aside(figures?.['bays.free'], figures?.['ports.free']) : undefined}
         />
@@ -73,7 +74,16 @@ type CellProps = {
   readonly pencils: readonly Pencil[];
 };
 
-function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra, pencils }: CellProps) {
+const TapeCell = memo(function TapeCell({
+  build,
+  tape,
+  label,
+  figure,
+  ghost,
+  limit,
+  aside: extra,
+  pencils,
+}: CellProps) {
   const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
@@ -157,4 +167,4 @@ function TapeCell({ build, tape, label, figure, ghost, limit, aside: extra, penc
       />
     </div>
   );
-}
+});

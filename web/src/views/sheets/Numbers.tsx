@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { basisOf, fieldsOf, rangeOf, type Field, type Part } from '@inch-tower/core';
 import { valueWords } from './valueWords';
 
 const BASIS_WORDS = { stated: 'stated', measured: 'measured', typical: 'typical' } as const;
 
 /** Every single number, choice and yes-or-no of a sheet, with its range and where it came from. */
-export function Numbers({ part }: { readonly part: Part }) {
+export const Numbers = memo(function Numbers({ part }: { readonly part: Part }) {
   const values = part as unknown as Readonly<Record<string, unknown>>;
   const rows = fieldsOf(part.kind).filter((field) => field.type !== 'list' && values[field.name] !== undefined);
   return (
@@ -24,7 +25,7 @@ export function Numbers({ part }: { readonly part: Part }) {
       </tbody>
     </table>
   );
-}
+});
 
 function Row({ part, field, value }: { readonly part: Part; readonly field: Field; readonly value: unknown }) {
   const basis = basisOf(part, field.name);

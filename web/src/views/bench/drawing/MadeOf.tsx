@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { dataDrives, type Figure, type FigureId, type Share } from '@inch-tower/core';
 import { selectUnits } from '../../../state/selectors';
 import { useAppSelector } from '../../../state/store';
@@ -96,7 +97,7 @@ export function MadeOf({ x, y, width: room, height }: Area) {
 }
 
 /** The figures that have parts to name, as words in a line. */
-function Choices({
+const Choices = memo(function Choices({
   x,
   y,
   chosen,
@@ -136,9 +137,9 @@ function Choices({
       </g>
     );
   });
-}
+});
 
-function Row({
+const Row = memo(function Row({
   share,
   figure,
   id,
@@ -178,4 +179,4 @@ function Row({
       <path className="share-part" d={`M${x} ${y + 6}h${Math.max(1, width * share.of)}`} />
     </g>
   );
-}
+});

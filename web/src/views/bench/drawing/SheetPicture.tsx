@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import { printSpot } from '@inch-tower/core';
 import { BALLOON_R } from '../../../drawing/balloons';
 import { RULER } from '../../../drawing/sheetLayout';
@@ -30,6 +31,8 @@ export function SheetPicture({ model, width, height, current, onChoose, struck }
   const targets = useMoveTargets();
   const path = usePath();
   const { room, covered, chosen } = useReaches();
+  const { select } = ui;
+  const onSnag = useCallback((key: string) => select(snagPlace(snags, key), { pane: 'snags' }), [select, snags]);
   if (!scene) return null;
   const ghosts = model.ghost && !isGhostAlone ? model.ghost.boxes : [];
   const taken = [
@@ -101,7 +104,7 @@ export function SheetPicture({ model, width, height, current, onChoose, struck }
           snags={snags ?? []}
         />
       )}
-      <Balloons balloons={balloons} onChoose={(key) => ui.select(snagPlace(snags, key), { pane: 'snags' })} />
+      <Balloons balloons={balloons} onChoose={onSnag} />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Brief, Build, SceneBox } from '@inch-tower/core';
 import { BALLOON_R, type Balloon } from '../../../drawing/balloons';
 import { RULER, type PlacedView } from '../../../drawing/sheetLayout';
@@ -8,20 +9,19 @@ const INCH_MM = 25.4;
 /** CSS defines 96 px to the inch. */
 const PX_PER_MM = 96 / INCH_MM;
 
-export function Hatches() {
-  return (
-    <defs>
-      <pattern id="hatch-bad" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <rect width="6" height="6" fill="var(--white)" />
-        <path d="M0 0v6" stroke="var(--bad)" strokeWidth="1.2" />
-      </pattern>
-      <pattern id="hatch-cut" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <rect width="5" height="5" fill="var(--white)" />
-        <path d="M0 0v5" stroke="var(--ink)" strokeWidth="0.5" opacity="0.35" />
-      </pattern>
-    </defs>
-  );
-}
+export const Hatches = memo(() => (
+  <defs>
+    <pattern id="hatch-bad" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <rect width="6" height="6" fill="var(--white)" />
+      <path d="M0 0v6" stroke="var(--bad)" strokeWidth="1.2" />
+    </pattern>
+    <pattern id="hatch-cut" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <rect width="5" height="5" fill="var(--white)" />
+      <path d="M0 0v5" stroke="var(--ink)" strokeWidth="0.5" opacity="0.35" />
+    </pattern>
+  </defs>
+));
+Hatches.displayName = 'Hatches';
 
 /** Marks of a ruler: `mm` apart, numbered in `unit`, every so many with a number; long ones are whole units. */
 type Scale = { readonly unit: 'in' | 'cm'; readonly mm: number; readonly parts: number };
@@ -34,7 +34,7 @@ const NUMBER_PX = 26;
 const FINE_PX = 4;
 
 /** Rulers along the top and the left in the reader's unit, zero at the first view's corner. */
-export function Rulers({
+export const Rulers = memo(function Rulers({
   width,
   height,
   originX,
@@ -92,7 +92,7 @@ export function Rulers({
       })}
     </g>
   );
-}
+});
 
 /** Outer dimensions; where the brief limits one, the room there is stands beside it, vermilion where it is passed. */
 export function Dimensions({
@@ -146,7 +146,7 @@ export function Dimensions({
   );
 }
 
-function Dimension({
+const Dimension = memo(function Dimension({
   x1,
   y1,
   x2,
@@ -196,7 +196,7 @@ function Dimension({
       )}
     </>
   );
-}
+});
 
 /** The title block (ISO 7200): name, size, scale, date of the sheet's data, snags. */
 export function TitleBlock({
@@ -263,7 +263,7 @@ export function TitleBlock({
 }
 
 /** Numbered balloons with leader lines, keyed to the side pane. */
-export function Balloons({
+export const Balloons = memo(function Balloons({
   balloons,
   onChoose,
 }: {
@@ -313,4 +313,4 @@ export function Balloons({
       })}
     </>
   );
-}
+});

@@ -1,11 +1,11 @@
-import { lazy, Suspense, useMemo } from 'react';
-import { printSpot, type Build, type Item, type PartKind } from '@inch-tower/core';
+import { lazy, memo, Suspense, useMemo } from 'react';
+import { printSpot, type Item, type PartKind, type Sheet } from '@inch-tower/core';
 import { edit } from '../../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../../state/store';
 import { useStockQuery } from '../../../state/api';
 import { selectUnits } from '../../../state/selectors';
 import { moneyWords } from '../../../words/format';
-import { TABLE_ANY, useBench } from '../hooks/benchContext';
+import { TABLE_ANY, useBench, type BenchUi } from '../hooks/benchContext';
 import { Stages } from '../../items/Stages';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
@@ -21,14 +21,52 @@ const PLACED = new Set(SECTIONS.flatMap(([, kinds]) => kinds));
 const HostDrives = lazy(() => import('./HostDrives'));
 
 /** The kit in machine order: what there is, never what is not; small parts close it with their reason. */
-export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly onFold: () => void }) {
+export const Kit = memo(function Kit({
+  isFolded,
+  onFold,
+}: {
+  readonly isFolded: boolean;
+  readonly onFold: () => void;
+}) {
   const build = useAppSelector((state) => state.bench.build);
   const needs = useAppSelector((state) => state.bench.view?.needs);
   const smallNeeds = useAppSelector((state) => state.bench.view?.small);
   const ui = useBench();
   const dispatch = useAppDispatch();
   const items = useMemo(() => build?.items.filter((item) => item.stage <= build.stage) ?? [], [build]);
+  const units = useAppSelector(selectUnits);
+  const planned = useMemo(() => new Set(units.map(({ item }) => item)), [units]);
+  const wanted = useMemo(
+    () => [
+      ...(needs ?? []).map((need) => ({
+        ...need,
+        what: need.cable.name,
+        typicalMinor: need.cable.typicalMinor,
+        why: 'the wiring needs them',
+      })),
+      ...(smallNeeds ?? []),
+    ],
+    [needs, smallNeeds],
+  );
   if (!build) return null;
+  const rowOf = (item: Item): RowProps => {
+    const sheet = build.sheets[item.sheet]!;
+    const places = item.units.map(({ id }) => {
+      const seat = build.layout.at[id];
+      return seat ? printSpot(seat.spot) : id;
+    });
+    // Cables and screws have no place of their own.
+    const isPlaced = planned.has(item) && sheet.kind !== 'cable' && sheet.kind !== 'sundry';
+    return {
+      item,
+      sheet,
+      places: places.join(' '),
+      isChosen:
+        ui.selected !== null && (places.includes(ui.selected) || item.units.some(({ id }) => id === ui.selected)),
+      loose: isPlaced ? item.units.filter(({ id }) => !build.layout.at[id]).length : 0,
+      onChoose: ui.select,
+    };
+  };
   const small = items.filter((item) => !PLACED.has(build.sheets[item.sheet]!.kind));
   return (
     <section
@@ -58,7 +96,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
           return own.length ? (
             <KitSection key={title} title={title}>
               {own.map((item) => (
-                <KitRow key={item.id} build={build} item={item} />
+                <KitRow key={item.id} {...rowOf(item)} />
               ))}
             </KitSection>
           ) : null;
@@ -66,19 +104,9 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
         {(small.length > 0 || (needs?.length ?? 0) > 0 || (smallNeeds?.length ?? 0) > 0) && (
           <KitSection title="Small parts">
             {small.map((item) => (
-              <KitRow key={item.id} build={build} item={item} />
+              <KitRow key={item.id} {...rowOf(item)} />
             ))}
-            <Needs
-              rows={[
-                ...(needs ?? []).map((need) => ({
-                  ...need,
-                  what: need.cable.name,
-                  typicalMinor: need.cable.typicalMinor,
-                  why: 'the wiring needs them',
-                })),
-                ...(smallNeeds ?? []),
-              ]}
-            />
+            <Needs rows={wanted} />
           </KitSection>
         )}
         {items.length === 0 && (
@@ -101,7 +129,7 @@ export function Kit({ isFolded, onFold }: { readonly isFolded: boolean; readonly
       </div>
     </section>
   );
-}
+});
 
 type NeedOf = {
   readonly what: string;
@@ -142,7 +170,7 @@ function Needs({ rows }: { readonly rows: readonly NeedOf[] }) {
   );
 }
 
-function NeedRow({ need }: { readonly need: NeedOf }) {
+const NeedRow = memo(function NeedRow({ need }: { readonly need: NeedOf }) {
   const { what, typicalMinor, why } = need;
   const where = [
     need.fromKit && `${need.fromKit} in the kit`,
@@ -166,7 +194,7 @@ function NeedRow({ need }: { readonly need: NeedOf }) {
       </span>
     </li>
   );
-}
+});
 
 function KitSection({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
   return (
@@ -177,19 +205,16 @@ function KitSection({ title, children }: { readonly title: string; readonly chil
   );
 }
 
-function KitRow({ build, item }: { readonly build: Build; readonly item: Item }) {
-  const ui = useBench();
-  const units = useAppSelector(selectUnits);
-  const wanted = useOtherClaims(build, item);
-  const sheet = build.sheets[item.sheet]!;
-  const ids = item.units.map((unit) => {
-    const seat = build.layout.at[unit.id];
-    return seat ? printSpot(seat.spot) : unit.id;
-  });
-  const chosen =
-    ui.selected !== null && (ids.includes(ui.selected) || item.units.some((unit) => unit.id === ui.selected));
-  const loose = item.units.filter((unit) => !build.layout.at[unit.id]).length;
-  const placed = units.some((unit) => unit.item === item) && sheet.kind !== 'cable';
+type RowProps = {
+  readonly item: Item;
+  readonly sheet: Sheet;
+  /** Where its units are, as ids of places or of what lies on the table, one space between. */ readonly places: string;
+  readonly isChosen: boolean;
+  /** So many of it lie on the table. */ readonly loose: number;
+  readonly onChoose: BenchUi['select'];
+};
+
+const KitRow = memo(function KitRow({ item, sheet, places, isChosen, loose, onChoose }: RowProps) {
   const price =
     item.deal === 'owned'
       ? 'owned'
@@ -206,11 +231,11 @@ function KitRow({ build, item }: { readonly build: Build; readonly item: Item })
       <button
         type="button"
         data-kit={item.sheet}
-        aria-pressed={chosen}
-        onClick={() => ui.select(ids[0]!, { pane: 'sheet' })}
+        aria-pressed={isChosen}
+        onClick={() => onChoose(places.split(' ')[0]!, { pane: 'sheet' })}
         className={
           'plain flex min-h-6 w-full justify-between gap-2 border-t border-dotted border-line px-1 ' +
-          `py-1 text-left hover:bg-wash ${chosen ? 'bg-wash' : ''}`
+          `py-1 text-left hover:bg-wash ${isChosen ? 'bg-wash' : ''}`
         }
       >
         <span className="min-w-0">
@@ -218,12 +243,12 @@ function KitRow({ build, item }: { readonly build: Build; readonly item: Item })
             {item.units.length > 1 ? `${item.units.length} × ` : ''}
             {sheet.name}
           </span>
-          {loose > 0 && placed && sheet.kind !== 'sundry' && (
+          {loose > 0 && (
             <span className="block text-[12px] text-mid">
               {loose === item.units.length ? 'on the table' : `${loose} on the table`}
             </span>
           )}
-          {wanted && <span className="warn block text-[12px]">{wanted}</span>}
+          {item.deal === 'owned' && item.stockId && <OtherClaims stockId={item.stockId} />}
         </span>
         <span className="mono shrink-0 text-right text-[12px] text-mid">
           {price}
@@ -232,14 +257,14 @@ function KitRow({ build, item }: { readonly build: Build; readonly item: Item })
       </button>
     </li>
   );
-}
+});
 
-/** Which other machines want the same units of stock, where there are not enough for all; null where there are. */
-function useOtherClaims(build: Build, item: Item): string | null {
-  const stockId = item.deal === 'owned' ? item.stockId : undefined;
-  const { data } = useStockQuery(undefined, { skip: !stockId });
+/** Which other machines want the same units of stock, where there are not enough for all. */
+function OtherClaims({ stockId }: { readonly stockId: string }) {
+  const build = useAppSelector((state) => state.bench.build);
+  const { data } = useStockQuery();
   const entry = data?.stock.find((one) => one.entry.id === stockId)?.entry;
-  if (!stockId || !data || !entry) return null;
+  if (!build || !data || !entry) return null;
   const mine =
     build.items
       .filter((one) => one.stockId === stockId && one.deal === 'owned')
@@ -248,7 +273,9 @@ function useOtherClaims(build: Build, item: Item): string | null {
   const claimed = mine + others.reduce((sum, claim) => sum + claim.units, 0);
   if (claimed <= entry.count) return null;
   return (
-    `${claimed} wanted, ${entry.count} ` +
-    `owned${others.length ? `: also in ${others.map((claim) => claim.name || 'Unnamed').join(', ')}` : ''}`
+    <span className="warn block text-[12px]">
+      {claimed} wanted, {entry.count} owned
+      {others.length > 0 && `: also in ${others.map((claim) => claim.name || 'Unnamed').join(', ')}`}
+    </span>
   );
 }

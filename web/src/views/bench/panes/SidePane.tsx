@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import { Tabs } from 'radix-ui';
 import { printSpot } from '@inch-tower/core';
 import { selectScene } from '../../../state/selectors';
@@ -9,7 +9,7 @@ import { SheetPane } from './SheetPane';
 import { SnagsPane } from './SnagsPane';
 import { TryPane } from './TryPane';
 
-export function SidePane() {
+export const SidePane = memo(function SidePane() {
   const ui = useBench();
   const pane = useRef<HTMLElement>(null);
   useFocusHome(pane);
@@ -84,4 +84,4 @@ export function SidePane() {
       </Tabs.Root>
     </section>
   );
-}
+});
