@@ -81,7 +81,14 @@ for (const path of [
   '/parts/files',
   '/b/hall-cupboard',
   '/b/hall-cupboard/wiring',
+  '/b/hall-cupboard/power',
+  '/b/hall-cupboard/air',
+  '/b/hall-cupboard/pool',
+  '/b/hall-cupboard/bill',
   '/b/hall-cupboard/brief',
+  '/compare?b=hall-cupboard,school-shelf',
+  '/parts/own?from=rack-4u-24&class=1',
+  '/parts/paste',
 ])
   test(`${path}: the page is as high as its window, to the end of whatever scrolls in it`, async ({ page }) => {
     await page.setViewportSize({ width: 1280, height: 640 });
@@ -103,6 +110,10 @@ test('every view of a machine prints with its name, standing, revision and date,
   for (const [path, title] of [
     ['', 'bench'],
     ['/wiring', 'wiring'],
+    ['/power', 'power'],
+    ['/air', 'air'],
+    ['/pool', 'pool'],
+    ['/bill', 'bill'],
     ['/brief', 'brief'],
   ] as const) {
     await bench.open('boathouse-rack', path);

@@ -17,7 +17,10 @@ const axe = async (page: Page) =>
         .join(' | ')}`,
   );
 
-/** Text boxes in the page smaller than 11 px, and boxes of drawing labels that touch each other. */
+/**
+ * Text in the page smaller than 11 px; words of the drawing that lie over one another, are cut, or are struck by a leader
+ * or a balloon.
+ */
 export async function labelFaults(page: Page): Promise<string[]> {
   return page.evaluate(() => {
     const faults: string[] = [];
@@ -33,24 +36,40 @@ export async function labelFaults(page: Page): Promise<string[]> {
       const size = Number.parseFloat(getComputedStyle(parent).fontSize);
       if (size < 11) faults.push(`${size} px: ${seen.currentNode.textContent.trim().slice(0, 40)}`);
     }
-    const labels = [...document.querySelectorAll<SVGTextElement>('.drawing text')]
+    const svg = document.querySelector<SVGSVGElement>('svg.drawing');
+    if (!svg) return faults;
+    const sheet = svg.getBoundingClientRect();
+    const labels = [...svg.querySelectorAll<SVGTextElement>('text')]
       .map((text) => ({
         words: text.textContent,
         box: text.getBoundingClientRect(),
-        leader: !!text.closest('[aria-label^="Snag"]'),
+        balloon: text.closest('[aria-label^="Snag"]'),
       }))
       .filter(({ box }) => box.width > 0);
+    for (const { words, box } of labels)
+      if (box.left < sheet.left || box.right > sheet.right + 1 || box.top < sheet.top || box.bottom > sheet.bottom + 1)
+        faults.push(`${words} is cut by the edge of the sheet`);
+    // Boxes of text hold space above and below the letters: more than 3 px of common height is a real touch.
+    const meet = (a: DOMRect, b: DOMRect): boolean =>
+      Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1 &&
+      Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 3;
     for (let i = 0; i < labels.length; i++)
-      for (let j = i + 1; j < labels.length; j++) {
-        const a = labels[i]!.box;
-        const b = labels[j]!.box;
-        // Boxes of text hold space above and below the letters: more than 3 px of common height is a real touch.
-        if (
-          Math.min(a.right, b.right) - Math.max(a.left, b.left) > 1 &&
-          Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 3
-        )
-          faults.push(`${labels[i]!.words} over ${labels[j]!.words}`);
+      for (let j = i + 1; j < labels.length; j++)
+        if (meet(labels[i]!.box, labels[j]!.box)) faults.push(`${labels[i]!.words} over ${labels[j]!.words}`);
+    for (const balloon of svg.querySelectorAll<SVGElement>('[aria-label^="Snag"]')) {
+      const others = labels.filter((label) => label.balloon !== balloon);
+      const round = balloon.querySelector('circle.balloon')!.getBoundingClientRect();
+      const line = balloon.querySelector<SVGPathElement>('path.leader')!;
+      const [matrix, length] = [line.getScreenCTM()!, line.getTotalLength()];
+      const points = Array.from({ length: Math.ceil(length) }, (_, px) =>
+        line.getPointAtLength(px).matrixTransform(matrix),
+      );
+      for (const { words, box } of others) {
+        if (meet(round, box)) faults.push(`${words} under a balloon`);
+        if (points.some(({ x, y }) => x > box.left + 1 && x < box.right - 1 && y > box.top + 3 && y < box.bottom - 3))
+          faults.push(`${words} struck by the leader of ${balloon.getAttribute('aria-label')}`);
       }
+    }
     return faults;
   });
 }
@@ -71,6 +90,16 @@ export function looksIn(theme: Theme): void {
         for (const view of id === 'reading-room' || theme === 'dark' ? [] : ['Plan', 'Front', 'Side, cut', 'Rear']) {
           await page.getByRole('group', { name: 'Views' }).getByRole('button', { name: view, exact: true }).click();
           expect(await labelFaults(page), view).toEqual([]);
+        }
+        for (const [width, height] of theme === 'dark'
+          ? []
+          : ([
+              [1024, 768],
+              [1920, 1080],
+            ] as const)) {
+          await page.setViewportSize({ width, height });
+          await bench.open(id);
+          expect(await labelFaults(page), `${width} wide`).toEqual([]);
         }
         await expect(bench.status).toBeVisible();
       });
