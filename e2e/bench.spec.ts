@@ -165,6 +165,16 @@ test('with the colours of the reader what is chosen and the open tab still show'
   expect(await looks('[role="tab"][aria-selected="false"]', 'border-bottom-width')).not.toBe('3px');
 });
 
+test('at least twelve parts stand in Try at once, whatever is asked above them', async ({ page }) => {
+  await new BenchPage(page).open('hall-cupboard', '?sel=u2/cage.1&pane=try');
+  await expect(page.getByTestId('try-count')).toContainText('fit');
+  await expect(page.getByRole('button', { name: 'All 8 free' })).toBeVisible();
+  const rows = await page
+    .locator('[data-try]')
+    .evaluateAll((all) => all.map((one) => one.getBoundingClientRect().bottom));
+  expect(rows.filter((bottom) => bottom <= 800).length).toBeGreaterThanOrEqual(12);
+});
+
 test('rows of Try keep their places under the pointer while others are weighed; what is clicked is what is put', async ({
   page,
   request,

@@ -1,7 +1,7 @@
 import { assess } from '../assess';
 import { AS_OF, catalogue, fixture } from '../testing/fixture';
 import { resolve, type Part, type PartOf } from '../parts/resolve';
-import { hasNoSupply } from './lookAhead';
+import { hasNoSupply, mostTbWith } from './lookAhead';
 
 const part = (id: string): Part =>
   resolve(catalogue.sheets[id]!, catalogue.archetypes[catalogue.sheets[id]!.archetype]!);
@@ -24,4 +24,15 @@ test('nothing is looked for without a chassis, without a list, or once a supply 
   expect(hasNoSupply(part('plover-a6'), unitsOf('plank-1u'), [])).toBe(false);
   expect(hasNoSupply(part('plover-a6'), unitsOf('plank-1u', 'clinker-400'), atx)).toBe(false);
   expect(hasNoSupply(part('drover-4'), unitsOf('plank-1u'), atx)).toBe(false);
+});
+
+test('at the most a machine holds what is left of all its drives when the largest fail', () => {
+  const eight = part('barge-8') as PartOf<'drive'>;
+  expect(mostTbWith(eight, 4, [], 0)).toBe(32);
+  expect(mostTbWith(eight, 4, [], 1)).toBe(24);
+  expect(mostTbWith(eight, 4, [], 5)).toBe(0);
+  // Two of 12 TB are there: of two more of 8 and those, the two largest may fail.
+  const there = assess(fixture().add('larder-8').add('barge-12', 2).build, AS_OF).units;
+  expect(mostTbWith(eight, 2, there, 2)).toBe(16);
+  expect(mostTbWith(eight, 2, there, 0)).toBe(40);
 });

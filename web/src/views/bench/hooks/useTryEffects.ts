@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Catalogue } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
-import { isBlocked } from '../panes/trySorts';
+import { isBlocked, type DeadEnd } from '../panes/trySorts';
 import { effectsOf, sharedWords, type TryEffect } from '../panes/tryEffects';
 
 /**
@@ -10,7 +10,7 @@ import { effectsOf, sharedWords, type TryEffect } from '../panes/tryEffects';
  */
 export function useTryEffects(
   sorted: readonly GoingRow[],
-  deadEnds: ReadonlyMap<string, string>,
+  deadEnds: ReadonlyMap<string, DeadEnd>,
   catalogue: Catalogue,
 ): { readonly effects: ReadonlyMap<string, readonly TryEffect[]>; readonly shared: ReadonlySet<string> } {
   const [known] = useState(
@@ -20,7 +20,7 @@ export function useTryEffects(
     () =>
       new Map(
         sorted.map((row) => {
-          const deadEnd = deadEnds.get(row.sheet);
+          const deadEnd = deadEnds.get(row.sheet)?.words;
           const had = known.get(row);
           if (had && had.deadEnd === deadEnd) return [row.sheet, had.effects] as const;
           const fresh = effectsOf(row, deadEnd);

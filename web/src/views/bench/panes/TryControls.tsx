@@ -42,7 +42,7 @@ export function TryControls({ group, search, onSearch, sort, onSort, count, most
   const ui = useBench();
   return (
     <>
-      <div className="mt-1.5 flex gap-1.5">
+      <div className="mt-1 flex gap-1.5">
         <input
           data-pane-start
           className="field min-w-0 flex-1"
@@ -64,7 +64,7 @@ export function TryControls({ group, search, onSearch, sort, onSort, count, most
           ))}
         </select>
       </div>
-      <div className="mt-1.5 flex items-center gap-1.5">
+      <div className="mt-1 flex items-center gap-1.5">
         <label className="flex min-w-0 flex-1 items-center gap-1.5">
           <span className="text-mid">From</span>
           <select
@@ -101,7 +101,7 @@ export function TryControls({ group, search, onSearch, sort, onSort, count, most
         ))}
       </div>
       {most > 1 && (
-        <div className="mt-1.5 flex items-center gap-1.5">
+        <div className="mt-1 flex items-center gap-1.5">
           <span className="text-mid">How many</span>
           <button
             type="button"

@@ -1,6 +1,7 @@
 import same from 'fast-deep-equal';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import {
+  briefAt,
   freeAlike,
   parseSpot,
   printSpot,
@@ -68,7 +69,12 @@ export function TryPane() {
     rev,
   );
   const known = useMemo(() => rows.filter((row) => row.sheet in ui.catalogue.sheets), [rows, ui.catalogue]);
-  const deadEnds = useMemo(() => deadEndsOf(known, ui.catalogue, units), [known, ui.catalogue, units]);
+  const { usableTb: tb, failuresSurvived: failures = 0 } = briefAt(build);
+  const places = group?.type === 'bay' ? alike : 0;
+  const deadEnds = useMemo(
+    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures }),
+    [known, ui.catalogue, units, places, tb, failures],
+  );
   const sorted = useMemo(
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),
     [known, sort, ui.catalogue, build.brief, deadEnds],

@@ -20,7 +20,7 @@ const SHOWN = 2;
 /** Heads of the columns of changes, over all rows. */
 export function TryHead({ currency }: { readonly currency: string }) {
   return (
-    <div className={`${GRID} sticky top-0 z-10 border-b border-ink bg-paper py-1 text-[11.5px] text-mid`}>
+    <div className={`${GRID} sticky top-0 z-10 border-b border-ink bg-paper py-0.5 text-[11.5px] text-mid`}>
       <span>Part, and what it changes</span>
       {COLUMNS.map(([id, head, title]) => (
         <span key={id} className="text-right" title={title}>
@@ -73,7 +73,7 @@ export const TryRowView = memo(function TryRowView({
         onFocus={() => acts.show(row)}
         onMouseEnter={() => acts.show(row)}
         onClick={() => acts.put(row)}
-        className={`plain group ${GRID} w-full py-1 text-left leading-tight hover:bg-wash focus:bg-wash`}
+        className={`plain group ${GRID} w-full py-0.5 text-left leading-tight hover:bg-wash focus:bg-wash`}
       >
         <span className="text-[13px] font-medium break-words">
           {count > 1 ? `${count} × ` : ''}

@@ -1,6 +1,6 @@
 import type { Brief, Catalogue } from '@inch-tower/core';
 import type { Effect, GoingRow } from '../../../worker/messages';
-import { SORTS, sortRows, type SortName } from './trySorts';
+import { deadEndsOf, SORTS, sortRows, type SortName } from './trySorts';
 import { tableStops } from '../drawing/TablePicture';
 
 const effect = (severity: Effect['severity']): Effect => ({ title: 't', what: 'w', severity });
@@ -66,6 +66,35 @@ test('by snags what falls short of the brief stands behind what does not', () =>
   const order = (brief?: Brief) => sortRows(both, 'trouble', boxes, brief).map((one) => one.sheet);
   expect(order({ drivesLater: 8 })).toEqual(['eight', 'one']);
   expect(order()).toEqual(['one', 'eight']);
+});
+
+test('drives too small for the room wished in every free place stand behind, the least short first, and say so', () => {
+  const of = (id: string, tb: number, minor: number) => ({ ...drive(id, minor, tb * 1e12), archetype: 'disk' });
+  const disks = {
+    archetypes: { disk: { id: 'disk', kind: 'drive', name: 'disk' } },
+    sheets: {
+      two: of('two', 2, 6000),
+      six: of('six', 6, 14_000),
+      eight: of('eight', 8, 18_000),
+      ten: of('ten', 10, 23_000),
+    },
+  } as unknown as Catalogue;
+  const each = [60, 140, 180, 230].map((euro, i) =>
+    row(['two', 'six', 'eight', 'ten'][i]!, { delta: { 'cost.now': euro } }),
+  );
+  const order = (wish: { places: number; tb: number | undefined; failures: number }) => {
+    const ends = deadEndsOf(each, disks, [], wish);
+    return [
+      sortRows(each, 'trouble', disks, {}, ends).map((one) => one.sheet),
+      [...ends].map(([sheet, { words }]) => `${sheet}: ${words}`),
+    ];
+  };
+  expect(order({ places: 6, tb: 40, failures: 1 })).toEqual([
+    ['eight', 'ten', 'six', 'two'],
+    ['two: With 6 more at most 10 of 40 TB wished', 'six: With 6 more at most 30 of 40 TB wished'],
+  ]);
+  expect(order({ places: 6, tb: undefined, failures: 1 })[0]).toEqual(['two', 'six', 'eight', 'ten']);
+  expect(order({ places: 0, tb: 40, failures: 1 })[1]).toEqual([]);
 });
 
 test('every way of sorting has its words, and leaves the rows it is given alone', () => {

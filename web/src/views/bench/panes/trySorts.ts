@@ -1,5 +1,6 @@
 import {
   hasNoSupply,
+  mostTbWith,
   resolve,
   wishGap,
   type Archetype,
@@ -41,12 +42,12 @@ export function sortRows(
   sort: SortName,
   catalogue: Catalogue,
   brief: Brief = {},
-  deadEnds: ReadonlyMap<string, string> = new Map(),
+  deadEnds: ReadonlyMap<string, DeadEnd> = new Map(),
 ): GoingRow[] {
   const misses = (row: GoingRow): number => {
     const sheet = catalogue.sheets[row.sheet];
     const gap = sheet && catalogue.archetypes[sheet.archetype] ? wishGap(partOf(catalogue, row.sheet), brief) : 0;
-    return (gap > 0 ? BAD.caution + gap : 0) + (deadEnds.has(row.sheet) ? BAD.caution * 2 : 0);
+    return (gap > 0 ? BAD.caution + gap : 0) + BAD.caution * 2 * (deadEnds.get(row.sheet)?.share ?? 0);
   };
   const perTb = (row: GoingRow) => {
     const sheet = catalogue.sheets[row.sheet];
@@ -88,30 +89,48 @@ export function partOf(catalogue: Catalogue, id: string): Part {
   return part;
 }
 
+/** Why a part leads nowhere here, and how far: 1 where it cannot serve, less where it does in part. */
+export type DeadEnd = { readonly words: string; readonly share: number };
+
 const NO_SUPPLY = 'No supply on sale that goes into this chassis starts it';
 const NO_BOARD = 'Takes no board: it stands beside a machine';
 
+/** Free places of the kind that is asked for, the room wished and the failures to survive. */
+export type RoomWish = { readonly places: number; readonly tb: number | undefined; readonly failures: number };
+
 /**
  * Rows whose part leads nowhere in this machine, and why: boards that no supply for its chassis starts, shelves where
- * there is no machine yet to hang them on.
+ * there is no machine yet to hang them on, drives that are too small for the room wished even in every free place.
  */
 export function deadEndsOf(
   rows: readonly GoingRow[],
   catalogue: Catalogue,
   units: readonly PlannedUnit[],
-): ReadonlyMap<string, string> {
+  { places, tb, failures }: RoomWish = { places: 0, tb: undefined, failures: 0 },
+): ReadonlyMap<string, DeadEnd> {
   const ofKind = (kind: string) => rows.filter(({ sheet }) => catalogue.sheets[sheet]?.kind === kind);
   const [boards, chassis] = [ofKind('board'), ofKind('chassis')];
-  const found = new Map<string, string>();
+  const found = new Map<string, DeadEnd>();
   if (chassis.length > 0 && !units.some(({ part }) => takesBoard(part)))
-    for (const { sheet } of chassis) if (!takesBoard(partOf(catalogue, sheet))) found.set(sheet, NO_BOARD);
+    for (const { sheet } of chassis)
+      if (!takesBoard(partOf(catalogue, sheet))) found.set(sheet, { words: NO_BOARD, share: 1 });
   if (boards.length > 0) {
     const supplies = Object.values(catalogue.sheets)
       .filter(({ kind }) => kind === 'supply')
       .map(({ id }) => partOf(catalogue, id) as PartOf<'supply'>);
     for (const { sheet } of boards)
-      if (hasNoSupply(partOf(catalogue, sheet), units, supplies)) found.set(sheet, NO_SUPPLY);
+      if (hasNoSupply(partOf(catalogue, sheet), units, supplies)) found.set(sheet, { words: NO_SUPPLY, share: 1 });
   }
+  if (tb !== undefined && places > 0)
+    for (const { sheet } of ofKind('drive')) {
+      const part = partOf(catalogue, sheet);
+      const most = part.kind === 'drive' ? mostTbWith(part, places, units, failures) : Infinity;
+      if (most >= tb) continue;
+      found.set(sheet, {
+        words: `With ${places} more at most ${Number(most.toFixed(1))} of ${tb} TB wished`,
+        share: 1 - most / tb,
+      });
+    }
   return found;
 }
 const takesBoard = (part: Part): boolean => part.kind === 'chassis' && part.boardHoles.length > 0;
