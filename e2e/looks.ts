@@ -36,6 +36,17 @@ export async function labelFaults(page: Page): Promise<string[]> {
       const size = Number.parseFloat(getComputedStyle(parent).fontSize);
       if (size < 11) faults.push(`${size} px: ${seen.currentNode.textContent.trim().slice(0, 40)}`);
     }
+    for (const tape of document.querySelectorAll('svg.tape')) {
+      const words = [...tape.querySelectorAll('text')].map((text) => ({
+        text: text.textContent,
+        box: text.getBoundingClientRect(),
+      }));
+      for (const [i, a] of words.entries())
+        for (const b of words.slice(i + 1))
+          if (Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left) > 0)
+            if (Math.abs(a.box.top - b.box.top) < 6)
+              faults.push(`${a.text} over ${b.text} on ${tape.getAttribute('aria-label')}`);
+    }
     const svg = document.querySelector<SVGSVGElement>('svg.drawing');
     if (!svg) return faults;
     const sheet = svg.getBoundingClientRect();
@@ -74,6 +85,33 @@ export async function labelFaults(page: Page): Promise<string[]> {
   });
 }
 
+/** Words of the strip at the top of the page that lie over one another. */
+export const headFaults = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const head = document.querySelector('header');
+    if (!head) return ['there is no strip'];
+    const words: { text: string; box: DOMRect }[] = [];
+    const walker = document.createTreeWalker(head, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode()) {
+      const range = document.createRange();
+      range.selectNodeContents(walker.currentNode);
+      for (const box of range.getClientRects())
+        if (box.width > 0) words.push({ text: walker.currentNode.textContent!.trim(), box });
+    }
+    for (const input of head.querySelectorAll('input'))
+      words.push({ text: input.value, box: input.getBoundingClientRect() });
+    return words.flatMap((a, i) =>
+      words
+        .slice(i + 1)
+        .filter(
+          (b) =>
+            Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left) > 1 &&
+            Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top) > 3,
+        )
+        .map((b) => `${a.text} over ${b.text}`),
+    );
+  });
+
 /** What is looked at in one theme: every view by axe, the machines by their lines and letters. */
 export function looksIn(theme: Theme): void {
   test.describe(theme, () => {
@@ -94,12 +132,15 @@ export function looksIn(theme: Theme): void {
         for (const [width, height] of theme === 'dark'
           ? []
           : ([
+              [768, 1024],
+              [900, 800],
               [1024, 768],
               [1920, 1080],
             ] as const)) {
           await page.setViewportSize({ width, height });
           await bench.open(id);
           expect(await labelFaults(page), `${width} wide`).toEqual([]);
+          expect(await headFaults(page), `${width} wide`).toEqual([]);
         }
         await expect(bench.status).toBeVisible();
       });
@@ -138,6 +179,8 @@ export function looksIn(theme: Theme): void {
           : ([
               [1280, 800],
               [1024, 768],
+              [900, 800],
+              [768, 1024],
               [390, 844],
             ] as const)) {
           await page.setViewportSize({ width, height });
@@ -145,6 +188,7 @@ export function looksIn(theme: Theme): void {
             await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
             `${width} wide`,
           ).toBeLessThanOrEqual(0);
+          expect(await headFaults(page), `${width} wide`).toEqual([]);
         }
       });
 

@@ -150,7 +150,7 @@ export function strikes([ax, ay]: Point, [bx, by]: Point, { x, y, width, height 
 /** Px that the words of an outer dimension take along their line, and across it. */
 const WORDS_PX = [96, 16] as const;
 /** Where the words of a view's outer dimensions are written: under it and left of it. */
-function dimensionWords({ x, y, width, height }: PlacedView): Flat2[] {
+export function dimensionWords({ x, y, width, height }: PlacedView): Flat2[] {
   const [along, across] = WORDS_PX;
   return [
     { x: x + (width - along) / 2, y: y + height + 5, width: along, height: across },

@@ -23,7 +23,7 @@ function notesOf(
       .filter(({ large, name }) => large && name === (reach.what === 'card' ? 'plan' : 'side'))
       .flatMap((view) => {
         const before = [...written];
-        const note = placeNote(view, reach, written, width, views);
+        const note = placeNote(view, reach, written, { width, height: 606 }, views);
         if (!note) return [];
         written.push(note.words);
         return [{ view, views, note, over: reach.gapMm < 0, written: before }];

@@ -26,7 +26,7 @@ export function placeNote(
   view: PlacedView,
   reach: Reach,
   written: readonly Flat2[],
-  width: number,
+  { width, height }: { readonly width: number; readonly height: number },
   views: readonly PlacedView[],
 ): Note | null {
   const shape = view.shapes.find(
@@ -53,11 +53,12 @@ export function placeNote(
   // Where the drawing is too low or narrow for words they stand above or under it: over the part, else at an end.
   const most = width - wide - 4;
   const middle = Math.max(view.x, Math.min(rect.x + rect.width / 2 - wide / 2, most));
-  const ends = [view.x + view.width - wide, view.x].filter((left) => left > RULER && left <= most);
-  const apart = [view.y - NOTE_PX - 4, view.y + view.height + 5].flatMap((y) =>
+  const ends = [view.x + view.width - wide, view.x, most].filter((left) => left > RULER && left <= most);
+  const [above, below] = [view.y - NOTE_PX - 4, view.y + view.height + 5];
+  const apart = [above, below, ...[1, 2, 3].map((line) => below + line * (NOTE_PX + 3))].flatMap((y) =>
     [middle, ...ends].map((left): Flat2 => ({ x: left, y, width: wide, height: NOTE_PX })),
   );
-  const isFree = (spot: Flat2) => written.every((label) => !overlaps(spot, label, 1));
+  const isFree = (spot: Flat2) => spot.y + NOTE_PX < height && written.every((label) => !overlaps(spot, label, 1));
   const spots = [...beside.filter((spot) => !views.some((one) => crosses(spot, one))), ...apart];
   return { rect, x, from, limit, end, text, words: spots.find(isFree) ?? beside.find(isFree) ?? spots[0]! };
 }

@@ -9,8 +9,8 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
   return (
     <header
       className={
-        'no-print flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 border-b ' +
-        'border-line px-4 py-1 md:flex-nowrap md:py-0'
+        'no-print flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 border-b lg:max-[1100px]:gap-x-2 ' +
+        'border-line px-4 py-1 lg:flex-nowrap lg:py-0'
       }
     >
       <Link
@@ -22,7 +22,7 @@ export function Masthead({ children }: { readonly children?: ReactNode }) {
           <rect x="4.5" y="1" width="13" height="24" fill="var(--tape)" stroke="var(--ink)" />
           <path d="M4 5h7M4 9h4M4 13h7M4 17h4M4 21h7" stroke="var(--tape-ink)" />
         </svg>
-        Inch Tower
+        <span className={children ? 'lg:max-[1100px]:hidden' : ''}>Inch Tower</span>
       </Link>
       {children}
       <NavLink

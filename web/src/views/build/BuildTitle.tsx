@@ -67,7 +67,8 @@ const Verdict = memo(function Verdict({ id, sel }: Of) {
         aria-live="polite"
         title={next ? `Choose: ${next.label.toLowerCase()}` : 'To what was found'}
         className={
-          'flex min-h-7 min-w-0 items-center text-[17px] leading-tight font-semibold hover:underline ' +
+          'flex min-h-7 min-w-min items-center text-[17px] leading-tight font-semibold hover:underline ' +
+          'lg:min-w-[5.4rem] ' +
           'max-[1100px]:text-[15px] ' +
           (unworked !== null ? 'bad' : (status?.tone ?? 'text-mid'))
         }
@@ -76,7 +77,7 @@ const Verdict = memo(function Verdict({ id, sel }: Of) {
         {unworked === null ? (verdict?.words ?? '…') : 'Not worked out'}
       </Link>
       {unworked === null && verdict && (
-        <span className="min-w-0 shrink-[9] truncate text-[12.5px] text-mid min-[640px]:max-[1100px]:hidden">
+        <span className="min-w-0 shrink-[9] truncate text-[12.5px] text-mid md:max-[1100px]:hidden">
           {verdict.notComputed}
         </span>
       )}

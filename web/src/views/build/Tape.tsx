@@ -48,6 +48,8 @@ const plain = (value: number): string => ROUND.format(value).replace(/,/g, '\u20
 /** As narrow as a tape gets, and as wide as a digit, in px: a number that the limit's mark would strike is left out. */
 const NARROW_PX = 146;
 const DIGIT_PX = 6.8;
+/** A tape of a page 900 px wide, the narrowest that has tapes. */
+const LEAST_PX = 126;
 const liesOver = (words: string, at: number, mark: number | undefined): boolean =>
   mark !== undefined && mark >= at - 0.01 && mark <= at + (words.length * DIGIT_PX + 4) / NARROW_PX;
 
@@ -66,7 +68,7 @@ export function Tape({ id, figure, ghost, limit, tone, label, pencils = [] }: Pr
   const at = (value: number) => percent(share(value));
   return (
     <svg
-      className="tape block h-[34px] w-full max-sm:hidden"
+      className="tape block h-[34px] w-full max-md:hidden"
       role="img"
       aria-label={
         (limit === undefined ? `${label} on its tape` : `${label} on its tape, mark at ${limit}`) +
@@ -111,6 +113,8 @@ const Ticks = memo(function Ticks({
 }) {
   const at = (value: number) => percent(shareOf(value, to));
   const steps = (step: number) => Array.from({ length: Math.floor(to / step + 1e-9) }, (_, i) => (i + 1) * step);
+  // Below 1024 px every other number goes where they would touch.
+  const isDense = (plain(to).length * DIGIT_PX + 4) / LEAST_PX > shareOf(major, to);
   const struck = (value: number) =>
     liesOver(plain(value), shareOf(value, to), mark === undefined ? undefined : shareOf(mark, to));
   return (
@@ -118,11 +122,16 @@ const Ticks = memo(function Ticks({
       {steps(minor).map((value) => (
         <line key={value} className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 4} />
       ))}
-      {steps(major).map((value) => (
+      {steps(major).map((value, i) => (
         <g key={value}>
           <line className="tape-tick" x1={at(value)} x2={at(value)} y1={TOP} y2={TOP + 8} />
           {isNumbered && value < to && !struck(value) && (
-            <text className="tape-number" x={at(value)} y={TOP + 11} dx={2}>
+            <text
+              className={`tape-number ${i % 2 === 0 && isDense ? 'max-lg:hidden' : ''}`}
+              x={at(value)}
+              y={TOP + 11}
+              dx={2}
+            >
               {plain(value)}
             </text>
           )}

@@ -106,7 +106,7 @@ const TapeCell = memo(function TapeCell({
           <span className={`whitespace-nowrap ${mark.tone}`}>{mark.words}</span>
         ) : limit !== undefined && !figure?.note ? (
           // Where there is no room for a tape its limit is told.
-          <span className="whitespace-nowrap sm:hidden">
+          <span className="whitespace-nowrap md:hidden">
             {more ? 'wished' : 'limit'} {figureNumber(tape.id, limit)}
           </span>
         ) : figure?.note ? (

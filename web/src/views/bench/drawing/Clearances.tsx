@@ -1,4 +1,5 @@
 import type { Reach } from '@inch-tower/core';
+import { dimensionWords } from '../../../drawing/balloons';
 import { placeNote, type Note } from '../../../drawing/notes';
 import type { Flat2 } from '../../../drawing/arrangements';
 import { RULER, titleOf, type PlacedView } from '../../../drawing/sheetLayout';
@@ -14,23 +15,26 @@ export function Clearances({
   selected,
   labels,
   width,
+  height,
 }: {
   readonly views: readonly PlacedView[];
   readonly reaches: readonly Reach[];
   readonly selected: string | null;
   /** What is written already: notes keep clear of it. */ readonly labels: readonly Flat2[];
   readonly width: number;
+  readonly height: number;
 }) {
   const wanted = all.filter((one) => one.gapMm <= TIGHT_MM || one.unit === selected);
   const ruler: Flat2 = { x: 0, y: 0, width, height: RULER };
-  const written = [...labels, ...views.map(titleOf), ruler];
+  const dimensions = views.filter(({ large }) => large).flatMap(dimensionWords);
+  const written = [...labels, ...views.map(titleOf), ...dimensions, ruler];
   return (
     <g aria-hidden>
       {wanted.flatMap((one) =>
         views
           .filter(({ large, name }) => large && name === (one.what === 'card' ? 'plan' : 'side'))
           .map((view) => {
-            const drawn = placeNote(view, one, written, width, views);
+            const drawn = placeNote(view, one, written, { width, height }, views);
             if (!drawn) return null;
             written.push(drawn.words);
             return <Clearance key={`${view.box}${view.name}${one.unit}`} drawn={drawn} reach={one} />;

@@ -79,7 +79,14 @@ export function SheetPicture({ model, width, height, current, onChoose, struck }
       {layout && !isGhostAlone && (
         <>
           <Dimensions views={layout.views} brief={build?.brief} />
-          <Clearances views={layout.views} reaches={room} selected={chosen} labels={taken} width={width} />
+          <Clearances
+            views={layout.views}
+            reaches={room}
+            selected={chosen}
+            labels={taken}
+            width={width}
+            height={height}
+          />
         </>
       )}
       {!isGhostAlone && (

@@ -91,7 +91,7 @@ export function TablePicture({ area, stops, current, selected, empty, onChoose }
   return (
     <g>
       <text className="title" x={area.x} y={area.y + 6}>
-        {empty ? 'NOTHING STANDS HERE YET: CHOOSE AN OUTLINE' : 'TABLE'}
+        {empty ? 'CHOOSE AN OUTLINE TO BEGIN' : 'TABLE'}
       </text>
       {stops.map(({ id, rect, label, mark, missing }) => (
         <g
