@@ -40,7 +40,9 @@ const hindrancesIn = memoPair((units: Laid['units'], layout: Laid['layout']): re
 });
 
 /** The ids of drives that wait for their turn under a policy of waves, in the order of their units. */
-export function waiting(laid: Laid): readonly string[] {
-  const cannot = new Set(hindrances(laid).map(({ drive }) => drive.id));
-  return ofKind(laid.units, 'drive').flatMap(({ id }) => (cannot.has(id) ? [] : [id]));
-}
+export const waiting = ({ units, layout }: Laid): readonly string[] => waitingIn(units, layout);
+
+const waitingIn = memoPair((units: Laid['units'], layout: Laid['layout']): readonly string[] => {
+  const cannot = new Set(hindrancesIn(units, layout).map(({ drive }) => drive.id));
+  return ofKind(units, 'drive').flatMap(({ id }) => (cannot.has(id) ? [] : [id]));
+});

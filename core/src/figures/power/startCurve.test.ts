@@ -4,7 +4,10 @@ import { powerOf as reckoned } from './powerOf';
 import type { Build } from '../../build/build';
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { inTurn, rack } from '../../testing/rules';
-import { START_SHARE, worstShare, type SpinUp, type StartCurve } from './startCurve';
+import { feedsOf } from './feeds';
+import { chainsHold, plugPlans } from './plugPlan';
+import { mildestStart, START_SHARE, startCurve, worstShare, type SpinUp, type StartCurve } from './startCurve';
+import { turnsOf } from './turns';
 import { priceAt } from './year';
 
 const powerOf = ({ build }: Fixture) => reckoned(createAssessor().context(build), build, AS_OF.asOf);
@@ -82,6 +85,48 @@ test('the mildest policy is that of looking at every hundredth of a second of ev
   const fewest = Math.max(...within.filter(({ readyS }) => readyS === soonest).map(({ drives }) => drives));
   expect(mildest!.spinUp).toMatchObject({ kind: 'waves' });
   expect(Math.ceil(15 / (mildest!.spinUp as { drives: number }).drives)).toBe(Math.ceil(15 / fewest));
+});
+
+test('what cables rule out by their longest pause is what looking at every policy rules out', () => {
+  const step = (atS: number, forS: number, a12: number, a5 = 0.7) => ({ atS, forS, a12, a5, a33: 0 });
+  const profiles = [
+    [step(0, 10, 1.8)],
+    [step(0, 4, 2.4), step(4, 6, 1.2)],
+    // It rises later, and one takes less than idle at first.
+    [step(0, 5, 0.9), step(5, 5, 2.2)],
+    [step(0, 6, 0.1, 0.2), step(6, 6, 2)],
+  ];
+  for (const spinUp of profiles)
+    for (const [count, plugs] of [
+      [2, 8],
+      [3, 5],
+      [4, 4],
+    ] as const) {
+      const cables = [{ ...CHAIN, count, plugs: [{ plug: 'peripheral', count: plugs }] }];
+      const made = fifteen(
+        tweak(
+          'brazier-800',
+          { cables },
+          tweak('barge-12', { ...DISK, spinUp }, tweak('tern-16i', { staggersStart: 'yes' })),
+        ),
+      );
+      const context = createAssessor().context(made.build);
+      const feed = feedsOf(context)[0]!;
+      const all = [1, 2, 3, 4, 6, 8, 12].flatMap((drives) =>
+        [2, 5, 8, 10, 12, 15, 20].flatMap((everyS) => {
+          const policy: SpinUp = { kind: 'waves', drives, everyS };
+          const curve = startCurve(context, feed, policy);
+          const plans = plugPlans({ ...context, policy: { ...context.policy, spinUp: policy } });
+          const holds = plans.every((plan) => chainsHold(plan, turnsOf(context, plan.box, policy)));
+          return holds && worstShare(curve) <= START_SHARE ? [curve.readyS] : [];
+        }),
+      );
+      const found = mildestStart(context)!;
+      if (found.spinUp.kind === 'together') continue;
+      expect([found.cablesHold, found.cablesHold && found.readyS]).toEqual(
+        all.length > 0 ? [true, Math.min(...all)] : [false, false],
+      );
+    }
 });
 
 test('where all at once is within 80 % of everything nothing else is offered; where nothing is, nothing', () => {

@@ -1,6 +1,9 @@
 import { ofKind } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { feedsOf, type Feed } from './feeds';
+import { memoWeak } from '../../memoLast';
+import type { PartOf } from '../../parts/resolve';
+import { classesOn } from './fedClasses';
 import { chainsHold, plugPlans } from './plugPlan';
 import { Ledger } from '../quantity';
 import { driveA, phases, type Rail } from './currents';
@@ -86,6 +89,17 @@ function startsOf(context: FigureContext, feed: Feed): (spinUp: SpinUp) => Start
   };
 }
 
+/** Seconds until the last drive of a feed has spun up, under one policy after another. */
+function readyOf(context: FigureContext, feed: Feed): (spinUp: SpinUp) => number {
+  const own = new Set(classesOn(context, feed).flatMap(({ units }) => units.map(({ id }) => id)));
+  const takesS = memoWeak((part: PartOf<'drive'>) => Math.max(0, ...part.spinUp.map(({ atS, forS }) => atS + forS)));
+  return (spinUp) =>
+    turnsOf(context, feed.box, spinUp).reduce((last, { drive, turnS }) => {
+      const tookS = own.has(drive.id) ? takesS(drive.part) : 0;
+      return tookS > 0 ? Math.max(last, turnS + tookS) : last;
+    }, 0);
+}
+
 /** The highest share of any limit that a start reaches; 0 where no limit is known. */
 export function worstShare({ steps, limits }: StartCurve): number {
   if (!limits) return 0;
@@ -125,6 +139,26 @@ function cablesHold(context: FigureContext): (spinUp: SpinUp) => boolean {
 }
 
 /**
+ * Whether waves of so many drives can spare the cables at all: at the longest pause no two waves overlap, and no
+ * shorter one takes less. That is so where no drive takes less while it starts than idle; else nothing is ruled out.
+ */
+function hopeOf(
+  context: FigureContext,
+  holds: (spinUp: SpinUp) => boolean,
+): (drives: (typeof AT_A_TIME)[number]) => boolean {
+  const longestS = Math.max(...EVERY_S);
+  const isPlain = ofKind(context.running, 'drive').every(({ part }) =>
+    part.spinUp.every(({ atS, forS, a12, a5 }) => atS + forS <= longestS && a12 >= part.idle12A && a5 >= part.idle5A),
+  );
+  const known = new Map<number, boolean>();
+  return (drives) => {
+    let hope = known.get(drives);
+    if (hope === undefined) known.set(drives, (hope = !isPlain || holds({ kind: 'waves', drives, everyS: longestS })));
+    return hope;
+  };
+}
+
+/**
  * The policy under which every supply keeps within 80 % of every limit, every power cable within its own, and all
  * drives are ready soonest, then with the fewest waves; where no policy spares the cables, the best for the supply.
  * Null where none does that, or there is no supply. Drives that cannot wait for a turn start at once in all.
@@ -134,7 +168,9 @@ export function mildestStart(context: FigureContext): Mildest | null {
   if (feeds.length === 0) return null;
   const waits = waiting(context).length;
   const starts = feeds.map((feed) => startsOf(context, feed));
+  const ready = feeds.map((feed) => readyOf(context, feed));
   const holds = cablesHold(context);
+  const hasHope = hopeOf(context, holds);
   const tried = (spinUp: SpinUp): Omit<Mildest, 'cablesHold'> => {
     const curves = starts.map((start) => start(spinUp));
     return {
@@ -147,7 +183,7 @@ export function mildestStart(context: FigureContext): Mildest | null {
   if (atOnce.share <= START_SHARE && holds(atOnce.spinUp)) return { ...atOnce, cablesHold: true };
   const most = ofKind(context.running, 'drive').length;
   type Tried = ReturnType<typeof tried> & { readonly waves: number };
-  const isSooner = (one: Tried, other: Tried | null) =>
+  const isSooner = (one: Pick<Tried, 'readyS' | 'waves'>, other: Tried | null) =>
     !other || one.readyS < other.readyS || (one.readyS === other.readyS && one.waves < other.waves);
   let [best, forSupply]: [Tried | null, Tried | null] = [null, null];
   const offered = AT_A_TIME.filter((drives) => drives < most).flatMap((drives) =>
@@ -159,10 +195,14 @@ export function mildestStart(context: FigureContext): Mildest | null {
   for (const { spinUp, waves, lastTurnS } of offered.sort((a, b) => a.lastTurnS - b.lastTurnS)) {
     // The last drive is ready after its turn: from here on nothing is sooner.
     if (best && lastTurnS > (best as Tried).readyS) break;
+    const when = { waves, readyS: Math.max(...ready.map((readyS) => readyS(spinUp))) };
+    const forAll = isSooner(when, best) && hasHope(spinUp.drives);
+    // What is later than what is known already need not be worked out.
+    if (!forAll && !isSooner(when, forSupply)) continue;
     const one = { ...tried(spinUp), waves };
     if (one.share > START_SHARE) continue;
     if (isSooner(one, forSupply)) forSupply = one;
-    if (isSooner(one, best) && holds(spinUp)) best = one;
+    if (forAll && holds(spinUp)) best = one;
   }
   const mildest = best ?? (atOnce.share <= START_SHARE ? atOnce : forSupply);
   if (!mildest) return null;

@@ -1,6 +1,7 @@
 import { ofKind, type UnitOf } from '../../machine/units';
 import { countsWith, type Box } from '../boxes';
 import { classesOf, type FigureContext } from '../context';
+import { memoWeak } from '../../memoLast';
 import { waiting } from './stagger';
 
 type Drive = UnitOf<'drive'>;
@@ -13,15 +14,28 @@ export function turnsOf(
   box: Box,
   spinUp: SpinUp = context.policy.spinUp,
 ): readonly { readonly drive: Drive; readonly turnS: number }[] {
-  const own = new Set(
-    classesOf(context.running, context.units, context.layout)
-      .filter((one) => countsWith(context, one.box) === box)
-      .flatMap((one) => one.units),
-  );
-  const drives = ofKind(context.running, 'drive').filter((unit) => own.has(unit));
+  const drives = drivesByBox(context).get(box) ?? [];
   const shifts = waveShifts(context, drives, spinUp);
   return drives.map((drive, i) => ({ drive, turnS: shifts[i] ?? 0 }));
 }
+
+const drivesByBox = memoWeak((context: FigureContext): ReadonlyMap<Box, readonly Drive[]> => {
+  const boxes = new Map(
+    classesOf(context.running, context.units, context.layout).flatMap((one) => {
+      const box = countsWith(context, one.box);
+      return one.units.map((unit) => [unit, box] as const);
+    }),
+  );
+  const found = new Map<Box, Drive[]>();
+  for (const drive of ofKind(context.running, 'drive')) {
+    if (!boxes.has(drive)) continue;
+    const box = boxes.get(drive)!;
+    const own = found.get(box);
+    if (own) own.push(drive);
+    else found.set(box, [drive]);
+  }
+  return found;
+});
 
 /** Seconds each drive waits for its turn; one that cannot wait starts with the first. */
 function waveShifts(context: FigureContext, drives: readonly Drive[], policy: SpinUp): readonly number[] {
