@@ -159,6 +159,7 @@ export function looksIn(theme: Theme): void {
       ['machines compared', '/compare?b=school-shelf,boathouse-rack', 'Idle at the wall'],
       ['the bill', '/b/boathouse-rack/bill', 'What does it cost?'],
       ['the wiring', '/b/boathouse-rack/wiring?cable=u2%2Ffront-feed.2', 'Pick up its port end'],
+      ['power cables and headers', '/b/hall-cupboard/wiring?half=power', 'Header list'],
       ['the parts', '/parts?part=larder-8&kind=drive&open=drive%7CBargeyard%7CBarge', 'Larder 8'],
       ['a sheet of one’s own', '/parts/own?from=rack-4u-24&class=1', 'Dimensions, in mm'],
       ['panels at full size', '/parts/panels?part=larder-8', 'measure it before you cut'],

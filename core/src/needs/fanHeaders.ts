@@ -6,8 +6,14 @@ import type { End } from './splitters';
 
 type Fan = UnitOf<'fan'>;
 /** A header of a board, or a hub with a plug of its own; `most` fans hang on it. */
-type FanOutlet = {
+export type FanOutlet = {
   readonly of: PlannedUnit;
+  /** Which header of the board it is, and how that steers; null for a hub, which passes on what it is told. */
+  readonly header: {
+    readonly n: number;
+    readonly pwm: boolean;
+    readonly byVolts: boolean | undefined;
+  } | null;
   readonly carriesA: number;
   readonly most: number;
   readonly fans: readonly Fan[];
@@ -43,18 +49,24 @@ export function fanPlans(units: readonly PlannedUnit[], layout: Layout, end: End
   );
   return ofKind(units, 'board').flatMap((board, i): FanPlan[] => {
     const box = boxOf(board.id, seats, units);
-    const headers = board.part.fanHeaders.flatMap(({ count, maxA }) =>
-      Array.from({ length: count }, () => ({ of: board as PlannedUnit, carriesA: maxA, most: Infinity })),
-    );
+    const headers = board.part.fanHeaders
+      .flatMap(({ count, ...each }) => Array.from({ length: count }, () => each))
+      .map(({ maxA, pwm, byVolts }, h) => ({
+        of: board as PlannedUnit,
+        header: { n: h + 1, pwm, byVolts },
+        carriesA: maxA,
+        most: Infinity,
+      }));
     if (!box || headers.length === 0) return [];
     const own = (i === 0 ? hubs : []).map((unit) => ({
       of: unit as PlannedUnit,
+      header: null,
       carriesA: unit.part.ratedA ?? HUB.ratedA,
       most: unit.part.fans ?? HUB.fans,
     }));
     const fans = fansOn(units, layout, box);
     const { on, isBest } = deal(
-      fans.map((fan) => fanA(fan, end)),
+      fans.map((fan) => ({ hasA: fanA(fan, end), pwm: fan.part.pwm })),
       [...headers, ...own],
     );
     const outlets = [...headers, ...own].map((outlet, o): FanOutlet => ({
@@ -116,27 +128,47 @@ function fansOn(units: readonly PlannedUnit[], layout: Layout, box: PlannedUnit)
     .sort((a, b) => fanA(b, 'value') - fanA(a, 'value'));
 }
 
-type Bin = { readonly carriesA: number; readonly most: number };
+/** How an outlet turns a fan down: by its fourth wire, its volts or not at all; null where a sheet leaves it open. */
+export function steeredBy(
+  fan: { readonly pwm: boolean },
+  header: FanOutlet['header'],
+): 'pwm' | 'volts' | 'full' | null {
+  if (!header) return fan.pwm ? 'pwm' : null;
+  if (fan.pwm && header.pwm) return 'pwm';
+  if (!header.pwm || header.byVolts) return 'volts';
+  return header.byVolts === false ? 'full' : null;
+}
+
+type Load = { readonly hasA: number; readonly pwm: boolean };
+type Bin = { readonly carriesA: number; readonly most: number; readonly header: FanOutlet['header'] };
 
 /**
  * Loads, the largest first, on bins so that the most by which one is past its limit is least, then with the fewest on
- * one bin. Branch and bound; of bins in the same state one is tried.
+ * one bin, then with the most fans steered by what they are made for. Branch and bound; of bins in the same state one
+ * is tried.
  */
 function deal(
-  loadsA: readonly number[],
+  loads: readonly Load[],
   bins: readonly Bin[],
 ): { readonly on: readonly number[]; readonly isBest: boolean } {
   const hasA = bins.map(() => 0);
   const count = bins.map(() => 0);
   const on: number[] = [];
-  let best: { readonly on: readonly number[]; readonly past: number; readonly most: number } | null = null;
+  let best: { readonly on: readonly number[]; readonly score: readonly [number, number, number] } | null = null;
   let steps = 0;
-  const visit = (f: number, past: number, most: number): void => {
+  /** Whether what is so far is no better than the best, whatever follows: all three only grow. */
+  const isHopeless = (past: number, most: number, unmade: number): boolean => {
+    if (!best) return false;
+    const [bestPast, bestMost, bestUnmade] = best.score;
+    if (Math.abs(past - bestPast) > 1e-9) return past > bestPast;
+    return most > bestMost || (most === bestMost && unmade >= bestUnmade);
+  };
+  const visit = (f: number, past: number, most: number, unmade: number): void => {
     if (++steps > MOST_STEPS) return;
-    if (best && (past > best.past + 1e-9 || (past > best.past - 1e-9 && most >= best.most))) return;
-    const load = loadsA[f];
+    if (isHopeless(past, most, unmade)) return;
+    const load = loads[f];
     if (load === undefined) {
-      best = { on: [...on], past, most };
+      best = { on: [...on], score: [past, most, unmade] };
       return;
     }
     const seen = new Set<string>();
@@ -146,19 +178,25 @@ function deal(
       .sort((x, y) => count[x.b]! - count[y.b]! || y.left - x.left);
     for (const { bin, b, left } of order) {
       if (count[b]! >= bin.most) continue;
-      const state = `${left.toFixed(6)}|${bin.most}|${count[b]}`;
+      const steered = steeredBy(load, bin.header);
+      const state = `${left.toFixed(6)}|${bin.most}|${count[b]}|${bin.header?.pwm}|${bin.header?.byVolts}`;
       if (seen.has(state)) continue;
       seen.add(state);
       on.push(b);
-      hasA[b]! += load;
+      hasA[b]! += load.hasA;
       count[b]! += 1;
-      visit(f + 1, Math.max(past, hasA[b]! - bin.carriesA), Math.max(most, count[b]!));
+      visit(
+        f + 1,
+        Math.max(past, hasA[b]! - bin.carriesA),
+        Math.max(most, count[b]!),
+        unmade + Number(steered === 'full' || (load.pwm && steered !== 'pwm')),
+      );
       on.pop();
-      hasA[b]! -= load;
+      hasA[b]! -= load.hasA;
       count[b]! -= 1;
     }
   };
-  visit(0, 0, 0);
+  visit(0, 0, 0, 0);
   const found = best as { readonly on: readonly number[] } | null;
   return { on: found?.on ?? [], isBest: steps <= MOST_STEPS };
 }

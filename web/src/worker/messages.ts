@@ -37,6 +37,7 @@ import type {
   Mover,
   NextDrives,
   Worn,
+  HeaderLine,
   HeardTicks,
   Power,
   Reused,
@@ -231,6 +232,7 @@ export type BenchWorker = {
     readonly schedule: readonly ScheduleLine[];
     readonly power: readonly PowerBox[];
     readonly plugs: readonly PowerLine[];
+    readonly headers: readonly HeaderLine[];
     readonly flow: FlowTold;
   } | null>;
   /** Prices and deals of a bill that was filled in as a table; null while nothing is open. */

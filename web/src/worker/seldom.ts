@@ -31,6 +31,7 @@ export {
   reuseOf,
   runningOf,
   sceneOf,
+  headerLines,
   scheduleOf,
   sizesFor,
   soundOverAir,

@@ -110,7 +110,7 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
       ),
 
     wiring: () =>
-      withOpen(({ build, assessment }, { flowTold, powerBoxes, powerSchedule, scheduleOf, wiringFor }) => {
+      withOpen(({ build, assessment }, { flowTold, headerLines, powerBoxes, powerSchedule, scheduleOf, wiringFor }) => {
         const wiring = wiringFor(build, assessment);
         const power = powerBoxes(assessor.plugs(build), assessment.units);
         return {
@@ -118,6 +118,7 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
           schedule: scheduleOf(wiring, assessment.units),
           power,
           plugs: powerSchedule(power),
+          headers: headerLines(assessment.units, assessment.layout),
           flow: flowTold(assessor.context(build), wiring),
         };
       }),

@@ -16,6 +16,7 @@ import { BayMap } from './BayMap';
 import { CablePane, LooseEnds } from './CablePane';
 import { columnsFor, keyOf, pictureOf } from './ribbonLayout';
 import { Ribbons } from './Ribbons';
+import { HeaderList } from './power/HeaderList';
 import { PlugList } from './power/PlugList';
 import { PlugPane } from './power/PlugPane';
 import { PowerCables } from './power/PowerCables';
@@ -168,7 +169,8 @@ export default function WiringPage() {
           )}
           {wired && shown.shows.power && (
             <div className={printing === 'bays' ? 'no-print' : ''}>
-              <PlugList lines={wired.plugs} name={build.name} />
+              <PlugList lines={wired.plugs} headers={wired.headers} name={build.name} />
+              <HeaderList lines={wired.headers} />
             </div>
           )}
         </div>

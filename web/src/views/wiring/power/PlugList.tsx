@@ -1,11 +1,16 @@
-import { powerCsv, type PowerLine } from '@inch-tower/core';
+import { powerCsv, type HeaderLine, type PowerLine } from '@inch-tower/core';
 import { saveFile } from '../../saveFile';
 import { ListHead } from '../ListHead';
 
 const TITLES = ['Label', 'From', 'Plug', 'To', 'Mark', 'At the start', 'At work'] as const;
 
+type Props = {
+  readonly lines: readonly PowerLine[];
+  /** What is on headers, for the file. */ readonly headers: readonly HeaderLine[];
+  readonly name: string;
+};
 /** The list of power plugs: which plug of which cable goes where, 12 V and 5 V along. */
-export function PlugList({ lines, name }: { readonly lines: readonly PowerLine[]; readonly name: string }) {
+export function PlugList({ lines, headers, name }: Props) {
   if (lines.length === 0) return null;
   return (
     <section aria-label="Power plug list" className="mt-3 border-t border-line px-2 pt-2 pb-6">
@@ -14,7 +19,7 @@ export function PlugList({ lines, name }: { readonly lines: readonly PowerLine[]
         <button
           type="button"
           className="press no-print ml-auto"
-          onClick={() => saveFile(`${name || 'machine'}-power-plugs.csv`, powerCsv(lines), 'text/csv')}
+          onClick={() => saveFile(`${name || 'machine'}-power-plugs.csv`, powerCsv(lines, headers), 'text/csv')}
         >
           Save plugs as CSV
         </button>
