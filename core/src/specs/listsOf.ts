@@ -3,7 +3,7 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { askOf, withAnother } from '../parts/rows';
 import type { Archetype, Sheet } from '../parts/sheet';
 import { VALUES } from '../parts/sheet';
-import type { Place } from './places';
+import type { Place, SaidEnd } from './places';
 
 type Row = Readonly<Record<string, unknown>>;
 type Lists = Readonly<Record<string, unknown>>;
@@ -212,10 +212,59 @@ function controller(archetype: Archetype, said: Said): Made {
   return { lists: { connectors }, taken: ['ports'] };
 }
 
+function carrier(archetype: Archetype, said: Said): Made {
+  const sockets = said.get('m2Sockets') as number | undefined;
+  const like = rowsOf(archetype, 'm2Sockets');
+  return sockets === undefined || like.length === 0
+    ? { lists: {}, taken: [] }
+    : { lists: { m2Sockets: asMany(like, sockets, archetype, 'm2Sockets') }, taken: ['m2Sockets'] };
+}
+
+/** Lanes of a plug, and what goes through it. */
+const LANES: Readonly<Record<string, number>> = { sata: 1, esata: 1, 'sff-8482': 1 };
+const lanesOf = (kind: string): number => LANES[kind] ?? (kind.endsWith('-8i') ? 8 : 4);
+const carriedBy = (kind: string): readonly string[] =>
+  kind === 'sata' || kind === 'esata'
+    ? ['sata']
+    : kind === 'sff-8639' || kind.startsWith('sff-8611')
+      ? ['pcie']
+      : ['sas', 'sata'];
+
+/**
+ * Both ends of a cable. Where one plug meets tails it is at the host, unless the text calls the cable reverse; tails
+ * that are not counted are as many as the plug has lanes.
+ */
+function cable(_archetype: Archetype, said: Said): Made {
+  const ends = said.get('ends') as readonly SaidEnd[] | undefined;
+  if (!ends) return { lists: {}, taken: [] };
+  const [one, other] = ends.map((end, i) => {
+    const far = ends[1 - i]!;
+    const isFan = end.tails === 1 && far.tails === 1 && lanesOf(end.kind) === 1 && lanesOf(far.kind) > 1;
+    return { ...end, tails: isFan ? lanesOf(far.kind) : end.tails };
+  }) as [SaidEnd, SaidEnd];
+  const isReverse = said.get('isReverse') === true;
+  const roleOf = (end: SaidEnd, far: SaidEnd) =>
+    end.tails === far.tails ? 'either' : end.tails < far.tails === !isReverse ? 'host' : 'device';
+  const row = (end: SaidEnd, far: SaidEnd): Row => ({
+    kind: end.kind,
+    tails: end.tails,
+    lanesPerTail: Math.max(1, Math.floor(lanesOf(end.tails > 1 ? far.kind : end.kind) / end.tails)),
+    role: roleOf(end, far),
+  });
+  const carries = carriedBy(one.kind).filter((way) => carriedBy(other.kind).includes(way));
+  return {
+    lists: { ends: [row(one, other), row(other, one)], ...(carries.length > 0 ? { carries } : {}) },
+    taken: ['ends', 'isReverse'],
+  };
+}
+
 const builders: Readonly<Partial<Record<Archetype['kind'], Builder>>> = {
   board,
   chassis,
   supply,
   controller,
   networkCard,
+  expander: controller,
+  carrier,
+  cable,
 };

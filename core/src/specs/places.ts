@@ -172,6 +172,44 @@ const NETWORK: Finder = {
   gathers: 'line',
 };
 
+const PORTS: Finder = {
+  field: 'ports',
+  words: each(({ kind, side }: { kind: string; side: string }) => `${kind.toUpperCase()} ${side}`),
+  find: portsIn,
+  gathers: 'all',
+};
+
+/** One end of a cable as a text says it: its plug, and how many tails it has. */
+export type SaidEnd = { readonly kind: string; readonly tails: number };
+/** Plugs of cables by what texts call them (SFF-8482 is the plug of one SAS drive, SFF-8639 that of U.2). */
+const ENDS: readonly (readonly [RegExp, string])[] = [
+  [/sff-?8654[^a-z\d]*8i|slim-?sas[^a-z\d]*8i/i, 'sff-8654-8i'],
+  [/sff-?8654[^a-z\d]*4i|slim-?sas[^a-z\d]*4i/i, 'sff-8654-4i'],
+  [/sff-?8611[^a-z\d]*8i|oculink[^a-z\d]*8i/i, 'sff-8611-8i'],
+  [/sff-?8611|oculink/i, 'sff-8611-4i'],
+  [/sff-?8639|u\.2/i, 'sff-8639'],
+  [/sff-?8643|mini-?sas hd(?! ext)/i, 'sff-8643'],
+  [/sff-?8644/i, 'sff-8644'],
+  [/sff-?8087/i, 'sff-8087'],
+  [/sff-?8088/i, 'sff-8088'],
+  [/sff-?8482/i, 'sff-8482'],
+  [/e-?sata/i, 'esata'],
+  [/s-?ata/i, 'sata'],
+];
+/** `SFF-8643 to 4 x SATA`: both plugs, the one before `to` first. */
+function endsIn({ value }: Piece): unknown {
+  const sides = value.split(/\s+(?:to|auf|zu|->|→|\u2013>)\s+/i);
+  if (sides.length !== 2) return undefined;
+  const ends = sides.map((side, i): SaidEnd | null => {
+    const kind = ofWords(ENDS, side);
+    const tails = /(?<![\d.,-])([2-8])\s*[x×]?\s*(?:sff|s-?ata|sas|u\.2|mini|slim|ocu|port)/i.exec(
+      i === 0 ? side.slice(-24) : side,
+    )?.[1];
+    return kind ? { kind, tails: Number(tails ?? 1) } : null;
+  });
+  return ends.every((one) => one !== null) ? ends : undefined;
+}
+
 const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
     {
@@ -246,13 +284,33 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       find: plugIn(/peripheral|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
     },
   ],
-  controller: [
+  controller: [PORTS],
+  expander: [PORTS],
+  carrier: [
     {
-      field: 'ports',
-      words: each(({ kind, side }: { kind: string; side: string }) => `${kind.toUpperCase()} ${side}`),
-      find: portsIn,
-      gathers: 'all',
+      field: 'm2Sockets',
+      words: n('M.2 sockets'),
+      find: ({ label, value }) =>
+        counted(String.raw`(?:m\.2|nvme)\b`)({ label, value, line: 0, text: value }) ??
+        (/m\.2|nvme/i.test(value) ? ofWords(HOW_MANY, value) : undefined),
     },
+  ],
+  cable: [
+    {
+      field: 'ends',
+      words: (value) =>
+        (value as readonly SaidEnd[]).map(({ kind, tails }) => `${tails} × ${kind.toUpperCase()}`).join(' to '),
+      find: endsIn,
+    },
+    {
+      field: 'isReverse',
+      words: (value) => (value ? 'reverse: tails at the ports' : 'forward: one plug at the card'),
+      find: ({ label, value }) => (/\breverse\b/i.test(`${label} ${value}`) ? true : undefined),
+    },
+  ],
+  adapter: [
+    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}3[.,]5`, /3[.,]5/) },
+    { field: 'bays25', words: n('bays of 2.5 inch'), find: counted(`${BAY()}2[.,]5(?!\\d)`, /2[.,]5(?!\d)/) },
   ],
 };
 
@@ -301,8 +359,9 @@ export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' 
       return [{ ...at, value, words: words(value) }];
     }
     const { value } = first;
-    const agrees = found.every((one) => one.value === value);
-    return agrees && (value as number) > 0 && ((value as number) <= MOST || field.endsWith('Mm'))
+    const agrees = found.every((one) => JSON.stringify(one.value) === JSON.stringify(value));
+    const isCount = typeof value === 'number';
+    return agrees && (!isCount || (value > 0 && (value <= MOST || field.endsWith('Mm'))))
       ? [{ ...at, value, words: words(value) }]
       : [];
   });

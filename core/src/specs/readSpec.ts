@@ -14,6 +14,7 @@ import { FAN, SUPPLY, UPS } from './power';
 import { decimalOf, quantitiesOf, type Quantity } from './quantities';
 import { isPlausible } from './plausible';
 import { placesOf, type Place } from './places';
+import { SMALL } from './small';
 import { railTable } from './railTable';
 import type { ReadField } from './readField';
 import { COMMON, type KindRules, type Rule } from './rule';
@@ -35,7 +36,19 @@ export type SpecReading = ({ readonly ok: true } & SpecRead) | { readonly ok: fa
 /** Texts longer than this are refused. */
 export const SPEC_CHARACTERS = 1_000_000;
 const LONGEST_LINE = 2_000;
-const RULES: readonly KindRules[] = [DRIVE, SUPPLY, FAN, UPS, PROCESSOR, COOLER, MEMORY, BOARD, CHASSIS, ...CARDS];
+const RULES: readonly KindRules[] = [
+  DRIVE,
+  SUPPLY,
+  FAN,
+  UPS,
+  PROCESSOR,
+  COOLER,
+  MEMORY,
+  BOARD,
+  CHASSIS,
+  ...CARDS,
+  ...SMALL,
+];
 export const READABLE_KINDS: readonly PartKind[] = RULES.map(({ kind }) => kind);
 
 /** A kind is clear where its cues outweigh those of the next by so much. */

@@ -1,3 +1,4 @@
+import { EIGHTEENTH } from './eighteenth';
 import { EIGHTH } from './eighth';
 import { ELEVENTH } from './eleventh';
 import { FIFTEENTH } from './fifteenth';
@@ -35,4 +36,5 @@ export const SAMPLES = [
   ...FIFTEENTH,
   ...SIXTEENTH,
   ...SEVENTEENTH,
+  ...EIGHTEENTH,
 ];
