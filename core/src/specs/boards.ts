@@ -134,6 +134,8 @@ export const BOARD: KindRules = {
       label: /^(?:cpu|processor|prozessor)/i,
       read: ({ value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        // What is soldered on says what it takes itself.
+        if (/solder|\bsoc\b|on-?board|verlötet/i.test(value)) return undefined;
         return /\btdp\b|\b(?:up to|bis)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
       },
     },

@@ -108,6 +108,25 @@ const RULES: readonly Rule[] = [
       return found ? Number(found[1]) : undefined;
     },
   },
+  // A body's width tells its size (SFF-8301, SFF-8201).
+  {
+    field: 'size',
+    label: /^width|breite/i,
+    read: (_entry, quantities) => {
+      const [one] = quantities.filter(({ dimension }) => dimension === 'mm');
+      if (!one) return undefined;
+      return Math.abs(one.value - 101.6) < 1 ? '3.5' : Math.abs(one.value - 69.85) < 1 ? '2.5' : undefined;
+    },
+  },
+  // `1 per 10E15`, `< 1 in 10^15`, `10^-17`: the power of ten is what counts.
+  {
+    field: 'unreadablePerBit',
+    label: /(?:un|non-?)recoverable|uncorrectable|bit error|\buber\b|read errors/i,
+    read: ({ value }) => {
+      const power = /10\s?(?:\^|e|\*\*)?\s?-?(1[3-8])(?!\d)/i.exec(value)?.[1];
+      return power ? Number(`1e-${power}`) : undefined;
+    },
+  },
   {
     field: 'rpm',
     label: /^rpm$/i,

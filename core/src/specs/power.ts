@@ -90,8 +90,9 @@ export const SUPPLY: KindRules = {
       field: 'efficiencyClass',
       free: true,
       label: /./,
-      read: ({ label, value, text }) =>
-        /80\s*\+|80\s?plus|certif|efficien|effizienz|wirkungsgrad/i.test(`${label} ${value} ${text}`)
+      read: ({ label, value, text, line }) =>
+        // In the name of a supply a metal is its class.
+        line === 1 || /80\s*\+|80\s?plus|certif|efficien|effizienz|wirkungsgrad/i.test(`${label} ${value} ${text}`)
           ? words(
               [/titan/i, 'titanium'],
               [/platin/i, 'platinum'],
@@ -355,7 +356,8 @@ export const FAN: KindRules = {
           quantities.find((one) => one.dimension === 'A'),
           quantities.find((one) => one.dimension === 'V'),
         ];
-        const isAt12 = volts?.value === 12 || (!volts && /\b12 ?v/i.test(label));
+        // Fans of machines are made for 12 V; those for another voltage say so beside their amperes.
+        const isAt12 = volts ? volts.value === 12 : !/\b(?:5|24|48) ?v/i.test(label);
         return amps && isAt12 ? amps.value * 12 : undefined;
       },
     },

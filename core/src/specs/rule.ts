@@ -161,7 +161,7 @@ export const CARD: readonly Rule[] = [
     label: /form factor|height|profile|bauform|bracket/i,
     free: true,
     read: ({ label, value }) =>
-      /bracket|blende/i.test(`${label} ${value}`)
+      /bracket|blende|in the box|included|enthalten/i.test(`${label} ${value}`)
         ? undefined
         : words(
             [/low[ -]?profile|md2|half[ -]?height/i, 'low'],

@@ -6,6 +6,7 @@ import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FOURTEENTH } from './fourteenth';
 import { FOURTH } from './fourth';
+import { NINETEENTH } from './nineteenth';
 import { NINTH } from './ninth';
 import { SECOND } from './second';
 import { SEVENTH } from './seventh';
@@ -37,4 +38,5 @@ export const SAMPLES = [
   ...SIXTEENTH,
   ...SEVENTEENTH,
   ...EIGHTEENTH,
+  ...NINETEENTH,
 ];

@@ -91,7 +91,7 @@ Rated Voltage
 12 V DC
 Rated Current
 0.16 A`,
-    fields: { sizeMm: 140, thickMm: 27, maxRpm: 1700, flowM3h: 135.7, pressurePa: 18.44, soundDb: 26 },
+    fields: { sizeMm: 140, thickMm: 27, maxRpm: 1700, flowM3h: 135.7, pressurePa: 18.44, soundDb: 26, maxW: 1.92 },
   },
   {
     id: 'processor, a listing',

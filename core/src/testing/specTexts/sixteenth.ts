@@ -35,6 +35,7 @@ Length: 147 mm
 Width: 101.6 mm
 Weight: 1.52 lb`,
     fields: {
+      unreadablePerBit: 1e-15,
       capacityBytes: 20e12,
       size: '3.5',
       interface: 'sata',
