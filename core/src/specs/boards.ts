@@ -27,6 +27,7 @@ const BOARD_ITSELF =
   /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
 const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc|registered ecc|ecc registered/i;
 
+const SOLDERED = /solder|\bsoc\b|on-?board|verlötet/i;
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
@@ -135,15 +136,17 @@ export const BOARD: KindRules = {
       read: ({ value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
         // What is soldered on says what it takes itself.
-        if (/solder|\bsoc\b|on-?board|verlötet/i.test(value)) return undefined;
+        if (SOLDERED.test(value)) return undefined;
         return /\btdp\b|\b(?:up to|bis)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
       },
     },
     {
       field: 'carriesW',
       label: /(?:cpu|processor|prozessor).*(?:power|tdp|leistung)|\btdp\b/i,
-      dimension: 'W',
-      pick: 'most',
+      read: ({ value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W').map(({ hi }) => hi);
+        return watts.length === 0 || SOLDERED.test(value) ? undefined : Math.max(...watts);
+      },
     },
     { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'most' },
   ],

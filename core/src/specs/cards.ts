@@ -39,8 +39,34 @@ export const CARDS: readonly KindRules[] = [
     [/network (?:adapter|card|interface)|ethernet (?:adapter|card)|netzwerkkarte|\bnic\b/i, 5],
     [/10gbase|sfp\+?28?|rj-?45/i, 2],
   ]),
-  cards('accelerator', [
-    [/graphics card|\bgpu\b|grafikkarte|accelerator/i, 4],
-    [/\bvram\b|gddr\d/i, 3],
-  ]),
+  cards(
+    'accelerator',
+    [
+      [/graphics card|\bgpu\b|grafikkarte|accelerator/i, 4],
+      [/\bvram\b|gddr\d/i, 3],
+    ],
+    [
+      {
+        field: 'thickSlots',
+        free: true,
+        label: /form|slots?|width|breite|size/i,
+        read: ({ label, value }) => {
+          const said = /(?<![\d.])([123](?:\.\d{1,2})?)[- ]?slots?\b|\b(single|dual|triple)[- ]slot\b/i.exec(
+            `${label} ${value}`,
+          );
+          if (!said) return undefined;
+          return said[1] ? Number(said[1]) : { single: 1, dual: 2, triple: 3 }[said[2]!.toLowerCase()];
+        },
+      },
+      {
+        field: 'displayOutput',
+        free: true,
+        label: /display|video|outputs?|anschl/i,
+        read: ({ label, value }) => {
+          if (/\bnone\b|\bno (?:display|video|outputs?)|headless|keine/i.test(`${label} ${value}`)) return false;
+          return /display ?port|\bhdmi\b|\bdvi\b|\bvga\b/i.test(value) ? true : undefined;
+        },
+      },
+    ],
+  ),
 ];

@@ -1,6 +1,12 @@
 import { whole } from './hostWords';
 import { axis, words, type KindRules } from './rule';
 
+/** A box of drives without a board of its own. */
+const EXTERNAL =
+  /direct[- ]attached|(?:usb|thunderbolt|esata)[^\n]{0,40}enclosure|(?:jbod|external) (?:box|enclosure)/i;
+const MASS_ALONE =
+  /^[\d.,]+\s?(?:kg|lbs?)(?: (?:empty|net|bare|leer|netto|without (?:drives|disks)|ohne (?:laufwerke|platten)))?$/i;
+
 export const CHASSIS: KindRules = {
   kind: 'chassis',
   cues: [
@@ -21,9 +27,7 @@ export const CHASSIS: KindRules = {
       field: 'massG',
       free: true,
       read: ({ label, value }, quantities) =>
-        label === '' && /^[\d.,]+\s?(?:kg|lbs?)(?: (?:empty|net|bare|leer|netto))?$/i.test(value)
-          ? quantities[0]?.value
-          : undefined,
+        label === '' && MASS_ALONE.test(value) ? quantities[0]?.value : undefined,
     },
     { field: 'heightMm', label: /^(?:height|höhe)$/i, dimension: 'mm', pick: 'first' },
     { field: 'widthMm', label: /^(?:width|breite)$/i, dimension: 'mm', pick: 'first' },
@@ -38,7 +42,13 @@ export const CHASSIS: KindRules = {
       field: 'style',
       free: true,
       label: /form|type|typ|style|bauform/i,
-      read: words([/rack/i, 'rack'], [/open (?:frame|air)/i, 'openFrame'], [/\bcube\b/i, 'cube'], [/tower/i, 'tower']),
+      read: words(
+        [EXTERNAL, 'external'],
+        [/rack/i, 'rack'],
+        [/open (?:frame|air)/i, 'openFrame'],
+        [/\bcube\b/i, 'cube'],
+        [/tower/i, 'tower'],
+      ),
     },
     {
       field: 'slideRails',

@@ -1,11 +1,19 @@
 import { axis, type KindRules } from './rule';
 
+/** `125 mm wide` anywhere in a sentence. */
+function sideOf(value: string, how: string): number | undefined {
+  const said = new RegExp(String.raw`(?<![\d.,])(\d{2,3}(?:[.,]\d)?)\s?mm (?:${how})\b`, 'i').exec(value)?.[1];
+  return said === undefined ? undefined : Number(said.replace(',', '.'));
+}
+
+const COOLER_WORD =
+  /(?<!\b(?:no|without|ohne|w\/o) (?:cpu )?)(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))|heat ?sink/i;
 export const COOLER: KindRules = {
   kind: 'cooler',
   cues: [
     [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))/i, 4],
     [/cooling capacity|kühlleistung/i, 3],
-    [/(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))|heat ?sink/i, 4],
+    [COOLER_WORD, 4],
     [/heat ?pipes?/i, 3],
     [/\btdp\b/i, 1],
   ],
@@ -33,6 +41,36 @@ export const COOLER: KindRules = {
       free: true,
       read: ({ label, value }, quantities) =>
         label === '' && /^[\d.,]+\s?mm (?:tall|high|in height|hoch)\b/i.test(value) ? quantities[0]?.value : undefined,
+    },
+    {
+      field: 'widthMm',
+      free: true,
+      read: ({ value }) => sideOf(value, 'wide|breit'),
+    },
+    {
+      field: 'depthMm',
+      free: true,
+      read: ({ value }) => sideOf(value, 'deep|tief'),
+    },
+    {
+      field: 'sockets',
+      free: true,
+      read: ({ label, value }) => {
+        if (label !== '') return undefined;
+        const list = /\b(?:fits|for|supports|passt auf)\s+(?:the )?(?:sockets?|sockel)\s+([^.;]+)/i.exec(value)?.[1];
+        const names = list?.split(/,\s*|\s+(?:and|und|or)\s+/).map((one) => one.trim().replace(/\.$/, ''));
+        return names?.every((one) => /^[A-Z][\w+-]{0,14}$/i.test(one) && /\d/.test(one)) ? names : undefined;
+      },
+    },
+    {
+      field: 'carriesW',
+      free: true,
+      read: ({ label, value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        return label === '' && watts.length === 1 && /\b(?:rated|good|made|enough) for\b/i.test(value)
+          ? watts[0]!.value
+          : undefined;
+      },
     },
     {
       field: 'carriesW',

@@ -51,6 +51,15 @@ const RULES: readonly Rule[] = [
       return rate === undefined ? undefined : Number(rate.replace(',', '.'));
     },
   },
+  // In a list of an auction the rate of the link stands by itself.
+  {
+    field: 'gbPerLane',
+    free: true,
+    read: ({ label, value }) => {
+      const rate = label === '' ? /^(3|6|12)\s?gb(?:\/s|ps|it\/s)$/i.exec(value)?.[1] : undefined;
+      return rate === undefined ? undefined : Number(rate);
+    },
+  },
   {
     field: 'gbPerLane',
     label: /interface (?:speed|rate|transfer)|link (?:speed|rate)/i,
@@ -212,6 +221,16 @@ const RULES: readonly Rule[] = [
     },
   },
   { field: 'enduranceTb', label: /./, free: true, dimension: 'TBW' },
+  // `3.4 PB TBW`: what is written, in bytes.
+  {
+    field: 'enduranceTb',
+    free: true,
+    read: ({ label, value }, quantities) => {
+      if (label !== '' || !/\d\s?[tp]b\s+(?:tbw|written|endurance|write)/i.test(value)) return undefined;
+      const all = quantities.filter(({ dimension }) => dimension === 'B');
+      return all.length === 1 ? all[0]!.value / 1e12 : undefined;
+    },
+  },
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
   // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
   { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },

@@ -25,7 +25,7 @@ export const MEMORY: KindRules = {
       label: /speed|takt|frequency|data rate|geschwindigkeit/i,
       read: ({ label, value }, quantities) =>
         quantities.find(({ dimension }) => dimension === 'MTps')?.value ??
-        whole(/ddr[345]l?[- ](\d{4})\b/i.exec(`${label} ${value}`)?.[1]) ??
+        whole(/ddr[345]l?[- ](\d{4})[a-z]?\b/i.exec(`${label} ${value}`)?.[1]) ??
         (label === '' ? undefined : whole(/^\s*(\d{4})\s?(?:mhz|mt)/i.exec(value)?.[1])),
     },
     {

@@ -48,7 +48,7 @@ const whole = (text: string | undefined): number | undefined => (text === undefi
 /** `8 x SATA`, `8 SATA`, `SATA x 8`, or a label that says it and a number behind it. */
 function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${what})`, 'i'), not?: RegExp) {
   const said = new RegExp(what, 'i');
-  const before = new RegExp(String.raw`(?<![\d.,-])(\d{1,2})\s*[x×]?\s*(?:${what})`, 'i');
+  const before = new RegExp(String.raw`(?<![\d.,-])(\d{1,2})\s*[x×-]?\s*(?:${what})`, 'i');
   const after = new RegExp(String.raw`(?:${what})[^,;]*?\s[x×]\s?(\d{1,2})$`, 'i');
   return ({ label, value }: Piece): number | undefined => {
     // Most pieces are of something else.
@@ -220,7 +220,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'm2Sockets',
       words: n('M.2 sockets'),
-      find: counted(String.raw`m\.2\b`, undefined, /key[ -]?e\b|wi-?fi|wlan/i),
+      find: counted(String.raw`m\.?2\b`, undefined, /key[ -]?e\b|wi-?fi|wlan/i),
     },
     {
       field: 'slots',

@@ -86,6 +86,23 @@ export const SUPPLY: KindRules = {
           ? quantities.find(({ dimension }) => dimension === 'W')?.value
           : undefined,
     },
+    // `920 W at 200–240 VAC, 700 W at 100–127 VAC`: by the higher mains it is rated.
+    {
+      field: 'ratedW',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^\d{2,4}\s?w(?:atts?)?\s*(?:at|@|\()\s*(?:200|208|220|230|240)\b/i.test(value)
+          ? quantities.find(({ dimension }) => dimension === 'W')?.value
+          : undefined,
+    },
+    {
+      field: 'ratedW115',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^\d{2,4}\s?w(?:atts?)?\s*(?:at|@|\()\s*(?:100|110|115|120)\b/i.test(value)
+          ? quantities.find(({ dimension }) => dimension === 'W')?.value
+          : undefined,
+    },
     {
       field: 'efficiencyClass',
       free: true,
@@ -236,6 +253,9 @@ export const UPS: KindRules = {
       label: /outlet|socket|receptacle|steckdose|ausgänge|output connections/i,
       free: true,
       read: ({ label, value }, quantities) => {
+        // `8 x C13 + 1 x C19`: all of them.
+        const kinds = [...value.matchAll(/(\d{1,2})\s?[x×]\s*(?:iec\s*)?(?:320\s*)?c(?:13|19)\b/gi)];
+        if (kinds.length > 1) return kinds.reduce((sum, [, count]) => sum + Number(count), 0);
         const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|[a-zäöü]*dosen?|c1[39]|iec)\b/i.test(value);
         const [one] = quantities;
         // `10 (5 on battery, 5 without)`: all of them stand first.
@@ -247,6 +267,8 @@ export const UPS: KindRules = {
   ],
 };
 
+const FAN_NAME =
+  /(?<![\d.])(40|60|70|80|92|120|140)\s?[x×]\s?(?:\1\s?[x×]\s?)?(10|15|20|25|27|28|30|32|38|56)(?![\d.])/i;
 export const FAN: KindRules = {
   kind: 'fan',
   cues: [
@@ -265,6 +287,19 @@ export const FAN: KindRules = {
         const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
         return sides.length === 3 && sides[0] === sides[1] ? sides[0] : sides.length === 1 ? sides[0] : undefined;
       },
+    },
+    // `80x38` in its name.
+    {
+      field: 'sizeMm',
+      free: true,
+      read: ({ label, value, line }) =>
+        label === '' && line === 1 ? Number(FAN_NAME.exec(value)?.[1]) || undefined : undefined,
+    },
+    {
+      field: 'thickMm',
+      free: true,
+      read: ({ label, value, line }) =>
+        label === '' && line === 1 ? Number(FAN_NAME.exec(value)?.[2]) || undefined : undefined,
     },
     {
       field: 'thickMm',

@@ -6,6 +6,7 @@ export const PROCESSOR: KindRules = {
   kind: 'processor',
   cues: [
     [/\bcores\b|kerne/i, 3],
+    [/\b\d{1,3}[ -]cores?\b[^\n]*\b\d{1,3}[ -]threads?\b/i, 4],
     [/threads/i, 3],
     [/processor base power|\btdp\b/i, 1],
     [/turbo|boost|l3 cache|basistakt/i, 2],

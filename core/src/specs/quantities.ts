@@ -62,6 +62,7 @@ const UNITS: readonly Unit[] = [
   ['gib', 'B', GIB],
   ['mib', 'B', 1024 ** 2],
   ['tb|tbyte', 'B', 1e12],
+  ['pb|pbyte', 'B', 1e15],
   ['gb|gbyte', 'B', 1e9],
   ['mb|mbyte', 'B', 1e6],
   ['milliwatts?|mw', 'W', 0.001],

@@ -120,7 +120,7 @@ test('a text of nothing is refused with a word, as is one too long; hostile text
     ok: false,
     words: expect.stringContaining('choose it'),
   });
-  expect(readSpec('x', 'cable')).toMatchObject({ ok: false });
+  expect(readSpec('x', 'sundry')).toMatchObject({ ok: false });
   expect(readSpec('x'.repeat(SPEC_CHARACTERS + 1))).toMatchObject({ ok: false });
   const hostile = [
     '<script>alert(1)</script>: 5 W',

@@ -51,6 +51,8 @@ const RULES: readonly KindRules[] = [
 ];
 export const READABLE_KINDS: readonly PartKind[] = RULES.map(({ kind }) => kind);
 
+const ON_EVERY_SHEET: ReadonlySet<string> = new Set(['massG']);
+
 /** A kind is clear where its cues outweigh those of the next by so much. */
 const CLEAR = 2;
 
@@ -111,6 +113,8 @@ export function readSpec(
   for (const name of new Set(all.map(({ field }) => field))) {
     if (fields.some(({ field }) => field === name)) continue;
     const schema = own.find((field) => field.name === name)?.schema;
+    // What cards share some kinds of them have no field for; what every sheet has stands beside its kind's.
+    if (!schema && !ON_EVERY_SHEET.has(name)) continue;
     // By the first rule that finds anything: those before it are the surer ones.
     for (const rule of all.filter(({ field }) => field === name)) {
       const found = heardBy(rule, entries, byLabel).flatMap(({ entry, quantities }): ReadField[] => {

@@ -7,6 +7,7 @@ import { TENTH } from '../testing/specTexts/tenth';
 import { listsOf } from './listsOf';
 import { placesOf } from './places';
 import { readSpec } from './readSpec';
+import { SAMPLES } from '../testing/specTexts/all';
 import { FIRST } from '../testing/specTexts/first';
 import { classFor, sheetOfSpec } from './sheetOf';
 
@@ -33,12 +34,43 @@ test('a class is found by what was read: disks of an interface, modules, supplie
 });
 
 test('every text read makes a sheet its schema takes, with the line of each field', () => {
-  for (const { text } of FIRST) {
+  for (const { text } of SAMPLES) {
     const { sheet, read } = sheetFrom(text);
     expect(sheetSchema.safeParse(sheet).error?.issues ?? []).toEqual([]);
     for (const { field, text: line } of read.fields)
       expect(sheet.from?.[field]).toEqual({ basis: 'stated', ref: line });
   }
+});
+
+test('both ends of a cable by their plugs: which is at the host, with how many tails and lanes', () => {
+  const endsOf = (text: string) => {
+    const { sheet, archetype } = sheetFrom(text);
+    const { ends, carries } = resolve(sheet, archetype) as PartOf<'cable'>;
+    return [
+      ...ends.map(({ kind, tails, lanesPerTail, role }) => `${tails} ${kind} of ${lanesPerTail}, ${role}`),
+      carries.join(),
+    ];
+  };
+  expect(endsOf('Breakout cable SFF-8643 to 4 x SATA, 0.5 m')).toEqual([
+    '1 sff-8643 of 4, host',
+    '4 sata of 1, device',
+    'sata',
+  ]);
+  expect(endsOf('Reverse breakout cable 4 x SATA to SFF-8087')).toEqual([
+    '4 sata of 1, host',
+    '1 sff-8087 of 4, device',
+    'sata',
+  ]);
+  expect(endsOf('Mini-SAS HD cable\nSFF-8643 to SFF-8643\nLength: 75 cm')).toEqual([
+    '1 sff-8643 of 4, either',
+    '1 sff-8643 of 4, either',
+    'sas,sata',
+  ]);
+  expect(endsOf('SlimSAS 8i to 2 x SFF-8643 cable')).toEqual([
+    '1 sff-8654-8i of 8, host',
+    '2 sff-8643 of 4, device',
+    'sas,sata',
+  ]);
 });
 
 describe('ports, slots, bays and plugs that a text counts', () => {

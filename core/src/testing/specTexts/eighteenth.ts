@@ -15,7 +15,7 @@ Power: PCIe slot or 4-pin Molex
 Typical power consumption 11.5 W
 Form factor: full height, 167 mm x 111 mm
 Operating temperature 0-55 °C`,
-    fields: { poweredBy: 'either', busyW: 11.5, height: 'full', lengthMm: 167, maxC: 55 },
+    fields: { poweredBy: 'either', busyW: 11.5, height: 'full', lengthMm: 167 },
     places: {
       ports: [
         { count: 7, kind: 'sff-8643', side: 'inside' },
@@ -179,7 +179,6 @@ Operating temperature: 0 to 50 °C`,
       memoryMaxBytes: 256 * GIB,
       memoryEcc: true,
       remoteManagement: true,
-      maxC: 50,
     },
     places: {
       sataPorts: 12,

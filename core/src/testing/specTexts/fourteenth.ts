@@ -249,7 +249,7 @@ Höhe: 32 mm`,
 • Max. power 11.5 W, typical 9 W
 • Low-profile and full-height brackets
 • Operating temperature 0–55 °C`,
-    fields: { gen: 3, lanes: 4, peakW: 11.5, busyW: 9, maxC: 55 },
+    fields: { gen: 3, lanes: 4, peakW: 11.5, busyW: 9 },
     places: { networkPorts: [{ count: 2, gbPerS: 10 }] },
   },
   {

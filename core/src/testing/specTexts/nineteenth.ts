@@ -2,7 +2,7 @@ import type { Sample } from './sample';
 
 const GIB = 1024 ** 3;
 
-/** In forms the earlier sets had few of: mark-up, data of pages, auctions, sentences. Committed before its first run. */
+/** In forms the earlier sets had few of: mark-up, settings, auctions, sentences. Committed before its first run. */
 export const NINETEENTH: readonly Sample[] = [
   {
     id: 'disk, a table in mark-up',
@@ -37,7 +37,9 @@ export const NINETEENTH: readonly Sample[] = [
   {
     id: 'flash, an auction',
     kind: 'drive',
-    text: `Zander 1.92TB SATA SSD 2.5" enterprise, 6Gb/s, used, 98% life left, 3.4 PB TBW rating, tested, ships tomorrow`,
+    text:
+      'Zander 1.92TB SATA SSD 2.5" enterprise, 6Gb/s, used, 98% life left, 3.4 PB TBW rating, ' +
+      'tested, ships tomorrow',
     fields: {
       capacityBytes: 1.92e12,
       interface: 'sata',
@@ -57,7 +59,7 @@ export const NINETEENTH: readonly Sample[] = [
 +12 V: 75 A, +5 VSB: 3 A
 Dimensions 185 x 73.5 x 40 mm
 40 mm fan, reverse airflow not available`,
-    fields: { form: 'redundant', ratedW: 920, efficiencyClass: 'platinum', rail12A: 75, lengthMm: 185 },
+    fields: { form: 'redundant', ratedW: 920, ratedW115: 920, efficiencyClass: 'platinum', rail12A: 75, lengthMm: 185 },
   },
   {
     id: 'chassis, an external box for USB',

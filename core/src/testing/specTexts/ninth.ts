@@ -82,7 +82,7 @@ Air flow: 32.4 CFM
 Static pressure: 4.1 inH2O
 Power: 18 W
 Noise: 66 dB(A)`,
-    fields: { flowM3h: 55.05, pressurePa: 1021.3, maxW: 18, soundDb: 66 },
+    fields: { sizeMm: 40, thickMm: 56, flowM3h: 55.05, pressurePa: 1021.3, maxW: 18, soundDb: 66 },
   },
   {
     id: 'processor, sentences',

@@ -254,7 +254,7 @@ Typical power	12.6 W
 Maximum power	16.2 W
 Card dimensions	167 mm x 69 mm
 Operating temperature	0 °C to 55 °C`,
-    fields: { gen: 4, lanes: 8, busyW: 12.6, peakW: 16.2, lengthMm: 167, maxC: 55 },
+    fields: { gen: 4, lanes: 8, busyW: 12.6, peakW: 16.2, lengthMm: 167 },
     places: { networkPorts: [{ count: 2, gbPerS: 25 }] },
   },
   {

@@ -157,7 +157,7 @@ Typical power: 4.5 W
 Maximum power: 6.4 W
 Board length: 120 mm
 Operating temperature: 0 °C – 55 °C`,
-    fields: { lanes: 4, gen: 3, busyW: 4.5, peakW: 6.4, lengthMm: 120, maxC: 55 },
+    fields: { lanes: 4, gen: 3, busyW: 4.5, peakW: 6.4, lengthMm: 120 },
   },
   {
     id: 'UPS, label and value below',

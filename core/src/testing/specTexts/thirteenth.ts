@@ -265,7 +265,7 @@ Consommation maximale : 14 W
 Équerre : pleine hauteur et profil bas
 Température de fonctionnement : 0 à 55 °C
 Longueur : 167 mm`,
-    fields: { lanes: 8, gen: 3, busyW: 9.8, peakW: 14, maxC: 55, lengthMm: 167 },
+    fields: { lanes: 8, gen: 3, busyW: 9.8, peakW: 14, lengthMm: 167 },
     places: { networkPorts: [{ count: 2, gbPerS: 25 }] },
   },
   {
