@@ -16,6 +16,7 @@ import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTEENTH } from './thirteenth';
+import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
 /** Every text with what a person reads from it. */
@@ -39,4 +40,5 @@ export const SAMPLES = [
   ...SEVENTEENTH,
   ...EIGHTEENTH,
   ...NINETEENTH,
+  ...TWENTIETH,
 ];
