@@ -21,6 +21,15 @@ const SIDES: readonly Rule[] = (['edge', 'depth'] as const).map((which) => ({
   not: /pack|box/i,
   read: sideOf(which),
 }));
+/** `305 x 244 mm` by itself. */
+const SIDES_ALONE: readonly Rule[] = SIDES.map(({ field, read }) => ({
+  field,
+  free: true,
+  read: (entry, quantities) =>
+    entry.label === '' && /^[\d.,]+\s?(?:mm|cm)?\s*[x×]\s*[\d.,]+\s?(?:mm|cm)$/i.test(entry.value)
+      ? read?.(entry, quantities)
+      : undefined,
+}));
 
 /** A board, and not what a case takes. */
 const BOARD_ITSELF =
@@ -113,6 +122,7 @@ export const BOARD: KindRules = {
               : undefined,
     },
     ...SIDES,
+    ...SIDES_ALONE,
     {
       field: 'remoteManagement',
       free: true,

@@ -36,7 +36,11 @@ export const CHASSIS: KindRules = {
       field: 'rackUnits',
       free: true,
       label: /form|height|rack|format|höhe/i,
-      read: ({ label, value }) => whole(/\b([1-9]|1[0-2])\s?(?:u|he)\b/i.exec(`${label} ${value}`)?.[1]),
+      read: ({ label, value, text }) =>
+        // A supply has a height in units, too.
+        /power supply|\bpsu\b|netzteil/i.test(text)
+          ? undefined
+          : whole(/\b([1-9]|1[0-2])\s?(?:u|he)\b/i.exec(`${label} ${value}`)?.[1]),
     },
     {
       field: 'style',

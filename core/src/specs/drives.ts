@@ -94,7 +94,8 @@ const RULES: readonly Rule[] = [
       if (
         label !== '' ||
         value.length > 160 ||
-        /cache|buffer|puffer|dram/i.test(value) ||
+        // What is kept before the disk is not what is on it.
+        /cache|buffer|puffer|dram/i.test(value.replace(CACHE, ' ')) ||
         /\d\s?[tg]b\s?\//i.test(value.replace(RATE, ' '))
       )
         return undefined;
@@ -356,6 +357,7 @@ const IS_DRIVE = new RegExp(
     String.raw`(?! (?:bays|devices|drives|ports|support))`,
   'i',
 );
+const CACHE = /\d+\s?[mg]i?b\s+(?:cache|buffer|puffer|dram)/gi;
 export const DRIVE: KindRules = {
   kind: 'drive',
   cues: [

@@ -52,7 +52,7 @@ const WORD_LAST = /\s(?:yes|no|[A-Z]{1,3}\d{1,4}(?:-\d+)?)$/i;
 export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
 /** `"power_idle": "5.0 W",` of a data file and `power_idle=5.0 W` of settings, as a label with its value. */
 export const withoutMarks = (line: string): string => {
-  const set = /^([a-z]\w{1,40})\s?=\s?(\S.*)$/i.exec(line);
+  const set = /^([a-z]\w{1,40})\s?=\s?(\S.*)$/i.exec(line) ?? /^([a-z]+(?:_[a-z\d]+)+)\s?:\s?(\S.*)$/i.exec(line);
   if (set) return `${set[1]!.replace(/_/g, ' ')}: ${set[2]}`;
   const found = line.startsWith('"') ? /^"([\w .-]{1,60})"\s*:\s*"?(.*?)"?,?$/.exec(line) : null;
   return found ? `${found[1]!.replace(/_/g, ' ')}: ${found[2]}` : line;

@@ -20,6 +20,12 @@ const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2
 /** Heads of lists that stand without a colon. */
 const HEAD = /^(?:lan|network(?:ing)?|ethernet|netzwerk|fans?|cooling|lüfter|drive bays|expansion slots|storage)$/i;
 
+const FIGURES = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const IN_WORDS = new RegExp(String.raw`\b(${FIGURES.join('|')})\b(?=\s)`, 'gi');
+/** `four 3.5-inch`: numbers in words as figures. */
+const inFigures = (piece: string): string =>
+  piece.replace(IN_WORDS, (word) => String(FIGURES.indexOf(word.toLowerCase()) + 1));
+
 /** The pieces of all lines; what stands under a label that has nothing behind it has that label. */
 function piecesOf(lines: readonly string[]): Piece[] {
   let under = '';
@@ -38,7 +44,7 @@ function piecesOf(lines: readonly string[]): Piece[] {
     else if (pair) under = '';
     return value
       .split(/[;|]|\t+|,(?!\d)|\.\s+(?=[A-Z\d])/)
-      .map((piece) => piece.replace(/^[•*·–-]\s+/, '').trim())
+      .map((piece) => inFigures(piece.replace(/^[•*·–-]\s+/, '').trim()))
       .filter((piece) => piece !== '')
       .map((piece) => ({ label, value: piece, line: i + 1, text: line }));
   });
@@ -60,7 +66,7 @@ function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${w
     return behind.test(label) ? whole(AHEAD.exec(value)?.[1]) : undefined;
   };
 }
-const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;
+const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|half|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;
 
 const WALLS: readonly (readonly [RegExp, string])[] = [
   [/front|vorn/i, 'front'],
@@ -105,7 +111,7 @@ function slotIn({ label, value }: Piece): unknown {
   };
 }
 
-const FAN_MM = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)\s?mm/i;
+const FAN_MM = /(?<![\d.,])(\d{1,2})(?:\s*[x×]\s*|\s+)(40|60|70|80|92|120|140|180|200)\s?mm/i;
 const FAN_ALONE = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)(?![\d.])/i;
 function fansIn({ label, value }: Piece): unknown {
   if (!/\d/.test(value)) return undefined;
@@ -246,7 +252,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: n('slot openings'),
       find: counted(
         String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss`,
-        /expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
+        /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
       ),
     },
     {
@@ -274,14 +280,21 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     },
   ],
   supply: [
-    { field: 'mainPlugs', words: n('24-pin plugs'), find: plugIn(/(?:20\+4|24)[- ]?pin/i) },
+    {
+      field: 'mainPlugs',
+      words: n('24-pin plugs'),
+      // A supply has one, and most texts do not count it.
+      find: (piece) =>
+        plugIn(/(?:20\+4|24)[- ]?pin/i)(piece) ??
+        (/^(?:20\+4|24)[- ]?pin(?: (?:atx|main|motherboard))?$/i.test(piece.value) ? 1 : undefined),
+    },
     { field: 'processorPlugs', words: n('processor plugs'), find: plugIn(/\beps|\bcpu|4\+4/i) },
     { field: 'cardPlugs', words: n('card plugs'), find: plugIn(/pci-?e|6\+2/i) },
     { field: 'sataPlugs', words: n('SATA plugs'), find: plugIn(/s-?ata/i) },
     {
       field: 'peripheralPlugs',
       words: n('4-pin plugs'),
-      find: plugIn(/peripheral|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
+      find: plugIn(/peripheral|molex|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
     },
   ],
   controller: [PORTS],

@@ -137,6 +137,16 @@ export const SUPPLY: KindRules = {
       },
     },
     { field: 'rail12A', label: RAIL('12'), dimension: 'A', pick: 'first' },
+    // `12 V: 45.8 A` within a line of many facts.
+    {
+      field: 'rail12A',
+      free: true,
+      label: /./,
+      read: ({ text }) => {
+        const all = [...text.matchAll(/(?<![\d.,-])\+?12\s?v(?:dc)?\s*[:=]\s*(\d{1,3}(?:[.,]\d{1,2})?)\s?a\b/gi)];
+        return all.length === 1 ? Number(all[0]![1]!.replace(',', '.')) : undefined;
+      },
+    },
     { field: 'rail5A', label: RAIL('5'), dimension: 'A', pick: 'first' },
     { field: 'rail33A', label: RAIL('3[.,]3'), dimension: 'A', pick: 'first' },
     {
@@ -187,6 +197,12 @@ export const SUPPLY: KindRules = {
     },
     { field: 'lengthMm', label: /^(?:depth|length|tiefe|länge)/i, not: /cable|kabel/i, dimension: 'mm' },
     { field: 'lengthMm', read: axis('d') },
+    {
+      field: 'lengthMm',
+      free: true,
+      read: ({ label, value }, quantities) =>
+        label === '' && /^[\d.,]+\s?mm (?:deep|long|tief|lang)\b/i.test(value) ? quantities[0]?.value : undefined,
+    },
     {
       field: 'lengthMm',
       label: /dimension|size|abmess|größe|maße/i,
@@ -328,7 +344,7 @@ export const FAN: KindRules = {
     },
     {
       field: 'minRpm',
-      label: /(?:min|low).*(?:speed|drehzahl|rpm)|(?:speed|drehzahl).*min/i,
+      label: /(?:min|low).*(?:speed|drehzahl|rpm)|(?:speed|drehzahl|rpm).*min/i,
       dimension: 'rpm',
       pick: 'first',
     },

@@ -152,6 +152,8 @@ export function readSpec(
 function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantity[] {
   const own = quantitiesOf(value, decimal);
   if (own.length === 0 || own.some(({ dimension }) => dimension !== null)) return own;
+  // `rpm max: 1500`: the word itself is the unit.
+  if (own.length === 1 && /\brpm\b/i.test(label)) return quantitiesOf(`${value} rpm`, decimal);
   const behind = /[([]([^()[\]]{1,24}(?:\([a-z]\))?)[)\]]\s*\d?$/i.exec(label)?.[1];
   // `(typical, dBA)` says more than the unit.
   for (const unit of behind?.split(/,\s*/) ?? []) {

@@ -33,7 +33,7 @@ UBER	<1 sector per 10^17 bits read
 MTBF	2 million hours`,
     fields: {
       capacityBytes: 7.68e12,
-      size: 'u2',
+      size: 'u.2',
       heightMm: 15,
       interface: 'nvme',
       pcieGen: 4,
@@ -73,13 +73,16 @@ Expansion: one half-height slot`,
   {
     id: 'supply, a review’s summary',
     kind: 'supply',
-    text: `Ember 550 SFX: fully modular 550 W SFX supply, 80 PLUS Platinum, 100 mm deep, 92 mm fan that stands still below 30 % load. 12 V: 45.8 A. 24-pin, 1x EPS 4+4, 2x PCIe 6+2, 6x SATA, 2x Molex.`,
+    text:
+      'Ember 550 SFX: fully modular 550 W SFX supply, 80 PLUS Platinum, 100 mm deep, 92 mm fan that stands still ' +
+      'below 30 % load. 12 V: 45.8 A. 24-pin, 1x EPS 4+4, 2x PCIe 6+2, 6x SATA, 2x Molex.',
     fields: {
       form: 'sfx',
       ratedW: 550,
       efficiencyClass: 'platinum',
       lengthMm: 100,
       rail12A: 45.8,
+      modular: true,
     },
     places: { mainPlugs: 1, processorPlugs: 1, cardPlugs: 2, sataPlugs: 6, peripheralPlugs: 2 },
   },
@@ -146,7 +149,9 @@ PCIe 4.0`,
   {
     id: 'expander, an auction',
     kind: 'expander',
-    text: `SAS2 expander card 24 port 6Gb/s, 6x SFF-8087 internal, 1x SFF-8088 external, PCIe x8 slot for power only, full height`,
+    text:
+      'SAS2 expander card 24 port 6Gb/s, 6x SFF-8087 internal, 1x SFF-8088 external, PCIe x8 slot for power only, ' +
+      'full height',
     fields: { poweredBy: 'slot', lanes: 8, height: 'full' },
     places: {
       ports: [
