@@ -221,7 +221,7 @@ export {
 } from './remedies/supplies';
 export { movers, type Mover } from './remedies/movers';
 export { sizesFor, type SizeRow, type Sizes } from './remedies/sizes';
-export { hasNoSupply, mostTbWith } from './remedies/lookAhead';
+export { drivesReached, fewestDrives, hasNoSupply, mostTbIn, mostTbWith } from './remedies/lookAhead';
 export { wishGap } from './remedies/wishGap';
 export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies/remedies';
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';

@@ -1,7 +1,7 @@
 import { assess } from '../assess';
 import { AS_OF, catalogue, fixture } from '../testing/fixture';
 import { resolve, type Part, type PartOf } from '../parts/resolve';
-import { hasNoSupply, mostTbWith } from './lookAhead';
+import { drivesReached, fewestDrives, hasNoSupply, mostTbIn, mostTbWith } from './lookAhead';
 
 const part = (id: string): Part =>
   resolve(catalogue.sheets[id]!, catalogue.archetypes[catalogue.sheets[id]!.archetype]!);
@@ -35,4 +35,29 @@ test('at the most a machine holds what is left of all its drives when the larges
   const there = assess(fixture().add('larder-8').add('barge-12', 2).build, AS_OF).units;
   expect(mostTbWith(eight, 2, there, 2)).toBe(16);
   expect(mostTbWith(eight, 2, there, 0)).toBe(40);
+});
+
+const drives = ['barge-8', 'barge-12', 'pike-960'].map((id) => part(id) as PartOf<'drive'>);
+
+test('what the bays of a chassis hold at the most, with and without cages, and how few drives do', () => {
+  // Four bays of 3.5 inch and two of 5.25: a cage makes three of those two.
+  const tower = part('stead-m6') as PartOf<'chassis'>;
+  expect(mostTbIn(tower, drives, 0)).toEqual({ plain: 48, caged: 84 });
+  expect(mostTbIn(tower, drives, 2)).toEqual({ plain: 24, caged: 60 });
+  expect(mostTbIn(tower, [], 0)).toEqual({ plain: 0, caged: 0 });
+  expect(fewestDrives(tower, drives, 36, 1)).toBe(4);
+  expect(fewestDrives(tower, drives, 72, 1)).toBe(7);
+  expect(fewestDrives(tower, drives, 73, 1)).toBeNull();
+});
+
+test('a board reaches what its ports and sockets take; with a PCIe slot any number, with a PCI slot no more', () => {
+  const board = part('wren-c8') as PartOf<'board'>;
+  expect(drivesReached(board)).toBe(Infinity);
+  const ports = board.connectors
+    .filter(({ side, carries }) => side === 'inside' && carries.includes('sata'))
+    .reduce((sum, { count, lanes }) => sum + count * lanes, 0);
+  expect(drivesReached({ ...board, slots: [] })).toBe(ports + board.m2Sockets.length);
+  expect(drivesReached({ ...board, slots: board.slots.map((slot) => ({ ...slot, bus: 'pci' })) })).toBe(
+    ports + board.m2Sockets.length,
+  );
 });

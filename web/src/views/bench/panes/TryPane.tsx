@@ -70,10 +70,11 @@ export function TryPane() {
   );
   const known = useMemo(() => rows.filter((row) => row.sheet in ui.catalogue.sheets), [rows, ui.catalogue]);
   const { usableTb: tb, failuresSurvived: failures = 0 } = briefAt(build);
+  const allFlash = build.brief.mustHave?.includes('allFlash') ?? false;
   const places = group?.type === 'bay' ? alike : 0;
   const deadEnds = useMemo(
-    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures }),
-    [known, ui.catalogue, units, places, tb, failures],
+    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures, allFlash }),
+    [known, ui.catalogue, units, places, tb, failures, allFlash],
   );
   const sorted = useMemo(
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),

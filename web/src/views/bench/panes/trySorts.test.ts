@@ -97,6 +97,38 @@ test('drives too small for the room wished in every free place stand behind, the
   expect(order({ places: 0, tb: 40, failures: 1 })[1]).toEqual([]);
 });
 
+test('a chassis too small for the room wished stands behind, by its bays and by what cages make of them', () => {
+  const group = (key: string, count: number, size: string) => ({
+    key,
+    rows: count,
+    columns: 1,
+    takes: [size],
+    maxDriveHeightMm: 41.3,
+    access: 'fixed',
+  });
+  const chassis = (id: string, bayGroups: object[]) => ({ id, kind: 'chassis', name: id, archetype: 'box', bayGroups });
+  const boxes = {
+    archetypes: {
+      box: { id: 'box', kind: 'chassis', name: 'box', boardHoles: ['atx'] },
+      disk: { id: 'disk', kind: 'drive', name: 'disk', size: '3.5', heightMm: 26.1 },
+    },
+    sheets: {
+      small: chassis('small', [group('a', 2, '3.5')]),
+      cages: chassis('cages', [group('a', 2, '3.5'), group('b', 3, '5.25')]),
+      large: chassis('large', [group('a', 6, '3.5')]),
+      ten: { ...drive('ten', 20_000, 10e12), archetype: 'disk' },
+    },
+  } as unknown as Catalogue;
+  const each = [20, 40, 90].map((euro, i) => row(['small', 'cages', 'large'][i]!, { delta: { 'cost.now': euro } }));
+  const ends = deadEndsOf(each, boxes, [], { places: 0, tb: 40, failures: 1 });
+  expect(sortRows(each, 'trouble', boxes, {}, ends).map(({ sheet }) => sheet)).toEqual(['large', 'cages', 'small']);
+  expect([...ends].map(([sheet, { words }]) => `${sheet}: ${words}`)).toEqual([
+    'small: Its bays hold at most 10 of 40 TB wished',
+    'cages: Its bays hold at most 10 of 40 TB wished, more with cages',
+  ]);
+  expect(deadEndsOf(each, boxes, [], { places: 0, tb: undefined, failures: 1 }).size).toBe(0);
+});
+
 test('every way of sorting has its words, and leaves the rows it is given alone', () => {
   const before = [...rows];
   for (const sort of Object.keys(SORTS) as SortName[]) sortRows(rows, sort, catalogue);

@@ -1,5 +1,9 @@
 import {
+  drivesReached,
+  fewestDrives,
   hasNoSupply,
+  isClassSheet,
+  mostTbIn,
   mostTbWith,
   resolve,
   wishGap,
@@ -96,7 +100,12 @@ const NO_SUPPLY = 'No supply on sale that goes into this chassis starts it';
 const NO_BOARD = 'Takes no board: it stands beside a machine';
 
 /** Free places of the kind that is asked for, the room wished and the failures to survive. */
-export type RoomWish = { readonly places: number; readonly tb: number | undefined; readonly failures: number };
+export type RoomWish = {
+  readonly places: number;
+  readonly tb: number | undefined;
+  readonly failures: number;
+  /** Whether disks are out of the question. */ readonly allFlash?: boolean;
+};
 
 /**
  * Rows whose part leads nowhere in this machine, and why: boards that no supply for its chassis starts, shelves where
@@ -106,7 +115,7 @@ export function deadEndsOf(
   rows: readonly GoingRow[],
   catalogue: Catalogue,
   units: readonly PlannedUnit[],
-  { places, tb, failures }: RoomWish = { places: 0, tb: undefined, failures: 0 },
+  wish: RoomWish = { places: 0, tb: undefined, failures: 0 },
 ): ReadonlyMap<string, DeadEnd> {
   const ofKind = (kind: string) => rows.filter(({ sheet }) => catalogue.sheets[sheet]?.kind === kind);
   const [boards, chassis] = [ofKind('board'), ofKind('chassis')];
@@ -121,6 +130,9 @@ export function deadEndsOf(
     for (const { sheet } of boards)
       if (hasNoSupply(partOf(catalogue, sheet), units, supplies)) found.set(sheet, { words: NO_SUPPLY, share: 1 });
   }
+  for (const [sheet, end] of roomEnds(chassis, boards, catalogue, units, wish))
+    if (!found.has(sheet)) found.set(sheet, end);
+  const { places, tb, failures } = wish;
   if (tb !== undefined && places > 0)
     for (const { sheet } of ofKind('drive')) {
       const part = partOf(catalogue, sheet);
@@ -132,6 +144,44 @@ export function deadEndsOf(
       });
     }
   return found;
+}
+
+/** Cages bring the room, and cost money and bays: such a chassis stands behind one that has it. */
+const SHORT_OF_CAGES = 0.5;
+
+/** Chassis whose bays, and boards whose ports, cannot come to the room wished with any drives on sale. */
+function roomEnds(
+  chassis: readonly GoingRow[],
+  boards: readonly GoingRow[],
+  catalogue: Catalogue,
+  units: readonly PlannedUnit[],
+  { tb, failures, allFlash = false }: RoomWish,
+): readonly (readonly [string, DeadEnd])[] {
+  if (tb === undefined || chassis.length + boards.length === 0) return [];
+  const drives = Object.values(catalogue.sheets).flatMap(({ id, kind }) => {
+    const part = kind === 'drive' && !isClassSheet(id) ? partOf(catalogue, id) : null;
+    return part?.kind === 'drive' && !(allFlash && part.medium === 'disk') ? [part] : [];
+  });
+  const ofChassis = chassis.flatMap(({ sheet }): [string, DeadEnd][] => {
+    const part = partOf(catalogue, sheet);
+    if (part.kind !== 'chassis') return [];
+    const { plain, caged } = mostTbIn(part, drives, failures);
+    if (plain >= tb) return [];
+    const hold = `Its bays hold at most ${Number(plain.toFixed(1))} of ${tb} TB wished`;
+    return caged >= tb
+      ? [[sheet, { words: `${hold}, more with cages`, share: SHORT_OF_CAGES }]]
+      : [[sheet, { words: hold, share: 1 + (1 - caged / tb) }]];
+  });
+  const own = units.find(({ part }) => part.kind === 'chassis')?.part;
+  const least = own?.kind === 'chassis' ? fewestDrives(own, drives, tb, failures) : null;
+  const ofBoards = boards.flatMap(({ sheet }): [string, DeadEnd][] => {
+    const part = partOf(catalogue, sheet);
+    const reached = part.kind === 'board' && least !== null ? drivesReached(part) : Infinity;
+    if (least === null || part.kind !== 'board' || reached >= least) return [];
+    const over = part.slots.length > 0 ? ', others over conventional PCI' : '';
+    return [[sheet, { words: `Reaches ${reached} drives${over}; ${tb} TB take ${least} at the least`, share: 1 }]];
+  });
+  return [...ofChassis, ...ofBoards];
 }
 const takesBoard = (part: Part): boolean => part.kind === 'chassis' && part.boardHoles.length > 0;
 
