@@ -72,3 +72,29 @@ test('a variant is made and held against its machine in one act', async ({ page,
   await page.getByRole('link', { name: 'Quieter shelf' }).click();
   await expect(page.getByTestId('status')).toHaveText(/Clear/);
 });
+
+test('offers of one part stand side by side: one is kept, another typed, the first taken again', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'offers');
+  await new BenchPage(page).open(id, '/bill');
+  const line = page.locator('[data-line]', { hasText: 'Barge 12 TB' });
+  const total = line.locator('td').nth(4);
+  const before = await total.innerText();
+  await line.getByRole('button', { name: /Barge 12 TB/ }).click();
+  await page.getByText('More of this price').click();
+  await page.getByRole('button', { name: 'Keep this price as an offer' }).click();
+  await expect(page.getByText('Offers, all of it with shipping and tax')).toBeVisible();
+  await page.getByLabel('Price of Barge 12 TB', { exact: true }).fill('189');
+  await page.keyboard.press('Tab');
+  await expect(line).toContainText('the cheapest of 2 offers');
+  await page.getByLabel('Whether Barge 12 TB is what it says it is').selectOption({ label: 'may be counterfeit' });
+  await expect(page.getByText('May be counterfeit: Barge 12 TB')).toBeVisible();
+  await page.getByRole('button', { name: /^Take the offer of/ }).click();
+  await expect(line).toContainText('offered for');
+  await expect(page.getByText('May be counterfeit: Barge 12 TB')).toBeHidden();
+  // What it cost is what it costs again, and the other offer is not lost.
+  await expect(total).toHaveText(before);
+  await expect(page.getByRole('button', { name: /^Take the offer of € 3.?024/ })).toBeVisible();
+});

@@ -120,6 +120,7 @@ export {
 } from './figures/power/plugRows';
 export { powerCsv } from './figures/power/plugCsv';
 export type { Budget, HostLink, HostRow, CableRow, LooseEnd, ModuleRow, Wiring } from './wiring/rows';
+export { offersOf, setAside, takeOffer, type OfferTold } from './bill/offers';
 export { headerLines, type HeaderLine } from './wiring/headers';
 export { lengthWords, scheduleOf, sourceWords, type ScheduleLine } from './wiring/schedule';
 export { scheduleCsv } from './wiring/scheduleCsv';

@@ -1,4 +1,5 @@
 import { memberAt } from '../lists';
+import { offersOf, type OfferTold } from './offers';
 import type { Assessment } from '../assess';
 import type { Build, Item, Price } from '../build/build';
 import { anewCost, itemCost, cableCost, moneyLines, smallCost, withLots, type MoneyLine } from '../figures/cost/money';
@@ -57,6 +58,8 @@ export type BillLine = {
   readonly at: string | null;
   /** The lot it is bought in. */ readonly lot: string | null;
   /** The price as it was put down, of one or of all. */ readonly price: Price | null;
+  /** That price and others it was offered for, the cheapest first; empty where there are no others. */
+  readonly offers: readonly OfferTold[];
 };
 export type Bill = {
   readonly currency: string;
@@ -106,10 +109,11 @@ function itemLine(line: MoneyLine, money: Currencies, lots: ReadonlyMap<string, 
     at: item.price?.at ?? null,
     lot: (item.bundle && !isOwned && lots.get(item.bundle)) || null,
     price: item.price ?? null,
+    offers: item.offers?.length && !isOwned ? offersOf(line, money) : [],
   };
 }
 
-const PLAIN = { item: null, mark: '', maker: '', from: null, at: null, lot: null, price: null } as const;
+const PLAIN = { item: null, mark: '', maker: '', from: null, at: null, lot: null, price: null, offers: [] } as const;
 
 /**
  * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of it

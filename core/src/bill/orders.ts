@@ -6,6 +6,7 @@ export type Orders = {
   /** Days until the last of them is here. */ readonly days: number;
   /** Lines to buy of which nobody says how long they take. */ readonly unsaid: number;
   /** Of a private seller or without warranty, and not tested. */ readonly risky: readonly BillLine[];
+  /** What may not be what it says it is. */ readonly doubtful: readonly BillLine[];
 };
 
 const daysOf = ({ price }: BillLine): number => price?.deliveryDays ?? -1;
@@ -21,5 +22,6 @@ export function ordersOf({ lines }: Pick<Bill, 'lines'>): Orders {
     risky: bought.filter(
       ({ price }) => price && price.tested !== true && (price.seller === 'private' || price.warrantyMonths === 0),
     ),
+    doubtful: bought.filter(({ price }) => price?.doubtful === true),
   };
 }

@@ -23,6 +23,7 @@ const priceSchema = z.strictObject({
   from: text.optional(),
   /** Of whom it is bought, and what speaks for it. */ seller: z.enum(['shop', 'private']).optional(),
   tested: z.boolean().optional(),
+  /** It may not be what it says it is. */ doubtful: z.boolean().optional(),
   deliveryDays: z.int().min(0).max(365).optional(),
   warrantyMonths: z.int().min(0).max(240).optional(),
 });
@@ -45,6 +46,8 @@ export const itemSchema = z.strictObject({
   stage: z.int().min(0).max(50),
   deal: z.enum(['buy', 'owned']),
   price: priceSchema.optional(),
+  /** What else it was offered for, beside the price that counts. */
+  offers: z.array(priceSchema).max(12).optional(),
   bundle: text.optional(),
   year: z.int().min(1980).max(2100).optional(),
   hours: z.number().min(0).max(1e6).optional(),

@@ -45,6 +45,7 @@ export const editSchema = z.discriminatedUnion('type', [
       .pick({
         deal: true,
         price: true,
+        offers: true,
         stage: true,
         year: true,
         hours: true,

@@ -125,7 +125,7 @@ function Line({
         ) : (
           name
         )}
-        <span className="ml-2 text-[12px] text-mid">{basisWords(line, today())}</span>
+        <span className="ml-2 text-[12px] text-mid">{basisWords(line, today(), currency)}</span>
       </td>
       <td className="mono py-1 pl-2 text-right">{count}</td>
       <td className="mono py-1 pl-3 text-right whitespace-nowrap max-[560px]:hidden">

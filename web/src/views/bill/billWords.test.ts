@@ -4,7 +4,7 @@ import { basisWords, keptWords, monthsOld, ordersWords, overYears, priceAnswer, 
 const plain = (text: string) => text.replace(/\u202f/g, ' ');
 const bill = { currency: 'EUR', total: 1000, unpriced: 0 } as Bill;
 const line = (more: Partial<BillLine>): BillLine =>
-  ({ deal: 'buy', basis: 'listed', from: null, at: null, lot: null, note: '', ...more }) as BillLine;
+  ({ deal: 'buy', basis: 'listed', from: null, at: null, lot: null, note: '', offers: [], ...more }) as BillLine;
 const today = '2026-11-29';
 
 test('what it costs: its range, by usable TB, and what has no price', () => {
@@ -27,6 +27,11 @@ test('where a price is from, and when it is old', () => {
   );
   expect(basisWords(line({ lot: 'Server kit' }), today)).toBe('of Server kit');
   expect(basisWords(line({ deal: 'owned', basis: 'owned' }), today)).toBe('');
+  const offer = (total: number | null, at: number | null) => ({ total, at, price: {} }) as BillLine['offers'][number];
+  const offered = (...offers: BillLine['offers']) => plain(basisWords(line({ offers }), today, 'EUR'));
+  expect(offered(offer(150, 0), offer(180, null))).toBe('no date; offered for € 150 in all');
+  expect(offered(offer(180, null), offer(190, 0))).toBe('no date; the cheapest of 2 offers');
+  expect(offered(offer(180, null))).toBe('no date');
 });
 
 test('over the years: price, electricity, drives that fail and batteries sum up', () => {
@@ -79,9 +84,11 @@ test('what a table changed, and what not', () => {
 
 test('when all is here, what to order first, and what nobody answers for', () => {
   const of = (what: string, deliveryDays: number) => ({ ...line({}), what, price: { deliveryDays } }) as BillLine;
-  expect(ordersWords({ said: [], days: 0, unsaid: 4, risky: [] })).toEqual([]);
-  expect(ordersWords({ said: [of('Board', 30), of('Disk', 1)], days: 30, unsaid: 2, risky: [of('Kit', 0)] })).toEqual([
+  expect(ordersWords({ said: [], days: 0, unsaid: 4, risky: [], doubtful: [] })).toEqual([]);
+  const all = { said: [of('Board', 30), of('Disk', 1)], days: 30, unsaid: 2, risky: [of('Kit', 0)] };
+  expect(ordersWords({ ...all, doubtful: [of('Card', 0)] })).toEqual([
     'All of it is here 30 days after it is ordered; of 2 lines nobody says. First to order: Board (30 days), Disk (1 day).',
     'At your own risk, not tested: Kit. Look before you pay.',
+    'May be counterfeit: Card. Ask for its serial number, and the maker about that.',
   ]);
 });

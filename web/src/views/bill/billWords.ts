@@ -51,18 +51,30 @@ export function monthsOld(at: string, today: string): number {
 }
 
 /** Where a price is from, in a few words: seen somewhere on a day, of a lot, typical, or without a date. */
-export function basisWords({ deal, basis, from, at, lot, note }: BillLine, today: string): string {
+export function basisWords(
+  { deal, basis, from, at, lot, note, offers }: BillLine,
+  today: string,
+  currency = '',
+): string {
   if (deal === 'owned') return '';
   const months = at ? monthsOld(at, today) : 0;
   const old = months >= OLD_MONTHS ? `${countWords(months, 'month')} old` : '';
   const seen = [from, at].filter((one) => one !== null).join(', ');
   const where =
     lot !== null ? `of ${lot}` : basis === 'typical' ? 'typical' : basis === 'listed' ? seen || 'no date' : '';
-  return [where, old, note].filter((one) => one !== '').join('; ');
+  return [where, old, note, offeredWords(offers, currency)].filter((one) => one !== '').join('; ');
+}
+
+/** Whether something cheaper is offered, or how many offers this is the best of. */
+function offeredWords(offers: BillLine['offers'], currency: string): string {
+  const [best] = offers;
+  if (!best || offers.length < 2) return '';
+  if (best.at === null) return `the cheapest of ${offers.length} offers`;
+  return best.total === null ? '' : `offered for ${exactly(best.total, currency)} in all`;
 }
 
 /** When it is all here, what to order first, and what nobody answers for. */
-export function ordersWords({ said, days, unsaid, risky }: ReturnType<typeof ordersOf>): readonly string[] {
+export function ordersWords({ said, days, unsaid, risky, doubtful }: ReturnType<typeof ordersOf>): readonly string[] {
   const name = ({ what, price }: BillLine) => `${what} (${countWords(price?.deliveryDays ?? 0, 'day')})`;
   const rest = unsaid > 0 ? `; of ${countWords(unsaid, 'line')} nobody says` : '';
   const slow = said.filter((line) => (line.price?.deliveryDays ?? 0) > 0).map(name);
@@ -75,6 +87,12 @@ export function ordersWords({ said, days, unsaid, risky }: ReturnType<typeof ord
       : []),
     ...(risky.length > 0
       ? [`At your own risk, not tested: ${someOf(risky.map(({ what }) => what))}. Look before you pay.`]
+      : []),
+    ...(doubtful.length > 0
+      ? [
+          `May be counterfeit: ${someOf(doubtful.map(({ what }) => what))}. ` +
+            'Ask for its serial number, and the maker about that.',
+        ]
       : []),
   ];
 }

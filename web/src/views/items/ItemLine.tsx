@@ -10,6 +10,7 @@ import {
   type PlannedUnit,
 } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
+import { selectUnits } from '../../state/selectors';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { StageOf } from './StageOf';
 import { Typed } from './Typed';
@@ -24,11 +25,13 @@ const CONDITIONS: readonly (readonly [NonNullable<Item['condition']>, string])[]
 const COUNTED = new Set(['drive', 'memory', 'fan', 'controller', 'carrier', 'adapter', 'networkCard', 'cable']);
 
 const PriceDetails = lazy(() => import('./PriceDetails'));
+const Offers = lazy(() => import('./Offers'));
 
 /** The line of the kit that a part belongs to: how many, what one costs and when that was, how it comes. */
 export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
   const build = useAppSelector((state) => state.bench.build)!;
   const dispatch = useAppDispatch();
+  const units = useAppSelector(selectUnits);
   const [problem, setProblem] = useState<string | null>(null);
   const item = unit.item && build.items.find(({ id }) => id === unit.item!.id);
   if (!item) return null;
@@ -38,6 +41,7 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
   };
   const patch = (changes: Partial<Item>, words: string) =>
     act({ type: 'item.patch', item: item.id, patch: changes }, words);
+  const own = units.filter((one) => one.item?.id === item.id);
   const many = item.units.length;
   const setCount = (count: number) => act(countEdit(build, item, count), `${count} × ${unit.part.name}`);
   return (
@@ -111,6 +115,7 @@ export function ItemLine({ unit }: { readonly unit: PlannedUnit }) {
                 onPrice={(price, words) => patch({ price }, words)}
                 onProblem={setProblem}
               />
+              <Offers name={unit.part.name} item={item} units={own} onPatch={patch} />
             </Suspense>
           )}
         </>

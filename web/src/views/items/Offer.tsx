@@ -11,6 +11,7 @@ type Props = {
 
 const SELLERS = { '': 'not said', shop: 'a shop', private: 'a private seller' } as const;
 const TESTED = { '': 'not said', yes: 'tested', no: 'not tested' } as const;
+const GENUINE = { '': 'no doubt', doubtful: 'may be counterfeit' } as const;
 const WHOLE = [
   ['deliveryDays', 'Here in', 'days', 365],
   ['warrantyMonths', 'Warranty', 'months', 240],
@@ -38,6 +39,23 @@ export function Offer({ name, price, onPrice, onProblem }: Props) {
           }
         >
           {Object.entries(SELLERS).map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </select>
+        <select
+          className="field"
+          aria-label={`Whether ${name} is what it says it is`}
+          value={price.doubtful ? 'doubtful' : ''}
+          onChange={({ target: { value } }) =>
+            onPrice(
+              value === '' ? without('doubtful') : { ...price, doubtful: true },
+              `${name}: ${GENUINE[value as keyof typeof GENUINE]}`,
+            )
+          }
+        >
+          {Object.entries(GENUINE).map(([value, words]) => (
             <option key={value} value={value}>
               {words}
             </option>
