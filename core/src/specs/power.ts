@@ -402,13 +402,14 @@ export const FAN: KindRules = {
       field: 'maxW',
       label: /current|strom/i,
       not: /start|anlauf|lock/i,
-      read: ({ label }, quantities) => {
+      unless: /(?<![\d.,])(?:5|24|48)\s?v(?:dc|olts?)?\b/i,
+      read: (_entry, quantities) => {
         const [amps, volts] = [
           quantities.find((one) => one.dimension === 'A'),
           quantities.find((one) => one.dimension === 'V'),
         ];
-        // Fans of machines are made for 12 V; those for another voltage say so beside their amperes.
-        const isAt12 = volts ? volts.value === 12 : !/\b(?:5|24|48) ?v/i.test(label);
+        // Fans of machines are made for 12 V; texts of others say so.
+        const isAt12 = !volts || volts.value === 12;
         return amps && isAt12 ? amps.value * 12 : undefined;
       },
     },

@@ -228,3 +228,14 @@ test('facts side by side are told apart, and none is the label of the next', () 
   expect(values).toMatchObject({ sequentialMBps: 3400, idleW: 0.05 });
   expect(values.busyW).toBeUndefined();
 });
+
+test('amperes of a fan are watts at 12 V, unless the text is of a fan for another voltage', () => {
+  const watts = (voltage: string) => {
+    const read = readSpec(`Gale 80 server fan\n${voltage}\nRated current: 0.5 A\nAirflow: 60 CFM`, 'fan');
+    return read.ok ? read.fields.find(({ field }) => field === 'maxW')?.value : null;
+  };
+  expect(watts('Rated voltage: 12 V')).toBe(6);
+  expect(watts('Speed: 4000 rpm')).toBe(6);
+  expect(watts('Rated voltage: 48 VDC')).toBeUndefined();
+  expect(watts('Rated voltage: 5 V')).toBeUndefined();
+});

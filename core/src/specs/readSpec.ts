@@ -117,6 +117,7 @@ export function readSpec(
     if (!schema && !ON_EVERY_SHEET.has(name)) continue;
     // By the first rule that finds anything: those before it are the surer ones.
     for (const rule of all.filter(({ field }) => field === name)) {
+      if (rule.unless?.test(said)) continue;
       const found = heardBy(rule, entries, byLabel).flatMap(({ entry, quantities }): ReadField[] => {
         const value = valueBy(rule, entry, quantities);
         const isAllowed =

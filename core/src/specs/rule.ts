@@ -10,6 +10,7 @@ export type Rule = {
   readonly field: string;
   readonly label?: RegExp;
   readonly not?: RegExp;
+  /** Said anywhere in the text, it makes the rule say nothing. */ readonly unless?: RegExp;
   readonly dimension?: Dimension;
   /** Of a range or of several numbers. */ readonly pick?: 'first' | 'most';
   /** The value from the words of an entry; undefined where they say nothing of it. */

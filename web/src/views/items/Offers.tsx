@@ -1,4 +1,12 @@
-import { offersOf, setAside, takeOffer, type Item, type OfferTold, type PlannedUnit } from '@inch-tower/core';
+import {
+  minorPerMajor,
+  offersOf,
+  setAside,
+  takeOffer,
+  type Item,
+  type OfferTold,
+  type PlannedUnit,
+} from '@inch-tower/core';
 import { useAppSelector } from '../../state/store';
 import { moneyWords } from '../../words/format';
 
@@ -77,7 +85,9 @@ export default function Offers({ name, item, units, onPatch }: Props) {
 }
 
 const totalWords = ({ total, price }: OfferTold, currency: string): string =>
-  total === null ? `${price.currency} ${price.minor / 100}` : moneyWords(Math.round(total * 100), currency);
+  total === null
+    ? `${price.currency} ${price.minor / minorPerMajor(price.currency)}`
+    : moneyWords(Math.round(total * minorPerMajor(currency)), currency);
 
 /** Of whom, when, and what speaks for it or against it. */
 function offerWords({ price, total }: OfferTold): string {

@@ -73,8 +73,8 @@ export function TryPane() {
   const allFlash = build.brief.mustHave?.includes('allFlash') ?? false;
   const places = group?.type === 'bay' ? alike : 0;
   const deadEnds = useMemo(
-    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures, allFlash }),
-    [known, ui.catalogue, units, places, tb, failures, allFlash],
+    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures, allFlash, isReplacing: ui.replacing }),
+    [known, ui.catalogue, units, places, tb, failures, allFlash, ui.replacing],
   );
   const sorted = useMemo(
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),

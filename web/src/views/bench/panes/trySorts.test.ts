@@ -1,6 +1,6 @@
 import type { Brief, Catalogue } from '@inch-tower/core';
 import type { Effect, GoingRow } from '../../../worker/messages';
-import { deadEndsOf, SORTS, sortRows, type SortName } from './trySorts';
+import { deadEndsOf, partOf, SORTS, sortRows, type SortName } from './trySorts';
 import { tableStops } from '../drawing/TablePicture';
 
 const effect = (severity: Effect['severity']): Effect => ({ title: 't', what: 'w', severity });
@@ -127,6 +127,10 @@ test('a chassis too small for the room wished stands behind, by its bays and by 
     'cages: Its bays hold at most 10 of 40 TB wished, more with cages',
   ]);
   expect(deadEndsOf(each, boxes, [], { places: 0, tb: undefined, failures: 1 }).size).toBe(0);
+  // Beside a chassis that is there another one adds its room; in its place it does not.
+  const there = [{ part: partOf(boxes, 'small') }] as unknown as Parameters<typeof deadEndsOf>[2];
+  expect(deadEndsOf(each, boxes, there, { places: 0, tb: 40, failures: 1 }).size).toBe(0);
+  expect(deadEndsOf(each, boxes, there, { places: 0, tb: 40, failures: 1, isReplacing: true }).size).toBe(2);
 });
 
 test('every way of sorting has its words, and leaves the rows it is given alone', () => {

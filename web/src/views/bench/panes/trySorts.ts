@@ -105,6 +105,7 @@ export type RoomWish = {
   readonly tb: number | undefined;
   readonly failures: number;
   /** Whether disks are out of the question. */ readonly allFlash?: boolean;
+  /** Whether it is to stand in the place of what is there. */ readonly isReplacing?: boolean;
 };
 
 /**
@@ -155,14 +156,16 @@ function roomEnds(
   boards: readonly GoingRow[],
   catalogue: Catalogue,
   units: readonly PlannedUnit[],
-  { tb, failures, allFlash = false }: RoomWish,
+  { tb, failures, allFlash = false, isReplacing = false }: RoomWish,
 ): readonly (readonly [string, DeadEnd])[] {
   if (tb === undefined || chassis.length + boards.length === 0) return [];
   const drives = Object.values(catalogue.sheets).flatMap(({ id, kind }) => {
     const part = kind === 'drive' && !isClassSheet(id) ? partOf(catalogue, id) : null;
     return part?.kind === 'drive' && !(allFlash && part.medium === 'disk') ? [part] : [];
   });
-  const ofChassis = chassis.flatMap(({ sheet }): [string, DeadEnd][] => {
+  // A second box adds its room to that of the first.
+  const isFirst = isReplacing || !units.some(({ part }) => part.kind === 'chassis');
+  const ofChassis = (isFirst ? chassis : []).flatMap(({ sheet }): [string, DeadEnd][] => {
     const part = partOf(catalogue, sheet);
     if (part.kind !== 'chassis') return [];
     const { plain, caged } = mostTbIn(part, drives, failures);
