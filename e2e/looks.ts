@@ -86,7 +86,7 @@ export async function labelFaults(page: Page): Promise<string[]> {
 }
 
 /** Words of the strip at the top of the page that lie over one another. */
-export const headFaults = (page: Page): Promise<string[]> =>
+const headFaults = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const head = document.querySelector('header');
     if (!head) return ['there is no strip'];
