@@ -16,6 +16,7 @@ import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTEENTH } from './thirteenth';
+import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
@@ -41,4 +42,5 @@ export const SAMPLES = [
   ...EIGHTEENTH,
   ...NINETEENTH,
   ...TWENTIETH,
+  ...TWENTY_FIRST,
 ];
