@@ -147,7 +147,7 @@ export const BOARD: KindRules = {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
         // What is soldered on says what it takes itself.
         if (SOLDERED.test(value)) return undefined;
-        return /\btdp\b|\b(?:up to|bis)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
+        return /\btdp\b|\b(?:up to|bis|max)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
       },
     },
     {

@@ -12,9 +12,10 @@ const SEPARATORS = [
   String.raw`\s*:(?!\/\/)\s*`,
   String.raw`\s=\s`,
   String.raw`\s{2,}`,
+  String.raw`\s–\s`,
 ].map((separator) => new RegExp(`${BULLET}(.{1,70}?)${separator}(\\S.*)$`));
 /** What a line has that a separator could part: quicker looked for than parted. */
-const SIGNS: readonly (readonly string[])[] = [['\t'], ['|'], ['...', '…'], [':'], ['='], ['  ']];
+const SIGNS: readonly (readonly string[])[] = [['\t'], ['|'], ['...', '…'], [':'], ['='], ['  '], [' – ']];
 /** `Read 7,000 MB/s  Write 6,500 MB/s`: what is before the room is no label, for it has its number. */
 const MEASURED = /\d\s?(?:[km]?w|mb\/s|m?a|mm|cm|rpm|iops|kg|db(?:\(a\)|a)?)(?![a-z])/i;
 const parted = (line: string): RegExpExecArray | null => {
@@ -25,8 +26,8 @@ const parted = (line: string): RegExpExecArray | null => {
   }
   return null;
 };
-/** Bars and room also stand between facts. */
-const LOOSE: ReadonlySet<number> = new Set([1, 5]);
+/** Bars, room and strokes also stand between facts. */
+const LOOSE: ReadonlySet<number> = new Set([1, 5, 6]);
 /** Words and then a number: `Weight 1.6 kg`; the words may have a comma, and more in brackets. */
 const NUMBER_NEXT = /\s+(?:(?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])\s*)?\d/giu;
 const PLAIN_WORDS = /^(?:[^\d:;,(]|\([^()]{0,40}\)|,\s(?=[a-z])){3,60}$/i;

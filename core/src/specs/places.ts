@@ -18,7 +18,11 @@ type Finder = {
 
 const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,}|\s[–-]\s)(.*)$/;
 /** Heads of lists that stand without a colon. */
-const HEAD = /^(?:lan|network(?:ing)?|ethernet|netzwerk|fans?|cooling|lüfter|drive bays|expansion slots|storage)$/i;
+const HEADS = [
+  'power supply|psu|clearances?|lan|network(?:ing)?|ethernet|netzwerk',
+  'fans?|cooling|lüfter|drive bays|expansion slots|storage',
+];
+const HEAD = new RegExp(`^(?:${HEADS.join('|')})$`, 'i');
 
 const FIGURES = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 const IN_WORDS = new RegExp(String.raw`\b(${FIGURES.join('|')})\b(?=\s)`, 'gi');

@@ -11,7 +11,11 @@ import { FOURTH } from '../testing/specTexts/fourth';
 import { NINTH } from '../testing/specTexts/ninth';
 import { SECOND } from '../testing/specTexts/second';
 import { SEVENTH } from '../testing/specTexts/seventh';
+import { EIGHTEENTH } from '../testing/specTexts/eighteenth';
+import { NINETEENTH } from '../testing/specTexts/nineteenth';
 import { SEVENTEENTH } from '../testing/specTexts/seventeenth';
+import { TWENTIETH } from '../testing/specTexts/twentieth';
+import { TWENTY_FIRST } from '../testing/specTexts/twentyFirst';
 import { SIXTEENTH } from '../testing/specTexts/sixteenth';
 import { SIXTH } from '../testing/specTexts/sixth';
 import { TENTH } from '../testing/specTexts/tenth';
@@ -38,6 +42,10 @@ test.each([
   ['of the fifteenth', FIFTEENTH],
   ['of the sixteenth', SIXTEENTH],
   ['of the seventeenth', SEVENTEENTH],
+  ['of the eighteenth', EIGHTEENTH],
+  ['of the nineteenth', NINETEENTH],
+  ['of the twentieth', TWENTIETH],
+  ['of the twenty-first', TWENTY_FIRST],
 ])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);

@@ -46,7 +46,7 @@ Gewicht: 690 g`,
   "power_idle": "0.03 W"
 }`,
     fields: {
-      size: 'm.2',
+      size: 'm2',
       lengthMm: 80,
       interface: 'nvme',
       pcieGen: 3,
