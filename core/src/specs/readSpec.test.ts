@@ -247,3 +247,16 @@ test('amperes of a fan are watts at 12 V, unless the text is of a fan for anothe
   expect(watts('Rated voltage: 48 VDC')).toBeUndefined();
   expect(watts('Rated voltage: 5 V')).toBeUndefined();
 });
+
+test('writes a day are TB where the years stand beside them, and the text has no sum of its own', () => {
+  const tb = (line: string) => {
+    const read = readSpec(`Zander 3.84 TB SATA SSD\nCapacity: 3.84 TB\n${line}`, 'drive');
+    return read.ok ? read.fields.find(({ field }) => field === 'enduranceTb')?.value : null;
+  };
+  // 365 × 5 × 3.84 = 7,008; three a day for as long 21,024.
+  expect(tb('Endurance (DWPD, 5 years): 1')).toBe(7008);
+  expect(tb('Endurance: 3 DWPD for 5 years')).toBe(21_024);
+  expect(tb('DWPD (5 yr): 0.8')).toBe(5606.4);
+  expect(tb('Endurance: 1 DWPD')).toBeUndefined();
+  expect(tb('Endurance: 7000 TBW, 1 DWPD (5 years)')).toBe(7000);
+});

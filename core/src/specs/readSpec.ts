@@ -2,6 +2,7 @@ import { fieldsOf } from '../parts/fields';
 import type { PartKind } from '../parts/vocabulary';
 import { DRIVE } from './drives';
 import { lineOfModel, modelsOf } from './columns';
+import { enduranceByDay } from './endurance';
 import { entriesOf, linesOf, withoutMarks, type Entry } from './entries';
 import { inEnglish } from './languages';
 import { BOARD } from './boards';
@@ -134,6 +135,14 @@ export function readSpec(
       break;
     }
   }
+  const byDay =
+    rules.kind === 'drive' && !contradictions.some(({ field }) => field === 'enduranceTb')
+      ? enduranceByDay(
+          entries.map(({ entry }) => entry),
+          fields,
+        )
+      : null;
+  if (byDay) fields.push(byDay);
   return {
     ok: true,
     kind: rules.kind,
