@@ -71,10 +71,11 @@ export function TryPane() {
   const known = useMemo(() => rows.filter((row) => row.sheet in ui.catalogue.sheets), [rows, ui.catalogue]);
   const { usableTb: tb, failuresSurvived: failures = 0 } = briefAt(build);
   const allFlash = build.brief.mustHave?.includes('allFlash') ?? false;
+  const inRack = build.site.place === 'rack';
   const places = group?.type === 'bay' ? alike : 0;
   const deadEnds = useMemo(
-    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures, allFlash, isReplacing: ui.replacing }),
-    [known, ui.catalogue, units, places, tb, failures, allFlash, ui.replacing],
+    () => deadEndsOf(known, ui.catalogue, units, { places, tb, failures, allFlash, isReplacing: ui.replacing, inRack }),
+    [known, ui.catalogue, units, places, tb, failures, allFlash, ui.replacing, inRack],
   );
   const sorted = useMemo(
     () => sortRows(known, sort, ui.catalogue, build.brief, deadEnds),

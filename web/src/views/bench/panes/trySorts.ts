@@ -96,6 +96,8 @@ export function partOf(catalogue: Catalogue, id: string): Part {
 /** Why a part leads nowhere here, and how far: 1 where it cannot serve, less where it does in part. */
 export type DeadEnd = { readonly words: string; readonly share: number };
 
+/** On a shelf in a rack a box stands, too. */
+const NOT_FOR_RACK = 0.5;
 const NO_SUPPLY = 'No supply on sale that goes into this chassis starts it';
 const NO_BOARD = 'Takes no board: it stands beside a machine';
 
@@ -106,6 +108,7 @@ export type RoomWish = {
   readonly failures: number;
   /** Whether disks are out of the question. */ readonly allFlash?: boolean;
   /** Whether it is to stand in the place of what is there. */ readonly isReplacing?: boolean;
+  /** Whether the machine stands in a rack. */ readonly inRack?: boolean;
 };
 
 /**
@@ -133,6 +136,13 @@ export function deadEndsOf(
   }
   for (const [sheet, end] of roomEnds(chassis, boards, catalogue, units, wish))
     if (!found.has(sheet)) found.set(sheet, end);
+  // A snag says so already: here it only stands behind.
+  if (wish.inRack)
+    for (const { sheet } of chassis) {
+      const part = partOf(catalogue, sheet);
+      if (part.kind === 'chassis' && part.rackUnits === null && !found.has(sheet))
+        found.set(sheet, { words: '', share: NOT_FOR_RACK });
+    }
   const { places, tb, failures } = wish;
   if (tb !== undefined && places > 0)
     for (const { sheet } of ofKind('drive')) {
