@@ -127,12 +127,19 @@ test('a chassis too small for the room wished stands behind, by its bays and by 
     'cages: Its bays hold at most 10 of 40 TB wished, more with cages',
   ]);
   expect(deadEndsOf(each, boxes, [], { places: 0, tb: undefined, failures: 1 }).size).toBe(0);
+  // Where no drives are on sale nothing is known of what bays hold.
+  const { ten: _ten, ...noDrives } = boxes.sheets as Record<string, object>;
+  const bare = { ...boxes, sheets: noDrives } as unknown as Catalogue;
+  expect(deadEndsOf(each, bare, [], { places: 0, tb: 40, failures: 1 }).size).toBe(0);
   // In a rack what is not made for one stands behind, without a word of its own.
   const withUnits = (id: 'small' | 'cages' | 'large', rackUnits: number | null) =>
     [id, { ...(boxes.sheets as Record<string, object>)[id], rackUnits }] as const;
   const racks = {
     ...boxes,
-    sheets: Object.fromEntries([withUnits('small', null), withUnits('cages', null), withUnits('large', 4)]),
+    sheets: {
+      ...boxes.sheets,
+      ...Object.fromEntries([withUnits('small', null), withUnits('cages', null), withUnits('large', 4)]),
+    },
   } as unknown as Catalogue;
   const inRack = deadEndsOf(each, racks, [], { places: 0, tb: undefined, failures: 0, inRack: true });
   expect(sortRows(each, 'trouble', racks, {}, inRack).map(({ sheet }) => sheet)).toEqual(['large', 'small', 'cages']);
@@ -140,6 +147,9 @@ test('a chassis too small for the room wished stands behind, by its bays and by 
     ['small', { words: '', share: 0.5 }],
     ['cages', { words: '', share: 0.5 }],
   ]);
+  // What speaks against it for another reason adds up.
+  const both = deadEndsOf(each, racks, [], { places: 0, tb: 40, failures: 1, inRack: true });
+  expect(both.get('cages')).toEqual({ words: 'Its bays hold at most 10 of 40 TB wished, more with cages', share: 1 });
   // Beside a chassis that is there another one adds its room; in its place it does not.
   const there = [{ part: partOf(boxes, 'small') }] as unknown as Parameters<typeof deadEndsOf>[2];
   expect(deadEndsOf(each, boxes, there, { places: 0, tb: 40, failures: 1 }).size).toBe(0);

@@ -140,8 +140,8 @@ export function deadEndsOf(
   if (wish.inRack)
     for (const { sheet } of chassis) {
       const part = partOf(catalogue, sheet);
-      if (part.kind === 'chassis' && part.rackUnits === null && !found.has(sheet))
-        found.set(sheet, { words: '', share: NOT_FOR_RACK });
+      const { words, share } = found.get(sheet) ?? { words: '', share: 0 };
+      if (part.kind === 'chassis' && part.rackUnits === null) found.set(sheet, { words, share: share + NOT_FOR_RACK });
     }
   const { places, tb, failures } = wish;
   if (tb !== undefined && places > 0)
@@ -173,6 +173,7 @@ function roomEnds(
     const part = kind === 'drive' && !isClassSheet(id) ? partOf(catalogue, id) : null;
     return part?.kind === 'drive' && !(allFlash && part.medium === 'disk') ? [part] : [];
   });
+  if (drives.length === 0) return [];
   // A second box adds its room to that of the first.
   const isFirst = isReplacing || !units.some(({ part }) => part.kind === 'chassis');
   const ofChassis = (isFirst ? chassis : []).flatMap(({ sheet }): [string, DeadEnd][] => {
