@@ -20,12 +20,13 @@ import { factLine } from '../../../words/factLine';
 import { Numbers } from '../../sheets/Numbers';
 import { useBench } from '../hooks/benchContext';
 import { DriveRole } from './DriveRole';
-import { ItemLine } from '../../items/ItemLine';
 import { MemoryOrder } from '../drawing/MemoryOrder';
-import { WorthMeasuring } from './WorthMeasuring';
 import { useFocusStart } from '../hooks/useFocusStart';
 
 const ChassisChanges = lazy(() => import('./ChassisChanges'));
+// What is typed of an item is fetched when a sheet is first open.
+const ItemLine = lazy(async () => ({ default: (await import('../../items/ItemLine')).ItemLine }));
+const WorthMeasuring = lazy(() => import('./WorthMeasuring'));
 
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
 
@@ -170,7 +171,9 @@ export function SheetPane() {
           )}
         </p>
       )}
-      <ItemLine unit={unit} />
+      <Suspense fallback={null}>
+        <ItemLine unit={unit} />
+      </Suspense>
       <DriveRole unit={unit} />
       {unit.part.kind === 'chassis' && (
         <Suspense fallback={null}>
@@ -179,7 +182,9 @@ export function SheetPane() {
       )}
       <MemoryOrder unit={unit} units={units} />
       <Places unit={unit} units={units} />
-      <WorthMeasuring key={unit.id} unit={unit.id} />
+      <Suspense fallback={null}>
+        <WorthMeasuring key={unit.id} unit={unit.id} />
+      </Suspense>
       <Numbers part={unit.part} />
     </div>
   );

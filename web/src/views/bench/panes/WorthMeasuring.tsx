@@ -7,7 +7,7 @@ import { useAsked } from '../../../worker/useAsked';
 const MOST = 5;
 
 /** Which typical number of a part moves most in this machine: the one worth a look at its label, or a measurement. */
-export function WorthMeasuring({ unit }: { readonly unit: UnitId }) {
+export default function WorthMeasuring({ unit }: { readonly unit: UnitId }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <div className="mt-2 border-t border-line pt-1 text-[13px]">
