@@ -6,7 +6,6 @@ import { useStockQuery } from '../../../state/api';
 import { selectUnits } from '../../../state/selectors';
 import { moneyWords } from '../../../words/format';
 import { TABLE_ANY, useBench, type BenchUi } from '../hooks/benchContext';
-import { Stages } from '../../items/Stages';
 
 const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
   ['Chassis', ['chassis', 'enclosure', 'adapter']],
@@ -19,6 +18,7 @@ const SECTIONS: readonly (readonly [string, readonly PartKind[]])[] = [
 const PLACED = new Set(SECTIONS.flatMap(([, kinds]) => kinds));
 
 const HostDrives = lazy(() => import('./HostDrives'));
+const Stages = lazy(async () => ({ default: (await import('../../items/Stages')).Stages }));
 
 /** The kit in machine order: what there is, never what is not; small parts close it with their reason. */
 export const Kit = memo(function Kit({
@@ -90,7 +90,11 @@ export const Kit = memo(function Kit({
       </button>
       <h2 className="sr-only">Kit</h2>
       <div className={isFolded ? 'md:hidden' : ''}>
-        <Stages build={build} onEdits={(edits, words) => void dispatch(edit(edits, words))} />
+        {build.stages.length > 1 && (
+          <Suspense fallback={null}>
+            <Stages build={build} onEdits={(edits, words) => void dispatch(edit(edits, words))} />
+          </Suspense>
+        )}
         {SECTIONS.map(([title, kinds]) => {
           const own = items.filter((item) => kinds.includes(build.sheets[item.sheet]!.kind));
           return own.length ? (
