@@ -298,7 +298,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'peripheralPlugs',
       words: n('4-pin plugs'),
-      find: plugIn(/peripheral|molex|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
+      find: plugIn(/peripheral|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
     },
   ],
   controller: [PORTS],

@@ -18,7 +18,7 @@ const EXPANDER: KindRules = {
       read: ({ label, value }) => {
         if (label === '' && !/power(?:ed)?|supplied/i.test(value)) return undefined;
         const isSlot = /pci|slot/i.test(value);
-        const isPlug = /molex|4[- ]?pin|peripheral|plug|connector/i.test(value);
+        const isPlug = /4[- ]?pin|peripheral|plug|connector/i.test(value);
         if (isSlot && isPlug) return /\bor\b|\/|either/i.test(value) ? 'either' : undefined;
         return isSlot ? 'slot' : isPlug ? 'plug' : undefined;
       },

@@ -11,7 +11,7 @@ export const EIGHTEENTH: readonly Sample[] = [
 36-port 12 Gb/s SAS expander
 Internal connectors: 7 x SFF-8643
 External connectors: 2 x SFF-8644
-Power: PCIe slot or 4-pin Molex
+Power: PCIe slot or 4-pin peripheral plug
 Typical power consumption 11.5 W
 Form factor: full height, 167 mm x 111 mm
 Operating temperature 0-55 °C`,

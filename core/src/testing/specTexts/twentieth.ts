@@ -75,7 +75,7 @@ Expansion: one half-height slot`,
     kind: 'supply',
     text:
       'Ember 550 SFX: fully modular 550 W SFX supply, 80 PLUS Platinum, 100 mm deep, 92 mm fan that stands still ' +
-      'below 30 % load. 12 V: 45.8 A. 24-pin, 1x EPS 4+4, 2x PCIe 6+2, 6x SATA, 2x Molex.',
+      'below 30 % load. 12 V: 45.8 A. 24-pin, 1x EPS 4+4, 2x PCIe 6+2, 6x SATA, 2x 4-pin peripheral.',
     fields: {
       form: 'sfx',
       ratedW: 550,
