@@ -2,8 +2,7 @@ import { whole } from './hostWords';
 import { axis, words, type KindRules } from './rule';
 
 /** A box of drives without a board of its own. */
-const EXTERNAL =
-  /direct[- ]attached|(?:usb|esata)[^\n]{0,40}enclosure|(?:jbod|external) (?:box|enclosure)/i;
+const EXTERNAL = /direct[- ]attached|(?:usb|esata)[^\n]{0,40}enclosure|(?:jbod|external) (?:box|enclosure)/i;
 const MASS_ALONE =
   /^[\d.,]+\s?(?:kg|lbs?)(?: (?:empty|net|bare|leer|netto|without (?:drives|disks)|ohne (?:laufwerke|platten)))?$/i;
 

@@ -223,16 +223,15 @@ function carrier(archetype: Archetype, said: Said): Made {
 /** Lanes of a plug, and what goes through it. */
 const LANES: Readonly<Record<string, number>> = { sata: 1, esata: 1, 'sff-8482': 1 };
 const lanesOf = (kind: string): number => LANES[kind] ?? (kind.endsWith('-8i') ? 8 : 4);
-const carriedBy = (kind: string): readonly string[] =>
-  kind === 'sata' || kind === 'esata'
-    ? ['sata']
-    : kind === 'sff-8639' || kind.startsWith('sff-8611')
-      ? ['pcie']
-      : ['sas', 'sata'];
+const isSata = (kind: string): boolean => kind === 'sata' || kind === 'esata';
+const isPcie = (kind: string): boolean => kind === 'sff-8639' || kind.startsWith('sff-8611');
+/** Plugs for SAS carry PCIe by other pins (SFF-8643, SFF-8654): what the far end takes tells which cable it is. */
+const carriedBy = (one: string, other: string): readonly string[] =>
+  isPcie(one) || isPcie(other) ? ['pcie'] : isSata(one) || isSata(other) ? ['sata'] : ['sas', 'sata'];
 
 /**
- * Both ends of a cable. Where one plug meets tails it is at the host, unless the text calls the cable reverse; tails
- * that are not counted are as many as the plug has lanes.
+ * Both ends of a cable. The end that is named first is at the host, unless the text says forward (one plug there) or
+ * reverse (the tails there); tails that are not counted are as many as the plug has lanes.
  */
 function cable(_archetype: Archetype, said: Said): Made {
   const ends = said.get('ends') as readonly SaidEnd[] | undefined;
@@ -242,7 +241,7 @@ function cable(_archetype: Archetype, said: Said): Made {
     const isFan = end.tails === 1 && far.tails === 1 && lanesOf(end.kind) === 1 && lanesOf(far.kind) > 1;
     return { ...end, tails: isFan ? lanesOf(far.kind) : end.tails };
   }) as [SaidEnd, SaidEnd];
-  const isReverse = said.get('isReverse') === true;
+  const isReverse = (said.get('isReverse') as boolean | undefined) ?? one.tails > other.tails;
   const roleOf = (end: SaidEnd, far: SaidEnd) =>
     end.tails === far.tails ? 'either' : end.tails < far.tails === !isReverse ? 'host' : 'device';
   const row = (end: SaidEnd, far: SaidEnd): Row => ({
@@ -251,9 +250,8 @@ function cable(_archetype: Archetype, said: Said): Made {
     lanesPerTail: Math.max(1, Math.floor(lanesOf(end.tails > 1 ? far.kind : end.kind) / end.tails)),
     role: roleOf(end, far),
   });
-  const carries = carriedBy(one.kind).filter((way) => carriedBy(other.kind).includes(way));
   return {
-    lists: { ends: [row(one, other), row(other, one)], ...(carries.length > 0 ? { carries } : {}) },
+    lists: { ends: [row(one, other), row(other, one)], carries: carriedBy(one.kind, other.kind) },
     taken: ['ends', 'isReverse'],
   };
 }

@@ -322,7 +322,14 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'isReverse',
       words: (value) => (value ? 'reverse: tails at the ports' : 'forward: one plug at the card'),
-      find: ({ label, value }) => (/\breverse\b/i.test(`${label} ${value}`) ? true : undefined),
+      find: ({ label, value }) =>
+        ofWords<boolean>(
+          [
+            [/\breverse\b/i, true],
+            [/\bforward\b/i, false],
+          ],
+          `${label} ${value}`,
+        ),
     },
   ],
   adapter: [

@@ -61,6 +61,18 @@ test('both ends of a cable by their plugs: which is at the host, with how many t
     '1 sff-8087 of 4, device',
     'sata',
   ]);
+  // Without a word for it, what is named first is at the host; a word outweighs the order.
+  expect(endsOf('Cable 4 x SATA to SFF-8087').slice(0, 2)).toEqual(['4 sata of 1, host', '1 sff-8087 of 4, device']);
+  expect(endsOf('Forward breakout cable 4 x SATA to SFF-8087').slice(0, 2)).toEqual([
+    '4 sata of 1, device',
+    '1 sff-8087 of 4, host',
+  ]);
+  // A plug for SAS at the card's end carries PCIe where U.2 is at the other.
+  expect(endsOf('SFF-8654 8i to 2 x U.2 (SFF-8639) cable')).toEqual([
+    '1 sff-8654-8i of 8, host',
+    '2 sff-8639 of 4, device',
+    'pcie',
+  ]);
   expect(endsOf('Mini-SAS HD cable\nSFF-8643 to SFF-8643\nLength: 75 cm')).toEqual([
     '1 sff-8643 of 4, either',
     '1 sff-8643 of 4, either',

@@ -57,6 +57,7 @@ Up to 12 Gb/s`,
         { kind: 'sff-8643', tails: 1 },
         { kind: 'sata', tails: 4 },
       ],
+      isReverse: false,
     },
   },
   {
