@@ -39,8 +39,8 @@ export function mostTbWith(
   const bytes = [
     ...dataDrives(units).map(({ part }) => part.capacityBytes),
     ...Array.from({ length: places }, () => drive.capacityBytes),
-  ].sort((a, b) => a - b);
-  return bytes.slice(0, Math.max(0, bytes.length - failures)).reduce((sum, one) => sum + one, 0) / TERABYTE;
+  ];
+  return restOf(bytes, failures) / TERABYTE;
 }
 
 /** Of a 5.25-inch bay, what cages make: five drives of 3.5 inch in three. */

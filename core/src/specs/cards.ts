@@ -1,11 +1,22 @@
 import { whole } from './hostWords';
-import { CARD, type KindRules } from './rule';
+import { CARD, titled, type KindRules, type Rule } from './rule';
 
 const cards = (kind: KindRules['kind'], cues: KindRules['cues'], rules: KindRules['rules'] = []): KindRules => ({
   kind,
   cues,
   rules: [...rules, ...CARD],
 });
+
+/** How many drives a card takes. */
+const MOST_DEVICES: Rule = {
+  field: 'mostDevices',
+  label: /devices|drives|geräte|laufwerke/i,
+  not: /expander per/i,
+  read: ({ value }, quantities) =>
+    /^\s*(?:up to |max\.? |bis zu )?\d/i.test(value) && quantities.length === 1 && quantities[0]!.dimension === null
+      ? quantities[0]!.value
+      : undefined,
+};
 
 export const CARDS: readonly KindRules[] = [
   cards(
@@ -22,17 +33,7 @@ export const CARDS: readonly KindRules[] = [
         read: ({ label, value }) =>
           label === '' ? whole(/^up to (\d{1,4}) (?:[\w/]+ )?devices\b/i.exec(value)?.[1]) : undefined,
       },
-      {
-        field: 'mostDevices',
-        label: /devices|drives|geräte|laufwerke/i,
-        not: /expander per/i,
-        read: ({ value }, quantities) =>
-          /^\s*(?:up to |max\.? |bis zu )?\d/i.test(value) &&
-          quantities.length === 1 &&
-          quantities[0]!.dimension === null
-            ? quantities[0]!.value
-            : undefined,
-      },
+      MOST_DEVICES,
     ],
   ),
   cards('networkCard', [
@@ -69,4 +70,37 @@ export const CARDS: readonly KindRules[] = [
       },
     ],
   ),
+  // An expander has ports and nothing behind them; a backplane's own is the chassis's.
+  cards(
+    'expander',
+    [
+      [titled(String.raw`\bexpander(?! backplane)\b`), 9],
+      [/\bsas[ -]?[23]? expander card/i, 4],
+    ],
+    [
+      {
+        field: 'poweredBy',
+        label: /power/i,
+        free: true,
+        read: ({ label, value }) => {
+          if (label === '' && !/power(?:ed)?|supplied/i.test(value)) return undefined;
+          const isSlot = /pci|slot/i.test(value);
+          const isPlug = /4[- ]?pin|peripheral|plug|connector/i.test(value);
+          if (isSlot && isPlug) return /\bor\b|\/|either/i.test(value) ? 'either' : undefined;
+          return isSlot ? 'slot' : isPlug ? 'plug' : undefined;
+        },
+      },
+      MOST_DEVICES,
+    ],
+  ),
+  // A card that carries M.2 modules.
+  cards('carrier', [
+    [
+      titled(
+        String.raw`(?:m\.2|nvme|ngff)[^\n]*(?:adapter|carrier|expansion|(?:add-?in|riser|host) card|card for)` +
+          String.raw`|(?:adapter|carrier)(?: card)?[^\n]*m\.2`,
+      ),
+      9,
+    ],
+  ]),
 ];

@@ -6,6 +6,8 @@ import { enduranceByDay } from './endurance';
 import { entriesOf, linesOf, withoutMarks, type Entry } from './entries';
 import { inEnglish } from './languages';
 import { BOARD } from './boards';
+import { CABLE } from './cables';
+import { CAGE } from './cages';
 import { CARDS } from './cards';
 import { CHASSIS } from './chassis';
 import { COOLER } from './coolers';
@@ -15,7 +17,7 @@ import { FAN, SUPPLY, UPS } from './power';
 import { decimalOf, quantitiesOf, type Quantity } from './quantities';
 import { isPlausible } from './plausible';
 import { placesOf, type Place } from './places';
-import { SMALL } from './small';
+import { RISER } from './risers';
 import { railTable } from './railTable';
 import type { ReadField } from './readField';
 import { COMMON, type KindRules, type Rule } from './rule';
@@ -48,7 +50,9 @@ const RULES: readonly KindRules[] = [
   BOARD,
   CHASSIS,
   ...CARDS,
-  ...SMALL,
+  RISER,
+  CABLE,
+  CAGE,
 ];
 export const READABLE_KINDS: readonly PartKind[] = RULES.map(({ kind }) => kind);
 

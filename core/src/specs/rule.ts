@@ -23,6 +23,9 @@ export type KindRules = {
   readonly rules: readonly Rule[];
 };
 
+/** What stands in the first line: what a thing is, before what it goes with. */
+export const titled = (what: string): RegExp => new RegExp(String.raw`^\s*[^\n]*(?:${what})`, 'i');
+
 /** A field read from words: the value of the first pattern that is met. */
 export const words =
   (...choices: readonly (readonly [RegExp, unknown])[]) =>
