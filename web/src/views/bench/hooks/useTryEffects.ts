@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { Catalogue } from '@inch-tower/core';
 import type { GoingRow } from '../../../worker/messages';
-import { isBlocked, type DeadEnd } from '../panes/trySorts';
+import { type DeadEnd } from '../panes/deadEnds';
+import { isBlocked } from '../panes/trySorts';
 import { effectsOf, sharedWords, type TryEffect } from '../panes/tryEffects';
 
 /**

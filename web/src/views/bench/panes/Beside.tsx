@@ -3,7 +3,8 @@ import type { GoingRow } from '../../../worker/messages';
 import { changeWords } from '../../../words/format';
 import { differencesOf } from '../../sheets/differences';
 import { useBench } from '../hooks/benchContext';
-import { partOf, withBeside } from './trySorts';
+import { partOf } from './partOf';
+import { withBeside } from './trySorts';
 
 const CHANGES: readonly (readonly [id: FigureId, label: string])[] = [
   ['power.idleWallW', 'idle, W'],

@@ -26,7 +26,9 @@ import { useTryEffects } from '../hooks/useTryEffects';
 import { useTryRows } from '../hooks/useTryRows';
 import { Refused } from './Refused';
 import { TryControls } from './TryControls';
-import { deadEndsOf, isBlocked, isOneKind, partOf, sortRows, withBeside, type SortName } from './trySorts';
+import { deadEndsOf } from './deadEnds';
+import { partOf } from './partOf';
+import { isBlocked, isOneKind, sortRows, withBeside, type SortName } from './trySorts';
 import { TryHead, TryRowView, type TryActs } from './TryRowView';
 import { useOwned } from '../hooks/useOwned';
 

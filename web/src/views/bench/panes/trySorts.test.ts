@@ -1,6 +1,8 @@
 import type { Brief, Catalogue } from '@inch-tower/core';
 import type { Effect, GoingRow } from '../../../worker/messages';
-import { deadEndsOf, partOf, SORTS, sortRows, type SortName } from './trySorts';
+import { deadEndsOf } from './deadEnds';
+import { partOf } from './partOf';
+import { SORTS, sortRows, type SortName } from './trySorts';
 import { tableStops } from '../drawing/TablePicture';
 
 const effect = (severity: Effect['severity']): Effect => ({ title: 't', what: 'w', severity });
