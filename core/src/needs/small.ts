@@ -2,10 +2,9 @@ import type { Build } from '../build/build';
 import type { Layout } from '../build/layout';
 import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
-import { boxOf } from '../machine/hosts';
 import { groupAt } from '../machine/spotAt';
 import { fanPlans } from './fanHeaders';
-import { isKind, ofKind, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
+import { ofKind, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /**
  * Plugs that mains cables end in, by the letters of IEC's list of plug types; `C14` (IEC 60320) goes into an outlet of
@@ -230,27 +229,6 @@ function drivesIn(units: readonly PlannedUnit[], layout: Layout): InBay[] {
     const spot = layout.at[unit.id]?.spot;
     const group = spot && groupAt(byId, spot);
     return group?.type === 'bay' ? [{ unit, access: group.group.access, host: spot!.host }] : [];
-  });
-}
-
-/** Front sockets of a chassis whose header its board does not have. */
-export function missingFrontUsb(
-  units: readonly PlannedUnit[],
-  layout: Layout,
-): { readonly chassis: PlannedUnit; readonly board: PlannedUnit; readonly kind: string }[] {
-  const seats = new Map(Object.entries(layout.at));
-  return ofKind(units, 'board').flatMap((board) => {
-    const box = layout.at[board.id] ? boxOf(board.id, seats, units) : null;
-    if (!box || !isKind(box, 'chassis')) return [];
-    const has = board.part.usbInside.flatMap((one) => Array<string>(one.count).fill(one.kind));
-    return box.part.frontUsb.flatMap((kind) => {
-      const at = has.indexOf(kind);
-      if (at >= 0) {
-        has.splice(at, 1);
-        return [];
-      }
-      return [{ chassis: box, board, kind }];
-    });
   });
 }
 

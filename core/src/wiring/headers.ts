@@ -2,6 +2,7 @@ import type { Layout } from '../build/layout';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { groupAt } from '../machine/spotAt';
 import { isKind, ofKind, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
+import { frontUsb, type FrontUsb } from '../needs/frontUsb';
 import { fanPlans, steeredBy, type FanOutlet } from '../needs/fanHeaders';
 
 /** A small cable on a header of a board or on a hub, in words: from where, to what, and what to know of it. */
@@ -26,15 +27,15 @@ const USB = { 'usb2-header': 'USB 2', 'usb3-header': 'USB 3, 19 pins' } as const
  */
 export function headerLines(units: readonly PlannedUnit[], layout: Layout): HeaderLine[] {
   const byId = unitsById(units);
-  const seats = seatsOf(layout);
   const fans = fanPlans(units, layout).flatMap(({ outlets }) =>
     outlets.flatMap((outlet) => outlet.fans.map((fan, i) => fanLine(fan, i, outlet, byId, layout))),
   );
-  const fronts = ofKind(units, 'board').flatMap((board) => {
+  const seats = seatsOf(layout);
+  const buttons = ofKind(units, 'board').flatMap((board) => {
     const box = boxOf(board.id, seats, units);
-    return box && isKind(box, 'chassis') ? frontLines(board, box) : [];
+    return box && isKind(box, 'chassis') ? [buttonLine(board, box)] : [];
   });
-  return [...fans, ...fronts];
+  return [...fans, ...frontUsb(units, layout).map(usbLine), ...buttons];
 }
 
 function fanLine(
@@ -66,28 +67,19 @@ function placeOf(fan: UnitOf<'fan'>, byId: ReadonlyMap<string, PlannedUnit>, lay
   return `${group.label.toLowerCase()}${group.count > 1 && spot.n ? ` ${spot.n}` : ''}`;
 }
 
-/** USB of the front on the headers there are, each once, and those every chassis with a button has. */
-function frontLines({ part: board }: UnitOf<'board'>, { part: chassis }: UnitOf<'chassis'>): HeaderLine[] {
-  const left = board.usbInside.flatMap(({ kind, count }) => Array<string>(count).fill(kind));
-  const usb = chassis.frontUsb.map((kind): HeaderLine => {
-    const at = left.indexOf(kind);
-    if (at >= 0) left.splice(at, 1);
-    return {
-      from: at >= 0 ? `${board.name}, header ${USB[kind]}` : 'no header for it',
-      to: `${chassis.name}, front USB`,
-      mark: '',
-      amps: '',
-      note: at >= 0 ? '' : `wants a header ${USB[kind]}, or an adapter`,
-    };
-  });
-  return [
-    ...usb,
-    {
-      from: `${board.name}, front panel header`,
-      to: `${chassis.name}, button and lights`,
-      mark: '',
-      amps: '',
-      note: 'pins by the board’s manual; lights want their plus where it says so',
-    },
-  ];
-}
+const usbLine = ({ chassis, board, kind, hasHeader }: FrontUsb): HeaderLine => ({
+  from: hasHeader ? `${board.part.name}, header ${USB[kind]}` : 'no header for it',
+  to: `${chassis.part.name}, front USB`,
+  mark: '',
+  amps: '',
+  note: hasHeader ? '' : `wants a header ${USB[kind]}, or an adapter`,
+});
+
+/** What every chassis with a button has. */
+const buttonLine = ({ part: board }: UnitOf<'board'>, { part: chassis }: UnitOf<'chassis'>): HeaderLine => ({
+  from: `${board.name}, front panel header`,
+  to: `${chassis.name}, button and lights`,
+  mark: '',
+  amps: '',
+  note: 'pins by the board’s manual; lights want their plus where it says so',
+});

@@ -5,7 +5,7 @@ import { boardsOf, byPart, isSeated, seatedBoard, spotOf, unplacedOf, type Situa
 import type { Found } from '../words';
 import { groupAt } from '../../machine/spotAt';
 import { drivesOn } from '../../wiring/drivesOn';
-import { missingFrontUsb } from '../../needs/small';
+import { missingFrontUsb } from '../../needs/frontUsb';
 import { processorsOn } from './memory';
 
 /** A processor or cooler whose socket is not the board's. */
