@@ -2,7 +2,7 @@ import type { Layout } from '../build/layout';
 import { boxOf, seatsOf } from '../machine/hosts';
 import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import { factOf } from '../parts/resolve';
-import type { End } from './splitters';
+import type { End } from './plugLoads';
 
 type Fan = UnitOf<'fan'>;
 /** A header of a board, or a hub with a plug of its own; `most` fans hang on it. */

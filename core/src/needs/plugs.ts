@@ -3,15 +3,13 @@ import { PLUG_KINDS, type PlugKind } from '../parts/vocabulary';
 import { boxOf } from '../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import { converterInputs, hubInputs, plugInputs, type PlugInput } from './plugInputs';
-import { canBeSplit, isSplittable } from './splitters';
 
-/** Plugs of one kind in a box: wanted, there, and whether splitters could cure a shortage without harm. */
+/** Plugs of one kind in a box, wanted and there. */
 export type PlugLine = {
   readonly plug: PlugKind;
   readonly need: number;
   readonly have: number;
   readonly short: number;
-  readonly splittable: boolean;
   readonly wantedBy: readonly PlannedUnit[];
 };
 
@@ -66,7 +64,6 @@ export function plugBalance(
         need: want.count,
         have: there,
         short: Math.max(0, want.count - there),
-        splittable: isSplittable(plug) && canBeSplit(inputs, supply, plug),
         wantedBy: want.by,
       },
     ];

@@ -1,5 +1,5 @@
 import type { SpotRef } from '../build/layout';
-import { isSplittable, PLUG_A, wireA } from '../needs/splitters';
+import { isSplittable, PLUG_A, wireA } from '../needs/plugLoads';
 import { ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import type { PlugKind } from '../parts/vocabulary';
 

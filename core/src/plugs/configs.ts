@@ -1,5 +1,5 @@
 import { memberAt, plainAt } from '../lists';
-import { PLUG_A } from '../needs/splitters';
+import { PLUG_A } from '../needs/plugLoads';
 import type { PlugKind } from '../parts/vocabulary';
 import { compare, costFrom, milli, past, sum, type Cost } from './cost';
 import type { Bin, Splitter, Want } from './place';

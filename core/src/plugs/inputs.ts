@@ -1,7 +1,7 @@
 import { printSpot, type Layout, type SpotRef, type Wire } from '../build/layout';
 import { spotsOf } from '../machine/spots';
 import { seatSpot, type PlannedUnit } from '../machine/units';
-import { loadsOf, type End } from '../needs/splitters';
+import { loadsOf, type End } from '../needs/plugLoads';
 import type { PlugInput } from '../needs/plugInputs';
 import type { Want } from './place';
 

@@ -2,7 +2,8 @@ import { createAssessor } from '../../assess';
 import { catalogue, cube, tweak, type Fixture } from '../../testing/fixture';
 import { tower } from '../../testing/rules';
 import { dropV, ohmPerM } from '../../plugs/chains';
-import { isPastAllCables, type ChainPlan, type PlugPlan } from './plugPlan';
+import { isPastAllCables } from './overloads';
+import type { ChainPlan, PlugPlan } from './plugPlan';
 import { cablePeak } from './plugRows';
 
 const planOf = (made: Fixture): PlugPlan => createAssessor().plugs(made.build)[0]!;
@@ -132,6 +133,7 @@ test('past all cables together there is no way of dealing, whatever was found', 
   const dealt = (amps: readonly number[], plugged = amps.length) => ({
     wants: amps.map(want),
     bins: [bin, bin, { ...bin, plugs: { peripheral: 3 } }],
+    splitters: [],
     placed: {
       on: amps.map((_, i) => (i < plugged ? { chain: 0, splitter: null } : null)),
       splitters: [],

@@ -8,9 +8,9 @@ import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { memoWeak } from '../../memoLast';
 import { converterInputs, hubInputs, plugInputs, type PlugInput } from '../../needs/plugInputs';
-import { AT_START, mostW, type End } from '../../needs/splitters';
+import { AT_START, mostW, type End } from '../../needs/plugLoads';
 import { groupedBy, isNonEmpty, type ReadonlyNonEmpty } from '../../lists';
-import type { PartOf } from '../../parts/resolve';
+import { factOf, type PartOf } from '../../parts/resolve';
 import type { PlugKind } from '../../parts/vocabulary';
 import { boardsIn, chainsOf, dropV, type Chain } from '../../plugs/chains';
 import { eachInput, wantsOf, type Input } from '../../plugs/inputs';
@@ -62,8 +62,11 @@ export type PlugCase = {
   readonly atOnce: number;
 };
 
+/** What plugs are placed from. */
+export type Plugged = Pick<FigureContext, 'units' | 'layout' | 'running' | 'policy'>;
+
 /** One case for each box that has a supply; adapters of the kit are the first one's. */
-export const plugCases = memoWeak((context: FigureContext): readonly PlugCase[] => {
+export const plugCases = memoWeak((context: Plugged): readonly PlugCase[] => {
   const { units, layout, policy } = context;
   const seats = seatsOf(layout);
   return boxesOf(context).flatMap((box, i): PlugCase[] => {
@@ -89,12 +92,41 @@ export const plugCases = memoWeak((context: FigureContext): readonly PlugCase[] 
   });
 });
 
+/** The end of a typical rating that goes with an end of what is drawn. */
+const KINDER = { lo: 'hi', value: 'value', hi: 'lo' } as const;
+
+/** An adapter as plugs are placed with it, by the end of its rating that goes with that of what is drawn. */
+export const splitterOf = (part: PartOf<'powerAdapter'>, end: End): Splitter => ({
+  takes: part.takes,
+  gives: Object.fromEntries(part.gives.map(({ plug, count }) => [plug, count])),
+  ratedA: factOf(part, 'ratedA')[KINDER[end]],
+});
+
 /**
  * Places the plugs of a box by one end of what its parts take. What is certain is held to a quarter more at the start,
- * which is over within seconds; what is likely to the plain limit.
+ * which is over within seconds; what is likely to the plain limit. With `splitters` others than those of the kit are
+ * used, `times` is what a cable may carry of its limit while drives start.
  */
-export function placeCase(one: PlugCase, end: End, wires: readonly Wire[]): Dealt {
-  const { inputs, chains, splitters, atOnce } = one;
+export function placeCase(
+  one: PlugCase,
+  end: End,
+  wires: readonly Wire[],
+  splitters: readonly Splitter[] = one.splitters.map(({ part }) => splitterOf(part, end)),
+  times = timesAt(end),
+): Dealt {
+  const asked = { ...questionOf(one, end, wires, times), splitters };
+  return { ...asked, placed: placedOnce(asked.wants, asked.bins, splitters) };
+}
+
+const timesAt = (end: End): number => (end === 'value' ? 1 : AT_START);
+
+/** What is to be placed, and where it can go. */
+export function questionOf(
+  { inputs, chains, atOnce }: PlugCase,
+  end: End,
+  wires: readonly Wire[],
+  times = timesAt(end),
+): Pick<Dealt, 'wants' | 'bins'> {
   const at = new Map(chains.map(({ host }, i) => [printSpot(host), i]));
   const wishes = new Map(
     wires.flatMap(({ host, device, how }) => {
@@ -104,20 +136,19 @@ export function placeCase(one: PlugCase, end: End, wires: readonly Wire[]): Deal
   );
   const bins = chains.map(({ plugs, wireA }): Bin => ({
     plugs: countsOf(plugs),
-    startA: wireA * (end === 'value' ? 1 : AT_START),
+    startA: wireA * times,
     runA: wireA,
   }));
-  const wants = wantsOf(inputs, end, atOnce === Infinity, wishes);
-  const adapters = splitters.map(({ part }): Splitter => ({
-    takes: part.takes,
-    gives: Object.fromEntries(part.gives.map(({ plug, count }) => [plug, count])),
-    ratedA: part.ratedA,
-  }));
-  return { wants, bins, placed: placedOnce(wants, bins, adapters) };
+  return { wants: wantsOf(inputs, end, atOnce === Infinity, wishes), bins };
 }
 
 /** Inputs as they were dealt, with the limits they were held to. */
-type Dealt = { readonly wants: readonly Want[]; readonly bins: readonly Bin[]; readonly placed: Placed };
+export type Dealt = {
+  readonly wants: readonly Want[];
+  readonly bins: readonly Bin[];
+  readonly splitters: readonly Splitter[];
+  readonly placed: Placed;
+};
 
 const dealt = new Map<string, Placed>();
 const MOST_KEPT = 64;
@@ -130,41 +161,6 @@ function placedOnce(...asked: Parameters<typeof placePlugs>): Placed {
     dealt.set(key, (known = placePlugs(...asked)));
   }
   return known;
-}
-
-/** A cable that carries more than it may, in the best way of dealing: by how much, and on which rail. */
-export type CableOver = {
-  readonly chain: Chain;
-  readonly rail: '12 V' | '5 V';
-  readonly hasA: number;
-  readonly drives: number;
-  readonly atStart: boolean;
-};
-
-/** The cable that is most past its limit, and how many are; null where all are within. */
-export function worstCable(
-  { chains, inputs }: PlugCase,
-  { wants, bins, placed }: Dealt,
-): { readonly worst: CableOver; readonly count: number } | null {
-  const all = chains.flatMap((chain, c): (CableOver & { readonly past: number })[] => {
-    const { startA, runA } = bins[c]!;
-    const isHere = (_: unknown, w: number) => placed.on[w]?.chain === c;
-    const own = wants.filter(isHere);
-    const overs = (['run', 'start'] as const).flatMap((when) =>
-      (['a12', 'a5'] as const).map((rail) => {
-        const hasA = own.reduce((sum, want) => sum + want[when][rail], 0);
-        return { when, rail, hasA, past: hasA - (when === 'start' ? startA : runA) };
-      }),
-    );
-    const over = overs.reduce((most, one) => (one.past > most.past + 1e-9 ? one : most));
-    if (over.past <= 1e-6) return [];
-    const drives = inputs.filter(isHere).reduce((sum, { input, share }) => sum + share * input.drives.length, 0);
-    const rail = over.rail === 'a12' ? '12 V' : '5 V';
-    return [{ chain, rail, hasA: over.hasA, drives, atStart: over.when === 'start', past: over.past }];
-  });
-  return all.length === 0
-    ? null
-    : { worst: all.reduce((most, one) => (one.past > most.past ? one : most)), count: all.length };
 }
 
 const countsOf = (plugs: readonly PlugKind[]): Partial<Record<PlugKind, number>> => {
@@ -288,17 +284,6 @@ function atWork({ input, share }: Input): Amps {
     a12: share * (ownA + input.drives.reduce((sum, { part }) => sum + part.busy12A, 0)),
     a5: share * input.drives.reduce((sum, { part }) => sum + part.busy5A, 0),
   };
-}
-
-/** Whether what is plugged in takes more on a rail than all cables it could hang on carry together. */
-export function isPastAllCables({ wants, bins, placed }: Dealt): boolean {
-  const own = wants.filter((_, w) => placed.on[w]);
-  const plugs = new Set(own.map(({ plug }) => plug));
-  const able = bins.filter((bin) => [...plugs].some((plug) => (bin.plugs[plug] ?? 0) > 0));
-  return (['start', 'run'] as const).some((when) => {
-    const carriesA = able.reduce((sum, bin) => sum + (when === 'start' ? bin.startA : bin.runA), 0);
-    return (['a12', 'a5'] as const).some((rail) => own.reduce((sum, want) => sum + want[when][rail], 0) > carriesA);
-  });
 }
 
 type Turning = { readonly part: PartOf<'drive'>; readonly turnS: number; readonly count: number };

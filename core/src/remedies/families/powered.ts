@@ -1,11 +1,12 @@
 import { movesAsMuch, otherFans } from './otherFans';
-import { boxOf, seatsOf } from '../../machine/hosts';
 import { isCard, isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { hindrances } from '../../figures/power/stagger';
 import { isConverter } from '../../figures/power/feeds';
-import { plugInputs } from '../../needs/plugInputs';
 import { takesV } from '../../snags/powered/mains';
-import { adaptersHold, isSplittable, plugsOn, wireA } from '../../needs/splitters';
+import { runningUnits } from '../../figures/context';
+import { plugCases } from '../../figures/power/plugPlan';
+import { adaptersHold } from '../../figures/power/splitting';
+import { isSplittable, plugsOn, wireA } from '../../needs/plugLoads';
 import type { Catalogue } from '../../parts/catalogue';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal, Snag } from '../../snags/snag';
@@ -95,13 +96,17 @@ const plugs: Propose<'powered.plugs'> = (base, snag, catalogue) => {
   const short = -(snag.gap?.gap ?? 0);
   const { units, layout } = base.assessment;
   const feeding = about(base, snag).find((unit) => isKind(unit, 'supply'));
-  const box = feeding && boxOf(feeding.id, seatsOf(layout), units);
-  const inputs = plugInputs(units, layout, (unit) => boxOf(unit.id, seatsOf(layout), units) === box);
-  const have = ofKind(units, 'powerAdapter').map((unit) => unit.part);
+  const cases = plugCases({ units, layout, running: runningUnits(units, layout), policy: base.build.policy });
+  // Adapters of the kit lie with the first box.
+  const [own] = cases;
+  const isThere = own?.supplies.some(({ id }) => id === feeding?.id) ?? false;
   const holds = (part: PartOf<'powerAdapter'>, count: number) =>
-    feeding &&
-    isKind(feeding, 'supply') &&
-    adaptersHold(inputs, feeding.part, [...have, ...Array.from({ length: count }, () => part)]);
+    own !== undefined &&
+    isThere &&
+    adaptersHold(
+      own,
+      Array.from({ length: count }, () => part),
+    );
   const splitters = listed(catalogue, 'powerAdapter').flatMap((part): Proposal[] => {
     const gives = part.gives.find(({ plug }) => plug === snag.facts.plug)?.count ?? 0;
     const gain = gives - (part.takes === snag.facts.plug ? 1 : 0);

@@ -1,24 +1,16 @@
 import { groupedBy } from '../../lists';
-import { memoWeak } from '../../memoLast';
 import { boxOf, seatsOf } from '../../machine/hosts';
-import { isKind, ofKind, type PlannedUnit, unitsById } from '../../machine/units';
+import { isKind, ofKind, unitsById } from '../../machine/units';
 import { basisOf, factOf } from '../../parts/resolve';
 import { DISKS_A_CABLE } from '../../plugs/configs';
-import {
-  isPastAllCables,
-  placeCase,
-  plugCases,
-  plugPlans,
-  worstCable,
-  type ChainPlan,
-  type PlugCase,
-} from '../../figures/power/plugPlan';
-import { chainLimits, type ChainLimits, type Overload } from '../../needs/chainLimits';
+import { isPastAllCables, worstCable, worstSplitter, type CableOver } from '../../figures/power/overloads';
+import { placeCase, plugCases, plugPlans, type ChainPlan, type PlugCase } from '../../figures/power/plugPlan';
+import { splittingOf } from '../../figures/power/splitting';
+import { plugLimits, type PlugOver } from '../../needs/plugLimits';
 import { fanPlans } from '../../needs/fanHeaders';
 import { plugBalance } from '../../needs/plugs';
-import { isSplittable, type Cabled, type End } from '../../needs/splitters';
+import { isSplittable } from '../../needs/plugLoads';
 import type { Situation } from '../situation';
-import type { Facts, FindingOf, Sized } from '../finding';
 import type { Found } from '../words';
 import { groupAt } from '../../machine/spotAt';
 import { spotOf } from '../situation';
@@ -36,90 +28,78 @@ const suppliedBoxes = ({ context }: Situation) =>
   });
 const atAll = (supplies: Supplies) => supplies.map(({ id }) => ({ unit: id }));
 const namesOf = (supplies: Supplies): string => [...new Set(supplies.map(({ part }) => part.name))].join(' and ');
-const allCables = (supplies: Supplies): Cabled => ({ cables: supplies.flatMap(({ part }) => part.cables) });
-
-const hasSplittable = ({ cables }: Cabled): boolean =>
-  cables.some((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)));
-
 /** Plugs on drives, cages, boards and cards against those on the supply's cables. */
 export function plugsShort(situation: Situation): Found<'powered.plugs'>[] {
   return suppliedBoxes(situation).flatMap(({ box, supplies }) =>
     plugBalance(situation.units, situation.layout, box, supplies)
       .filter((one) => one.short > 0)
-      .map((one): Found<'powered.plugs'> => ({
-        severity: one.splittable ? 'caution' : 'blocker',
-        at: [...atAll(supplies), ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
-        gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' },
-        facts: {
-          plug: one.plug,
-          need: one.need,
-          have: one.have,
-          supply: namesOf(supplies),
-          short: one.short,
-          overload: isSplittable(one.plug) && hasSplittable(allCables(supplies)) ? 'yes' : '',
-        },
-      })),
+      .map((one): Found<'powered.plugs'> => {
+        const own = plugCases(situation.context).find((of) => of.box === box);
+        const split = own && isSplittable(one.plug) ? splittingOf(own) : null;
+        const hasPlugs = own?.chains.some(({ plugs }) => plugs.some(isSplittable)) ?? false;
+        return {
+          severity: split === 'safely' || split === 'barely' ? 'caution' : 'blocker',
+          at: [...atAll(supplies), ...one.wantedBy.map((unit) => ({ unit: unit.id }))],
+          gap: { have: one.have, limit: one.need, gap: -one.short, unit: 'plugs' },
+          facts: {
+            plug: one.plug,
+            need: one.need,
+            have: one.have,
+            supply: namesOf(supplies),
+            short: one.short,
+            overload: split === 'barely' ? 'may' : split === 'never' && hasPlugs ? 'yes' : '',
+          },
+        };
+      }),
   );
 }
 
-/**
- * Spinning or not, what drives put on plugs, splitters and cables of a box's supply, in the best way of plugging:
- * reckoned once for the rules that ask.
- */
-const chains = memoWeak((context: Situation['context']) => {
-  const adapters = ofKind(context.units, 'powerAdapter').map(({ part }) => part);
-  return plugCases(context).map(({ supplies, wanted, chains: cables, atOnce }) => {
-    const boardPlugs = cables.filter(
-      ({ of, plugs }) => of.part.kind === 'board' && plugs.includes('sata-power'),
-    ).length;
-    const limits = (end: End) => chainLimits(wanted, allCables(supplies), adapters, boardPlugs, end, atOnce);
-    const [certain, likely, most] = [limits('lo'), limits('value'), limits('hi')];
-    const atMost = { plugs: most.plugs, splitters: most.splitters ?? likely.splitters };
-    return { supplies, together: atOnce === Infinity, certain, likely, atMost };
-  });
-});
-
-type Chains = ReturnType<typeof chains>[number];
-
-const drivesOf = (inputs: Overload['inputs']): readonly PlannedUnit[] => [
-  ...new Set(inputs.flatMap(({ drives }) => drives)),
-];
-
-/** What is past its limit for certain blocks; what may be at its most, cautions. */
-const chainFinding = <F extends Facts>(
-  { supplies, together }: Chains,
-  over: Overload,
-  isCertain: boolean,
-  facts: F,
-): FindingOf<Sized<F & { rail: string; start: string }>> => ({
-  severity: isCertain ? 'blocker' : 'caution',
-  at: [...atAll(supplies), ...[...new Set(over.inputs.map(({ by }) => by.id))].map((unit) => ({ unit }))],
-  gap: { have: over.hasA, limit: over.carriesA, gap: over.carriesA - over.hasA, unit: 'A' },
-  facts: { ...facts, rail: over.rail, start: together ? 'yes' : '' },
-});
-
-/** What hangs on one plug against what that carries; like hosts together. */
+/** What hangs on one plug against what that carries: what is certain blocks, what may be cautions. */
 export function plugLoad(situation: Situation): Found<'powered.plugLoad'>[] {
-  return chains(situation.context).flatMap((one) =>
-    one.atMost.plugs.map((most) => {
-      const [input] = most.inputs;
-      const of = (limits: ChainLimits) => limits.plugs.find(({ inputs }) => inputs[0] === input);
-      const isCertain = of(one.certain) !== undefined;
-      return chainFinding(one, (isCertain && of(one.likely)) || most, isCertain, {
-        host: input?.by.part.name ?? '',
-        drives: Math.ceil(drivesOf(most.inputs).length / (input?.count ?? 1)),
-        plug: most.plug,
-      });
-    }),
-  );
+  return plugCases(situation.context).flatMap(({ supplies, wanted, atOnce }) => {
+    const [certain, likely] = [plugLimits(wanted, 'lo', atOnce), plugLimits(wanted, 'value', atOnce)];
+    return plugLimits(wanted, 'hi', atOnce).map((most): Found<'powered.plugLoad'> => {
+      const { input } = most;
+      const isHere = (one: PlugOver) => one.input === input;
+      const isCertain = certain.some(isHere);
+      const { hasA, carriesA, rail } = (isCertain && likely.find(isHere)) || most;
+      return {
+        severity: isCertain ? 'blocker' : 'caution',
+        at: [...atAll(supplies), { unit: input.by.id }],
+        gap: { have: hasA, limit: carriesA, gap: carriesA - hasA, unit: 'A' },
+        facts: {
+          host: input.by.part.name,
+          drives: Math.ceil(new Set(input.drives).size / input.count),
+          plug: most.plug,
+          rail,
+          start: atOnce === Infinity ? 'yes' : '',
+        },
+      };
+    });
+  });
 }
 
-/** What has to hang on splitters, however drives are dealt, against what they carry. */
-export function splitterLoad(situation: Situation): Found<'powered.splitters'>[] {
-  return chains(situation.context).flatMap((one) => {
-    const isCertain = one.certain.splitters !== null;
-    const over = isCertain ? one.likely.splitters : one.atMost.splitters;
-    return over ? [chainFinding(one, over, isCertain, { drives: over.count })] : [];
+/** The fullest splitter, with plugs dealt as they carry best: what is past its rating for certain blocks. */
+export function splitterLoad({ context, layout }: Situation): Found<'powered.splitters'>[] {
+  return plugCases(context).flatMap((one): Found<'powered.splitters'>[] => {
+    if (one.splitters.length === 0) return [];
+    const likely = worstSplitter(one, placeCase(one, 'value', []));
+    const least = likely && placeCase(one, 'lo', []);
+    const isCertain = least !== null && least.placed.whole && worstSplitter(one, least) !== null;
+    const over = isCertain
+      ? likely
+      : (worstSplitter(one, placeCase(one, 'value', layout.plugs)) ??
+        worstSplitter(one, placeCase(one, 'hi', layout.plugs)));
+    if (!over) return [];
+    const { hasA, carriesA, rail, drives, atStart } = over.worst;
+    return [
+      {
+        severity: isCertain ? 'blocker' : 'caution',
+        at: [...atAll(one.supplies), ...one.splitters.map(({ id }) => ({ unit: id }))],
+        gap: { have: hasA, limit: carriesA, gap: carriesA - hasA, unit: 'A' },
+        facts: { drives: Math.round(drives), splitters: over.count, rail, start: atStart ? 'yes' : '' },
+      },
+    ];
   });
 }
 
@@ -165,7 +145,8 @@ function worstWave(context: Situation['context'], one: PlugCase): ReturnType<typ
   const over = chains.flatMap(({ chain, start, drives }) => {
     const rail = start.a5 > start.a12 ? '5 V' : '12 V';
     const hasA = Math.max(start.a12, start.a5);
-    return hasA > chain.wireA + 1e-6 ? [{ chain, rail, hasA, drives, atStart: true } as const] : [];
+    const worst: CableOver = { chain, rail, hasA, carriesA: chain.wireA, drives, atStart: true };
+    return hasA > chain.wireA + 1e-6 ? [worst] : [];
   });
   return over[0]
     ? { worst: over.reduce((most, next) => (next.hasA > most.hasA ? next : most), over[0]), count: over.length }

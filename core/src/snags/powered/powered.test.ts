@@ -151,10 +151,25 @@ describe('what splitters carry', () => {
   test('four disks behind one plug by a splitter are past its rating; two are not', () => {
     expect(said(tower(chained(1)).add('yoke-4').add('barge-8', 4), 'powered.splitters')).toEqual([
       expect.stringMatching(
-        /^blocker: At least 4 drives on splitters, .* take 6\.\d A on 12 V; the splitters carry 4\.5 A\.$/,
+        /^blocker: At best one splitter feeds 4 drives: .* take 6\.\d A on 12 V; a splitter carries 4\.5 A\.$/,
       ),
     ]);
     expect(find(tower(chained(1)).add('yoke-4').add('barge-8', 2), 'powered.splitters')).toEqual([]);
+  });
+  test('two splitters that carry enough together do not help where one of them has to take two thirsty disks', () => {
+    // Three disks of 2.4 A at their least: no way of dealing puts fewer than two on one splitter of 4.5 A.
+    const thirsty = tweak(
+      'barge-8',
+      {
+        spinUp: [{ atS: 0, forS: 8, a12: 3, a5: 0.6 }],
+        from: { spinUp: { basis: 'stated', ref: 'page', date: '2026-01-01' } },
+      },
+      chained(2),
+    );
+    const from = tweak('yoke-2', { takes: 'sata-power' }, thirsty);
+    expect(said(tower(from).add('yoke-2', 2).add('barge-8', 3), 'powered.splitters')).toEqual([
+      expect.stringMatching(/^blocker: At best one splitter feeds 2 drives: .* take 6\.0 A on 12 V; a splitter carries 4\.5 A\.$/),
+    ]);
   });
   test('flash behind the same splitter is no trouble', () => {
     expect(find(tower(chained(1)).add('yoke-4').add('zander-960', 4), 'powered.splitters')).toEqual([]);

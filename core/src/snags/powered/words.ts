@@ -21,7 +21,7 @@ export type PoweredFacts = {
   'powered.start12V': Sized<{ supply: string; drives: number }>;
   'powered.inTurn': { count: number; of: number; part: string; says: 'no' | 'unknown' };
   'powered.plugLoad': Sized<OnRail & { host: string; drives: number; plug: PlugKind }>;
-  'powered.splitters': Sized<OnRail & { drives: number }>;
+  'powered.splitters': Sized<OnRail & { drives: number; splitters: number }>;
   'powered.wires': Sized<OnRail & { supply: string; drives: number; cables: number }>;
   'powered.drop': Sized<{ supply: string; start: string }>;
   'powered.manyOnACable': Sized<{ supply: string }>;
@@ -46,7 +46,7 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
       `${plugsWord(f.plug)}: ${s.gap.limit} wanted, ${f.supply} has ` +
       `${s.gap.have}.` +
       (s.severity === 'caution'
-        ? ' Splitters are needed.'
+        ? ` Splitters are needed${f.overload ? ', and may carry more than they should' : ''}.`
         : f.overload
           ? ' Splitters would carry more than they may.'
           : ''),
@@ -98,8 +98,9 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
   'powered.splitters': {
     title: 'What splitters carry',
     what: (f, s) =>
-      `At least ${n(f.drives, 'drive')} on splitters, however they are dealt: ${takes(f, s)}; ` +
-      `the splitters carry ${round(s.gap.limit)} A.`,
+      `At best ${f.splitters > 1 ? `${f.splitters} splitters` : 'one splitter'} ` +
+      `${f.splitters > 1 ? 'feed up to' : 'feeds'} ${f.drives > 0 ? n(f.drives, 'drive') : 'parts'}` +
+      `${f.splitters > 1 ? ' each' : ''}: ${takes(f, s)}; a splitter carries ${round(s.gap.limit)} A.`,
     why: 'A splitter past its rating melts at its plug.',
   },
   'powered.wires': {

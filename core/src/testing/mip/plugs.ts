@@ -1,6 +1,6 @@
 import type { Highs } from 'highs';
 import { placePlugs, type Bin, type Placed, type Splitter, type Want } from '../../plugs/place';
-import { PLUG_A } from '../../needs/splitters';
+import { PLUG_A } from '../../needs/plugLoads';
 import type { PlugKind } from '../../parts/vocabulary';
 import { leastInTurn, Program, type Sum, type Term } from './program';
 
