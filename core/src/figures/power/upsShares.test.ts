@@ -3,7 +3,7 @@ import { catalogue, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { find, said, rack, tower } from '../../testing/rules';
 import { goneOf } from './gone';
 import { powerBoxes } from './plugRows';
-import { upsShares, wattsOn } from './upsShares';
+import { mainsPlugs, putMains, upsShares, wattsOn } from './upsShares';
 
 const shares = (made: Fixture) => {
   const context = createAssessor().context(made.build);
@@ -73,4 +73,76 @@ test('one of two gone: a redundant supply runs on the other, which is asked for 
     .add('barge-8', 12)
     .add('sump-1500', 2);
   expect(of(shelf).map(({ host }) => host)).toContain(true);
+});
+
+describe('plugs put on the mains by hand', () => {
+  const shelf = () =>
+    fixture()
+      .add('larder-8')
+      .add('wren-c8')
+      .add('drover-4')
+      .add('fell-47')
+      .add('clew-16e', 2)
+      .add('ember-450s')
+      .add('tern-8e')
+      .add('loft-16')
+      .add('barge-8', 12)
+      .add('sump-1500');
+  const plugsOf = (made: Fixture) => mainsPlugs(createAssessor().context(made.build));
+  const shelfPlug = (made: Fixture) => plugsOf(made).find(({ feed }) => /Loft/.test(feed.box!.part.name))!;
+
+  test('a shelf in the wall leaves the UPS what the machine takes, and that is said', () => {
+    const made = shelf();
+    const all = shares(made)[0]!;
+    const own = plugsOf(made).filter(({ feed }) => feed.key === shelfPlug(made).feed.key);
+    // It has two modules: with one in the wall it stays up either way.
+    expect(own).toHaveLength(2);
+    expect(find(made.edit(putMains(own[0]!.spot!, null)), 'powered.besideUps')).toEqual([]);
+    const apart = own.reduce((now, { spot }) => now.edit(putMains(spot!, null)), made);
+    const left = shares(apart)[0]!;
+    expect(shelfPlug(apart)).toMatchObject({ on: null, how: 'put' });
+    expect(left.hangs).toEqual(['1 of 1']);
+    expect(left.watts).toBeLessThan(all.watts - 12 * 5);
+    expect(said(apart, 'powered.besideUps')).toEqual([
+      expect.stringMatching(/^caution: .* feeds 12 drives and is in the wall, while the machine is on a UPS\.$/),
+    ]);
+    expect(find(made, 'powered.besideUps')).toEqual([]);
+  });
+
+  test('the machine in the wall beside its UPS is said too, and its outlets count what is on it', () => {
+    const made = tower(tweak('sump-1500', { outlets: 1 }))
+      .add('barge-8', 4)
+      .add('sump-1500');
+    const [plug] = plugsOf(made);
+    expect(said(made.edit(putMains(plug!.spot!, null)), 'powered.besideUps')).toEqual([
+      expect.stringMatching(/^caution: .* feeds the machine and is in the wall, not on the UPS\.$/),
+    ]);
+    const both = rack(tweak('sump-1500', { outlets: 1 }))
+      .add('tern-16i')
+      .add('brazier-800')
+      .add('sump-1500');
+    expect(find(both, 'powered.outlets')).toHaveLength(1);
+    expect(find(both.edit(putMains(plugsOf(both)[0]!.spot!, null)), 'powered.outlets')).toEqual([]);
+  });
+
+  test('both modules on one of two UPS by hand: it carries all, and the machine falls with it', () => {
+    const made = pair().add('sump-1500', 2);
+    const [first] = made.build.items.find(({ sheet }) => sheet === 'sump-1500')!.units;
+    const [a, b] = plugsOf(made);
+    const both = made.edit(putMains(a!.spot!, first.id)).edit(putMains(b!.spot!, first.id));
+    expect(shares(both).map(({ hangs }) => hangs)).toEqual([['2 of 2'], []]);
+    // One put, the other is dealt round it.
+    expect(shares(made.edit(putMains(a!.spot!, first.id))).map(({ hangs }) => hangs)).toEqual([['1 of 2'], ['1 of 2']]);
+    const released = both.edit({ type: 'plug.release', device: a!.spot! });
+    expect(shares(released).map(({ hangs }) => hangs)).toEqual([['1 of 2'], ['1 of 2']]);
+  });
+
+  test('a UPS that is taken out of the kit takes what was put on it by hand along', () => {
+    const made = pair().add('sump-1500', 2);
+    const [first] = made.build.items.find(({ sheet }) => sheet === 'sump-1500')!.units;
+    const put = made.edit(putMains(plugsOf(made)[0]!.spot!, first.id));
+    const without = put.edit({ type: 'units.remove', units: [first.id] });
+    expect(without.build.layout.plugs).toEqual([]);
+    expect(shares(without).map(({ hangs }) => hangs)).toEqual([['2 of 2']]);
+  });
 });

@@ -3,6 +3,7 @@ import { isCard, isKind, ofKind, type PlannedUnit } from '../../machine/units';
 import { hindrances } from '../../figures/power/stagger';
 import { isConverter } from '../../figures/power/feeds';
 import { takesV } from '../../snags/powered/mains';
+import { isMainsWire } from '../../figures/power/upsShares';
 import { runningUnits } from '../../figures/context';
 import { plugCases } from '../../figures/power/plugPlan';
 import { adaptersHold } from '../../figures/power/splitting';
@@ -44,16 +45,17 @@ const cableA = (part: PartOf<'supply'>): number =>
     .filter((cable) => cable.plugs.some(({ plug }) => isSplittable(plug)))
     .reduce((sum, cable) => sum + cable.count * wireA(cable.gaugeAwg), 0);
 
-/** Plugs that were put by hand, dealt as they carry best. */
-const dealAfresh: Propose = ({ build }) =>
-  build.layout.plugs.length === 0
-    ? []
-    : [
-        {
-          edits: build.layout.plugs.map(({ device }) => ({ type: 'plug.release' as const, device: device[0] })),
-          words: 'Let all power plugs be dealt anew',
-        },
-      ];
+/** Plugs that were put by hand, dealt as they carry best: those on cables of supplies, or those on the mains. */
+const afresh =
+  (isMains: boolean, words: string): Propose =>
+  ({ build }) => {
+    const own = build.layout.plugs.filter((plug) => isMainsWire(plug) === isMains);
+    return own.length === 0
+      ? []
+      : [{ edits: own.map(({ device }) => ({ type: 'plug.release' as const, device: device[0] })), words }];
+  };
+const dealAfresh = afresh(false, 'Let all power plugs be dealt anew');
+const dealMains = afresh(true, 'Let all mains plugs be dealt to the UPS anew');
 
 const moreCables = supply((base, other, now) => cableA(other) > cableA(now) && mountable(base, other));
 
@@ -187,8 +189,11 @@ export const POWERED = {
         (!dcPlug || other.dcPlug === undefined || other.dcPlug === dcPlug),
     )(base, snag, catalogue);
   },
-  'powered.ups': (base, snag, catalogue) =>
-    otherUps(base, snag, catalogue, (part, now) => part.ratedW > now.ratedW || part.ratedVa > now.ratedVa),
+  'powered.ups': (base, snag, catalogue) => [
+    ...dealMains(base, snag, catalogue),
+    ...otherUps(base, snag, catalogue, (part, now) => part.ratedW > now.ratedW || part.ratedVa > now.ratedVa),
+  ],
+  'powered.besideUps': dealMains,
   'powered.waveform': (base, snag, catalogue) =>
     otherUps(
       base,

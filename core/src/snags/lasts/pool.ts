@@ -1,3 +1,4 @@
+import { heldByUps } from '../../figures/power/upsShares';
 import { groupedBy, memberAt } from '../../lists';
 import { drivesFor } from '../../machine/roles';
 import { ofKind } from '../../machine/units';
@@ -64,8 +65,11 @@ export function systemAlone(situation: Situation): Found<'lasts.system'>[] {
 
 /** A write log on drives that forget what they were writing when the power goes. */
 export function logUnprotected(situation: Situation): Found<'lasts.log'>[] {
-  const hasUps = ofKind(situation.units, 'ups').length > 0;
   const forgetful = drivesFor(situation.units, 'log').filter(({ part }) => !part.powerLossSafe);
+  if (forgetful.length === 0) return [];
+  const held = heldByUps(situation.context);
+  // A drive in a shelf on a UPS is of no help while the machine goes off.
+  const hasUps = [...forgetful, ...ofKind(situation.units, 'board')].every(({ id }) => held.has(id));
   return byPart(forgetful).map((like): Found<'lasts.log'> => ({
     severity: hasUps ? 'note' : 'caution',
     at: placesOf(like),

@@ -1,4 +1,4 @@
-import { brickMates, upsCarries, upsOutlets, upsWaveform } from './mains';
+import { besideUps, brickMates, upsCarries, upsOutlets, upsWaveform } from './mains';
 import {
   cableDrop,
   fanHeaders,
@@ -35,4 +35,5 @@ export const POWERED: RulesOf<PoweredFacts> = {
   'powered.ups': upsCarries,
   'powered.outlets': upsOutlets,
   'powered.waveform': upsWaveform,
+  'powered.besideUps': besideUps,
 };

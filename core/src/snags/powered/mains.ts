@@ -1,18 +1,17 @@
 import type { FactField } from '../../parts/fieldWords';
 import { memberAt } from '../../lists';
 import { boxOf, seatsOf } from '../../machine/hosts';
-import { ofKind, type PlannedUnit } from '../../machine/units';
+import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { basisOf, type PartOf } from '../../parts/resolve';
 import { peakState } from '../../figures/power/wall';
-import { upsShares, wattsOn } from '../../figures/power/upsShares';
-import { feedWith, hasJack, isConverter } from '../../figures/power/feeds';
+import { heldByUps, mainsPlugs, upsShares, wattsOn } from '../../figures/power/upsShares';
+import { classesOn } from '../../figures/power/fedClasses';
+import { feedName, feedWith, hasJack, isConverter } from '../../figures/power/feeds';
 import type { Situation } from '../situation';
 import { GRAVITY } from '../finding';
 import type { Found } from '../words';
 
-const upsOf = (situation: Situation) => ofKind(situation.units, 'ups');
-
-const nameOf = (all: ReturnType<typeof upsOf>): string =>
+const nameOf = (all: readonly UnitOf<'ups'>[]): string =>
   all.length === 1 ? memberAt(all, 0).part.name : `${all.length} UPS together`;
 
 /**
@@ -59,28 +58,34 @@ const HEADROOM = 0.8;
 /** A supply with active correction of its power factor draws a sine; the steps of a plain UPS may switch it off. */
 const ACTIVE_FACTOR = 0.9;
 
-export function upsWaveform({ units }: Situation): Found<'powered.waveform'>[] {
-  const corrected = ofKind(units, 'supply').filter(({ part }) => part.powerFactorFull >= ACTIVE_FACTOR);
-  const [supply] = corrected;
-  return supply
-    ? ofKind(units, 'ups')
-        .filter(({ part }) => part.waveform === 'stepped')
-        .map((unit) => ({
-          severity: 'caution' as const,
-          at: [{ unit: unit.id }],
-          because: corrected.map(({ id }) => ({ unit: id })),
-          facts: { ups: unit.part.name, supply: supply.part.name },
-        }))
-    : [];
+export function upsWaveform({ context }: Situation): Found<'powered.waveform'>[] {
+  return upsShares(context).flatMap(({ unit, hanging }): Found<'powered.waveform'>[] => {
+    if (unit.part.waveform !== 'stepped') return [];
+    const corrected = hanging.flatMap(({ feed: { brick, sharing } }) =>
+      (brick ? [brick] : sharing).filter(({ part }) => part.powerFactorFull >= ACTIVE_FACTOR),
+    );
+    const [supply] = corrected;
+    return supply
+      ? [
+          {
+            severity: 'caution',
+            at: [{ unit: unit.id }],
+            because: corrected.map(({ id }) => ({ unit: id })),
+            facts: { ups: unit.part.name, supply: supply.part.name },
+          },
+        ]
+      : [];
+  });
 }
 
-/** Mains plugs of the machine against the outlets of its UPS: one for each module of a supply, and each outside box. */
-export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
-  const all = upsOf(situation);
+/**
+ * Mains plugs of the machine against the outlets of its UPS: one for each module of a supply, and each outside box;
+ * what is in the wall by intent is not counted.
+ */
+export function upsOutlets({ context, units }: Situation): Found<'powered.outlets'>[] {
+  const all = ofKind(units, 'ups');
   if (all.length === 0) return [];
-  const have =
-    ofKind(situation.units, 'supply').reduce((sum, { part }) => sum + part.modules, 0) +
-    ofKind(situation.units, 'enclosure').length;
+  const have = mainsPlugs(context).filter(({ on }) => on).length + ofKind(units, 'enclosure').length;
   const limit = all.reduce((sum, { part }) => sum + part.outlets, 0);
   if (have <= limit) return [];
   return [
@@ -91,6 +96,27 @@ export function upsOutlets(situation: Situation): Found<'powered.outlets'>[] {
       facts: { ups: nameOf(all) },
     },
   ];
+}
+
+/** What was put in the wall beside a UPS: the machine itself, or drives that drop out while it runs on. */
+export function besideUps({ context, units }: Situation): Found<'powered.besideUps'>[] {
+  if (ofKind(units, 'ups').length === 0) return [];
+  const held = heldByUps(context);
+  const plugs = mainsPlugs(context);
+  return [...new Set(plugs.map(({ feed }) => feed))].flatMap((feed): Found<'powered.besideUps'>[] => {
+    if (plugs.some((one) => one.feed === feed && one.on)) return [];
+    const own = classesOn(context, feed).flatMap((one) => one.units);
+    const drives = ofKind(own, 'drive');
+    const isHost = ofKind(own, 'board').length > 0;
+    if (!isHost && (drives.length === 0 || held.size === 0)) return [];
+    return [
+      {
+        severity: 'caution',
+        at: feed.sharing.map(({ id }) => ({ unit: id })),
+        facts: { name: feedName(feed), drives: drives.length, host: isHost ? 'yes' : '' },
+      },
+    ];
+  });
 }
 
 /** What 12 V may be off where they are handed through to drives (ATX12V). */

@@ -168,7 +168,9 @@ describe('what splitters carry', () => {
     );
     const from = tweak('yoke-2', { takes: 'sata-power' }, thirsty);
     expect(said(tower(from).add('yoke-2', 2).add('barge-8', 3), 'powered.splitters')).toEqual([
-      expect.stringMatching(/^blocker: At best one splitter feeds 2 drives: .* take 6\.0 A on 12 V; a splitter carries 4\.5 A\.$/),
+      expect.stringMatching(
+        /^blocker: At best one splitter feeds 2 drives: .* take 6\.0 A on 12 V; a splitter carries 4\.5 A\.$/,
+      ),
     ]);
   });
   test('flash behind the same splitter is no trouble', () => {

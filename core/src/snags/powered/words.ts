@@ -34,6 +34,7 @@ export type PoweredFacts = {
   'powered.ups': Sized<{ ups: string; unit: string; shared: string; dealt: string }>;
   'powered.waveform': { ups: string; supply: string };
   'powered.outlets': Sized<{ ups: string }>;
+  'powered.besideUps': { name: string; drives: number; host: string };
 };
 
 /** Of the supply a box came with, where the likely load is within it. */
@@ -191,6 +192,14 @@ export const POWERED_WORDS: WordsOf<PoweredFacts> = {
     title: 'Outlets of the UPS',
     what: (f, s) => `${n(s.gap.have, 'mains plug')} here, and ${f.ups} has ${n(s.gap.limit, 'outlet')}.`,
     why: 'What is plugged in elsewhere goes off with the mains.',
+  },
+  'powered.besideUps': {
+    title: 'In the wall beside a UPS',
+    what: (f) =>
+      f.host
+        ? `${f.name} feeds the machine and is in the wall, not on the UPS.`
+        : `${f.name} feeds ${n(f.drives, 'drive')} and is in the wall, while the machine is on a UPS.`,
+    why: 'It goes off with the mains: the machine with what it was writing, or drives out of a pool that runs on.',
   },
 };
 
