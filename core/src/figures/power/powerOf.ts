@@ -1,8 +1,9 @@
 import type { Build } from '../../build/build';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext } from '../context';
-import { Ledger, rangedOf, type Ranged } from '../quantity';
+import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import { POWER_STATES, type PowerState } from './draw';
+import { feedOffW, offWallW } from './off';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
 import { feedsOf, type Feed } from './feeds';
@@ -15,7 +16,7 @@ import { yearAsleep, yearParts, type YearAsleep, type YearPart } from './yearPar
 
 /** A supply in a state: W at the wall, at its supply's outputs, and that as a share of what the supply gives. */
 export type StateDraw = {
-  readonly state: PowerState;
+  readonly state: PowerState | 'off';
   readonly wall: Ranged;
   readonly loadShare: number | null;
 };
@@ -71,11 +72,14 @@ export function powerOf(
         modules: modulesOf(feed),
         brick: brick?.part.name ?? null,
       },
-      states: POWER_STATES.flatMap((state): StateDraw[] => {
-        const wall = ranged(feedWall(context, feed, state, ledger));
-        const load = feedLoadW(context, feed, state, ledger);
-        return wall ? [{ state, wall, loadShare: givesW > 0 && load ? load.value / givesW : null }] : [];
-      }),
+      states: [
+        ...offDraw(feedOffW(context, feed, ledger)),
+        ...POWER_STATES.flatMap((state): StateDraw[] => {
+          const wall = ranged(feedWall(context, feed, state, ledger));
+          const load = feedLoadW(context, feed, state, ledger);
+          return wall ? [{ state, wall, loadShare: givesW > 0 && load ? load.value / givesW : null }] : [];
+        }),
+      ],
       start,
       startShare: worstShare(start),
       startsMore: startsMore(context, feed, start),
@@ -83,10 +87,13 @@ export function powerOf(
   });
   return {
     boxes,
-    together: POWER_STATES.flatMap((state): StateDraw[] => {
-      const wall = ranged(wallW(context, state, ledger));
-      return wall ? [{ state, wall, loadShare: null }] : [];
-    }),
+    together: [
+      ...offDraw(offWallW(context, ledger)),
+      ...POWER_STATES.flatMap((state): StateDraw[] => {
+        const wall = ranged(wallW(context, state, ledger));
+        return wall ? [{ state, wall, loadShare: null }] : [];
+      }),
+    ],
     mildest: mildestStart(context),
     cannotWait: hindrances(context).length,
     year: yearOf(context, profile, tariff),
@@ -95,6 +102,9 @@ export function powerOf(
     ups: upsTimes(context, asOf),
   };
 }
+
+const offDraw = (wall: Quantity | null): StateDraw[] =>
+  wall ? [{ state: 'off', wall: rangedOf(wall), loadShare: null }] : [];
 
 /** The box's name; of several supplies in one box each adds its own. */
 function nameAmong({ box, supply, key }: Feed, all: readonly Feed[]): string {

@@ -3,6 +3,7 @@ import type { HOUR_STATES } from '../../build/states';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import type { Feed } from './feeds';
+import { offWallW } from './off';
 import { feedLossW, lossTolerance, mainsFactor } from './supplyLoss';
 import { dataDrives } from '../../machine/roles';
 import { feedLoadW, lowShareOf, wallW } from './wall';
@@ -108,7 +109,7 @@ export function yearSums(
   const { hours, money } = weightsOf(context, profile, tariff);
   const over = (weights: Weights, unit: string): Quantity | null => {
     const terms = (Object.entries(weights) as [HourState, number][]).flatMap(([state, weight]): Quantity[] => {
-      const watts = state === 'off' ? null : wallW(context, state, ledger);
+      const watts = state === 'off' ? offWallW(context, ledger) : wallW(context, state, ledger);
       return watts ? [ledger.times(state, watts, weight / 1000)] : [];
     });
     return terms.length === 0 ? null : ledger.sum('A year', unit, terms);
@@ -116,7 +117,7 @@ export function yearSums(
   return { kwh: over(hours, 'kWh'), costMinor: over(money, tariff.currency) };
 }
 
-/** The same with its hours in each state. Hours switched off count as nothing. Null where nothing draws. */
+/** The same with its hours in each state. Null where nothing draws. */
 export function yearOf(context: FigureContext, profile: Build['profile'], tariff: Build['tariff']): Year | null {
   const { hours } = weightsOf(context, profile, tariff);
   const { kwh, costMinor } = yearSums(context, profile, tariff);

@@ -4,6 +4,7 @@ import { dutyOn } from '../air/moment';
 import { drivesAt, hottestOf } from '../air/temperatures';
 import { FIELD_WORDS, type FactField } from '../../parts/fieldWords';
 import type { FigureContext } from '../context';
+import { offWallW } from '../power/off';
 import { wallW } from '../power/wall';
 import { Ledger, rangedOf, type Quantity } from '../quantity';
 import { earDb } from '../sound/ear';
@@ -56,7 +57,7 @@ export function reckonedFor(context: FigureContext, reading: Reading, ledger: Le
     reading.duty ?? dutyOn(held ? { ...rest, heldDuty: held } : rest, reading.state === 'busy' ? 'hot' : 'normal');
   const at: FigureContext = { ...rest, policy: { ...context.policy, fans: { kind: 'fixed', duty } } };
   const { state } = reading;
-  if (state === 'off') return null;
+  if (state === 'off') return reading.what === 'wallW' ? offWallW(at, ledger) : null;
   if (reading.what === 'wallW') return wallW(at, state, ledger);
   if (reading.what === 'driveC') {
     const roomC = reading.roomC ?? context.site.ambientC;

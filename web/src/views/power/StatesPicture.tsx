@@ -2,6 +2,7 @@ import type { StateDraw } from '@inch-tower/core';
 import { numbersWithin } from '../../words/format';
 
 const STATE_WORDS: Readonly<Record<StateDraw['state'], string>> = {
+  off: 'Off',
   asleep: 'Asleep',
   idle: 'Idle',
   working: 'At work',
@@ -10,6 +11,7 @@ const STATE_WORDS: Readonly<Record<StateDraw['state'], string>> = {
   start: 'Starting',
 };
 const STATE_HELP: Readonly<Record<StateDraw['state'], string>> = {
+  off: 'switched off and plugged in: what waits to be woken, remote management',
   asleep: 'drives spun down, the host at rest',
   idle: 'drives turning, nobody asking',
   working: 'the mix of an ordinary day',

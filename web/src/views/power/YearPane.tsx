@@ -45,7 +45,7 @@ export function YearPane({
           const of = hours[state];
           return of ? [`${Math.round((of / HOURS_A_YEAR) * 100)} % ${WORDS[state]}`] : [];
         }).join(', ')}
-        {hours.off ? '; what it draws switched off is not counted' : ''}.
+        .
         {scrubHours > 0 &&
           ` ${scrubs} scrubs a year of a full pool, about ${Math.round(scrubHours)} h each, are in it.`}
       </p>
