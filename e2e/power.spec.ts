@@ -28,7 +28,7 @@ test('a start too near what the supply gives is seen, and made milder with one p
 test('states stand on one scale and the year follows the price in the brief', async ({ page, request }) => {
   const id = await copyOf(request, 'school-shelf', 'power-year');
   await page.goto(`/b/${id}/power`);
-  await expect(page.getByRole('table', { name: 'All boxes, W at the wall by state' }).getByRole('row')).toHaveCount(6);
+  await expect(page.getByRole('table', { name: 'All boxes, W at the wall by state' }).getByRole('row')).toHaveCount(7);
   const year = page.getByTestId('year');
   await expect(year).toContainText('kWh');
   const before = Number((await year.innerText()).replace(/^\D*/, '').replace(/\D.*$/s, ''));
@@ -113,4 +113,39 @@ test('work, scrubs and CO₂ are asked in the brief and told with the year', asy
   await bench.settled();
   const { profile, tariff } = await storedBuild(request, id);
   expect([profile.workShare, profile.scrubsPerYear, tariff.co2GramsPerKwh]).toEqual([undefined, 4, undefined]);
+});
+
+test('a UPS is tried, its plugs are drawn from the mains on, and one is put in the wall by hand', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOf(request, 'boathouse-rack', 'power-ups');
+  const bench = await new BenchPage(page).open(id, '?pane=try');
+  await page.getByRole('button', { name: /^Add any part/ }).click();
+  await page.getByLabel('Search parts').fill('sump 1500');
+  await bench.tryRow('sump-1500').click();
+  await bench.settled();
+  await page.getByRole('link', { name: 'Power', exact: true }).click();
+  const drawing = page.locator('[data-one-line]');
+  await expect(drawing).toContainText('Sump 1500');
+  const pane = page.getByRole('region', { name: /How long does Sump 1500 hold/ });
+  await expect(pane.getByRole('row', { name: /at work/ })).toContainText('min');
+  const plug = page.getByLabel(/Brazier 800 1\+1 .*plug 1 of 2 is plugged into/);
+  const other = page.getByLabel(/Brazier 800 1\+1 .*plug 2 of 2 is plugged into/);
+  await expect(plug).toHaveValue('dealt');
+  const watts = async () =>
+    Number(await pane.getByRole('row', { name: /^idle/ }).getByRole('cell').first().innerText());
+  const whole = await watts();
+  await plug.selectOption({ label: 'the wall' });
+  await expect(bench.changeLine).toContainText('in the wall');
+  await expect.poll(watts).toBeLessThan(0.6 * whole);
+  await other.selectOption({ label: 'the wall' });
+  await expect(page.getByText(/feeds the machine and is in the wall, not on the UPS/)).toBeVisible();
+  await bench.settled();
+  expect((await storedBuild(request, id)).layout.plugs.map(({ cable }) => cable)).toEqual(['mains', 'mains']);
+  // It is an edit like any other: undone, and dealt again.
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(other).toHaveValue('dealt');
+  await plug.selectOption('dealt');
+  await expect.poll(watts).toBe(whole);
 });

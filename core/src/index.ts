@@ -148,7 +148,8 @@ export { runningOf, type Running } from './bill/running';
 export { billCsv } from './bill/billCsv';
 export { ordersOf } from './bill/orders';
 export { readBill, type BillReading } from './bill/readBill';
-export { powerOf, type BoxPower, type Power, type StateDraw } from './figures/power/powerOf';
+export { putMains } from './figures/power/upsShares';
+export { powerOf, type BoxPower, type MainsLine, type Power, type StateDraw } from './figures/power/powerOf';
 export { kitPrint } from './build/kitPrint';
 export {
   readingsTold,

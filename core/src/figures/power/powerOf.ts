@@ -1,4 +1,5 @@
 import type { Build } from '../../build/build';
+import type { SpotRef, Wire } from '../../build/layout';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
@@ -6,9 +7,10 @@ import { POWER_STATES, type PowerState } from './draw';
 import { feedOffW, offWallW } from './off';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
-import { feedsOf, type Feed } from './feeds';
+import { feedName, feedsOf, type Feed } from './feeds';
+import { feedAt, mainsPlugs } from './upsShares';
 import { modulesOf } from './supplyLoss';
-import { feedLoadW, feedWall, wallW } from './wall';
+import { feedLoadW, feedWall, peakState, wallW } from './wall';
 import { startsMore, type StartsMore } from './startsMore';
 import { upsTimes, type UpsTime } from './upsTime';
 import { yearOf, type Year } from './year';
@@ -27,15 +29,30 @@ export type BoxPower = {
   readonly name: string;
   readonly supply: {
     readonly unit: UnitId;
+    /** All that share the load. */ readonly units: readonly UnitId[];
     readonly name: string;
+    readonly mark: string;
     readonly givesW: number;
     readonly modules: number;
     /** The brick before a converter. */ readonly brick: string | null;
+    readonly isBrick: boolean;
   } | null;
   readonly states: readonly StateDraw[];
   readonly start: StartCurve;
   /** The highest share of a limit at the start. */ readonly startShare: number;
   /** How many more disks it could start. */ readonly startsMore: StartsMore | null;
+};
+/** One mains plug: of which supply or brick, and what it is plugged into; `on` null is the wall. */
+export type MainsLine = {
+  /** The box or part of one it feeds, by its `key`. */ readonly feed: string;
+  readonly spot: SpotRef | null;
+  readonly name: string;
+  readonly mark: string | null;
+  /** Which of how many plugs that share the load. */ readonly n: number;
+  readonly of: number;
+  readonly on: UnitId | null;
+  readonly how: Wire['how'];
+  /** Likely W in the state in which socket and UPS stand most. */ readonly peakW: number;
 };
 export type Power = {
   readonly boxes: readonly BoxPower[];
@@ -46,6 +63,7 @@ export type Power = {
   /** What a year is cheaper without each class of parts. */ readonly yearParts: readonly YearPart[];
   readonly yearAsleep: YearAsleep | null;
   readonly ups: readonly UpsTime[];
+  /** What is plugged into the mains, and where. */ readonly mains: readonly MainsLine[];
 };
 
 /** All of a machine's power, for the view of that name. */
@@ -67,10 +85,13 @@ export function powerOf(
       name: nameAmong(feed, feeds),
       supply: supply && {
         unit: supply.id,
+        units: feed.sharing.map(({ id }) => id),
         name: supply.part.name,
+        mark: supply.mark,
         givesW,
         modules: modulesOf(feed),
         brick: brick?.part.name ?? null,
+        isBrick: supply.part.form === 'brick',
       },
       states: [
         ...offDraw(feedOffW(context, feed, ledger)),
@@ -100,7 +121,32 @@ export function powerOf(
     yearParts: yearParts(context, profile, tariff),
     yearAsleep: yearAsleep(context, profile, tariff),
     ups: upsTimes(context, asOf),
+    mains: mainsLines(context),
   };
+}
+
+function mainsLines(context: FigureContext): readonly MainsLine[] {
+  const state = peakState(context);
+  const all = mainsPlugs(context);
+  return feedsOf(context).flatMap((feed) =>
+    all
+      .filter((one) => one.feed.key === feed.key)
+      .map(({ spot, of, on, how }, i): MainsLine => {
+        const { brick, sharing } = feed;
+        const unit = (brick ? [brick] : sharing).find(({ id }) => id === spot?.host);
+        return {
+          feed: feed.key,
+          spot,
+          name: unit?.part.name ?? feedName(feed),
+          mark: unit?.mark ?? null,
+          n: i + 1,
+          of,
+          on: on?.id ?? null,
+          how,
+          peakW: (feedAt(context, feed, state)?.value ?? 0) / of,
+        };
+      }),
+  );
 }
 
 const offDraw = (wall: Quantity | null): StateDraw[] =>

@@ -3,6 +3,7 @@ import { catalogue, fixture, tweak, type Fixture } from '../../testing/fixture';
 import { find, said, rack, tower } from '../../testing/rules';
 import { goneOf } from './gone';
 import { powerBoxes } from './plugRows';
+import { powerFactorAt, vaOn } from './upsVa';
 import { mainsPlugs, putMains, upsShares, wattsOn } from './upsShares';
 
 const shares = (made: Fixture) => {
@@ -144,5 +145,27 @@ describe('plugs put on the mains by hand', () => {
     const without = put.edit({ type: 'units.remove', units: [first.id] });
     expect(without.build.layout.plugs).toEqual([]);
     expect(shares(without).map(({ hangs }) => hangs)).toEqual([['2 of 2']]);
+  });
+});
+
+describe('VA on a UPS', () => {
+  test('W / VA rises from a tenth of the load to all of it, by the logarithm', () => {
+    expect(powerFactorAt(0.75, 0.98, 1)).toBeCloseTo(0.98, 9);
+    expect(powerFactorAt(0.75, 0.98, 0.05)).toBeCloseTo(0.75, 9);
+    // √0.1 is half way: 0.75 + 0.23 / 2.
+    expect(powerFactorAt(0.75, 0.98, Math.sqrt(0.1))).toBeCloseTo(0.865, 9);
+  });
+
+  test('a machine by the factor of its supply at its load', () => {
+    const from = tweak('ember-650', { powerFactorLow: 0.6, powerFactorFull: 0.9 });
+    const context = createAssessor().context(tower(from).add('barge-8', 4).add('sump-1500').build);
+    const [share] = upsShares(context);
+    const watts = wattsOn(context, share!, 'idle')!.value;
+    // Below a tenth of 650 W.
+    expect(watts).toBeLessThan(65);
+    expect(vaOn(context, share!, 'idle')!.value).toBeCloseTo(watts / 0.6, 6);
+    const peak = wattsOn(context, share!, 'peak')!.value;
+    const factor = 0.6 + 0.3 * Math.log10((10 * peak) / 650);
+    expect(vaOn(context, share!, 'peak')!.value).toBeCloseTo(peak / factor, 6);
   });
 });

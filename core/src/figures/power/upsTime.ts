@@ -5,13 +5,25 @@ import type { Ranged } from '../quantity';
 import type { PowerState } from './draw';
 import { feedName } from './feeds';
 import { upsShares, wattsOn, type UpsShare } from './upsShares';
+import { vaOn } from './upsVa';
 import { peakState } from './wall';
 
-/** How long a UPS holds what hangs on it, minutes by state; null for a state that it does not carry. */
+/** What hangs on a UPS in a state, W and VA, and minutes it holds that from its battery; null where it does not. */
+type UpsState = {
+  readonly state: PowerState;
+  readonly watts: Ranged;
+  readonly va: Ranged;
+  readonly minutes: Ranged | null;
+};
+/** How long a UPS holds what hangs on it, by state. */
 export type UpsTime = {
   readonly unit: UnitId;
+  readonly mark: string;
   readonly name: string;
-  readonly states: readonly { readonly state: PowerState; readonly minutes: Ranged | null }[];
+  readonly states: readonly UpsState[];
+  readonly ratedW: number;
+  readonly ratedVa: number;
+  readonly waveform: PartOf<'ups'>['waveform'];
   /** Years since it was made, where that is known. */ readonly ageYears: number | null;
   /** What else hangs on it, W, as it was said. */ readonly otherW: number;
   /** Whose mains plugs are on it, so many of how many. */
@@ -57,17 +69,23 @@ function timeOf(context: FigureContext, share: UpsShare, asOf: string): UpsTime 
   const states: readonly PowerState[] = ['idle', 'working', peakState(context)];
   return {
     unit: unit.id,
+    mark: unit.mark,
     name: part.name,
     ageYears,
     otherW,
     hanging: hanging.map(({ feed, plugs, of }) => ({ name: feedName(feed), plugs, of })),
-    states: states.flatMap((state): UpsTime['states'][number][] => {
-      const watts = wattsOn(context, share, state);
-      if (!watts) return [];
-      if (watts.value > part.ratedW) return [{ state, minutes: null }];
+    ratedW: part.ratedW,
+    ratedVa: part.ratedVa,
+    waveform: part.waveform,
+    states: states.flatMap((state): UpsState[] => {
+      const [watts, va] = [wattsOn(context, share, state), vaOn(context, share, state)];
+      if (!watts || !va) return [];
+      if (watts.value > part.ratedW || va.value > part.ratedVa) return [{ state, watts, va, minutes: null }];
       return [
         {
           state,
+          watts,
+          va,
           minutes: {
             value: batteryMinutes(part, watts.value, own.value, left),
             lo: batteryMinutes(part, watts.hi, own.hi, left),

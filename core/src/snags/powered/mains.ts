@@ -5,6 +5,7 @@ import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { basisOf, type PartOf } from '../../parts/resolve';
 import { peakState } from '../../figures/power/wall';
 import { heldByUps, mainsPlugs, upsShares, wattsOn } from '../../figures/power/upsShares';
+import { vaOn } from '../../figures/power/upsVa';
 import { classesOn } from '../../figures/power/fedClasses';
 import { feedName, feedWith, hasJack, isConverter } from '../../figures/power/feeds';
 import type { Situation } from '../situation';
@@ -15,23 +16,22 @@ const nameOf = (all: readonly UnitOf<'ups'>[]): string =>
   all.length === 1 ? memberAt(all, 0).part.name : `${all.length} UPS together`;
 
 /**
- * What hangs on each UPS at the most against what it gives, in W and in VA: each supply by its power factor. With
+ * What hangs on each UPS at the most against what it gives, in W and in VA: each supply by its power factor at its load. With
  * several the plugs are dealt as well as can be; the one that is worst off is said.
  */
-export function upsCarries({ context, units }: Situation): Found<'powered.ups'>[] {
-  const factor = Math.min(1, ...ofKind(units, 'supply').map(({ part }) => part.powerFactorFull));
+export function upsCarries({ context }: Situation): Found<'powered.ups'>[] {
+  const state = peakState(context);
   const shares = upsShares(context);
   return shares
     .flatMap((share) => {
       const { part } = share.unit;
-      const asked = wattsOn(context, share, peakState(context));
       const sides = [
-        ['W', 1, part.ratedW],
-        ['VA', 1 / factor, part.ratedVa],
+        ['W', wattsOn(context, share, state), part.ratedW],
+        ['VA', vaOn(context, share, state), part.ratedVa],
       ] as const;
-      return sides.flatMap(([unit, times, limit]): Found<'powered.ups'>[] => {
+      return sides.flatMap(([unit, asked, limit]): Found<'powered.ups'>[] => {
         if (!asked) return [];
-        const [have, lo, hi] = [asked.value * times, asked.lo * times, asked.hi * times];
+        const { value: have, lo, hi } = asked;
         if (hi <= limit && have <= HEADROOM * limit) return [];
         return [
           {
