@@ -31,7 +31,7 @@ const WorthMeasuring = lazy(() => import('./WorthMeasuring'));
 const HOW_WORDS = { solved: 'placed by the solver', put: 'put by hand', held: 'held' } as const;
 
 /** The sheet of what is selected: where it sits, what can be done with it, its numbers and their sources. */
-export function SheetPane() {
+export default function SheetPane() {
   useFocusStart('sheet');
   const ui = useBench();
   const units = useAppSelector(selectUnits);

@@ -1,13 +1,14 @@
-import { memo, useRef } from 'react';
+import { lazy, memo, Suspense, useRef } from 'react';
 import { Tabs } from 'radix-ui';
 import { printSpot } from '@inch-tower/core';
 import { selectScene } from '../../../state/selectors';
 import { useAppSelector } from '../../../state/store';
 import { useBench, type Pane } from '../hooks/benchContext';
 import { useFocusHome } from '../hooks/useFocusHome';
-import { SheetPane } from './SheetPane';
 import { SnagsPane } from './SnagsPane';
 import { TryPane } from './TryPane';
+
+const SheetPane = lazy(() => import('./SheetPane'));
 
 export const SidePane = memo(function SidePane() {
   const ui = useBench();
@@ -79,7 +80,9 @@ export const SidePane = memo(function SidePane() {
           )}
         </Tabs.Content>
         <Tabs.Content value="sheet" data-pane="sheet" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}>
-          <SheetPane />
+          <Suspense fallback={null}>
+            <SheetPane />
+          </Suspense>
         </Tabs.Content>
       </Tabs.Root>
     </section>
