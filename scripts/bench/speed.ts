@@ -17,6 +17,7 @@ import { loadDemoBuilds, loadDemoCatalogue } from '../../demo/loadDemo';
 import { CHROMIUM } from '../../e2e/playwright.config';
 import { familiesOf, search, searchable } from '../../web/src/views/parts/families';
 import { poolSpeed } from './poolSpeed';
+import { powerSpeed } from './powerSpeed';
 import { solverSpeed } from './solverSpeed';
 import { withServer } from '../test/withServer';
 
@@ -62,6 +63,13 @@ poolSpeed(
     { build: many, drives: 120, budgetMs: 12 },
   ],
   time,
+  say,
+);
+powerSpeed(
+  [
+    { build: full, drives: 24, budget: '1 ms' },
+    { build: many, drives: 120, budget: '–' },
+  ],
   say,
 );
 const cold = time(400, () => createAssessor().assess(full, asOf));

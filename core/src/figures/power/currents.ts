@@ -3,7 +3,9 @@ import type { UnitOf } from '../../machine/units';
 import type { FigureContext } from '../context';
 import { classesOn } from './fedClasses';
 import type { Feed } from './feeds';
-import { turnsOf, type SpinUp } from './turns';
+import { kept } from '../kept';
+import { Ledger } from '../quantity';
+import { turnAt, turnOrder, type SpinUp, type Turn } from './turns';
 
 /** A rail of a supply, by its volts. */
 export type Rail = '12 V' | '5 V' | '3.3 V';
@@ -34,29 +36,52 @@ export type DrivePhase = {
 };
 type Phases = { readonly momentsS: readonly number[]; readonly at: (second: number) => readonly DrivePhase[] };
 
-/** The start of a feed's drives over time, exact from their step profiles and a policy, else the machine's. */
-export function phases(context: FigureContext, feed: Feed, matters: (step: Step) => boolean, spinUp?: SpinUp): Phases {
-  const own = new Set(classesOn(context, feed).flatMap(({ units }) => units.map(({ id }) => id)));
-  const classes = new Map<string, { drive: Drive; count: number; turnS: number }>();
-  for (const { drive, turnS } of turnsOf(context, feed.box, spinUp)) {
-    if (!own.has(drive.id)) continue;
-    const key = `${drive.part.id}|${turnS}`;
-    const known = classes.get(key);
+/** The drives of a feed in the order of their turns. */
+export const turnsOn = (context: FigureContext, feed: Feed): readonly Turn[] =>
+  kept(context, PLAIN, `turns ${feed.key}`, () => {
+    const own = new Set(classesOn(context, feed).flatMap(({ units }) => units.map(({ id }) => id)));
+    return turnOrder(context, feed.box).filter(({ drive }) => own.has(drive.id));
+  });
+
+const PLAIN = new Ledger(false);
+
+/** Like drives of a feed that start at one second; `drive` is one of them. */
+type StartClass = { readonly drive: Drive; count: number; readonly turnS: number };
+
+/** The drives of a feed by what they are and when their turn is. */
+export function startClasses(turns: readonly Turn[], spinUp: SpinUp): readonly StartClass[] {
+  const all: StartClass[] = [];
+  for (const { drive, place } of turns) {
+    const turnS = turnAt(place, spinUp);
+    // Like drives mostly follow each other, and are few sorts.
+    const known = all.findLast((one) => one.turnS === turnS && one.drive.part.id === drive.part.id);
     if (known) known.count++;
-    else classes.set(key, { drive, count: 1, turnS });
+    else all.push({ drive, count: 1, turnS });
   }
-  const all = [...classes.values()];
+  return all;
+}
+
+/** Where drives of a class are in their start at a second. */
+export function phaseAt({ drive, count, turnS }: StartClass, second: number): DrivePhase {
+  const since = second - turnS;
+  const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS) ?? null;
+  return { drive, count, step, waits: !step && since <= 0 };
+}
+
+/** The start of a feed's drives over time, exact from their step profiles and a policy, else the machine's. */
+export function phases(
+  context: FigureContext,
+  feed: Feed,
+  matters: (step: Step) => boolean,
+  spinUp: SpinUp = context.policy.spinUp,
+): Phases {
+  const all = startClasses(turnsOn(context, feed), spinUp);
   const moments = all.flatMap(({ drive, turnS }) =>
     drive.part.spinUp.filter(matters).flatMap(({ atS, forS }) => [atS + turnS, atS + forS + turnS]),
   );
   return {
     momentsS: [...new Set(moments)].sort((a, b) => a - b),
-    at: (second) =>
-      all.map(({ drive, count, turnS }): DrivePhase => {
-        const since = second - turnS;
-        const step = drive.part.spinUp.find((one) => since >= one.atS && since < one.atS + one.forS) ?? null;
-        return { drive, count, step, waits: !step && since <= 0 };
-      }),
+    at: (second) => all.map((one) => phaseAt(one, second)),
   };
 }
 

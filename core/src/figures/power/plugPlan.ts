@@ -3,13 +3,14 @@ import { boxesOf, type Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { suppliesIn } from './feeds';
 import { turnsOf } from './turns';
+import { startAmps } from './chainStart';
 import { hindrances } from './stagger';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import { ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { memoWeak } from '../../memoLast';
 import { converterInputs, hubInputs, plugInputs, type PlugInput } from '../../needs/plugInputs';
 import { AT_START, mostW, type End } from '../../needs/plugLoads';
-import { groupedBy, isNonEmpty, type ReadonlyNonEmpty } from '../../lists';
+import { isNonEmpty, type ReadonlyNonEmpty } from '../../lists';
 import { factOf, type PartOf } from '../../parts/resolve';
 import type { PlugKind } from '../../parts/vocabulary';
 import { boardsIn, chainsOf, dropV, type Chain } from '../../plugs/chains';
@@ -211,23 +212,6 @@ function planOf(context: FigureContext, one: PlugCase): PlugPlan {
   };
 }
 
-/** Whether every cable of a plan carries what starts on it when its drives have other turns, by likely values. */
-export function chainsHold({ chains }: PlugPlan, turns: ReturnType<typeof turnsOf>): boolean {
-  const turnOf = new Map(turns.map(({ drive, turnS }) => [drive.id, turnS]));
-  return chains.every(({ chain, plugs }) => {
-    const inputs = plugs.flatMap(({ on, splitter }) => [...on, ...(splitter?.on ?? [])].map(({ input }) => input));
-    if (inputs.length === 0) return true;
-    const startA = startAmps(inputs, turnOf);
-    const sum = { a12: 0, a5: 0 };
-    for (const input of inputs) {
-      const { a12, a5 } = startA(input);
-      sum.a12 += a12;
-      sum.a5 += a5;
-    }
-    return Math.max(sum.a12, sum.a5) <= chain.wireA + 1e-6;
-  });
-}
-
 type Hung = { readonly unit: PlannedUnit; readonly takes: PlugKind; readonly on: readonly PlacedInput[] };
 
 /** Splitters nearest to the supply, as they carry most, then the inputs in the order things stand in. */
@@ -284,50 +268,4 @@ function atWork({ input, share }: Input): Amps {
     a12: share * (ownA + input.drives.reduce((sum, { part }) => sum + part.busy12A, 0)),
     a5: share * input.drives.reduce((sum, { part }) => sum + part.busy5A, 0),
   };
-}
-
-type Turning = { readonly part: PartOf<'drive'>; readonly turnS: number; readonly count: number };
-
-/** What inputs of one cable take at the moment of its start at which its rails carry most together. */
-function startAmps(inputs: readonly Input[], turns: ReadonlyMap<string, number>): (input: Input) => Amps {
-  // Inputs of one backplane feed the same drives, and like drives of one turn start alike.
-  const classes = new Map<Input['input']['drives'], readonly Turning[]>();
-  const classesOf = ({ input: { drives } }: Input): readonly Turning[] => {
-    let known = classes.get(drives);
-    if (!known) {
-      const byTurn = groupedBy(drives, ({ id, part }) => `${part.id}|${turns.get(id) ?? 0}`);
-      const all = [...byTurn.values()];
-      known = all.map((own) => ({ part: own[0].part, turnS: turns.get(own[0].id) ?? 0, count: own.length }));
-      classes.set(drives, known);
-    }
-    return known;
-  };
-  const at = (second: number, one: Input): Amps => {
-    let a12 = one.input.feeds.reduce((sum, { part }) => sum + mostW(part, 'value') / 12, 0);
-    let a5 = 0;
-    for (const { part, turnS, count } of classesOf(one)) {
-      const since = second - turnS;
-      const step = part.spinUp.find(({ atS, forS }) => since >= atS && since < atS + forS);
-      // Before its turn a drive waits; past it, or with no start of its own, it turns.
-      const turning = part.spinUp.length === 0 || since > 0;
-      a12 += count * (step ? step.a12 : turning ? part.idle12A : 0);
-      a5 += count * (step ? step.a5 : turning ? part.idle5A : 0);
-    }
-    return { a12: one.share * a12, a5: one.share * a5 };
-  };
-  const moments = new Set([0]);
-  for (const one of inputs)
-    for (const { part, turnS } of classesOf(one))
-      for (const { atS, forS } of part.spinUp) moments.add(turnS + atS).add(turnS + atS + forS);
-  let [worst, most] = [0, -1];
-  for (const second of moments) {
-    let [a12, a5] = [0, 0];
-    for (const one of inputs) {
-      const amps = at(second, one);
-      a12 += amps.a12;
-      a5 += amps.a5;
-    }
-    if (Math.max(a12, a5) > most) [worst, most] = [second, Math.max(a12, a5)];
-  }
-  return (one) => at(worst, one);
 }

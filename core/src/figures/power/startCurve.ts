@@ -3,15 +3,16 @@ import type { FigureContext } from '../context';
 import { feedsOf, type Feed } from './feeds';
 import { memoWeak } from '../../memoLast';
 import type { PartOf } from '../../parts/resolve';
-import { classesOn } from './fedClasses';
-import { chainsHold, plugPlans } from './plugPlan';
+import { boxesOf } from '../boxes';
+import { chainsHold } from './chainStart';
+import { plugPlans } from './plugPlan';
 import { Ledger } from '../quantity';
-import { driveA, phases, type Rail } from './currents';
+import { driveA, phaseAt, phases, startClasses, turnsOn, type Rail } from './currents';
 import { mainsRatedW, most12A, restAtStartA } from './rails';
 import { waiting } from './stagger';
 import { restOf12A } from './start';
 import { feedLossW, losesByRail, mainsFactor, modulesOf, supplyLossW } from './supplyLoss';
-import { turnsOf, type SpinUp } from './turns';
+import { turnAt, turnOrder, type SpinUp } from './turns';
 import { likelyW, restAtStartW } from './wall';
 
 export type { SpinUp };
@@ -55,61 +56,92 @@ function limitsOf({ site }: FigureContext, { supply, sharing, brick }: Feed): St
  * The start of a feed over time under a policy, exact from its drives' step profiles: the host in its self-test and
  * fans at full all the while. Its highest 12 V is the figure of the same name, its highest W that at the wall.
  */
-export const startCurve = (context: FigureContext, feed: Feed, spinUp: SpinUp = context.policy.spinUp): StartCurve =>
-  startsOf(context, feed)(spinUp);
+export function startCurve(context: FigureContext, feed: Feed, spinUp: SpinUp = context.policy.spinUp): StartCurve {
+  const { rest, restW, limits } = beside(context, feed);
+  const byRail = losesByRail(feed);
+  const loss = mainsFactor(context.site.mainsV).likely;
+  const { momentsS, at } = phases(context, feed, () => true, spinUp);
+  const moments = [...new Set([0, ...momentsS])].sort((one, other) => one - other);
+  return {
+    steps: moments.map((atS): StartStep => {
+      const a = { ...rest };
+      let insideW = restW;
+      for (const phase of at(atS)) {
+        insideW += phase.count * likelyW(phase);
+        for (const rail of RAILS) a[rail] += phase.count * driveA(phase, rail);
+      }
+      const low = byRail ? Math.min(1, (5 * a['5 V'] + 3.3 * a['3.3 V']) / insideW) : 0;
+      return { atS, a, insideW, wallW: insideW + loss * feedLossW(feed, insideW, low) };
+    }),
+    readyS: Math.max(0, ...momentsS),
+    limits,
+  };
+}
 
-/** The same for one policy after another: what does not hang on it is worked out once. */
-function startsOf(context: FigureContext, feed: Feed): (spinUp: SpinUp) => StartCurve {
+/** What runs on a feed while its drives start, and what it may carry: all that does not hang on the policy. */
+function beside(context: FigureContext, feed: Feed) {
   const rest: Record<Rail, number> = {
     '12 V': restOf12A(context, feed, new Ledger(false)).value,
     '5 V': restAtStartA(context, feed, '5 V'),
     '3.3 V': restAtStartA(context, feed, '3.3 V'),
   };
-  const restW = restAtStartW(context, feed);
-  const byRail = losesByRail(feed);
-  const loss = mainsFactor(context.site.mainsV).likely;
-  const limits = limitsOf(context, feed);
-  return (spinUp) => {
-    const { momentsS, at } = phases(context, feed, () => true, spinUp);
-    const moments = [...new Set([0, ...momentsS])].sort((one, other) => one - other);
-    return {
-      steps: moments.map((atS): StartStep => {
-        const a = { ...rest };
-        let insideW = restW;
-        for (const phase of at(atS)) {
-          insideW += phase.count * likelyW(phase);
-          for (const rail of RAILS) a[rail] += phase.count * driveA(phase, rail);
-        }
-        const low = byRail ? Math.min(1, (5 * a['5 V'] + 3.3 * a['3.3 V']) / insideW) : 0;
-        return { atS, a, insideW, wallW: insideW + loss * feedLossW(feed, insideW, low) };
-      }),
-      readyS: Math.max(0, ...momentsS),
-      limits,
+  return { rest, restW: restAtStartW(context, feed), limits: limitsOf(context, feed) };
+}
+
+/**
+ * The highest share of any limit of a feed under one policy after another, as `worstShare` of their curves says it;
+ * once it is past `most` the rest of a start is not looked at.
+ */
+function sharesOf(context: FigureContext, feed: Feed): (spinUp: SpinUp, most?: number) => number {
+  const { rest, restW, limits } = beside(context, feed);
+  if (!limits) return () => 0;
+  const turns = turnsOn(context, feed);
+  const shareOf = (amps: number, rail: Rail) => (limits.a[rail] ? amps / limits.a[rail] : 0);
+  return (spinUp, most = Infinity) => {
+    const all = startClasses(turns, spinUp);
+    let share = 0;
+    const look = (second: number) => {
+      let [a12, a5, a33, watts] = [rest['12 V'], rest['5 V'], rest['3.3 V'], restW];
+      for (const one of all) {
+        const phase = phaseAt(one, second);
+        a12 += one.count * driveA(phase, '12 V');
+        a5 += one.count * driveA(phase, '5 V');
+        a33 += one.count * driveA(phase, '3.3 V');
+        watts += one.count * likelyW(phase);
+      }
+      const rails = Math.max(shareOf(a12, '12 V'), shareOf(a5, '5 V'), shareOf(a33, '3.3 V'));
+      share = Math.max(share, watts / limits.insideW, rails);
     };
+    look(0);
+    for (const { drive, turnS } of all)
+      for (const { atS, forS } of drive.part.spinUp) {
+        if (share > most) return share;
+        look(turnS + atS);
+        look(turnS + atS + forS);
+      }
+    return share;
   };
 }
 
 /** Seconds until the last drive of a feed has spun up, under one policy after another. */
 function readyOf(context: FigureContext, feed: Feed): (spinUp: SpinUp) => number {
-  const own = new Set(classesOn(context, feed).flatMap(({ units }) => units.map(({ id }) => id)));
   const takesS = memoWeak((part: PartOf<'drive'>) => Math.max(0, ...part.spinUp.map(({ atS, forS }) => atS + forS)));
-  return (spinUp) =>
-    turnsOf(context, feed.box, spinUp).reduce((last, { drive, turnS }) => {
-      const tookS = own.has(drive.id) ? takesS(drive.part) : 0;
-      return tookS > 0 ? Math.max(last, turnS + tookS) : last;
-    }, 0);
+  const turns = turnsOn(context, feed).flatMap(({ drive, place }) => {
+    const tookS = takesS(drive.part);
+    return tookS > 0 ? [{ place, tookS }] : [];
+  });
+  return (spinUp) => turns.reduce((last, { place, tookS }) => Math.max(last, turnAt(place, spinUp) + tookS), 0);
 }
 
 /** The highest share of any limit that a start reaches; 0 where no limit is known. */
 export function worstShare({ steps, limits }: StartCurve): number {
-  if (!limits) return 0;
-  return Math.max(
-    0,
-    ...steps.flatMap(({ a, insideW }) => [
-      insideW / limits.insideW,
-      ...RAILS.map((rail) => (limits.a[rail] ? a[rail] / limits.a[rail] : 0)),
-    ]),
-  );
+  let most = 0;
+  if (!limits) return most;
+  for (const { a, insideW } of steps) {
+    most = Math.max(most, insideW / limits.insideW);
+    for (const rail of RAILS) most = Math.max(most, limits.a[rail] ? a[rail] / limits.a[rail] : 0);
+  }
+  return most;
 }
 
 /** Good practice: a start takes at most so much of every limit. */
@@ -134,7 +166,12 @@ function cablesHold(context: FigureContext): (spinUp: SpinUp) => boolean {
   return (spinUp) => {
     let plans = placed.get(spinUp.kind);
     if (!plans) placed.set(spinUp.kind, (plans = plugPlans({ ...context, policy: { ...context.policy, spinUp } })));
-    return plans.every((plan) => chainsHold(plan, turnsOf(context, plan.box, spinUp)));
+    const turnOf = new Map(
+      boxesOf(context).flatMap((box) =>
+        turnOrder(context, box).map(({ drive, place }) => [drive.id, turnAt(place, spinUp)]),
+      ),
+    );
+    return plans.every((plan) => chainsHold(plan, turnOf));
   };
 }
 
@@ -167,18 +204,15 @@ export function mildestStart(context: FigureContext): Mildest | null {
   const feeds = feedsOf(context).filter(({ supply }) => supply);
   if (feeds.length === 0) return null;
   const waits = waiting(context).length;
-  const starts = feeds.map((feed) => startsOf(context, feed));
+  const shares = feeds.map((feed) => sharesOf(context, feed));
   const ready = feeds.map((feed) => readyOf(context, feed));
   const holds = cablesHold(context);
   const hasHope = hopeOf(context, holds);
-  const tried = (spinUp: SpinUp): Omit<Mildest, 'cablesHold'> => {
-    const curves = starts.map((start) => start(spinUp));
-    return {
-      spinUp,
-      readyS: Math.max(...curves.map(({ readyS }) => readyS)),
-      share: Math.max(...curves.map(worstShare)),
-    };
-  };
+  const tried = (spinUp: SpinUp, most?: number): Omit<Mildest, 'cablesHold'> => ({
+    spinUp,
+    readyS: Math.max(...ready.map((readyS) => readyS(spinUp))),
+    share: Math.max(...shares.map((share) => share(spinUp, most))),
+  });
   const atOnce = tried({ kind: 'together' });
   if (atOnce.share <= START_SHARE && holds(atOnce.spinUp)) return { ...atOnce, cablesHold: true };
   const most = ofKind(context.running, 'drive').length;
@@ -199,7 +233,7 @@ export function mildestStart(context: FigureContext): Mildest | null {
     const forAll = isSooner(when, best) && hasHope(spinUp.drives);
     // What is later than what is known already need not be worked out.
     if (!forAll && !isSooner(when, forSupply)) continue;
-    const one = { ...tried(spinUp), waves };
+    const one = { ...tried(spinUp, START_SHARE), waves };
     if (one.share > START_SHARE) continue;
     if (isSooner(one, forSupply)) forSupply = one;
     if (forAll && holds(spinUp)) best = one;

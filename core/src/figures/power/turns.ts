@@ -14,10 +14,28 @@ export function turnsOf(
   box: Box,
   spinUp: SpinUp = context.policy.spinUp,
 ): readonly { readonly drive: Drive; readonly turnS: number }[] {
-  const drives = drivesByBox(context).get(box) ?? [];
-  const shifts = waveShifts(context, drives, spinUp);
-  return drives.map((drive, i) => ({ drive, turnS: shifts[i] ?? 0 }));
+  return turnOrder(context, box).map(({ drive, place }) => ({ drive, turnS: turnAt(place, spinUp) }));
 }
+
+/** Seconds that one of the drives that wait, by its place among them, waits for its turn; the others start at once. */
+export const turnAt = (place: number | null, spinUp: SpinUp): number =>
+  place === null || spinUp.kind !== 'waves' ? 0 : Math.floor(place / spinUp.drives) * spinUp.everyS;
+
+/** A drive of a box with its place among those that can wait; null where it cannot. */
+export type Turn = { readonly drive: Drive; readonly place: number | null };
+
+/** The drives of a box in the order of their turns. */
+export const turnOrder = (context: FigureContext, box: Box): readonly Turn[] => orders(context).get(box) ?? [];
+
+const orders = memoWeak((context: FigureContext): ReadonlyMap<Box, readonly Turn[]> => {
+  const able = new Set(waiting(context));
+  return new Map(
+    [...drivesByBox(context)].map(([box, drives]) => {
+      let next = 0;
+      return [box, drives.map((drive): Turn => ({ drive, place: able.has(drive.id) ? next++ : null }))] as const;
+    }),
+  );
+});
 
 const drivesByBox = memoWeak((context: FigureContext): ReadonlyMap<Box, readonly Drive[]> => {
   const boxes = new Map(
@@ -36,11 +54,3 @@ const drivesByBox = memoWeak((context: FigureContext): ReadonlyMap<Box, readonly
   }
   return found;
 });
-
-/** Seconds each drive waits for its turn; one that cannot wait starts with the first. */
-function waveShifts(context: FigureContext, drives: readonly Drive[], policy: SpinUp): readonly number[] {
-  if (policy.kind !== 'waves') return [];
-  const able = new Set(waiting(context));
-  let turn = 0;
-  return drives.map(({ id }) => (able.has(id) ? Math.floor(turn++ / policy.drives) * policy.everyS : 0));
-}

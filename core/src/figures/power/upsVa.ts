@@ -10,7 +10,7 @@ type Supply = UnitOf<'supply'>;
 /** The loads between which a power factor is taken to rise with the logarithm of the load. */
 const [LOW_LOAD, FULL_LOAD] = [0.1, 1];
 
-/** W / VA at the mains at a load: its sheet's at a tenth and at full load, between them by the logarithm of the load. */
+/** W / VA at the mains: its sheet's at a tenth of its load and at all of it, between them by the load's logarithm. */
 export function powerFactorAt(low: number, full: number, load: number): number {
   const at = Math.log(Math.min(FULL_LOAD, Math.max(LOW_LOAD, load)) / LOW_LOAD) / Math.log(FULL_LOAD / LOW_LOAD);
   return low + at * (full - low);
