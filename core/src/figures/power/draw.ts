@@ -26,7 +26,7 @@ const FAN_BASE_W = 0.2;
 /** A processor's converters on the board lose this share of the 12 V they are fed. */
 const PACKAGE_SHARE = { asleep: 0.75, idle: 0.75, working: 0.8, busy: 0.88, peak: 0.88, start: 0.88 } as const;
 /** How far of the way from idle to busy an ordinary hour of use goes. */
-const WORKING_SHARE = { value: 0.3, lo: 0.1, hi: 0.6 };
+const WORKING_SHARE = { value: 0.3, lo: 0.1, hi: 0.55 };
 
 const FIELD: Record<PowerState, 'idleW' | 'busyW' | 'peakW'> = {
   asleep: 'idleW',

@@ -2,7 +2,7 @@ import type { BoxPower, Build } from '@inch-tower/core';
 import { edit } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import { StartPicture, StartTable } from './StartPicture';
-import { holdAnswer, mildestWords, moreWords, policyWords, startAnswer } from './startWords';
+import { holdAnswer, mildestWords, moreWords, policyWords, startAnswer, whyStart } from './startWords';
 import type { PowerSeen } from './usePower';
 
 /** Over time and against what the supply gives, box by box; how to start more mildly. */
@@ -87,12 +87,14 @@ function BoxStart({
   const snags = useAppSelector((state) => state.bench.view?.snags) ?? [];
   const answer = startAnswer(box, snags);
   const holds = holdAnswer(box, snags);
+  const why = whyStart(box);
   return (
     <div className="mt-1 mb-3 break-inside-avoid">
       {!isAlone && <h3 className="text-[13.5px] font-semibold">{box.name}</h3>}
       <p className={`text-[17px] leading-snug font-semibold ${answer.tone}`} data-testid="starts">
         {answer.words}
       </p>
+      {why && <p className="text-[14px]">{why}</p>}
       <p className={`text-[14px] ${holds.tone}`} data-testid="holds">
         {holds.words}
       </p>

@@ -3,7 +3,7 @@ import { createAssessor, parseBuildText, powerBoxes, powerOf, wordsOf, type Buil
 import type { TaggedSnag } from '../../worker/messages';
 import { plugAnswer } from './plugAnswer';
 import { apart, startLines } from './startLines';
-import { holdAnswer, mildestWords, moreWords, policyWords, startAnswer } from './startWords';
+import { holdAnswer, mildestWords, moreWords, policyWords, startAnswer, whyStart } from './startWords';
 
 const read = (id: string): Build => {
   const parsed = parseBuildText(readFileSync(`demo/builds/${id}.json`, 'utf8'));
@@ -126,4 +126,14 @@ test('how many more would start, and what ends then', () => {
   expect(moreWords({ more: 60, drive: 'Barge 8 TB', ends: null })).toBe(
     'It would start 60 more Barge 8 TB and further.',
   );
+});
+
+test('why a start asks more than work does is said in W, and only where it is much more', () => {
+  const [box] = looked(read('boathouse-rack')).power.boxes;
+  expect(whyStart(box!)).toMatch(
+    /^At work its parts take about 2\d\d W of the 1600 W it gives; while drives spin up, in the first 10 s, about 7\d\d W\.$/,
+  );
+  const states = box!.states.map((one) => (one.state === 'working' ? { ...one, loadShare: 0.4 } : one));
+  expect(whyStart({ ...box!, states })).toBeNull();
+  expect(whyStart({ ...box!, supply: null })).toBeNull();
 });

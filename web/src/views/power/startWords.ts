@@ -50,6 +50,26 @@ export function startAnswer(
   return { words: `Yes: ${atMost}${gone}${ready}.`, tone: 'good' };
 }
 
+/** A start has to be so many times what is taken at work before it is told apart. */
+const MUCH_MORE = 1.4;
+/** What is near the worst moment counts with it. */
+const NEAR_WORST = 0.8;
+
+/** Why a supply that has plenty at work may not start its drives: both in W, and for how long. */
+export function whyStart({ supply, states, start: { steps, readyS } }: BoxPower): string | null {
+  const share = states.find(({ state }) => state === 'working')?.loadShare;
+  if (!supply || !share || readyS <= 0) return null;
+  const workW = share * supply.givesW;
+  const worstW = Math.max(0, ...steps.map(({ insideW }) => insideW));
+  if (worstW < MUCH_MORE * workW) return null;
+  const last = steps.findLastIndex(({ insideW }) => insideW >= NEAR_WORST * worstW);
+  const untilS = steps[last + 1]?.atS ?? readyS;
+  return (
+    `At work its parts take about ${Math.round(workW)} W of the ${Math.round(supply.givesW)} W it gives; ` +
+    `while drives spin up, in the first ${seconds(untilS)}, about ${Math.round(worstW)} W.`
+  );
+}
+
 /** Whether a box's supply holds when everything is at its most together, and with a module gone. */
 export function holdAnswer(
   { supply, states }: BoxPower,
