@@ -266,9 +266,9 @@ export const REVIEWED: readonly Reviewed[] = [
       )
         .add('tern-8i')
         .add('barge-16', 15),
-    verdict: 'Watts and amperes would do; plugs do not, and splitters would hang more than four disks on a cable.',
-    blockers: ['powered.plugs'],
-    cautions: ['powered.total'],
+    verdict:
+      'Watts and amperes would do; plugs do not: splitters hang five disks on a cable, which thirsty ones overload.',
+    cautions: ['powered.plugs', 'powered.total'],
   },
   {
     id: 'a-ups-too-small',
@@ -657,8 +657,9 @@ export const REVIEWED: readonly Reviewed[] = [
       )
         .add('tern-16i')
         .add('barge-12', 15),
-    verdict: 'Three cables for drives are too few for fifteen: with splitters each would carry more than four disks.',
-    blockers: ['powered.plugs'],
+    verdict:
+      'Three cables for drives are few for fifteen: with splitters each takes five disks, which thirsty ones overload.',
+    cautions: ['powered.plugs'],
   },
   {
     id: 'cache-on-a-carrier',

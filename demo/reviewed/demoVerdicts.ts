@@ -41,6 +41,7 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
     'reaches.slotLink': 'Right, and a note: one disk loses a tenth to the PCI bus.',
     'complete.boot': 'Right: three disks, and nothing set to start from.',
     'powered.plugs': 'Right: two plugs for three disks.',
+    'complete.smallParts': 'Right: the splitter that gives the third disk its plug.',
     'cooled.drives': 'Right for the old one of 10 W: its small box has hardly any air.',
     'lasts.ratedBays': 'Right: made to stand in twos.',
     'fits.goesFirst': 'Right: under the supply one does not reach the memory.',

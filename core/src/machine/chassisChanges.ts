@@ -58,7 +58,38 @@ export function modsFor(chassis: Chassis): Mod[] {
           },
         ]
       : [];
-  return [...outs, ...moves, ...seal];
+  return [...outs, ...moves, ...seal, ...leftOut(chassis)];
+}
+
+/** Free area of one slot without its cover (14 × 105 and 14 × 65 mm), and of the hole for a shield round its ports. */
+const COVER_CM2 = { full: 14.7, low: 9.1 } as const;
+const SHIELD_CM2 = 25;
+
+/** Pieces that are often left out at the rear, and let air in beside the fans there. */
+function leftOut({ openings, boardHoles }: Chassis): Mod[] {
+  const coversCm2 = openings
+    .filter(({ forRiser }) => !forRiser)
+    .reduce((sum, { count, height }) => sum + count * COVER_CM2[height], 0);
+  return [
+    ...(coversCm2 > 0
+      ? [
+          {
+            key: 'no-covers',
+            label: 'Leave the covers of its slots out',
+            effects: [{ do: 'opening' as const, cm2: Math.round(coversCm2) }],
+          },
+        ]
+      : []),
+    ...(boardHoles.length > 0
+      ? [
+          {
+            key: 'no-shield',
+            label: 'Leave the I/O shield of the board out',
+            effects: [{ do: 'opening' as const, cm2: SHIELD_CM2 }],
+          },
+        ]
+      : []),
+  ];
 }
 
 /** What effects do to a chassis besides their name: what the piece held, cooled, limited or kept in. */
@@ -95,6 +126,13 @@ export function changeEffects(chassis: Chassis, effects: readonly Effect[]): str
       : [
           `${Math.round(Math.abs(after.bypassShare - chassis.bypassShare) * 100)} % ` +
             `${after.bypassShare > chassis.bypassShare ? 'more' : 'less'} air goes past the drives`,
+        ]),
+    ...(after.rearOpenCm2 === chassis.rearOpenCm2
+      ? []
+      : [
+          `${Math.abs((after.rearOpenCm2 ?? 0) - (chassis.rearOpenCm2 ?? 0))} cm² ` +
+            `${(after.rearOpenCm2 ?? 0) > (chassis.rearOpenCm2 ?? 0) ? 'more' : 'less'} open at the rear: ` +
+            'fans there draw air in that passes no drive',
         ]),
     ...(after.panelDb === chassis.panelDb
       ? []

@@ -158,6 +158,8 @@ export function applyEffect(chassis: PartOf<'chassis'>, effect: Effect): PartOf<
       };
     case 'leak':
       return { ...chassis, bypassShare: Math.min(1, Math.max(0, chassis.bypassShare + effect.shareChange)) };
+    case 'opening':
+      return { ...chassis, rearOpenCm2: Math.max(0, (chassis.rearOpenCm2 ?? 0) + effect.cm2) };
     case 'attenuation':
       return { ...chassis, panelDb: Math.max(0, chassis.panelDb + effect.changeDb) };
     case 'bracketOff':

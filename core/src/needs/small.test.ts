@@ -103,3 +103,39 @@ test('in another currency small parts are wanted and not counted', () => {
   expect(need(bare, 'coinCell')!.toBuy).toBe(1);
   expect(billOf(bare.build, bare.assess()).lines.find(({ what }) => what === 'Coin cell')!.total).toBeNull();
 });
+
+describe('splitters for drive plugs that are short', () => {
+  const supply = (sata: number, peripheral: number) =>
+    tweak('ember-650', {
+      cables: [
+        { key: 'main', count: 1, plugs: [{ plug: '24-pin', count: 1 }], lengthMm: 500, gaugeAwg: 18 },
+        { key: 'cpu', count: 1, plugs: [{ plug: '8-pin-cpu', count: 2 }], lengthMm: 500, gaugeAwg: 18 },
+        { key: 's', count: 1, plugs: [{ plug: 'sata-power', count: sata }], lengthMm: 500, gaugeAwg: 18 },
+        {
+          key: 'p',
+          count: 1,
+          plugs: [{ plug: 'peripheral', count: Math.max(1, peripheral) }],
+          lengthMm: 500,
+          gaugeAwg: 18,
+        },
+      ],
+    });
+  const kit = (sata: number, peripheral: number, drives: number) =>
+    fixture(supply(sata, peripheral))
+      .add('byre-15')
+      .add('gannet-e8')
+      .add('ember-650')
+      .add('tern-16i')
+      .add('barge-8', drives);
+  test('a free 4-pin plug gives two more, a plug of their own kind one; with splitters in the kit none is wanted', () => {
+    expect(need(kit(4, 1, 4), 'powerSplitter')).toBeUndefined();
+    // Three are short: two from the 4-pin plug, one by parting a plug of their kind.
+    expect(need(kit(4, 1, 7), 'powerSplitter')).toMatchObject({ count: 2, toBuy: 2 });
+    expect(need(kit(4, 2, 7), 'powerSplitter')).toMatchObject({ count: 2 });
+    expect(need(kit(4, 1, 7).add('yoke-4'), 'powerSplitter')).toBeUndefined();
+  });
+  test('they are on the bill', () => {
+    const made = kit(4, 1, 6);
+    expect(billOf(made.build, made.assess()).lines.map(({ what }) => what)).toContain('Power splitter');
+  });
+});

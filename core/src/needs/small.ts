@@ -1,10 +1,13 @@
 import type { Build } from '../build/build';
-import type { Layout } from '../build/layout';
+import { printSpot, type Layout } from '../build/layout';
 import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
 import { groupAt } from '../machine/spotAt';
 import { fanPlans } from './fanHeaders';
-import { ofKind, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
+import { isSplittable, plugsOn } from './plugLoads';
+import { plugBalance } from './plugs';
+import { sittersBySpot } from '../machine/sitters';
+import { ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /**
  * Plugs that mains cables end in, by the letters of IEC's list of plug types; `C14` (IEC 60320) goes into an outlet of
@@ -23,7 +26,8 @@ const MAINS_PLUGS: Readonly<Record<string, string>> = {
   C14: 'C13 to C14',
 };
 
-export type SmallUse = PartOf<'sundry'>['use'];
+/** A splitter for power is a part of its own kind: with one in the kit the plugs are not short any more. */
+export type SmallUse = PartOf<'sundry'>['use'] | 'powerSplitter';
 /**
  * Small parts of one use that a machine wants: how many are in the kit and in the boxes of its parts, and how many are
  * left to buy.
@@ -118,6 +122,7 @@ const wanted = (
     ),
     ...(site.place === 'rack' ? forRack(units) : []),
     ...forFans(units, layout, kit),
+    ...forPlugs(units, layout),
   ];
 };
 
@@ -217,6 +222,50 @@ function forFans(units: readonly PlannedUnit[], layout: Layout, kit: ReadonlyMap
     },
   ];
 }
+
+/**
+ * Splitters for drive plugs that are short: one of two plugs gives one more on a plug of its kind, two on a free 4-pin
+ * plug. Whether they carry what hangs on them is a rule's question.
+ */
+function forPlugs(units: readonly PlannedUnit[], layout: Layout): Want[] {
+  const chassis = ofKind(units, 'chassis');
+  const supplies = ofKind(units, 'supply').filter((unit) => !isDisplaced(unit, units, layout));
+  const wanting = (chassis.length > 0 ? chassis : [null]).flatMap((box, i) => {
+    const own = supplies.filter((unit) => {
+      const host = seatSpot(layout, unit)?.host;
+      return box && host ? host === box.id : i === 0 && host === undefined;
+    });
+    const lines = own.length > 0 ? plugBalance(units, layout, box, own) : [];
+    const peripheral = lines.find(({ plug }) => plug === 'peripheral');
+    const onSupplies = own.reduce((sum, { part }) => sum + plugsOn(part, 'peripheral'), 0);
+    let free = Math.max(0, onSupplies - (peripheral?.need ?? 0));
+    return lines.flatMap(({ plug, short, wantedBy }) => {
+      if (short === 0 || !isSplittable(plug)) return [];
+      const onFree = plug === 'sata-power' ? Math.min(free, Math.ceil(short / 2)) : 0;
+      free -= onFree;
+      return [{ count: onFree + Math.max(0, short - 2 * onFree), for: wantedBy }];
+    });
+  });
+  return [
+    {
+      ...want(
+        'powerSplitter',
+        'Power splitter',
+        'more drives want a power plug than the cables of the supply have',
+        600,
+        wanting.flatMap((one) => one.for),
+      ),
+      count: wanting.reduce((sum, { count }) => sum + count, 0),
+    },
+  ];
+}
+
+/** Whether a unit that came with its host has given its place to another. */
+const isDisplaced = (unit: PlannedUnit, units: readonly PlannedUnit[], layout: Layout): boolean => {
+  if (!unit.builtIn || unit.builtIn.fixed) return false;
+  const there = sittersBySpot(units, layout).get(printSpot(unit.builtIn.spot));
+  return there !== undefined && there.id !== unit.id;
+};
 
 type InBay = {
   readonly unit: UnitOf<'drive'>;

@@ -111,6 +111,8 @@ export const effectSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('addFanMount'), feature: fanMountSchema }),
   z.strictObject({ do: z.literal('clearance'), clearance: clearanceSchema }),
   z.strictObject({ do: z.literal('leak'), shareChange: z.number().min(-1).max(1) }),
+  /** Free area that joins the inside and the room at the rear: slots without covers, no I/O shield. */
+  z.strictObject({ do: z.literal('opening'), cm2: z.number().min(-2000).max(2000) }),
   z.strictObject({ do: z.literal('attenuation'), changeDb: z.number().min(-20).max(20) }),
   z.strictObject({ do: z.literal('resistance'), timesFactor: z.number().positive().max(20) }),
   /** Of a card: its bracket is left off, so that it goes behind a closed wall. */
@@ -147,6 +149,8 @@ export const chassisValues = z.strictObject({
   /** Ears and a tray for a body narrower than the opening of a rack. */
   rackKit: z.enum(['included', 'apart']).optional(),
   resistancePaPerM3h2: z.number().positive().max(1),
+  /** Free area at the rear beside the fans, where pieces are left out. */
+  rearOpenCm2: z.number().min(0).max(2000).optional(),
   bypassShare: z.number().min(0).max(1),
   drivePath: z.enum(SOUND_PATHS),
   panelDb: z.number().min(0).max(20),

@@ -107,6 +107,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
   }),
   // Air and sound
   resistancePaPerM3h2: number('flow resistance', 'Pa/(m³/h)²', null),
+  rearOpenCm2: number('open at the rear', 'cm²', null),
   bypassShare: number('air past the drives, share', '', null),
   drivePath: choice('sound path of the drives', {
     open: 'open',

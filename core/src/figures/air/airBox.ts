@@ -2,10 +2,13 @@ import type { FanMount } from '../../parts/chassisValues';
 import { printSpot } from '../../build/layout';
 import { sittersBySpot } from '../../machine/sitters';
 import { spotsOf, type SpotGroup } from '../../machine/spots';
-import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../../machine/units';
+import { memberAt } from '../../lists';
+import { isCard, isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../../machine/units';
 import { boxOf, seatsOf } from '../../machine/hosts';
 import type { FigureContext } from '../context';
 import { fanSpeedAt, ownDuty } from '../operating';
+import { neighboursOf } from './neighbours';
+import { isInStream, tiersOf } from './tiers';
 import { atSpeed, emptyMountM2, solveFlow, stoppedM2, type AirBox, type AirFlow, type Blower } from './flow';
 
 type Drive = UnitOf<'drive'>;
@@ -16,6 +19,8 @@ export type DrivePlace = {
   readonly drive: Drive;
   readonly path: DrivePath;
   /** Of the air past the drives, or of its cage's own, the share that goes past this one. */ readonly share: number;
+  /** Drives of the rows before it, whose air it gets. */ readonly before: readonly Drive[];
+  /** What else gives off heat right beside a module on a card. */ readonly beside: readonly PlannedUnit[];
 };
 /**
  * `stream`: in the air that comes in; `cage`: in a cage with a fan of its own; `inside`: behind it all, as in the roof
@@ -38,8 +43,6 @@ export type BoxAir = {
   readonly skinM2: number;
 };
 
-/** Bays that open here have the air that comes in. */
-export const STREAM_WALLS: ReadonlySet<FanMount['wall']> = new Set(['front', 'middle', 'bottom']);
 const EXIT_WALLS: ReadonlySet<FanMount['wall']> = new Set(['rear', 'top']);
 
 /** Free area of a way in, by the largest bay it has, against that of a 3.5-inch bay. */
@@ -62,6 +65,8 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
   const past = Math.max(0.02, Math.min(0.98, part.bypassShare));
   const kDrives = part.resistancePaPerM3h2 / (1 - past) ** 2 / openness ** 2;
   const kPast = part.resistancePaPerM3h2 / past ** 2;
+  // Slots without covers and the like join the inside and the room beside the fans at the rear.
+  const leftOpenM2 = (part.rearOpenCm2 ?? 0) / 1e4;
   const turning = (fan: UnitOf<'fan'>, duty: number) => fanSpeedAt(context, fan, duty);
   const isOn = ({ fan, runs }: Mounted, duty: number) => fan !== null && runs && turning(fan, duty) > 0;
   const wallAt = (of: ReadonlySet<FanMount['wall']>, duty: number, unsure: AirUnsure) => {
@@ -99,7 +104,7 @@ export function boxAir(context: FigureContext, box: Chassis): BoxAir | null {
         kDrives: kDrives * unsure.k,
         kPast: kPast * unsure.k,
         sideWall: side.fans.length > 0 ? side : null,
-        exitWall: exit.has ? exit.wall : null,
+        exitWall: exit.has ? { ...exit.wall, openM2: exit.wall.openM2 + leftOpenM2 } : null,
         supplyM3h,
       };
       return solveFlow(net);
@@ -159,10 +164,13 @@ function drivePlaces(
   const sitting = sittersBySpot(units, layout);
   const seats = seatsOf(layout);
   const bays = spotsOf(box.id, box.part).filter((group): group is BayGroupSpot => group.type === 'bay');
-  const stream = bays.filter(({ group }) => STREAM_WALLS.has(group.wall));
-  let [full, open] = [0, 0];
+  const stream = bays.filter(({ group }) => isInStream(group, box.part));
+  const tiers = tiersOf(stream.map(({ group }) => group));
+  const tierOf = (key: string) => tiers.get(key) ?? 0;
+  const count = 1 + Math.max(0, ...tiers.values());
+  const rows = Array.from({ length: count }, () => ({ full: 0, open: 0 }));
   const weightOf = ({ group }: BayGroupSpot): number => Math.max(...group.takes.map((size) => SIZE_WEIGHT[size]));
-  const spans = new Map<string, number>();
+  const spans = new Map<string, { readonly weight: number; readonly tier: number }>();
   const covered = new Set<string>();
   for (const adapter of ofKind(units, 'adapter')) {
     const spot = seatSpot(layout, adapter);
@@ -172,13 +180,15 @@ function drivePlaces(
   for (const bay of stream) {
     const weight = weightOf(bay);
     const isCovered = bay.group.takes.every((size) => size === '5.25');
+    const tier = tierOf(bay.key);
+    const row = memberAt(rows, tier);
     for (let n = 1; n <= bay.count; n++) {
       const name = printSpot({ host: box.id, key: bay.key, n });
       const here = sitting.get(name) ?? (n === 1 ? sitting.get(printSpot({ host: box.id, key: bay.key })) : undefined);
-      full += weight;
-      if (here || covered.has(name)) open += weight;
-      else if (!isCovered) open += weight * EMPTY_TIMES;
-      if (here) spans.set(here.id, weight * (isKind(here, 'adapter') ? here.part.span : 1));
+      row.full += weight;
+      if (here || covered.has(name)) row.open += weight;
+      else if (!isCovered) row.open += weight * EMPTY_TIMES;
+      if (here) spans.set(here.id, { weight: weight * (isKind(here, 'adapter') ? here.part.span : 1), tier });
     }
   }
   const cageRuns = new Set(
@@ -193,17 +203,36 @@ function drivePlaces(
     const host = seatSpot(layout, drive)?.host ?? '';
     inAdapter.set(host, (inAdapter.get(host) ?? 0) + 1);
   }
+  const spanOf = (drive: PlannedUnit) => spans.get(outermost(drive, box, byId, layout) ?? '');
+  const before = Array.from({ length: count }, (_, tier) =>
+    drives.filter((drive) => (spanOf(drive)?.tier ?? Infinity) < tier),
+  );
   const places = drives.map((drive): DrivePlace => {
+    const place = { drive, share: 0, before: [], beside: [] };
     const spot = seatSpot(layout, drive);
     const host = byId.get(spot?.host ?? '');
-    if (!spot || !host || (!isKind(host, 'chassis') && !isKind(host, 'adapter')))
-      return { drive, path: 'board', share: 0 };
+    if (!spot || !host || (!isKind(host, 'chassis') && !isKind(host, 'adapter'))) {
+      // Modules on one card stand in one another's air, and in that of the cards beside it.
+      const onCard = host && isCard(host.part) ? drives.filter((one) => seatSpot(layout, one)?.host === host.id) : [];
+      const cards = (onCard.length > 0 && host && neighboursOf(context).get(host)) || [];
+      return { ...place, path: 'board', beside: [...onCard.filter((one) => one !== drive), ...cards] };
+    }
     const abreast = isKind(host, 'adapter') ? (inAdapter.get(host.id) ?? 1) : 1;
-    if (cageRuns.has(host.id)) return { drive, path: 'cage', share: 1 / abreast };
-    const span = spans.get(outermost(drive, box, byId, layout) ?? '') ?? 0;
-    return span > 0 ? { drive, path: 'stream', share: span / open / abreast } : { drive, path: 'inside', share: 0 };
+    if (cageRuns.has(host.id)) return { ...place, path: 'cage', share: 1 / abreast };
+    const span = spanOf(drive);
+    if (!span) return { ...place, path: 'inside' };
+    const { weight, tier } = span;
+    return {
+      ...place,
+      path: 'stream',
+      share: weight / memberAt(rows, tier).open / abreast,
+      before: memberAt(before, tier),
+    };
   });
-  return { places, openness: full > 0 ? Math.max(0.1, open / full) : 1 };
+  // Rows in depth share what the chassis takes alike, one after the other.
+  const filled = rows.filter(({ full }) => full > 0).map(({ full, open }) => Math.max(0.1, open / full));
+  const inRow = filled.reduce((sum, openness) => sum + openness ** -2, 0);
+  return { places, openness: filled.length > 0 ? Math.sqrt(filled.length / inRow) : 1 };
 }
 
 /** What sits in the chassis itself on the way to a drive: the drive, or the cage it is in. */

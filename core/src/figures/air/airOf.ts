@@ -6,6 +6,7 @@ import type { FigureContext, HeldDuty } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
 import { sumLevels } from '../sound/levels';
+import { suppliesIn } from '../power/feeds';
 import { sectionOf, type Section } from './section';
 import { dutyOn, type Day } from './moment';
 import { hotDrives, marginOfWarm, warmthOf, type BoxWarmth, type Warm } from './temperatures';
@@ -19,9 +20,17 @@ export type WarmRow = {
   readonly marks: readonly string[];
   readonly where: Warm['where'];
   readonly limitC: number;
-  /** Names of cards in the slots right beside it. */ readonly beside: readonly string[];
+  /** Names of what stands right beside it and heats it. */ readonly beside: readonly string[];
+  /** Drives of the rows before it, whose air it gets. */ readonly behind: number;
   /** It slows itself down before it takes harm, as flash and processors do. */ readonly slowsDown: boolean;
   readonly on: Readonly<Record<Day, OnDay>>;
+};
+/** A supply draws the air of the box it is in. */
+type SupplyAir = {
+  readonly unit: UnitId;
+  readonly name: string;
+  readonly mark: string;
+  readonly airC: Readonly<Record<Day, number>>;
 };
 export type AirInBox = {
   readonly box: UnitId | null;
@@ -29,6 +38,7 @@ export type AirInBox = {
   /** Flows in m³/h, the air inside and around it in °C, by day. */
   readonly air: BoxWarmth['air'];
   readonly rows: readonly WarmRow[];
+  /** Supplies inside with the air they draw in, °C by day. */ readonly supplies: readonly SupplyAir[];
   readonly section: Section;
 };
 /** What is heard in a state, dB(A) of the machine alone, and each source by the dB that go without it. */
@@ -82,6 +92,14 @@ export function airOf(context: FigureContext, tried: AirTry = {}): Air {
       name: box?.part.name ?? '',
       air,
       rows: warm.map(rowOf).sort((a, b) => marginOf(a) - marginOf(b)),
+      supplies: suppliesIn(under, box)
+        .filter(({ part }) => part.form !== 'brick' && part.form !== 'dc-converter')
+        .map(({ id, part, mark }) => ({
+          unit: id,
+          name: part.name,
+          mark,
+          airC: { normal: air.normal.insideC, hot: air.hot.insideC },
+        })),
       section: sectionOf(under, box!),
     })),
     heard: (['idle', 'working', 'peak'] as const).flatMap((state): Heard[] => {
@@ -185,7 +203,7 @@ function withTried(context: FigureContext, { duty, hotDayC, apart }: AirTry): Fi
   return held ? { ...under, heldDuty: held } : under;
 }
 
-const rowOf = ({ key, units, where, on, limitC, beside = [] }: Warm): WarmRow => {
+const rowOf = ({ key, units, where, on, limitC, beside = [], behind = 0 }: Warm): WarmRow => {
   const told = ({ airC, tempC, watts }: Warm['on'][Day]): OnDay => ({
     airC,
     tempC: rangedOf(tempC),
@@ -199,6 +217,7 @@ const rowOf = ({ key, units, where, on, limitC, beside = [] }: Warm): WarmRow =>
     where,
     limitC,
     beside: beside.map(({ part }) => part.name),
+    behind,
     slowsDown: slowsDown(units[0]),
     on: { normal: told(on.normal), hot: told(on.hot) },
   };

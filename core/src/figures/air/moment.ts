@@ -90,6 +90,8 @@ export const momentOf = (context: FigureContext, day: Day): Moment => ({
 
 /** W that something gives off, °C of the air that reaches it and of itself. */
 export type Heated = { readonly watts: Quantity; readonly airC: number; readonly tempC: Quantity };
+/** What else warms the air that reaches a drive. */
+const OTHERS = { before: 'Drives of the rows before it', beside: 'What stands beside it' } as const;
 /** Cards that have a chip under a heat sink. */
 export type ChipCard = UnitOf<'controller' | 'expander' | 'networkCard'>;
 
@@ -166,14 +168,27 @@ export class OnDay {
     return flow.throughM3h / 3600 / this.air.crossM2;
   }
 
-  ofDrive({ drive, path, share }: DrivePlace): Heated {
+  ofDrive({ drive, path, share, before, beside }: DrivePlace): Heated {
     const { context, air, moment, heat, aroundC, unsure, ledger } = this;
     const watts = inState(context, drive.part, moment.state, ledger);
     const isLarge = drive.part.size === '3.5';
-    const at = (own: number, k: number, fan: number, heatW: number, around: number, part: number, module: number) => {
+    const heats = [...(path === 'board' ? beside : before)].map(({ part }) =>
+      inState(context, part, moment.state, ledger),
+    );
+    const others = heats.length > 0 ? ledger.sum(OTHERS[path === 'board' ? 'beside' : 'before'], 'W', heats) : null;
+    const at = (
+      own: number,
+      k: number,
+      fan: number,
+      heatW: number,
+      around: number,
+      part: number,
+      module: number,
+      othersW = 0,
+    ) => {
       const now = this.airAt(k, fan, heatW, around);
       if (path === 'board') {
-        const airC = now.insideC;
+        const airC = now.insideC + neighbourK([othersW], this.speed(now));
         return { airC, tempC: airC + own * moduleKPerW(this.speed(now)) * module };
       }
       if (path === 'inside' || (path === 'stream' && now.isStill)) {
@@ -182,17 +197,18 @@ export class OnDay {
       }
       const all = path === 'cage' ? air.cageAt(hostOf(context, drive), moment.duty, { k, fan }) : now.flow.drivesM3h;
       const past = Math.max(0.2, all * share);
-      const airC = around + warmingK(own / 2, past, around);
+      const warmerK = othersW > 0 ? warmingK(othersW, Math.max(0.2, all), around) : 0;
+      const airC = around + warmerK + warmingK(own / 2, past, around);
       return { airC, tempC: airC + own * driveKPerW(isLarge, past) * part };
     };
     const tempC = ledger.map(
       drive.part.name,
       '°C',
-      [watts, unsure.k, unsure.fan, heat, aroundC, unsure.part, unsure.module],
-      'air + W × K/W at the air past it',
+      [watts, unsure.k, unsure.fan, heat, aroundC, unsure.part, unsure.module, ...(others ? [others] : [])],
+      others && path !== 'board' ? 'air, warmed by the rows before it, + W × K/W' : 'air + W × K/W at the air past it',
       (...values) => at(...(values as Parameters<typeof at>)).tempC,
     );
-    const { airC } = at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1);
+    const { airC } = at(watts.value, 1, 1, heat.value, aroundC.value, 1, 1, others?.value);
     return { watts, airC, tempC: narrowed(context.learned, tempC, ledger) };
   }
 

@@ -1,7 +1,7 @@
 import type { UnitOf } from '../../machine/units';
 import { ofKind, seatSpot, type PlannedUnit } from '../../machine/units';
 import type { FigureContext } from '../context';
-import { STREAM_WALLS } from './airBox';
+import { isInStream } from './tiers';
 import { dutyOn } from './moment';
 import { fanSpeedAt } from '../operating';
 
@@ -58,7 +58,7 @@ export function sectionOf(context: FigureContext, box: PlannedUnit): Section {
         lowMm,
         highMm: Math.min(part.heightMm, lowMm + (group.lies === 'flat' ? group.rows * ROW_MM : 105)),
         drives: inBay.get(group.key) ?? 0,
-        isInStream: STREAM_WALLS.has(group.wall),
+        isInStream: isInStream(group, part),
       };
     }),
     fans: part.fanMounts.map((mount) => {

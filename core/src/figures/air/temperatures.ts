@@ -5,7 +5,7 @@ import type { Box } from '../boxes';
 import type { FigureContext } from '../context';
 import { kept } from '../kept';
 import { Ledger, type Quantity } from '../quantity';
-import type { BoxAir, DrivePath } from './airBox';
+import type { BoxAir, DrivePath, DrivePlace } from './airBox';
 import {
   airBoxes,
   coolerOn,
@@ -27,7 +27,8 @@ export type Warm = {
   /** W that one gives off, °C of the air that reaches it and of itself, on each day. */
   readonly on: Readonly<Record<Day, Heated>>;
   /** What its maker allows, °C. */ readonly limitC: number;
-  /** Cards in the slots right beside it. */ readonly beside?: readonly PlannedUnit[];
+  /** What stands right beside it and heats it: cards, modules of one card. */ readonly beside?: readonly PlannedUnit[];
+  /** Drives of the rows before it, whose air it gets. */ readonly behind?: number;
 };
 /** K to what its maker allows on the hottest day. */
 export const marginOfWarm = ({ limitC, on }: Warm): number => limitC - on.hot.tempC.value;
@@ -102,9 +103,11 @@ export function hottestOf(drives: readonly HotDrives[]): Quantity | null {
   return first ? all.reduce((most, one) => (one.tempC.value > most.tempC.value ? one : most), first).tempC : null;
 }
 
-const drivesAlike = ({ places }: BoxAir) => [
-  ...groupedBy(places, ({ drive, path, share }) => `${drive.part.id}|${path}|${share.toFixed(6)}`).values(),
-];
+/** Drives of which each gets as warm as the other. */
+const likeness = ({ drive, path, share, before, beside }: DrivePlace): string =>
+  [drive.part.id, path, share.toFixed(6), before.length, ...beside.map(({ part }) => part.id).sort()].join('|');
+
+const drivesAlike = ({ places }: BoxAir) => [...groupedBy(places, likeness).values()];
 
 function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
   const quiet = new Ledger(false);
@@ -113,9 +116,11 @@ function warmthIn(context: FigureContext, air: BoxAir): BoxWarmth {
     hot: new OnDay(context, air, momentOf(context, 'hot'), quiet),
   };
   const drives = drivesAlike(air).map((places): Warm => ({
-    key: `${places[0].drive.part.id} ${places[0].path} ${places[0].share.toFixed(6)}`,
+    key: likeness(places[0]).replaceAll('|', ' '),
     units: places.map(({ drive }) => drive),
     where: places[0].path,
+    beside: places[0].beside,
+    behind: places[0].before.length,
     on: { normal: days.normal.ofDrive(places[0]), hot: days.hot.ofDrive(places[0]) },
     limitC: places[0].drive.part.maxC,
   }));
@@ -164,26 +169,34 @@ const coolCards = ({ running }: FigureContext): readonly ChipCard[] => [
 const chipLimitC = ({ part }: ChipCard): number => ('maxC' in part ? part.maxC : USUAL_CHIP_C);
 const USUAL_CHIP_C = 95;
 
-/** A card that cards beside it heat, on the hottest day with all busy: with them, and as it would be without. */
-export type HeatedCard = {
+/** A card on the hottest day with all busy: with the cards right beside it, and as it would be without them. */
+export type HotCard = {
   readonly card: ChipCard;
+  readonly box: UnitOf<'chassis'>;
   readonly by: readonly PlannedUnit[];
   readonly tempC: Quantity;
   readonly aloneC: number;
+  /** What its maker allows, °C; null where its sheet does not say. */ readonly limitC: number | null;
 };
 
-export function heatedCards(context: FigureContext, ledger: Ledger): readonly HeatedCard[] {
-  const neighbours = neighboursOf(context);
-  const cards = coolCards(context).filter((unit) => (neighbours.get(unit) ?? []).length > 0);
-  if (cards.length === 0) return [];
-  const seats = seatsOf(context.layout);
-  return airBoxes(context).flatMap((air) => {
-    const own = cards.filter((unit) => boxOf(unit.id, seats, context.units) === air.box);
-    if (own.length === 0) return [];
-    const day = new OnDay(context, air, momentOf(context, 'hot'), ledger);
-    return own.map((card): HeatedCard => {
-      const by = neighbours.get(card)!;
-      return { card, by, tempC: day.ofCard(card, by).tempC, aloneC: day.ofCard(card, []).tempC.value };
+/** Every card with a chip under a heat sink. Answers are kept for the rules that ask. */
+export function hotCards(context: FigureContext, ledger: Ledger): readonly HotCard[] {
+  const { place, hotDayC, intakeWarmerK = 0, cupboard, mainsV } = context.site;
+  return kept(context, ledger, `hot cards ${place} ${hotDayC} ${intakeWarmerK} ${cupboard} ${mainsV}`, () => {
+    const cards = coolCards(context);
+    if (cards.length === 0) return [];
+    const neighbours = neighboursOf(context);
+    const seats = seatsOf(context.layout);
+    return airBoxes(context).flatMap((air) => {
+      const own = cards.filter((unit) => boxOf(unit.id, seats, context.units) === air.box);
+      if (own.length === 0) return [];
+      const day = new OnDay(context, air, momentOf(context, 'hot'), ledger);
+      return own.map((card): HotCard => {
+        const by = neighbours.get(card) ?? [];
+        const { tempC } = day.ofCard(card, by);
+        const aloneC = by.length > 0 ? day.ofCard(card, []).tempC.value : tempC.value;
+        return { card, box: air.box, by, tempC, aloneC, limitC: 'maxC' in card.part ? card.part.maxC : null };
+      });
     });
   });
 }

@@ -13,7 +13,8 @@ const smallParts: Propose = (base, _snag, catalogue) => {
   const wanted = base.assessment.small
     .filter(({ toBuy }) => toBuy > 0)
     .flatMap((need) => {
-      const part = sundry(catalogue, need.use);
+      // Which splitter carries what hangs on it is answered where plugs are short.
+      const part = need.use === 'powerSplitter' ? undefined : sundry(catalogue, need.use);
       return part ? [{ part, count: Math.ceil(need.toBuy / part.packOf) }] : [];
     });
   return wanted.length

@@ -95,6 +95,10 @@ export const COOLED = {
   ],
   'cooled.drives': moreAir,
   'cooled.card': fansInFreeMounts,
+  'cooled.chip': (base, snag, catalogue) => [
+    ...moreAir(base, snag, catalogue),
+    ...about(base, snag).flatMap((unit) => otherSlots(base, unit)),
+  ],
   'cooled.beside': (base, snag, catalogue) => [
     ...[...about(base, snag), ...causes(base, snag)].flatMap((unit) => otherSlots(base, unit)),
     ...fansInFreeMounts(base, snag, catalogue),

@@ -1,7 +1,7 @@
 import { find, said } from '../../testing/rules';
 import { createAssessor } from '../../assess';
-import { heatedCards, warmthOf } from '../../figures/air/temperatures';
-import { Ledger } from '../../figures/quantity';
+import { hotCards, warmthOf } from '../../figures/air/temperatures';
+import { Ledger, rangedOf } from '../../figures/quantity';
 import type { Catalogue } from '../../parts/catalogue';
 import { proposalsFor } from '../../remedies/proposals';
 import { allRemedies } from '../../remedies/remedies';
@@ -172,8 +172,8 @@ describe('hot cards side by side', () => {
       .add('tern-8i', 1, { at: [`${board}/${slot}`] });
   };
   const tempOf = (one: Fixture) => {
-    const [heated] = heatedCards(createAssessor().context(one.build), new Ledger(false)).filter(
-      ({ card }) => card.part.id === 'tern-16i',
+    const [heated] = hotCards(createAssessor().context(one.build), new Ledger(false)).filter(
+      ({ card, by }) => card.part.id === 'tern-16i' && by.length > 0,
     );
     return heated;
   };
@@ -206,5 +206,24 @@ describe('hot cards side by side', () => {
       ({ title }) => title,
     );
     expect(titles.some((title) => /^Move Tern (8i|16i) to /.test(title))).toBe(true);
+  });
+});
+
+describe('the chip of a card', () => {
+  const made = (maxC: number, fans = true) => {
+    const from = tweak('tern-16i', { maxC, busyW: 17 });
+    const kit = fixture(from).add('steading-t9').add('plover-a6').add('drover-4').add('tarn-155').add('clew-16e', 2);
+    const all = kit.add('ember-650').add('tern-16i');
+    return fans ? all.add('hush-120', 1, { at: [`${all.unit('steading-t9')}/rear`] }) : all;
+  };
+  const chip = (one: Fixture) => hotCards(createAssessor().context(one.build), new Ledger(false))[0]!;
+  test('past its limit even at the low end is a caution, less than that is told with the temperatures', () => {
+    const { lo, value } = rangedOf(chip(made(95)).tempC);
+    expect(lo).toBeLessThan(value);
+    expect(said(made(Math.floor(lo) - 1), 'cooled.chip')).toEqual([
+      `caution: The chip of Tern 16i gets about ${Math.round(value)} °C on the hottest day in ` +
+        `${chip(made(95)).box.part.name}, ${Math.round(lo)} °C at the least; ${Math.floor(lo) - 1} °C is allowed.`,
+    ]);
+    expect(find(made(Math.ceil(lo) + 1), 'cooled.chip')).toEqual([]);
   });
 });

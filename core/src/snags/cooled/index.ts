@@ -1,4 +1,4 @@
-import { cardsInStillAir, cardsSideBySide, coolerCarries, drivesTooHot, passiveCooler } from './rules';
+import { cardsInStillAir, cardsSideBySide, chipsTooHot, coolerCarries, drivesTooHot, passiveCooler } from './rules';
 import type { RulesOf } from '../words';
 import type { CooledFacts } from './words';
 
@@ -9,4 +9,5 @@ export const COOLED: RulesOf<CooledFacts> = {
   'cooled.drives': drivesTooHot,
   'cooled.card': cardsInStillAir,
   'cooled.beside': cardsSideBySide,
+  'cooled.chip': chipsTooHot,
 };

@@ -1,5 +1,6 @@
-import { heatedCards, hotDrives } from '../../figures/air/temperatures';
+import { hotCards, hotDrives } from '../../figures/air/temperatures';
 import { Ledger, rangedOf } from '../../figures/quantity';
+import { groupedBy } from '../../lists';
 import { factOf } from '../../parts/resolve';
 import { sustainedW } from '../../parts/sustained';
 import { isKind, ofKind, type UnitOf } from '../../machine/units';
@@ -148,29 +149,53 @@ export function cardsInStillAir(situation: Situation): Found<'cooled.card'>[] {
 }
 
 /**
+ * Chips of cards that are past what their sheet allows even at the low end of what is reckoned, where a fan does turn:
+ * without one that is told of the card's air.
+ */
+export function chipsTooHot(situation: Situation): Found<'cooled.chip'>[] {
+  const past = hotCards(situation.context, new Ledger(false)).flatMap((one) => {
+    const { value, lo, hi } = rangedOf(one.tempC);
+    const isPast = one.limitC !== null && lo > one.limitC && hasFanInWall(situation, one.box, BESIDE_CARDS);
+    return isPast ? [{ ...one, limit: one.limitC!, value, lo, hi }] : [];
+  });
+  const alike = groupedBy(past, ({ card }) => card.part.id);
+  return [...alike.values()].map((these): Found<'cooled.chip'> => {
+    const [{ card, box, limit, value, lo, hi }] = these;
+    return {
+      severity: 'caution',
+      at: these.map((one) => ({ unit: one.card.id })),
+      gap: { have: value, limit, gap: limit - value, unit: '°C', lo, hi },
+      facts: { card: card.part.name, count: these.length, chassis: box.part.name },
+    };
+  });
+}
+
+/**
  * A card that is likely past its limit on the hottest day, and would be within it were no card in the slot beside it.
  * One that is past it anyway is told with the temperatures.
  */
 export function cardsSideBySide({ context }: Situation): Found<'cooled.beside'>[] {
-  return heatedCards(context, new Ledger(false)).flatMap(({ card, by, tempC, aloneC }): Found<'cooled.beside'>[] => {
-    // Where its sheet has no limit there is nothing to hold it against but what is usual: told with the temperatures.
-    if (!('maxC' in card.part)) return [];
-    const limit = card.part.maxC;
-    const { value, lo, hi } = rangedOf(tempC);
-    if (value <= limit || aloneC > limit) return [];
-    return [
-      {
-        severity: 'caution',
-        at: [{ unit: card.id }],
-        because: by.map(({ id }) => ({ unit: id })),
-        gap: { have: value, limit, gap: limit - value, unit: '°C', lo, hi },
-        facts: {
-          card: card.part.name,
-          by: by.map(({ part }) => part.name).join(' and '),
-          adds: Math.round(value - aloneC),
-          count: by.length,
+  return hotCards(context, new Ledger(false)).flatMap(
+    ({ card, by, tempC, aloneC, limitC }): Found<'cooled.beside'>[] => {
+      // Where its sheet has no limit there is nothing to hold it against but what is usual: told with the temperatures.
+      if (by.length === 0 || limitC === null) return [];
+      const limit = limitC;
+      const { value, lo, hi } = rangedOf(tempC);
+      if (value <= limit || aloneC > limit) return [];
+      return [
+        {
+          severity: 'caution',
+          at: [{ unit: card.id }],
+          because: by.map(({ id }) => ({ unit: id })),
+          gap: { have: value, limit, gap: limit - value, unit: '°C', lo, hi },
+          facts: {
+            card: card.part.name,
+            by: by.map(({ part }) => part.name).join(' and '),
+            adds: Math.round(value - aloneC),
+            count: by.length,
+          },
         },
-      },
-    ];
-  });
+      ];
+    },
+  );
 }

@@ -9,6 +9,7 @@ export type CooledFacts = {
   'cooled.drives': Sized<{ count: number; drive: string; chassis: string; isStill: string; medium: string }>;
   'cooled.card': { card: string; count: number; chassis: string; watts: number };
   'cooled.beside': Sized<{ card: string; by: string; adds: number; count: number }>;
+  'cooled.chip': Sized<{ card: string; count: number; chassis: string }>;
 };
 
 export const COOLED_WORDS: WordsOf<CooledFacts> = {
@@ -40,6 +41,14 @@ export const COOLED_WORDS: WordsOf<CooledFacts> = {
       `${f.count > 1 ? `${f.count} × ` : ''}${f.card} gives off about ${f.watts} W${f.count > 1 ? ' each' : ''}, ` +
       `and no fan in ${f.chassis} moves air past it.`,
     why: 'It is made for moving air.',
+  },
+  'cooled.chip': {
+    title: 'Hot chip of a card',
+    what: (f, s) =>
+      `The chip of ${f.count > 1 ? `${f.count} × ` : ''}${f.card} gets about ${Math.round(s.gap.have)} °C ` +
+      `on the hottest day in ${f.chassis}, ${Math.round(s.gap.lo!)} °C at the least; ` +
+      `${round(s.gap.limit)} °C is allowed.`,
+    why: 'It drops its drives or its link under load, and ages fast.',
   },
   'cooled.beside': {
     title: 'Hot cards side by side',

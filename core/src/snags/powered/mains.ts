@@ -16,8 +16,8 @@ const nameOf = (all: readonly UnitOf<'ups'>[]): string =>
   all.length === 1 ? memberAt(all, 0).part.name : `${all.length} UPS together`;
 
 /**
- * What hangs on each UPS at the most against what it gives, in W and in VA: each supply by its power factor at its load. With
- * several the plugs are dealt as well as can be; the one that is worst off is said.
+ * What hangs on each UPS at the most against what it gives, in W and in VA: each supply by its power factor.
+ * With several the plugs are dealt as well as can be; the one that is worst off is said.
  */
 export function upsCarries({ context }: Situation): Found<'powered.ups'>[] {
   const state = peakState(context);

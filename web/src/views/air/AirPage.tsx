@@ -12,7 +12,7 @@ import { SamePane } from './SamePane';
 import { SectionPicture } from './SectionPicture';
 import { Trying } from './Trying';
 import { useAir } from './useAir';
-import { WarmTable } from './WarmTable';
+import { SupplyAir, WarmTable } from './WarmTable';
 
 const ABOUT = ['driveC', 'earDb'] as const;
 
@@ -65,6 +65,7 @@ function AirPane({ air, build }: { readonly air: Air; readonly build: Build }) {
             {air.boxes.length > 1 && <h3 className="text-[13.5px] font-semibold">{box.name}</h3>}
             <SectionPicture box={box} width={width} />
             <WarmTable box={box} />
+            <SupplyAir supplies={box.supplies} />
           </div>
         ))}
       </div>

@@ -28,10 +28,15 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
   const floorY = margin.top + h + 20;
   const all = Math.max(1, flow.throughM3h);
   const thick = (m3h: number) => Math.max(1.5, (WIDEST_PX * Math.abs(m3h)) / all);
-  const stream = rows.find(({ where }) => where === 'stream');
+  // The warmest of every row in depth is told where that row stands.
+  const inStream = rows.filter(({ where }) => where === 'stream');
+  const streams = inStream
+    .filter((row, i) => inStream.findIndex(({ behind }) => behind === row.behind) === i)
+    .sort((a, b) => a.behind - b.behind);
   const ways = section.bays.filter(({ isInStream }) => isInStream);
   const filled = ways.filter(({ drives }) => drives > 0);
   const front = filled.length > 0 ? filled : ways;
+  const depths = [...new Set(front.map(({ fromMm }) => fromMm))].sort((a, b) => a - b);
   const middle =
     front.length === 0
       ? section.heightMm / 2
@@ -103,11 +108,11 @@ export function SectionPicture({ box, width }: { readonly box: AirInBox; readonl
           {Math.round(Math.abs(flow.pastM3h))} {flow.pastM3h < 0 ? 'out' : 'past'}
         </text>
       )}
-      {stream && (
-        <text x={x(front[0]?.fromMm ?? 0) + 6} y={streamY + 5} fontWeight={600}>
-          {degrees(stream.on.hot.tempC.value)}
+      {streams.map((row, tier) => (
+        <text key={row.key} x={x(depths[Math.min(tier, depths.length - 1)] ?? 0) + 6} y={streamY + 5} fontWeight={600}>
+          {degrees(row.on.hot.tempC.value)}
         </text>
-      )}
+      ))}
       <text x={x(section.depthMm)} y={margin.top - 8} textAnchor="end">
         {degrees(insideC)} inside
       </text>

@@ -33,6 +33,7 @@ export function WarmTable({ box }: { readonly box: AirInBox }) {
                 {rowName(row)}
                 <span className="block text-[12px] text-mid">
                   {markRanges(row.marks)}, {WHERE[row.where]}, {hot.watts.toFixed(hot.watts < 10 ? 1 : 0)} W
+                  {row.behind > 0 && `, behind ${row.behind} other drives`}
                   {row.beside.length > 0 && `, right beside ${row.beside.join(' and ')}`}
                 </span>
               </th>
@@ -56,3 +57,16 @@ export function WarmTable({ box }: { readonly box: AirInBox }) {
     </table>
   );
 }
+
+/** What supplies inside breathe, against what they are rated at. */
+export function SupplyAir({ supplies }: Pick<AirInBox, 'supplies'>) {
+  return supplies.map(({ unit, name, mark, airC }) => (
+    <p key={unit} className={`mt-1 text-[13px] ${airC.hot > RATED_C ? 'text-warn' : 'text-mid'}`}>
+      {name} <span className="mono">{mark}</span> draws in air of about {degrees(airC.hot)} on the hottest day,{' '}
+      {degrees(airC.normal)} on a normal one
+      {airC.hot > RATED_C ? `: most are rated at ${RATED_C} °C at the most.` : '.'}
+    </p>
+  ));
+}
+/** What most supplies are rated at (ATX12V design guide). */
+const RATED_C = 50;

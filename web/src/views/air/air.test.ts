@@ -20,6 +20,7 @@ const row = (value: number, lo: number, hi: number, more: Partial<WarmRow> = {})
     where: 'stream',
     limitC: 60,
     beside: [],
+    behind: 0,
     slowsDown: false,
     on: { normal: day, hot: day },
     ...more,
