@@ -203,3 +203,19 @@ test('the numbers of a part that are worth measuring come first by what they mov
     /^idle 8\.5 W, .*moves “Idle at the wall” from .* % of all that is not known of it$/,
   );
 });
+
+test('how warm parts get is shown in the drawing on call, and stays in the address', async ({ page }) => {
+  const bench = await new BenchPage(page).open('boathouse-rack');
+  const marks = page.locator('[data-warm-marks]');
+  await expect(marks).toHaveCount(0);
+  await page.getByRole('button', { name: 'Warmth' }).click();
+  await expect(marks.getByText(/^\d+°$/).first()).toBeVisible();
+  // Sixteen drives in the front view alone, each with its number.
+  expect(await marks.getByText(/^\d+°$/).count()).toBeGreaterThan(16);
+  await expect(page).toHaveURL(/warm=1/);
+  await page.reload();
+  await expect(marks.getByText(/^\d+°$/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Warmth/ }).click();
+  await expect(marks).toHaveCount(0);
+  await expect(bench.status).toBeVisible();
+});

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { lazy, Suspense, useCallback } from 'react';
 import { printSpot } from '@inch-tower/core';
 import { BALLOON_R } from '../../../drawing/balloons';
 import { RULER } from '../../../drawing/sheetLayout';
@@ -14,6 +14,8 @@ import { StruckMarks } from './StruckMarks';
 import { TablePicture } from './TablePicture';
 import type { SheetModel } from './useSheetModel';
 import { ViewPicture } from './ViewPicture';
+
+const WarmMarks = lazy(() => import('./WarmMarks'));
 
 type Props = {
   readonly model: SheetModel;
@@ -112,6 +114,11 @@ export function SheetPicture({ model, width, height, current, onChoose, struck }
         />
       )}
       <Balloons balloons={balloons} onChoose={onSnag} />
+      {layout && !ui.ghost && ui.isWarm && (
+        <Suspense fallback={null}>
+          <WarmMarks views={layout.views} taken={taken} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -2,6 +2,7 @@ import type { FlatShape } from '@inch-tower/core';
 import { onSheet, type PlacedView } from '../../../drawing/sheetLayout';
 import { Cross } from '../../build/Cross';
 import type { StruckView } from '../../build/useStruck';
+import { isUnder } from './isUnder';
 
 /** Crosses over everything that is struck out, in every view where nothing whole lies over it. */
 export const StruckMarks = ({
@@ -14,7 +15,10 @@ export const StruckMarks = ({
   <>
     {views.flatMap((view) =>
       view.shapes
-        .filter((shape, i) => isStruck(shape, units) && !isUnder(shape, view.shapes.slice(i + 1), units))
+        .filter(
+          (shape, i) =>
+            isStruck(shape, units) && !isUnder(shape, view.shapes.slice(i + 1), (one) => isStruck(one, units)),
+        )
         .map((shape) => <Cross key={`${view.box}${view.name}${shape.solid.id}`} {...onSheet(view, shape)} />),
     )}
   </>
@@ -22,17 +26,3 @@ export const StruckMarks = ({
 
 const isStruck = ({ solid }: FlatShape, units: ReadonlySet<string>): boolean =>
   solid.unit !== undefined && solid.unit !== null && solid.what !== 'shell' && units.has(solid.unit.id);
-
-/** Drawn later is nearer: what lies over the middle of a shape hides it. */
-function isUnder(shape: FlatShape, nearer: readonly FlatShape[], units: ReadonlySet<string>): boolean {
-  const [x, y] = [shape.xMm + shape.widthMm / 2, shape.yMm + shape.heightMm / 2];
-  return nearer.some(
-    (one) =>
-      one.solid.what === shape.solid.what &&
-      !isStruck(one, units) &&
-      x > one.xMm &&
-      x < one.xMm + one.widthMm &&
-      y > one.yMm &&
-      y < one.yMm + one.heightMm,
-  );
-}

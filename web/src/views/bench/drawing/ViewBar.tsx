@@ -52,6 +52,17 @@ export function ViewBar({
             <span className="mono text-[12px]">{one.unit.mark}</span>
           </button>
         ))}
+      {boxes.length > 0 && (
+        <button
+          type="button"
+          aria-pressed={ui.isWarm}
+          title="How warm parts get on the hottest day with all busy"
+          onClick={() => ui.setWarm(!ui.isWarm)}
+          className={`${BUTTON}ml-2 border-l border-line px-2 ${shownAs(ui.isWarm)}`}
+        >
+          Warmth{ui.isWarm ? ', hottest day' : ''}
+        </button>
+      )}
       <span
         data-testid="trying"
         className={`ml-auto hidden truncate pl-3 text-[12.5px] lg:block ${trying ? 'font-medium' : 'text-mid'}`}

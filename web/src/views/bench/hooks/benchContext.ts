@@ -38,6 +38,9 @@ export type BenchUi = {
   ) => void;
   readonly show: (pane: Pane) => void;
   readonly setFocus: (focus: Focus) => void;
+  /** Whether the drawing shows how warm parts get. */
+  readonly isWarm: boolean;
+  readonly setWarm: (isWarm: boolean) => void;
   /** The figure whose parts the free corner of the sheet names; null where nobody asked for one. */
   readonly figure: FigureId | null;
   readonly setFigure: (id: FigureId) => void;

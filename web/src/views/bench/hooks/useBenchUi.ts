@@ -36,6 +36,16 @@ function useSettled(edits: readonly Edit[] | null, rev: number): Settled | null 
   return settled;
 }
 
+/** Looking does not fill the history. */
+const SAME_PLACE = { replace: true };
+
+function withOrNot(now: URLSearchParams, key: string, value: string | null): URLSearchParams {
+  const next = new URLSearchParams(now);
+  if (value === null) next.delete(key);
+  else next.set(key, value);
+  return next;
+}
+
 /** Selection, pane and view live in the address, so that back, forward and links work. */
 export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
   const [params, setParams] = useSearchParams();
@@ -60,6 +70,7 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
   const pane = PANES.find((one) => one === params.get('pane')) ?? 'snags';
   const focus = FOCI.find((one) => one === params.get('view')) ?? 'sheet';
   const replacing = params.get('swap') === '1';
+  const isWarm = params.get('warm') === '1';
   const source = SOURCES.find((one) => one === params.get('from')) ?? 'all';
 
   const select = useCallback<BenchUi['select']>(
@@ -103,6 +114,7 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
       pane,
       focus,
       replacing,
+      isWarm,
       source,
       moving,
       figure,
@@ -119,15 +131,8 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
       show: (next: Pane) => set('pane', next),
       setFocus: (next: Focus) => set('view', next),
       setSource: (next: TrySource) =>
-        setParams(
-          (now) => {
-            const next_ = new URLSearchParams(now);
-            if (next === 'all') next_.delete('from');
-            else next_.set('from', next);
-            return next_;
-          },
-          { replace: true },
-        ),
+        setParams((now) => withOrNot(now, 'from', next === 'all' ? null : next), SAME_PLACE),
+      setWarm: (next: boolean) => setParams((now) => withOrNot(now, 'warm', next ? '1' : null), SAME_PLACE),
     }),
     [
       catalogue,
@@ -135,6 +140,7 @@ export function useBenchUi(catalogue: OwnedCatalogue): BenchUi {
       pane,
       focus,
       replacing,
+      isWarm,
       source,
       moving,
       figure,
