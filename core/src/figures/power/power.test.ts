@@ -1,13 +1,18 @@
 import fc from 'fast-check';
 import { cube, fixture, tweak, type Fixture } from '../../testing/fixture';
-import { inTurn, rack } from '../../testing/rules';
+import { inTurn, rack, tower } from '../../testing/rules';
 import { createAssessor } from '../../assess';
 import { ofKind } from '../../machine/units';
 import { monotoneCubic } from '../monotoneCubic';
 import { fanRpmShare, straightThrough } from '../fanCurve';
 import type { FigureContext } from '../context';
 import { currents, together } from './currents';
+import type { PartOf } from '../../parts/resolve';
+import { Ledger } from '../quantity';
+import { draw } from './draw';
 import { feedsOf } from './feeds';
+import { powerOf } from './powerOf';
+import { railsIn } from './rails';
 import { supplyLossW } from './supplyLoss';
 
 const figure = (made: Fixture, id: 'power.idleWallW' | 'power.peakWallW' | 'power.start12A') =>
@@ -248,4 +253,30 @@ test('what does not say that it waits starts with the first, whatever the policy
   const some = start(tweak('wren-c8', { staggersStart: 'no' }, inTurn()));
   expect(some).toBeGreaterThan(start(inTurn()));
   expect(some).toBeLessThan(all);
+});
+
+test('A by rail in every state but the start: by hand from the sheets of a board with four disks', () => {
+  const { build } = tower().add('barge-8', 4);
+  const assessor = createAssessor();
+  assessor.assess(build, { asOf: '2026-11-01' });
+  const context = assessor.context(build);
+  const [box] = powerOf(context, build, '2026-11-01').boxes;
+  const at = (state: string) => box!.states.find((one) => one.state === state)!;
+  const disk = context.units.find(({ part }) => part.id === 'barge-8')!.part as PartOf<'drive'>;
+  const bare = createAssessor().context(tower().build);
+  const feed = feedsOf(bare)[0]!;
+  for (const [state, twelve, five] of [
+    ['idle', disk.idle12A, disk.idle5A],
+    ['busy', disk.busy12A, disk.busy5A],
+  ] as const) {
+    const rest = railsIn(bare, feed, state);
+    expect(at(state).a!['12 V']).toBeCloseTo(rest['12 V'] + 4 * twelve, 6);
+    expect(at(state).a!['5 V']).toBeCloseTo(rest['5 V'] + 4 * five, 6);
+    // Rails together are what is drawn inside.
+    expect(rest['12 V'] * 12 + rest['5 V'] * 5 + rest['3.3 V'] * 3.3).toBeCloseTo(
+      draw(bare, state, new Ledger(false)).reduce((sum, { watts }) => sum + watts.value, 0),
+      6,
+    );
+  }
+  expect(at('start').a).toBeUndefined();
 });

@@ -4,6 +4,8 @@ import type { UnitId } from '../../parts/ids';
 import type { FigureContext } from '../context';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import { POWER_STATES, type PowerState } from './draw';
+import type { Rail } from './currents';
+import { railsIn } from './rails';
 import { feedOffW, offWallW } from './off';
 import { hindrances } from './stagger';
 import { mildestStart, startCurve, worstShare, type Mildest, type StartCurve } from './startCurve';
@@ -21,6 +23,8 @@ export type StateDraw = {
   readonly state: PowerState | 'off';
   readonly wall: Ranged;
   readonly loadShare: number | null;
+  /** Likely A on each rail, of one supply in a state in which nothing starts. */
+  readonly a?: Readonly<Record<Rail, number>>;
 };
 /** What runs from one supply, or from several that share: a box, or where it has several the part of it. */
 export type BoxPower = {
@@ -98,7 +102,9 @@ export function powerOf(
         ...POWER_STATES.flatMap((state): StateDraw[] => {
           const wall = ranged(feedWall(context, feed, state, ledger));
           const load = feedLoadW(context, feed, state, ledger);
-          return wall ? [{ state, wall, loadShare: givesW > 0 && load ? load.value / givesW : null }] : [];
+          if (!wall) return [];
+          const loadShare = givesW > 0 && load ? load.value / givesW : null;
+          return [{ state, wall, loadShare, ...(state === 'start' ? {} : { a: railsIn(context, feed, state) }) }];
         }),
       ],
       start,

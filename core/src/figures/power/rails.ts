@@ -3,7 +3,7 @@ import type { FigureContext } from '../context';
 import { kept } from '../kept';
 import { Ledger, rangedOf, type Quantity, type Ranged } from '../quantity';
 import type { PartOf } from '../../parts/resolve';
-import { currents, together } from './currents';
+import { currents, together, type Rail } from './currents';
 import { draw, type DrawLine, type PowerState } from './draw';
 import type { Feed } from './feeds';
 
@@ -92,6 +92,33 @@ function railAfresh(context: FigureContext, feed: Feed, rail: LowRail, ledger: L
   );
   const rest = ampsOf(host.filter((line) => isHostOn(rail, line)));
   return [...loads, { when: 'At the start', amps: rangedOf(ledger.sum('At the start', 'A', [starting, rest])) }];
+}
+
+/** A drive's own amps in a state, where its sheet tells them; its share of watts is that of idling. */
+const OWN_A: Partial<
+  Record<PowerState, { readonly '12 V': 'idle12A' | 'busy12A'; readonly '5 V': 'idle5A' | 'busy5A' }>
+> = {
+  idle: { '12 V': 'idle12A', '5 V': 'idle5A' },
+  busy: { '12 V': 'busy12A', '5 V': 'busy5A' },
+};
+
+/** Likely A on each rail of a feed in a state in which no drive starts. */
+export function railsIn(context: FigureContext, feed: Feed, state: PowerState): Readonly<Record<Rail, number>> {
+  const all = { '12 V': 0, '5 V': 0, '3.3 V': 0 };
+  const own = OWN_A[state];
+  for (const { of, watts, share12, share5 } of draw(context, state, new Ledger(false))) {
+    if (of.feed.key !== feed.key) continue;
+    const { part, units } = of;
+    if (own && part.kind === 'drive' && part.size !== 'm2') {
+      all['12 V'] += units.length * part[own['12 V']];
+      all['5 V'] += units.length * part[own['5 V']];
+      continue;
+    }
+    all['12 V'] += (watts.value * share12) / 12;
+    all['5 V'] += (watts.value * share5) / VOLTS['5 V'];
+    all['3.3 V'] += (watts.value * Math.max(0, 1 - share12 - share5)) / VOLTS['3.3 V'];
+  }
+  return all;
 }
 
 /** Likely A that all but the drives that start takes on a low rail meanwhile. */

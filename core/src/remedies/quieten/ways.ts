@@ -190,7 +190,19 @@ function chassisWays({ build, assessment }: Base): QuietWay[] {
         ],
         touches: null,
       }));
-    return [...options, ...seals];
+    const open = build.changes.flatMap((change): QuietWay[] =>
+      change.host === id && change.kind === 'mod' && change.effects.some((one) => one.do === 'opening' && one.cm2 > 0)
+        ? [
+            {
+              subject: change.id,
+              words: `Put back what was left out: ${lower(change.title)}`,
+              edits: () => [{ type: 'change.remove', id: change.id }],
+              touches: null,
+            },
+          ]
+        : [],
+    );
+    return [...options, ...seals, ...open];
   });
 }
 

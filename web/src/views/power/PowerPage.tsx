@@ -9,6 +9,7 @@ import { MeasuredPane } from '../readings/MeasuredPane';
 import { useWidth } from '../useWidth';
 import { OneLine } from './oneLine/OneLine';
 import { PowerSnags } from './PowerSnags';
+import { RailsTable } from './RailsTable';
 import { Starts } from './Starts';
 import { StatesPicture } from './StatesPicture';
 import { StaysPane } from './StaysPane';
@@ -122,6 +123,7 @@ function DrawsPane({ power, build }: { readonly power: Power; readonly build: Bu
             </span>
           </h3>
           <StatesPicture states={box.states} mostW={mostW} label={box.name} />
+          <RailsTable states={box.states} name={box.name} />
           {power.boxes.find(({ supply }) => supply) === box && <SupplyPane box={box} build={build} />}
         </div>
       ))}

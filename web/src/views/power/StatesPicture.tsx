@@ -1,7 +1,7 @@
 import type { StateDraw } from '@inch-tower/core';
 import { numbersWithin } from '../../words/format';
 
-const STATE_WORDS: Readonly<Record<StateDraw['state'], string>> = {
+export const STATE_WORDS: Readonly<Record<StateDraw['state'], string>> = {
   off: 'Off',
   asleep: 'Asleep',
   idle: 'Idle',
