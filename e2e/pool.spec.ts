@@ -101,3 +101,23 @@ test('the ribbons of the wiring show what is read and written, and say what hold
   await page.getByRole('button', { name: 'Power', exact: true }).click();
   await expect(page.getByTestId('through')).toHaveCount(0);
 });
+
+test('a drive chosen in the drawing is put into another set, and taken out of it', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'pool-drawing');
+  const bench = await new BenchPage(page).open(id, '?sel=u2/front.1&pane=sheet');
+  await expect(page.getByText('Its set is only proposed')).toBeVisible();
+  await page.getByRole('link', { name: 'keep it in Pool' }).click();
+  await page.getByRole('button', { name: 'Keep these sets' }).click();
+  await bench.settled();
+  await page.goBack();
+  const set = page.getByLabel('It is in');
+  await expect(set).toHaveValue('set1');
+  await set.selectOption('set2');
+  await expect(bench.changeLine).toContainText('into set2');
+  await bench.settled();
+  const sizes = async () => (await storedBuild(request, id)).pool.sets.map(({ units }) => units.length);
+  expect(await sizes()).toEqual([7, 9]);
+  await set.selectOption({ label: 'no set' });
+  await bench.settled();
+  await expect.poll(sizes).toEqual([7, 8]);
+});

@@ -20,6 +20,7 @@ import { factLine } from '../../../words/factLine';
 import { Numbers } from '../../sheets/Numbers';
 import { useBench } from '../hooks/benchContext';
 import { DriveRole } from './DriveRole';
+import { DriveSet } from './DriveSet';
 import { MemoryOrder } from '../drawing/MemoryOrder';
 import { useFocusStart } from '../hooks/useFocusStart';
 
@@ -175,6 +176,7 @@ export default function SheetPane() {
         <ItemLine unit={unit} />
       </Suspense>
       <DriveRole unit={unit} />
+      <DriveSet unit={unit} />
       {unit.part.kind === 'chassis' && (
         <Suspense fallback={null}>
           <ChassisChanges unit={unit} />
