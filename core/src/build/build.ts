@@ -118,7 +118,15 @@ export const siteSchema = z.strictObject({
   noiseFloorDb: z.number().min(0).max(80).optional(),
   /** What it draws in is warmer than the room by so much, from machines below or beside it, K. */
   intakeWarmerK: z.number().min(0).max(30).optional(),
-  links: z.array(z.strictObject({ gbPerS: positive, count: z.int().min(1).max(16) })).max(8),
+  links: z
+    .array(
+      z.strictObject({
+        gbPerS: positive,
+        count: z.int().min(1).max(16),
+        /** How far it is to the other end. */ lengthM: z.number().min(0.1).max(1000).optional(),
+      }),
+    )
+    .max(8),
   clients: z.int().min(0).max(1000),
 });
 export type Site = z.infer<typeof siteSchema>;

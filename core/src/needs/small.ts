@@ -4,6 +4,7 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
 import { groupAt } from '../machine/spotAt';
 import { fanPlans } from './fanHeaders';
+import { networkWants } from './network';
 import { isSplittable, plugsOn } from './plugLoads';
 import { plugBalance } from './plugs';
 import { sittersBySpot } from '../machine/sitters';
@@ -116,9 +117,9 @@ const wanted = (
     ...forBoards(units, layout),
     ...forDrives(units, layout),
     mainsCables(supplies, site),
-    networkCables(
+    ...networkWants(
       units.filter((unit) => layout.at[unit.id] ?? unit.builtIn),
-      site,
+      site.links,
     ),
     ...(site.place === 'rack' ? forRack(units) : []),
     ...forFans(units, layout, kit),
@@ -279,26 +280,4 @@ function drivesIn(units: readonly PlannedUnit[], layout: Layout): InBay[] {
     const group = spot && groupAt(byId, spot);
     return group?.type === 'bay' ? [{ unit, access: group.group.access, host: spot!.host }] : [];
   });
-}
-
-/** From so many Gb/s on links go over cables with their transceivers on them. */
-const DIRECT_GBPS = 25;
-
-/** A cable for every link the place has, as far as there are ports for them; none while nobody says what is there. */
-function networkCables(units: readonly PlannedUnit[], { links }: Site): Want {
-  const holders = [...ofKind(units, 'board'), ...ofKind(units, 'networkCard')].filter(
-    ({ part }) => part.networkPorts.length > 0,
-  );
-  const ports = holders.reduce((sum, { part }) => sum + part.networkPorts.reduce((all, one) => all + one.count, 0), 0);
-  const wanted = links.reduce((sum, { count }) => sum + count, 0);
-  const fastest = Math.max(0, ...links.map(({ gbPerS }) => gbPerS));
-  const isDirect = fastest >= DIRECT_GBPS;
-  return {
-    use: 'networkCable',
-    what: isDirect ? `Direct-attach cable, ${fastest} Gb/s` : `Network cable${fastest > 0 ? `, ${fastest} Gb/s` : ''}`,
-    why: 'one for each link of the place',
-    count: Math.min(wanted, ports),
-    typicalMinor: isDirect ? 2500 : 600,
-    for: holders,
-  };
 }

@@ -46,6 +46,8 @@ export const networkPortSchema = z.strictObject({
   key: keySchema,
   gbPerS: z.number().positive().max(400),
   count: z.int().min(1).max(8),
+  /** What goes into it: a copper plug, or a module (SFP and kin); open where the sheet does not say. */
+  medium: z.enum(['copper', 'cage']).optional(),
 });
 
 /** A board trade-off: while the socket in `when` is used (as that protocol), these are off or narrower. */

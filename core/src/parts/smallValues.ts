@@ -67,6 +67,7 @@ const SUNDRY_USES = [
   'fanHub',
   'mainsLead',
   'networkCable',
+  'transceiver',
   'usbAngle',
   'plugAngle',
   'bootCard',

@@ -3,6 +3,7 @@ import { edit } from '../../state/benchThunks';
 import { useAppDispatch } from '../../state/store';
 
 const SPEEDS = [1, 2.5, 5, 10, 25, 40, 100];
+const LENGTHS_M = [1, 2, 3, 5, 10, 15, 20, 30, 50, 100];
 
 /** What the machine is plugged into: how many links, and how fast the other end is. */
 export function NetworkLinks({
@@ -31,7 +32,7 @@ export function NetworkLinks({
           onChange={(event) => {
             const gbPerS = Number(event.target.value);
             set(
-              event.target.value === '' ? [] : [{ gbPerS, count: first?.count ?? 1 }, ...others],
+              event.target.value === '' ? [] : [{ ...first, gbPerS, count: first?.count ?? 1 }, ...others],
               event.target.value === '' ? 'Network not said' : `Network of ${gbPerS} Gb/s`,
             );
           }}
@@ -60,6 +61,32 @@ export function NetworkLinks({
                 {count === 1 ? 'one link' : `${count} links`}
               </option>
             ))}
+          </select>
+        </label>
+      )}
+      {first && (
+        <label className="flex min-h-8 items-center gap-2">
+          over
+          <select
+            className="field"
+            value={first.lengthM ?? ''}
+            onChange={(event) => {
+              const { lengthM: _old, ...link } = first;
+              const lengthM = Number(event.target.value);
+              set(
+                [event.target.value === '' ? link : { ...link, lengthM }, ...others],
+                event.target.value === '' ? 'Length of the link not said' : `${lengthM} m to the network`,
+              );
+            }}
+          >
+            <option value="">a length not said</option>
+            {[...new Set([...LENGTHS_M, ...(first.lengthM ? [first.lengthM] : [])])]
+              .sort((a, b) => a - b)
+              .map((one) => (
+                <option key={one} value={one}>
+                  {one} m
+                </option>
+              ))}
           </select>
         </label>
       )}
