@@ -31,7 +31,7 @@ export default function Offers({ name, item, units, onPatch }: Props) {
           <tbody>
             {all.map((offer, i) => (
               <tr key={i} className="border-t border-dotted border-line align-top">
-                <td className="mono py-1 pr-2 text-right whitespace-nowrap">{totalWords(offer, currency)}</td>
+                <td className="mono w-0 py-1 pr-2 text-right whitespace-nowrap">{totalWords(offer, currency)}</td>
                 <td className="py-1 pr-2 text-mid">{offerWords(offer)}</td>
                 <td className="py-1 text-right whitespace-nowrap">
                   {offer.at === null ? (
