@@ -28,3 +28,15 @@ test('each machine is held against the wishes of the first one’s brief', async
   await expect(wishes.locator('[data-wish=idleW] td').last()).toHaveText('yes');
   await expect(wishes.locator('[data-met=A]')).toContainText('not: room for data now');
 });
+
+test('two machines together are one column: their watts and their money add up', async ({ page }) => {
+  await page.goto('/compare?b=boathouse-rack,school-shelf');
+  const cell = (row: string) => page.locator(`[data-row=${row}] td`).nth(2);
+  await expect(cell('idleW')).toContainText('W');
+  const watts = async () => Number((await cell('idleW').innerText()).replace(/^\D*/, '').replace(/\D.*$/s, ''));
+  const alone = await watts();
+  await page.getByLabel('Together with B').selectOption({ label: 'Field kit' });
+  await expect(page.locator('[data-beside="school-shelf+field-kit"]')).toContainText('School shelf and Field kit');
+  await expect.poll(watts).toBeGreaterThan(alone + 20);
+  await expect(page).toHaveURL(/b=boathouse-rack%2Cschool-shelf%2Bfield-kit/);
+});

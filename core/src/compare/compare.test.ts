@@ -119,3 +119,48 @@ test('a dearer supply pays for itself by its losses: by hand, with the range of 
   // One more disk costs more and draws more: it pays for nothing.
   expect(compare(on('moss-500'), on('moss-500').add('barge-8', 1)).paybacks[1]).toBeNull();
 });
+
+describe('several machines as one column', () => {
+  const shelf = () => cube().add('barge-8', 4);
+  const small = () => cube().add('pike-960', 2);
+  const together = (first: Fixture, ...others: Fixture[]) =>
+    compareBuilds([named(first, 'a'), others.map((one, i) => named(one, `b${i}`))], AS_OF);
+
+  test('W, money and room add up; noise adds as energy; of pools the weakest counts', () => {
+    const [a, b] = compare(shelf(), small())
+      .rows.map(({ by, cells }) => [by, cells] as const)
+      .reduce<[Partial<Record<ComparedBy, number>>, Partial<Record<ComparedBy, number>>]>(
+        ([one, other], [by, cells]) => [
+          { ...one, ...(cells[0] ? { [by]: cells[0].value } : {}) },
+          { ...other, ...(cells[1] ? { [by]: cells[1].value } : {}) },
+        ],
+        [{}, {}],
+      );
+    const { rows, machines, drawn } = together(shelf(), shelf(), small());
+    expect(machines[1]).toMatchObject({ id: 'b0+b1', name: 'b0 and b1' });
+    expect(drawn[1]).toHaveLength(2);
+    const at = (by: ComparedBy) => row(rows, by).cells[1]!.value;
+    for (const by of ['idleW', 'workingW', 'peakW', 'kwhYear', 'priceNow', 'usableTb', 'volumeL'] as const)
+      expect([by, at(by)]).toEqual([by, expect.closeTo(a[by]! + b[by]!, 6)]);
+    expect(at('earDb')).toBeCloseTo(10 * Math.log10(10 ** (a.earDb! / 10) + 10 ** (b.earDb! / 10)), 9);
+    expect(at('hottestC')).toBe(Math.max(a.hottestC!, b.hottestC!));
+    expect(at('failures')).toBe(Math.min(a.failures!, b.failures!));
+    expect(at('perTb')).toBeCloseTo(at('priceNow') / at('usableTb'), 9);
+    expect(row(rows, 'verdict').cells[1]!.words).toContain(' · ');
+  });
+
+  test('what one of them does not tell is open where it would add', () => {
+    const { rows } = together(shelf(), shelf(), fixture());
+    expect(row(rows, 'idleW').cells[1]).toBeNull();
+    expect(row(rows, 'usableTb').cells[1]!.value).toBeCloseTo(row(rows, 'usableTb').cells[0]!.value, 9);
+  });
+
+  test('one machine against itself twice draws twice as much, and misses a wish that one meets', () => {
+    const idle = row(compare(shelf()).rows, 'idleW').cells[0]!;
+    const brief = { idleW: Math.ceil(idle.hi) + 1, usableTb: 1, mustHave: ['hotSwap' as const] };
+    const { wishes, rows } = together(shelf().set({ brief }), shelf(), shelf());
+    expect(row(rows, 'idleW').cells[1]!.against).toBe('worse');
+    const met = Object.fromEntries(wishes.map((one) => [one.wish, one.met.join(' ')]));
+    expect(met).toMatchObject({ idleW: 'yes no', usableTb: 'yes yes', hotSwap: 'yes yes' });
+  });
+});

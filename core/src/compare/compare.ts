@@ -16,6 +16,7 @@ import { minorPerMajor, rateOf } from '../parts/currency';
 import { poolTold, type PoolSeen } from '../pool/poolTold';
 import { verdictOf } from '../verdict';
 import { wiringFor } from '../wiring/wiring';
+import { joined } from './joined';
 import { outlinesOf, type Outline } from './outline';
 import { rateQuantity } from './rate';
 import { wishesMet, type WishRow } from './wishes';
@@ -103,8 +104,12 @@ export type Comparison = {
   /** How each meets the wishes of the first one's brief. */ readonly wishes: readonly WishRow[];
 };
 
-type Value = { readonly quantity: Quantity; readonly words?: string };
-type Values = Readonly<Record<ComparedBy, Value | null>>;
+export type Value = { readonly quantity: Quantity; readonly words?: string };
+export type Values = Readonly<Record<ComparedBy, Value | null>>;
+/** A machine, or several that are held against others together. */
+export type Column = Build | readonly Build[];
+const isSeveral = (column: Column): column is readonly Build[] => Array.isArray(column);
+
 type Valued = { readonly values: Values; readonly drawn: readonly Outline[] };
 const YEARS = 5;
 
@@ -198,19 +203,44 @@ const MONEY: ReadonlySet<ComparedBy> = new Set(['priceNow', 'perTb', 'fiveYears'
  * Machines side by side. The difference to the first is reckoned fact by fact, so that what both rest on cancels; where
  * its range holds zero they cannot be told apart (JCGM 100, 5.2).
  */
-export function compareBuilds(builds: readonly Build[], options: AssessOptions): Comparison {
-  const all = builds.map((build) => valuedOf(build, options));
-  const values = all.map((one) => one.values);
-  const isOneCurrency = new Set(builds.map(({ currency }) => currency)).size < 2;
+export function compareBuilds(columns: readonly Column[], options: AssessOptions): Comparison {
+  const builds = columns.map((column): readonly Build[] => (isSeveral(column) ? column : [column]));
+  const isOneCurrency = new Set(builds.flat().map(({ currency }) => currency)).size < 2;
   const ledger = new Ledger(false);
-  const rows = rowsOf(values, isOneCurrency, ledger);
+  const all = builds.map((own): Valued => {
+    const each = own.map((build) => valuedOf(build, options));
+    const [first] = each;
+    return first && each.length === 1
+      ? first
+      : {
+          values: joined(
+            each.map(({ values }) => values),
+            own[0]?.currency ?? '',
+            ledger,
+          ),
+          drawn: each.flatMap(({ drawn }) => drawn),
+        };
+  });
+  const rows = rowsOf(
+    all.map(({ values }) => values),
+    isOneCurrency,
+    ledger,
+  );
   return {
     drawn: all.map(({ drawn }) => drawn),
     paybacks: builds.map((_, i) => paybackOf(rows, i)),
     rows,
-    machines: builds.map(({ id, name, currency }) => ({ id, name, currency })),
+    machines: builds.map((own) => ({
+      id: own.map(({ id }) => id).join('+'),
+      name: own.map(({ name }) => name).join(' and '),
+      currency: own[0]?.currency ?? '',
+    })),
     isOneCurrency,
-    wishes: wishesMet(builds, options),
+    wishes: wishesMet(
+      builds,
+      all.map(({ values }) => values),
+      options,
+    ),
   };
 }
 

@@ -1,11 +1,11 @@
 import type { Brief } from '../build/build';
 import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
 import { rack } from '../testing/rules';
-import { wishesMet } from './wishes';
+import { compareBuilds } from './compare';
 
 const met = (brief: Brief, ...made: Fixture[]) => {
   const builds = made.map((one, i) => one.set({ id: `m${i}`, ...(i === 0 ? { brief } : {}) }).build);
-  return Object.fromEntries(wishesMet(builds, AS_OF).map((row) => [row.wish, row.met.join(' ')]));
+  return Object.fromEntries(compareBuilds(builds, AS_OF).wishes.map((row) => [row.wish, row.met.join(' ')]));
 };
 const small = () => cube().add('barge-8', 4);
 const large = () => rack().add('brazier-800').add('tern-16i').add('barge-12', 12);
@@ -23,7 +23,7 @@ test('each machine is held against the wishes of the first, whatever its own bri
 
 test('what is nice to have is told like a must, and tags nothing', () => {
   const brief: Brief = { mustHave: ['hotSwap'], niceToHave: ['remoteManagement', 'allFlash'] };
-  const rows = wishesMet([small().set({ brief }).build, large().build], AS_OF);
+  const rows = compareBuilds([small().set({ brief }).build, large().build], AS_OF).wishes;
   expect(rows.map(({ wish, level, met: each }) => [wish, level, ...each])).toEqual([
     ['hotSwap', 'must', 'yes', 'yes'],
     ['remoteManagement', 'nice', 'no', 'yes'],
@@ -65,5 +65,5 @@ test('a machine without a fan and without a disk meets any wish for quiet; one w
 
 test('without wishes there are no rows, and no machine either', () => {
   expect(met({}, small(), large())).toEqual({});
-  expect(wishesMet([], AS_OF)).toEqual([]);
+  expect(compareBuilds([], AS_OF).wishes).toEqual([]);
 });

@@ -2,7 +2,9 @@ import { createAssessor, type Assessment, type AssessOptions } from '../assess';
 import type { Brief, Build } from '../build/build';
 import type { FigureContext } from '../figures/context';
 import type { FigureId } from '../figures/figures';
-import { Ledger } from '../figures/quantity';
+import { Ledger, rangedOf } from '../figures/quantity';
+import { minorPerMajor } from '../parts/currency';
+import type { ComparedBy, Values } from './compare';
 import { soundSources } from '../figures/sound/ear';
 import { dataDrives } from '../machine/roles';
 import { isKind } from '../machine/units';
@@ -57,27 +59,71 @@ const SIZES = ['maxWidthMm', 'maxHeightMm', 'maxDepthMm', 'maxMassG'] as const;
  * Whether each machine meets the wishes of the first one's brief, standing where that one stands; none where that
  * brief has none. Money is held only against machines reckoned in the same currency.
  */
-export function wishesMet(builds: readonly Build[], options: AssessOptions): readonly WishRow[] {
-  const [first] = builds;
+export function wishesMet(
+  columns: readonly (readonly Build[])[],
+  values: readonly Values[],
+  options: AssessOptions,
+): readonly WishRow[] {
+  const first = columns[0]?.[0];
   if (!first) return [];
   const { brief } = first;
   const features = [...(brief.mustHave ?? []), ...(brief.niceToHave ?? [])];
   const asked = { ...brief, ...(features.length > 0 ? { mustHave: [...new Set(features)] } : {}) };
-  const machines = builds.map((build) => machineUnder(build, first, asked, options));
+  const machines = columns.map((own) => own.map((build) => machineUnder(build, first, asked, options)));
   const limits = wishedLimits(first).map(({ wish, limit }): WishRow => ({
     wish,
     level: 'must',
     limit,
-    met: machines.map((one) => one.limit(wish)),
+    met: machines.map((own, i) => {
+      const each = own.map((one) => one.limit(wish));
+      return each.length === 1 ? (each[0] ?? 'open') : limitMet(wish, limit, each, values[i], first.currency);
+    }),
   }));
   const has = [...new Set(features)].map((wish): WishRow => ({
     wish,
     level: brief.mustHave?.includes(wish) ? 'must' : 'nice',
     limit: null,
-    met: machines.map((one) => one.feature(wish)),
+    met: machines.map((own) => worstOf(own.map((one) => one.feature(wish)))),
   }));
   return [...limits, ...has];
 }
+
+/** Wishes that machines meet together, by the number they are held against. */
+const TOGETHER: Partial<Record<Limit, { readonly by: ComparedBy; readonly most: boolean }>> = {
+  usableTb: { by: 'usableTb', most: false },
+  drivesLater: { by: 'room', most: false },
+  idleW: { by: 'idleW', most: true },
+  peakW: { by: 'peakW', most: true },
+  earDb: { by: 'earDb', most: true },
+  moneyMinor: { by: 'priceNow', most: true },
+  rackUnits: { by: 'rackUnits', most: true },
+};
+/** One machine that has it is enough for all: a fast port, room for later. */
+const ONE_IS_ENOUGH: ReadonlySet<Limit> = new Set(['networkGbPerS', 'usableLaterTb']);
+
+/** Whether several machines meet a wish together: by their number, else as the one that meets it least or best. */
+function limitMet(
+  wish: Limit,
+  limit: number | null,
+  each: readonly Met[],
+  values: Values | undefined,
+  currency: string,
+): Met {
+  const how = TOGETHER[wish];
+  if (!how || limit === null) return ONE_IS_ENOUGH.has(wish) && each.includes('yes') ? 'yes' : worstOf(each);
+  const quantity = values?.[how.by]?.quantity;
+  if (!quantity || (wish === 'moneyMinor' && each.includes('open'))) return 'open';
+  const { value, lo, hi } = rangedOf(quantity);
+  const at = wish === 'moneyMinor' ? limit / minorPerMajor(currency) : limit;
+  const [near, far] = how.most ? [hi, lo] : [lo, hi];
+  const passes = (one: number) => (how.most ? one <= at : one >= at);
+  if (passes(near)) return 'yes';
+  return passes(value) && passes(far) ? 'perhaps' : 'no';
+}
+
+/** The worst of what is known; open where nothing is. */
+const worstOf = (each: readonly Met[]): Met =>
+  (['no', 'perhaps', 'yes'] as const).find((one) => each.includes(one)) ?? 'open';
 
 function wishedLimits({ brief, site }: Build): { readonly wish: Limit; readonly limit: number | null }[] {
   const plain = (Object.keys(LIMITS) as (keyof typeof LIMITS)[]).filter((key) => key !== 'size');

@@ -244,7 +244,7 @@ export type BenchWorker = {
     readonly owned: readonly OwnedLine[];
   } | null>;
   /** Machines side by side, open or not. */
-  compare(builds: readonly Build[]): Promise<Comparison>;
+  compare(columns: readonly (readonly Build[])[]): Promise<Comparison>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */
   bill(): Promise<string | null>;
   drawing(): Promise<string | null>;

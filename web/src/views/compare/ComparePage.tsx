@@ -4,7 +4,7 @@ import type { Build, Comparison } from '@inch-tower/core';
 import { problemOf, useBuildsQuery, useLazyWholeBuildQuery } from '../../state/api';
 import { benchWorker } from '../../worker/client';
 import { Masthead } from '../Masthead';
-import { asColumn, columnOf } from './columns';
+import { asColumn, columnOf, partsOf } from './columns';
 import { besideWords, LETTERS, nameOf } from './compareWords';
 import { CompareDrawings } from './CompareDrawings';
 import { CompareTable } from './CompareTable';
@@ -20,6 +20,10 @@ export default function ComparePage() {
   const { data } = useBuildsQuery({ search: '', limit: LISTED });
   const found = useComparison(ids);
   const others = data?.builds.filter(({ id }) => !ids.includes(id)) ?? [];
+  const nameOfColumn = (column: string): string =>
+    partsOf(column)
+      .map((part) => nameOf(data?.builds.find((one) => one.id === columnOf(part).id) ?? { name: part }))
+      .join(' and ');
   const set = (next: readonly string[]) => setParams(next.length > 0 ? { b: next.join(',') } : {}, { replace: true });
   useEffect(() => {
     document.title = 'Compare · Inch Tower';
@@ -38,9 +42,23 @@ export default function ComparePage() {
           {ids.map((id, i) => (
             <span key={id} className="flex min-h-8 items-center gap-1.5">
               <span className="mono font-medium">{LETTERS[i]}</span>
-              {nameOf(
-                comparison?.machines.find((one) => one.id === id) ??
-                  data?.builds.find((one) => one.id === columnOf(id).id) ?? { name: id },
+              {comparison?.machines.find((one) => one.id === id)?.name || nameOfColumn(id)}
+              {others.length > 0 && (
+                <select
+                  className="plain min-h-6 max-w-28 text-mid underline"
+                  aria-label={`Together with ${LETTERS[i]}`}
+                  value=""
+                  onChange={(event) => set(ids.map((one) => (one === id ? `${id}+${event.target.value}` : one)))}
+                >
+                  <option value="">together with …</option>
+                  {others
+                    .filter((one) => !partsOf(id).includes(one.id))
+                    .map((one) => (
+                      <option key={one.id} value={one.id}>
+                        {nameOf(one)}
+                      </option>
+                    ))}
+                </select>
               )}
               <button
                 type="button"
@@ -108,13 +126,17 @@ function useComparison(ids: readonly string[]): Found | null {
   useEffect(() => {
     let isHere = true;
     const find = async (): Promise<Found | null> => {
-      const builds: Build[] = [];
+      const columns: Build[][] = [];
       for (const column of asked.split(',').filter((one) => one !== '')) {
-        const { data, error } = await readBuild(columnOf(column).id);
-        if (!data) return { problem: problemOf(error).detail };
-        builds.push(asColumn(data, column));
+        const own: Build[] = [];
+        for (const part of partsOf(column)) {
+          const { data, error } = await readBuild(columnOf(part).id);
+          if (!data) return { problem: problemOf(error).detail };
+          own.push(asColumn(data, part));
+        }
+        columns.push(own);
       }
-      return builds.length > 1 ? { comparison: await benchWorker().compare(builds) } : null;
+      return columns.length > 1 ? { comparison: await benchWorker().compare(columns) } : null;
     };
     find().then(
       (answer) => {

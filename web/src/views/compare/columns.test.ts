@@ -1,4 +1,4 @@
-import { newBuild } from '@inch-tower/core';
+import { partsOf, newBuild } from '@inch-tower/core';
 import { asColumn, columnOf, stageColumns } from './columns';
 
 const build = { ...newBuild('m', 'Rack'), stages: [{ name: 'Now' }, { name: '' }, { name: 'Spring' }] };
@@ -17,4 +17,10 @@ test('stages as columns: all of them, or the first and the last of too many', ()
   expect(stageColumns(build)).toEqual(['m~0', 'm~1', 'm~2']);
   const many = { ...build, stages: Array.from({ length: 7 }, () => ({ name: '' })) };
   expect(stageColumns(many)).toEqual(['m~0', 'm~1', 'm~2', 'm~6']);
+});
+
+test('a column may be several machines, also by an address that somebody typed', () => {
+  expect(partsOf('a+b~2')).toEqual(['a', 'b~2']);
+  expect(partsOf('a b')).toEqual(['a', 'b']);
+  expect(partsOf('a')).toEqual(['a']);
 });

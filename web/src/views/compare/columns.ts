@@ -7,6 +7,9 @@ export function columnOf(column: string): { readonly id: string; readonly stage:
   return { id, stage: stage === undefined ? null : Number(stage) };
 }
 
+/** The machines of a column: one, or several together (`a+b`); a plus typed into an address arrives as a space. */
+export const partsOf = (column: string): readonly string[] => column.split(/[+ ]/).filter((part) => part !== '');
+
 /** The machine of a column, under the name of its stage where it has one. */
 export function asColumn(build: Build, column: string): Build {
   const { stage } = columnOf(column);
