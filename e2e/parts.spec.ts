@@ -327,3 +327,27 @@ test('a chassis prints its panels at full size: a square to check, a cutting lis
     expect(Math.abs(h! - 841.9)).toBeLessThan(1);
   }
 });
+
+test('stock is given out as a file with its sheets, and taken in where it is not', async ({ page, request }) => {
+  const entry = { id: 'e2e-drawer', sheet: 'barge-8', count: 3, year: 2024, note: 'of the drawer' };
+  await request.delete(`/api/stock/${entry.id}`, { headers: { 'if-match': '*' } });
+  expect((await request.put(`/api/stock/${entry.id}`, { data: entry })).status()).toBe(200);
+  await page.goto('/parts/files');
+  await page.getByLabel('Which').selectOption('stock');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As JSON, whole' }).click(),
+  ]);
+  const buffer = readFileSync(await download.path());
+  const file = { name: download.suggestedFilename(), mimeType: 'application/json', buffer };
+  // Here already: nothing to take in.
+  await page.getByLabel('File of parts').setInputFiles(file);
+  await expect(page.getByText(/^0 lines of stock into mine, \d+ here already$/)).toBeVisible();
+  await request.delete(`/api/stock/${entry.id}`, { headers: { 'if-match': '*' } });
+  await page.reload();
+  await page.getByLabel('File of parts').setInputFiles(file);
+  await page.getByRole('button', { name: 'Import 1 line of stock' }).click();
+  await expect(page).toHaveURL(/parts\/stock/);
+  await expect(page.getByText('of the drawer')).toBeVisible();
+  await request.delete(`/api/stock/${entry.id}`, { headers: { 'if-match': '*' } });
+});

@@ -71,6 +71,7 @@ export {
   type StockClaim,
   type StockEntry,
 } from './stock/stock';
+export { readStock, writeStockJson } from './stock/stockFile';
 export { buildOfStock, ownedOf } from './stock/buildOfStock';
 export type { Found } from './stock/found';
 export { readListings, type ReadListings } from './stock/listings';

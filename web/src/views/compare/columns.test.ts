@@ -1,5 +1,5 @@
-import { partsOf, newBuild } from '@inch-tower/core';
-import { asColumn, columnOf, stageColumns } from './columns';
+import { newBuild } from '@inch-tower/core';
+import { asColumn, columnOf, stageColumns, partsOf } from './columns';
 
 const build = { ...newBuild('m', 'Rack'), stages: [{ name: 'Now' }, { name: '' }, { name: 'Spring' }] };
 

@@ -1,6 +1,13 @@
 import { useState } from 'react';
-import { PART_KINDS, writePartsCsv, writePartsJson, type AboutFile, type PartKind } from '@inch-tower/core';
-import type { OwnedCatalogue } from '../../state/api';
+import {
+  PART_KINDS,
+  writePartsCsv,
+  writePartsJson,
+  writeStockJson,
+  type AboutFile,
+  type PartKind,
+} from '@inch-tower/core';
+import { useStockQuery, type OwnedCatalogue } from '../../state/api';
 import { saveFile } from '../saveFile';
 import { KIND_WORDS, shelfOf } from './families';
 
@@ -12,14 +19,20 @@ const LINES = [
 
 /** Parts as a file for others, with whose they are and what may be done with them. */
 export function GiveOut({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
-  const [shelf, setShelf] = useState<'own' | 'catalogue'>('own');
+  const [shelf, setShelf] = useState<'own' | 'catalogue' | 'stock'>('own');
+  const { data } = useStockQuery();
+  const stock = (data?.stock ?? []).map(({ entry }) => entry);
   const [kind, setKind] = useState<PartKind>('drive');
   const [about, setAbout] = useState<AboutFile>({});
-  const sheets = shelfOf(catalogue, shelf);
+  const sheets = shelf === 'stock' ? [] : shelfOf(catalogue, shelf);
   const json = () => {
     const said = Object.fromEntries(Object.entries(about).filter(([, one]) => one !== undefined && one.trim() !== ''));
     const head = Object.keys(said).length > 0 ? { ...said, date: new Date().toISOString().slice(0, 10) } : {};
-    saveFile(`parts-${shelf}.json`, writePartsJson(sheets, catalogue.archetypes, head), 'application/json');
+    const text =
+      shelf === 'stock'
+        ? writeStockJson(stock, catalogue.sheets, catalogue.archetypes, head)
+        : writePartsJson(sheets, catalogue.archetypes, head);
+    saveFile(`parts-${shelf}.json`, text, 'application/json');
   };
   return (
     <section aria-label="Out">
@@ -34,6 +47,7 @@ export function GiveOut({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
           >
             <option value="own">my own ({catalogue.own.length})</option>
             <option value="catalogue">the catalogue</option>
+            <option value="stock">my stock ({stock.length})</option>
           </select>
         </label>
         {LINES.map(([key, label]) => (
@@ -48,7 +62,12 @@ export function GiveOut({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
             />
           </label>
         ))}
-        <button type="button" className="press" disabled={sheets.length === 0} onClick={json}>
+        <button
+          type="button"
+          className="press"
+          disabled={(shelf === 'stock' ? stock : sheets).length === 0}
+          onClick={json}
+        >
           As JSON, whole
         </button>
         <span className="flex items-center gap-2">

@@ -1,15 +1,20 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { readPartsFile, resolve, type AboutFile, type FileRow, type Sheet } from '@inch-tower/core';
-import { problemOf, useImportSheetsMutation, type OwnedCatalogue } from '../../state/api';
+import { readPartsFile, readStock, type AboutFile, type FileRow, type Sheet } from '@inch-tower/core';
+import { freshId } from '../../freshId';
+import {
+  problemOf,
+  useAddStockMutation,
+  useImportSheetsMutation,
+  useStockQuery,
+  type OwnedCatalogue,
+} from '../../state/api';
+import { StockIn } from './StockIn';
+import { TakeInRows } from './TakeInRows';
 import { countWords } from '../../words/format';
-import { differencesOf } from '../sheets/differences';
 
 const LARGEST_BYTES = 8 * 1024 * 1024;
-const MOST_SHOWN = 400;
-const MOST_DIFFERENCES = 6;
 type Good = Extract<FileRow, { ok: true }>;
-const WHAT = { new: 'new', newer: 'newer than yours', differs: 'differs from yours', same: 'is here already' } as const;
 
 /** A file of parts: every row is looked at and held against what is here before any is taken in. */
 export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
@@ -19,6 +24,9 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   const [problem, setProblem] = useState<string | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [importSheets, { isLoading }] = useImportSheetsMutation();
+  const [addStock, { isLoading: isAdding }] = useAddStockMutation();
+  const { data: stocked } = useStockQuery();
+  const [withStock, setWithStock] = useState(true);
   const own = useMemo(() => new Set(catalogue.own), [catalogue]);
   const read = useMemo(
     () => (text.trim() ? readPartsFile(text, catalogue, (id) => own.has(id)) : null),
@@ -26,6 +34,17 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   );
   const good = read?.ok ? read.rows.filter((row): row is Good => row.ok && row.what !== 'same') : [];
   const chosen = good.filter(({ sheet }) => !left.has(sheet.id));
+  const stock = useMemo(
+    () =>
+      readStock(
+        text,
+        (stocked?.stock ?? []).map(({ entry }) => entry),
+        freshId,
+      ),
+    [text, stocked],
+  );
+  const known = new Set([...Object.keys(catalogue.sheets), ...chosen.map(({ sheet }) => sheet.id as string)]);
+  const entries = withStock ? stock.entries.filter(({ sheet }) => known.has(sheet)) : [];
   const look = (next: string, name: string) => {
     setText(next);
     setFileName(name);
@@ -40,12 +59,21 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   const take = async () => {
     if (!read?.ok) return;
     const parcel = read.about.name ?? (fileName || undefined);
-    const done = await importSheets({
-      sheets: chosen.map(({ sheet }): Sheet => (parcel ? { ...sheet, parcel } : sheet)),
-      archetypes: read.archetypes,
-    });
-    if (done.data) void navigate('/parts?shelf=own');
-    else setProblem(`${problemOf(done.error).detail} The rows are still here.`);
+    if (chosen.length > 0) {
+      const done = await importSheets({
+        sheets: chosen.map(({ sheet }): Sheet => (parcel ? { ...sheet, parcel } : sheet)),
+        archetypes: read.archetypes,
+      });
+      if (!done.data) return setProblem(`${problemOf(done.error).detail} The rows are still here.`);
+    }
+    if (entries.length > 0) {
+      const added = await addStock({ sheets: [], entries });
+      if (!added.data) {
+        const parts = chosen.length > 0 ? 'The parts were imported, the stock was not. ' : '';
+        return setProblem(`${parts}${problemOf(added.error).detail} The rows are still here.`);
+      }
+    }
+    void navigate(entries.length > 0 ? '/parts/stock' : '/parts?shelf=own');
   };
   const toggle = (id: string) =>
     setLeft((now) => new Set(now.has(id) ? [...now].filter((one) => one !== id) : [...now, id]));
@@ -107,53 +135,20 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
               ? `, ${read.rows.filter((row) => row.ok && row.what === 'same').length} here already`
               : ''}
           </p>
-          <table className="mt-1 w-full max-w-[820px] text-[13px]">
-            <thead className="sr-only">
-              <tr>
-                <th>Import</th>
-                <th>Line</th>
-                <th>Name</th>
-                <th>What becomes of it</th>
-              </tr>
-            </thead>
-            <tbody>
-              {read.rows.slice(0, MOST_SHOWN).map((row) => (
-                <tr key={row.line} data-line={row.line} className="border-b border-dotted border-line align-top">
-                  <td className="w-7 py-0.5">
-                    {row.ok && row.what !== 'same' && (
-                      <input
-                        type="checkbox"
-                        className="size-4 accent-[var(--ink)]"
-                        aria-label={`Import ${row.sheet.name}`}
-                        checked={!left.has(row.sheet.id)}
-                        onChange={() => toggle(row.sheet.id)}
-                      />
-                    )}
-                  </td>
-                  <td className="mono w-14 py-0.5 text-mid">{row.line}</td>
-                  <td className="py-0.5 pr-3">{row.ok ? row.sheet.name : row.name || 'unnamed'}</td>
-                  <td className={`py-0.5 ${row.ok ? 'text-mid' : 'bad'}`}>
-                    {row.ok ? WHAT[row.what] : row.words}
-                    {row.ok && row.what !== 'new' && row.what !== 'same' && (
-                      <Differs catalogue={catalogue} sheet={row.sheet} />
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {read.rows.length > MOST_SHOWN && (
-            <p className="text-[13px] text-mid">{`${read.rows.length - MOST_SHOWN} more rows are not shown.`}</p>
-          )}
+          <TakeInRows catalogue={catalogue} rows={read.rows} left={left} onToggle={toggle} />
+          <StockIn
+            read={stock}
+            left={stock.entries.length - entries.length}
+            isWanted={withStock}
+            onWant={setWithStock}
+          />
           <button
             type="button"
             className="press strong mt-3"
-            disabled={chosen.length === 0 || isLoading}
+            disabled={chosen.length + entries.length === 0 || isLoading || isAdding}
             onClick={() => void take()}
           >
-            {chosen.length < good.length
-              ? `Import ${chosen.length} of ${countWords(good.length, 'good row')}`
-              : `Import ${countWords(good.length, 'good row')}`}
+            {importWords(chosen.length, good.length, entries.length)}
           </button>
         </>
       )}
@@ -166,20 +161,16 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   );
 }
 
+/** What pressing the button takes in. */
+function importWords(chosen: number, good: number, lines: number): string {
+  const rows = chosen < good ? `${chosen} of ${countWords(good, 'good row')}` : countWords(good, 'good row');
+  const stock = `${countWords(lines, 'line')} of stock`;
+  return lines === 0 ? `Import ${rows}` : chosen === 0 ? `Import ${stock}` : `Import ${rows} and ${stock}`;
+}
+
 /** What a file says of itself. */
 function About({ about }: { readonly about: AboutFile }) {
   const { name, date, author, licence } = about;
   const words = [name, author && `by ${author}`, date, licence && `licence: ${licence}`].filter(Boolean).join(', ');
   return words ? <p className="mt-2 text-[13px]">{words}</p> : null;
-}
-
-/** Fact by fact, what taking a row in would change of one’s own sheet. */
-function Differs({ catalogue, sheet }: { readonly catalogue: OwnedCatalogue; readonly sheet: Sheet }) {
-  const had = catalogue.sheets[sheet.id];
-  const [before, after] = [had, sheet].map((one) => one && catalogue.archetypes[one.archetype]);
-  if (!had || !before || !after) return null;
-  const all = differencesOf(resolve(had, before), resolve(sheet, after));
-  const words = all.slice(0, MOST_DIFFERENCES).map(({ label, values: [was, is] }) => `${label} ${was}, there ${is}`);
-  const more = all.length - words.length;
-  return <span className="block">{[...words, ...(more > 0 ? [`${more} more`] : [])].join('; ')}</span>;
 }
