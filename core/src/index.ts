@@ -71,6 +71,7 @@ export {
   type StockClaim,
   type StockEntry,
 } from './stock/stock';
+export { batchesOf } from './parts/batches';
 export { readStock, writeStockJson } from './stock/stockFile';
 export { buildOfStock, ownedOf } from './stock/buildOfStock';
 export type { Found } from './stock/found';

@@ -43,6 +43,8 @@ export type AboutFile = z.infer<typeof aboutSchema>;
 
 export const CATALOGUE_FORMAT = 'inch-tower-parts-1';
 const MOST_ROWS = 5000;
+/** Values of a whole file, which is no single body; each sheet is held to its own limit. */
+const MOST_VALUES = 4_000_000;
 /** Columns of a CSV before those of the kind; what no single cell can hold stands as JSON in the last. */
 const HEAD = ['id', 'kind', 'name', 'maker', 'family', 'archetype', 'rev', 'price', 'currency'] as const;
 const REST = 'more';
@@ -57,7 +59,7 @@ export function readPartsFile(text: string, catalogue: Catalogue, isOwn: (id: st
 }
 
 function readJson(text: string, catalogue: Catalogue, isOwn: (id: string) => boolean): ReadFile {
-  const passed = countText(text);
+  const passed = countText(text, MOST_VALUES);
   if (passed) return { ok: false, words: passed.words };
   let value: unknown;
   try {

@@ -2,18 +2,13 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { readPartsFile, readStock, type AboutFile, type FileRow, type Sheet } from '@inch-tower/core';
 import { freshId } from '../../freshId';
-import {
-  problemOf,
-  useAddStockMutation,
-  useImportSheetsMutation,
-  useStockQuery,
-  type OwnedCatalogue,
-} from '../../state/api';
+import { useStockQuery, type OwnedCatalogue } from '../../state/api';
+import { useTakeIn } from './useTakeIn';
 import { StockIn } from './StockIn';
 import { TakeInRows } from './TakeInRows';
 import { countWords } from '../../words/format';
 
-const LARGEST_BYTES = 8 * 1024 * 1024;
+const LARGEST_BYTES = 20 * 1024 * 1024;
 type Good = Extract<FileRow, { ok: true }>;
 
 /** A file of parts: every row is looked at and held against what is here before any is taken in. */
@@ -23,8 +18,7 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   const [fileName, setFileName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [importSheets, { isLoading }] = useImportSheetsMutation();
-  const [addStock, { isLoading: isAdding }] = useAddStockMutation();
+  const { take: takeIn, taking, stop } = useTakeIn();
   const { data: stocked } = useStockQuery();
   const [withStock, setWithStock] = useState(true);
   const own = useMemo(() => new Set(catalogue.own), [catalogue]);
@@ -59,20 +53,9 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   const take = async () => {
     if (!read?.ok) return;
     const parcel = read.about.name ?? (fileName || undefined);
-    if (chosen.length > 0) {
-      const done = await importSheets({
-        sheets: chosen.map(({ sheet }): Sheet => (parcel ? { ...sheet, parcel } : sheet)),
-        archetypes: read.archetypes,
-      });
-      if (!done.data) return setProblem(`${problemOf(done.error).detail} The rows are still here.`);
-    }
-    if (entries.length > 0) {
-      const added = await addStock({ sheets: [], entries });
-      if (!added.data) {
-        const parts = chosen.length > 0 ? 'The parts were imported, the stock was not. ' : '';
-        return setProblem(`${parts}${problemOf(added.error).detail} The rows are still here.`);
-      }
-    }
+    const sheets = chosen.map(({ sheet }): Sheet => (parcel ? { ...sheet, parcel } : sheet));
+    const ended = await takeIn(sheets, read.archetypes, entries);
+    if (!ended.ok) return setProblem(ended.words);
     void navigate(entries.length > 0 ? '/parts/stock' : '/parts?shelf=own');
   };
   const toggle = (id: string) =>
@@ -145,12 +128,21 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
           <button
             type="button"
             className="press strong mt-3"
-            disabled={chosen.length + entries.length === 0 || isLoading || isAdding}
+            disabled={chosen.length + entries.length === 0 || taking !== null}
             onClick={() => void take()}
           >
             {importWords(chosen.length, good.length, entries.length)}
           </button>
         </>
+      )}
+      {taking && taking.of > 0 && (
+        <p role="status" className="mt-2 flex items-center gap-3">
+          <progress max={taking.of} value={taking.done} aria-label="Parts imported" className="h-2 w-48 accent-[var(--ink)]" />
+          {taking.done} of {countWords(taking.of, 'part')} imported
+          <button type="button" className="press" onClick={stop}>
+            Stop
+          </button>
+        </p>
       )}
       {problem && (
         <p role="alert" className="bad mt-2">
