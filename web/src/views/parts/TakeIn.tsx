@@ -137,7 +137,12 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
       )}
       {taking && taking.of > 0 && (
         <p role="status" className="mt-2 flex items-center gap-3">
-          <progress max={taking.of} value={taking.done} aria-label="Parts imported" className="h-2 w-48 accent-[var(--ink)]" />
+          <progress
+            max={taking.of}
+            value={taking.done}
+            aria-label="Parts imported"
+            className="h-2 w-48 accent-[var(--ink)]"
+          />
           {taking.done} of {countWords(taking.of, 'part')} imported
           <button type="button" className="press" onClick={stop}>
             Stop
