@@ -125,3 +125,11 @@ test('drives on bare steel are offered rubber; once there, no more of it', () =>
 test('where no drive is reckoned, nothing is offered and the search is over at once', () => {
   expect(run(cube(), catalogue)).toEqual([]);
 });
+
+test('drives of the roof may be moved before the fan, where bays are free there', () => {
+  const roof = cube().add('coot-4', 2, { at: ['u2/roof.1', 'u2/roof.2'] });
+  const words = (made: Fixture) => quietWays(baseOf(made), few()).map((one) => one.words);
+  expect(words(roof)).toContain('Move 2 drives (G1, G2) to cage');
+  // Nowhere else to go, nothing is said.
+  expect(words(full()).filter((one) => one.startsWith('Move '))).toEqual([]);
+});

@@ -12,7 +12,7 @@ import { isKind, ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } fr
 import type { Catalogue } from '../../parts/catalogue';
 import type { UnitId } from '../../parts/ids';
 import type { PartOf } from '../../parts/resolve';
-import { listed, lower, mountable, swaps } from '../guesses';
+import { listed, lower, mountable, moveToFreeBays, swaps } from '../guesses';
 import { replaceEdit } from '../tryAt';
 import type { Base } from '../weigh';
 
@@ -28,7 +28,7 @@ export type QuietWay = {
 
 type MountGroup = Extract<SpotGroup, { type: 'fanMount' }>;
 
-/** All that is tried: fans, walls apart, supplies, coolers, chassis, rubber under drives, fewer drives, the place. */
+/** All that is tried: fans, walls apart, supplies, coolers, chassis, drives, bays, the place. */
 export const quietWays = (base: Base, catalogue: Catalogue): readonly QuietWay[] => [
   ...otherFans(base, catalogue),
   ...moreFans(base, catalogue),
@@ -36,6 +36,7 @@ export const quietWays = (base: Base, catalogue: Catalogue): readonly QuietWay[]
   ...otherParts(base, catalogue),
   ...chassisWays(base),
   ...driveWays(base, catalogue),
+  ...otherBays(base),
   ...places(base),
 ];
 
@@ -259,6 +260,29 @@ function fewerDrives(base: Base, catalogue: Catalogue): QuietWay[] {
         ];
       });
   });
+}
+
+/** The drives of one group of bays in free bays of another, where the air may be cooler. */
+function otherBays(base: Base): QuietWay[] {
+  const { units, layout } = base.assessment;
+  const groups = groupedBy(
+    ofKind(units, 'drive').flatMap((drive) => {
+      const spot = layout.at[drive.id]?.spot;
+      return spot ? [{ drive, where: `${spot.host}/${spot.key}` }] : [];
+    }),
+    ({ where }) => where,
+  );
+  return [...groups].flatMap(([where, own]) =>
+    moveToFreeBays(
+      base,
+      own.map(({ drive }) => drive),
+    ).map(({ words, edits }): QuietWay => ({
+      subject: `bays ${where}`,
+      words,
+      edits: () => edits,
+      touches: null,
+    })),
+  );
 }
 
 /** Another place in the same room. */
