@@ -310,6 +310,7 @@ export const FIELD_WORDS: { readonly [N in FactField]: FieldWords } = {
     fanHub: 'fan hub',
     mainsLead: 'mains cable',
     networkCable: 'network cable',
+    transceiver: 'transceiver for a network port',
     usbAngle: 'USB angle adapter',
     plugAngle: 'angled plug adapter',
     bootCard: 'memory card',
