@@ -1,6 +1,6 @@
 import same from 'fast-deep-equal';
 import type { Build, Edit } from '@inch-tower/core';
-import { isWhole, sectionOf } from './was';
+import { isWhole, sectionOf, withWas } from './was';
 
 /** An edit as it is made on another version: of a section with what both have changed in it. */
 export function onto(build: Build, edit: Edit): Edit {
@@ -11,6 +11,30 @@ export function onto(build: Build, edit: Edit): Edit {
   const merged = merge(was, edit.value, theirs);
   const value = edit.type === 'set.pool' ? eachInOneSet(merged as Pool, edit.value as Pool, was as Pool) : merged;
   return { ...edit, value, was: theirs } as unknown as Edit;
+}
+
+/**
+ * Edits that were made while looking at `shown`, as they are made on a later state of the same machine: of sections and
+ * of parts only what they changed, so that what was done a moment before and is not drawn yet stays.
+ */
+export function ontoLater(shown: Build, later: Build, asked: readonly Edit[]): readonly Edit[] {
+  if (shown === later) return withWas(later, asked);
+  let ground = later;
+  return withWas(shown, asked).map((edit) => {
+    if (edit.type === 'item.patch') return patchOnto(shown, ground, edit);
+    const next = onto(ground, edit);
+    if (isWhole(next)) ground = { ...ground, [sectionOf(next)]: next.value };
+    return next;
+  });
+}
+
+type ItemPatch = Extract<Edit, { type: 'item.patch' }>;
+function patchOnto(shown: Build, later: Build, edit: ItemPatch): Edit {
+  const itemIn = ({ items }: Build) => items.find(({ id }) => id === edit.item) as Plain | undefined;
+  const [was, theirs] = [itemIn(shown), itemIn(later)];
+  if (!was || !theirs) return edit;
+  const patch = Object.entries(edit.patch).map(([key, mine]) => [key, merge(was[key], mine, theirs[key])]);
+  return { ...edit, patch: Object.fromEntries(patch) as ItemPatch['patch'] };
 }
 
 type Pool = Build['pool'];

@@ -172,3 +172,24 @@ test('whatever order edits, answers, silences and looks come in, every edit take
     { numRuns: 150 },
   );
 });
+
+test('two answers given before the first is drawn are both kept: of a section, and of one price', async () => {
+  const { take, page, answer } = bench(rack(), settledQuickly);
+  const build = rack();
+  const unit = build.items.find(({ sheet }) => build.sheets[sheet]?.kind === 'drive')!.units[0].id;
+  const item = build.items.find(({ price, deal }) => price && deal === 'buy')!;
+  const [price, brief] = [item.price!, build.brief];
+  const all = [
+    take({ type: 'units.remove', units: [unit] }),
+    // What follows is made by somebody who sees none of it yet.
+    take({ type: 'set.brief', value: { ...brief, idleW: 51 } }),
+    take({ type: 'set.brief', value: { ...brief, peakW: 222 } }),
+    take({ type: 'item.patch', item: item.id, patch: { price: { ...price, minor: 189 } } }),
+    take({ type: 'item.patch', item: item.id, patch: { price: { ...price, doubtful: true } } }),
+  ];
+  expect(page.shown.build).toBe(build);
+  for (let i = 0; i < all.length; i++) await answer();
+  expect(await Promise.all(all)).toEqual(all.map(() => true));
+  expect(page.saved.brief).toMatchObject({ idleW: 51, peakW: 222 });
+  expect(page.saved.items.find(({ id }) => id === item.id)!.price).toMatchObject({ minor: 189, doubtful: true });
+});

@@ -1,4 +1,4 @@
-import { withWas } from '../saving/was';
+import { ontoLater } from '../saving/threeWay';
 import { makeStep, wantsSettling, type Build, type Edit, type Refusal, type Step } from '@inch-tower/core';
 
 /** What the settler needs of the worker and the page; none of it throws. */
@@ -120,7 +120,7 @@ export function createSettling(ports: SettlingPorts) {
     /** Takes edits of the machine shown; resolves once they are on the page, false where they were refused. */
     take(id: string, shown: Known, asked: readonly Edit[], words?: string): Promise<boolean> {
       const line = lines.get(id);
-      const edits = withWas(line?.tip ?? shown.build, asked);
+      const edits = ontoLater(shown.build, line?.tip ?? shown.build, asked);
       const made = makeStep(line?.tip ?? shown.build, edits);
       if (!made.ok) {
         ports.refused(id, made.words);

@@ -42,10 +42,12 @@ function Policy({ power, build }: { readonly power: PowerSeen; readonly build: B
     <div className="mt-1 border-t border-line pt-2 text-[13.5px]">
       <p>
         <span className="text-mid">Drives start </span>
-        {policyWords(spinUp)}
-        {spinUp.kind === 'waves' &&
-          '; the seconds count from the first wave, which firmware begins some 15 s after power-on'}
-        .{' '}
+        {policyWords(spinUp)}.{' '}
+        {spinUp.kind === 'waves' && (
+          <span className="text-mid">
+            The seconds count from the first wave, which firmware begins some 15 s after power-on.{' '}
+          </span>
+        )}
         {power.cannotWait > 0 && (
           <span className="text-mid">
             {power.cannotWait === 1 ? 'One drive cannot' : `${power.cannotWait} drives cannot`} wait for a turn, or
