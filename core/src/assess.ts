@@ -1,7 +1,8 @@
 import { briefAt } from './build/stageBrief';
 import type { Build } from './build/build';
 import type { Layout } from './build/layout';
-import { failuresOf, runningUnits, type FigureContext } from './figures/context';
+import { failuresOf, type FigureContext } from './figures/context';
+import { runningUnits } from './machine/running';
 import {
   createFigureStage,
   explainFigure,

@@ -163,4 +163,19 @@ describe('several machines as one column', () => {
     const met = Object.fromEntries(wishes.map((one) => [one.wish, one.met.join(' ')]));
     expect(met).toMatchObject({ idleW: 'yes no', usableTb: 'yes yes', hotSwap: 'yes yes' });
   });
+
+  test('drives wished later are those of all: what none has alone may add up, and is not called missing', () => {
+    const brief = { drivesLater: 12 };
+    const met = (...others: Fixture[]) =>
+      together(shelf().set({ brief }), ...others).wishes.map((one) => one.met.join(' '));
+    expect(met(shelf(), shelf())).toEqual(['no open']);
+    expect(met(shelf(), rack().add('brazier-800').add('tern-16i').add('barge-12', 4))).toEqual(['no yes']);
+  });
+
+  test('a machine that is made for no rack leaves the units of both open', () => {
+    const inRack = rack().add('brazier-800');
+    const { rows } = together(inRack, inRack, shelf());
+    expect(row(rows, 'rackUnits').cells[0]!.value).toBe(4);
+    expect(row(rows, 'rackUnits').cells[1]).toBeNull();
+  });
 });

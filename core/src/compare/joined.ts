@@ -20,9 +20,9 @@ const JOINS: Readonly<Record<Exclude<ComparedBy, 'verdict' | 'perTb'>, Joins>> =
   writeMBps: { by: 'most', each: false },
   rebuildH: { by: 'most', each: false },
   room: { by: 'sum', each: false },
-  rackUnits: { by: 'sum', each: false },
-  volumeL: { by: 'sum', each: false },
-  massKg: { by: 'sum', each: false },
+  rackUnits: { by: 'sum', each: true },
+  volumeL: { by: 'sum', each: true },
+  massKg: { by: 'sum', each: true },
 };
 const WORDS = { sum: 'together', most: 'the most of them', least: 'the least of them', level: 'as energy' } as const;
 

@@ -91,15 +91,18 @@ export function wishesMet(
 /** Wishes that machines meet together, by the number they are held against. */
 const TOGETHER: Partial<Record<Limit, { readonly by: ComparedBy; readonly most: boolean }>> = {
   usableTb: { by: 'usableTb', most: false },
-  drivesLater: { by: 'room', most: false },
   idleW: { by: 'idleW', most: true },
   peakW: { by: 'peakW', most: true },
   earDb: { by: 'earDb', most: true },
   moneyMinor: { by: 'priceNow', most: true },
   rackUnits: { by: 'rackUnits', most: true },
 };
-/** One machine that has it is enough for all: a fast port, room for later. */
-const ONE_IS_ENOUGH: ReadonlySet<Limit> = new Set(['networkGbPerS', 'usableLaterTb']);
+/** Where one machine that meets it is enough; what the others then lack may add up in the latter, and is open. */
+const ONE_IS_ENOUGH: Partial<Record<Limit, 'else worst' | 'else open'>> = {
+  networkGbPerS: 'else worst',
+  usableLaterTb: 'else open',
+  drivesLater: 'else open',
+};
 
 /** Whether several machines meet a wish together: by their number, else as the one that meets it least or best. */
 function limitMet(
@@ -110,7 +113,11 @@ function limitMet(
   currency: string,
 ): Met {
   const how = TOGETHER[wish];
-  if (!how || limit === null) return ONE_IS_ENOUGH.has(wish) && each.includes('yes') ? 'yes' : worstOf(each);
+  if (!how || limit === null) {
+    const one = ONE_IS_ENOUGH[wish];
+    if (one && each.includes('yes')) return 'yes';
+    return one === 'else open' ? 'open' : worstOf(each);
+  }
   const quantity = values?.[how.by]?.quantity;
   if (!quantity || (wish === 'moneyMinor' && each.includes('open'))) return 'open';
   const { value, lo, hi } = rangedOf(quantity);

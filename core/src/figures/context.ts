@@ -3,7 +3,7 @@ import type { Layout } from '../build/layout';
 import type { Need } from '../needs/cables';
 import type { SmallNeed } from '../needs/small';
 import { boxOf } from '../machine/hosts';
-import { sittersBySpot } from '../machine/sitters';
+import { runningUnits } from '../machine/running';
 import type { PlannedUnit } from '../machine/units';
 import type { Learned } from './readings/learned';
 
@@ -63,17 +63,6 @@ export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): F
 
 export const failuresOf = (wished: number | undefined): Pick<FigureContext, 'failuresSurvived' | 'failuresWished'> =>
   wished === undefined ? { failuresSurvived: 0 } : { failuresSurvived: wished, failuresWished: wished };
-
-/** Built-in units that a unit of the kit has displaced do not run. */
-export function runningUnits(units: readonly PlannedUnit[], layout: Layout): PlannedUnit[] {
-  const sitting = sittersBySpot(units, layout);
-  return units.filter((unit) => {
-    if (!unit.builtIn || unit.builtIn.fixed) return true;
-    const { host, key, n } = unit.builtIn.spot;
-    const there = sitting.get(`${host}/${key}.${n ?? 1}`) ?? sitting.get(`${host}/${key}`);
-    return !there || there.id === unit.id;
-  });
-}
 
 /** Like parts of one box: they are computed once and multiplied. */
 export type PartClass = {

@@ -1,6 +1,6 @@
 import { AS_OF, catalogue, cube, fixture, tweak, type Fixture } from '../testing/fixture';
 import { assess, createAssessor } from '../assess';
-import { runningUnits } from './context';
+import { runningUnits } from '../machine/running';
 import { FIGURE_IDS, FIGURES, flat, roomStage, type FigureId } from './figures';
 import { isFact, Ledger, rangeOfQuantity, type Working } from './quantity';
 import { cableNeeds } from '../needs/cables';

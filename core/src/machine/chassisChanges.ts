@@ -66,7 +66,9 @@ const COVER_CM2 = { full: 14.7, low: 9.1 } as const;
 const SHIELD_CM2 = 25;
 
 /** Pieces that are often left out at the rear, and let air in beside the fans there. */
-function leftOut({ openings, boardHoles }: Chassis): Mod[] {
+function leftOut({ openings, boardHoles, fanMounts }: Chassis): Mod[] {
+  // Without a place for fans at the rear or the top the air leaves where it can, and they change nothing.
+  if (!fanMounts.some(({ wall }) => wall === 'rear' || wall === 'top')) return [];
   const coversCm2 = openings
     .filter(({ forRiser }) => !forRiser)
     .reduce((sum, { count, height }) => sum + count * COVER_CM2[height], 0);
@@ -131,8 +133,9 @@ export function changeEffects(chassis: Chassis, effects: readonly Effect[]): str
       ? []
       : [
           `${Math.abs((after.rearOpenCm2 ?? 0) - (chassis.rearOpenCm2 ?? 0))} cm² ` +
-            `${(after.rearOpenCm2 ?? 0) > (chassis.rearOpenCm2 ?? 0) ? 'more' : 'less'} open at the rear: ` +
-            'fans there draw air in that passes no drive',
+            ((after.rearOpenCm2 ?? 0) > (chassis.rearOpenCm2 ?? 0)
+              ? 'more open at the rear: fans there draw air in that passes no drive'
+              : 'less open at the rear'),
         ]),
     ...(after.panelDb === chassis.panelDb
       ? []

@@ -1,5 +1,5 @@
 import type { Build } from '../build/build';
-import { printSpot, type Layout } from '../build/layout';
+import type { Layout } from '../build/layout';
 import { resolve, type PartOf } from '../parts/resolve';
 import { wantsPlate } from '../machine/accepts';
 import { groupAt } from '../machine/spotAt';
@@ -7,7 +7,7 @@ import { fanPlans } from './fanHeaders';
 import { networkWants } from './network';
 import { isSplittable, plugsOn } from './plugLoads';
 import { plugBalance } from './plugs';
-import { sittersBySpot } from '../machine/sitters';
+import { runningUnits } from '../machine/running';
 import { ofKind, seatSpot, unitsById, type PlannedUnit, type UnitOf } from '../machine/units';
 
 /**
@@ -230,7 +230,7 @@ function forFans(units: readonly PlannedUnit[], layout: Layout, kit: ReadonlyMap
  */
 function forPlugs(units: readonly PlannedUnit[], layout: Layout): Want[] {
   const chassis = ofKind(units, 'chassis');
-  const supplies = ofKind(units, 'supply').filter((unit) => !isDisplaced(unit, units, layout));
+  const supplies = ofKind(runningUnits(units, layout), 'supply');
   const wanting = (chassis.length > 0 ? chassis : [null]).flatMap((box, i) => {
     const own = supplies.filter((unit) => {
       const host = seatSpot(layout, unit)?.host;
@@ -260,13 +260,6 @@ function forPlugs(units: readonly PlannedUnit[], layout: Layout): Want[] {
     },
   ];
 }
-
-/** Whether a unit that came with its host has given its place to another. */
-const isDisplaced = (unit: PlannedUnit, units: readonly PlannedUnit[], layout: Layout): boolean => {
-  if (!unit.builtIn || unit.builtIn.fixed) return false;
-  const there = sittersBySpot(units, layout).get(printSpot(unit.builtIn.spot));
-  return there !== undefined && there.id !== unit.id;
-};
 
 type InBay = {
   readonly unit: UnitOf<'drive'>;

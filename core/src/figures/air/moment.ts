@@ -188,7 +188,8 @@ export class OnDay {
     ) => {
       const now = this.airAt(k, fan, heatW, around);
       if (path === 'board') {
-        const airC = now.insideC + neighbourK([othersW], this.speed(now));
+        const each = heats.map(() => othersW / heats.length);
+        const airC = now.insideC + neighbourK(each, this.speed(now));
         return { airC, tempC: airC + own * moduleKPerW(this.speed(now)) * module };
       }
       if (path === 'inside' || (path === 'stream' && now.isStill)) {

@@ -4,7 +4,7 @@ import { hindrances } from '../../figures/power/stagger';
 import { isConverter } from '../../figures/power/feeds';
 import { takesV } from '../../snags/powered/mains';
 import { isMainsWire } from '../../figures/power/upsShares';
-import { runningUnits } from '../../figures/context';
+import { runningUnits } from '../../machine/running';
 import { plugCases } from '../../figures/power/plugPlan';
 import { adaptersHold } from '../../figures/power/splitting';
 import { isSplittable, plugsOn, wireA } from '../../needs/plugLoads';
