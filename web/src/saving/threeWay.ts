@@ -1,5 +1,5 @@
 import same from 'fast-deep-equal';
-import type { Build, Edit } from '@inch-tower/core';
+import { makeStep, type Build, type Edit } from '@inch-tower/core';
 import { isWhole, sectionOf, withWas } from './was';
 
 /** An edit as it is made on another version: of a section with what both have changed in it. */
@@ -21,9 +21,9 @@ export function ontoLater(shown: Build, later: Build, asked: readonly Edit[]): r
   if (shown === later) return withWas(later, asked);
   let ground = later;
   return withWas(shown, asked).map((edit) => {
-    if (edit.type === 'item.patch') return patchOnto(shown, ground, edit);
-    const next = onto(ground, edit);
-    if (isWhole(next)) ground = { ...ground, [sectionOf(next)]: next.value };
+    const next = edit.type === 'item.patch' ? patchOnto(shown, ground, edit) : onto(ground, edit);
+    const step = makeStep(ground, [next]);
+    if (step.ok) ground = step.build;
     return next;
   });
 }

@@ -185,11 +185,18 @@ test('two answers given before the first is drawn are both kept: of a section, a
     take({ type: 'set.brief', value: { ...brief, idleW: 51 } }),
     take({ type: 'set.brief', value: { ...brief, peakW: 222 } }),
     take({ type: 'item.patch', item: item.id, patch: { price: { ...price, minor: 189 } } }),
-    take({ type: 'item.patch', item: item.id, patch: { price: { ...price, doubtful: true } } }),
+    take(
+      { type: 'item.patch', item: item.id, patch: { price: { ...price, doubtful: true } } },
+      { type: 'item.patch', item: item.id, patch: { price: { ...price, from: 'fair on the green' } } },
+    ),
   ];
   expect(page.shown.build).toBe(build);
   for (let i = 0; i < all.length; i++) await answer();
   expect(await Promise.all(all)).toEqual(all.map(() => true));
   expect(page.saved.brief).toMatchObject({ idleW: 51, peakW: 222 });
-  expect(page.saved.items.find(({ id }) => id === item.id)!.price).toMatchObject({ minor: 189, doubtful: true });
+  expect(page.saved.items.find(({ id }) => id === item.id)!.price).toMatchObject({
+    minor: 189,
+    doubtful: true,
+    from: 'fair on the green',
+  });
 });
