@@ -10,6 +10,7 @@ import { countWords } from '../../words/format';
 
 const LARGEST_BYTES = 20 * 1024 * 1024;
 type Good = Extract<FileRow, { ok: true }>;
+const NO_STOCK: ReturnType<typeof readStock> = { entries: [], same: 0, faults: [] };
 
 /** A file of parts: every row is looked at and held against what is here before any is taken in. */
 export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
@@ -28,15 +29,11 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   );
   const good = read?.ok ? read.rows.filter((row): row is Good => row.ok && row.what !== 'same') : [];
   const chosen = good.filter(({ sheet }) => !left.has(sheet.id));
-  const stock = useMemo(
-    () =>
-      readStock(
-        text,
-        (stocked?.stock ?? []).map(({ entry }) => entry),
-        freshId,
-      ),
-    [text, stocked],
-  );
+  // Until it is known what is here, nothing of a file's stock is offered: it might be here already.
+  const stock = useMemo(() => {
+    const here = stocked?.stock.map(({ entry }) => entry);
+    return here ? readStock(text, here, freshId) : NO_STOCK;
+  }, [text, stocked]);
   const known = new Set([...Object.keys(catalogue.sheets), ...chosen.map(({ sheet }) => sheet.id as string)]);
   const entries = withStock ? stock.entries.filter(({ sheet }) => known.has(sheet)) : [];
   const look = (next: string, name: string) => {
