@@ -47,7 +47,7 @@ const FOUND: Readonly<Record<string, readonly RegExp[]>> = {
     /fits\.supplyScrews: Ember 450 SFX goes into .* no screw points/,
   ],
   'reel-room': [
-    /caution reaches\.cardUplink: 24 drives on Tern 24i long could give 12,480 MB\/s; its (link|chip)/,
+    /note reaches\.cardUplink: 24 drives on Tern 24i long could give 12,480 MB\/s; its (link|chip) .* Only copies inside feel it/,
     /blocker fits\.cardLength: Tern 24i long is 3 mm too long: 315 mm, room for 312 mm to the fan wall/,
   ],
   'gauge-house': [

@@ -17,6 +17,7 @@ import { printFor, withOperatingPoint } from './figures/operatingPoint';
 import { feedWith } from './figures/power/feeds';
 import { yearLossOf, type YearLoss } from './figures/power/year';
 import { sharesOf, type Share } from './figures/shares';
+import { poolFlows, type PoolFlows } from './flow/flows';
 import type { UnitId } from './parts/ids';
 import { memoLast } from './memoLast';
 import { plugPlans, type PlugPlan } from './figures/power/plugPlan';
@@ -138,10 +139,11 @@ const snagsFrom = (
   pool: Build['pool'],
   cables: CableNeeds,
   changes: Build['changes'],
+  flows: PoolFlows,
   asOf: string,
 ): readonly Snag[] => {
   const { units, layout, small } = context;
-  return findSnags({ units, layout, outcome, context, figures, brief, pool, cables, small, changes, asOf });
+  return findSnags({ units, layout, outcome, context, figures, flows, brief, pool, cables, small, changes, asOf });
 };
 
 type Prepared = {
@@ -150,7 +152,7 @@ type Prepared = {
   readonly needs: CableNeeds;
   readonly small: readonly SmallNeed[];
   readonly context: FigureContext;
-  readonly full: FigureContext & { readonly room: ReturnType<typeof roomStage> };
+  readonly full: FigureContext & { readonly room: ReturnType<typeof roomStage>; readonly flows: PoolFlows };
 };
 
 /** All before figures, each stage with its last answer. */
@@ -162,6 +164,7 @@ function createPreparing(): (build: Build) => Prepared {
   );
   const runningStage = memoLast(runningUnits);
   const room = memoLast(roomStage);
+  const flowStage = memoLast(poolFlows);
   const needsStage = memoLast(needsFrom);
   const smallStage = memoLast(smallNeeds);
   const contextStage = memoLast(contextFrom);
@@ -189,7 +192,8 @@ function createPreparing(): (build: Build) => Prepared {
       printFor(build),
       build.readings.length > 0 ? build.readings : NO_READINGS,
     );
-    return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout) } };
+    const flows = flowStage(units, placed.layout, build.pool, build.brief.failuresSurvived, build.site.links);
+    return { units, placed, needs, small, context, full: { ...context, room: room(units, placed.layout), flows } };
   };
 }
 
@@ -207,7 +211,17 @@ export function createAssessor(): Assessor {
       const { units, placed, needs, small, context, full } = prepare(build);
       const { layout, stored, outcome } = placed;
       const figures = figureStage(full);
-      const snags = ruleStage(context, outcome, figures, briefAt(build), build.pool, needs, build.changes, asOf);
+      const snags = ruleStage(
+        context,
+        outcome,
+        figures,
+        briefAt(build),
+        build.pool,
+        needs,
+        build.changes,
+        full.flows,
+        asOf,
+      );
       const open = openStage(units, layout);
       const { unplaced, unconnected } = outcome;
       const status = statusOf(units, snags, open);

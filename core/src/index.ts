@@ -163,6 +163,7 @@ export {
 export { quieten, type Quieter, type QuietProgress } from './remedies/quieten/quieten';
 export type { Direction, Flow, Loaded, Rate } from './flow/flow';
 export { waysThrough } from './flow/waysThrough';
+export { linkInside, linkName } from './flow/linkWords';
 export { flowTold, type Burst, type CardShare, type FlowTold, type PoolFlow } from './flow/flowTold';
 export type { FlowLink } from './flow/links';
 export type { Rebuild } from './flow/rebuild';

@@ -13,7 +13,8 @@ export const DEMO_VERDICTS: Readonly<Record<string, Readonly<Record<string, stri
   },
   'field-kit': {
     'cooled.drives': 'Right: twelve busy SSDs in a small box without a fan, outdoors at 38 °C.',
-    'reaches.slotLink': 'Right: a card of four lanes in a slot of one halves six SSDs.',
+    'reaches.slotLink':
+      'Right: a card of four lanes in a slot of one halves six SSDs; the network is narrower, so a note.',
     'powered.wires': 'Right: its one cable of 20 AWG feeds all twelve; the rail is past its limit as well.',
     'powered.rails':
       'Right: twelve SSDs stream past what the converter gives on 5 V; at work only, and by what is typical of them.',

@@ -10,7 +10,9 @@ import { peakWallW, wallW } from '../figures/power/wall';
 import { Ledger, rangedOf, rangeOfQuantity, type Quantity, type Ranged } from '../figures/quantity';
 import { earIdleDb } from '../figures/sound/ear';
 import { filledMassG } from '../figures/weight';
+import { clientRates } from '../flow/flows';
 import { flowTold, type FlowTold } from '../flow/flowTold';
+import { rateQuantity } from '../flow/rateQuantity';
 import { ofKind } from '../machine/units';
 import { minorPerMajor, rateOf } from '../parts/currency';
 import { poolTold, type PoolSeen } from '../pool/poolTold';
@@ -18,7 +20,6 @@ import { verdictOf } from '../verdict';
 import { wiringFor } from '../wiring/wiring';
 import { joined } from './joined';
 import { outlinesOf, type Outline } from './outline';
-import { rateQuantity } from './rate';
 import { wishesMet, type WishRow } from './wishes';
 
 /** What machines are compared by, in the order it is asked. */
@@ -134,7 +135,7 @@ function valuedOf(build: Build, options: AssessOptions): Valued {
   const pool = poolTold(context);
   const told = flowTold(context, wiringFor(build, assessment));
   const flow = told.pools[0]?.flow;
-  const rates = flow && (flow.one.reading.neck ? flow.one : flow.inside);
+  const rates = flow && clientRates(flow).rates;
   const { rackUnits, volumeL, massKg } = sizeOf(context);
   const values: Values = {
     verdict: standing(assessment, exact),
@@ -156,8 +157,8 @@ function valuedOf(build: Build, options: AssessOptions): Valued {
     peakW: as(peakWallW(context, ledger)),
     earDb: as(earIdleDb(context, ledger)),
     hottestC: as(hottestDriveC(context, ledger)),
-    readMBps: rates ? as(rateQuantity('Read', rates.reading, context, ledger)) : null,
-    writeMBps: rates ? as(rateQuantity('Written', rates.writing, context, ledger)) : null,
+    readMBps: rates ? as(rateQuantity('Read', rates.reading, context.units, ledger)) : null,
+    writeMBps: rates ? as(rateQuantity('Written', rates.writing, context.units, ledger)) : null,
     rebuildH: as(rebuildQuantity(pool, told, ledger)),
     room: exact('room', assessment.figures['drives.room']?.value),
     rackUnits: exact('rackUnits', rackUnits),

@@ -1,4 +1,6 @@
 import type { Basis } from '../parts/sheet';
+import { fileRate } from '../flow/rateQuantity';
+import type { PoolFlows } from '../flow/flows';
 import { hottestDriveC } from './air/temperatures';
 import type { FigureContext } from './context';
 import { costNow } from './cost/money';
@@ -23,7 +25,7 @@ export type Figure = {
   readonly note?: string;
 };
 
-type Context = FigureContext & { readonly room: Room };
+type Context = FigureContext & { readonly room: Room; readonly flows: PoolFlows };
 type Definition = {
   readonly label: string;
   readonly uses: readonly (keyof Context)[];
@@ -89,6 +91,16 @@ export const FIGURES = {
     compute: hottestDriveC,
   },
   'sound.earIdleDb': { label: 'Noise at the ear', uses: [...RUNS, 'site'], compute: earIdleDb },
+  'flow.readMBps': {
+    label: 'Files read',
+    uses: ['units', 'flows'],
+    compute: (context, ledger) => fileRate('reading', context, ledger),
+  },
+  'flow.writeMBps': {
+    label: 'Files written',
+    uses: ['units', 'flows'],
+    compute: (context, ledger) => fileRate('writing', context, ledger),
+  },
   'cost.now': {
     label: 'Price',
     uses: ['units', 'needs', 'small', 'currency', 'rates', 'copies', 'bundles'],

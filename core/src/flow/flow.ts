@@ -27,6 +27,7 @@ export type Rate = {
   /** What would hold it back with that cured. */ readonly next: Loaded | null;
   /** Every link that carries some of it, the narrowest of each group, drives first. */
   readonly links: readonly Loaded[];
+  /** Every link by itself. */ readonly each: readonly Loaded[];
   /** MB/s that go through each link then, by its key. */ readonly through: ReadonlyMap<string, number>;
 };
 export type Flow = {
@@ -140,6 +141,7 @@ function rateOf(loads: Loads, slower: number): Rate {
     neck: neck ?? null,
     next: next ?? null,
     links,
+    each: all,
     through: new Map(all.map(({ link, perMBps }) => [link.key, perMBps * (neck?.allowsMBps ?? 0)])),
   };
 }
@@ -185,7 +187,8 @@ export function flowOf(tree: Tree, sets: readonly SetTold[], links: Links, slowe
     const loads = loadsOf(way);
     const all = used.reduce((sum, { mbPerS }) => sum + mbPerS, 0);
     // Drives that nothing reaches give a client nothing, however fast its link.
-    if (all === 0 || loads.size === 0) return { mbPerS: 0, neck: null, next: null, links: [], through: new Map() };
+    if (all === 0 || loads.size === 0)
+      return { mbPerS: 0, neck: null, next: null, links: [], each: [], through: new Map() };
     // What goes out of the network comes down from the memory, and the other way round.
     for (const port of used) {
       const part = port.mbPerS / all / FILE_SHARE;

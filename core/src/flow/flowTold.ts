@@ -2,10 +2,11 @@ import type { FigureContext } from '../figures/context';
 import { drivesFor } from '../machine/roles';
 import { ofKind } from '../machine/units';
 import { LAYOUTS } from '../pool/layouts';
-import { holding, mediumOf, poolOf, type SetTold } from '../pool/setsOf';
+import { holding, poolOf, type SetTold } from '../pool/setsOf';
 import { wishMBps } from '../links/rates';
 import type { Wiring } from '../wiring/rows';
 import { cardOfAll, flowOf, HALF_FULL, type Direction, type Flow } from './flow';
+import { poolsOver } from './flows';
 import { flowTree, type Tree } from './links';
 import { rebuildOver, type Rebuild } from './rebuild';
 
@@ -60,25 +61,20 @@ export function flowTold(context: FigureContext, wiring: Wiring): FlowTold {
   const tree = flowTree(context, wiring);
   const { links } = context.site;
   const all = holding(poolOf(context).sets);
-  const pools = (['disk', 'flash'] as const).flatMap((medium): PoolFlow[] => {
-    const sets = all.filter((told) => mediumOf(told) === medium);
-    if (sets.length === 0) return [];
-    const flow = flowOf(tree, sets, links);
+  const pools = poolsOver(tree, all, links).pools.map(({ medium, sets, flow }): PoolFlow => {
     const each = sets.map((told) => smallOf(told, tree));
     const slowest = (way: Direction) => sets.length * Math.min(...each.map((one) => one[way]));
     const drives = flow.inside.reading.links.filter(({ link }) => link.kind === 'drive');
     const give = Math.min(...drives.map(({ allowsMBps }) => allowsMBps));
     const gets = flow.one.reading.mbPerS;
-    return [
-      {
-        medium,
-        sets: sets.map(({ set }) => set.id),
-        flow,
-        halfFull: flowOf(tree, sets, links, HALF_FULL),
-        small: { reading: slowest('reading'), writing: slowest('writing') },
-        drivesOver: drives.length > 0 && gets > 0 ? give / gets : 0,
-      },
-    ];
+    return {
+      medium,
+      sets: sets.map(({ set }) => set.id),
+      flow,
+      halfFull: flowOf(tree, sets, links, HALF_FULL),
+      small: { reading: slowest('reading'), writing: slowest('writing') },
+      drivesOver: drives.length > 0 && gets > 0 ? give / gets : 0,
+    };
   });
   return {
     pools,

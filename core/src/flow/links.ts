@@ -19,6 +19,7 @@ export type FlowLink = {
   readonly mark: string;
   readonly carriesMBps: number;
   readonly half: boolean;
+  /** Of a cable the unit at its other end. */ readonly to?: string;
   /** Gives less the fuller it is. */ readonly disk?: true;
   /** The card that works out the parity of sets which are all behind it. */ readonly raid?: true;
 };
@@ -38,7 +39,7 @@ type Machine = { readonly units: readonly PlannedUnit[]; readonly layout: Layout
 const USB2_MBPS = 100;
 
 /** Every link between the drives, the memory and the network, as wired. */
-export const flowTree = (machine: Machine, wiring: Wiring): Tree => new Tracing(machine, wiring).tree();
+export const flowTree = (machine: Machine, wiring: Pick<Wiring, 'hosts'>): Tree => new Tracing(machine, wiring).tree();
 
 /** Follows cables, cards and slots from drives and ports to the memory; each link is made once. */
 class Tracing {
@@ -50,7 +51,7 @@ class Tracing {
 
   constructor(
     private readonly machine: Machine,
-    private readonly wiring: Wiring,
+    private readonly wiring: Pick<Wiring, 'hosts'>,
   ) {
     const { units, layout } = machine;
     this.byId = unitsById(units);
@@ -224,6 +225,7 @@ function cableLink(cables: readonly CableRow[], link: Known): FlowLink {
     mark: labels,
     carriesMBps,
     half: first.cable.carries.includes('usb') && first.carriesMBps < USB2_MBPS,
+    to: first.to.host,
   });
 }
 

@@ -2,6 +2,7 @@ import { groupedBy, type NonEmpty } from '../lists';
 import type { Build } from '../build/build';
 import type { Layout, SpotRef } from '../build/layout';
 import type { FigureContext } from '../figures/context';
+import type { PoolFlows } from '../flow/flows';
 import type { Figures } from '../figures/figures';
 import type { CableNeeds } from '../needs/cables';
 import type { SmallNeed } from '../needs/small';
@@ -17,6 +18,7 @@ export type Situation = {
   readonly outcome: Outcome;
   readonly context: FigureContext;
   readonly figures: Figures;
+  readonly flows: PoolFlows;
   readonly brief: Build['brief'];
   readonly pool: Build['pool'];
   readonly cables: CableNeeds;

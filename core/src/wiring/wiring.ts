@@ -20,16 +20,18 @@ import type { HostRow, CableRow, CableSource, Wiring } from './rows';
 import { runMm } from './runLength';
 
 /**
- * The data wiring of a machine by the board or card every cable starts at, in the order of their
- * places; cables are labelled #1, #2, … in that order: with a letter they would read like a drive's mark.
+ * The boards and cards that drives hang on with their cables, in the order of their places; cables are labelled #1, #2,
+ * … in that order: with a letter they would read like a drive's mark. `supply` says where each cable comes from.
  */
-function wiringOf(
+export function hostRows(
   units: readonly PlannedUnit[],
   layout: Layout,
-  needs: Pick<CableNeeds, 'spare'>,
-  boxed: readonly BoxedCable[],
-  unconnected: readonly PlannedUnit[],
-): Wiring {
+  supply: (cable: CableKind) => CableSource = () => ({ kind: 'buy' }),
+): HostRow[] {
+  return rowsAndPorts(units, layout, supply).hosts;
+}
+
+function rowsAndPorts(units: readonly PlannedUnit[], layout: Layout, supply: (cable: CableKind) => CableSource) {
   const byId = unitsById(units);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const ports = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
@@ -37,7 +39,6 @@ function wiringOf(
   const links = { lanes: lanesAt(units, layout), gen: genAt(units, layout) };
   const served = servedBy(units, layout);
   const machine = { byId, sataAlone: speaksSataAlone(ofKind(units, 'drive').map(({ part }) => part)) };
-  const supply = stockOf(units, needs, boxed);
   const used = new Set(layout.wires.flatMap((wire) => [...wire.host, ...wire.device].map(printSpot)));
   const feeders = new Map<string, string>();
   for (const wire of layout.wires)
@@ -106,6 +107,18 @@ function wiringOf(
       behind: feeders.get(unit.id) ?? null,
     };
   });
+  return { hosts, ports };
+}
+
+/** The data wiring of a machine: its hosts with their cables, what nothing is plugged into, and the lanes in use. */
+function wiringOf(
+  units: readonly PlannedUnit[],
+  layout: Layout,
+  needs: Pick<CableNeeds, 'spare'>,
+  boxed: readonly BoxedCable[],
+  unconnected: readonly PlannedUnit[],
+): Wiring {
+  const { hosts, ports } = rowsAndPorts(units, layout, stockOf(units, needs, boxed));
   return { hosts, loose: looseEnds(units, layout, ports, unconnected, needs), budgets: budgetsOf({ units, layout }) };
 }
 

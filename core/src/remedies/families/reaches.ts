@@ -122,7 +122,9 @@ export const REACHES = {
     ...addControllers(base, catalogue, (part) => part.largestDriveBytes === undefined),
     ...takeOut(about(base, snag)),
   ],
-  'reaches.slotLink': (base, snag, catalogue) => (snag.severity === 'note' ? [] : moveCards(base, snag, catalogue)),
+  // Lanes that carry all that is asked are worth knowing; to move a card that carries less costs nothing.
+  'reaches.slotLink': (base, snag, catalogue) =>
+    snag.severity === 'note' && snag.gap.unit !== 'MB/s' ? [] : moveCards(base, snag, catalogue),
   'reaches.cardUplink': (base, snag, catalogue) =>
     snag.severity === 'note'
       ? []

@@ -11,6 +11,7 @@ import { servedBy } from '../../wiring/servedBy';
 import { type DriveUnit } from '../../wiring/drivesOn';
 import { spotOf, unitById, type Situation } from '../situation';
 import type { Found } from '../words';
+import { feltIn } from './felt';
 
 /** The bays of the shelf next to the card, for drives of one chained behind it; null for what is not behind a shelf. */
 function headOfChain({ units, layout }: Situation, host: string): SpotRef | null {
@@ -99,9 +100,10 @@ export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
     const most = Math.round(carriedMBps(sharing, uplinks, edgeBuffering !== false, asks));
     const least = Math.round(carriedMBps(sharing, uplinks, edgeBuffering === true, asks));
     if (asked <= least) return [];
+    const felt = feltIn(situation, ({ to }) => to === spot.host, asked > most * 1.5 ? 'caution' : 'note');
     return [
       {
-        severity: asked > most * 1.5 ? 'caution' : 'note',
+        severity: felt.severity,
         at: [{ unit: spot.host }, ...drives.map(({ id }) => ({ unit: id }))],
         gap: { have: asked, limit: least, gap: least - asked, unit: 'MB/s' },
         facts: {
@@ -110,6 +112,7 @@ export function uplinkShare(situation: Situation): Found<'reaches.uplink'>[] {
           host: unitById(situation, spot.host)?.part.name ?? '',
           behind: new Set(drives.map(({ id }) => situation.layout.at[id]?.spot.host)).size - 1,
           most,
+          ...felt.facts,
           how:
             target.lanes === 1 && backplane.type === 'expander'
               ? 'a port multiplier'
@@ -141,9 +144,14 @@ export function addedChip(situation: Situation): Found<'reaches.addedChip'>[] {
       const asked = Math.round(drives.reduce((sum, unit) => sum + asks(unit), 0));
       const carries = linkMBps(chip.lanes, chip.gen);
       if (asked <= carries) return [];
+      const felt = feltIn(
+        situation,
+        (link) => link.group === `chip ${board.id} ${chip.key}`,
+        asked > carries * 1.5 ? 'caution' : 'note',
+      );
       return [
         {
-          severity: asked > carries * 1.5 ? 'caution' : 'note',
+          severity: felt.severity,
           at: drives.map(({ id }) => ({ unit: id })),
           because: [{ unit: board.id }],
           gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' },
@@ -153,6 +161,7 @@ export function addedChip(situation: Situation): Found<'reaches.addedChip'>[] {
             ports: rangesOf(chip.ns),
             lanes: chip.lanes,
             gen: chip.gen,
+            ...felt.facts,
           },
         },
       ];

@@ -8,6 +8,7 @@ import { drivesOn } from '../../wiring/drivesOn';
 import { isSeated, seatedBoard, spotOf, type Situation } from '../situation';
 import type { Found } from '../words';
 import { seatedCards } from '../cards';
+import { feltIn } from './felt';
 
 /**
  * A card on fewer lanes or an older generation than its own: said, and a caution where it then carries less than it
@@ -23,16 +24,16 @@ export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
     if (!spot || (group?.type !== 'slot' && group?.type !== 'm2')) return [];
     if (part.bus === 'pci') {
       const asked = part.kind === 'controller' ? wishesOn(situation, unit.id) : 0;
-      return asked > PCI_MBPS
-        ? [
-            {
-              severity: asked > PCI_MBPS * 1.5 ? 'caution' : 'note',
-              at: [{ unit: unit.id }],
-              gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' },
-              facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length },
-            },
-          ]
-        : [];
+      if (asked <= PCI_MBPS) return [];
+      const felt = feltIn(situation, ({ key }) => key === 'pci', asked > PCI_MBPS * 1.5 ? 'caution' : 'note');
+      return [
+        {
+          severity: felt.severity,
+          at: [{ unit: unit.id }],
+          gap: { have: PCI_MBPS, limit: asked, gap: PCI_MBPS - asked, unit: 'MB/s' },
+          facts: { card: part.name, bus: 'pci', drives: drivesOn(situation, unit.id).length, ...felt.facts },
+        },
+      ];
     }
     const have = Math.min(part.lanes, lanes(spot));
     const gen = Math.min(part.gen, genAt(situation.units, situation.layout)(spot));
@@ -49,15 +50,17 @@ export function cardLink(situation: Situation): Found<'reaches.slotLink'>[] {
           facts,
         },
       ];
-    if (need !== null && carries < need * NEARLY && carries < linkMBps(part.lanes, part.gen))
+    if (need !== null && carries < need * NEARLY && carries < linkMBps(part.lanes, part.gen)) {
+      const felt = feltIn(situation, ({ key }) => key === `slot ${unit.id}`, 'caution');
       return [
         {
-          severity: 'caution',
+          severity: felt.severity,
           at: [{ unit: unit.id }],
           gap: { have: carries, limit: Math.round(need), gap: carries - Math.round(need), unit: 'MB/s' },
-          facts,
+          facts: { ...facts, ...felt.facts },
         },
       ];
+    }
     return have < part.lanes
       ? [
           {
@@ -94,11 +97,21 @@ export function cardUplink(situation: Situation): Found<'reaches.cardUplink'>[] 
   }
   return [...alike.values()].map((cards): Found<'reaches.cardUplink'> => {
     const { unit, have, gen, carries, asked, chip, drives } = memberAt(cards, 0);
+    const own = new Set(cards.flatMap((one) => [`card ${one.unit.id}`, `slot ${one.unit.id}`]));
+    const felt = feltIn(situation, ({ key }) => own.has(key), asked > carries * 1.5 ? 'caution' : 'note');
     return {
-      severity: asked > carries * 1.5 ? 'caution' : 'note',
+      severity: felt.severity,
       at: cards.map((one) => ({ unit: one.unit.id })),
       gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' },
-      facts: { card: unit.part.name, cards: cards.length, drives, lanes: have, gen, chip: chip ? 'yes' : '' },
+      facts: {
+        card: unit.part.name,
+        cards: cards.length,
+        drives,
+        lanes: have,
+        gen,
+        chip: chip ? 'yes' : '',
+        ...felt.facts,
+      },
     };
   });
 }
@@ -121,12 +134,25 @@ export function m2Link(situation: Situation): Found<'reaches.m2Link'>[] {
     const carries = linkMBps(have, gen);
     const own = Math.min(linkMBps(part.lanes, part.pcieGen ?? 3), part.sequentialMBps);
     if (carries >= own * NEARLY) return [];
+    const felt = feltIn(
+      situation,
+      ({ key }) => key === `socket ${unit.id}`,
+      carries < asks(unit) * 0.67 ? 'caution' : 'note',
+    );
     return [
       {
-        severity: carries < asks(unit) * 0.67 ? 'caution' : 'note',
+        severity: felt.severity,
         at: [{ unit: unit.id }],
         gap: { have: carries, limit: own, gap: carries - own, unit: 'MB/s' },
-        facts: { drive: part.name, socket: group.label, gen, ownGen: part.pcieGen ?? 3, lanes: have, own: part.lanes },
+        facts: {
+          drive: part.name,
+          socket: group.label,
+          gen,
+          ownGen: part.pcieGen ?? 3,
+          lanes: have,
+          own: part.lanes,
+          ...felt.facts,
+        },
       },
     ];
   });
@@ -241,12 +267,13 @@ export function chipsetUplink(situation: Situation): Found<'reaches.chipsetUplin
   const on = usedLanes(situation, board, 'chipset');
   const asked = chipsetAsked(situation, board, on);
   if (asked <= carries) return [];
+  const felt = feltIn(situation, ({ key }) => key === `uplink ${board.id}`, asked > carries * 1.5 ? 'caution' : 'note');
   return [
     {
-      severity: asked > carries * 1.5 ? 'caution' : 'note',
+      severity: felt.severity,
       at: [{ unit: board.id }, ...on.map(({ unit }) => ({ unit: unit.id }))],
       gap: { have: asked, limit: carries, gap: carries - asked, unit: 'MB/s' },
-      facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen },
+      facts: { board: board.part.name, lanes: board.part.uplinkLanes, gen: board.part.uplinkGen, ...felt.facts },
     },
   ];
 }

@@ -1,5 +1,6 @@
 import type { Sized } from '../finding';
 import { round, n, mbps, number, type WordsOf } from '../wording';
+import { feltWords, type FeltFacts } from './felt';
 
 /** What each rule says besides its gap. */
 export type ReachesFacts = {
@@ -17,39 +18,48 @@ export type ReachesFacts = {
   'reaches.mostDevices': Sized<{ card: string; waiting: number }>;
   'reaches.largestDrive': Sized<{ host: string; count: number }>;
   'reaches.slotLink': Sized<
-    | { bus: 'pci'; card: string; drives: number }
-    | {
-        bus?: never;
-        card: string;
-        slot: string;
-        lanes: number;
-        own: number;
-        gen: number;
-        ownGen: number;
-        carries: number;
-      }
+    FeltFacts &
+      (
+        | { bus: 'pci'; card: string; drives: number }
+        | {
+            bus?: never;
+            card: string;
+            slot: string;
+            lanes: number;
+            own: number;
+            gen: number;
+            ownGen: number;
+            carries: number;
+          }
+      )
   >;
-  'reaches.cardUplink': Sized<{
-    card: string;
-    cards: number;
-    drives: number;
-    lanes: number;
-    gen: number;
-    chip: string;
-  }>;
-  'reaches.m2Link': Sized<{ drive: string; socket: string; gen: number; ownGen: number; lanes: number; own: number }>;
+  'reaches.cardUplink': Sized<
+    FeltFacts & {
+      card: string;
+      cards: number;
+      drives: number;
+      lanes: number;
+      gen: number;
+      chip: string;
+    }
+  >;
+  'reaches.m2Link': Sized<
+    FeltFacts & { drive: string; socket: string; gen: number; ownGen: number; lanes: number; own: number }
+  >;
   'reaches.bifurcation': Sized<{ carrier: string; slot: string; ways: string; by: 'sockets' | 'ports' }>;
   'reaches.laneBudget': Sized<{ processor: string; board: string }>;
-  'reaches.chipsetUplink': Sized<{ board: string; lanes: number; gen: number }>;
-  'reaches.addedChip': Sized<{ board: string; drives: number; ports: string; lanes: number; gen: number }>;
-  'reaches.uplink': Sized<{
-    drives: number;
-    bays: string;
-    host: string;
-    how: string;
-    behind: number;
-    most: number;
-  }>;
+  'reaches.chipsetUplink': Sized<FeltFacts & { board: string; lanes: number; gen: number }>;
+  'reaches.addedChip': Sized<FeltFacts & { board: string; drives: number; ports: string; lanes: number; gen: number }>;
+  'reaches.uplink': Sized<
+    FeltFacts & {
+      drives: number;
+      bays: string;
+      host: string;
+      how: string;
+      behind: number;
+      most: number;
+    }
+  >;
   'reaches.raid': { card: string; count: number; raid: 'fixed' | 'switchable' };
 };
 
@@ -96,13 +106,16 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
       f.bus === 'pci'
         ? `${n(f.drives, 'drive')} on ${f.card} ` +
           `${f.drives === 1 ? 'has' : 'share'} the PCI bus: ${mbps(s.gap.have)} for the ` +
-          `${mbps(s.gap.limit)} ${f.drives === 1 ? 'it' : 'they'} could give.`
+          `${mbps(s.gap.limit)} ${f.drives === 1 ? 'it' : 'they'} could give.${feltWords(f)}`
         : f.lanes === 0
           ? `${f.card}: ${f.slot} has no lanes while something else uses them.`
           : `${f.card} (x${f.own}, generation ${f.ownGen}) is on x${f.lanes} of generation ${f.gen} ` +
             'in ' +
-            `${f.slot}${s.gap.unit === 'MB/s' ? `: ${mbps(s.gap.have)} of ${mbps(s.gap.limit)} asked` : ''}.`,
+            f.slot +
+            (s.gap.unit === 'MB/s' ? `: ${mbps(s.gap.have)} of ${mbps(s.gap.limit)} asked.` : '.') +
+            feltWords(f),
     why: 'The length of a slot says nothing about its wiring; fewer lanes carry less.',
+    whyNote: 'A slot’s length says nothing about its lanes.',
   },
   'reaches.cardUplink': {
     title: 'Drives behind one card',
@@ -111,14 +124,15 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
       `${f.cards > 1 ? `each of ${f.cards} × ` : ''}${f.card} could give ` +
       `${mbps(s.gap.have)}; ` +
       `${f.chip ? 'its chip' : `its link (x${f.lanes}, generation ${f.gen})`} carries ` +
-      `${mbps(s.gap.limit)}.`,
+      `${mbps(s.gap.limit)}.${feltWords(f)}`,
     why: 'All of them at once get no more than that; dealt to several cards they get more.',
+    whyNote: 'Dealt to several cards they get more.',
   },
   'reaches.m2Link': {
     title: 'Link of an M.2 module',
     what: (f, s) =>
       `${f.drive} (generation ${f.ownGen}, x${f.own}) is in ${f.socket} at generation ` +
-      `${f.gen}, x${f.lanes}: ${mbps(s.gap.have)} of ${mbps(s.gap.limit)}.`,
+      `${f.gen}, x${f.lanes}: ${mbps(s.gap.have)} of ${mbps(s.gap.limit)}.${feltWords(f)}`,
     why: 'It works, at the speed of the socket.',
   },
   'reaches.bifurcation': {
@@ -140,8 +154,9 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
     title: 'Uplink of the chipset',
     what: (f, s) =>
       `What hangs on the chipset of ${f.board} asks ${mbps(s.gap.have)}; its uplink ` +
-      `(x${f.lanes}, generation ${f.gen}) carries ${mbps(s.gap.limit)}.`,
+      `(x${f.lanes}, generation ${f.gen}) carries ${mbps(s.gap.limit)}.${feltWords(f)}`,
     why: 'Drives, cards and network ports there hold each other when all are busy.',
+    whyNote: 'All that hangs there shares it.',
   },
   'reaches.uplink': {
     title: 'Shared uplink',
@@ -152,15 +167,16 @@ export const REACHES_WORDS: WordsOf<ReachesFacts> = {
       (f.most > s.gap.limit
         ? `${number(s.gap.limit)} to ${mbps(f.most)}, as it gathers or not, `
         : `${mbps(s.gap.limit)} `) +
-      `for the ${mbps(s.gap.have)} they could give.`,
+      `for the ${mbps(s.gap.have)} asked.${feltWords(f)}`,
     why: 'A second uplink doubles it where the backplane has one free.',
   },
   'reaches.addedChip': {
     title: 'Ports on an added chip',
     what: (f, s) =>
       `${n(f.drives, 'drive')} on ports ${f.ports} of ${f.board} could give ${mbps(s.gap.have)}; ` +
-      `their chip’s own link (x${f.lanes}, generation ${f.gen}) carries ${mbps(s.gap.limit)}.`,
+      `their chip’s own link (x${f.lanes}, generation ${f.gen}) carries ${mbps(s.gap.limit)}.${feltWords(f)}`,
     why: 'They look like the other ports; the chip behind them shares one narrow link.',
+    whyNote: 'They look like the other ports.',
   },
   'reaches.raid': {
     title: 'Firmware of the controller',

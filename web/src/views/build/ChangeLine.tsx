@@ -11,7 +11,8 @@ const SAID: readonly (readonly [FigureId, string])[] = [
   ['power.peakWallW', 'peak'],
   ['sound.earIdleDb', ''],
   ['cost.now', 'price'],
-  ['capacity.rawTb', 'raw'],
+  ['capacity.usableTb', 'usable'],
+  ['flow.readMBps', 'files read'],
   ['ports.free', 'ports free'],
 ];
 

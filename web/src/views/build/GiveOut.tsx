@@ -1,42 +1,30 @@
-import { memo } from 'react';
-import { DropdownMenu } from 'radix-ui';
-import type { Build } from '@inch-tower/core';
-import { useAppStore } from '../../state/store';
-import { benchWorker } from '../../worker/client';
-import { saveBill } from './saveBill';
-import { fileNameOf, saveBuildFile, saveFile } from '../saveFile';
+import { lazy, memo, Suspense, useState } from 'react';
+
+const load = () => import('./GiveOutMenu');
+const GiveOutMenu = lazy(load);
+const LOOK = 'plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline';
 
 /** The machine as files: as it is on the screen, saved or not. */
 export const GiveOut = memo(function GiveOut() {
-  // Read when it is asked for, so that the menu is not drawn again with every edit.
-  const store = useAppStore();
-  const withBuild = (act: (build: Build) => unknown) => () => {
-    const { build } = store.getState().bench;
-    if (build) void act(build);
-  };
-  const saveDrawing = async (build: Build) => {
-    const body = await benchWorker().drawing();
-    if (body !== null) saveFile(`${fileNameOf(build)}.svg`, body, 'image/svg+xml');
-  };
-  const item = 'flex min-h-8 cursor-pointer items-center px-3 outline-none data-[highlighted]:bg-wash';
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className="plain min-h-6 text-[13px] whitespace-nowrap text-mid hover:underline">
-        Export
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={4} className="z-10 border border-ink bg-sheet text-[13.5px]">
-          <DropdownMenu.Item className={item} onSelect={withBuild(saveBuildFile)}>
-            Build file, to open anywhere
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={withBuild(saveBill)}>
-            Bill as a table (CSV)
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={withBuild(saveDrawing)}>
-            Drawing to scale (SVG)
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+  const [isAsked, setIsAsked] = useState(false);
+  const shut = (
+    <button
+      type="button"
+      aria-haspopup="menu"
+      aria-expanded={false}
+      className={LOOK}
+      onPointerEnter={() => void load().catch(() => undefined)}
+      onFocus={() => void load().catch(() => undefined)}
+      onClick={() => setIsAsked(true)}
+    >
+      Export
+    </button>
+  );
+  return isAsked ? (
+    <Suspense fallback={shut}>
+      <GiveOutMenu className={LOOK} />
+    </Suspense>
+  ) : (
+    shut
   );
 });

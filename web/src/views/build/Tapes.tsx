@@ -1,16 +1,13 @@
-import { memo, useContext, useMemo, useState } from 'react';
-import { Popover } from 'radix-ui';
+import { lazy, memo, Suspense, useContext, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { dataDrives, type Explanation, type Figure, type HeardTicks } from '@inch-tower/core';
+import { dataDrives, type Figure, type FigureId, type HeardTicks } from '@inch-tower/core';
 import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
-import { benchWorker } from '../../worker/client';
 import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
 import { BenchContext } from '../bench/hooks/benchContext';
 import { markWords } from './markWords';
 import { Tape, type Pencil } from './Tape';
 import { TAPES, WANTS_MORE, type TapeOf } from './tapesOf';
-import { WorkingTree } from './WorkingTree';
 
 export function Tapes() {
   const build = useAppSelector((state) => state.bench.build);
@@ -63,6 +60,47 @@ const pencilsOf = (heard: HeardTicks | null | undefined): readonly Pencil[] =>
 
 const SET = 'inline-flex min-h-6 items-center whitespace-nowrap underline decoration-dotted max-[1100px]:hidden';
 
+const loadWorking = () => import('./TapeWorking');
+const TapeWorking = lazy(loadWorking);
+const fetchWorking = () => void loadWorking().catch(() => undefined);
+const NUMBER = 'plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline';
+
+type NumberProps = {
+  readonly id: FigureId;
+  readonly label: string;
+  /** What a screen reader says of it. */ readonly told: string;
+  readonly isOff: boolean;
+  readonly children: ReactNode;
+};
+/** A number that opens into its working; how it opens is fetched when somebody comes near it. */
+function NumberButton({ id, label, told, isOff, children }: NumberProps) {
+  const [isAsked, setIsAsked] = useState(false);
+  const shut = (
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      aria-label={told}
+      className={NUMBER}
+      disabled={isOff}
+      onPointerEnter={fetchWorking}
+      onFocus={fetchWorking}
+      onClick={() => setIsAsked(true)}
+    >
+      {children}
+    </button>
+  );
+  return isAsked && !isOff ? (
+    <Suspense fallback={shut}>
+      <TapeWorking id={id} label={label} told={told} className={NUMBER}>
+        {children}
+      </TapeWorking>
+    </Suspense>
+  ) : (
+    shut
+  );
+}
+
 type CellProps = {
   /** The id of the machine. */ readonly build: string;
   readonly tape: TapeOf;
@@ -84,17 +122,14 @@ const TapeCell = memo(function TapeCell({
   aside: extra,
   pencils,
 }: CellProps) {
-  const [explained, setExplained] = useState<Explanation | null>(null);
   const more = WANTS_MORE.has(tape.id);
   const mark = figure && limit !== undefined ? markWords(figure, limit, more) : null;
-  const open = async (opened: boolean) => {
-    setExplained(opened ? await benchWorker().explain(tape.id) : null);
-  };
   const number = figure
     ? tape.id === 'drives.room'
       ? `${figure.value} more`
       : figureNumber(tape.id, figure.value)
     : '–';
+  const told = `${label}: ${number} ${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`;
   return (
     <div className="min-w-0 border-r border-line px-3 pt-0.5 pb-1 last:border-r-0" data-figure={tape.id}>
       <div className="flex min-h-6 items-center justify-between gap-2 text-[12.5px] text-mid">
@@ -117,45 +152,21 @@ const TapeCell = memo(function TapeCell({
           </Link>
         ) : null}
       </div>
-      <Popover.Root onOpenChange={(opened) => void open(opened)}>
-        <Popover.Trigger
-          className="plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline"
-          disabled={!figure}
-          aria-label={
-            `${label}: ${number} ` + `${figure && tape.id !== 'drives.room' ? unitWords(figure) : ''}. Open the working`
-          }
-        >
-          <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>
-            {number}
+      <NumberButton id={tape.id} label={label} told={told} isOff={!figure}>
+        <span className="mono text-[16px] leading-6 font-medium xl:text-[18px]" data-value={figure?.value}>
+          {number}
+        </span>
+        {figure && tape.id !== 'drives.room' && (
+          <span className="mono text-[11px] text-mid xl:text-[11.5px]">
+            {unitWords(figure)} {rangeWords(tape.id, figure)}
           </span>
-          {figure && tape.id !== 'drives.room' && (
-            <span className="mono text-[11px] text-mid xl:text-[11.5px]">
-              {unitWords(figure)} {rangeWords(tape.id, figure)}
-            </span>
-          )}
-          {extra && (
-            <span className="truncate text-[12px] text-mid" title="free bays and free ports">
-              {extra}
-            </span>
-          )}
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            aria-label={`Working of ${label}`}
-            sideOffset={6}
-            collisionPadding={8}
-            className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4"
-          >
-            <h2 className="text-[15px] font-semibold">{label}</h2>
-            {explained ? (
-              <WorkingTree working={explained.working} id={tape.id} />
-            ) : (
-              <p className="text-mid">Working it out …</p>
-            )}
-            <Popover.Close className="press mt-3">Close</Popover.Close>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+        )}
+        {extra && (
+          <span className="truncate text-[12px] text-mid" title="free bays and free ports">
+            {extra}
+          </span>
+        )}
+      </NumberButton>
       <Tape
         id={tape.id}
         figure={figure}

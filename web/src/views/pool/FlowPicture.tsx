@@ -1,5 +1,5 @@
-import type { Rate } from '@inch-tower/core';
-import { linkName, rateWords } from './flowWords';
+import { linkName, type Rate } from '@inch-tower/core';
+import { rateWords } from './flowWords';
 
 const ROW_PX = 30;
 const BAR_PX = 9;

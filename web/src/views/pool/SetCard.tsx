@@ -1,7 +1,6 @@
-import { LAYOUTS, type PoolSet, type Rebuild, type SetLayout, type SetSeen } from '@inch-tower/core';
+import { LAYOUTS, linkInside, type PoolSet, type Rebuild, type SetLayout, type SetSeen } from '@inch-tower/core';
 import { RoleSelect } from '../build/RoleSelect';
 import { SetsPicture } from './SetsPicture';
-import { linkInside } from './flowWords';
 import { withLayout, withoutDrive, withoutSet, withRecord, type Sets } from './poolEdits';
 import { hoursWords, LAYOUT_HELP, oneIn, tb } from './poolWords';
 

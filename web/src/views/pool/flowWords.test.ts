@@ -1,15 +1,5 @@
-import type { FlowLink, Loaded, PoolFlow, Rate } from '@inch-tower/core';
-import {
-  burstWords,
-  cardWords,
-  fastAnswer,
-  linkInside,
-  linkName,
-  networkTold,
-  nextWords,
-  severalWords,
-  wasteWords,
-} from './flowWords';
+import { linkInside, linkName, type FlowLink, type Loaded, type PoolFlow, type Rate } from '@inch-tower/core';
+import { burstWords, cardWords, fastAnswer, networkTold, nextWords, severalWords, wasteWords } from './flowWords';
 
 const loaded = (kind: FlowLink['kind'], name: string, allowsMBps: number, count = 1): Loaded => ({
   link: { key: name, group: name, kind, name, mark: 'G1', carriesMBps: allowsMBps, half: false },
@@ -24,6 +14,7 @@ const rate = (neck: Loaded | null, next: Loaded | null): Rate => ({
   neck,
   next,
   links: [neck, next].flatMap((one) => one ?? []),
+  each: [],
   through: new Map(),
 });
 const both = (one: Rate) => ({ reading: one, writing: one });

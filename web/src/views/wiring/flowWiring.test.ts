@@ -16,6 +16,7 @@ const rate = (neck: FlowLink): Rate => ({
   neck: neckOf(neck),
   next: null,
   links: [],
+  each: [],
   through: new Map([
     ['cable #1 + #2', 800],
     ['cable #3', 200],

@@ -10,6 +10,8 @@ const CHANGES: readonly (readonly [id: FigureId, label: string])[] = [
   ['power.idleWallW', 'idle, W'],
   ['power.peakWallW', 'peak, W'],
   ['sound.earIdleDb', 'noise, dB(A)'],
+  ['flow.readMBps', 'files read, MB/s'],
+  ['flow.writeMBps', 'files written, MB/s'],
   ['cost.now', 'price'],
 ];
 

@@ -1,0 +1,55 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { Popover } from 'radix-ui';
+import type { Explanation, FigureId } from '@inch-tower/core';
+import { benchWorker } from '../../worker/client';
+import { WorkingTree } from './WorkingTree';
+
+type Props = {
+  readonly id: FigureId;
+  readonly label: string;
+  readonly told: string;
+  readonly className: string;
+  readonly children: ReactNode;
+};
+
+/** The working of a figure over its tape, open as it comes. */
+export default function TapeWorking({ id, label, told, className, children }: Props) {
+  const [isOpen, setIsOpen] = useState(true);
+  const [explained, setExplained] = useState<Explanation | null>(null);
+  useEffect(() => {
+    if (!isOpen) return undefined;
+    let isStale = false;
+    void benchWorker()
+      .explain(id)
+      .then((fresh) => {
+        if (!isStale) setExplained(fresh);
+      });
+    return () => {
+      isStale = true;
+      setExplained(null);
+    };
+  }, [isOpen, id]);
+  return (
+    <Popover.Root open={isOpen} onOpenChange={setIsOpen}>
+      <Popover.Trigger className={className} aria-label={told}>
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          aria-label={`Working of ${label}`}
+          sideOffset={6}
+          collisionPadding={8}
+          className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4"
+        >
+          <h2 className="text-[15px] font-semibold">{label}</h2>
+          {explained ? (
+            <WorkingTree working={explained.working} id={id} />
+          ) : (
+            <p className="text-mid">Working it out …</p>
+          )}
+          <Popover.Close className="press mt-3">Close</Popover.Close>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
