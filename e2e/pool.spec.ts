@@ -121,3 +121,25 @@ test('a drive chosen in the drawing is put into another set, and taken out of it
   await bench.settled();
   await expect.poll(sizes).toEqual([7, 8]);
 });
+
+test('drives added where sets are kept are offered to a set', async ({ page, request }) => {
+  const id = await copyOf(request, 'boathouse-rack', 'pool-adding');
+  const bench = await new BenchPage(page).open(id);
+  await page.getByRole('link', { name: 'Pool', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep these sets' }).click();
+  await bench.settled();
+  await bench.open(id, '?sel=u2/front.17&pane=try');
+  await bench.tryRow('barge-12').click();
+  await bench.settled();
+  const offer = page.getByLabel('Put 1 drive into a set');
+  await expect(offer.locator('option')).toHaveText([
+    'Put 1 drive into a set …',
+    'set1, double parity, 9 drives then: +12 TB',
+    'set2, double parity, 9 drives then: +12 TB',
+  ]);
+  await offer.selectOption({ index: 2 });
+  await expect(bench.changeLine).toContainText('1 drive put into set2');
+  await bench.settled();
+  const sizes = async () => (await storedBuild(request, id)).pool.sets.map(({ units }) => units.length);
+  await expect.poll(sizes).toEqual([8, 9]);
+});

@@ -8,7 +8,7 @@ import { setOf, type Drive, type SetTold } from './setsOf';
 /** The same sets with their drives dealt otherwise, and the things that then take no set with them any more. */
 export type Dealt = { readonly sets: readonly PoolSet[]; readonly saved: readonly Struck[]; readonly left: number };
 
-const losing = (singles: readonly Struck[]): Struck[] =>
+export const losing = (singles: readonly Struck[]): Struck[] =>
   singles.filter(({ things: [thing], worst }) => worst === 'lost' && thing?.kind !== 'drive');
 
 /**
@@ -36,7 +36,8 @@ type Cell = { readonly set: number; readonly size: number; readonly drives: Driv
 
 const isFull = ({ size, drives }: Cell): boolean => drives.length >= size;
 
-function dealSets(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): SetTold[] {
+/** The same sets with the drives dealt to them in turn; their members are the places a drive of theirs should have. */
+export function dealSets(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): SetTold[] {
   const members = new Set(sets.flatMap(({ drives }) => drives.map(({ id }) => id)));
   const { ways, needs } = hangingOf(machine, wiring, gone, members);
   // The card first, then its cable, then what it stands in: contiguous on every level.

@@ -1,9 +1,8 @@
 import { valueFor, memberAt, mapNonEmpty } from '../lists';
 import type { Build } from '../build/build';
-import type { Layout, Wire } from '../build/layout';
+import type { Layout, Seat, Wire } from '../build/layout';
 import { demandsFor } from '../links/demands';
 import { partsAlike } from './likeness';
-import { DRIVE_DATA_KEY } from '../links/ports';
 import { sourceOf } from '../links/passOn';
 import { liveWires, wireServing } from '../links/unconnected';
 import { isKind, type PlannedUnit } from '../machine/units';
@@ -71,26 +70,34 @@ export function keepPartnersApart(
   // Every exchange leaves fewer pairs on one card, so this ends.
   while ([...own.keys()].filter(apart).length > 0);
   if (standIn.size === 0) return layout;
-  // Who sits where another sat takes its bay, and the cable at its end.
+  return exchanged(layout, standIn);
+}
+
+/**
+ * A layout in which each drive of `standIn` sits where another sat: it takes its bay and the cable and plug at its end.
+ * Whoever moves keeps how it sat, or sits as `how` says.
+ */
+export function exchanged(layout: Layout, standIn: ReadonlyMap<string, string>, how?: Seat['how']): Layout {
   const now = new Map([...standIn].map(([unit, before]) => [before, unit]));
   const renamed = (wire: Wire): Wire =>
-    wire.device.some(({ host, key }) => key === DRIVE_DATA_KEY && now.has(host))
+    wire.device.some(({ host }) => now.has(host))
       ? {
           ...wire,
+          ...(how ? { how } : {}),
           device: mapNonEmpty(wire.device, (end) =>
-            end.key === DRIVE_DATA_KEY && now.has(end.host)
-              ? { ...end, host: now.get(end.host) as typeof end.host }
-              : end,
+            now.has(end.host) ? { ...end, host: now.get(end.host) as typeof end.host } : end,
           ),
         }
       : wire;
+  const seats = [...standIn].flatMap(([unit, before]) => {
+    const seat = layout.at[before];
+    return seat ? [[unit, { ...seat, ...(how ? { how } : {}) }] as const] : [];
+  });
   return {
     ...layout,
-    at: {
-      ...layout.at,
-      ...Object.fromEntries([...standIn].map(([unit, before]) => [unit, { ...layout.at[before]! }])),
-    },
+    at: { ...layout.at, ...Object.fromEntries(seats) },
     wires: layout.wires.map(renamed),
+    plugs: layout.plugs.map(renamed),
   };
 }
 

@@ -34,6 +34,7 @@ import type {
   SameTemperature,
   Gone,
   MemoryTold,
+  MovedOut,
   Mover,
   NextDrives,
   Worn,
@@ -104,6 +105,7 @@ export type OwnedLine = Omit<Reused, 'snags'> & { readonly found: readonly strin
 type PoolAnswer = PoolSeen & {
   readonly breaks: Breaks;
   readonly dealt: Dealt | null;
+  /** The same by moving drives, where sets are kept. */ readonly movedOut: MovedOut | null;
   readonly flow: FlowTold;
   readonly memory: MemoryTold;
   readonly worn: readonly Worn[];

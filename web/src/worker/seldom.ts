@@ -7,6 +7,7 @@ export {
   breaksOf,
   compareBuilds,
   dealtOut,
+  dealtPlaces,
   drawingSvg,
   enduranceOf,
   flowTold,

@@ -37,7 +37,7 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
 
     pool: () =>
       withOpen(({ build, assessment }, seldom) => {
-        const { breaksOf, dealtOut, enduranceOf, flowTold, goneOf, memoryTold } = seldom;
+        const { breaksOf, dealtOut, dealtPlaces, enduranceOf, flowTold, goneOf, memoryTold } = seldom;
         const { monthsUntilFull, poolOf, poolTold, powerBoxes, waysThrough, wiringFor } = seldom;
         const context = assessor.context(build);
         const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
@@ -45,11 +45,14 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
         const { sets } = poolOf(context);
         const breaks = breaksOf(assessment, wiring, gone, sets);
         const told = poolTold(context);
+        const dealt = dealtOut(assessment, wiring, gone, sets, breaks.singles);
+        const isKept = build.pool.sets.length > 0;
         return {
           ...told,
           ways: waysThrough(context, wiring, told.ways),
           breaks,
-          dealt: dealtOut(assessment, wiring, gone, sets, breaks.singles),
+          dealt,
+          movedOut: dealt && isKept ? dealtPlaces(build, createAssessor(), { asOf: asOf() }) : null,
           flow: flowTold(context, wiring),
           memory: memoryTold(context),
           worn: enduranceOf(context, build.brief),

@@ -2,9 +2,10 @@ import type { Build } from '../../build/build';
 import type { PartOf } from '../../parts/resolve';
 import { isKind } from '../../machine/units';
 import { dataDrives } from '../../machine/roles';
-import type { PoolSet } from '../../pool/layouts';
+import { LAYOUTS, type PoolSet } from '../../pool/layouts';
+import { joinings } from '../../pool/joining';
 import { asSets, proposeSets } from '../../pool/propose';
-import { holding, toldOf } from '../../pool/setsOf';
+import { toldOf } from '../../pool/setsOf';
 import type { Proposal } from '../../snags/snag';
 import { about, swaps } from '../guesses';
 import { equals } from './equals';
@@ -41,16 +42,22 @@ const setsAnew: Propose = ({ build, assessment: { units } }) => {
 };
 const ANEW = 'Lay all data drives out anew; a pool in use is copied off first';
 
-/** Drives that are in no set as sets of their own, beside those there are. */
+/** Drives that are in no set put into one that is kept, or into sets of their own. */
 const looseInSets: Propose = ({ build, assessment: { units } }) => {
-  const inSome = new Set(build.pool.sets.flatMap((set) => set.units));
-  const loose = dataDrives(units).filter(({ id }) => !inSome.has(id));
-  const made = holding(build.pool.sets.map((set) => toldOf(set, units)));
-  const weakest = made.length > 0 ? Math.min(...made.map(({ any }) => any)) : undefined;
-  const more = asSets(proposeSets(loose, build.brief.failuresSurvived ?? weakest), build.pool.sets);
-  return more.length === 0
-    ? []
-    : setsOf(build.pool, [...build.pool.sets, ...more], 'Make a set of the drives that are in none');
+  const inSome = new Set<string>(build.pool.sets.flatMap((set) => set.units));
+  const loose = new Set(dataDrives(units).flatMap(({ id }) => (inSome.has(id) ? [] : [id as string])));
+  return joinings(units, build.pool.sets, loose, build.brief.failuresSurvived)
+    .filter(({ isWide }) => !isWide)
+    .flatMap(({ into, sets }) =>
+      setsOf(build.pool, sets, into ? joinWords(into, loose.size) : 'Make a set of the drives that are in none'),
+    );
+};
+
+const joinWords = ({ id, layout, units }: PoolSet, more: number): string => {
+  const then = units.length + more;
+  return LAYOUTS[layout].kind === 'parity'
+    ? `Widen ${id} to ${then} drives; not every software can with data on it`
+    : `Put them in ${id}: ${then} drives then`;
 };
 
 const setsOf = (pool: Build['pool'], sets: readonly PoolSet[], words: string): Proposal[] =>

@@ -125,7 +125,10 @@ describe('sets as they are made', () => {
   test('drives in no set are told where sets are made, and can make one', () => {
     const loose = withSets(four, { layout: 'mirror2', units: disks(four, 1, 2) });
     expect(said(loose, 'lasts.loose')).toEqual(['note: 2 data drives are in no set.']);
-    expect(firstRemedy(loose, 'lasts.loose')).toEqual(['Make a set of the drives that are in none']);
+    expect(firstRemedy(loose, 'lasts.loose')).toEqual([
+      'Make a set of the drives that are in none',
+      'Put them in set1: 4 drives then',
+    ]);
     expect(find(four, 'lasts.loose')).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import type { FigureId } from '@inch-tower/core';
 import { bench } from '../../state/benchSlice';
 import { undo } from '../../state/benchThunks';
@@ -62,8 +63,27 @@ export function ChangeLine({
           Undo
         </button>
       )}
+      {said && view && <Joining added={newlyLoose(before, view)} />}
     </p>
   );
+}
+
+const JoinSet = lazy(() => import('./JoinSet'));
+const Joining = ({ added }: { readonly added: readonly string[] }) =>
+  added.length > 0 ? (
+    <Suspense>
+      <JoinSet added={added} />
+    </Suspense>
+  ) : null;
+
+/** Data drives in no set that were in the machine in none before. */
+function newlyLoose(before: BenchView | null, view: BenchView): string[] {
+  const looseIn = (one: BenchView | null) =>
+    one?.snags.flatMap(({ code, at }) =>
+      code === 'lasts.loose' ? at.flatMap((place) => ('unit' in place ? [place.unit] : [])) : [],
+    ) ?? [];
+  const had = new Set(looseIn(before));
+  return before ? looseIn(view).filter((unit) => !had.has(unit)) : [];
 }
 
 function changes(before: BenchView | null, view: BenchView): string[] {

@@ -1,8 +1,11 @@
 import { useState } from 'react';
-import type { Breaks, Dealt, PoolSet } from '@inch-tower/core';
+import type { Breaks, Dealt, MovedOut, PoolSet } from '@inch-tower/core';
+import { edit } from '../../state/benchThunks';
+import { useAppDispatch } from '../../state/store';
+import { countWords } from '../../words/format';
 import { thingName } from '../../words/struck';
 import { useStruckKey } from '../build/useStruck';
-import { breakRows, dealtWords, pairRows, type BreakRow } from './poolWords';
+import { breakRows, dealtWords, movedWords, pairRows, type BreakRow } from './poolWords';
 
 const SHOWN = 6;
 const MOST_STRUCK = 24;
@@ -11,11 +14,13 @@ const MOST_STRUCK = 24;
 export function BreaksPane({
   breaks,
   dealt,
+  movedOut,
   inUse,
   onSets,
 }: {
   readonly breaks: Breaks;
   readonly dealt: Dealt | null;
+  readonly movedOut: MovedOut | null;
   /** The sets are made, and may hold data. */ readonly inUse: boolean;
   readonly onSets: (sets: PoolSet[], words: string) => void;
 }) {
@@ -40,6 +45,7 @@ export function BreaksPane({
           ))}
         </tbody>
       </table>
+      {movedOut && <MoveOut {...movedOut} />}
       {dealt && (
         <p className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
           <button
@@ -69,6 +75,27 @@ export function BreaksPane({
           {isWhole ? 'Fewer' : `${pairs.length - SHOWN} more`}
         </button>
       )}
+    </div>
+  );
+}
+
+/** Drives moved to other bays, so that sets are as they are and hang on more. */
+function MoveOut(out: MovedOut) {
+  const dispatch = useAppDispatch();
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <button
+        type="button"
+        className="press no-print"
+        onClick={() => void dispatch(edit([...out.edits], `${countWords(out.moves.length, 'drive')} moved apart`))}
+      >
+        Move {countWords(out.moves.length, 'drive')}
+      </button>
+      <span>{movedWords(out)}</span>
+      <details className="w-full">
+        <summary className="min-h-6 cursor-pointer text-mid">Which goes where</summary>
+        <p className="mono">{out.moves.map(({ mark, to }) => `${mark} → ${to}`).join(', ')}</p>
+      </details>
     </div>
   );
 }

@@ -55,7 +55,13 @@ export function PoolQuestions({ pool, build, onSets }: PoolPaneProps) {
       )}
       {pool.breaks.singles.length > 0 && (
         <Question {...asks('breaks')} title="What may break?" answer={breaks.words} tone={breaks.tone}>
-          <BreaksPane breaks={pool.breaks} dealt={pool.dealt} inUse={!pool.isProposed} onSets={onSets} />
+          <BreaksPane
+            breaks={pool.breaks}
+            dealt={pool.dealt}
+            movedOut={pool.movedOut}
+            inUse={!pool.isProposed}
+            onSets={onSets}
+          />
         </Question>
       )}
       {flow && (

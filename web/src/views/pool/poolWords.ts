@@ -1,4 +1,5 @@
 import {
+  type MovedOut,
   FULL_SHARE,
   LAYOUTS,
   type Brief,
@@ -123,7 +124,15 @@ export function breaksAnswer({ singles }: Breaks): { readonly words: string; rea
 
 /** What dealing the drives over cards and cables saves; what it asks for first. */
 export function dealtWords({ saved, left }: Dealt, inUse: boolean): string {
-  const first = inUse ? 'A pool in use is copied off first. ' : '';
+  const first = inUse ? 'Or other sets; a pool in use is copied off first. ' : '';
+  return `${first}Dealt over what they hang on, ${savedWords(saved, left)}`;
+}
+
+/** What moving drives to other bays saves: it asks for their labels and nothing else. */
+export const movedWords = ({ saved, left }: Pick<MovedOut, 'saved' | 'left'>): string =>
+  `Each takes another’s bay and stays in its set; nothing is written anew: ${savedWords(saved, left)}`;
+
+function savedWords(saved: readonly Struck[], left: number): string {
   const kinds = new Map<string, Struck[]>();
   for (const one of saved) {
     const kind = one.things[0]?.kind ?? '';
@@ -131,7 +140,7 @@ export function dealtWords({ saved, left }: Dealt, inUse: boolean): string {
   }
   const which = [...kinds.values()].map((of) => lowerFirst(whatOf(of)).replace(/, each$/, '')).join(' and ');
   const more = left > 0 ? `; ${countWords(left, 'other thing still does', 'other things still do')}` : '';
-  return `${first}Dealt over what they hang on, ${which} no longer take${saved.length === 1 ? 's' : ''} a set${more}.`;
+  return `${which} no longer take${saved.length === 1 ? 's' : ''} a set${more}.`;
 }
 
 /** `things` are those that a press strikes out, where the row is about few. */
