@@ -169,6 +169,7 @@ export type { FlowLink } from './flow/links';
 export type { Rebuild } from './flow/rebuild';
 export { joinings, type Joining } from './pool/joining';
 export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/poolTold';
+export { stillWalls } from './figures/air/stillWalls';
 export { breaksOf, type Breaks, type SetState, type Struck, type StruckAlone, type Thing } from './pool/breaks';
 export { dealtOut, type Dealt } from './pool/deal';
 export { dealtPlaces, type MovedOut } from './remedies/dealPlaces';

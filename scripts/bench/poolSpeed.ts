@@ -7,6 +7,7 @@ import {
   poolOf,
   poolTold,
   powerBoxes,
+  stillWalls,
   wiringFor,
   type Build,
 } from '@inch-tower/core';
@@ -33,7 +34,7 @@ export function poolSpeed(
     say(`+ pool and flow, ${drives} drives`, `${both.toFixed(2)} ms`, `${budgetMs} ms`);
     const { sets } = poolOf(context);
     const matrix = time(Math.max(5, many / 5), () => {
-      breaksOf(assessment, wiring, gone, sets);
+      breaksOf(assessment, wiring, gone, sets, stillWalls({ ...context, units: [...context.units] }));
       dealtOut(assessment, wiring, gone, sets);
     });
     say(`loss matrix with pairs, ${drives} drives`, `${matrix.toFixed(1)} ms`, drives > 60 ? 'none' : '100 ms');

@@ -144,3 +144,22 @@ test('the metadata of a pool takes all sets with it: alone at once, as a mirror 
   expect(named('drive', mirrored.singles).filter(({ worst }) => worst === 'lost')).toEqual([]);
   expect(mirrored.drivePairs).toEqual({ lose: 1, of: 15 });
 });
+
+test('a row of fans standing still loses nothing, heats its sets, and makes no pair with anything', () => {
+  const made = three();
+  const all = byCard(made).flat();
+  const assessment = assessor.assess(made.build, AS_OF);
+  const context = assessor.context(made.build);
+  const gone = goneOf(context, powerBoxes(assessor.plugs(made.build), assessment.units));
+  const sets = [set('set1', 'parity2', all.slice(0, 12)), set('set2', 'parity2', all.slice(12))];
+  const told = sets.map((one) => toldOf(one, assessment.units));
+  const wiring = wiringFor(made.build, assessment);
+  const wall = { key: 'a/wall', label: 'Middle wall', fans: [{ unit: all[0]! as never, mark: 'K1' }] };
+  const strikes = breaksOf(assessment, wiring, gone, told, [{ ...wall, drives: all.slice(0, 3) as never }]);
+  const [fans] = named('fans', strikes.singles);
+  expect(fans).toMatchObject({ worst: 'hot', drives: 0, heated: 3, lost: [] });
+  expect(fans!.sets.map(({ state }) => state)).toEqual(['hot', 'lives']);
+  expect(strikes.pairs).toEqual(breaksOf(assessment, wiring, gone, told).pairs);
+  const cool = breaksOf(assessment, wiring, gone, told, [{ ...wall, drives: [] }]);
+  expect(named('fans', cool.singles)[0]).toMatchObject({ worst: 'lives', heated: 0 });
+});

@@ -1,6 +1,7 @@
 import { drivesFor } from '../machine/roles';
 import { isKind, seatSpot, unitsById, type PlannedUnit } from '../machine/units';
 import type { Layout } from '../build/layout';
+import type { StillWall } from '../figures/air/stillWalls';
 import type { Gone } from '../figures/power/gone';
 import type { UnitId } from '../parts/ids';
 import type { Wiring } from '../wiring/rows';
@@ -10,16 +11,18 @@ import type { SetTold } from './setsOf';
 /** What can be struck out: a drive, what drives hang on, sit in or are fed by. */
 export type Thing = {
   readonly key: string;
-  readonly kind: 'drive' | 'card' | 'cable' | 'cage' | 'box' | 'powerCable' | 'supply';
+  readonly kind: 'drive' | 'card' | 'cable' | 'cage' | 'box' | 'powerCable' | 'supply' | 'fans';
   readonly mark: string;
   readonly name: string;
   /** The unit to look at. */ readonly unit: UnitId;
 };
-export type SetState = 'lives' | 'short' | 'lost';
+/** `hot`: all drives are there, some past their limit on the hottest day. */
+export type SetState = 'lives' | 'short' | 'hot' | 'lost';
 /** What is left of each set with one thing, or two, struck out. */
 export type Struck = {
   readonly things: readonly Thing[];
   readonly drives: number;
+  /** Drives of the sets that get too hot. */ readonly heated: number;
   readonly sets: readonly { readonly id: string; readonly gone: number; readonly state: SetState }[];
   readonly worst: SetState;
 };
@@ -109,7 +112,7 @@ export function hangingOf(
   return { things: [...things.values()], ways, needs };
 }
 
-const RANK: Readonly<Record<SetState, number>> = { lives: 0, short: 1, lost: 2 };
+const RANK: Readonly<Record<SetState, number>> = { lives: 0, short: 1, hot: 2, lost: 3 };
 
 function stateOf({ set, drives }: SetTold, isGone: (id: UnitId) => boolean): { gone: number; state: SetState } {
   const lost = drives.filter(({ id }) => isGone(id));
@@ -135,12 +138,20 @@ export type Breaks = {
 type Strike = { readonly things: readonly Thing[]; readonly strike: (struck: readonly Thing[]) => StruckAlone };
 
 /** Everything that may fail, and what is left of the sets with some of it struck out. */
-function strikes(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Strike {
+function strikes(
+  machine: Machine,
+  wiring: Wiring,
+  gone: readonly Gone[],
+  sets: readonly SetTold[],
+  walls: readonly StillWall[],
+): Strike {
   const meta = sets.length === 0 ? [] : drivesFor(machine.units, 'meta');
   const members = new Set([...sets.flatMap(({ drives }) => drives), ...meta].map(({ id }) => id));
   const { things, ways, needs } = hangingOf(machine, wiring, gone, members);
+  const heats = new Map(walls.map((wall) => [`fans ${wall.key}`, wall.drives.filter((id) => members.has(id))]));
   const strike = (struck: readonly Thing[]): StruckAlone => {
     const keys = new Set(struck.map(({ key }) => key));
+    const heated = new Set(struck.flatMap(({ key }) => heats.get(key) ?? []));
     const isGone = (id: UnitId): boolean => {
       if ((needs.get(id) ?? []).some((key) => keys.has(key))) return true;
       const own = ways.get(id) ?? [];
@@ -150,18 +161,26 @@ function strikes(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: 
     const isBlind = meta.length > 0 && meta.every(({ id }) => isGone(id));
     const each = sets.map((told): Struck['sets'][number] => {
       const own = stateOf(told, isGone);
+      if (own.state !== 'lost' && !isBlind && told.drives.some(({ id }) => heated.has(id)))
+        return { id: told.set.id, ...own, state: 'hot' };
       return { id: told.set.id, ...own, ...(isBlind ? { state: 'lost' as const } : {}) };
     });
     const lost = [...members].filter(isGone);
     return {
       things: struck,
       drives: lost.length,
+      heated: heated.size,
       lost,
       sets: each,
       worst: each.reduce<SetState>((worst, { state }) => (RANK[state] > RANK[worst] ? state : worst), 'lives'),
     };
   };
-  return { things, strike };
+  const rows = walls.flatMap((wall): Thing[] => {
+    const [first] = wall.fans;
+    const mark = wall.fans.map((fan) => fan.mark).join(', ');
+    return first ? [{ key: `fans ${wall.key}`, kind: 'fans', mark, name: wall.label, unit: first.unit }] : [];
+  });
+  return { things: sets.length > 0 ? [...things, ...rows] : things, strike };
 }
 
 const worstFirst = (a: Struck, b: Struck) => RANK[b.worst] - RANK[a.worst] || b.drives - a.drives;
@@ -173,12 +192,19 @@ export function singlesOf(
   gone: readonly Gone[],
   sets: readonly SetTold[],
 ): readonly Struck[] {
-  const { things, strike } = strikes(machine, wiring, gone, sets);
+  const { things, strike } = strikes(machine, wiring, gone, sets, []);
   return things.map((one) => strike([one])).sort(worstFirst);
 }
 
-export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[], sets: readonly SetTold[]): Breaks {
-  const { things, strike } = strikes(machine, wiring, gone, sets);
+/** What fails, alone and two at once; `walls` are rows of fans that stand still. */
+export function breaksOf(
+  machine: Machine,
+  wiring: Wiring,
+  gone: readonly Gone[],
+  sets: readonly SetTold[],
+  walls: readonly StillWall[] = [],
+): Breaks {
+  const { things, strike } = strikes(machine, wiring, gone, sets, walls);
   const singles = things.map((one) => strike([one]));
   const alone = new Map(singles.map((one) => [one.things[0]!.key, one]));
   const isNew = (one: Struck): boolean =>
@@ -189,8 +215,10 @@ export function breaksOf(machine: Machine, wiring: Wiring, gone: readonly Gone[]
     );
   const pairs: Struck[] = [];
   const drivePairs = { lose: 0, of: 0 };
-  for (const [i, one] of things.entries())
-    for (const other of things.slice(i + 1)) {
+  // A row of fans takes nothing by itself, so neither does it with another.
+  const takes = things.filter(({ kind }) => kind !== 'fans');
+  for (const [i, one] of takes.entries())
+    for (const other of takes.slice(i + 1)) {
       const both = one.kind === 'drive' && other.kind === 'drive';
       if (both) drivePairs.of++;
       // What takes no drive alone may still take one beside another way that is gone.

@@ -9,6 +9,7 @@ export const KIND_OF_THING: Readonly<Record<Thing['kind'], string>> = {
   box: 'Box',
   powerCable: 'Power cable',
   supply: 'Supply',
+  fans: 'Fans',
 };
 /** What a thing that may fail is called, with its mark. */
 export function thingName({ kind, mark, name }: Thing): string {
@@ -20,8 +21,14 @@ export function thingName({ kind, mark, name }: Thing): string {
 export type StruckTold = { readonly says: string; readonly tone: 'bad' | 'warn' | 'good' };
 
 /** What is left of the sets. */
-export function struckWords({ drives, sets, worst }: Struck): StruckTold {
-  if (worst === 'lives') return { says: 'Nothing is gone.', tone: 'good' };
+export function struckWords({ things, drives, heated, sets, worst }: Struck): StruckTold {
+  if (worst === 'lives')
+    return { says: things[0]?.kind === 'fans' ? 'No drive gets too hot.' : 'Nothing is gone.', tone: 'good' };
+  if (worst === 'hot')
+    return {
+      says: `Nothing is gone; ${countWords(heated, 'drive')} too hot on the hottest day, all busy.`,
+      tone: 'warn',
+    };
   const gone = `${countWords(drives, 'drive')} gone`;
   if (worst === 'short')
     return { says: `${gone}: all lives on, short of ${drives === 1 ? 'one' : 'them'}.`, tone: 'warn' };

@@ -35,6 +35,7 @@ export {
   headerLines,
   scheduleOf,
   sizesFor,
+  stillWalls,
   soundOverAir,
   supplyOffers,
   targetOf,

@@ -38,12 +38,12 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
     pool: () =>
       withOpen(({ build, assessment }, seldom) => {
         const { breaksOf, dealtOut, dealtPlaces, enduranceOf, flowTold, goneOf, memoryTold } = seldom;
-        const { monthsUntilFull, poolOf, poolTold, powerBoxes, waysThrough, wiringFor } = seldom;
+        const { monthsUntilFull, poolOf, poolTold, powerBoxes, stillWalls, waysThrough, wiringFor } = seldom;
         const context = assessor.context(build);
         const gone = goneOf(context, powerBoxes(assessor.plugs(build), assessment.units));
         const wiring = wiringFor(build, assessment);
         const { sets } = poolOf(context);
-        const breaks = breaksOf(assessment, wiring, gone, sets);
+        const breaks = breaksOf(assessment, wiring, gone, sets, stillWalls(context));
         const told = poolTold(context);
         const dealt = dealtOut(assessment, wiring, gone, sets, breaks.singles);
         const isKept = build.pool.sets.length > 0;

@@ -103,7 +103,7 @@ function MoveOut(out: MovedOut) {
 /** One of the things of a row is struck out where it is: in the sets beside, in the drawing and in the wiring. */
 function StrikeOut({ things }: Pick<BreakRow, 'things'>) {
   const { key, strike } = useStruckKey();
-  if (things.length > MOST_STRUCK) return null;
+  if (things.length > MOST_STRUCK || things[0]?.kind === 'fans') return null;
   return (
     <span className="no-print flex flex-wrap items-center gap-x-2 text-[12.5px] text-mid">
       Strike out

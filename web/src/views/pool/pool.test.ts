@@ -1,6 +1,17 @@
 import type { Breaks, PoolTold, Struck, Thing } from '@inch-tower/core';
 import { besides, withDrives, withLayout, withoutDrive, withoutSet, withRecord } from './poolEdits';
-import { breakRows, hoursWords, oneIn, pairRows, storeAnswer, tb, wayName, workingWords } from './poolWords';
+import {
+  breakRows,
+  dealtWords,
+  hoursWords,
+  movedWords,
+  oneIn,
+  pairRows,
+  storeAnswer,
+  tb,
+  wayName,
+  workingWords,
+} from './poolWords';
 import { struckWords } from '../../words/struck';
 
 const all: PoolTold = {
@@ -56,6 +67,7 @@ const thing = (kind: Thing['kind'], mark: string): Thing => ({
 const struck = (things: Thing[], drives: number, state: 'short' | 'lost'): Struck => ({
   things,
   drives,
+  heated: 0,
   sets: [{ id: 'set1', gone: drives, state }],
   worst: state,
 });
@@ -108,4 +120,29 @@ test('sets are changed without losing the others, each under a name of its own',
   expect(withRecord(sets, 'set1', 65_536)[0]).toMatchObject({ recordBytes: 65_536 });
   expect(withRecord(withRecord(sets, 'set1', 65_536), 'set1', undefined)).toEqual(sets);
   expect(besides([sets[0]!], [sets[0]!, sets[1]!]).map(({ id }) => id)).toEqual(['set1', 'set2', 'set3']);
+});
+
+test('a row of fans takes nothing, and says what gets too hot', () => {
+  const still = (heated: number): Struck => ({
+    things: [{ key: 'fans a', kind: 'fans', mark: 'H1, H2', name: 'Middle wall', unit: 'u1' as never }],
+    drives: 0,
+    heated,
+    sets: [{ id: 'set1', gone: 0, state: heated > 0 ? 'hot' : 'lives' }],
+    worst: heated > 0 ? 'hot' : 'lives',
+  });
+  expect(breakRows([still(8), still(0)]).map(({ what, says, tone }) => [what, says, tone])).toEqual([
+    ['Fans H1, H2, Middle wall', 'Nothing is gone; 8 drives too hot on the hottest day, all busy.', 'warn'],
+    ['Fans H1, H2, Middle wall', 'No drive gets too hot.', 'good'],
+  ]);
+});
+
+test('what moving drives saves is said before what dealing sets anew asks', () => {
+  const saved = [struck([thing('card', 'G1')], 8, 'lost')];
+  expect(movedWords({ saved, left: 0 })).toBe(
+    'Each takes another’s bay and stays in its set; nothing is written anew: card G1, Tern 8i no longer takes a set.',
+  );
+  expect(dealtWords({ sets: [], saved, left: 1 }, true)).toBe(
+    'Or other sets; a pool in use is copied off first. Dealt over what they hang on, card G1, Tern 8i no longer ' +
+      'takes a set; 1 other thing still does.',
+  );
 });
