@@ -1,7 +1,7 @@
 import { briefAt } from './build/stageBrief';
 import type { Build } from './build/build';
 import type { Layout } from './build/layout';
-import { failuresOf, type FigureContext } from './figures/context';
+import { busyWith, failuresOf, type FigureContext } from './figures/context';
 import { runningUnits } from './machine/running';
 import {
   createFigureStage,
@@ -116,6 +116,7 @@ const contextFrom = (
   copies: number,
   bundles: Build['bundles'],
   failuresWished: number | undefined,
+  services: Build['brief']['services'],
   { needs }: CableNeeds,
   small: readonly SmallNeed[],
   kit: string,
@@ -126,6 +127,7 @@ const contextFrom = (
       ...{ units, layout, running, site, policy, pool, currency, rates, copies, bundles, needs, small },
       ...(workShare === undefined ? {} : { workShare }),
       ...failuresOf(failuresWished),
+      ...busyWith(services),
     },
     kit,
     readings,
@@ -140,10 +142,25 @@ const snagsFrom = (
   cables: CableNeeds,
   changes: Build['changes'],
   flows: PoolFlows,
+  profile: Build['profile'],
   asOf: string,
 ): readonly Snag[] => {
   const { units, layout, small } = context;
-  return findSnags({ units, layout, outcome, context, figures, flows, brief, pool, cables, small, changes, asOf });
+  return findSnags({
+    units,
+    layout,
+    outcome,
+    context,
+    figures,
+    flows,
+    profile,
+    brief,
+    pool,
+    cables,
+    small,
+    changes,
+    asOf,
+  });
 };
 
 type Prepared = {
@@ -187,6 +204,7 @@ function createPreparing(): (build: Build) => Prepared {
       build.copies,
       build.bundles,
       build.brief.failuresSurvived,
+      build.brief.services,
       needs,
       small,
       printFor(build),
@@ -220,6 +238,7 @@ export function createAssessor(): Assessor {
         needs,
         build.changes,
         full.flows,
+        build.profile,
         asOf,
       );
       const open = openStage(units, layout);

@@ -41,6 +41,7 @@ export {
   buildSchema,
   siteSchema,
   type Brief,
+  type Service,
   type Build,
   type Reading,
   type Item,

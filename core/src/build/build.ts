@@ -68,7 +68,25 @@ export const changeSchema = z.discriminatedUnion('kind', [
 ]);
 export type Change = z.infer<typeof changeSchema>;
 
-const featureSchema = z.enum(['ecc', 'hotSwap', 'remoteManagement', 'allFlash']);
+const featureSchema = z.enum([
+  'ecc',
+  'hotSwap',
+  'remoteManagement',
+  'allFlash',
+  'fanless',
+  'shingled',
+  'usbDrives',
+  'wornParts',
+]);
+/** What is to run beside the files: GB it takes, cores it keeps busy on average, whether it may never stand still. */
+const serviceSchema = z.strictObject({
+  name: z.string().min(1).max(80),
+  memoryGb: z.number().min(0).max(8192).optional(),
+  cores: z.number().min(0).max(512).optional(),
+  alwaysOn: z.boolean().optional(),
+  level: z.enum(['must', 'nice']),
+});
+export type Service = z.infer<typeof serviceSchema>;
 /** Wishes are goals to reach, limits are not to be passed. Every one is optional. */
 export const briefSchema = z.strictObject({
   purpose: z.string().max(2000).optional(),
@@ -97,6 +115,8 @@ export const briefSchema = z.strictObject({
   mustHave: z.array(featureSchema).optional(),
   /** What would be welcome: machines are compared by it, and nothing is tagged. */
   niceToHave: z.array(featureSchema).optional(),
+  notWanted: z.array(featureSchema).optional(),
+  services: z.array(serviceSchema).max(40).optional(),
 });
 export type Brief = z.infer<typeof briefSchema>;
 

@@ -67,3 +67,22 @@ test('without wishes there are no rows, and no machine either', () => {
   expect(met({}, small(), large())).toEqual({});
   expect(compareBuilds([], AS_OF).wishes).toEqual([]);
 });
+
+test('what is not wanted and each service are told by machine; of several one that carries it is enough', () => {
+  const brief: Brief = {
+    notWanted: ['remoteManagement'],
+    services: [
+      { name: 'Index', memoryGb: 40, level: 'must' },
+      { name: 'Mail', memoryGb: 2, cores: 1, alwaysOn: true, level: 'nice' },
+    ],
+  };
+  const first = small().set({ id: 'a', brief }).build;
+  const second = large().set({ id: 'b' }).build;
+  const bare = fixture().add('larder-8').set({ id: 'c' }).build;
+  const rows = compareBuilds([first, second, [first, second], bare], AS_OF).wishes;
+  expect(rows.map(({ wish, level, service, met: each }) => [service?.name ?? wish, level, ...each])).toEqual([
+    ['remoteManagement', 'not', 'yes', 'no', 'no', 'open'],
+    ['Index', 'must', 'no', 'yes', 'yes', 'open'],
+    ['Mail', 'nice', 'no', 'yes', 'yes', 'open'],
+  ]);
+});

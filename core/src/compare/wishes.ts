@@ -1,7 +1,8 @@
 import { createAssessor, type Assessment, type AssessOptions } from '../assess';
-import type { Brief, Build } from '../build/build';
+import type { Brief, Build, Service } from '../build/build';
 import type { FigureContext } from '../figures/context';
 import type { FigureId } from '../figures/figures';
+import { servicesTold } from '../figures/services';
 import { Ledger, rangedOf } from '../figures/quantity';
 import { minorPerMajor } from '../parts/currency';
 import type { ComparedBy, Values } from './compare';
@@ -28,8 +29,9 @@ type Limit =
 /** How a wish is met: `perhaps` where only the high end of what is known passes it, `open` where nothing is chosen. */
 export type Met = 'yes' | 'perhaps' | 'no' | 'open';
 export type WishRow = {
-  readonly wish: Limit | Feature;
-  readonly level: 'must' | 'nice';
+  readonly wish: Limit | Feature | 'service';
+  readonly level: 'must' | 'nice' | 'not';
+  /** Of a service what it is called, and what it asks for. */ readonly service?: Service;
   /** The number wished, as the brief keeps it; null for what is there or not. */
   readonly limit: number | null;
   readonly met: readonly Met[];
@@ -68,6 +70,7 @@ export function wishesMet(
   if (!first) return [];
   const { brief } = first;
   const features = [...(brief.mustHave ?? []), ...(brief.niceToHave ?? [])];
+  const unwanted = brief.notWanted ?? [];
   const asked = { ...brief, ...(features.length > 0 ? { mustHave: [...new Set(features)] } : {}) };
   const machines = columns.map((own) => own.map((build) => machineUnder(build, first, asked, options)));
   const limits = wishedLimits(first).map(({ wish, limit }): WishRow => ({
@@ -85,7 +88,21 @@ export function wishesMet(
     limit: null,
     met: machines.map((own) => worstOf(own.map((one) => one.feature(wish)))),
   }));
-  return [...limits, ...has];
+  const not = unwanted.map((wish): WishRow => ({
+    wish,
+    level: 'not',
+    limit: null,
+    met: machines.map((own) => worstOf(own.map((one) => one.without(wish)))),
+  }));
+  // A service runs on one machine of several: it is enough that one of them carries it.
+  const services = (brief.services ?? []).map((service): WishRow => ({
+    wish: 'service',
+    level: service.level,
+    limit: null,
+    service,
+    met: machines.map((own) => bestOf(own.map((one) => one.service(service)))),
+  }));
+  return [...limits, ...has, ...not, ...services];
 }
 
 /** Wishes that machines meet together, by the number they are held against. */
@@ -128,6 +145,7 @@ function limitMet(
   return passes(value) && passes(far) ? 'perhaps' : 'no';
 }
 
+const bestOf = (each: readonly Met[]): Met => (each.includes('yes') ? 'yes' : worstOf(each));
 /** The worst of what is known; open where nothing is. */
 const worstOf = (each: readonly Met[]): Met =>
   (['no', 'perhaps', 'yes'] as const).find((one) => each.includes(one)) ?? 'open';
@@ -148,6 +166,7 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
   const assessor = createAssessor();
   const assessment = assessor.assess(held, options);
   const { units, snags } = assessment;
+  const services = servicesTold(assessor.context(held), brief.services ?? [], build.profile);
   const said = (codes: readonly SnagCode[], where: (snag: Snag) => boolean = () => true): Met => {
     const found = snags.filter((snag) => codes.includes(snag.code) && where(snag));
     // That the room alone is louder than the wish is no fault of the machine.
@@ -170,6 +189,14 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
       isChosen(wish, assessment)
         ? said(['within.mustHave'], ({ facts }) => 'must' in facts && facts.must === wish)
         : 'open',
+    without: (wish: Feature): Met =>
+      isChosen(wish, assessment)
+        ? said(['within.notWanted'], ({ facts }) => 'unwanted' in facts && facts.unwanted === wish)
+        : 'open',
+    service(wanted: Service): Met {
+      const lacks = services.each.find(({ service }) => service === wanted)?.lacks;
+      return lacks == null ? 'open' : lacks.length === 0 ? 'yes' : 'no';
+    },
   };
 }
 
@@ -190,8 +217,14 @@ function isChosen(feature: Feature, { units }: Assessment): boolean {
       return some('board') && some('memory');
     case 'remoteManagement':
       return some('board');
+    case 'fanless':
+      return some('board');
+    case 'wornParts':
+      return units.length > 0;
     case 'hotSwap':
     case 'allFlash':
+    case 'shingled':
+    case 'usbDrives':
       return dataDrives(units).length > 0;
   }
 }

@@ -5,6 +5,7 @@ import type { SmallNeed } from '../needs/small';
 import { boxOf } from '../machine/hosts';
 import { runningUnits } from '../machine/running';
 import type { PlannedUnit } from '../machine/units';
+import { busyCoresOf } from './services';
 import type { Learned } from './readings/learned';
 
 /** Under a policy that holds a temperature: the duty on a normal and the hottest day, and whether it is held there. */
@@ -30,6 +31,7 @@ export type FigureContext = {
   readonly unsteered?: ReadonlySet<string>;
   /** What readings of the machine say of the facts it is reckoned from. */ readonly learned?: Learned;
   /** How far from idle to busy an hour of work goes, where the profile says it. */ readonly workShare?: number;
+  /** Cores that services keep busy at all hours. */ readonly busyCores?: number;
   readonly currency: string;
   /** What one of another currency is worth in that of the build. */ readonly rates: Readonly<Record<string, number>>;
   /** Machines alike that are bought together. */ readonly copies: number;
@@ -58,7 +60,13 @@ export function figureContext(build: Omit<Build, 'layout'>, settled: Settled): F
     copies,
     bundles,
     ...failuresOf(brief.failuresSurvived),
+    ...busyWith(brief.services),
   };
+}
+
+export function busyWith(services: Build['brief']['services']): Pick<FigureContext, 'busyCores'> {
+  const busyCores = busyCoresOf(services);
+  return busyCores === undefined ? {} : { busyCores };
 }
 
 export const failuresOf = (wished: number | undefined): Pick<FigureContext, 'failuresSurvived' | 'failuresWished'> =>

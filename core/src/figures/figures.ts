@@ -32,7 +32,7 @@ type Definition = {
   readonly compute: (context: Context, ledger: Ledger) => Quantity | null;
 };
 
-const RUNS = ['running', 'units', 'layout', 'policy', 'heldDuty', 'learned'] as const;
+const RUNS = ['running', 'units', 'layout', 'policy', 'heldDuty', 'learned', 'busyCores'] as const;
 /** What is asked at the wall rests on its volts too. */
 const AT_WALL = [...RUNS, 'site'] as const;
 

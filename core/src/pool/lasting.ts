@@ -1,5 +1,6 @@
-import type { Brief } from '../build/build';
+import type { Brief, Service } from '../build/build';
 import type { FigureContext } from '../figures/context';
+import { SYSTEM_GB } from '../figures/services';
 import { groupedBy } from '../lists';
 import { drivesFor } from '../machine/roles';
 import { ofKind } from '../machine/units';
@@ -66,23 +67,24 @@ export function enduranceOf(context: FigureContext, { growthTbPerMonth }: Brief)
 /** What the memory is wanted for, GB: as advice, by what is usual. */
 export type MemoryTold = {
   readonly hasGb: number;
-  readonly wants: readonly { readonly what: 'system' | 'reads' | 'cache'; readonly gb: number }[];
+  readonly wants: readonly { readonly what: 'system' | 'reads' | 'cache' | 'services'; readonly gb: number }[];
   readonly wantGb: number;
 };
-const SYSTEM_GB = 4;
 /** GB for what is read again, a TB of room: typical. */
 const READS_GB_PER_TB = 0.5;
 const MOST_READS_GB = 64;
 /** Share of a read cache that keeping track of it takes: records of 32 KiB at some 100 bytes each. */
 const TRACK_SHARE = 0.003;
 
-export function memoryTold(context: FigureContext): MemoryTold {
+export function memoryTold(context: FigureContext, services: readonly Service[] = []): MemoryTold {
   const { units } = context;
   const usableTb = poolOf(context).sets.reduce((sum, { bytes }) => sum + bytes.data, 0) / TERABYTE;
+  const servicesGb = services.reduce((sum, { level, memoryGb = 0 }) => sum + (level === 'must' ? memoryGb : 0), 0);
   const cacheGb = drivesFor(units, 'cache').reduce((sum, { part }) => sum + part.capacityBytes, 0) / 1e9;
   const wants = [
     { what: 'system' as const, gb: SYSTEM_GB },
     { what: 'reads' as const, gb: Math.min(MOST_READS_GB, READS_GB_PER_TB * usableTb) },
+    ...(servicesGb > 0 ? [{ what: 'services' as const, gb: servicesGb }] : []),
     ...(cacheGb > 0 ? [{ what: 'cache' as const, gb: TRACK_SHARE * cacheGb }] : []),
   ];
   return {

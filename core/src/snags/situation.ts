@@ -23,6 +23,7 @@ export type Situation = {
   readonly pool: Build['pool'];
   readonly cables: CableNeeds;
   readonly small: readonly SmallNeed[];
+  readonly profile: Build['profile'];
   readonly changes: Build['changes'];
   /** ISO date that ages are read at. */
   readonly asOf: string;

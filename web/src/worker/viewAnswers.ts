@@ -54,7 +54,7 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
           dealt,
           movedOut: dealt && isKept ? dealtPlaces(build, createAssessor(), { asOf: asOf() }) : null,
           flow: flowTold(context, wiring),
-          memory: memoryTold(context),
+          memory: memoryTold(context, build.brief.services),
           worn: enduranceOf(context, build.brief),
           monthsUntilFull: monthsUntilFull(told.all.leastTb, build.brief),
         };

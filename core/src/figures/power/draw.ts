@@ -6,6 +6,7 @@ import { kept } from '../kept';
 import { dutyOf, speedShare, turningAlike } from '../operating';
 import { Ledger, type Quantity } from '../quantity';
 import { fedClasses, type FedClass } from './fedClasses';
+import { busyShare } from '../services';
 import { spinsUp } from './spinsUp';
 
 /** States in which power is reckoned: all but off. */
@@ -97,6 +98,30 @@ export function inState({ workShare }: FigureContext, part: Part, state: PowerSt
   );
 }
 
+/** While the host rests, services that are always on keep some of its cores busy. */
+function withServices(
+  context: FigureContext,
+  part: Part,
+  resting: Quantity,
+  state: PowerState,
+  ledger: Ledger,
+): Quantity {
+  const share = AT_REST.has(state) ? busyShare(context) : 0;
+  if (share === 0) return resting;
+  return ledger.map(
+    `${part.name} with its services`,
+    'W',
+    [
+      resting,
+      ledger.fact(part, 'idleW'),
+      ledger.fact(part, 'busyW'),
+      ledger.given('Cores busy with services', share, ''),
+    ],
+    'at least idle + busy cores ÷ cores × (busy − idle)',
+    (rest, idle, busy, of) => Math.max(rest, idle + of * (busy - idle)),
+  );
+}
+
 function unitWatts(context: FigureContext, unit: PlannedUnit, state: PowerState, ledger: Ledger): Quantity | null {
   const { part } = unit;
   switch (part.kind) {
@@ -109,7 +134,7 @@ function unitWatts(context: FigureContext, unit: PlannedUnit, state: PowerState,
       return ledger.map(
         part.name,
         'W',
-        [inState(context, part, state, ledger)],
+        [withServices(context, part, inState(context, part, state, ledger), state, ledger)],
         `package W / ${share}`,
         (watts) => watts / share,
       );

@@ -9,6 +9,7 @@ import { about, addControllers, listed, MOST_OF_A_KIND, mountable, swaps } from 
 import { driveWays } from '../quieten/ways';
 import type { Base } from '../weigh';
 import { movesAsMuch, otherFans } from './otherFans';
+import { forServices, notWanted } from './services';
 import { addPart, type Propose, type Proposes } from './shared';
 
 /** Fans that turn slower, as far as drives and cards stay cool and nothing else gets too hot by it. */
@@ -191,5 +192,7 @@ export const WITHIN = {
       .slice(0, MOST_OF_A_KIND)
       .map((part) => addPart(base, catalogue, part)),
   'within.mustHave': twins,
+  'within.notWanted': notWanted,
+  'within.services': forServices,
   'within.sound': sound,
 } as const satisfies Proposes;

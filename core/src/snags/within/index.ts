@@ -3,7 +3,6 @@ import {
   idleWithinBrief,
   liftedByTwo,
   moneyWithinBrief,
-  mustHaves,
   networkWithinBrief,
   otherCurrency,
   peakWithinBrief,
@@ -13,6 +12,8 @@ import {
   usableLaterWithinBrief,
   usableWithinBrief,
 } from './rules';
+import { mustHaves, notWanted } from './features';
+import { servicesFit } from './services';
 import type { RulesOf } from '../words';
 import type { WithinFacts } from './words';
 
@@ -29,6 +30,8 @@ export const WITHIN: RulesOf<WithinFacts> = {
   'within.usableLater': usableLaterWithinBrief,
   'within.network': networkWithinBrief,
   'within.mustHave': mustHaves,
+  'within.notWanted': notWanted,
+  'within.services': servicesFit,
   'within.currency': otherCurrency,
   'within.sound': soundWithinBrief,
 };

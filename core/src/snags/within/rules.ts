@@ -11,7 +11,6 @@ import { chassisOf, type Situation } from '../situation';
 import type { PartOf } from '../../parts/resolve';
 import type { Facts, Place, FindingOf, Sized } from '../finding';
 import type { Found } from '../words';
-import { inFixedBays } from '../fits/holds';
 
 /** A figure against a wish: over it by its likely value, or only by its bad end and by more than `slack`. */
 function overWish<F extends Facts>(
@@ -322,46 +321,6 @@ export function networkWithinBrief(situation: Situation): Found<'within.network'
       ]
     : [];
 }
-
-/** Must-haves of the brief that a part chosen so far does not give. */
-export function mustHaves(situation: Situation): Found<'within.mustHave'>[] {
-  return (situation.brief.mustHave ?? []).flatMap((wish): Found<'within.mustHave'>[] => {
-    const lacking = LACKS[wish](situation);
-    return lacking.length
-      ? [
-          {
-            severity: 'caution',
-            at: lacking.map((unit) => ({ unit: unit.id })),
-            facts: {
-              must: wish,
-              wish: MUST_WORDS[wish],
-              parts: [...new Set(lacking.map((unit) => unit.part.name))].join(', '),
-            },
-          },
-        ]
-      : [];
-  });
-}
-
-type Must = NonNullable<Situation['brief']['mustHave']>[number];
-
-const MUST_WORDS: Readonly<Record<Must, string>> = {
-  ecc: 'ECC memory',
-  hotSwap: 'hot swap',
-  remoteManagement: 'remote management',
-  allFlash: 'all flash',
-};
-
-const LACKS: Readonly<Record<Must, (situation: Situation) => Situation['units']>> = {
-  ecc: ({ units }) => [
-    ...ofKind(units, 'memory').filter((unit) => !unit.part.ecc),
-    ...ofKind(units, 'board').filter((unit) => !unit.part.memoryEcc),
-    ...ofKind(units, 'processor').filter((unit) => !unit.part.memoryEcc),
-  ],
-  hotSwap: inFixedBays,
-  remoteManagement: ({ units }) => ofKind(units, 'board').filter((unit) => !unit.part.remoteManagement),
-  allFlash: ({ units }) => dataDrives(units).filter((unit) => unit.part.medium === 'disk'),
-};
 
 /** Parts to buy whose price is in a currency without a rate, or that have none: the sum is without them. */
 export function otherCurrency(situation: Situation): Found<'within.currency'>[] {

@@ -3,7 +3,7 @@ import type { Build } from '../../build/build';
 import { mm, n, round, over, type WordsOf } from '../wording';
 
 /** What each rule says besides its gap. */
-type Must = NonNullable<Build['brief']['mustHave']>[number];
+export type Feature = NonNullable<Build['brief']['mustHave']>[number];
 export type WithinFacts = {
   'within.money': Sized<{ currency: string }>;
   'within.idle': Sized<Record<never, never>>;
@@ -22,10 +22,29 @@ export type WithinFacts = {
   };
   'within.usableLater': Sized<{ more: number; drive: string; failures: number }>;
   'within.network': Sized<Record<never, never>>;
-  'within.mustHave': { must: Must; wish: string; parts: string };
+  'within.mustHave': { must: Feature; wish: string; parts: string };
+  'within.notWanted': { unwanted: Feature; wish: string; parts: string };
+  'within.services': ServicesFacts;
   'within.currency': { count: number; currency: string; others: string };
   'within.sound': Sized<{ loudest: string; room: number; wish: number }>;
 };
+
+/** What the services that must run lack: GB with the system's own, cores busy on average, hours the machine is off. */
+type ServicesFacts = {
+  count: number;
+  names: string;
+  wantGb?: number;
+  hasGb?: number;
+  wantCores?: number;
+  hasCores?: number;
+  offHours?: number;
+};
+const lackWords = ({ wantGb, hasGb, wantCores, hasCores, offHours }: ServicesFacts): string =>
+  [
+    ...(wantGb === undefined ? [] : [`With the system they want ${round(wantGb)} GB of ${round(hasGb ?? 0)}.`]),
+    ...(wantCores === undefined ? [] : [`They keep ${round(wantCores)} cores busy of ${hasCores ?? 0}.`]),
+    ...(offHours === undefined ? [] : [`The machine is off ${n(offHours, 'hour')} a week.`]),
+  ].join(' ');
 
 const mayFail = (failures: number): string => (failures > 0 ? ` if any ${n(failures, 'drive')} may fail` : '');
 
@@ -104,6 +123,16 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
     title: 'Must-haves',
     what: (f) => `The brief asks for ${f.wish}; without it: ${f.parts}.`,
     why: 'A near twin that lacks it is the usual wrong order.',
+  },
+  'within.notWanted': {
+    title: 'What is not wanted',
+    what: (f) => `The brief does not want ${f.wish}: ${f.parts}.`,
+    why: 'It was ruled out when the wishes were written down.',
+  },
+  'within.services': {
+    title: 'Services against the machine',
+    what: (f) => `${n(f.count, 'service does', 'services do')} not fit: ${f.names}. ${lackWords(f)}`,
+    why: 'What does not fit swaps memory to drives, waits, or stands still.',
   },
   'within.currency': {
     title: 'Prices that are not in the sum',

@@ -21,6 +21,7 @@ import { ChoiceField, NumberField, TextField } from './fields';
 import { groupsFor, readAnswer, type Group, type NumberQuestion } from './briefFields';
 import { Features } from './Features';
 import { HowItRuns } from './HowItRuns';
+import { Services } from './Services';
 import { RoomPicture } from './RoomPicture';
 
 /** The brief as a worksheet: every answer is optional and becomes a mark on a tape or a line on the drawing at once. */
@@ -63,6 +64,7 @@ export default function BriefPage() {
           ))}
           <HowItRuns build={build} onEdit={act} />
           <Features brief={brief} onBrief={setBrief} />
+          <Services build={build} onBrief={setBrief} />
         </div>
       </div>
       <aside aria-label="Room it has" className="min-h-0 overflow-auto border-line bg-sheet px-4 py-4 md:border-l">

@@ -303,12 +303,26 @@ export const groupsFor = (build: Build): readonly Group[] => [
   },
 ];
 
+/** How much a feature is wanted. */
+export type Level = 'any' | 'nice' | 'must' | 'not';
+const WANTED = ['any', 'nice', 'must'] as const;
+const AVOIDED = ['any', 'not'] as const;
+/** Each with why, and the levels that make sense of it. */
 export const MUST_HAVES = [
-  ['ecc', 'ECC memory', 'Single flipped bits are put right instead of written to disk.'],
-  ['hotSwap', 'Hot swap', 'Drives change without opening it or stopping it.'],
-  ['remoteManagement', 'Remote management', 'Install, start and repair it from another chair.'],
-  ['allFlash', 'All flash', 'No moving parts among the data drives.'],
-] as const;
+  ['ecc', 'ECC memory', 'Single flipped bits are put right instead of written to disk.', WANTED],
+  ['hotSwap', 'Hot swap', 'Drives change without opening it or stopping it.', WANTED],
+  [
+    'remoteManagement',
+    'Remote management',
+    'Install, start and repair it from another chair; about 4 W at all hours.',
+    [...WANTED, 'not'],
+  ],
+  ['allFlash', 'All flash', 'No moving parts among the data drives.', WANTED],
+  ['fanless', 'No fan', 'Nothing that turns to move air, in its supply neither.', WANTED],
+  ['shingled', 'Shingled drives', 'Cheap a TB, and days to rebuild in a set.', AVOIDED],
+  ['usbDrives', 'Data drives on USB', 'One bridge before all of them, and a plug that comes loose.', AVOIDED],
+  ['wornParts', 'Worn parts', 'What the kit says is worn or doubtful.', AVOIDED],
+] as const satisfies readonly (readonly [string, string, string, readonly Level[]])[];
 
 /** The number typed, as it is stored; null for an empty answer, a sentence for one that cannot be. */
 export function readAnswer(

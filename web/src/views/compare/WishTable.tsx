@@ -42,7 +42,11 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
           </thead>
           <tbody>
             {wishes.map((row) => (
-              <tr key={row.wish} className="border-t border-dotted border-line" data-wish={row.wish}>
+              <tr
+                key={`${row.wish} ${row.service?.name ?? ''} ${row.level}`}
+                className="border-t border-dotted border-line"
+                data-wish={row.wish}
+              >
                 <th className="py-1 pr-6 text-left font-normal max-[900px]:pr-2">{wishLabel(row)}</th>
                 <td className="min-w-20 py-1 pr-6 text-mid max-[900px]:pr-2">{wishedWords(row, first.currency)}</td>
                 {row.met.map((met, i) => (

@@ -24,3 +24,13 @@ test('a machine says how many it meets and which it does not', () => {
   expect(metWords(rows, 1)).toBe('0 of 3; not: room for data now; perhaps not: noise at the ear; open: ECC memory');
   expect(rows.map(wishLabel)).toContain('ECC memory');
 });
+
+test('a service says what it asks for and keeps its name; what is not wanted is told so', () => {
+  const service = { name: 'NVR of the hall', memoryGb: 8, cores: 1.5, alwaysOn: true, level: 'must' } as const;
+  const row = { wish: 'service', level: 'must', limit: null, service, met: ['no'] } as const;
+  expect(wishLabel(row)).toBe('NVR of the hall');
+  expect(wishedWords(row, 'EUR')).toBe('must run, 8 GB, 1.5 cores, always on');
+  const not = { wish: 'shingled', level: 'not', limit: null, met: ['no'] } as const;
+  expect(wishedWords(not, 'EUR')).toBe('not wanted');
+  expect(metWords([row, not], 0)).toBe('0 of 2; not: NVR of the hall, shingled drives');
+});

@@ -1,7 +1,7 @@
-import type { Build, Met, WishRow } from '@inch-tower/core';
+import type { Build, Met, Service, WishRow } from '@inch-tower/core';
 import { plainNumber, wholeMoneyWords } from '../../words/format';
 
-const LABELS: Readonly<Record<WishRow['wish'], string>> = {
+const LABELS: Readonly<Record<Exclude<WishRow['wish'], 'service'>, string>> = {
   usableTb: 'Room for data now',
   usableLaterTb: 'Room for data later',
   failuresSurvived: 'Drives that may fail',
@@ -17,8 +17,13 @@ const LABELS: Readonly<Record<WishRow['wish'], string>> = {
   hotSwap: 'Hot swap',
   remoteManagement: 'Remote management',
   allFlash: 'All flash',
+  fanless: 'No fan',
+  shingled: 'Shingled drives',
+  usbDrives: 'Data drives on USB',
+  wornParts: 'Worn parts',
 };
-export const wishLabel = ({ wish }: WishRow): string => LABELS[wish];
+export const wishLabel = ({ wish, service }: WishRow): string =>
+  wish === 'service' ? (service?.name ?? 'Service') : LABELS[wish];
 
 const AT_LEAST: Readonly<Partial<Record<WishRow['wish'], string>>> = {
   usableTb: 'TB',
@@ -34,9 +39,25 @@ const AT_MOST: Readonly<Partial<Record<WishRow['wish'], string>>> = {
   rackUnits: 'U',
 };
 
+/** What a service asks for: `must run, 8 GB, 0.5 cores, always on`. */
+const serviceWords = ({ level, memoryGb, cores, alwaysOn }: Service): string =>
+  [
+    level === 'must' ? 'must run' : 'nice to have',
+    ...(memoryGb ? [`${plainNumber(memoryGb)} GB`] : []),
+    ...(cores ? [`${plainNumber(cores)} ${cores === 1 ? 'core' : 'cores'}`] : []),
+    ...(alwaysOn ? ['always on'] : []),
+  ].join(', ');
+
+const LEVELS: Readonly<Record<WishRow['level'], string>> = {
+  must: 'must have',
+  nice: 'nice to have',
+  not: 'not wanted',
+};
+
 /** What is wished, as short as it goes: `at least 40 TB`. */
-export function wishedWords({ wish, limit, level }: WishRow, currency: Build['currency']): string {
-  if (limit === null) return wish === 'size' ? 'within the brief' : level === 'must' ? 'must have' : 'nice to have';
+export function wishedWords({ wish, limit, level, service }: WishRow, currency: Build['currency']): string {
+  if (service) return serviceWords(service);
+  if (limit === null) return wish === 'size' ? 'within the brief' : LEVELS[level];
   if (wish === 'moneyMinor') return `at most ${wholeMoneyWords(limit, currency)}`;
   const least = AT_LEAST[wish];
   const unit = least ?? AT_MOST[wish] ?? '';
@@ -58,8 +79,10 @@ export const MET_WORDS: Readonly<Record<Met, string>> = {
 export function metWords(wishes: readonly WishRow[], at: number): string {
   const yes = wishes.filter(({ met }) => met[at] === 'yes').length;
   const told = (which: Met, words: string): string => {
-    const found = wishes.filter(({ met }) => met[at] === which).map((row) => LABELS[row.wish]);
-    return found.length === 0 ? '' : `; ${words}: ${found.map((one) => lower(one)).join(', ')}`;
+    const found = wishes.filter(({ met }) => met[at] === which);
+    // What a builder calls a service stays as it was written.
+    const names = found.map((row) => (row.service ? wishLabel(row) : lower(wishLabel(row))));
+    return names.length === 0 ? '' : `; ${words}: ${names.join(', ')}`;
   };
   return `${yes} of ${wishes.length}${told('no', 'not')}${told('perhaps', 'perhaps not')}${told('open', 'open')}`;
 }

@@ -81,6 +81,7 @@ const FOR: Readonly<Record<MemoryTold['wants'][number]['what'], string>> = {
   system: 'the system',
   reads: 'what is read again',
   cache: 'keeping track of the read cache',
+  services: 'the services of the brief',
 };
 const whole = (gb: number): number => Math.max(1, Math.round(gb));
 /** Memory as advice: what is there against what is usual, and for what. */
@@ -88,7 +89,8 @@ export function memoryWords({ hasGb, wants, wantGb }: MemoryTold): string {
   const why = wants.map(({ what, gb }) => `${whole(gb)} for ${FOR[what]}`).join(', ');
   if (hasGb === 0) return `No memory yet; about ${whole(wantGb)} GB would do: ${why}.`;
   return hasGb >= wantGb
-    ? `${whole(hasGb)} GB of memory are enough for the files: ${why}. Services come on top.`
+    ? `${whole(hasGb)} GB of memory are enough for the files: ${why}.` +
+        (wants.some(({ what }) => what === 'services') ? '' : ' Services come on top.')
     : `${whole(hasGb)} GB of memory, about ${whole(wantGb)} would help: ${why}. ` +
         'It works with less, and reads the drives more.';
 }
