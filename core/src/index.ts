@@ -173,6 +173,7 @@ export { poolTold, type PoolDrive, type PoolSeen, type SetSeen } from './pool/po
 export { stillWalls } from './figures/air/stillWalls';
 export { breaksOf, type Breaks, type SetState, type Struck, type StruckAlone, type Thing } from './pool/breaks';
 export { dealtOut, type Dealt } from './pool/deal';
+export { stagesWork, type StageWork } from './remedies/stagesWork';
 export { dealtPlaces, type MovedOut } from './remedies/dealPlaces';
 export { LAYOUTS, type PoolSet, type SetLayout } from './pool/layouts';
 export { FULL_SHARE } from './pool/risk';

@@ -60,6 +60,7 @@ export type BillLine = {
   /** The price as it was put down, of one or of all. */ readonly price: Price | null;
   /** That price and others it was offered for, the cheapest first; empty where there are no others. */
   readonly offers: readonly OfferTold[];
+  /** The same as they were put down, without the price that counts. */ readonly aside: readonly Price[];
 };
 export type Bill = {
   readonly currency: string;
@@ -110,10 +111,21 @@ function itemLine(line: MoneyLine, money: Currencies, lots: ReadonlyMap<string, 
     lot: (item.bundle && !isOwned && lots.get(item.bundle)) || null,
     price: item.price ?? null,
     offers: item.offers?.length && !isOwned ? offersOf(line, money) : [],
+    aside: item.offers ?? [],
   };
 }
 
-const PLAIN = { item: null, mark: '', maker: '', from: null, at: null, lot: null, price: null, offers: [] } as const;
+const PLAIN = {
+  item: null,
+  mark: '',
+  maker: '',
+  from: null,
+  at: null,
+  lot: null,
+  price: null,
+  offers: [],
+  aside: [],
+} as const;
 
 /**
  * Every item of the stage, every cable the wiring needs and every small part in no box, with what this stage buys of it

@@ -16,6 +16,7 @@ const PRICE = [
   'tested',
   'deliveryDays',
   'warrantyMonths',
+  'doubtful',
 ] as const;
 function priceCells(price: Price | null): readonly (string | number)[] {
   if (!price) return PRICE.map(() => '');
@@ -33,28 +34,39 @@ function priceCells(price: Price | null): readonly (string | number)[] {
     price.tested === undefined ? '' : price.tested ? 'yes' : 'no',
     price.deliveryDays ?? '',
     price.warrantyMonths ?? '',
+    price.doubtful === undefined ? '' : price.doubtful ? 'yes' : 'no',
   ];
 }
 
-/** The bill as CSV (RFC 4180), money with as many decimals as its currency has. */
+/**
+ * The bill as CSV (RFC 4180), money with as many decimals as its currency has. What else a part was offered for follows
+ * its line, as lines whose deal is `offer`: they are in no sum.
+ */
 export function billCsv({ currency, lines, total }: Bill): string {
   const digits = Math.round(Math.log10(minorPerMajor(currency)));
   const money = (value: number | null) => (value === null ? '' : value.toFixed(digits));
-  const rows = lines.map((line) => [
-    line.mark,
-    line.what,
-    line.maker,
-    line.kind,
-    line.count,
-    line.deal,
-    money(line.each),
-    money(line.total),
-    currency,
-    line.basis,
-    line.note,
-    line.item ?? '',
-    ...priceCells(line.price),
-    line.lot ?? '',
+  const rows = lines.flatMap((line) => [
+    [
+      line.mark,
+      line.what,
+      line.maker,
+      line.kind,
+      line.count,
+      line.deal,
+      money(line.each),
+      money(line.total),
+      currency,
+      line.basis,
+      line.note,
+      line.item ?? '',
+      ...priceCells(line.price),
+      line.lot ?? '',
+    ],
+    ...line.aside.map((offer) => [
+      ...[line.mark, line.what, line.maker, line.kind, line.count, 'offer', '', '', currency, '', ''],
+      line.item ?? '',
+      ...priceCells(offer),
+    ]),
   ]);
   return (
     Papa.unparse(

@@ -24,7 +24,28 @@ const build = priced(cube().add('barge-8', 4), {
       tested: false,
       deliveryDays: 12,
       warrantyMonths: 0,
+      doubtful: true,
     },
+    offers: [
+      {
+        minor: 17_000,
+        currency: 'EUR',
+        per: 'unit',
+        taxIncluded: true,
+        from: '+a market',
+        seller: 'private',
+        doubtful: false,
+      },
+      {
+        minor: 15_050,
+        currency: 'USD',
+        per: 'unit',
+        taxIncluded: false,
+        taxPct: 7,
+        at: '2026-09-30',
+        deliveryDays: 30,
+      },
+    ],
   },
   'barge-8': { price: { minor: 50_000, currency: 'USD', per: 'item', taxIncluded: true, taxPct: 7 } },
   'ember-450s': { deal: 'owned' },
@@ -39,7 +60,10 @@ const applied = (of: Build, text: string): Build => {
 test('a table given out and read back changes nothing, and brings back every price and deal that was lost', () => {
   const csv = csvOf(build);
   expect(read(csv)).toEqual({ ok: true, edits: [], changed: [], unknown: [], problems: [] });
-  const bare = { ...build, items: build.items.map(({ price: _gone, ...item }) => ({ ...item, deal: 'buy' as const })) };
+  const bare = {
+    ...build,
+    items: build.items.map(({ price: _gone, offers: _too, ...item }) => ({ ...item, deal: 'buy' as const })),
+  };
   const back = applied(bare, csv);
   expect(back.items).toEqual(build.items);
   expect(csvOf(back)).toBe(csv);
@@ -81,4 +105,38 @@ test('what cannot be read changes nothing of its line, and says its row', () => 
   });
   expect(readBill('a,b\n1,2', build)).toMatchObject({ ok: false, words: expect.stringContaining('no columns') });
   expect(readBill('x'.repeat(2_000_001), build)).toMatchObject({ ok: false });
+});
+
+test('offers are lines of their own: changed, added and refused by their row; a table without any leaves them', () => {
+  const csv = csvOf(build);
+  const offers = csv.split('\r\n').filter((line) => line.includes(',offer,'));
+  expect(offers).toHaveLength(2);
+  // In no sum: the total of the lines that count is the one told.
+  const total = Number(
+    csv
+      .split('\r\n')
+      .find((line) => line.includes('Together'))!
+      .split(',')[7],
+  );
+  const sum = csv
+    .split('\r\n')
+    .slice(1)
+    .filter((line) => !line.includes('Together') && !line.includes(',offer,'))
+    .reduce((all, line) => all + (Number(line.match(/,(?:buy|owned|here),[^,]*,([^,]*),/)?.[1]) || 0), 0);
+  expect(sum).toBeCloseTo(total, 2);
+  const [chassis] = build.items;
+  const cheaper = applied(build, csv.replace('150.50,USD', '99,USD'));
+  expect(cheaper.items[0]!.offers!.map(({ minor }) => minor)).toEqual([17_000, 9900]);
+  expect(cheaper.items[0]!.price).toEqual(chassis!.price);
+  const without = csv
+    .split('\r\n')
+    .filter((line) => !line.includes(',offer,'))
+    .join('\r\n');
+  expect(read(without).edits).toEqual([]);
+  expect(read(csv.replace('150.50,USD', 'cheap,USD')).problems).toEqual([expect.stringMatching(/^Row 4, Larder 8: /)]);
+});
+
+test('a table of before the column for counterfeits was there does not take the word away', () => {
+  const text = 'mark,what,price,from\nA1,Larder,150,a market\n';
+  expect(read(text).edits[0]).toMatchObject({ patch: { price: { doubtful: true } } });
 });

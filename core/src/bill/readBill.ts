@@ -18,6 +18,7 @@ export type BillReading = ({ readonly ok: true } & BillRead) | { readonly ok: fa
 const MOST_CHARACTERS = 2_000_000;
 const MOST_ROWS = 5_000;
 const MOST_MAJOR = 1e9;
+const MOST_OFFERS = 12;
 
 type Row = Readonly<Record<string, string | undefined>>;
 /** Spreadsheets are kept from taking words for formulas by an apostrophe before them. */
@@ -43,6 +44,7 @@ export function readBill(text: string, build: Pick<Build, 'items' | 'sheets' | '
   };
   const byMark = new Map(build.items.flatMap((item) => item.units.map(({ mark }) => [mark as string, item] as const)));
   const byId = new Map(build.items.map((item) => [item.id as string, item]));
+  const offers = new Map<Item, Price[]>();
   for (const [i, row] of data.entries()) {
     const item = byId.get(plain(row.item)) ?? byMark.get(plain(row.mark).split('–')[0] ?? '');
     if (!item) {
@@ -50,6 +52,12 @@ export function readBill(text: string, build: Pick<Build, 'items' | 'sheets' | '
       continue;
     }
     const name = build.sheets[item.sheet]?.name ?? plain(row.what);
+    if (plain(row.deal) === 'offer') {
+      const offer = priceOf(row, undefined, fields);
+      if (typeof offer === 'string') read.problems.push(`Row ${i + 2}, ${name}: ${offer}`);
+      else if (offer) offers.set(item, [...(offers.get(item) ?? []), offer]);
+      continue;
+    }
     const patch = countTrouble(row, item, build.copies, fields) ?? patchOf(row, item, fields);
     if (typeof patch === 'string') read.problems.push(`Row ${i + 2}, ${name}: ${patch}`);
     else if (patch) {
@@ -57,7 +65,24 @@ export function readBill(text: string, build: Pick<Build, 'items' | 'sheets' | '
       read.changed.push(name);
     }
   }
+  for (const [item, list] of offers) takeOffers(item, list, build, read);
   return { ok: true, ...read };
+}
+
+/** What a table has of offers stands in the place of those an item had; a table without any leaves them. */
+function takeOffers(
+  item: Item,
+  list: readonly Price[],
+  { sheets }: Pick<Build, 'sheets'>,
+  read: { readonly edits: Edit[]; readonly changed: string[]; readonly problems: string[] },
+): void {
+  const name = sheets[item.sheet]?.name ?? '';
+  if (list.length > MOST_OFFERS)
+    return void read.problems.push(`${name}: more than ${MOST_OFFERS} offers; those it has are kept.`);
+  const same = (one: Price, at: number) => JSON.stringify(sorted(one)) === JSON.stringify(sorted(item.offers?.[at]));
+  if (list.length === (item.offers?.length ?? 0) && list.every(same)) return;
+  read.edits.push({ type: 'item.patch', item: item.id, patch: { offers: [...list] } });
+  if (!read.changed.includes(name)) read.changed.push(name);
 }
 
 /** How many of a part there are is changed where its places are, not by a table: a table that says another is told. */
@@ -116,7 +141,7 @@ function priceOf(row: Row, before: Price | undefined, fields: ReadonlySet<string
   };
 }
 
-type Offer = Pick<Price, 'seller' | 'tested' | 'deliveryDays' | 'warrantyMonths'>;
+type Offer = Pick<Price, 'seller' | 'tested' | 'deliveryDays' | 'warrantyMonths' | 'doubtful'>;
 
 /** Of whom, tested or not, in how many days and with how many months of warranty. */
 function offerOf(row: Row, before: Price | undefined, fields: ReadonlySet<string>): Offer | string {
@@ -135,12 +160,17 @@ function offerOf(row: Row, before: Price | undefined, fields: ReadonlySet<string
   if (tested !== undefined && !['', 'yes', 'no'].includes(tested))
     return `“${tested.slice(0, 40)}” is neither yes nor no.`;
   const isTested = tested === undefined ? before?.tested : tested === '' ? undefined : tested === 'yes';
+  const doubt = cell('doubtful');
+  if (doubt !== undefined && !['', 'yes', 'no'].includes(doubt))
+    return `“${doubt.slice(0, 40)}” is neither yes nor no.`;
+  const isDoubtful = doubt === undefined ? before?.doubtful : doubt === '' ? undefined : doubt === 'yes';
   const [deliveryDays, warrantyMonths] = [whole('deliveryDays', 365), whole('warrantyMonths', 240)];
   if (typeof deliveryDays === 'string') return deliveryDays;
   if (typeof warrantyMonths === 'string') return warrantyMonths;
   return {
     ...(seller === '' ? {} : { seller }),
     ...(isTested === undefined ? {} : { tested: isTested }),
+    ...(isDoubtful === undefined ? {} : { doubtful: isDoubtful }),
     ...(deliveryDays === undefined ? {} : { deliveryDays }),
     ...(warrantyMonths === undefined ? {} : { warrantyMonths }),
   };

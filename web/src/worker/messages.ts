@@ -50,6 +50,7 @@ import type {
   Snag,
   SnagCode,
   SpotRef,
+  StageWork,
   Status,
   Step,
   TryAsk,
@@ -245,6 +246,8 @@ export type BenchWorker = {
     readonly running: Running;
     readonly owned: readonly OwnedLine[];
   } | null>;
+  /** Whether each stage works by itself, and what would be bought earlier for it; null while no build is open. */
+  stagesWork(): Promise<readonly StageWork[] | null>;
   /** Machines side by side, open or not. */
   compare(columns: readonly (readonly Build[])[]): Promise<Comparison>;
   /** The bill as CSV and the drawing as SVG of the build that is open; null while none is. */

@@ -35,6 +35,7 @@ export {
   headerLines,
   scheduleOf,
   sizesFor,
+  stagesWork,
   stillWalls,
   soundOverAir,
   supplyOffers,

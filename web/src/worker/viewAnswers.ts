@@ -14,6 +14,7 @@ type Views = Pick<
   | 'bill'
   | 'readBill'
   | 'billView'
+  | 'stagesWork'
   | 'compare'
   | 'drawing'
   | 'wiring'
@@ -104,6 +105,8 @@ export function viewAnswers({ base, assessor, asOf }: Open): Views {
           })),
         };
       }),
+
+    stagesWork: () => withOpen(({ build }, { stagesWork }) => stagesWork(build, { asOf: asOf() })),
 
     compare: async (builds) => (await import('./seldom')).compareBuilds(builds, { asOf: asOf() }),
 

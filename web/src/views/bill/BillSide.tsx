@@ -6,6 +6,7 @@ import { stageName } from '../items/Stages';
 import { stageColumns } from '../compare/columns';
 import type { OwnedLine } from '../../worker/messages';
 import { useWidth } from '../useWidth';
+import { StagesWork } from './StagesWork';
 import { MakeVariant } from './MakeVariant';
 import type { BillTold } from './BillPage';
 import { GROUP_WORDS, keptWords, ordersWords, overYears, roughly } from './billWords';
@@ -113,6 +114,7 @@ export function BillSide({
           </ul>
         </section>
       )}
+      {build.stages.length > 1 && <StagesWork build={build} />}
       {bill.later.length > 0 && (
         <section aria-labelledby="later" className="mt-3 border-t border-line pt-2">
           <h2 id="later" className="text-[15px] font-semibold">

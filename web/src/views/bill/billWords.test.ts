@@ -1,5 +1,14 @@
 import type { Bill, BillLine, Running } from '@inch-tower/core';
-import { basisWords, keptWords, monthsOld, ordersWords, overYears, priceAnswer, readBackWords } from './billWords';
+import {
+  basisWords,
+  keptWords,
+  monthsOld,
+  ordersWords,
+  overYears,
+  priceAnswer,
+  readBackWords,
+  stageWords,
+} from './billWords';
 
 const plain = (text: string) => text.replace(/\u202f/g, ' ');
 const bill = { currency: 'EUR', total: 1000, unpriced: 0 } as Bill;
@@ -91,4 +100,19 @@ test('when all is here, what to order first, and what nobody answers for', () =>
     'At your own risk, not tested: Kit. Look before you pay.',
     'May be counterfeit: Card. Ask for its serial number, and the maker about that.',
   ]);
+});
+
+test('a stage that works, one that something later would make work, and one that nothing does', () => {
+  const stage = (works: boolean, names: readonly string[] | null) => ({
+    stage: 0,
+    works,
+    verdict: works ? 'Clear' : 'Parts missing: cooler',
+    forward: names && { names, edits: [] },
+  });
+  expect(stageWords(stage(true, null), false)).toBe('works. Clear.');
+  expect(stageWords(stage(false, ['Fell 47']), false)).toBe('does not work by itself. Parts missing: cooler.');
+  expect(stageWords(stage(false, null), true)).toBe('does not work. Parts missing: cooler.');
+  expect(stageWords(stage(false, null), false)).toBe(
+    'does not work, and nothing of later stages cures it. Parts missing: cooler.',
+  );
 });

@@ -1,4 +1,5 @@
 import {
+  type StageWork,
   type ordersOf,
   minorPerMajor,
   type BillReading,
@@ -152,4 +153,11 @@ export function keptWords({ isDoubted, yearMinor, quieterDb, found }: OwnedLine,
     ...(yearMinor ? [`${wholeMoneyWords(yearMinor.value, currency)} of electricity a year`] : []),
   ];
   return words.length > 0 ? `; ${words.join(', ')}` : '';
+}
+
+/** Whether a stage works; of one that does not, whether what comes later would make it. */
+export function stageWords({ works, verdict, forward }: StageWork, isLast: boolean): string {
+  if (works) return `works. ${verdict}.`;
+  if (forward) return `does not work by itself. ${verdict}.`;
+  return isLast ? `does not work. ${verdict}.` : `does not work, and nothing of later stages cures it. ${verdict}.`;
 }
