@@ -1,3 +1,4 @@
+import { groupedBy } from '../lists';
 import { fieldsOf } from '../parts/fields';
 import type { PartKind } from '../parts/vocabulary';
 import { DRIVE } from './drives';
@@ -14,7 +15,7 @@ import { COOLER } from './coolers';
 import { MEMORY } from './memory';
 import { PROCESSOR } from './processors';
 import { FAN, SUPPLY, UPS } from './power';
-import { decimalOf, quantitiesOf, type Quantity } from './quantities';
+import { decimalOf, quantitiesOf, type Dimension, type Quantity } from './quantities';
 import { isPlausible } from './plausible';
 import { placesOf, type Place } from './places';
 import { RISER } from './risers';
@@ -39,6 +40,10 @@ export type SpecReading = ({ readonly ok: true } & SpecRead) | { readonly ok: fa
 /** Texts longer than this are refused. */
 export const SPEC_CHARACTERS = 1_000_000;
 const LONGEST_LINE = 2_000;
+/** Of what a text says differently so many lines are enough to show. */
+const MOST_FOUND = 100;
+/** What a text is of is said on its first pages. */
+const OPENING_CHARACTERS = 64_000;
 const RULES: readonly KindRules[] = [
   DRIVE,
   SUPPLY,
@@ -79,7 +84,8 @@ export function readSpec(
   const originals = linesOf(plain);
   const lines = inEnglish(originals.map(withoutMarks));
   const said = lines.join('\n');
-  const ranked = RULES.map((one) => ({ one, score: scoreOf(one, said) })).sort((a, b) => b.score - a.score);
+  const opening = said.slice(0, OPENING_CHARACTERS);
+  const ranked = RULES.map((one) => ({ one, score: scoreOf(one, opening) })).sort((a, b) => b.score - a.score);
   const rules = kind ? RULES.find((one) => one.kind === kind) : ranked[0]!.score > 0 ? ranked[0]!.one : undefined;
   if (!rules)
     return {
@@ -99,19 +105,15 @@ export function readSpec(
     return known;
   };
   const decimal = decimalOf(plain);
+  const measure = measuring(decimal);
   const models = modelsOf(lines);
   const ofOne = lines.map((line) => lineOfModel(line, models, model));
   const entries = entriesOf(ofOne, isLabel).map((entry) => ({
     // A cell of a table is told by its whole row.
     entry: ofOne[entry.line - 1] === lines[entry.line - 1] ? entry : { ...entry, text: lines[entry.line - 1]! },
-    quantities: measured(entry, decimal),
+    quantities: measure(entry),
   }));
-  const byLabel = new Map<string, number[]>();
-  entries.forEach(({ entry: { label } }, i) => {
-    const known = byLabel.get(label);
-    if (known) known.push(i);
-    else byLabel.set(label, [i]);
-  });
+  const index = indexOf(entries);
   const own = fieldsOf(rules.kind);
   const fields: ReadField[] = rules.kind === 'supply' ? [...railTable(said, decimal)] : [];
   const contradictions: Contradiction[] = [];
@@ -123,18 +125,22 @@ export function readSpec(
     // By the first rule that finds anything: those before it are the surer ones.
     for (const rule of all.filter(({ field }) => field === name)) {
       if (rule.unless?.test(said)) continue;
-      const found = heardBy(rule, entries, byLabel).flatMap(({ entry, quantities }): ReadField[] => {
+      const found: ReadField[] = [];
+      let differs = false;
+      for (const { entry, quantities } of heardBy(rule, entries, index)) {
         const value = valueBy(rule, entry, quantities);
-        const isAllowed =
-          value !== undefined && isPlausible(rules.kind, name, value) && (!schema || schema.safeParse(value).success);
+        if (value === undefined || !isPlausible(rules.kind, name, value)) continue;
+        if (schema && !schema.safeParse(value).success) continue;
         const { line } = entry;
         // It is told as it stands in the text.
         const text = lines[line - 1] === entry.text ? originals[line - 1]! : entry.text;
-        return isAllowed ? [{ field: name, value, line, text: text.slice(0, 200) }] : [];
-      });
+        found.push({ field: name, value, line, text: text.slice(0, 200) });
+        differs ||= !isSame(value, found[0]!.value);
+        if (differs && found.length >= MOST_FOUND) break;
+      }
       const [first] = found;
       if (!first) continue;
-      if (found.every(({ value }) => isSame(value, first.value))) fields.push(first);
+      if (!differs) fields.push(first);
       else contradictions.push({ field: name, found: eachOnce(found) });
       break;
     }
@@ -162,6 +168,17 @@ export function readSpec(
   };
 }
 
+/** The numbers of entries; what several lines say alike is looked at once. */
+function measuring(decimal: ',' | '.'): (entry: Entry) => readonly Quantity[] {
+  const known = new Map<string, readonly Quantity[]>();
+  return (entry) => {
+    const said = `${entry.label}\n${entry.value}`;
+    let numbers = known.get(said);
+    if (!numbers) known.set(said, (numbers = measured(entry, decimal)));
+    return numbers;
+  };
+}
+
 /** The numbers of a value; where it has no unit, in that of its label: `Idle power (W)`. */
 function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantity[] {
   const own = quantitiesOf(value, decimal);
@@ -179,29 +196,54 @@ function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantit
 
 /** One line may say a thing as itself and as one of several. */
 const eachOnce = (found: readonly ReadField[]): readonly ReadField[] =>
-  found.filter((one, i) => found.findIndex((other) => other.line === one.line && isSame(other.value, one.value)) === i);
+  [...groupedBy(found, ({ line }) => line).values()].flatMap((own) =>
+    own.filter((one, i) => own.findIndex((other) => isSame(other.value, one.value)) === i),
+  );
 
 const scoreOf = ({ cues }: KindRules, text: string): number =>
   cues.reduce((sum, [pattern, weight]) => sum + (pattern.test(text) ? weight : 0), 0);
 
 type Measured = { readonly entry: Entry; readonly quantities: readonly Quantity[] };
-/** The entries a rule is about, in their order: by its label, which is looked at once however many lines have it. */
-function heardBy(
-  rule: Rule,
-  entries: readonly Measured[],
-  byLabel: ReadonlyMap<string, readonly number[]>,
-): readonly Measured[] {
-  const lists: (readonly number[])[] = [];
-  for (const [label, list] of byLabel) {
-    if (label === '' ? rule.free : !rule.label || (rule.label.test(label) && !rule.not?.test(label))) lists.push(list);
+/** Which label each entry has, labels by number, and the entries with a number in a unit. */
+type Index = {
+  readonly labels: readonly string[];
+  readonly labelOf: Int32Array;
+  readonly byDimension: ReadonlyMap<Dimension | null, readonly number[]>;
+  readonly all: readonly number[];
+};
+
+function indexOf(entries: readonly Measured[]): Index {
+  const numbers = new Map<string, number>();
+  const labelOf = new Int32Array(entries.length);
+  const byDimension = new Map<Dimension | null, number[]>();
+  entries.forEach(({ entry: { label }, quantities }, i) => {
+    let number = numbers.get(label);
+    if (number === undefined) numbers.set(label, (number = numbers.size));
+    labelOf[i] = number;
+    for (const { dimension } of quantities) {
+      const known = byDimension.get(dimension);
+      if (!known) byDimension.set(dimension, [i]);
+      else if (known.at(-1) !== i) known.push(i);
+    }
+  });
+  return { labels: [...numbers.keys()], labelOf, byDimension, all: entries.map((_, i) => i) };
+}
+
+/**
+ * The entries a rule is about, in their order: by its label, which is looked at once however many lines have it. A rule
+ * of a unit looks at lines with that unit alone.
+ */
+function* heardBy(rule: Rule, entries: readonly Measured[], index: Index): Generator<Measured> {
+  const heard = index.labels.map((label) =>
+    label === '' ? rule.free === true : !rule.label || (rule.label.test(label) && !rule.not?.test(label)),
+  );
+  for (const i of rule.read ? index.all : (index.byDimension.get(rule.dimension ?? null) ?? [])) {
+    const one = entries[i];
+    if (one && heard[index.labelOf[i] ?? 0]) yield one;
   }
-  const heard = lists.length === 1 ? lists[0]! : lists.flat().sort((a, b) => a - b);
-  return heard.map((i) => entries[i]!);
 }
 
 function valueBy(rule: Rule, entry: Entry, quantities: readonly Quantity[]): unknown {
-  // Most rules are of a unit most lines have not: that is known before their words are looked at.
-  if (!rule.read && !quantities.some(({ dimension }) => dimension === rule.dimension)) return undefined;
   const isFree = entry.label === '';
   if (rule.read) return rule.read(entry, quantities);
   if (isFree && quantities.length > 1 && rule.pick === undefined) return undefined;
