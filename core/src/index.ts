@@ -73,7 +73,7 @@ export {
   type StockEntry,
 } from './stock/stock';
 export { batchesOf } from './parts/batches';
-export { readStock, writeStockJson } from './stock/stockFile';
+export { readStock, writeStockJson, type StockRead } from './stock/stockFile';
 export { buildOfStock, ownedOf } from './stock/buildOfStock';
 export type { Found } from './stock/found';
 export { readListings, type ReadListings } from './stock/listings';

@@ -23,6 +23,7 @@ import {
   type TryRow,
   type Weighed,
 } from '@inch-tower/core';
+import { freshId } from '../freshId';
 import type { BenchView, BenchWorker, GoingRow, RefusedRow, TaggedSnag, TrySource } from './messages';
 import { breathe, effects, row } from './rows';
 import { searches } from './searches';
@@ -37,6 +38,8 @@ const NOTHING: Catalogue = { sheets: {}, archetypes: {} };
 /** Parts that can be bought: remedies come from these, never from classes. */
 let listed = NOTHING;
 let catalogue = NOTHING;
+/** Sheets of the builder's own. */
+let own: ReadonlySet<string> = new Set();
 let candidates: Readonly<Record<TrySource, readonly Sheet[]>> = { all: [], own: [], stock: [], classes: [] };
 let build: Build | null = null;
 let assessment: Assessment | null = null;
@@ -129,15 +132,25 @@ const worker: BenchWorker = {
   ...viewAnswers({ base, assessor, asOf: () => today().asOf }),
   ready: () => true,
 
-  setCatalogue(fresh, own) {
+  setCatalogue(fresh, ids) {
     const only = (goes: (id: string) => boolean): readonly Sheet[] =>
       Object.values(fresh.sheets).filter((sheet) => goes(sheet.id));
-    const mine = new Set(own);
+    own = new Set(ids);
     const all = only((id) => !isClassSheet(id));
     catalogue = fresh;
     listed = { ...fresh, sheets: Object.fromEntries(all.map((sheet) => [sheet.id, sheet])) };
-    candidates = { all, stock: all, own: only((id) => mine.has(id)), classes: only(isClassSheet) };
+    candidates = { all, stock: all, own: only((id) => own.has(id)), classes: only(isClassSheet) };
     setTimeout(() => void loadWays().catch(() => undefined), WAYS_AFTER_MS);
+  },
+
+  async readParts(text, here) {
+    const { readPartsFile, readStock } = await import('./partsFile');
+    const mine = own;
+    return {
+      read: readPartsFile(text, catalogue, (id) => mine.has(id)),
+      // Until it is known what is here, nothing of a file's stock is offered: it might be here already.
+      stock: here ? readStock(text, here, () => freshId('s')) : { entries: [], same: 0, faults: [] },
+    };
   },
 
   open(fresh, rev) {

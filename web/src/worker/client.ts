@@ -41,6 +41,20 @@ export function giveCatalogue(fresh: OwnedCatalogue): void {
   void searching?.remote.setCatalogue(fresh, fresh.own);
 }
 
+/** A worker of its own for files of parts, which may take seconds; it ends with the page that asked. */
+export function startReader(fresh: OwnedCatalogue): {
+  readonly reader: Remote<BenchWorker>;
+  /** Rejects where its script cannot be had, or breaks. */ readonly failed: Promise<never>;
+  readonly end: () => void;
+} {
+  const { worker, remote } = started('parts');
+  void remote.setCatalogue(fresh, fresh.own);
+  const failed = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => reject(new Error('the reader of parts failed')));
+  });
+  return { reader: remote, failed, end: () => worker.terminate() };
+}
+
 /** Ends the worker, whatever it is at: what was asked of it is never answered. */
 function endWorker(): void {
   running?.worker.terminate();

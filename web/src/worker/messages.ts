@@ -50,6 +50,9 @@ import type {
   Snag,
   SnagCode,
   SpotRef,
+  StockRead,
+  ReadFile,
+  StockEntry,
   StageWork,
   Status,
   Step,
@@ -181,6 +184,11 @@ export type BenchWorker = {
   ready(): true;
   /** All sheets, classes among them, and the ids of a builder's own. */
   setCatalogue(catalogue: Catalogue, own: readonly string[]): void;
+  /** A file of parts held against the catalogue, and its stock against what is here: megabytes of it, off the page. */
+  readParts(
+    text: string,
+    here: readonly StockEntry[] | null,
+  ): Promise<{ readonly read: ReadFile; readonly stock: StockRead }>;
   open(build: Build, rev: number): BenchView;
   /** Edits that are settled already; null where the machine before them is not open here. */
   apply(edits: readonly Edit[], from: number, rev: number): BenchView | null;

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { readPartsFile, readStock, type AboutFile, type FileRow, type Sheet } from '@inch-tower/core';
-import { freshId } from '../../freshId';
+import type { AboutFile, FileRow, Sheet, StockRead } from '@inch-tower/core';
 import { useStockQuery, type OwnedCatalogue } from '../../state/api';
+import { useFileRead } from './useFileRead';
 import { useTakeIn } from './useTakeIn';
 import { StockIn } from './StockIn';
 import { TakeInRows } from './TakeInRows';
@@ -10,7 +10,7 @@ import { countWords } from '../../words/format';
 
 const LARGEST_BYTES = 20 * 1024 * 1024;
 type Good = Extract<FileRow, { ok: true }>;
-const NO_STOCK: ReturnType<typeof readStock> = { entries: [], same: 0, faults: [] };
+const NO_STOCK: StockRead = { entries: [], same: 0, faults: [] };
 
 /** A file of parts: every row is looked at and held against what is here before any is taken in. */
 export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
@@ -22,18 +22,12 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
   const { take: takeIn, taking, stop } = useTakeIn();
   const { data: stocked } = useStockQuery();
   const [withStock, setWithStock] = useState(true);
-  const own = useMemo(() => new Set(catalogue.own), [catalogue]);
-  const read = useMemo(
-    () => (text.trim() ? readPartsFile(text, catalogue, (id) => own.has(id)) : null),
-    [text, catalogue, own],
-  );
+  const here = useMemo(() => stocked?.stock.map(({ entry }) => entry), [stocked]);
+  const { found, isLooking, problem: unread } = useFileRead(text, catalogue, here);
+  const read = found?.read ?? null;
+  const stock = found?.stock ?? NO_STOCK;
   const good = read?.ok ? read.rows.filter((row): row is Good => row.ok && row.what !== 'same') : [];
   const chosen = good.filter(({ sheet }) => !left.has(sheet.id));
-  // Until it is known what is here, nothing of a file's stock is offered: it might be here already.
-  const stock = useMemo(() => {
-    const here = stocked?.stock.map(({ entry }) => entry);
-    return here ? readStock(text, here, freshId) : NO_STOCK;
-  }, [text, stocked]);
   const known = new Set([...Object.keys(catalogue.sheets), ...chosen.map(({ sheet }) => sheet.id as string)]);
   const entries = withStock ? stock.entries.filter(({ sheet }) => known.has(sheet)) : [];
   const look = (next: string, name: string) => {
@@ -100,6 +94,16 @@ export function TakeIn({ catalogue }: { readonly catalogue: OwnedCatalogue }) {
           value={text}
           onChange={(event) => look(event.target.value, '')}
         />
+      )}
+      {isLooking && (
+        <p role="status" className="mt-2 text-mid">
+          Looking at it …
+        </p>
+      )}
+      {unread && (
+        <p role="alert" className="bad mt-2">
+          {unread}
+        </p>
       )}
       {read && !read.ok && (
         <p role="alert" className="bad mt-2">
