@@ -3,7 +3,7 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { askOf, withAnother } from '../parts/rows';
 import type { Archetype, Sheet } from '../parts/sheet';
 import { VALUES } from '../parts/sheet';
-import type { Place, SaidEnd } from './places';
+import type { Place, SaidEnd, SaidUsb } from './places';
 
 type Row = Readonly<Record<string, unknown>>;
 type Lists = Readonly<Record<string, unknown>>;
@@ -141,12 +141,26 @@ function chassis(archetype: Archetype, said: Said, values: Lists): Made {
     lists.openings = [{ ...opening, count: said.get('openings') }, ...others];
     taken.push('openings');
   }
+  const usb = said.get('usbLink') as SaidUsb | undefined;
+  const groups = (lists.bayGroups ?? base.bayGroups) as PartOf<'chassis'>['bayGroups'];
+  if (usb && groups.some(({ backplane }) => backplane?.type === 'bridge')) {
+    lists.bayGroups = groups.map((group) => withLink(group, usb));
+    taken.push('usbLink');
+  }
   const fans = said.get('fans') as readonly { count: number; sizeMm: number; wall: string }[] | undefined;
   if (fans) {
     lists.fanMounts = mountsOf(base.fanMounts as readonly unknown[] as readonly Row[], fans);
     taken.push('fans');
   }
   return { lists, taken };
+}
+
+/** A group of bays behind a bridge, on the link that was said. */
+function withLink(group: PartOf<'chassis'>['bayGroups'][number], { gbPerS, plug }: SaidUsb) {
+  const { backplane } = group;
+  if (backplane?.type !== 'bridge') return group;
+  const connectors = backplane.connectors.map((one) => ({ ...one, gbPerLane: gbPerS, kind: plug ?? one.kind }));
+  return { ...group, backplane: { ...backplane, connectors } };
 }
 
 /** Rows and columns that make a number of bays, those most like the class's first. */

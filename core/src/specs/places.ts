@@ -96,6 +96,32 @@ const room =
     return lengths.length === 1 && lengths[0]!.value >= 30 && lengths[0]!.value <= 600 ? lengths[0]!.value : undefined;
   };
 
+/** How a box of drives hangs on its host: Gb/s, and the plug where it is said. */
+export type SaidUsb = { readonly gbPerS: number; readonly plug?: 'usb-c' | 'usb-a' };
+const USB_GENERATIONS: readonly (readonly [RegExp, number])[] = [
+  [/usb ?4(?!\d)/i, 40],
+  [/gen ?2 ?[x×] ?2|superspeed\+? ?20/i, 20],
+  [/3\.[12] ?gen\.? ?2|usb ?3\.1(?! ?gen)/i, 10],
+  [/3\.[12] ?gen\.? ?1|usb ?3\.0|usb ?3(?![.\d])/i, 5],
+  [/usb ?2\.0/i, 0.48],
+];
+const USB_PLUGS: readonly (readonly [RegExp, NonNullable<SaidUsb['plug']>])[] = [
+  [/(?:type|usb)[ -]?c\b/i, 'usb-c'],
+  [/(?:type|usb)[ -]?a\b/i, 'usb-a'],
+];
+const TO_HOST = /^(?:host |pc )?(?:interface|connect(?:ion|ivity|or)s?|host port|schnittstelle|anschluss|bus)\b/i;
+/** USB by which a box hangs on its host, not the ports in the front of a case. */
+function usbIn({ label, value, text }: Piece): SaidUsb | undefined {
+  const said = `${label} ${value}`;
+  if (!/usb/i.test(said) || /front|i\/o|hub|ports? for/i.test(text)) return undefined;
+  if (!TO_HOST.test(label) && !/enclosure|gehäuse mit usb|\bdas\b/i.test(text)) return undefined;
+  const told = /(\d+(?:[.,]\d+)?)\s?(?:gb(?:it)?\/s|gbps)/i.exec(value)?.[1];
+  const gbPerS = told ? Number(told.replace(',', '.')) : ofWords(USB_GENERATIONS, said);
+  if (gbPerS === undefined) return undefined;
+  const plug = ofWords(USB_PLUGS, said);
+  return { gbPerS, ...(plug ? { plug } : {}) };
+}
+
 /** How many, which generation, how long, and how many lanes are wired where that is less. */
 const SLOT = new RegExp(
   String.raw`(?:(?<!\d)(\d)\s*[x×]\s*)?\bpci\s?-?\s?e(?:xpress)?\s*(?:gen\.?\s*)?([1-6])?(?:\.\d)?` +
@@ -258,6 +284,14 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
         String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss`,
         /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
       ),
+    },
+    {
+      field: 'usbLink',
+      words: (value) => {
+        const { gbPerS, plug } = value as SaidUsb;
+        return `USB at ${gbPerS} Gb/s${plug ? `, ${inCapitals(plug)}` : ''}`;
+      },
+      find: usbIn,
     },
     {
       field: 'coolerMm',

@@ -161,3 +161,32 @@ describe('ports, slots, bays and plugs that a text counts', () => {
     expect(listsOf(cube, {}, bays(4)).left).toEqual([]);
   });
 });
+
+describe('a box of drives on USB', () => {
+  const box = (link: string) =>
+    sheetFrom(
+      `Gantry D5 USB storage enclosure\n${link}\nDrive bays: 5 x 3.5-inch SATA\nWeight: 3.1 kg\nFan: 1 x 80 mm rear`,
+    );
+  const linkOf = (text: string) => {
+    const { sheet, archetype } = box(text);
+    const [group] = (resolve(sheet, archetype) as PartOf<'chassis'>).bayGroups;
+    const [connector] = group!.backplane!.connectors;
+    return [group!.rows * group!.columns, connector.kind, connector.gbPerLane];
+  };
+  // What a class has for typical would be twice as fast as the first of these.
+  test.each([
+    ['Interface: USB 3.2 Gen 1 Type-C (5 Gbps)', [5, 'usb-c', 5]],
+    ['Interface: USB-A 3.0', [5, 'usb-a', 5]],
+    ['Connection\tUSB 3.2 Gen 2x2, 20 Gbit/s, type C', [5, 'usb-c', 20]],
+    ['Schnittstelle: USB 3.2 Gen 2', [5, 'usb-c', 10]],
+    ['Host interface: USB 2.0', [5, 'usb-c', 0.48]],
+    ['Colour: black', [5, 'usb-c', 10]],
+  ] as const)('%s', (text, link) => {
+    expect(linkOf(text)).toEqual(link);
+  });
+  test('ports in the front of a case say nothing of how it hangs on a host', () => {
+    const of = (text: string) => placesOf('chassis', text.split('\n'), '.').map(({ field }) => field);
+    expect(of('Front I/O: 2 x USB 3.0, 1 x USB-C')).toEqual([]);
+    expect(of('Interface: 2 x USB 3.0 on the front')).toEqual([]);
+  });
+});
