@@ -351,3 +351,56 @@ test('stock is given out as a file with its sheets, and taken in where it is not
   await expect(page.getByText('of the drawer')).toBeVisible();
   await request.delete(`/api/stock/${entry.id}`, { headers: { 'if-match': '*' } });
 });
+
+/** A keystroke takes 0.28 s, to point and press 1.3 s, to think of the next 1.35 s, to reach for the keys 0.4 s. */
+const secondsFor = (typed: number, presses: number): number => typed * 0.28 + presses * (1.3 + 1.35 + 0.4);
+
+test('a chassis from its maker’s drawing: eight bays, two walls of fans and three slots, in minutes of typing', async ({
+  page,
+}) => {
+  let [typed, presses] = [0, 0];
+  const fill = async (field: ReturnType<Page['getByLabel']>, text: string) => {
+    presses++;
+    typed += text.length;
+    await field.fill(text);
+  };
+  const press = async (work: Promise<unknown>) => {
+    presses++;
+    await work;
+  };
+  const name = `Weir case ${Date.now()}`;
+  await page.goto('/parts');
+  await press(page.getByRole('link', { name: 'Type a part' }).click());
+  await press(page.locator('[data-class="tower-atx"]').click());
+  await fill(page.getByLabel('Name', { exact: true }), name);
+  const numbers: readonly (readonly [string, string])[] = [
+    ['Depth in mm', '515'],
+    ['Width in mm', '232'],
+    ['Height in mm', '560'],
+    ['Longest card in mm', '320'],
+    ['Highest cooler in mm', '170'],
+    ['Longest supply in mm', '200'],
+    ['Upper bays: rows', '1'],
+    ['Drive cage: rows', '8'],
+  ];
+  for (const [label, text] of numbers) await fill(page.getByLabel(label, { exact: true }), text);
+  await expect(page.getByText('8 bays', { exact: true })).toBeVisible();
+  const fans = page.getByRole('region', { name: 'places for fans' });
+  await press(fans.getByRole('button', { name: 'places for fans' }).click());
+  const rows = [
+    ['1', 'front', '140', '3'],
+    ['2', 'rear', '140, 120', '1'],
+  ] as const;
+  for (const [row, wall, sizes, count] of rows) {
+    const one = fans.getByRole('group', { name: `places for fans, row ${row}` });
+    await press(one.getByLabel('wall').selectOption(wall));
+    await fill(one.getByLabel('fan sizes, mm'), sizes);
+    await fill(one.getByLabel('how many'), count);
+  }
+  const openings = page.getByRole('region', { name: 'slot openings' });
+  await press(openings.getByRole('button', { name: 'slot openings' }).click());
+  await fill(openings.getByRole('group', { name: 'slot openings, row 1' }).getByLabel('how many'), '3');
+  await press(page.getByRole('button', { name: 'Save the sheet' }).click());
+  await expect(page).toHaveURL(/part=own-weir-case/);
+  expect(secondsFor(typed, presses)).toBeLessThan(300 / 2);
+});

@@ -6,6 +6,7 @@ import { Masthead } from '../Masthead';
 const PAGES = [
   ['/parts', 'All parts'],
   ['/parts/paste', 'Paste a part'],
+  ['/parts/own', 'Type a part'],
   ['/parts/stock', 'Stock'],
   ['/parts/files', 'Files'],
 ] as const;
