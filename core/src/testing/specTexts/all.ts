@@ -17,6 +17,7 @@ import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
+import { TWENTY_SECOND } from './twentySecond';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
@@ -43,4 +44,5 @@ export const SAMPLES = [
   ...NINETEENTH,
   ...TWENTIETH,
   ...TWENTY_FIRST,
+  ...TWENTY_SECOND,
 ];
