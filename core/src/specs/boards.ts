@@ -1,6 +1,6 @@
 import { formOf, isForm } from './forms';
 import { MEMORY_FORM, MEMORY_TYPE, memoryBytes, SOCKET, whole } from './hostWords';
-import { yesNo, type KindRules, type Rule } from './rule';
+import { titled, yesNo, type KindRules, type Rule } from './rule';
 
 /** The rear edge of boards by form (ATX, SSI and Mini-ITX specifications); the other side is the depth. */
 const EDGES_MM = [305, 244, 170] as const;
@@ -36,11 +36,15 @@ const BOARD_ITSELF =
   /(?<!supported |compatible |support for )(?:mother ?board|mainboard|hauptplatine)(?!s|\s*(?:support|compat|size))/i;
 const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|dimm ecc|registered ecc|ecc registered/i;
 
+/** `ECC and non-ECC`: it takes both. */
+const BOTH_ECC = /\becc\s*(?:and|und|&|or|oder|\/|,)\s*non-?ecc/i;
+
 const SOLDERED = /solder|\bsoc\b|on-?board|verlötet/i;
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
     [BOARD_ITSELF, 5],
+    [titled(String.raw`\b(?:mini-?itx|micro-?atx|e?-?atx|nas|server|workstation)\b[^\n]*\bboard\b(?!s)`), 6],
     [/(?:mini-?itx|micro-?atx|(?<!mini-|micro-)atx|ssi-?[ce]eb) (?:server )?board\b/i, 4],
     [/\d\s*[x×]\s*(?:[ru]|so-?)?dimm\b/i, 2],
     [/\b(?:cpu )?socket|sockel/i, 2],
@@ -53,6 +57,12 @@ export const BOARD: KindRules = {
       field: 'holes',
       label: /form ?factor|formfaktor|bauform|format/i,
       read: ({ label, value }) => formOf(`${label} ${value}`),
+    },
+    {
+      field: 'holes',
+      free: true,
+      // `Wren N2 Mini-ITX NAS board`.
+      read: ({ label, value }) => (label === '' && /\bboard\b(?!s)/i.test(value) ? formOf(value) : undefined),
     },
     {
       field: 'holes',
@@ -113,13 +123,15 @@ export const BOARD: KindRules = {
       free: true,
       label: /memory|speicher|\becc\b|ram/i,
       read: ({ label, value }) =>
-        /non-?ecc(?! (?:and|und|\/))|no ecc|ecc not|ohne ecc/i.test(value)
-          ? undefined
-          : /^\W*ecc/i.test(label)
-            ? yesNo({ label, value, line: 0, text: '' })
-            : HAS_ECC.test(value)
-              ? true
-              : undefined,
+        BOTH_ECC.test(value)
+          ? true
+          : /non-?ecc(?! (?:and|und|\/))|no ecc|ecc not|ohne ecc/i.test(value)
+            ? undefined
+            : /^\W*ecc/i.test(label)
+              ? yesNo({ label, value, line: 0, text: '' })
+              : HAS_ECC.test(value)
+                ? true
+                : undefined,
     },
     ...SIDES,
     ...SIDES_ALONE,
@@ -153,9 +165,9 @@ export const BOARD: KindRules = {
     {
       field: 'carriesW',
       label: /(?:cpu|processor|prozessor).*(?:power|tdp|leistung)|\btdp\b/i,
-      read: ({ value }, quantities) => {
+      read: ({ value, text }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W').map(({ hi }) => hi);
-        return watts.length === 0 || SOLDERED.test(value) ? undefined : Math.max(...watts);
+        return watts.length === 0 || SOLDERED.test(value) || SOLDERED.test(text) ? undefined : Math.max(...watts);
       },
     },
     { field: 'maxC', label: /operating.*temp/i, dimension: 'C', pick: 'most' },

@@ -44,6 +44,12 @@ export const CHASSIS: KindRules = {
     {
       field: 'style',
       free: true,
+      unless: /mother ?board|mainboard|hauptplatine|mini-?itx/i,
+      read: words([/(?:drive|disk|hdd|storage) enclosure/i, 'external']),
+    },
+    {
+      field: 'style',
+      free: true,
       label: /form|type|typ|style|bauform/i,
       read: words(
         [EXTERNAL, 'external'],

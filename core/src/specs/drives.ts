@@ -329,6 +329,9 @@ const RULES: readonly Rule[] = [
     label: /sector|sektor|format|bytes per/i,
     free: true,
     read: words(
+      [/\b512\s*(?:bytes?)?\s*\/\s*4,?096\b/i, '512e'],
+      [/\b4,?096\s*(?:bytes?)?\s*\/\s*4,?096\b/i, '4Kn'],
+      [/\b512\s*(?:bytes?)?\s*\/\s*512\b/i, '512n'],
       [/512\s?e\b/i, '512e'],
       [/4\s?k\s?n\b/i, '4Kn'],
       [/512\s?n\b/i, '512n'],

@@ -60,6 +60,8 @@ export const MEMORY: KindRules = {
       free: true,
       label: /./,
       read: ({ label, value }) => {
+        if (/\bregistered\s*[:|]\s*(?:no|nein)\b/i.test(value)) return false;
+        if (/^registered$/i.test(label)) return yesNo({ label, value, line: 0, text: '' });
         // `Registered/Unbuffered` asks, and says nothing.
         const said = [value, label].find((one) => BUFFERED(one) !== undefined && !ASKS_BUFFERED.test(one));
         return said === undefined ? undefined : BUFFERED(said);

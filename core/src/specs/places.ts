@@ -118,7 +118,7 @@ function usbIn({ label, value, text }: Piece): SaidUsb | undefined {
   const told = /(\d+(?:[.,]\d+)?)\s?(?:gb(?:it)?\/s|gbps)/i.exec(value)?.[1];
   const gbPerS = told ? Number(told.replace(',', '.')) : ofWords(USB_GENERATIONS, said);
   if (gbPerS === undefined) return undefined;
-  const plug = ofWords(USB_PLUGS, said);
+  const plug = ofWords(USB_PLUGS, said) ?? ofWords(USB_PLUGS, text);
   return { gbPerS, ...(plug ? { plug } : {}) };
 }
 
@@ -128,9 +128,12 @@ const SLOT = new RegExp(
     String.raw`\s*[x×]\s?(16|8|4|1)\b(?:[^x]*?\bx\s?(16|8|4|2|1)\b)?`,
   'i',
 );
-function slotIn({ label, value }: Piece): unknown {
+function slotIn({ label, value, text }: Piece): unknown {
   if (!/pci/i.test(value) || /m\.2|lanes|nvme|ocu|slim/i.test(`${label} ${value}`)) return undefined;
   const found = SLOT.exec(value);
+  // `2 x M.2 slots, type 2280, PCIe 4.0 x4`: the lanes of what was named before.
+  const isOfM2 = /m\.2/i.test(text.slice(0, text.indexOf(value))) && !/^\d\s*[x×]|slot/i.test(value);
+  if (isOfM2) return undefined;
   if (!found) return undefined;
   const lanes = Number(found[3]);
   return {
@@ -187,7 +190,10 @@ function networkIn({ label, value, text }: Piece): unknown {
   const times = /(?<![\d.,])(\d)\s*[x×]\s*/.exec(value);
   const count = times ? Number(times[1]) : ofWords(HOW_MANY, value);
   const rest = times ? value.slice(times.index + times[0].length) : value;
-  const said = /(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b)/i.exec(rest)?.[1];
+  const said =
+    /(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b|gb(?=\s*(?:ethernet|lan|rj|nic|network|ports?\b|$)))/i.exec(
+      rest,
+    )?.[1];
   // `2 x RJ45, 10GBASE-T`: how fast stands behind the comma.
   const behind = times && /rj-?45|copper/i.test(rest) ? text.slice(text.indexOf(value) + value.length) : '';
   const gbPerS = said ? Number(said.replace(',', '.')) : (ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));

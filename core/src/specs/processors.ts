@@ -78,6 +78,15 @@ export const PROCESSOR: KindRules = {
       label: /pci\s?-?\s?e?(?:xpress)?.*(?:rev|version|gen)/i,
       read: ({ value }) => whole(/([1-6])(?:\.\d)?/.exec(value)?.[1]),
     },
+    {
+      field: 'memoryTypes',
+      free: true,
+      label: /memory|speicher|\bram\b/i,
+      read: ({ label, value }) => {
+        const types = [...new Set([...value.matchAll(/ddr([345])/gi)].map((found) => `ddr${found[1] ?? ''}`))];
+        return types.length > 0 && (label !== '' || /memory|dimm/i.test(value)) ? types : undefined;
+      },
+    },
     { field: 'memoryEcc', label: /\becc\b/i, read: yesNo },
     {
       field: 'memoryEcc',

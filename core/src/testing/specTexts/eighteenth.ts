@@ -296,6 +296,7 @@ Memory: DDR5-5600, ECC supported
 PCI Express: 24 lanes, PCIe 5.0
 Tjmax: 95 °C`,
     fields: {
+      memoryTypes: ['ddr5'],
       socket: 'Q5',
       cores: 6,
       threads: 12,

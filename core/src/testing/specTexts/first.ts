@@ -275,6 +275,7 @@ ECC Memory Supported: Yes
 Memory Types: DDR5
 Processor Graphics: Yes`,
     fields: {
+      memoryTypes: ['ddr5'],
       cores: 12,
       threads: 24,
       socket: 'P4-1200',

@@ -4,7 +4,7 @@ import type { Sample } from './sample';
 const close = (one: unknown, other: unknown): boolean =>
   typeof one === 'number' && typeof other === 'number'
     ? Math.abs(one - other) <= 0.002 * Math.abs(other)
-    : one === other || (Array.isArray(one) && sorted(one) === sorted(other));
+    : one === other || (typeof one === 'object' && one !== null && sorted(one) === sorted(other));
 const sorted = (value: unknown): string =>
   JSON.stringify(value, (_key, one: unknown) =>
     one && typeof one === 'object' && !Array.isArray(one) ? Object.fromEntries(Object.entries(one).sort()) : one,

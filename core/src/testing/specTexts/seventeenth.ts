@@ -208,6 +208,7 @@ PCIe revision 5.0
 Sockets supported R6
 TCASE 84 °C`,
     fields: {
+      memoryTypes: ['ddr5'],
       cores: 24,
       threads: 48,
       sustainedW: 185,

@@ -285,6 +285,7 @@ PCIe-Version	4.0
 PCIe-Lanes	20
 Grafik	integriert`,
     fields: {
+      memoryTypes: ['ddr4'],
       cores: 4,
       threads: 8,
       sustainedW: 65,

@@ -282,6 +282,7 @@ Socket R6
 Tjmax 95°C
 [1] Configurable from 120 W`,
     fields: {
+      memoryTypes: ['ddr5'],
       cores: 16,
       threads: 32,
       sustainedW: 155,
