@@ -18,6 +18,7 @@ import { THIRD } from './third';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_SECOND } from './twentySecond';
+import { TWENTY_THIRD } from './twentyThird';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
@@ -45,4 +46,5 @@ export const SAMPLES = [
   ...TWENTIETH,
   ...TWENTY_FIRST,
   ...TWENTY_SECOND,
+  ...TWENTY_THIRD,
 ];
