@@ -39,6 +39,8 @@ const HAS_ECC = /\becc\b.*(?:support|unterst)|supports? ecc|\becc (?:u|r)dimm|di
 /** `ECC and non-ECC`: it takes both. */
 const BOTH_ECC = /\becc\s*(?:and|und|&|or|oder|\/|,)\s*non-?ecc/i;
 
+const PLAIN_DIMM = /\budimm\b|unbuffered|un-buffered|\/\s?udimm|non-?ecc/i;
+
 const SOLDERED = /solder|\bsoc\b|on-?board|verlötet/i;
 export const BOARD: KindRules = {
   kind: 'board',
@@ -70,6 +72,22 @@ export const BOARD: KindRules = {
       read: ({ label, value }) => (label === '' && isForm(value) ? formOf(value) : undefined),
     },
     ...SOCKET,
+    // Registered modules have ECC, and a board that names them alone takes no others.
+    {
+      field: 'memoryRegistered',
+      free: true,
+      label: /memory|speicher|dimm|ram/i,
+      read: ({ label, value, text }) => {
+        if (label === '' && !/dimm/i.test(value)) return undefined;
+        const [registered, plain] = [/\b(?:l?rdimm)\b|\bregistered\b/i.test(text), PLAIN_DIMM.test(text)];
+        return registered ? (plain ? 'may' : 'must') : undefined;
+      },
+    },
+    {
+      field: 'memoryEcc',
+      label: /memory|speicher|dimm|ram/i,
+      read: ({ value }) => (/\bl?rdimm\b/i.test(value) && !PLAIN_DIMM.test(value) ? true : undefined),
+    },
     {
       field: 'memorySlots',
       label: /memory|speicher|dimm|ram/i,

@@ -221,7 +221,8 @@ function controller(archetype: Archetype, said: Said): Made {
   if (!ports || !like) return { lists: {}, taken: [] };
   const connectors = ports.map(({ count, kind, side }, i): Row => {
     const { label: _label, ...rest } = like;
-    return { ...rest, key: `port${i + 1}`, count, kind, side, lanes: kind.endsWith('-8i') ? 8 : 4 };
+    const way = isSata(kind) ? { carries: ['sata'], gbPerLane: Math.min(6, Number(like.gbPerLane)) } : {};
+    return { ...rest, ...way, key: `port${i + 1}`, count, kind, side, lanes: lanesOf(kind) };
   });
   return { lists: { connectors }, taken: ['ports'] };
 }

@@ -158,7 +158,7 @@ function fansIn({ label, value }: Piece): unknown {
 }
 
 function portsIn({ label, value }: Piece): unknown {
-  if (!/sff/i.test(value)) return undefined;
+  if (!/sff/i.test(value)) return sataIn({ label, value });
   const found =
     /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654)(?:-?([48])i|\s*\(?x([48])\)?)?/i.exec(value);
   if (!found) return undefined;
@@ -167,6 +167,19 @@ function portsIn({ label, value }: Piece): unknown {
   const kind = found[2] === '8654' ? `sff-8654-${wide}i` : `sff-${found[2]}`;
   const isOutside = /extern|outside/i.test(`${label} ${value}`) || kind === 'sff-8088' || kind === 'sff-8644';
   return { count: Number(found[1]), kind, side: isOutside ? 'outside' : 'inside' };
+}
+
+/** `6 x SATA 6 Gb/s`, or a label that says it and a number behind; not the drives or tails there may be. */
+function sataIn({ label, value }: Pick<Piece, 'label' | 'value'>): unknown {
+  if (/drives?|breakout|cable|kabel|tails?|dev/i.test(`${label} ${value}`)) return undefined;
+  const said = /(?<![\d.,])(\d{1,2})\s*[x×]\s*(?:int(?:ernal|erne)?\.?\s+)?(e?-?s-?ata)\b/i.exec(value);
+  if (said)
+    return /^e/i.test(said[2] ?? '')
+      ? { count: Number(said[1]), kind: 'esata', side: 'outside' }
+      : { count: Number(said[1]), kind: 'sata', side: 'inside' };
+  const alone = /^(?:internal )?s-?ata(?:[- ](?:iii|3|6 ?g\w*))? ?(?:ports?|connectors?|anschlüsse)$/i.test(label);
+  const count = alone ? whole(AHEAD.exec(value)?.[1]) : undefined;
+  return count === undefined ? undefined : { count, kind: 'sata', side: 'inside' };
 }
 
 /** What plugs of network ports are called by their speed (IEEE 802.3), Gb/s. */
@@ -182,6 +195,12 @@ const HOW_MANY: readonly (readonly [RegExp, number])[] = [
   [/\bdual\b|\btwo\b/i, 2],
   [/\bsingle\b|\bone\b/i, 1],
 ];
+/** `10 GbE`, `2.5G`, `2.5Gb Ethernet`: a number of Gb/s as ports are called. */
+const PORT_SPEED = new RegExp(
+  String.raw`(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b` +
+    String.raw`|gb(?=\s*(?:ethernet|lan|rj|nic|network|ports?\b|$)))`,
+  'i',
+);
 /** Ports for the network with their speed; one for the management alone is not among them. */
 function networkIn({ label, value, text }: Piece): unknown {
   if (!/\d/.test(value)) return undefined;
@@ -190,10 +209,7 @@ function networkIn({ label, value, text }: Piece): unknown {
   const times = /(?<![\d.,])(\d)\s*[x×]\s*/.exec(value);
   const count = times ? Number(times[1]) : ofWords(HOW_MANY, value);
   const rest = times ? value.slice(times.index + times[0].length) : value;
-  const said =
-    /(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b|gb(?=\s*(?:ethernet|lan|rj|nic|network|ports?\b|$)))/i.exec(
-      rest,
-    )?.[1];
+  const said = PORT_SPEED.exec(rest)?.[1];
   // `2 x RJ45, 10GBASE-T`: how fast stands behind the comma.
   const behind = times && /rj-?45|copper/i.test(rest) ? text.slice(text.indexOf(value) + value.length) : '';
   const gbPerS = said ? Number(said.replace(',', '.')) : (ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));

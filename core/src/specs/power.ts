@@ -41,6 +41,14 @@ export const SUPPLY: KindRules = {
   ],
   rules: [
     {
+      field: 'powerFactorFull',
+      label: /power factor|pfc|leistungsfaktor/i,
+      read: ({ value }) => {
+        const said = /(?<![\d.,])(0[.,]\d{1,2}|1[.,]0{1,2})(?!\d)/.exec(value)?.[1];
+        return said === undefined ? undefined : Number(said.replace(',', '.'));
+      },
+    },
+    {
       field: 'form',
       label: /form ?fa[ck]tor|bauform/i,
       read: words(
@@ -72,7 +80,8 @@ export const SUPPLY: KindRules = {
       read: ({ label, value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
         const volts = quantities.filter(({ dimension }) => dimension === 'V');
-        const isRail = /\+\s?\d/.test(`${label} ${value}`) || volts.length > 1;
+        // `550 W (1+1)` counts modules, and is no rail.
+        const isRail = /\+\s?\d/.test(`${label} ${value}`.replace(/\b\d\s?\+\s?\d\b/g, ' ')) || volts.length > 1;
         return watts.length === 1 && !isRail ? watts[0]!.value : undefined;
       },
     },
@@ -237,7 +246,7 @@ export const UPS: KindRules = {
     {
       field: 'waveform',
       free: true,
-      label: /wave|form/i,
+      label: /wave|form|^output/i,
       read: words(
         [/simul|stepped|modified|modifiz|approximat|angenähert|stufen/i, 'stepped'],
         [/pure sine|sine ?wave|reine[rn]? sinus|sinus/i, 'sine'],

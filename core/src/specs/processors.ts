@@ -55,6 +55,12 @@ export const PROCESSOR: KindRules = {
       read: ({ value }) => whole(/(?<![\w.,-])(\d{1,3})(?: pcie?| pci express)? lanes\b/i.exec(value)?.[1]),
     },
     { field: 'gen', label: /./, free: true, read: generation },
+    // `PCIe lanes: 24 (Gen 5)`.
+    {
+      field: 'gen',
+      label: /pci\s?-?\s?e.*lanes|lanes.*pci/i,
+      read: ({ value }) => whole(/\bgen(?:eration)?\.?\s?([1-6])\b/i.exec(value)?.[1]),
+    },
     {
       field: 'graphics',
       free: true,

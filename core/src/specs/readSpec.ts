@@ -183,6 +183,9 @@ function measuring(decimal: ',' | '.'): (entry: Entry) => readonly Quantity[] {
 function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantity[] {
   const own = quantitiesOf(value, decimal);
   if (own.length === 0 || own.some(({ dimension }) => dimension !== null)) return own;
+  // `Acoustics (idle): 2.8 B`: bels, of which only sound is told.
+  if (own.length === 1 && /acoustic|sound|noise/i.test(label) && /\d\s?B$/.test(value))
+    return quantitiesOf(value.replace(/B$/, 'bels'), decimal);
   // `rpm max: 1500`: the word itself is the unit.
   if (own.length === 1 && /\brpm\b/i.test(label)) return quantitiesOf(`${value} rpm`, decimal);
   const behind = /[([]([^()[\]]{1,24}(?:\([a-z]\))?)[)\]]\s*\d?$/i.exec(label)?.[1];

@@ -118,7 +118,9 @@ export const SOUND_POWER: Rule = {
   field: 'soundMeaning',
   label: /acoustic|sound|noise|schall|geräusch/i,
   read: ({ label, value }) =>
-    /\d\s?(?:bels?\b|b\(a\))/i.test(value) || /sound power|schallleistung/i.test(label) ? 'powerDeclared' : undefined,
+    /\d\s?(?:bels?\b|b\(a\))/i.test(value) || /\d\s?B$/.test(value) || /sound power|schallleistung/i.test(label)
+      ? 'powerDeclared'
+      : undefined,
 };
 
 /** What every part has. */
@@ -164,8 +166,8 @@ export const CARD: readonly Rule[] = [
     field: 'height',
     label: /form factor|height|profile|bauform|bracket/i,
     free: true,
-    read: ({ label, value }) =>
-      /bracket|blende|in the box|included|enthalten/i.test(`${label} ${value}`)
+    read: ({ label, value, text }) =>
+      /bracket|blende/i.test(text) || /in the box|included|enthalten/i.test(`${label} ${value}`)
         ? undefined
         : words(
             [/low[ -]?profile|md2|half[ -]?height/i, 'low'],

@@ -190,3 +190,12 @@ describe('a box of drives on USB', () => {
     expect(of('Interface: 2 x USB 3.0 on the front')).toEqual([]);
   });
 });
+
+test('a card for SATA is made of a card for SATA, with as many ports of one lane', () => {
+  const { sheet, archetype } = sheetFrom('Stilt 6 SATA controller card, PCIe 3.0 x4, 6 x SATA 6 Gb/s');
+  const { connectors } = resolve(sheet, archetype) as PartOf<'controller'>;
+  expect(archetype.id).toMatch(/sata/);
+  expect(connectors.map(({ count, kind, lanes, carries }) => [count, kind, lanes, ...carries])).toEqual([
+    [6, 'sata', 1, 'sata'],
+  ]);
+});

@@ -35,8 +35,10 @@ export function classFor<T extends Archetype>(
   places: readonly Place[] = [],
 ): T | null {
   const bays = places.find(({ field }) => field === 'bays35')?.value as number | undefined;
+  const ports = places.find(({ field }) => field === 'ports')?.value as readonly { kind: string }[] | undefined;
   const score = (one: T): number =>
     (bays === undefined ? 0 : likeBays(one, bays)) +
+    (ports === undefined ? 0 : likePorts(one, ports)) +
     fields.reduce((sum, { field, value }) => {
       const typical = (one as unknown as Readonly<Record<string, unknown>>)[field];
       if (TELLING.has(field)) return sum + (typical === value ? AGREES : -AGREES);
@@ -44,6 +46,13 @@ export function classFor<T extends Archetype>(
       return sum - Math.min(1, Math.abs(Math.log(value / typical)));
     }, 0);
   return classes.reduce<T | null>((best, one) => (best && score(best) >= score(one) ? best : one), null);
+}
+
+/** A class whose plugs are of the kinds that were read is it sooner than one of others: a SATA card is no HBA. */
+function likePorts(archetype: Archetype, ports: readonly { readonly kind: string }[]): number {
+  if (!('connectors' in archetype)) return 0;
+  const has = new Set((archetype.connectors as readonly { readonly kind: string }[]).map(({ kind }) => kind));
+  return ports.some(({ kind }) => has.has(kind)) ? AGREES : -AGREES;
 }
 
 /** How near a class of chassis is by its bays for 3.5-inch drives; none is far off. */

@@ -171,6 +171,7 @@ LAN: 2 x 10GBASE-T, 1 x dedicated IPMI
 Management: BMC with IPMI 2.0
 Operating temperature: 0 to 50 °C`,
     fields: {
+      memoryRegistered: 'may',
       holes: 'mini-itx',
       edgeMm: 170,
       depthMm: 170,

@@ -251,6 +251,8 @@ Max memory: 512 GB
 Remote management: IPMI with KVM
 SATA ports: 8`,
     fields: {
+      memoryRegistered: 'must',
+      memoryEcc: true,
       edgeMm: 304.8,
       depthMm: 266.7,
       holes: 'ssi-ceb',

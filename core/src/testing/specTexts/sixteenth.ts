@@ -125,6 +125,8 @@ Storage: 2 x M.2, 8 x SATA 6 Gb/s
 Networking: 2 x 10GBASE-T
 Management: IPMI 2.0 with dedicated LAN`,
     fields: {
+      memoryRegistered: 'must',
+      memoryEcc: true,
       holes: 'ssi-eeb',
       edgeMm: 304.8,
       depthMm: 330.2,

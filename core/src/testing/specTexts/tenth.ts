@@ -53,6 +53,7 @@ M.2 slots: 1
 PCIe slots: 3 x PCIe 3.0 x8
 Remote management: IPMI with dedicated LAN`,
     fields: {
+      memoryRegistered: 'must',
       holes: 'micro-atx',
       socket: 'Q8',
       memorySlots: 4,

@@ -2,7 +2,7 @@ import type { Sample } from './sample';
 
 const GIB = 1024 ** 3;
 
-/** Tables of makers' pages, sections of data sheets and shops' key lines, as ordinary as they come; committed before its first run. */
+/** Tables of makers’ pages, sections of data sheets, key lines of shops; committed before its first run. */
 export const TWENTY_SECOND: readonly Sample[] = [
   {
     id: 'disk, a maker’s table by sections',

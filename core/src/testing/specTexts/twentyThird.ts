@@ -209,7 +209,7 @@ Certification: 80+ Gold
 Modular: full
 Size: 125 x 63.5 x 100 mm
 +12V: 41.6 A
-Connectors: 1 x 24-pin, 1 x EPS 8-pin, 2 x PCIe 8-pin, 4 x SATA, 2 x Molex`,
+Connectors: 1 x 24-pin, 1 x EPS 8-pin, 2 x PCIe 8-pin, 4 x SATA, 2 x 4-pin peripheral`,
     fields: {
       ratedW: 500,
       form: 'sfx',
