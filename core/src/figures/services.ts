@@ -6,8 +6,8 @@ import type { FigureContext } from './context';
 export const SYSTEM_GB = 4;
 
 /** What keeps a service from running here. */
-export type ServiceLacks = 'memory' | 'cores' | 'hours';
-export type ServiceTold = {
+type ServiceLacks = 'memory' | 'cores' | 'hours';
+type ServiceTold = {
   readonly service: Service;
   /** Empty where it fits; null where what it needs is not chosen yet. */ readonly lacks:
     readonly ServiceLacks[] | null;
