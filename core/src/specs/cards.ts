@@ -38,6 +38,7 @@ export const CARDS: readonly KindRules[] = [
   ),
   cards('networkCard', [
     [/network (?:adapter|card|interface)|ethernet (?:adapter|card)|netzwerkkarte|\bnic\b/i, 5],
+    [titled(String.raw`(?:q?sfp(?:\+|28)?|\d+ ?gbe|\d+g ?base-?t)[^\n]*(?:adapter|card|karte)`), 5],
     [/10gbase|sfp\+?28?|rj-?45/i, 2],
   ]),
   cards(

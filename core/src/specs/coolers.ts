@@ -1,4 +1,4 @@
-import { axis, type KindRules } from './rule';
+import { axis, words, type KindRules } from './rule';
 
 /** `125 mm wide` anywhere in a sentence. */
 function sideOf(value: string, how: string): number | undefined {
@@ -27,6 +27,17 @@ export const COOLER: KindRules = {
           ? names
           : undefined;
       },
+    },
+    {
+      field: 'passive',
+      free: true,
+      label: /^fans?$|type|typ\b|cooling/i,
+      read: ({ label, value }) =>
+        /^fans?$/i.test(label)
+          ? /^(?:none|no|without|keiner|-)$/i.test(value.trim())
+            ? true
+            : undefined
+          : words([/\bpassive\b|\bfanless\b|passiv\b|lüfterlos/i, true])({ label, value, line: 0, text: '' }),
     },
     {
       field: 'sockets',
@@ -94,7 +105,7 @@ export const COOLER: KindRules = {
     { field: 'depthMm', read: axis('d') },
     {
       field: 'carriesW',
-      label: /tdp|capacity|^good for|^handles|kühlleistung|dissipat/i,
+      label: /tdp|capacity|^good for|^handles|kühlleistung|dissipat|(?:cpu|processor) power/i,
       dimension: 'W',
       pick: 'most',
     },

@@ -310,6 +310,17 @@ const RULES: readonly Rule[] = [
   { field: 'lengthMm', label: /^(?:length|länge|depth|tiefe)/i, dimension: 'mm' },
   { field: 'lengthMm', read: axis('d') },
   {
+    field: 'lengthMm',
+    label: /dimension|abmess|^size|maße/i,
+    not: /pack|box/i,
+    read: (_entry, quantities) => {
+      const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
+      const isDrive =
+        sides.length === 3 && sides.some((side) => WIDTHS_MM.some((width) => Math.abs(side - width) < 0.5));
+      return isDrive ? Math.max(...sides) : undefined;
+    },
+  },
+  {
     field: 'maxC',
     label: /operating|ambient|temperatur|betrieb/i,
     not: /storage|non-?operating|lager|humid|altitude|shock/i,

@@ -320,7 +320,11 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: mm('coolers up to'),
       find: room(/cpu[ -]?cooler|cooler.*(?:height|clear)|(?:height|max).*cooler|kühler/i),
     },
-    { field: 'cardMm', words: mm('cards up to'), find: room(/gpu|graphics|vga|video card|grafikkarte/i) },
+    {
+      field: 'cardMm',
+      words: mm('cards up to'),
+      find: room(/gpu|graphics|vga|video card|grafikkarte|(?:max\.? |longest )card\b|card length/i),
+    },
     {
       field: 'supplyMm',
       words: mm('supplies up to'),
@@ -403,8 +407,10 @@ function BAY(): string {
 function boardIn({ label, value }: Piece): unknown {
   const range = rangeOfForms(value);
   if (range) return range;
-  const isAbout = /board|m\/b/i.test(label) || isForm(value);
-  const forms = isAbout ? value.split(/\s*\/\s*/).flatMap((one) => formOf(one) ?? []) : [];
+  // `Supports E-ATX, ATX boards`: the first of the list has the word before it.
+  const own = value.replace(/^(?:supports?|fits|takes|for)\s+/i, '');
+  const isAbout = /board|m\/b/i.test(label) || isForm(own);
+  const forms = isAbout ? own.split(/\s*\/\s*/).flatMap((one) => formOf(one) ?? []) : [];
   return forms.length > 0 ? forms : undefined;
 }
 

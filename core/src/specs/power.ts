@@ -64,6 +64,23 @@ export const SUPPLY: KindRules = {
       field: 'form',
       free: true,
       label: /./,
+      read: words([/\b(?:ac|power|mains) (?:adapter|adaptor|brick)\b|steckernetzteil|netzadapter/i, 'brick']),
+    },
+    {
+      field: 'dcPlug',
+      free: true,
+      label: /plug|connector|jack|barrel|stecker/i,
+      read: ({ label, value }) => {
+        // Barrel plugs by their two diameters, outside first.
+        const said = /(?<![\d.,])(\d[.,]\d{1,2})\s*(?:mm)?\s*[x×\/]\s*(\d[.,]\d{1,2})\s*(?:mm)?(?![\d.,])/i.exec(value);
+        const is = said && (label !== '' || /plug|jack|barrel|stecker/i.test(value));
+        return is ? `${said[1]!.replace(',', '.')} × ${said[2]!.replace(',', '.')}` : undefined;
+      },
+    },
+    {
+      field: 'form',
+      free: true,
+      label: /./,
       read: words(
         [/\bsfx-l\b/i, 'sfx-l'],
         [/\bsfx\b/i, 'sfx'],
@@ -395,7 +412,7 @@ export const FAN: KindRules = {
     {
       field: 'pwm',
       free: true,
-      label: /connector|anschluss|control|regel|plug|pwm/i,
+      label: /connector|anschluss|control|regel|plug|pwm|speed|rpm|drehzahl/i,
       read: words([/pwm|4-?\s?pin/i, true], [/3-?\s?pin/i, false]),
     },
     { field: 'maxW', label: /power|leistung|consumption|input/i, dimension: 'W', pick: 'most' },

@@ -173,7 +173,7 @@ Gewicht: 6,9 kg`,
 27 mm tall, 92 x 120 mm base
 good for 165 W with enough airflow
 weighs 430 g`,
-    fields: { sockets: ['R6'], heightMm: 27, carriesW: 165, massG: 430 },
+    fields: { passive: true, sockets: ['R6'], heightMm: 27, carriesW: 165, massG: 430 },
   },
   {
     id: 'memory, a line of a list',

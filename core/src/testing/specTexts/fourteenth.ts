@@ -314,7 +314,7 @@ MODEL: Pellet 120
 INPUT: 100-240V~ 2.0A 50-60Hz
 OUTPUT: 19.0V 6.32A 120.0W
 Plug 5.5 x 2.5 mm, centre positive`,
-    fields: { outV: 19, ratedW: 120 },
+    fields: { form: 'brick', dcPlug: '5.5 × 2.5', outV: 19, ratedW: 120 },
   },
   {
     id: 'U.2 flash, tabbed columns of units',

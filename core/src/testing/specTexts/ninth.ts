@@ -70,7 +70,7 @@ EPS Connectors: 2`,
 Input: 100-240 V AC, 1.8 A
 Output: 19 V DC, 6.32 A, 120 W
 Plug: 5.5 x 2.5 mm`,
-    fields: { ratedW: 120, outV: 19 },
+    fields: { dcPlug: '5.5 × 2.5', ratedW: 120, outV: 19 },
   },
   {
     id: 'fan, a server one',

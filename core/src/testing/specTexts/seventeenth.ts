@@ -128,6 +128,7 @@ Dimensions: 100 x 69.85 x 7 mm
 Operating temp.: 0°C to 70°C
 PLP: yes`,
     fields: {
+      lengthMm: 100,
       size: '2.5',
       interface: 'sata',
       medium: 'flash',

@@ -128,7 +128,7 @@ Input power 1.32 W`,
 Dimensions (W × D × H): 90 × 90 × 27 mm
 Supports CPUs up to TDP: 145 W
 Weight 350 g`,
-    fields: { widthMm: 90, depthMm: 90, heightMm: 27, carriesW: 145, massG: 350 },
+    fields: { passive: true, widthMm: 90, depthMm: 90, heightMm: 27, carriesW: 145, massG: 350 },
   },
   {
     id: 'memory, of a market',
