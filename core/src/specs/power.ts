@@ -72,7 +72,7 @@ export const SUPPLY: KindRules = {
       label: /plug|connector|jack|barrel|stecker/i,
       read: ({ label, value }) => {
         // Barrel plugs by their two diameters, outside first.
-        const said = /(?<![\d.,])(\d[.,]\d{1,2})\s*(?:mm)?\s*[x×\/]\s*(\d[.,]\d{1,2})\s*(?:mm)?(?![\d.,])/i.exec(value);
+        const said = /(?<![\d.,])(\d[.,]\d{1,2})\s*(?:mm)?\s*[x×/]\s*(\d[.,]\d{1,2})\s*(?:mm)?(?![\d.,])/i.exec(value);
         const is = said && (label !== '' || /plug|jack|barrel|stecker/i.test(value));
         return is ? `${said[1]!.replace(',', '.')} × ${said[2]!.replace(',', '.')}` : undefined;
       },
