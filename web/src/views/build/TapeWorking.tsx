@@ -41,13 +41,15 @@ export default function TapeWorking({ id, label, told, className, children }: Pr
           collisionPadding={8}
           className="max-h-[70vh] w-[430px] max-w-[94vw] overflow-auto border-2 border-ink bg-sheet p-4"
         >
-          <h2 className="text-[15px] font-semibold">{label}</h2>
+          <div className="flex items-baseline justify-between gap-3">
+            <h2 className="text-[15px] font-semibold">{label}</h2>
+            <Popover.Close className="plain min-h-6 text-[13px] underline">Close</Popover.Close>
+          </div>
           {explained ? (
             <WorkingTree working={explained.working} id={id} />
           ) : (
             <p className="text-mid">Working it out …</p>
           )}
-          <Popover.Close className="press mt-3">Close</Popover.Close>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
