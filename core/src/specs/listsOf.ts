@@ -3,7 +3,8 @@ import { resolve, type PartOf } from '../parts/resolve';
 import { askOf, withAnother } from '../parts/rows';
 import type { Archetype, Sheet } from '../parts/sheet';
 import { VALUES } from '../parts/sheet';
-import type { Place, SaidEnd, SaidUsb } from './places';
+import type { Place } from './places';
+import type { SaidEnd, SaidUsb } from './ports';
 
 type Row = Readonly<Record<string, unknown>>;
 type Lists = Readonly<Record<string, unknown>>;

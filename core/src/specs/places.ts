@@ -1,13 +1,13 @@
 import type { PartKind } from '../parts/vocabulary';
 import { formOf, isForm, rangeOfForms } from './forms';
+import { AHEAD, endsIn, HOW_MANY, networkIn, ofWords, portsIn, usbIn, whole } from './ports';
+import type { Piece, SaidEnd, SaidUsb } from './ports';
 import { quantitiesOf, type Quantity } from './quantities';
 import type { ReadField } from './readField';
 
 /** What a text says stands in the lists of a sheet, by what it is called; `words` for people. */
 export type Place = ReadField & { readonly words: string };
 
-/** A piece of a line: words between commas, under the label of its line. */
-type Piece = { readonly label: string; readonly value: string; readonly line: number; readonly text: string };
 type Finder = {
   readonly field: string;
   readonly words: (value: unknown) => string;
@@ -54,7 +54,6 @@ function piecesOf(lines: readonly string[]): Piece[] {
   });
 }
 
-const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
 /** `8 x SATA`, `8 SATA`, `SATA x 8`, or a label that says it and a number behind it. */
 function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${what})`, 'i'), not?: RegExp) {
   const said = new RegExp(what, 'i');
@@ -70,8 +69,6 @@ function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${w
     return behind.test(label) ? whole(AHEAD.exec(value)?.[1]) : undefined;
   };
 }
-const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|half|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;
-
 const WALLS: readonly (readonly [RegExp, string])[] = [
   [/front|vorn/i, 'front'],
   [/rear|back|hinten/i, 'rear'],
@@ -80,9 +77,6 @@ const WALLS: readonly (readonly [RegExp, string])[] = [
   [/bottom|unten/i, 'bottom'],
   [/mid(?:dle)?|fan wall|mitt(?:e|ig)/i, 'middle'],
 ];
-const ofWords = <T>(choices: readonly (readonly [RegExp, T])[], said: string): T | undefined =>
-  choices.find(([pattern]) => pattern.test(said))?.[1];
-
 const isLength = ({ dimension }: Quantity): boolean => dimension === 'mm';
 /** Millimetres in a piece whose label or words are about something. */
 const room =
@@ -95,32 +89,6 @@ const room =
     const lengths = quantitiesOf(value, decimal).filter(isLength);
     return lengths.length === 1 && lengths[0]!.value >= 30 && lengths[0]!.value <= 600 ? lengths[0]!.value : undefined;
   };
-
-/** How a box of drives hangs on its host: Gb/s, and the plug where it is said. */
-export type SaidUsb = { readonly gbPerS: number; readonly plug?: 'usb-c' | 'usb-a' };
-const USB_GENERATIONS: readonly (readonly [RegExp, number])[] = [
-  [/usb ?4(?!\d)/i, 40],
-  [/gen ?2 ?[x×] ?2|superspeed\+? ?20/i, 20],
-  [/3\.[12] ?gen\.? ?2|usb ?3\.1(?! ?gen)/i, 10],
-  [/3\.[12] ?gen\.? ?1|usb(?:-[abc])? ?3\.0|usb ?3(?![.\d])/i, 5],
-  [/usb ?2\.0/i, 0.48],
-];
-const USB_PLUGS: readonly (readonly [RegExp, NonNullable<SaidUsb['plug']>])[] = [
-  [/(?:type|usb)[ -]?c\b/i, 'usb-c'],
-  [/(?:type|usb)[ -]?a\b/i, 'usb-a'],
-];
-const TO_HOST = /^(?:host |pc )?(?:interface|connect(?:ion|ivity|or)s?|host port|schnittstelle|anschluss|bus)\b/i;
-/** USB by which a box hangs on its host, not the ports in the front of a case. */
-function usbIn({ label, value, text }: Piece): SaidUsb | undefined {
-  const said = `${label} ${value}`;
-  if (!/usb/i.test(said) || /front|i\/o|hub|ports? for/i.test(text)) return undefined;
-  if (!TO_HOST.test(label) && !/enclosure|gehäuse mit usb|\bdas\b/i.test(text)) return undefined;
-  const told = /(\d+(?:[.,]\d+)?)\s?(?:gb(?:it)?\/s|gbps)/i.exec(value)?.[1];
-  const gbPerS = told ? Number(told.replace(',', '.')) : ofWords(USB_GENERATIONS, said);
-  if (gbPerS === undefined) return undefined;
-  const plug = ofWords(USB_PLUGS, said) ?? ofWords(USB_PLUGS, text);
-  return { gbPerS, ...(plug ? { plug } : {}) };
-}
 
 /** How many, which generation, how long, and how many lanes are wired where that is less. */
 const SLOT = new RegExp(
@@ -157,65 +125,6 @@ function fansIn({ label, value }: Piece): unknown {
     : undefined;
 }
 
-function portsIn({ label, value }: Piece): unknown {
-  if (!/sff/i.test(value)) return sataIn({ label, value });
-  const found =
-    /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654)(?:-?([48])i|\s*\(?x([48])\)?)?/i.exec(value);
-  if (!found) return undefined;
-  const wide = found[3] ?? found[4];
-  if (found[2] === '8654' && wide === undefined) return undefined;
-  const kind = found[2] === '8654' ? `sff-8654-${wide}i` : `sff-${found[2]}`;
-  const isOutside = /extern|outside/i.test(`${label} ${value}`) || kind === 'sff-8088' || kind === 'sff-8644';
-  return { count: Number(found[1]), kind, side: isOutside ? 'outside' : 'inside' };
-}
-
-/** `6 x SATA 6 Gb/s`, or a label that says it and a number behind; not the drives or tails there may be. */
-function sataIn({ label, value }: Pick<Piece, 'label' | 'value'>): unknown {
-  if (/drives?|breakout|cable|kabel|tails?|dev/i.test(`${label} ${value}`)) return undefined;
-  const said = /(?<![\d.,])(\d{1,2})\s*[x×]\s*(?:int(?:ernal|erne)?\.?\s+)?(e?-?s-?ata)\b/i.exec(value);
-  if (said)
-    return /^e/i.test(said[2] ?? '')
-      ? { count: Number(said[1]), kind: 'esata', side: 'outside' }
-      : { count: Number(said[1]), kind: 'sata', side: 'inside' };
-  const alone = /^(?:internal )?s-?ata(?:[- ](?:iii|3|6 ?g\w*))? ?(?:ports?|connectors?|anschlüsse)$/i.test(label);
-  const count = alone ? whole(AHEAD.exec(value)?.[1]) : undefined;
-  return count === undefined ? undefined : { count, kind: 'sata', side: 'inside' };
-}
-
-/** What plugs of network ports are called by their speed (IEEE 802.3), Gb/s. */
-const PORT_KINDS: readonly (readonly [RegExp, number])[] = [
-  [/qsfp28/i, 100],
-  [/qsfp\+/i, 40],
-  [/sfp28/i, 25],
-  [/sfp\+|10g ?base/i, 10],
-  [/\bsfp\b|1000 ?base/i, 1],
-];
-const HOW_MANY: readonly (readonly [RegExp, number])[] = [
-  [/\bquad\b/i, 4],
-  [/\bdual\b|\btwo\b/i, 2],
-  [/\bsingle\b|\bone\b/i, 1],
-];
-/** `10 GbE`, `2.5G`, `2.5Gb Ethernet`: a number of Gb/s as ports are called. */
-const PORT_SPEED = new RegExp(
-  String.raw`(?<![\d.,])(\d{1,3}(?:[.,]\d)?)\s?(?:gbe|gb\/s|gbit|gbps|g ?base|gigabit|g\b` +
-    String.raw`|gb(?=\s*(?:ethernet|lan|rj|nic|network|ports?\b|$)))`,
-  'i',
-);
-/** Ports for the network with their speed; one for the management alone is not among them. */
-function networkIn({ label, value, text }: Piece): unknown {
-  if (!/\d/.test(value)) return undefined;
-  if (!/lan|network|ethernet|netzwerk|port|rj-?45|sfp|gbe|base-?t/i.test(`${label} ${value}`)) return undefined;
-  if (/ipmi|bmc|management|wi-?fi|wlan|usb|sata|sas/i.test(value)) return undefined;
-  const times = /(?<![\d.,])(\d)\s*[x×]\s*/.exec(value);
-  const count = times ? Number(times[1]) : ofWords(HOW_MANY, value);
-  const rest = times ? value.slice(times.index + times[0].length) : value;
-  const said = PORT_SPEED.exec(rest)?.[1];
-  // `2 x RJ45, 10GBASE-T`: how fast stands behind the comma.
-  const behind = times && /rj-?45|copper/i.test(rest) ? text.slice(text.indexOf(value) + value.length) : '';
-  const gbPerS = said ? Number(said.replace(',', '.')) : (ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));
-  return count !== undefined && gbPerS !== undefined && gbPerS >= 1 ? { count, gbPerS } : undefined;
-}
-
 const inCapitals = (form: string) => form.replace(/itx|atx|ceb|eeb|ssi/g, (letters) => letters.toUpperCase());
 const n = (what: string) => (value: unknown) => `${value as number} ${what}`;
 const mm = (what: string) => (value: unknown) => `${what} ${value as number} mm`;
@@ -236,37 +145,6 @@ const PORTS: Finder = {
   find: portsIn,
   gathers: 'all',
 };
-
-/** One end of a cable as a text says it: its plug, and how many tails it has. */
-export type SaidEnd = { readonly kind: string; readonly tails: number };
-/** Plugs of cables by what texts call them (SFF-8482 is the plug of one SAS drive, SFF-8639 that of U.2). */
-const ENDS: readonly (readonly [RegExp, string])[] = [
-  [/sff-?8654[^a-z\d]*8i|slim-?sas[^a-z\d]*8i/i, 'sff-8654-8i'],
-  [/sff-?8654[^a-z\d]*4i|slim-?sas[^a-z\d]*4i/i, 'sff-8654-4i'],
-  [/sff-?8611[^a-z\d]*8i|oculink[^a-z\d]*8i/i, 'sff-8611-8i'],
-  [/sff-?8611|oculink/i, 'sff-8611-4i'],
-  [/sff-?8639|u\.2/i, 'sff-8639'],
-  [/sff-?8643|mini-?sas hd(?! ext)/i, 'sff-8643'],
-  [/sff-?8644/i, 'sff-8644'],
-  [/sff-?8087/i, 'sff-8087'],
-  [/sff-?8088/i, 'sff-8088'],
-  [/sff-?8482/i, 'sff-8482'],
-  [/e-?sata/i, 'esata'],
-  [/s-?ata/i, 'sata'],
-];
-/** `SFF-8643 to 4 x SATA`: both plugs, the one before `to` first. */
-function endsIn({ value }: Piece): unknown {
-  const sides = value.split(/\s+(?:to|auf|zu|->|→|\u2013>)\s+/i);
-  if (sides.length !== 2) return undefined;
-  const ends = sides.map((side, i): SaidEnd | null => {
-    const kind = ofWords(ENDS, side);
-    const tails = /(?<![\d.,-])([2-8])\s*[x×]?\s*(?:sff|s-?ata|sas|u\.2|mini|slim|ocu|port)/i.exec(
-      i === 0 ? side.slice(-24) : side,
-    )?.[1];
-    return kind ? { kind, tails: Number(tails ?? 1) } : null;
-  });
-  return ends.every((one) => one !== null) ? ends : undefined;
-}
 
 const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
