@@ -1,9 +1,9 @@
-import { lazy, Suspense } from 'react';
 import type { FigureId } from '@inch-tower/core';
 import { bench } from '../../state/benchSlice';
 import { undo } from '../../state/benchThunks';
 import { useAppDispatch, useAppSelector } from '../../state/store';
 import type { BenchView } from '../../worker/messages';
+import { JoinSet } from './JoinSet';
 import { SaveNotice, wantsNotice } from './SaveNotice';
 import { changeWords, countWords, unitWords } from '../../words/format';
 
@@ -63,18 +63,10 @@ export function ChangeLine({
           Undo
         </button>
       )}
-      {said && view && <Joining added={newlyLoose(before, view)} />}
+      {said && view && <JoinSet added={newlyLoose(before, view)} />}
     </p>
   );
 }
-
-const JoinSet = lazy(() => import('./JoinSet'));
-const Joining = ({ added }: { readonly added: readonly string[] }) =>
-  added.length > 0 ? (
-    <Suspense>
-      <JoinSet added={added} />
-    </Suspense>
-  ) : null;
 
 /** Data drives in no set that were in the machine in none before. */
 function newlyLoose(before: BenchView | null, view: BenchView): string[] {

@@ -5,11 +5,12 @@ import { useAppDispatch, useAppSelector } from '../../state/store';
 import { countWords } from '../../words/format';
 
 /** Where sets are kept and the last edit brought data drives that are in none: the sets they may go to. */
-export default function JoinSet({ added }: { readonly added: readonly string[] }) {
+export function JoinSet({ added }: { readonly added: readonly string[] }) {
   const units = useAppSelector(selectUnits);
   const build = useAppSelector((state) => state.bench.build);
   const dispatch = useAppDispatch();
-  const ways = build ? joinings(units, build.pool.sets, new Set(added), build.brief.failuresSurvived) : [];
+  const ways =
+    build && added.length > 0 ? joinings(units, build.pool.sets, new Set(added), build.brief.failuresSurvived) : [];
   if (!build || ways.length === 0) return null;
   const what = countWords(added.length, 'drive');
   const take = (way: Joining | undefined) => {

@@ -4,7 +4,7 @@ import type { Explanation, FigureId } from '@inch-tower/core';
 import { benchWorker } from '../../worker/client';
 import { WorkingTree } from './WorkingTree';
 
-type Props = {
+export type WorkingProps = {
   readonly id: FigureId;
   readonly label: string;
   readonly told: string;
@@ -13,7 +13,7 @@ type Props = {
 };
 
 /** The working of a figure over its tape, open as it comes. */
-export default function TapeWorking({ id, label, told, className, children }: Props) {
+export default function TapeWorking({ id, label, told, className, children }: WorkingProps) {
   const [isOpen, setIsOpen] = useState(true);
   const [explained, setExplained] = useState<Explanation | null>(null);
   useEffect(() => {

@@ -1,12 +1,14 @@
-import { lazy, memo, Suspense, useContext, useMemo, useState, type ReactNode } from 'react';
+import { memo, useContext, useEffect, useMemo, useState, type ComponentType, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { dataDrives, type Figure, type FigureId, type HeardTicks } from '@inch-tower/core';
 import { selectUnits } from '../../state/selectors';
 import { useAppSelector } from '../../state/store';
 import { countWords, figureNumber, rangeWords, unitWords } from '../../words/format';
 import { BenchContext } from '../bench/hooks/benchContext';
+import { fetchedSoon } from './fetchedSoon';
 import { markWords } from './markWords';
 import { Tape, type Pencil } from './Tape';
+import type { WorkingProps } from './TapeWorking';
 import { TAPES, WANTS_MORE, type TapeOf } from './tapesOf';
 
 export function Tapes() {
@@ -17,6 +19,7 @@ export function Tapes() {
   const ghost = useContext(BenchContext)?.ghost;
   const units = useAppSelector(selectUnits);
   const pencils = useMemo(() => pencilsOf(heard), [heard]);
+  useEffect(() => working.soon(), []);
   if (!build) return null;
   const drives = dataDrives(units).length;
   return (
@@ -60,9 +63,8 @@ const pencilsOf = (heard: HeardTicks | null | undefined): readonly Pencil[] =>
 
 const SET = 'inline-flex min-h-6 items-center whitespace-nowrap underline decoration-dotted max-[1100px]:hidden';
 
-const loadWorking = () => import('./TapeWorking');
-const TapeWorking = lazy(loadWorking);
-const fetchWorking = () => void loadWorking().catch(() => undefined);
+type Working = ComponentType<WorkingProps>;
+const working = fetchedSoon(async (): Promise<Working> => (await import('./TapeWorking')).default);
 const NUMBER = 'plain flex min-h-6 w-full items-baseline gap-1.5 overflow-hidden whitespace-nowrap hover:underline';
 
 type NumberProps = {
@@ -72,10 +74,16 @@ type NumberProps = {
   readonly isOff: boolean;
   readonly children: ReactNode;
 };
-/** A number that opens into its working; how it opens is fetched when somebody comes near it. */
+/** A number that opens into its working. */
 function NumberButton({ id, label, told, isOff, children }: NumberProps) {
-  const [isAsked, setIsAsked] = useState(false);
-  const shut = (
+  const [Opened, setOpened] = useState<Working | null>(null);
+  if (Opened && !isOff)
+    return (
+      <Opened id={id} label={label} told={told} className={NUMBER}>
+        {children}
+      </Opened>
+    );
+  return (
     <button
       type="button"
       aria-haspopup="dialog"
@@ -83,21 +91,16 @@ function NumberButton({ id, label, told, isOff, children }: NumberProps) {
       aria-label={told}
       className={NUMBER}
       disabled={isOff}
-      onPointerEnter={fetchWorking}
-      onFocus={fetchWorking}
-      onClick={() => setIsAsked(true)}
+      onClick={() => {
+        working.get().then(
+          (loaded) => setOpened(() => loaded),
+          // It cannot be had now: the number stays, and the next press asks again.
+          () => undefined,
+        );
+      }}
     >
       {children}
     </button>
-  );
-  return isAsked && !isOff ? (
-    <Suspense fallback={shut}>
-      <TapeWorking id={id} label={label} told={told} className={NUMBER}>
-        {children}
-      </TapeWorking>
-    </Suspense>
-  ) : (
-    shut
   );
 }
 
