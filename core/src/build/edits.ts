@@ -34,27 +34,31 @@ const setEdits = Object.entries(SETTABLE).map(([name, value]) =>
   z.strictObject({ type: z.literal(`set.${name}`), value, was: value.optional() }),
 );
 
+const patchSchema = itemSchema
+  .pick({
+    deal: true,
+    price: true,
+    offers: true,
+    stage: true,
+    year: true,
+    hours: true,
+    condition: true,
+    count: true,
+    bundle: true,
+    stockId: true,
+  })
+  .partial();
+
 /** Everything that can happen to a build, as data. Ids come in with the edit. */
 export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('item.add'), item: itemSchema, ...carried, puts, index: z.int().min(0).optional() }),
   z.strictObject({ type: z.literal('item.remove'), item: itemIdSchema }),
+  // `was`: what it changes as it was before, for the same reason as that of a section.
   z.strictObject({
     type: z.literal('item.patch'),
     item: itemIdSchema,
-    patch: itemSchema
-      .pick({
-        deal: true,
-        price: true,
-        offers: true,
-        stage: true,
-        year: true,
-        hours: true,
-        condition: true,
-        count: true,
-        bundle: true,
-        stockId: true,
-      })
-      .partial(),
+    patch: patchSchema,
+    was: patchSchema.optional(),
   }),
   z.strictObject({
     type: z.literal('item.replace'),

@@ -67,3 +67,42 @@ test('edits of one step know what those before them left; other edits are what t
   // An edit kept by a page that did not tell what was before is made whole, as it always was.
   expect(onto({ ...build, brief: { earDb: 24 } }, brief({ idleW: 40 }))).toEqual(brief({ idleW: 40 }));
 });
+
+test('of a part’s price only what was changed is changed on another version; its other answers are theirs', () => {
+  const price = { minor: 21_400, currency: 'EUR', per: 'unit' as const, taxIncluded: true };
+  const made = newBuild('a', 'A');
+  const item = {
+    id: 'i1' as never,
+    sheet: 'disk' as never,
+    units: [{ id: 'u1' as never, mark: 'A1' }] as never,
+    stage: 0,
+    deal: 'buy' as const,
+    price,
+  };
+  const shown = { ...made, items: [item] };
+  const [mine] = withWas(shown, [
+    { type: 'item.patch', item: item.id, patch: { price: { ...price, doubtful: true }, condition: 'good' } },
+  ]);
+  expect(mine).toMatchObject({ was: { price } });
+  const theirs = { ...made, items: [{ ...item, price: { ...price, minor: 18_900 }, year: 2024 }] };
+  const joined = onto(theirs, mine!);
+  expect(joined).toMatchObject({
+    patch: { price: { ...price, minor: 18_900, doubtful: true }, condition: 'good' },
+    was: { price: { ...price, minor: 18_900 } },
+  });
+  // Both changed the same: mine stands, as was asked for.
+  const [both] = withWas(shown, [{ type: 'item.patch', item: item.id, patch: { price: { ...price, minor: 20_000 } } }]);
+  expect(onto(theirs, both!)).toMatchObject({ patch: { price: { minor: 20_000 } } });
+  // A part that is gone there is told as it was asked.
+  expect(onto({ ...made, items: [] }, both!)).toEqual(both);
+});
+
+test('two answers of one part in a step each know what the other left', () => {
+  const made = newBuild('a', 'A');
+  const item = { id: 'i1', sheet: 'disk', units: [{ id: 'u1', mark: 'A1' }], stage: 0, deal: 'buy' } as never;
+  const edits = withWas({ ...made, items: [item] }, [
+    { type: 'item.patch', item: 'i1' as never, patch: { year: 2020 } },
+    { type: 'item.patch', item: 'i1' as never, patch: { year: 2021, hours: 5 } },
+  ]);
+  expect(edits).toMatchObject([{ was: {} }, { was: { year: 2020 } }]);
+});

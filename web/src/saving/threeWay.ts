@@ -1,9 +1,10 @@
 import same from 'fast-deep-equal';
 import { makeStep, type Build, type Edit } from '@inch-tower/core';
-import { isWhole, sectionOf, withWas } from './was';
+import { isWhole, sectionOf, withWas, type ItemPatch } from './was';
 
-/** An edit as it is made on another version: of a section with what both have changed in it. */
+/** An edit as it is made on another version: of a section or a part with what both have changed in it. */
 export function onto(build: Build, edit: Edit): Edit {
+  if (edit.type === 'item.patch') return patchOnto(build, edit);
   if (!isWhole(edit)) return edit;
   const theirs = build[sectionOf(edit)];
   const was = 'was' in edit ? edit.was : undefined;
@@ -21,20 +22,26 @@ export function ontoLater(shown: Build, later: Build, asked: readonly Edit[]): r
   if (shown === later) return withWas(later, asked);
   let ground = later;
   return withWas(shown, asked).map((edit) => {
-    const next = edit.type === 'item.patch' ? patchOnto(shown, ground, edit) : onto(ground, edit);
+    const next = onto(ground, edit);
     const step = makeStep(ground, [next]);
     if (step.ok) ground = step.build;
     return next;
   });
 }
 
-type ItemPatch = Extract<Edit, { type: 'item.patch' }>;
-function patchOnto(shown: Build, later: Build, edit: ItemPatch): Edit {
-  const itemIn = ({ items }: Build) => items.find(({ id }) => id === edit.item) as Plain | undefined;
-  const [was, theirs] = [itemIn(shown), itemIn(later)];
+function patchOnto(build: Build, edit: ItemPatch): Edit {
+  const theirs = build.items.find(({ id }) => id === edit.item) as Plain | undefined;
+  const was = edit.was as Plain | undefined;
   if (!was || !theirs) return edit;
   const patch = Object.entries(edit.patch).map(([key, mine]) => [key, merge(was[key], mine, theirs[key])]);
-  return { ...edit, patch: Object.fromEntries(patch) as ItemPatch['patch'] };
+  const now = Object.keys(edit.patch).flatMap((key) =>
+    theirs[key] === undefined ? [] : [[key, theirs[key]] as const],
+  );
+  return {
+    ...edit,
+    patch: Object.fromEntries(patch) as ItemPatch['patch'],
+    was: Object.fromEntries(now) as ItemPatch['patch'],
+  };
 }
 
 type Pool = Build['pool'];
