@@ -13,13 +13,11 @@ export const sectionOf = ({ type }: Whole) => type.slice('set.'.length) as keyof
 export function withWas(build: Build, edits: readonly Edit[]): readonly Edit[] {
   if (!edits.some((edit) => isWhole(edit) || edit.type === 'item.patch')) return edits;
   const sections: Record<string, unknown> = {};
-  const items = new Map<string, Readonly<Record<string, unknown>>>();
   return edits.map((edit) => {
     if (edit.type === 'item.patch') {
-      const before = items.get(edit.item) ?? build.items.find(({ id }) => id === edit.item);
-      if (!before) return edit;
-      items.set(edit.item, { ...before, ...edit.patch });
-      if (edit.was) return edit;
+      // Answers of one step are each made from what was shown: none of them takes back what another says.
+      const before = build.items.find(({ id }) => id === edit.item);
+      if (!before || edit.was) return edit;
       const now = before as Readonly<Record<string, unknown>>;
       // What was not there is left out: a document keeps no empty answers.
       const was = Object.keys(edit.patch).flatMap((key) => (now[key] === undefined ? [] : [[key, now[key]] as const]));
