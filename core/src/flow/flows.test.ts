@@ -5,7 +5,9 @@ import { wiringFor } from '../wiring/wiring';
 import { FILE_SHARE } from './flow';
 import { feltAt, poolFlows } from './flows';
 import { flowTold } from './flowTold';
+import { Ledger, rangeOfQuantity } from '../figures/quantity';
 import type { FlowLink } from './links';
+import { rateQuantity } from './rateQuantity';
 
 const flowsOf = ({ build }: Fixture) => {
   const { units, layout } = assess(build, AS_OF);
@@ -82,5 +84,21 @@ describe('how fast files go, as a figure', () => {
     expect(assess(cube().build, AS_OF).figures['flow.readMBps']).toBeUndefined();
     const alone = cube(tweak('wren-c8', { networkPorts: [] })).add('barge-8', 4);
     expect(assess(alone.build, AS_OF).figures['flow.readMBps']).toMatchObject({ value: 540, note: 'no network port' });
+  });
+
+  test('a link that carries nothing is a rate of nothing, and no number that is none', () => {
+    const made = rack(tweak('tern-8i', { throughputMBps: 600 }))
+      .add('tern-8i')
+      .add('barge-8', 8);
+    const { units } = assess(made.build, AS_OF);
+    const [pool] = flowsOf(made).pools;
+    const dead = pool!.flow.inside.reading.links.map((one) =>
+      one.link.kind === 'cable' || one.link.kind === 'slot'
+        ? { ...one, allowsMBps: 0, link: { ...one.link, carriesMBps: 0 } }
+        : one,
+    );
+    const rate = { ...pool!.flow.inside.reading, links: dead, mbPerS: 0 };
+    expect(rateQuantity('Read', rate, units, new Ledger(false))).toMatchObject({ value: 0 });
+    expect(rangeOfQuantity(rateQuantity('Read', rate, units, new Ledger(false))!)).toEqual({ lo: 0, hi: 0 });
   });
 });

@@ -67,7 +67,8 @@ function linkQuantity({ link, count, perMBps, allowsMBps }: Loaded, units: Figur
     'MB/s',
     [carries],
     `${Math.round(link.carriesMBps)} MB/s${each} ÷ ${Number(perMBps.toPrecision(3))}: its part of every MB/s of files`,
-    (own) => (own / carries.value) * allowsMBps,
+    // A slot or cable without a link carries nothing, and allows nothing.
+    (own) => (carries.value > 0 ? (own / carries.value) * allowsMBps : 0),
   );
 }
 
@@ -77,8 +78,8 @@ function ownRate(link: Loaded['link'], units: FigureContext['units'], ledger: Le
     return ledger.ofFact(asRated(factOf(unit.part, 'sequentialMBps')));
   if (link.kind === 'card' && unit && isKind(unit, 'controller') && unit.part.throughputMBps > 0)
     return ledger.ofFact(asRated(factOf(unit.part, 'throughputMBps')));
-  const own = Math.round(link.carriesMBps);
-  return ledger.given(`${link.kind} of ${own} MB/s`, own, 'MB/s', {
+  const own = link.carriesMBps;
+  return ledger.given(`${link.kind} of ${Math.round(own)} MB/s`, own, 'MB/s', {
     lo: own * (1 - LINK_SHARE),
     hi: own * (1 + LINK_SHARE),
   });
