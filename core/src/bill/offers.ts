@@ -1,3 +1,4 @@
+import { LIMITS } from '../parts/limits';
 import type { Item, Price } from '../build/build';
 import { itemCost, type MoneyLine } from '../figures/cost/money';
 import { Ledger } from '../figures/quantity';
@@ -24,12 +25,11 @@ export function offersOf(line: MoneyLine, money: Currencies): readonly OfferTold
 }
 
 type Offered = Pick<Item, 'price' | 'offers'>;
-const MOST = 12;
 
 /** The price that counts is set aside as an offer; null where there is none, it is there already, or there are many. */
 export function setAside({ price, offers = [] }: Offered): Required<Pick<Item, 'offers'>> | null {
   const isThere = offers.some((one) => JSON.stringify(one) === JSON.stringify(price));
-  return !price || isThere || offers.length >= MOST ? null : { offers: [...offers, price] };
+  return !price || isThere || offers.length >= LIMITS.offers ? null : { offers: [...offers, price] };
 }
 
 /** An offer counts from now on; the price that did is set aside in its place. */

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { Build, Item, Price } from '../build/build';
 import type { Edit } from '../build/edits';
 import { minorPerMajor } from '../parts/currency';
+import { LIMITS } from '../parts/limits';
 import { readNumber } from '../parts/readNumber';
 import { moneySchema } from '../parts/sheet';
 
@@ -18,7 +19,6 @@ export type BillReading = ({ readonly ok: true } & BillRead) | { readonly ok: fa
 const MOST_CHARACTERS = 2_000_000;
 const MOST_ROWS = 5_000;
 const MOST_MAJOR = 1e9;
-const MOST_OFFERS = 12;
 
 type Row = Readonly<Record<string, string | undefined>>;
 /** Spreadsheets are kept from taking words for formulas by an apostrophe before them. */
@@ -77,8 +77,8 @@ function takeOffers(
   read: { readonly edits: Edit[]; readonly changed: string[]; readonly problems: string[] },
 ): void {
   const name = sheets[item.sheet]?.name ?? '';
-  if (list.length > MOST_OFFERS)
-    return void read.problems.push(`${name}: more than ${MOST_OFFERS} offers; those it has are kept.`);
+  if (list.length > LIMITS.offers)
+    return void read.problems.push(`${name}: more than ${LIMITS.offers} offers; those it has are kept.`);
   const same = (one: Price, at: number) => JSON.stringify(sorted(one)) === JSON.stringify(sorted(item.offers?.[at]));
   if (list.length === (item.offers?.length ?? 0) && list.every(same)) return;
   read.edits.push({ type: 'item.patch', item: item.id, patch: { offers: [...list] } });

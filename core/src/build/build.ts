@@ -47,7 +47,7 @@ export const itemSchema = z.strictObject({
   deal: z.enum(['buy', 'owned']),
   price: priceSchema.optional(),
   /** What else it was offered for, beside the price that counts. */
-  offers: z.array(priceSchema).max(12).optional(),
+  offers: z.array(priceSchema).max(LIMITS.offers).optional(),
   bundle: text.optional(),
   year: z.int().min(1980).max(2100).optional(),
   hours: z.number().min(0).max(1e6).optional(),
@@ -116,7 +116,7 @@ export const briefSchema = z.strictObject({
   /** What would be welcome: machines are compared by it, and nothing is tagged. */
   niceToHave: z.array(featureSchema).optional(),
   notWanted: z.array(featureSchema).optional(),
-  services: z.array(serviceSchema).max(40).optional(),
+  services: z.array(serviceSchema).max(LIMITS.services).optional(),
 });
 export type Brief = z.infer<typeof briefSchema>;
 

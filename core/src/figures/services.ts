@@ -24,7 +24,8 @@ export type ServicesTold = {
 };
 
 type Machine = Pick<FigureContext, 'units' | 'running'>;
-const memoryGb = ({ units }: Machine): number =>
+/** GiB of all modules, as they are sold. */
+export const memoryGb = ({ units }: Pick<Machine, 'units'>): number =>
   ofKind(units, 'memory').reduce((sum, { part }) => sum + part.capacityBytes, 0) / 2 ** 30;
 const coresOf = (running: FigureContext['running']): number =>
   ofKind(running, 'processor').reduce((sum, { part }) => sum + part.cores, 0);

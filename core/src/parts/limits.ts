@@ -10,6 +10,9 @@ export const LIMITS = {
   /** Values of a JSON text: objects, lists, strings, numbers. The largest build has a fifth of it. */
   values: 500_000,
   depth: 32,
+  /** Offers of one part, services of one machine. */
+  offers: 12,
+  services: 40,
   /** Entries of any one list or record. */
   entries: 5000,
   /** Values of one sheet or archetype; the largest of the catalogue has a fifteenth of it. */

@@ -8,7 +8,6 @@ export type Joining = {
   readonly into: PoolSet | null;
   readonly sets: readonly PoolSet[];
   /** TB of room for data that it brings, before padding. */ readonly moreTb: number;
-  /** TB of its drives that the layout leaves unused for their sizes. */ readonly wastedTb: number;
   /** A set becomes wider than is good: too many share one failure too many. */ readonly isWide: boolean;
 };
 
@@ -32,13 +31,11 @@ export function joinings(
       layout,
       members.flatMap((id) => byId.get(id)?.part.capacityBytes ?? []),
     );
-  const sum = (sets: readonly PoolSet[], of: 'data' | 'wasted') =>
-    sets.reduce((all, set) => all + bytesOf(set)[of], 0) / TERABYTE;
+  const dataTb = (sets: readonly PoolSet[]) => sets.reduce((all, set) => all + bytesOf(set).data, 0) / TERABYTE;
   const way = (into: PoolSet | null, sets: readonly PoolSet[]): Joining => ({
     into,
     sets,
-    moreTb: sum(sets, 'data') - sum(kept, 'data'),
-    wastedTb: Math.max(0, sum(sets, 'wasted') - sum(kept, 'wasted')),
+    moreTb: dataTb(sets) - dataTb(kept),
     isWide: into !== null && into.units.length + fresh.length > (WIDEST[LAYOUTS[into.layout].spare] ?? Infinity),
   });
   const alike = kept.filter((set) =>

@@ -1,9 +1,8 @@
 import type { Brief, Service } from '../build/build';
 import type { FigureContext } from '../figures/context';
-import { SYSTEM_GB } from '../figures/services';
+import { memoryGb, SYSTEM_GB } from '../figures/services';
 import { groupedBy } from '../lists';
 import { drivesFor } from '../machine/roles';
-import { ofKind } from '../machine/units';
 import type { UnitId } from '../parts/ids';
 import { LAYOUTS, TERABYTE } from './layouts';
 import { FULL_SHARE } from './risk';
@@ -88,7 +87,7 @@ export function memoryTold(context: FigureContext, services: readonly Service[] 
     ...(cacheGb > 0 ? [{ what: 'cache' as const, gb: TRACK_SHARE * cacheGb }] : []),
   ];
   return {
-    hasGb: ofKind(units, 'memory').reduce((sum, { part }) => sum + part.capacityBytes, 0) / 2 ** 30,
+    hasGb: memoryGb(context),
     wants,
     wantGb: wants.reduce((sum, { gb }) => sum + gb, 0),
   };

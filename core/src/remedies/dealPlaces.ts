@@ -23,9 +23,9 @@ export type MovedOut = {
 };
 
 /**
- * Where a single card, cable, cage or feed takes a set with it: drives alike change places, as few as do, so that it
- * does not; nothing that is on them is written anew. Weighed on the machine after the move. Null where no such move
- * leaves fewer, or where it would need a drive that is held or of another sheet.
+ * Where a single card, cable, cage or feed takes a set with it: drives alike change places, so that it does not, each
+ * group to the places it has most of; nothing that is on them is written anew. Weighed on the machine after the move.
+ * Null where no such move leaves fewer, or where it would need a drive that is held or of another sheet.
  */
 export function dealtPlaces(build: Build, assessor: Assessor, options: AssessOptions): MovedOut | null {
   const before = standing(build, assessor, options);

@@ -1,3 +1,4 @@
+import type { Quantity } from './quantities';
 import { axis, called, generation, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
 
 /** Heights drives are made in (SFF-8201, SFF-8301). */
@@ -27,6 +28,12 @@ const wattsCalled =
 /** `It reads at up to 560 MB/s`, in a sentence. */
 const READS_AT = /\breads (?:at )?(?:up to |as much as )?(?=\d)/i;
 const WIDTHS_MM = [69.85, 101.6];
+/** The least or the largest of a drive's three sides, which its width tells to be those of a drive. */
+function sideOf(quantities: readonly Quantity[], which: (...sides: number[]) => number): number | undefined {
+  const sides = quantities.filter(({ dimension }) => dimension === 'mm').map(({ value }) => value);
+  const isDrive = sides.length === 3 && sides.some((side) => WIDTHS_MM.some((width) => Math.abs(side - width) < 0.5));
+  return isDrive ? which(...sides) : undefined;
+}
 /** Gb/s is no capacity. */
 const RATE = /[\d.,]+\s?g(?:b|bit)\/s/gi;
 /** `7.2K`, as sellers write it. */
@@ -287,13 +294,7 @@ const RULES: readonly Rule[] = [
     field: 'heightMm',
     label: /dimension|abmess|^size|maße/i,
     not: /pack|box/i,
-    read: (_entry, quantities) => {
-      const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
-      // The width of a drive is the same in every one (SFF-8201, SFF-8301); the least side is its height.
-      const isDrive =
-        sides.length === 3 && sides.some((side) => WIDTHS_MM.some((width) => Math.abs(side - width) < 0.5));
-      return isDrive ? Math.min(...sides) : undefined;
-    },
+    read: (_entry, quantities) => sideOf(quantities, Math.min),
   },
   {
     field: 'heightMm',
@@ -313,12 +314,7 @@ const RULES: readonly Rule[] = [
     field: 'lengthMm',
     label: /dimension|abmess|^size|maße/i,
     not: /pack|box/i,
-    read: (_entry, quantities) => {
-      const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
-      const isDrive =
-        sides.length === 3 && sides.some((side) => WIDTHS_MM.some((width) => Math.abs(side - width) < 0.5));
-      return isDrive ? Math.max(...sides) : undefined;
-    },
+    read: (_entry, quantities) => sideOf(quantities, Math.max),
   },
   {
     field: 'maxC',

@@ -1,12 +1,13 @@
 import { groupedBy } from '../../lists';
 import { heldDuty } from './held';
-import { ofKind, seatSpot, unitsById, type PlannedUnit } from '../../machine/units';
+import type { PlannedUnit } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext, HeldDuty } from '../context';
 import { Ledger, rangedOf, type Ranged } from '../quantity';
 import { earDb, roomFloorDb, soundSources, type HeardState } from '../sound/ear';
 import { sumLevels } from '../sound/levels';
 import { suppliesIn } from '../power/feeds';
+import { mountedFans } from './mountedFans';
 import { sectionOf, type Section } from './section';
 import { dutyOn, type Day } from './moment';
 import { hotDrives, marginOfWarm, warmthOf, type BoxWarmth, type Warm } from './temperatures';
@@ -156,17 +157,7 @@ export function slowestOf(context: FigureContext): Slowest | null {
 
 /** One fan of each kind in each row of mounts taken as standing still. */
 function withoutFans(context: FigureContext): FanGone[] {
-  const byId = unitsById(context.units);
-  const rows = groupedBy(
-    ofKind(context.running, 'fan').flatMap((fan) => {
-      const spot = seatSpot(context.layout, fan);
-      const host = spot && byId.get(spot.host);
-      const mount =
-        host?.part.kind === 'chassis' ? host.part.fanMounts.find(({ key }) => key === spot?.key) : undefined;
-      return mount ? [{ fan, mount, host: spot!.host }] : [];
-    }),
-    ({ fan, mount, host }) => `${host}|${mount.key}|${fan.part.id}`,
-  );
+  const rows = groupedBy(mountedFans(context), ({ fan, mount, host }) => `${host}|${mount.key}|${fan.part.id}`);
   return [...rows.values()]
     .flatMap((own): FanGone[] => {
       const { fan, mount } = own[0];

@@ -1,8 +1,8 @@
 import { groupedBy } from '../../lists';
-import { ofKind, seatSpot, unitsById } from '../../machine/units';
 import type { UnitId } from '../../parts/ids';
 import type { FigureContext } from '../context';
 import { Ledger } from '../quantity';
+import { mountedFans } from './mountedFans';
 import { hotDrives } from './temperatures';
 
 /** All fans of one row of mounts standing still, and the drives that are then likely past their limit. */
@@ -18,25 +18,15 @@ export type StillWall = {
  * all busy, that are not past it with the row turning. The other fans keep the speed they have.
  */
 export function stillWalls(context: FigureContext): readonly StillWall[] {
-  const byId = unitsById(context.units);
-  const rows = groupedBy(
-    ofKind(context.running, 'fan').flatMap((fan) => {
-      const spot = seatSpot(context.layout, fan);
-      const host = spot && byId.get(spot.host);
-      const mount =
-        host?.part.kind === 'chassis' ? host.part.fanMounts.find(({ key }) => key === spot?.key) : undefined;
-      return mount && host ? [{ fan, label: mount.label, key: `${host.id}/${mount.key}` }] : [];
-    }),
-    ({ key }) => key,
-  );
+  const rows = groupedBy(mountedFans(context), ({ host, mount }) => `${host}/${mount.key}`);
   if (rows.size === 0) return [];
   const before = tooHot(context);
-  return [...rows.values()].map((own): StillWall => {
-    const still = new Set(own.map(({ fan }) => fan));
-    const after = tooHot({ ...context, running: context.running.filter((unit) => !still.has(unit as never)) });
+  return [...rows].map(([key, own]): StillWall => {
+    const still = new Set(own.map(({ fan }) => fan.id));
+    const after = tooHot({ ...context, running: context.running.filter(({ id }) => !still.has(id)) });
     return {
-      key: own[0].key,
-      label: own[0].label,
+      key,
+      label: own[0].mount.label,
       fans: own.map(({ fan }) => ({ unit: fan.id, mark: fan.mark })),
       drives: [...after].filter((id) => !before.has(id)),
     };

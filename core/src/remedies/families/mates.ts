@@ -9,7 +9,7 @@ import { sustainedW } from '../../parts/sustained';
 import type { Proposal, Snag } from '../../snags/snag';
 import { about, lanes, listed, mountable, swaps, takeOut, nameAll } from '../guesses';
 import type { Base } from '../weigh';
-import { addPart, none, addAll, addSundry, type Propose, type Proposes } from './shared';
+import { addPart, none, addAll, addSundry, sameModule, type Propose, type Proposes } from './shared';
 
 const memory: Propose = (base, snag, catalogue) => {
   const board = ofKind(base.assessment.units, 'board')[0];
@@ -93,8 +93,7 @@ const fewerModules: Propose<'mates.memoryPath'> = (base, snag, catalogue) => {
   const items = [...new Set(modules.flatMap(({ item }) => (item ? [item] : [])))];
   if (!now) return [];
   const bytes = modules.reduce((sum, { part }) => sum + part.capacityBytes, 0);
-  const like = (part: PartOf<'memory'>) =>
-    part.form === now.form && part.type === now.type && part.registered === now.registered && part.ecc === now.ecc;
+  const like = sameModule(now);
   return listed(catalogue, 'memory')
     .filter(
       (part) => like(part) && part.capacityBytes > now.capacityBytes && part.capacityBytes <= snag.facts.of * 1024 ** 3,

@@ -1,11 +1,8 @@
-import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../../machine/units';
+import { isKind, ofKind, type UnitOf } from '../../machine/units';
 import type { PartOf } from '../../parts/resolve';
 import type { Proposal } from '../../snags/snag';
 import { about, adds, swaps } from '../guesses';
-import type { Propose } from './shared';
-
-const sameModule = (now: PartOf<'memory'>) => (part: PartOf<'memory'>) =>
-  part.form === now.form && part.type === now.type && part.registered === now.registered && part.ecc === now.ecc;
+import { sameModule, type Propose } from './shared';
 
 /** Modules beside those of now, or larger ones in their place; a processor of more cores; nothing gives hours. */
 export const forServices: Propose<'within.services'> = (base, snag, catalogue) => {
@@ -17,9 +14,9 @@ export const forServices: Propose<'within.services'> = (base, snag, catalogue) =
   const memory = (): Proposal[] => {
     if (!module || lacksGb <= 0) return [];
     const like = sameModule(module.part);
-    const free = boardOf(base.assessment.units)?.part.memorySlots ?? 0;
+    const slots = ofKind(base.assessment.units, 'board')[0]?.part.memorySlots ?? 0;
     const wanted = Math.ceil(lacksGb / gbOf(module.part));
-    const more = modules.length + wanted <= free ? adds(base, catalogue, [module.part], () => wanted).slice(0, 1) : [];
+    const more = modules.length + wanted <= slots ? adds(base, catalogue, [module.part], () => wanted).slice(0, 1) : [];
     const larger = swaps(
       base,
       catalogue,
@@ -42,8 +39,6 @@ export const forServices: Propose<'within.services'> = (base, snag, catalogue) =
       : [];
   return [...memory(), ...cores];
 };
-
-const boardOf = (units: readonly PlannedUnit[]) => ofKind(units, 'board')[0];
 
 /** Drives that are not shingled in the place of those that are; what else is not wanted is for the builder to drop. */
 export const notWanted: Propose<'within.notWanted'> = (base, snag, catalogue) => {

@@ -105,3 +105,7 @@ export const moveCards: Propose = (base, snag) =>
   about(base, snag)
     .filter((unit) => isCard(unit.part))
     .flatMap((unit) => otherSlots(base, unit));
+
+/** Modules that may stand beside or instead of one, of whatever size. */
+export const sameModule = (now: PartOf<'memory'>) => (part: PartOf<'memory'>) =>
+  part.form === now.form && part.type === now.type && part.registered === now.registered && part.ecc === now.ecc;

@@ -43,7 +43,7 @@ describe('what is not wanted', () => {
     expect(find(there(), 'within.notWanted')).toEqual([]);
   });
   test('no fan as a must names what turns, the fan of a supply too', () => {
-    expect(must(cube(), 'fanless')[0]).toMatch(/^caution: The brief asks for no fan; without it: .*Ember 450 SFX/);
+    expect(must(cube(), 'fanless')[0]).toMatch(/^caution: The brief asks for no fan; these have one: .*Ember 450 SFX/);
     expect(unwanted(cube(), 'fanless')).toEqual([]);
   });
   test('drives that are not shingled are offered for those that are', () => {

@@ -121,7 +121,10 @@ export const WITHIN_WORDS: WordsOf<WithinFacts> = {
   },
   'within.mustHave': {
     title: 'Must-haves',
-    what: (f) => `The brief asks for ${f.wish}; without it: ${f.parts}.`,
+    what: (f) =>
+      f.must === 'fanless'
+        ? `The brief asks for no fan; these have one: ${f.parts}.`
+        : `The brief asks for ${f.wish}; without it: ${f.parts}.`,
     why: 'A near twin that lacks it is the usual wrong order.',
   },
   'within.notWanted': {

@@ -1,12 +1,11 @@
 import { useId, useState } from 'react';
-import type { Brief, Build, Service } from '@inch-tower/core';
+import { LIMITS, type Brief, type Build, type Service } from '@inch-tower/core';
 import { readAnswer } from './briefFields';
 
 type Props = {
   readonly build: Build;
   readonly onBrief: (patch: Pick<Brief, 'services'> | { readonly services: undefined }, words: string) => void;
 };
-const MOST = 40;
 
 /** What is to run on the machine beside its files, each with what it takes. */
 export function Services({ build, onBrief }: Props) {
@@ -41,7 +40,7 @@ export function Services({ build, onBrief }: Props) {
       <button
         type="button"
         className="press mt-1"
-        disabled={services.length >= MOST}
+        disabled={services.length >= LIMITS.services}
         onClick={() =>
           put(
             [...services, { name: freeName(services), memoryGb: 2, cores: 0.2, alwaysOn: true, level: 'must' }],
@@ -77,7 +76,7 @@ function ServiceRow({ service, onChange, onRemove }: RowProps) {
         className="w-40"
         value={name}
         onAnswer={(text) => {
-          const fresh = text.trim().slice(0, 80);
+          const fresh = text.trim();
           if (!fresh) return 'It wants a name; the one it had is kept.';
           if (fresh !== name) onChange({ ...service, name: fresh }, `${name} is ${fresh}`);
           return null;
@@ -176,8 +175,9 @@ function TypedCell({ label, className, value, onAnswer }: CellProps) {
   const [wrong, setWrong] = useState<string | null>(null);
   const answer = () => {
     if (typed === null) return;
-    setWrong(onAnswer(typed));
-    setTyped(null);
+    const words = onAnswer(typed);
+    setWrong(words);
+    if (!words) setTyped(null);
   };
   return (
     <span>
@@ -187,12 +187,16 @@ function TypedCell({ label, className, value, onAnswer }: CellProps) {
         aria-invalid={!!wrong}
         aria-describedby={wrong ? `${id}-wrong` : undefined}
         autoComplete="off"
+        maxLength={80}
         value={typed ?? value}
         onChange={(event) => setTyped(event.target.value)}
         onBlur={answer}
         onKeyDown={(event) => {
           if (event.key === 'Enter') answer();
-          if (event.key === 'Escape') setTyped(null);
+          if (event.key === 'Escape') {
+            setTyped(null);
+            setWrong(null);
+          }
         }}
       />
       {wrong && (

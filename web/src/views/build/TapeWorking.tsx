@@ -1,7 +1,7 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Popover } from 'radix-ui';
-import type { Explanation, FigureId } from '@inch-tower/core';
-import { benchWorker } from '../../worker/client';
+import type { FigureId } from '@inch-tower/core';
+import { useExplained } from './useExplained';
 import { WorkingTree } from './WorkingTree';
 
 export type WorkingProps = {
@@ -15,20 +15,7 @@ export type WorkingProps = {
 /** The working of a figure over its tape, open as it comes. */
 export default function TapeWorking({ id, label, told, className, children }: WorkingProps) {
   const [isOpen, setIsOpen] = useState(true);
-  const [explained, setExplained] = useState<Explanation | null>(null);
-  useEffect(() => {
-    if (!isOpen) return undefined;
-    let isStale = false;
-    void benchWorker()
-      .explain(id)
-      .then((fresh) => {
-        if (!isStale) setExplained(fresh);
-      });
-    return () => {
-      isStale = true;
-      setExplained(null);
-    };
-  }, [isOpen, id]);
+  const explained = useExplained(id, isOpen);
   return (
     <Popover.Root open={isOpen} onOpenChange={setIsOpen}>
       <Popover.Trigger className={className} aria-label={told}>

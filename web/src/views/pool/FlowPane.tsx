@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
-import type { Build, Direction, Explanation, FlowTold, MemoryTold, PoolFlow } from '@inch-tower/core';
-import { benchWorker } from '../../worker/client';
+import { useState } from 'react';
+import type { Build, Direction, FlowTold, MemoryTold, PoolFlow } from '@inch-tower/core';
+import { useExplained } from '../build/useExplained';
 import { WorkingTree } from '../build/WorkingTree';
 import { useWidth } from '../useWidth';
 import { FlowPicture } from './FlowPicture';
@@ -60,7 +60,7 @@ export function FlowPane({
       {lines.map((words) => (
         <p key={words}>{words}</p>
       ))}
-      <FlowWorking way={way} build={build} />
+      <FlowWorking way={way} />
       <NetworkLinks build={build} ports={flow.ports} told={networkTold(flow)} />
       <p className="text-[12.5px] text-mid">
         Files in a row over a file protocol, disks empty. How fast flash writes for long is not on its sheet: it is
@@ -73,21 +73,9 @@ export function FlowPane({
 const FIGURE = { reading: 'flow.readMBps', writing: 'flow.writeMBps' } as const;
 
 /** How the rate of one client is reckoned, link by link down to the sheets; worked out when it is opened. */
-function FlowWorking({ way, build }: { readonly way: Direction; readonly build: Build }) {
+function FlowWorking({ way }: { readonly way: Direction }) {
   const [isOpen, setIsOpen] = useState(false);
-  const [explained, setExplained] = useState<Explanation | null>(null);
-  useEffect(() => {
-    if (!isOpen) return undefined;
-    let isStale = false;
-    void benchWorker()
-      .explain(FIGURE[way])
-      .then((fresh) => {
-        if (!isStale) setExplained(fresh);
-      });
-    return () => {
-      isStale = true;
-    };
-  }, [isOpen, way, build]);
+  const explained = useExplained(FIGURE[way], isOpen);
   return (
     <details className="no-print my-1" open={isOpen} onToggle={(event) => setIsOpen(event.currentTarget.open)}>
       <summary className="min-h-6 cursor-pointer underline decoration-dotted">How this is reckoned</summary>
