@@ -172,22 +172,17 @@ export default function SheetPane() {
           )}
         </p>
       )}
+      {/* One boundary for all: a part that came in later would push what is below from under the pointer. */}
       <Suspense fallback={null}>
         <ItemLine unit={unit} />
-      </Suspense>
-      <DriveRole unit={unit} />
-      <DriveSet unit={unit} />
-      {unit.part.kind === 'chassis' && (
-        <Suspense fallback={null}>
-          <ChassisChanges unit={unit} />
-        </Suspense>
-      )}
-      <MemoryOrder unit={unit} units={units} />
-      <Places unit={unit} units={units} />
-      <Suspense fallback={null}>
+        <DriveRole unit={unit} />
+        <DriveSet unit={unit} />
+        {unit.part.kind === 'chassis' && <ChassisChanges unit={unit} />}
+        <MemoryOrder unit={unit} units={units} />
+        <Places unit={unit} units={units} />
         <WorthMeasuring key={unit.id} unit={unit.id} />
+        <Numbers part={unit.part} />
       </Suspense>
-      <Numbers part={unit.part} />
     </div>
   );
 }
