@@ -17,6 +17,7 @@ import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
+import { TWENTY_FIFTH } from './twentyFifth';
 import { TWENTY_FOURTH } from './twentyFourth';
 import { TWENTY_SECOND } from './twentySecond';
 import { TWENTY_THIRD } from './twentyThird';
@@ -49,4 +50,5 @@ export const SAMPLES = [
   ...TWENTY_SECOND,
   ...TWENTY_THIRD,
   ...TWENTY_FOURTH,
+  ...TWENTY_FIFTH,
 ];
