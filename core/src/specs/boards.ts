@@ -17,7 +17,7 @@ function sideOf(which: 'edge' | 'depth'): NonNullable<Rule['read']> {
 }
 const SIDES: readonly Rule[] = (['edge', 'depth'] as const).map((which) => ({
   field: which === 'edge' ? 'edgeMm' : 'depthMm',
-  label: /form ?fa[ck]tor|dimension|size|abmess|bauform|größe/i,
+  label: /form ?fa[ck]tor|format|dimension|size|abmess|bauform|größe|maße/i,
   not: /pack|box/i,
   read: sideOf(which),
 }));
@@ -107,7 +107,8 @@ export const BOARD: KindRules = {
       label: /memory|speicher|ram/i,
       read: ({ label, value }, quantities) => {
         const words_ = `${label} ${value}`;
-        const at = /max|up to|bis zu|maximal/i.exec(value)?.index ?? (/max/i.test(label) ? 0 : -1);
+        const isBehind = /(?<![\d.,])[\d.,]+\s?[gt]i?b\s*\(?(?:max|total)/i.exec(value);
+        const at = isBehind?.index ?? /max|up to|bis zu|maximal/i.exec(value)?.index ?? (/max/i.test(label) ? 0 : -1);
         return at < 0 || /per|module|modul/i.test(words_)
           ? undefined
           : memoryBytes(quantities.find((one) => one.dimension === 'B' && one.at >= at)?.value);
@@ -129,7 +130,7 @@ export const BOARD: KindRules = {
       free: true,
       read: ({ label, value, text }, quantities) =>
         label === '' &&
-        /(?:^|dimm\b.*)(?:up to|max\.?|bis zu)\s\d+\s?gb$/i.test(value) &&
+        /(?:^|dimm\b.*)(?:up to|max\.?|bis zu)\s\d+\s?[gt]b$/i.test(value) &&
         /dimm|ddr|memory|speicher/i.test(text)
           ? memoryBytes(quantities.find(({ dimension }) => dimension === 'B')?.value)
           : undefined,
@@ -159,6 +160,14 @@ export const BOARD: KindRules = {
       label: /^(?:lan|network|ethernet|ports)/i,
       read: ({ value }) =>
         /\b(?:ipmi|bmc)\b/i.test(value) && !/\bno\b|without|optional|ohne/i.test(value) ? true : undefined,
+    },
+    {
+      field: 'remoteManagement',
+      free: true,
+      read: ({ label, value }) =>
+        label === '' && /\b(?:ipmi|bmc)\b/i.test(value) && !/\bno\b|without|optional|ohne|ready/i.test(value)
+          ? true
+          : undefined,
     },
     {
       field: 'remoteManagement',

@@ -60,6 +60,13 @@ export const CARDS: readonly KindRules[] = [
           return said[1] ? Number(said[1]) : { single: 1, dual: 2, triple: 3 }[said[2]!.toLowerCase()];
         },
       },
+      // What a graphics card is told to take is its most.
+      {
+        field: 'peakW',
+        label: /power consumption|\bt[dgb]p\b|board power|^power$|leistungsaufnahme/i,
+        not: /idle|typ|average|standby/i,
+        dimension: 'W',
+      },
       {
         field: 'displayOutput',
         free: true,

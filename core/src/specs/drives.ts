@@ -12,7 +12,7 @@ const SIZES = words(
 
 /** `SATA 6 Gb/s`, `SATA III 6.0 Gb/s`, `Serial ATA (6 Gbit/s`. */
 const LINK_RATE =
-  /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)/i;
+  /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)?(?![a-z]{3})/i;
 /** Watts that a word right behind or before them names: `1.3 W idle, 3.4 W active`, `idle: 5 W`. */
 const wattsCalled =
   (name: RegExp): NonNullable<Rule['read']> =>
@@ -51,7 +51,7 @@ const RULES: readonly Rule[] = [
     free: true,
     read: ({ label, value }) => {
       const found = LINK_RATE.exec(`${label} ${value}`);
-      const before = /(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)(?:\/s)?\s*(?:sas|sata)\b/i.exec(
+      const before = /(?<![\d.,])(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)?(?:\/s)?\s*(?:sas|sata)\b/i.exec(
         `${label} ${value}`,
       );
       const rate = found?.[1] ?? before?.[1];
@@ -107,7 +107,7 @@ const RULES: readonly Rule[] = [
       )
         return undefined;
       const found = [...value.replace(RATE, ' ').matchAll(/(?<![\w.,])(\d+(?:[.,]\d+)?)\s?(tb|gb)(?![\w/])/gi)];
-      if (found.length !== 1) return undefined;
+      if (new Set(found.map(([said]) => said.replace(/\s/g, '').toLowerCase())).size !== 1) return undefined;
       const [, number, unit] = found[0]!;
       const bytes = Number(number!.replace(',', '.')) * (unit!.toLowerCase() === 'tb' ? 1e12 : 1e9);
       return bytes >= 16e9 ? bytes : undefined;
@@ -302,7 +302,9 @@ const RULES: readonly Rule[] = [
     free: true,
     read: ({ label, value }, quantities) => {
       const found = quantities.filter((one) => one.dimension === 'mm' && HEIGHTS_MM.includes(one.value));
-      return found.length === 1 && (label !== '' || /^(?:height |z-?height )?[\d.,]+\s?mm$/i.test(value))
+      return found.length === 1 &&
+        (label !== '' ||
+          /^(?:height |z-?height )?[\d.,]+\s?mm(?: (?:z-?height|height|thick|high|hoch|tall))?$/i.test(value))
         ? found[0]!.value
         : undefined;
     },

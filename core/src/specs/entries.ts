@@ -53,11 +53,20 @@ const WORD_LAST = /\s(?:yes|no|[A-Z]{1,3}\d{1,4}(?:-\d+)?)$/i;
 export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
 /** `"power_idle": "5.0 W",` of a data file and `power_idle=5.0 W` of settings, as a label with its value. */
 export const withoutMarks = (line: string): string => {
-  const set = /^([a-z]\w{1,40})\s?=\s?(\S.*)$/i.exec(line) ?? /^([a-z]+(?:_[a-z\d]+)+)\s?:\s?(\S.*)$/i.exec(line);
-  if (set) return `${set[1]!.replace(/_/g, ' ')}: ${set[2]}`;
+  const set = /^([a-z\d]\w{1,40})\s?=\s?(\S.*)$/i.exec(line) ?? /^([a-z]+(?:_[a-z\d]+)+)\s?:\s?(\S.*)$/i.exec(line);
+  if (set) return `${labelOf(set[1]!)}: ${set[2]}`;
   const found = line.startsWith('"') ? /^"([\w .-]{1,60})"\s*:\s*"?(.*?)"?,?$/.exec(line) : null;
-  return found ? `${found[1]!.replace(/_/g, ' ')}: ${found[2]}` : line;
+  return found ? `${labelOf(found[1]!)}: ${found[2]}` : line;
 };
+/** `idle_w`, `3v3`: the name of a setting as a label, its unit in brackets. */
+const KEY_UNIT = /[ _](w|mm|cm|g|kg|dba?|rpm|gb|tb|a|va|wh|mbps|iops)$/i;
+const labelOf = (key: string): string =>
+  key
+    .replace(KEY_UNIT, (_all, unit: string) => ` (${unit})`)
+    .replace(/_/g, ' ')
+    .replace(/^(\d+)v(\d)?(?= |$)/i, (_all, volts: string, tenths?: string) =>
+      tenths ? `${volts}.${tenths}V` : `${volts}V`,
+    );
 const tidy = (text: string): string =>
   text
     .normalize('NFKC')
@@ -117,7 +126,8 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
         );
       continue;
     }
-    const isHead = isLabel(line) && !/\d/.test(line.replace(/\([^)]*\)/g, ''));
+    const isPoint = BULLETED.test(line) && BULLETED.test(next);
+    const isHead = !isPoint && isLabel(line) && !/\d/.test(line.replace(TEST_SIZE, '').replace(/\([^)]*\)/g, ''));
     if (isHead && next !== '' && standsAlone(next, isLabel)) {
       entries.push({ line: i + 2, text: `${line}: ${next}`, label: line.toLowerCase(), value: next });
       i++;
@@ -139,6 +149,11 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
   }
   return entries;
 }
+
+/** Points of a list stand each for itself. */
+const BULLETED = /^[•*·–-]\s/;
+/** `128 KB sequential read`, `4K random read (QD32)`: how it was measured is no value. */
+const TEST_SIZE = /\b(?:4|64|128|256)\s?k(?:i?b)?\b|\bqd?\s?=?\d+(?:t\d+)?\b/gi;
 
 /** Whether a line is the value of the label above: not itself a label, with or without its value, nor a rail. */
 function standsAlone(line: string, isLabel: (words: string) => boolean): boolean {

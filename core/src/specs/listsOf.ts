@@ -5,11 +5,16 @@ import type { Archetype, Sheet } from '../parts/sheet';
 import { VALUES } from '../parts/sheet';
 import type { Place } from './places';
 import type { SaidEnd, SaidUsb } from './ports';
+import type { SaidStart } from './starts';
 
 type Row = Readonly<Record<string, unknown>>;
 type Lists = Readonly<Record<string, unknown>>;
 /** Lists of a sheet as a text counts them, and what of it could not be put into them. */
-export type PlacedLists = { readonly lists: Lists; readonly left: readonly Place[] };
+export type PlacedLists = {
+  readonly lists: Lists;
+  readonly left: readonly Place[];
+  /** Lists that were said whole: they are no class's. */ readonly whole: readonly string[];
+};
 
 /**
  * The lists of a part's class with as many rows as a text counts; what a row is like beyond that is the class's.
@@ -18,10 +23,11 @@ export type PlacedLists = { readonly lists: Lists; readonly left: readonly Place
 export function listsOf(archetype: Archetype, values: Lists, places: readonly Place[]): PlacedLists {
   const said = new Map(places.map((place) => [place.field, place.value]));
   const made = builders[archetype.kind]?.(archetype, said, values) ?? { lists: {}, taken: [] };
-  return { lists: made.lists, left: places.filter(({ field }) => !made.taken.includes(field)) };
+  const left = places.filter(({ field }) => !made.taken.includes(field));
+  return { lists: made.lists, left, whole: made.whole ?? [] };
 }
 
-type Made = { readonly lists: Lists; readonly taken: readonly string[] };
+type Made = { readonly lists: Lists; readonly taken: readonly string[]; readonly whole?: readonly string[] };
 type Said = ReadonlyMap<string, unknown>;
 type Builder = (archetype: Archetype, said: Said, values: Lists) => Made;
 
@@ -39,11 +45,22 @@ function board(archetype: Archetype, said: Said): Made {
   }
   const sockets = said.get('m2Sockets') as number | undefined;
   const like = rowsOf(archetype, 'm2Sockets');
+  const plugs = said.get('plugs') as readonly (SaidPlug & { readonly carries: readonly string[] })[] | undefined;
+  if (plugs) {
+    const all = (lists.connectors as readonly Row[] | undefined) ?? rowsOf(archetype, 'connectors');
+    lists.connectors = [...plugs.map(boardPlug), ...all];
+  }
   if (sockets !== undefined && like.length > 0) lists.m2Sockets = asMany(like, sockets, archetype, 'm2Sockets');
   const slots = said.get('slots') as readonly SaidSlot[] | undefined;
   if (slots) lists.slots = slotRows(slots, Number(rowsOf(archetype, 'slots')[0]?.gen ?? 3));
   const network = networkRows(said);
-  const taken = ['sataPorts', 'slots', ...(lists.m2Sockets ? ['m2Sockets'] : []), ...(network ? ['networkPorts'] : [])];
+  const taken = [
+    'sataPorts',
+    'plugs',
+    'slots',
+    ...(lists.m2Sockets ? ['m2Sockets'] : []),
+    ...(network ? ['networkPorts'] : []),
+  ];
   // What switches what off, and what is on a chip of its own, is that of the board there was.
   const changed = Object.keys(lists).length > 0 ? { ...lists, rules: [], modes: [], addedChips: [] } : {};
   return { taken, lists: { ...changed, ...(network ? { networkPorts: network } : {}) } };
@@ -69,6 +86,17 @@ const SATA: Row = {
   role: 'host',
   side: 'inside',
 };
+type SaidPlug = { readonly count: number; readonly kind: string };
+const boardPlug = ({ count, kind, carries }: SaidPlug & { readonly carries: readonly string[] }, i: number): Row => ({
+  ...SATA,
+  key: `plug${i + 1}`,
+  label: kind.toUpperCase(),
+  kind,
+  count,
+  lanes: lanesOf(kind),
+  carries,
+  gbPerLane: carries.includes('sas') ? 12 : 6,
+});
 type SaidSlot = { readonly count: number; readonly lanes: number; readonly wiredLanes: number; readonly gen?: number };
 
 /** Slots one beside the other from the first opening on; the widest hang on the processor. */
@@ -142,6 +170,20 @@ function chassis(archetype: Archetype, said: Said, values: Lists): Made {
     lists.openings = [{ ...opening, count: said.get('openings') }, ...others];
     taken.push('openings');
   }
+  const forms = said.get('supplyForms') as readonly string[] | undefined;
+  const supplyBays = (lists.supplyBays ?? base.supplyBays) as PartOf<'chassis'>['supplyBays'];
+  if (forms && supplyBays[0]) {
+    lists.supplyBays = supplyBays.map((bay, i) => (i === 0 ? takingForms(bay, forms, said.has('supplyMm')) : bay));
+    taken.push('supplyForms');
+  }
+  const feeds = said.get('backplane') as readonly SaidPlug[] | undefined;
+  const drawers = (lists.bayGroups ?? base.bayGroups) as PartOf<'chassis'>['bayGroups'];
+  const behind = drawers.find(({ backplane }) => backplane && backplane.type !== 'bridge');
+  if (feeds && behind) {
+    lists.bayGroups = drawers.map((group) => (group === behind ? fedBy(group, feeds) : group));
+    taken.push('backplane');
+  }
+  if (said.has('hotSwap') && drawers.some(({ access }) => access === 'hotSwap')) taken.push('hotSwap');
   const usb = said.get('usbLink') as SaidUsb | undefined;
   const groups = (lists.bayGroups ?? base.bayGroups) as PartOf<'chassis'>['bayGroups'];
   if (usb && groups.some(({ backplane }) => backplane?.type === 'bridge')) {
@@ -154,6 +196,35 @@ function chassis(archetype: Archetype, said: Said, values: Lists): Made {
     taken.push('fans');
   }
   return { lists, taken };
+}
+
+/** Room for supplies of a form where none was said: what its design guide and usual chassis give, mm. */
+const ROOM_MM: Readonly<Record<string, number>> = { sfx: 130, 'sfx-l': 130, tfx: 175, 'flex-atx': 160, redundant: 220 };
+type SupplyBay = PartOf<'chassis'>['supplyBays'][number];
+function takingForms(bay: SupplyBay, forms: readonly string[], hasRoom: boolean): Row {
+  const isOther = !forms.some((form) => (bay.forms as readonly string[]).includes(form));
+  const maxLengthMm = isOther && !hasRoom ? (ROOM_MM[forms[0]!] ?? 180) : bay.maxLengthMm;
+  return { ...bay, forms, maxLengthMm };
+}
+
+/** A group of bays whose backplane hangs on the plugs that were said; fewer lanes than bays are an expander's. */
+function fedBy(group: PartOf<'chassis'>['bayGroups'][number], feeds: readonly SaidPlug[]) {
+  const { backplane } = group;
+  const like = backplane?.connectors[0];
+  if (!backplane || !like) return group;
+  const bays = group.rows * group.columns;
+  const plugs = feeds.reduce((sum, { count }) => sum + count, 0);
+  const lanes = feeds.reduce((sum, { count, kind }) => sum + count * lanesOf(kind), 0);
+  const connectors = feeds.map(({ count, kind }, i) => ({
+    ...like,
+    key: i === 0 ? like.key : `${like.key}${i + 1}`,
+    count,
+    kind: kind as (typeof like)['kind'],
+    lanes: lanesOf(kind),
+  }));
+  const type = bays > lanes ? ('expander' as const) : ('direct' as const);
+  const baysPerConnector = type === 'expander' ? bays : Math.ceil(bays / plugs);
+  return { ...group, backplane: { ...backplane, type, connectors, baysPerConnector } };
 }
 
 /** A group of bays behind a bridge, on the link that was said. */
@@ -272,7 +343,26 @@ function cable(_archetype: Archetype, said: Said): Made {
   };
 }
 
+/** The start of its class with what was said on each rail as its most. */
+function drive(archetype: Archetype, said: Said): Made {
+  const start = said.get('start') as SaidStart | undefined;
+  if (!start) return { lists: {}, taken: [] };
+  const had = rowsOf(archetype, 'spinUp') as readonly { readonly [name: string]: number }[];
+  const steps = had.length > 0 ? had : [{ atS: 0, forS: 10, a12: 0, a5: 0, a33: 0 }];
+  const asSaid = (rail: 'a12' | 'a5', step: Readonly<Record<string, number>>): number => {
+    const most = Math.max(...steps.map((one) => one[rail] ?? 0));
+    const wanted = start[rail];
+    return wanted === undefined ? (step[rail] ?? 0) : most > 0 ? ((step[rail] ?? 0) / most) * wanted : wanted;
+  };
+  const spinUp = steps.map((step) => ({ ...step, a12: asSaid('a12', step), a5: asSaid('a5', step) }));
+  const isWhole = (['a12', 'a5'] as const).every(
+    (rail) => start[rail] !== undefined || steps.every((step) => (step[rail] ?? 0) === 0),
+  );
+  return { lists: { spinUp }, taken: ['start'], whole: isWhole ? ['spinUp'] : [] };
+}
+
 const builders: Readonly<Partial<Record<Archetype['kind'], Builder>>> = {
+  drive,
   board,
   chassis,
   supply,

@@ -28,7 +28,7 @@ export const MEMORY: KindRules = {
         whole(/ddr[345]l?[- ](\d{4})[a-z]?\b/i.exec(`${label} ${value}`)?.[1]) ??
         // A module's label: four figures are MT/s, five are MB/s (JEDEC).
         whole(/\bpc[45]l?-(\d{4})(?!\d)/i.exec(`${label} ${value}`)?.[1]) ??
-        (label === '' ? undefined : whole(/^\s*(\d{4})\s?(?:mhz|mt)/i.exec(value)?.[1])),
+        whole((label === '' ? /(?<![\d.,])(\d{4})\s?(?:mhz|mt\/s)\b/i : /^\s*(\d{4})\s?(?:mhz|mt)/i).exec(value)?.[1]),
     },
     {
       field: 'capacityBytes',

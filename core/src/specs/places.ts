@@ -1,5 +1,6 @@
 import type { PartKind } from '../parts/vocabulary';
 import { formOf, isForm, rangeOfForms } from './forms';
+import { startIn, type SaidStart } from './starts';
 import { AHEAD, endsIn, HOW_MANY, networkIn, ofWords, portsIn, usbIn, whole } from './ports';
 import type { Piece, SaidEnd, SaidUsb } from './ports';
 import { quantitiesOf, type Quantity } from './quantities';
@@ -13,7 +14,7 @@ type Finder = {
   readonly words: (value: unknown) => string;
   /** One value, which all that say it must agree on; or a list, gathered from all pieces, or those of one line. */
   readonly find: (piece: Piece, decimal: ',' | '.') => unknown;
-  readonly gathers?: 'all' | 'line';
+  readonly gathers?: 'all' | 'line' | 'parts';
 };
 
 const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,}|\s[–-]\s)(.*)$/;
@@ -114,12 +115,14 @@ function slotIn({ label, value, text }: Piece): unknown {
 
 const FAN_MM = /(?<![\d.,])(\d{1,2})(?:\s*[x×]\s*|\s+)(40|60|70|80|92|120|140|180|200)\s?mm/i;
 const FAN_ALONE = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)(?![\d.])/i;
-function fansIn({ label, value }: Piece): unknown {
+function fansIn({ label, value, text }: Piece): unknown {
   if (!/\d/.test(value)) return undefined;
   // Among fans the size goes without its unit.
   const isList = /^(?:fans?|lüfter)\b/i.test(label);
   const found = (isList ? FAN_ALONE : FAN_MM).exec(value);
-  const wall = ofWords(WALLS, value) ?? ofWords(WALLS, label);
+  // `4 x 80 x 38 mm PWM, middle`: one size in the line, and its wall behind a comma.
+  const isOnly = (text.match(new RegExp(FAN_ALONE, 'gi')) ?? []).length === 1;
+  const wall = ofWords(WALLS, value) ?? ofWords(WALLS, label) ?? (isList && isOnly ? ofWords(WALLS, text) : undefined);
   return found && wall && /fan|cool|lüfter/i.test(`${label} ${value}`)
     ? { count: Number(found[1]), sizeMm: Number(found[2]), wall }
     : undefined;
@@ -146,12 +149,54 @@ const PORTS: Finder = {
   gathers: 'all',
 };
 
+/** Forms of supplies that a chassis takes, by their names; a board's own names are alike. */
+const FORMS_OF_SUPPLY: readonly (readonly [RegExp, string])[] = [
+  [/\bsfx-?l\b/i, 'sfx-l'],
+  [/\bsfx\b(?!-?l)/i, 'sfx'],
+  [/\btfx\b/i, 'tfx'],
+  [/flex[ -]?atx|1u flex/i, 'flex-atx'],
+  [/\bredundant\b|\bcrps\b|hot-?swap(?:pable)? (?:psu|power suppl)/i, 'redundant'],
+  [/(?<!flex[ -]?|micro-?|mini-?|e-?)\batx\b|\bps-?\/?2\b/i, 'atx'],
+];
+const OF_SUPPLY = /\bpsus?\b|power suppl(?:y|ies)|netzteil/i;
+/** How long, how strong or what it feeds is of it, too. */
+const NOT_ITS_FORM = /\d\s?-?pin|motherboard|mainboard|not|without|ohne|optional/i;
+function supplyFormsIn({ label, value }: Piece): unknown {
+  const said = OF_SUPPLY.test(label) ? value : OF_SUPPLY.test(value) ? value : undefined;
+  if (said === undefined || NOT_ITS_FORM.test(said.replace(/not included|nicht enthalten|sold separately/gi, ' ')))
+    return undefined;
+  const forms = FORMS_OF_SUPPLY.filter(([pattern]) => pattern.test(said)).map(([, form]) => form);
+  return forms.length > 0 ? forms : undefined;
+}
+
+/** Plugs by which the backplane behind the bays hangs on a card. */
+function backplaneIn({ label, value, text }: Piece): unknown {
+  return /backplane|rückwand/i.test(`${label} ${text}`) && /sff/i.test(value) ? plugged({ label, value }) : undefined;
+}
+/** SAS plugs on a board, and what goes through them where it is said. */
+function boardPlugsIn({ label, value }: Piece): unknown {
+  const found = /^\d\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff/i.test(value) ? plugged({ label, value }) : undefined;
+  if (!found) return undefined;
+  const carries = /s-?ata/i.test(`${label} ${value}`) ? ['sata'] : /\bsas\b/i.test(value) ? ['sas', 'sata'] : null;
+  return carries ? { ...found, carries } : undefined;
+}
+const plugged = ({ label, value }: Pick<Piece, 'label' | 'value'>): { count: number; kind: string } | undefined => {
+  const found = portsIn({ label, value, line: 0, text: value }) as { count: number; kind: string } | undefined;
+  return found && { count: found.count, kind: found.kind };
+};
+const plugWords = each(({ kind }: { kind: string }) => kind.toUpperCase());
+
 const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
     {
       field: 'sataPorts',
       words: n('SATA ports'),
-      find: counted(String.raw`(?:s-?ata|serial ata)\b(?! express)`, undefined, /m\.2/i),
+      // In brackets behind another plug they are what goes through it.
+      find: counted(
+        String.raw`(?:s-?ata|serial ata)\b(?! express)`,
+        undefined,
+        /m\.2|(?:sff|sas\b|oculink)[^\n]*?s-?ata/i,
+      ),
     },
     {
       field: 'm2Sockets',
@@ -166,7 +211,19 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       find: slotIn,
       gathers: 'all',
     },
+    { field: 'plugs', words: plugWords, find: boardPlugsIn, gathers: 'all' },
     NETWORK,
+  ],
+  drive: [
+    {
+      field: 'start',
+      words: (value) => {
+        const { a12, a5 } = value as SaidStart;
+        return [a12 && `${a12} A at 12 V`, a5 && `${a5} A at 5 V`].filter(Boolean).join(', ') + ' while it spins up';
+      },
+      find: startIn,
+      gathers: 'parts',
+    },
   ],
   networkCard: [NETWORK],
   chassis: [
@@ -201,7 +258,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'cardMm',
       words: mm('cards up to'),
-      find: room(/gpu|graphics|vga|video card|grafikkarte|(?:max\.? |longest )card\b|card length/i),
+      find: room(/gpu|graphics|vga|video card|grafikkarte|(?:max\.? |longest )card\b|card length|length.*\bcard\b/i),
     },
     {
       field: 'supplyMm',
@@ -213,6 +270,23 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: (value) => `boards: ${(value as string[]).map(inCapitals).join(', ')}`,
       find: boardIn,
       gathers: 'all',
+    },
+    {
+      field: 'supplyForms',
+      words: (value) => `takes supplies: ${(value as string[]).map(inCapitals).join(', ')}`,
+      find: supplyFormsIn,
+      gathers: 'all',
+    },
+    { field: 'backplane', words: (value) => `backplane on ${plugWords(value)}`, find: backplaneIn, gathers: 'line' },
+    {
+      field: 'hotSwap',
+      words: () => 'bays from which drives are pulled while it runs',
+      find: ({ label, value }) =>
+        /hot-?\s?(?:swap|plug)/i.test(`${label} ${value}`) &&
+        /bay|3[.,]5|2[.,]5|drive|hdd|disk|laufwerk/i.test(`${label} ${value}`) &&
+        !/fan|psu|power supply|netzteil|lüfter|\bnot?\b|optional/i.test(`${label} ${value}`)
+          ? true
+          : undefined,
     },
     {
       field: 'fans',
@@ -317,6 +391,10 @@ export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' 
     const [first] = found;
     if (!first) return [];
     const at = { field, line: first.piece.line, text: first.piece.text.slice(0, 200) };
+    if (gathers === 'parts') {
+      const value = partsOf(found.map((one) => one.value as Readonly<Record<string, unknown>>));
+      return value ? [{ ...at, value, words: words(value) }] : [];
+    }
     if (gathers) {
       const taken = gathers === 'all' ? found : found.filter(({ piece }) => piece.line === first.piece.line);
       const value = distinct(taken.flatMap((one) => one.value));
@@ -329,6 +407,16 @@ export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' 
       ? [{ ...at, value, words: words(value) }]
       : [];
   });
+}
+
+/** One thing said in several lines, each a part of it; undefined where two of them differ. */
+function partsOf(found: readonly Readonly<Record<string, unknown>>[]): Readonly<Record<string, unknown>> | undefined {
+  const all: Record<string, unknown> = {};
+  for (const [name, value] of found.flatMap((one) => Object.entries(one))) {
+    if (name in all && all[name] !== value) return undefined;
+    all[name] = value;
+  }
+  return all;
 }
 
 /** Forms of boards stand once each; slots and fans as often as they are said. */

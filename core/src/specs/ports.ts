@@ -36,7 +36,9 @@ export function usbIn({ label, value, text }: Piece): SaidUsb | undefined {
 export function portsIn({ label, value }: Piece): unknown {
   if (!/sff/i.test(value)) return sataIn({ label, value });
   const found =
-    /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654)(?:-?([48])i|\s*\(?x([48])\)?)?/i.exec(value);
+    /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654)(?:[- ]?([48])i|\s*\(?x([48])\)?)?/i.exec(
+      value,
+    );
   if (!found) return undefined;
   const wide = found[3] ?? found[4];
   if (found[2] === '8654' && wide === undefined) return undefined;
@@ -77,6 +79,11 @@ const PORT_SPEED = new RegExp(
     String.raw`|gb(?=\s*(?:ethernet|lan|rj|nic|network|ports?\b|$)))`,
   'i',
 );
+/** `1 x RJ45, 2.5GBASE-T`. */
+const speedBehind = (behind: string): number | undefined => {
+  const said = /^\W*(\d{1,2}(?:[.,]\d)?)\s?g ?(?:base|be\b)/i.exec(behind)?.[1];
+  return said === undefined ? undefined : Number(said.replace(',', '.'));
+};
 /** Ports for the network with their speed; one for the management alone is not among them. */
 export function networkIn({ label, value, text }: Piece): unknown {
   if (!/\d/.test(value)) return undefined;
@@ -88,7 +95,9 @@ export function networkIn({ label, value, text }: Piece): unknown {
   const said = PORT_SPEED.exec(rest)?.[1];
   // `2 x RJ45, 10GBASE-T`: how fast stands behind the comma.
   const behind = times && /rj-?45|copper/i.test(rest) ? text.slice(text.indexOf(value) + value.length) : '';
-  const gbPerS = said ? Number(said.replace(',', '.')) : (ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));
+  const gbPerS = said
+    ? Number(said.replace(',', '.'))
+    : (speedBehind(behind) ?? ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));
   return count !== undefined && gbPerS !== undefined && gbPerS >= 1 ? { count, gbPerS } : undefined;
 }
 

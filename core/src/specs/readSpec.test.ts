@@ -1,52 +1,10 @@
 import { entriesOf } from './entries';
 import { decimalOf, numberOf, quantitiesOf } from './quantities';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
-import { EIGHTH } from '../testing/specTexts/eighth';
-import { ELEVENTH } from '../testing/specTexts/eleventh';
-import { FIFTEENTH } from '../testing/specTexts/fifteenth';
-import { FIFTH } from '../testing/specTexts/fifth';
-import { FIRST } from '../testing/specTexts/first';
-import { FOURTEENTH } from '../testing/specTexts/fourteenth';
-import { FOURTH } from '../testing/specTexts/fourth';
-import { NINTH } from '../testing/specTexts/ninth';
-import { SECOND } from '../testing/specTexts/second';
-import { SEVENTH } from '../testing/specTexts/seventh';
-import { EIGHTEENTH } from '../testing/specTexts/eighteenth';
-import { NINETEENTH } from '../testing/specTexts/nineteenth';
-import { SEVENTEENTH } from '../testing/specTexts/seventeenth';
-import { TWENTIETH } from '../testing/specTexts/twentieth';
-import { TWENTY_FIRST } from '../testing/specTexts/twentyFirst';
-import { SIXTEENTH } from '../testing/specTexts/sixteenth';
-import { SIXTH } from '../testing/specTexts/sixth';
-import { TENTH } from '../testing/specTexts/tenth';
-import { THIRD } from '../testing/specTexts/third';
-import { THIRTEENTH } from '../testing/specTexts/thirteenth';
-import { TWELFTH } from '../testing/specTexts/twelfth';
+import { SETS } from '../testing/specTexts/all';
 import { scoreSamples } from '../testing/specTexts/score';
 
-test.each([
-  ['written before the reader', FIRST],
-  ['written after it', SECOND],
-  ['written after that', THIRD],
-  ['of the fourth set', FOURTH],
-  ['of the fifth', FIFTH],
-  ['of the sixth', SIXTH],
-  ['of the seventh', SEVENTH],
-  ['of the eighth', EIGHTH],
-  ['of the ninth', NINTH],
-  ['of the tenth', TENTH],
-  ['of the eleventh', ELEVENTH],
-  ['of the twelfth', TWELFTH],
-  ['of the thirteenth', THIRTEENTH],
-  ['of the fourteenth', FOURTEENTH],
-  ['of the fifteenth', FIFTEENTH],
-  ['of the sixteenth', SIXTEENTH],
-  ['of the seventeenth', SEVENTEENTH],
-  ['of the eighteenth', EIGHTEENTH],
-  ['of the nineteenth', NINETEENTH],
-  ['of the twentieth', TWENTIETH],
-  ['of the twenty-first', TWENTY_FIRST],
-])('texts %s: what a person reads is read, and next to nothing wrong', (_which, samples) => {
+test.each(SETS)('texts of the %s set: what a person reads is read, and next to nothing wrong', (_which, samples) => {
   const { fields, right, wrong, notes } = scoreSamples(samples);
   expect(notes.filter((note) => !note.includes(' open, is '))).toEqual([]);
   expect(right / fields).toBeGreaterThanOrEqual(0.95);

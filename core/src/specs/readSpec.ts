@@ -42,6 +42,9 @@ export type SpecReading = ({ readonly ok: true } & SpecRead) | { readonly ok: fa
 /** Texts longer than this are refused. */
 export const SPEC_CHARACTERS = 1_000_000;
 const LONGEST_LINE = 2_000;
+/** What a shop says of other parts. */
+const OTHERS =
+  /^(?:customers (?:also|who)|related (?:products|items)|similar (?:products|items)|you may also|frequently bought|kunden|ähnliche (?:produkte|artikel)|passend dazu|zubehör)/i;
 /** Of what a text says differently so many lines are enough to show. */
 const MOST_FOUND = 100;
 /** What a text is of is said on its first pages. */
@@ -83,7 +86,7 @@ export function readSpec(
     .split('\n')
     .map((line) => line.slice(0, LONGEST_LINE))
     .join('\n');
-  const originals = linesOf(plain);
+  const originals = linesOf(plain).map((line) => (OTHERS.test(line) ? '' : line));
   const lines = inEnglish(originals.map(withoutMarks));
   const said = lines.join('\n');
   const opening = said.slice(0, OPENING_CHARACTERS);
@@ -155,6 +158,10 @@ export function readSpec(
         )
       : null;
   if (byDay) fields.push(byDay);
+  // What is told in units of a rack stands in one (IEC 60297).
+  const units = fields.find(({ field }) => field === 'rackUnits');
+  if (units && ![...fields, ...contradictions].some(({ field }) => field === 'style'))
+    fields.push({ ...units, field: 'style', value: 'rack' });
   return {
     ok: true,
     kind: rules.kind,
@@ -190,6 +197,8 @@ function measured({ label, value }: Entry, decimal: ',' | '.'): readonly Quantit
     return quantitiesOf(value.replace(/B$/, 'bels'), decimal);
   // `rpm max: 1500`: the word itself is the unit.
   if (own.length === 1 && /\brpm\b/i.test(label)) return quantitiesOf(`${value} rpm`, decimal);
+  // `wattage=450`.
+  if (own.length === 1 && /\bwatt(?:s|age)\b/i.test(label)) return quantitiesOf(`${value} W`, decimal);
   const behind = /[([]([^()[\]]{1,24}(?:\([a-z]\))?)[)\]]\s*\d?$/i.exec(label)?.[1];
   // `(typical, dBA)` says more than the unit.
   for (const unit of behind?.split(/,\s*/) ?? []) {
@@ -274,8 +283,12 @@ const isSame = (one: unknown, other: unknown): boolean =>
 /** What only makes sense beside another field: lanes of a drive that is not on PCIe are its one. */
 function without(fields: readonly ReadField[]): ReadField[] {
   const way = fields.find(({ field }) => field === 'interface')?.value;
+  const most = fields.find(({ field }) => field === 'peakW');
   return fields.filter(
-    ({ field }) => !(way !== undefined && way !== 'nvme' && (field === 'pcieGen' || field === 'lanes')),
+    ({ field, line, value }) =>
+      !(way !== undefined && way !== 'nvme' && (field === 'pcieGen' || field === 'lanes')) &&
+      // One number is told of one thing.
+      !(field === 'busyW' && most?.line === line && most.value === value),
   );
 }
 

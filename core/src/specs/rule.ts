@@ -57,6 +57,9 @@ type Axis = 'w' | 'h' | 'd';
 const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t: 'd', l: 'd' };
 /** Where depth is called P (profondeur, profundidad, profondità) L is the width and A the height. */
 const WITH_P: Readonly<Record<string, Axis>> = { l: 'w', a: 'h', h: 'h', p: 'd' };
+/** `(height x width x depth)` as letters. */
+const SIDE_WORDS = /\b(height|width|depth|length|höhe|breite|tiefe|länge)\b(?=\s*[x×*/]|\s*\))/gi;
+const inLetters = (said: string): string => said.replace(SIDE_WORDS, (word) => (/^l/i.test(word) ? 'L' : word[0]!));
 const ORDER = /(?<![a-zäöü])([wbhdltpa])\s*[x×*/]\s*([wbhdltpa])(?:\s*[x×*/]\s*([wbhdltpa]))?(?![a-zäöü])/i;
 const LETTERED =
   /(?<![a-z])([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s*[x×]\s*([wbhdlt])\s*([\d.,]+)\s?(mm|cm|in|")/i;
@@ -83,7 +86,7 @@ export const axis =
     const lettered =
       LETTERED.exec(value) ?? turned(BEHIND.exec(value)) ?? (/[,;]/.test(text) ? LISTED.exec(text) : null);
     if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text) && !IN_ORDER.test(value)) return undefined;
-    const order = ORDER.exec(label) ?? ORDER.exec(value);
+    const order = ORDER.exec(inLetters(label)) ?? ORDER.exec(inLetters(value));
     if (order) {
       const letters = order.slice(1).filter((one) => one !== undefined);
       const axes = letters.some((one) => /p/i.test(one)) ? WITH_P : AXES;
@@ -143,6 +146,11 @@ export function generation({ label, value }: Entry): number | undefined {
   const gen = (GENERATION.exec(said) ?? behind.exec(said))?.[1];
   return gen === undefined ? undefined : Number(gen);
 }
+/** A low bracket goes on a low card alone, whatever else lies in the box. */
+const lowBracket = (text: string): boolean =>
+  /bracket|blende/i.test(text) &&
+  /low[ -]?profile|half[ -]?height|\blp\b/i.test(text) &&
+  !/\bno\b|without|ohne|only full/i.test(text);
 /** A card's edge, bracket and watts, which all cards have. */
 export const CARD: readonly Rule[] = [
   {
@@ -167,12 +175,14 @@ export const CARD: readonly Rule[] = [
     label: /form factor|height|profile|bauform|bracket/i,
     free: true,
     read: ({ label, value, text }) =>
-      /bracket|blende/i.test(text) || /in the box|included|enthalten/i.test(`${label} ${value}`)
-        ? undefined
-        : words(
-            [/low[ -]?profile|md2|half[ -]?height/i, 'low'],
-            [/full[ -]?height/i, 'full'],
-          )({ label, value, line: 0, text: '' }),
+      lowBracket(text)
+        ? 'low'
+        : /bracket|blende/i.test(text) || /in the box|included|enthalten/i.test(`${label} ${value}`)
+          ? undefined
+          : words(
+              [/low[ -]?profile|md2|half[ -]?height/i, 'low'],
+              [/full[ -]?height/i, 'full'],
+            )({ label, value, line: 0, text: '' }),
   },
   { field: 'peakW', label: /max.*(power|consumption)|power.*max|leistung.*max/i, dimension: 'W', pick: 'most' },
   {

@@ -199,3 +199,83 @@ test('a card for SATA is made of a card for SATA, with as many ports of one lane
     [6, 'sata', 1, 'sata'],
   ]);
 });
+
+describe('how a drive starts', () => {
+  const start = (line: string, title = 'Barge 8 TB hard drive, 3.5-inch, SATA, 7200 rpm') => {
+    const { sheet, archetype } = sheetFrom(`${title}\n${line}`);
+    const { spinUp } = resolve(sheet, archetype) as PartOf<'drive'>;
+    return [
+      Math.max(...spinUp.map(({ a12 }) => a12)),
+      Math.max(...spinUp.map(({ a5 }) => a5)),
+      sheet.from?.spinUp?.basis,
+    ];
+  };
+  // The class of air-filled disks of 7200 takes 2 A and 0.8 A; a rail that is not said stays the class's, and then all of it is typical.
+  test.each([
+    ['Spin-up current (12 V): 2.4 A', [2.4, 0.8, 'typical']],
+    ['Startup current 12V\t1.9 A\nStartup current 5V\t0.9 A', [1.9, 0.9, 'stated']],
+    ['Start current 5 V / 12 V: 0.6 / 2.1 A', [2.1, 0.6, 'stated']],
+    ['Max. start current: 2.2 A (12 V), 750 mA (5 V)', [2.2, 0.75, 'stated']],
+    ['Anlaufstrom: 12 V 2,0 A', [2, 0.8, 'typical']],
+  ] as const)('%s', (line, said) => {
+    expect(start(line)).toEqual(said);
+  });
+  test.each([
+    ['of which rail is not said', 'Startup current: 2.4 A'],
+    ['two lines that differ', 'Spin-up current (12 V): 2.4 A\nStartup 12 V: 1.7 A'],
+    ['what no disk takes', 'Spin-up current (12 V): 24 A'],
+    ['watts', 'Spin-up power: 24 W'],
+  ])('%s is left open', (_which, line) => {
+    expect(start(line)[0]).toBe(2);
+  });
+});
+
+describe('what a chassis takes, and what is behind its bays', () => {
+  const of = (text: string) => {
+    const { sheet, archetype } = sheetFrom(text);
+    expect(checkSheet(resolve(sheet, archetype))).toEqual([]);
+    return resolve(sheet, archetype) as PartOf<'chassis'>;
+  };
+  const RACK = 'Gable 12 rack chassis, 2U\nDrive bays: 12 x 3.5" hot-swap\nSize (W x H x D): 438 x 88 x 660 mm\n';
+  test.each([
+    ['Power supply: SFX', ['sfx']],
+    ['PSU: ATX or SFX, max. 160 mm', ['sfx', 'atx']],
+    ['Netzteil: Flex-ATX', ['flex-atx']],
+    ['1U redundant power supply, 2 x 550 W', ['redundant']],
+  ])('%s', (line, forms) => {
+    expect(of(`Byre tower chassis\nDrive bays: 4 x 3.5"\n${line}`).supplyBays[0]!.forms).toEqual(forms);
+  });
+  test('a board in the same line is no supply', () => {
+    const fieldsOf = (text: string) => placesOf('chassis', text.split('\n'), '.').map(({ field }) => field);
+    expect(fieldsOf('Motherboard: ATX')).not.toContain('supplyForms');
+    expect(fieldsOf('Power supply: not included')).not.toContain('supplyForms');
+    expect(fieldsOf('Power supply plugs: ATX 24-pin')).not.toContain('supplyForms');
+  });
+  test.each([
+    ['Backplane: 3 x SFF-8643, 12 Gb/s', 'direct', 4],
+    ['SAS backplane, 1 x SFF-8643', 'expander', 12],
+    ['Backplane: 3 x SFF-8087', 'direct', 4],
+  ])('%s', (line, type, baysPerConnector) => {
+    const { backplane } = of(RACK + line).bayGroups.find(({ takes }) => takes.includes('3.5'))!;
+    expect([backplane!.type, backplane!.baysPerConnector]).toEqual([type, baysPerConnector]);
+    expect(backplane!.connectors[0].kind).toBe(line.includes('8087') ? 'sff-8087' : 'sff-8643');
+  });
+  test('a box whose drives are pulled while it runs is made of one', () => {
+    const cube = (bays: string) => of(`Byre NAS cube\nDrive bays: 4 x 3.5" ${bays}\nBoard: Mini-ITX`);
+    expect(cube('hot-swap').bayGroups.some(({ access }) => access === 'hotSwap')).toBe(true);
+    expect(cube('tray').bayGroups.some(({ access }) => access === 'hotSwap')).toBe(false);
+  });
+});
+
+test('SAS plugs of a board stand beside its SATA ports, with what goes through them', () => {
+  const { sheet, archetype } = sheetFrom(
+    'Gannet server board, ATX\nSocket R6\nStorage: 4 x SATA 6Gb/s\nSAS: 2 x SFF-8643 (8 x SATA)',
+  );
+  const { connectors } = resolve(sheet, archetype) as PartOf<'board'>;
+  expect(connectors.filter(({ kind }) => kind === 'sata' || kind.startsWith('sff'))).toMatchObject(
+    [
+      { kind: 'sata', count: 4 },
+      { kind: 'sff-8643', count: 2, lanes: 4, carries: ['sata'], gbPerLane: 6 },
+    ].sort((a, b) => b.kind.localeCompare(a.kind)),
+  );
+});

@@ -39,10 +39,13 @@ export function classFor<T extends Archetype>(
   const score = (one: T): number =>
     (bays === undefined ? 0 : likeBays(one, bays)) +
     (ports === undefined ? 0 : likePorts(one, ports)) +
+    likeChassis(one, places) +
     fields.reduce((sum, { field, value }) => {
       const typical = (one as unknown as Readonly<Record<string, unknown>>)[field];
       if (TELLING.has(field)) return sum + (typical === value ? AGREES : -AGREES);
       if (typeof value !== 'number' || typeof typical !== 'number' || value <= 0 || typical <= 0) return sum;
+      // How fast a disk turns says what it takes, at the start above all; its room does not.
+      if (field === 'rpm') return sum + (Math.abs(Math.log(value / typical)) < 0.1 ? AGREES : -AGREES);
       return sum - Math.min(1, Math.abs(Math.log(value / typical)));
     }, 0);
   return classes.reduce<T | null>((best, one) => (best && score(best) >= score(one) ? best : one), null);
@@ -53,6 +56,19 @@ function likePorts(archetype: Archetype, ports: readonly { readonly kind: string
   if (!('connectors' in archetype)) return 0;
   const has = new Set((archetype.connectors as readonly { readonly kind: string }[]).map(({ kind }) => kind));
   return ports.some(({ kind }) => has.has(kind)) ? AGREES : -AGREES;
+}
+
+/** A chassis by the supplies it takes and by whether its drives are pulled while it runs. */
+function likeChassis(archetype: Archetype, places: readonly Place[]): number {
+  if (archetype.kind !== 'chassis') return 0;
+  const said = (field: string) => places.find((place) => place.field === field)?.value;
+  const forms = said('supplyForms') as readonly string[] | undefined;
+  const has = new Set<string>(archetype.supplyBays.flatMap((bay) => bay.forms));
+  const isHotSwap = archetype.bayGroups.some(({ access }) => access === 'hotSwap');
+  return (
+    (forms === undefined ? 0 : forms.some((form) => has.has(form)) ? 1 : -1) +
+    (said('hotSwap') === undefined ? 0 : isHotSwap ? 1 : -1)
+  );
 }
 
 /** How near a class of chassis is by its bays for 3.5-inch drives; none is far off. */
@@ -74,14 +90,14 @@ export function sheetOfSpec(
   places: readonly Place[] = [],
 ): Sheet {
   const values = Object.fromEntries(fields.map(({ field, value }) => [field, value]));
-  const { lists, left } = listsOf(archetype, values, places);
+  const { lists, left, whole } = listsOf(archetype, values, places);
   const all = { ...lists, ...values };
   const sheet = ownSheet(id, archetype, { name, ...(maker ? { maker } : {}), values: all, basis: 'stated' });
   const told = places.filter((one) => !left.includes(one)).map(({ words }) => words);
   // How many there are was said; how a row is beyond that is the class's, so the whole list counts as typical.
   const typical = { basis: 'typical' as const, ref: told.join('; ').slice(0, 300) };
   const from = Object.fromEntries([
-    ...Object.keys(lists).map((field) => [field, typical]),
+    ...Object.keys(lists).map((field) => [field, whole.includes(field) ? { ...typical, basis: 'stated' } : typical]),
     ...fields.map(({ field, text }) => [field, { basis: 'stated' as const, ref: text.slice(0, 300) }]),
   ]);
   return { ...sheet, from: { ...sheet.from, ...from } };

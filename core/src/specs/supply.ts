@@ -169,7 +169,9 @@ export const SUPPLY: KindRules = {
       free: true,
       label: /./,
       read: ({ text }) => {
-        const all = [...text.matchAll(/(?<![\d.,-])\+?12\s?v(?:dc)?\s*[:=]\s*(\d{1,3}(?:[.,]\d{1,2})?)\s?a\b/gi)];
+        const all = [
+          ...text.matchAll(/(?<![\d.,-])\+?12\s?v(?:dc)?\s*(?:[:=@/]|\s)\s*(\d{1,3}(?:[.,]\d{1,2})?)\s?a\b/gi),
+        ];
         return all.length === 1 ? Number(all[0]![1]!.replace(',', '.')) : undefined;
       },
     },
@@ -228,6 +230,11 @@ export const SUPPLY: KindRules = {
       free: true,
       read: ({ label, value }, quantities) =>
         label === '' && /^[\d.,]+\s?mm (?:deep|long|tief|lang)\b/i.test(value) ? quantities[0]?.value : undefined,
+    },
+    {
+      field: 'lengthMm',
+      free: true,
+      read: ({ label }, quantities) => (label === '' ? lengthBehindFace(quantities) : undefined),
     },
     {
       field: 'lengthMm',

@@ -54,7 +54,7 @@ export const UPS: KindRules = {
     },
     {
       field: 'outlets',
-      label: /outlet|socket|receptacle|steckdose|ausgänge|output connections/i,
+      label: /outlet|socket|receptacle|steckdose|ausgänge|output connections|connectors?$/i,
       free: true,
       read: ({ label, value }, quantities) => {
         // `8 x C13 + 1 x C19`: all of them.

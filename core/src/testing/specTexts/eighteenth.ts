@@ -31,7 +31,7 @@ Operating temperature 0-55 °C`,
 - Requires slot bifurcation x4/x4/x4/x4
 - Low profile and full height brackets included
 - Size: 167 x 69 mm`,
-    fields: { gen: 4, lanes: 16, lengthMm: 167 },
+    fields: { height: 'low', gen: 4, lanes: 16, lengthMm: 167 },
     places: { m2Sockets: 4 },
   },
   {
@@ -316,7 +316,7 @@ Tjmax: 95 °C`,
     fields: { capacityBytes: 16 * GIB, type: 'ddr5', form: 'dimm', registered: false, ecc: true, mtPerS: 4800 },
   },
   {
-    id: 'HBA, a data sheet',
+    id: 'HBA, a data sheet with all brackets',
     kind: 'controller',
     text: `Tern 16i tri-mode storage adapter (HBA)
 Host interface: x8 PCIe 4.0
@@ -326,7 +326,16 @@ Power: 9.9 W typical, 14.1 W max
 Airflow required: 200 LFM
 Bracket: low profile, full height in the box
 Temperature: 0 to 55 °C`,
-    fields: { lanes: 8, gen: 4, mostDevices: 1024, busyW: 9.9, peakW: 14.1, needsAirMPerS: 1.016, maxC: 55 },
+    fields: {
+      height: 'low',
+      lanes: 8,
+      gen: 4,
+      mostDevices: 1024,
+      busyW: 9.9,
+      peakW: 14.1,
+      needsAirMPerS: 1.016,
+      maxC: 55,
+    },
     places: { ports: [{ count: 2, kind: 'sff-8654-8i', side: 'inside' }] },
   },
 ];

@@ -154,7 +154,7 @@ Board size
 - 1 x RJ45, 2.5 Gb/s
 - Power: 1.2 W typical
 - Low-profile bracket included`,
-    fields: { lanes: 1, gen: 2, busyW: 1.2 },
+    fields: { height: 'low', lanes: 1, gen: 2, busyW: 1.2 },
   },
   {
     id: 'UPS, double conversion',

@@ -74,6 +74,7 @@ Fans: 3 x 80mm PWM (middle)
 Net weight: 33 lbs`,
     fields: { style: 'rack', rackUnits: 2, heightMm: 88.9, widthMm: 436.88, depthMm: 647.7, massG: 14968.5 },
     places: {
+      hotSwap: true,
       bays35: 12,
       boards: ['atx', 'micro-atx'],
       openings: 7,
@@ -93,6 +94,8 @@ Abmessungen (B x H x T): 260 x 220 x 320 mm
 Gewicht: 5,1 kg`,
     fields: { widthMm: 260, heightMm: 220, depthMm: 320, massG: 5100 },
     places: {
+      hotSwap: true,
+      supplyForms: ['flex-atx'],
       boards: ['mini-itx'],
       bays35: 6,
       bays25: 1,

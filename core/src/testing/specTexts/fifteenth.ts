@@ -53,6 +53,7 @@ Maße (BxHxT): 430 x 177 x 550 mm
 Gewicht: 11,5 kg
 Schienen: optional`,
     fields: {
+      style: 'rack',
       rackUnits: 4,
       widthMm: 430,
       heightMm: 177,
@@ -61,6 +62,7 @@ Schienen: optional`,
       slideRails: 'apart',
     },
     places: {
+      supplyForms: ['atx'],
       bays35: 15,
       boards: ['atx', 'micro-atx', 'mini-itx'],
       openings: 7,
@@ -232,7 +234,7 @@ Socket	Q5	Q5`,
 PCIe 2.1 x4
 TDP 5 W
 LP/FH brackets`,
-    fields: { gen: 2, lanes: 4 },
+    fields: { height: 'low', gen: 2, lanes: 4 },
     places: { networkPorts: [{ count: 4, gbPerS: 1 }] },
   },
   {

@@ -393,6 +393,6 @@ Bus: PCIe 3.0 x4
 Ports: 2 × RJ45 10GBASE-T
 Power consumption (typ.): 7.5 W, max 10.2 W
 Bracket: full height and low profile included`,
-    fields: { lanes: 4, gen: 3, busyW: 7.5, peakW: 10.2 },
+    fields: { height: 'low', lanes: 4, gen: 3, busyW: 7.5, peakW: 10.2 },
   },
 ];

@@ -44,6 +44,8 @@ Temperatura di esercizio: da 5 a 60 °C`,
 * 5.8kg empty`,
     fields: { widthMm: 310, heightMm: 240, depthMm: 330, massG: 5800 },
     places: {
+      hotSwap: true,
+      supplyForms: ['sfx'],
       bays35: 8,
       boards: ['mini-itx'],
       supplyMm: 125,
@@ -187,7 +189,7 @@ Ventilateur : 120 mm, 400-1700 tr/min`,
 PCIe 3.0 x8, low profile bracket installed (full height included)
 draws about 9 W
 needs airflow!`,
-    fields: { gen: 3, lanes: 8, busyW: 9 },
+    fields: { height: 'low', gen: 3, lanes: 8, busyW: 9 },
     places: { ports: [{ count: 2, kind: 'sff-8643', side: 'inside' }] },
   },
   {
@@ -249,7 +251,7 @@ Höhe: 32 mm`,
 • Max. power 11.5 W, typical 9 W
 • Low-profile and full-height brackets
 • Operating temperature 0–55 °C`,
-    fields: { gen: 3, lanes: 4, peakW: 11.5, busyW: 9 },
+    fields: { height: 'low', gen: 3, lanes: 4, peakW: 11.5, busyW: 9 },
     places: { networkPorts: [{ count: 2, gbPerS: 10 }] },
   },
   {
@@ -291,6 +293,7 @@ Size (WxHxD) | 437 x 89 x 650 mm
 Weight | 15.2 kg
 Rails | included`,
     fields: {
+      style: 'rack',
       rackUnits: 2,
       widthMm: 437,
       heightMm: 89,
@@ -299,6 +302,7 @@ Rails | included`,
       slideRails: 'included',
     },
     places: {
+      hotSwap: true,
       bays35: 12,
       bays25: 2,
       boards: ['ssi-eeb'],

@@ -72,7 +72,7 @@ Power adapter 12 V / 10 A
 Size 226 x 178 x 132 mm (D x W x H)
 3.1 kg without drives`,
     fields: { style: 'external', depthMm: 226, widthMm: 178, heightMm: 132, massG: 3100 },
-    places: { bays35: 5, fans: [{ count: 1, sizeMm: 120, wall: 'rear' }] },
+    places: { hotSwap: true, bays35: 5, fans: [{ count: 1, sizeMm: 120, wall: 'rear' }] },
   },
   {
     id: 'board, data in pairs with equals signs',

@@ -44,6 +44,7 @@ Expansion slots - 7 x full-height
 Board support - up to E-ATX 12" x 13"`,
     fields: { rackUnits: 4, style: 'rack', heightMm: 178, widthMm: 437, depthMm: 699, massG: 23600 },
     places: {
+      hotSwap: true,
       bays35: 24,
       fans: [{ count: 5, sizeMm: 80, wall: 'middle' }],
       openings: 7,

@@ -167,7 +167,7 @@ TDP guideline: 200 W`,
     id: 'HBA, a listing',
     kind: 'controller',
     text: 'Tern 8i HBA, IT mode, PCIe 3.0 x8, 2x SFF-8643, low profile bracket',
-    fields: { lanes: 8, gen: 3 },
+    fields: { height: 'low', lanes: 8, gen: 3 },
   },
   {
     id: 'UPS, a table by bars',

@@ -213,7 +213,14 @@ Rackschienen im Lieferumfang enthalten`,
       massG: 7900,
       slideRails: 'included',
     },
-    places: { bays35: 4, boards: ['atx'], fans: [{ count: 4, sizeMm: 40, wall: 'middle' }], openings: 1 },
+    places: {
+      hotSwap: true,
+      supplyForms: ['flex-atx'],
+      bays35: 4,
+      boards: ['atx'],
+      fans: [{ count: 4, sizeMm: 40, wall: 'middle' }],
+      openings: 1,
+    },
   },
   {
     id: 'UPS, a US page with runtime',
@@ -265,7 +272,7 @@ Operating temperature: 0 to 95 °C`,
 - Full-height and low-profile brackets
 - Power: 4.5 W max
 - No RAID`,
-    fields: { gen: 3, lanes: 4, peakW: 4.5 },
+    fields: { height: 'low', gen: 3, lanes: 4, peakW: 4.5 },
   },
   {
     id: 'network card, a German price list’s line',

@@ -146,7 +146,7 @@ Power consumption	11 W
 Operating temperature	0–55 °C
 Card size	150 x 69 mm
 Bracket	low-profile and full-height included`,
-    fields: { lanes: 8, gen: 4, busyW: 11, maxC: 55, lengthMm: 150 },
+    fields: { height: 'low', lanes: 8, gen: 4, busyW: 11, maxC: 55, lengthMm: 150 },
   },
   {
     id: 'network card, data sheet',

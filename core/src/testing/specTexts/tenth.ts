@@ -115,6 +115,7 @@ Motherboard	SSI-EEB, SSI-CEB, ATX
 Dimensions	W 437 x H 132 x D 648 mm`,
     fields: { style: 'rack', rackUnits: 3, widthMm: 437, heightMm: 132, depthMm: 648 },
     places: {
+      hotSwap: true,
       bays35: 16,
       bays25: 2,
       openings: 7,
@@ -127,7 +128,7 @@ Dimensions	W 437 x H 132 x D 648 mm`,
     kind: 'chassis',
     text: `Larder 6 NAS case, Mini-ITX, 6x 3.5" hot-swap, SFX, CPU cooler up to 70 mm, 1 expansion slot`,
     fields: {},
-    places: { boards: ['mini-itx'], bays35: 6, coolerMm: 70, openings: 1 },
+    places: { hotSwap: true, boards: ['mini-itx'], bays35: 6, coolerMm: 70, openings: 1 },
   },
   {
     id: 'supply with its plugs',

@@ -211,6 +211,7 @@ Rail kit: optional`,
       slideRails: 'apart',
     },
     places: {
+      hotSwap: true,
       bays35: 16,
       openings: 7,
       boards: ['atx', 'ssi-eeb'],
@@ -265,7 +266,7 @@ Consommation maximale : 14 W
 Équerre : pleine hauteur et profil bas
 Température de fonctionnement : 0 à 55 °C
 Longueur : 167 mm`,
-    fields: { lanes: 8, gen: 3, busyW: 9.8, peakW: 14, lengthMm: 167 },
+    fields: { height: 'low', lanes: 8, gen: 3, busyW: 9.8, peakW: 14, lengthMm: 167 },
     places: { networkPorts: [{ count: 2, gbPerS: 25 }] },
   },
   {

@@ -22,6 +22,8 @@ Size (W×D×H): 240 × 360 × 280 mm
 Weight: 6.4 kg`,
     fields: { widthMm: 240, depthMm: 360, heightMm: 280, massG: 6400 },
     places: {
+      hotSwap: true,
+      supplyForms: ['sfx'],
       boards: ['mini-itx', 'micro-atx'],
       supplyMm: 130,
       coolerMm: 72,
@@ -139,7 +141,15 @@ Connectors: 2 x external SFF-8644
 Form factor: low profile, 68.9 mm x 155.6 mm
 Power consumption: 8.2 W typical, 14 W maximum
 Airflow: 1 m/s`,
-    fields: { lanes: 8, gen: 3, height: 'low', lengthMm: 155.6, busyW: 8.2, peakW: 14, needsAirMPerS: 1 },
+    fields: {
+      lanes: 8,
+      gen: 3,
+      height: 'low',
+      lengthMm: 155.6,
+      busyW: 8.2,
+      peakW: 14,
+      needsAirMPerS: 1,
+    },
     places: { ports: [{ count: 2, kind: 'sff-8644', side: 'outside' }] },
   },
   {
@@ -176,6 +186,7 @@ Rated current at 12 V: 0.66 A`,
 • 88 (H) x 437 (W) x 660 (D) mm, 14.5 kg`,
     fields: { style: 'rack', rackUnits: 2, heightMm: 88, widthMm: 437, depthMm: 660, massG: 14500 },
     places: {
+      hotSwap: true,
       bays35: 12,
       boards: ['ssi-eeb', 'atx'],
       openings: 7,

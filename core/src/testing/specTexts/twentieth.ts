@@ -63,6 +63,8 @@ Weight: 4.4 kg
 Expansion: one half-height slot`,
     fields: { style: 'tower', widthMm: 203, heightMm: 255, depthMm: 305, massG: 4400 },
     places: {
+      hotSwap: true,
+      supplyForms: ['flex-atx'],
       bays35: 4,
       bays25: 2,
       boards: ['mini-itx'],

@@ -87,6 +87,8 @@ Weight
 • 5.6 kg`,
     fields: { widthMm: 300, heightMm: 220, depthMm: 350, massG: 5600 },
     places: {
+      hotSwap: true,
+      supplyForms: ['sfx'],
       bays35: 8,
       bays25: 1,
       boards: ['mini-itx'],
@@ -194,7 +196,7 @@ Sockets: 2 x M.2 (M key, 2242/2260/2280)
 Bifurcation x4x4 required
 Dimensions: 120 x 69 mm
 Bracket: low profile`,
-    fields: { gen: 4, lanes: 8, lengthMm: 120 },
+    fields: { height: 'low', gen: 4, lanes: 8, lengthMm: 120 },
     places: { m2Sockets: 2 },
   },
   {

@@ -303,6 +303,7 @@ Gross weight: 26 kg
 Net weight: 17.7 kg`,
     fields: { style: 'rack', rackUnits: 3, heightMm: 132, widthMm: 437, depthMm: 648, massG: 17700 },
     places: {
+      hotSwap: true,
       bays35: 16,
       boards: ['ssi-eeb'],
       openings: 7,
@@ -402,7 +403,7 @@ Bus: PCIe 3.0 x8
 Bracket: low profile and full height included
 Typical power: 8.5 W
 Max power: 12.3 W`,
-    fields: { lanes: 8, gen: 3, busyW: 8.5, peakW: 12.3 },
+    fields: { height: 'low', lanes: 8, gen: 3, busyW: 8.5, peakW: 12.3 },
     places: { networkPorts: [{ count: 2, gbPerS: 25 }] },
   },
   {

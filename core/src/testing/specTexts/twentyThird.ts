@@ -168,6 +168,8 @@ Size: 266 mm (W) x 280 mm (H) x 316 mm (D)
 Weight: 5.9 kg`,
     fields: { style: 'cube', widthMm: 266, heightMm: 280, depthMm: 316, massG: 5900 },
     places: {
+      hotSwap: true,
+      supplyForms: ['sfx'],
       boards: ['mini-itx'],
       bays35: 6,
       bays25: 2,
@@ -250,14 +252,14 @@ Ports	2 x RJ-45, 10GBASE-T (10G/5G/2.5G/1G)
 Host interface	PCIe 3.0 x4
 Power consumption (max.)	14 W
 Brackets	Full-height, low-profile`,
-    fields: { lanes: 4, gen: 3, peakW: 14 },
+    fields: { height: 'low', lanes: 4, gen: 3, peakW: 14 },
     places: { networkPorts: [{ count: 2, gbPerS: 10 }] },
   },
   {
     id: 'SATA card, a shop’s line of facts',
     kind: 'controller',
     text: `Stilt 6 SATA controller card, PCIe 3.0 x4, 6 x SATA 6 Gb/s, low-profile bracket included`,
-    fields: { lanes: 4, gen: 3 },
+    fields: { height: 'low', lanes: 4, gen: 3 },
     places: { ports: [{ count: 6, kind: 'sata', side: 'inside' }] },
   },
   {
