@@ -11,8 +11,12 @@ const SIZES = words(
 );
 
 /** `SATA 6 Gb/s`, `SATA III 6.0 Gb/s`, `Serial ATA (6 Gbit/s`. */
-const LINK_RATE =
-  /\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)?(?![a-z]{3})/i;
+const RATES = String.raw`(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)?`;
+const LINK_RATE = new RegExp(
+  String.raw`\b(?:sas|sata|serial ata)\b[^\d]{0,14}(?:\d\.\d\s*\(?)?\s*${RATES}(?![a-z]{3})`,
+  'i',
+);
+const RATE_AHEAD = new RegExp(String.raw`(?<![\d.,])${RATES}(?:\/s)?\s*(?:sas|sata)\b`, 'i');
 /** Watts that a word right behind or before them names: `1.3 W idle, 3.4 W active`, `idle: 5 W`. */
 const wattsCalled =
   (name: RegExp): NonNullable<Rule['read']> =>
@@ -51,9 +55,7 @@ const RULES: readonly Rule[] = [
     free: true,
     read: ({ label, value }) => {
       const found = LINK_RATE.exec(`${label} ${value}`);
-      const before = /(?<![\d.,])(1[.,]5|3|6|12|22[.,]5|24)(?:[.,]0)?\s*g(?:b|bit|bps)?(?:\/s)?\s*(?:sas|sata)\b/i.exec(
-        `${label} ${value}`,
-      );
+      const before = RATE_AHEAD.exec(`${label} ${value}`);
       const rate = found?.[1] ?? before?.[1];
       return rate === undefined ? undefined : Number(rate.replace(',', '.'));
     },

@@ -43,8 +43,11 @@ export type SpecReading = ({ readonly ok: true } & SpecRead) | { readonly ok: fa
 export const SPEC_CHARACTERS = 1_000_000;
 const LONGEST_LINE = 2_000;
 /** What a shop says of other parts. */
-const OTHERS =
-  /^(?:customers (?:also|who)|related (?:products|items)|similar (?:products|items)|you may also|frequently bought|kunden|ähnliche (?:produkte|artikel)|passend dazu|zubehör)/i;
+const OTHERS = new RegExp(
+  String.raw`^(?:customers (?:also|who)|(?:related|similar) (?:products|items)|you may also|frequently bought` +
+    String.raw`|kunden|ähnliche (?:produkte|artikel)|passend dazu|zubehör)`,
+  'i',
+);
 /** Of what a text says differently so many lines are enough to show. */
 const MOST_FOUND = 100;
 /** What a text is of is said on its first pages. */

@@ -233,7 +233,7 @@ describe('how a drive starts', () => {
 describe('what a chassis takes, and what is behind its bays', () => {
   const of = (text: string) => {
     const { sheet, archetype } = sheetFrom(text);
-    expect(checkSheet(resolve(sheet, archetype))).toEqual([]);
+    expect(checkSheet(sheet, archetype)).toEqual([]);
     return resolve(sheet, archetype) as PartOf<'chassis'>;
   };
   const RACK = 'Gable 12 rack chassis, 2U\nDrive bays: 12 x 3.5" hot-swap\nSize (W x H x D): 438 x 88 x 660 mm\n';

@@ -2,7 +2,7 @@ import type { Sample } from './sample';
 
 const GIB = 1024 ** 3;
 
-/** Pages in several languages, lines wrapped by a PDF, bullets of shops, seldom kinds; committed before its first run. */
+/** Pages in several languages, wrapped lines of a PDF, bullets, seldom kinds; committed before its first run. */
 export const TWENTY_FIFTH: readonly Sample[] = [
   {
     id: 'disk, a German data sheet',
@@ -287,7 +287,7 @@ fan=92 mm
 eps_8pin=1
 pcie_8pin=2
 sata=6
-molex_4pin=2`,
+peripheral_4pin=2`,
     fields: {
       form: 'sfx',
       ratedW: 450,
@@ -303,7 +303,9 @@ molex_4pin=2`,
   {
     id: 'supply, redundant module, an auction',
     kind: 'supply',
-    text: `Kiln R800 hot-plug power supply module, 800 W, 80 PLUS Platinum, 1U redundant (CRPS 73.5 x 40 x 185 mm), 12 V 66 A, 200-240 V`,
+    text:
+      'Kiln R800 hot-plug power supply module, 800 W, 80 PLUS Platinum, 1U redundant ' +
+      '(CRPS 73.5 x 40 x 185 mm), 12 V 66 A, 200-240 V',
     fields: { form: 'redundant', ratedW: 800, efficiencyClass: 'platinum', rail12A: 66, lengthMm: 185 },
   },
   {
