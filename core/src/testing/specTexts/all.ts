@@ -20,6 +20,7 @@ import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_FIFTH } from './twentyFifth';
 import { TWENTY_FOURTH } from './twentyFourth';
 import { TWENTY_SECOND } from './twentySecond';
+import { TWENTY_SIXTH } from './twentySixth';
 import { TWENTY_THIRD } from './twentyThird';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
@@ -51,6 +52,7 @@ export const SETS = [
   ['twenty-third', TWENTY_THIRD],
   ['twenty-fourth', TWENTY_FOURTH],
   ['twenty-fifth', TWENTY_FIFTH],
+  ['twenty-sixth', TWENTY_SIXTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
