@@ -45,7 +45,10 @@ export const CHASSIS: KindRules = {
       field: 'style',
       free: true,
       unless: /mother ?board|mainboard|hauptplatine|mini-?itx/i,
-      read: words([/(?:drive|disk|hdd|storage) enclosure/i, 'external']),
+      read: words([
+        /(?:drive|disk|hdd|storage|jbod|expansion) (?:expansion )?(?:enclosure|shelf)|\bjbod\b|disk shelf/i,
+        'external',
+      ]),
     },
     {
       field: 'style',

@@ -42,6 +42,17 @@ function sideOf(quantities: readonly Quantity[], which: (...sides: number[]) => 
 const RATE = /[\d.,]+\s?g(?:b|bit)\/s/gi;
 /** `7.2K`, as sellers write it. */
 const THOUSANDS = /(?<![\d.,])(5[.,][49]|7[.,]2|10|15)k\b(?!\s?iops)/i;
+/** `0.5 W idle`, by itself in a list. */
+function wattsBehind(field: string, names: string): readonly Rule[] {
+  const said = new RegExp(String.raw`^[\d.,]+\s?m?w(?:atts?)?,? \(?(?:${names})\)?$`, 'i');
+  return [
+    {
+      field,
+      free: true,
+      read: ({ label, value }, quantities) => (label === '' && said.test(value) ? quantities[0]?.value : undefined),
+    },
+  ];
+}
 const RULES: readonly Rule[] = [
   {
     field: 'interface',
@@ -241,6 +252,9 @@ const RULES: readonly Rule[] = [
       return all.length === 1 ? all[0]!.value / 1e12 : undefined;
     },
   },
+  ...wattsBehind('standbyW', 'standby|sleep'),
+  ...wattsBehind('idleW', 'idle|(?:at|in) rest'),
+  ...wattsBehind('busyW', String.raw`read(?:\s?\/\s?write)?|active|operating|seek(?:ing)?|(?:at|in) work`),
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
   // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
   { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },

@@ -84,8 +84,12 @@ const speedBehind = (behind: string): number | undefined => {
   const said = /^\W*(\d{1,2}(?:[.,]\d)?)\s?g ?(?:base|be\b)/i.exec(behind)?.[1];
   return said === undefined ? undefined : Number(said.replace(',', '.'));
 };
+/** `Gigabit LAN`, `2 x Gigabit Ethernet`, `dual gigabit LAN` as a fact by itself. */
+const GIGABIT = /^(?:(\d)\s*[x×]\s*|(?:single|dual|two|quad) )?(?:rj-?45 )?gigabit (?:lan|ethernet|nic)(?: ports?)?$/i;
 /** Ports for the network with their speed; one for the management alone is not among them. */
 export function networkIn({ label, value, text }: Piece): unknown {
+  const gigabit = GIGABIT.exec(value);
+  if (gigabit) return { count: gigabit[1] ? Number(gigabit[1]) : (ofWords(HOW_MANY, value) ?? 1), gbPerS: 1 };
   if (!/\d/.test(value)) return undefined;
   if (!/lan|network|ethernet|netzwerk|port|rj-?45|sfp|gbe|base-?t/i.test(`${label} ${value}`)) return undefined;
   if (/ipmi|bmc|management|wi-?fi|wlan|usb|sata|sas/i.test(value)) return undefined;

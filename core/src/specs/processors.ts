@@ -52,7 +52,8 @@ export const PROCESSOR: KindRules = {
       field: 'lanes',
       label: /./,
       free: true,
-      read: ({ value }) => whole(/(?<![\w.,-])(\d{1,3})(?: pcie?| pci express)? lanes\b/i.exec(value)?.[1]),
+      read: ({ value }) =>
+        whole(/(?<![\w.,-])(\d{1,3})(?: pcie?| pci express)?(?: ?(?:gen ?)?\d(?:\.\d)?)? lanes\b/i.exec(value)?.[1]),
     },
     { field: 'gen', label: /./, free: true, read: generation },
     // `PCIe lanes: 24 (Gen 5)`.
@@ -90,7 +91,9 @@ export const PROCESSOR: KindRules = {
       label: /memory|speicher|\bram\b/i,
       read: ({ label, value }) => {
         const types = [...new Set([...value.matchAll(/ddr([345])/gi)].map((found) => `ddr${found[1] ?? ''}`))];
-        return types.length > 0 && (label !== '' || /memory|dimm/i.test(value)) ? types : undefined;
+        return types.length > 0 && (label !== '' || /memory|dimm|^ddr[345](?:[ -]\d{4})?$/i.test(value))
+          ? types
+          : undefined;
       },
     },
     { field: 'memoryEcc', label: /\becc\b/i, read: yesNo },

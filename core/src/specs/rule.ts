@@ -126,6 +126,8 @@ export const SOUND_POWER: Rule = {
       : undefined,
 };
 
+/** `90 g` as a fact by itself. */
+const MASS_ALONE = /^(?:ca\.?\s*|approx\.?\s*)?[\d.,]+\s?(?:k?g|lbs?)$/i;
 /** What every part has. */
 export const COMMON: readonly Rule[] = [
   {
@@ -133,6 +135,11 @@ export const COMMON: readonly Rule[] = [
     label: /weight|weighs|gewicht|wiegt|^mass\b/i,
     not: /gross|shipping|pack|brutto|versand|load|trag|max/i,
     dimension: 'g',
+  },
+  {
+    field: 'massG',
+    free: true,
+    read: ({ label, value }, quantities) => (label === '' && MASS_ALONE.test(value) ? quantities[0]?.value : undefined),
   },
 ];
 

@@ -29,12 +29,14 @@ function lengthBehindFace(quantities: readonly Quantity[]): number | undefined {
   return undefined;
 }
 
+const BRICK =
+  /\b(?:ac|power|mains|ac ?[/-] ?dc|desktop) (?:adapter|adaptor|brick)\b|power brick|steckernetzteil|netzadapter/i;
 export const SUPPLY: KindRules = {
   kind: 'supply',
   cues: [
     [/power supply|netzteil|\bpsu\b(?!:? (?:up to|max|length|clear|limit))/i, 4],
     [/80\s*\+|80\s?plus/i, 3],
-    [/\b(?:ac|power|mains) (?:adapter|adaptor|brick)\b|steckernetzteil|netzadapter/i, 4],
+    [BRICK, 4],
     [/\boutput:?\s*[\d.,]+\s?v\b/i, 2],
     [/\+12\s?v.*\+?\d|\+3[.,]3\s?v/i, 2],
     [/modular/i, 1],
@@ -64,7 +66,7 @@ export const SUPPLY: KindRules = {
       field: 'form',
       free: true,
       label: /./,
-      read: words([/\b(?:ac|power|mains) (?:adapter|adaptor|brick)\b|steckernetzteil|netzadapter/i, 'brick']),
+      read: words([BRICK, 'brick']),
     },
     {
       field: 'dcPlug',
@@ -150,13 +152,14 @@ export const SUPPLY: KindRules = {
       field: (['rail12A', 'rail5A', 'rail33A'] as const)[i]!,
       free: true,
       read: ({ label, value }, quantities) =>
-        label === '' && new RegExp(`^\\+\\s?${volts}\\s?v\\s*[:@]?\\s*[\\d.,]+\\s?a$`, 'i').test(value)
+        label === '' &&
+        new RegExp(`^\\+\\s?${volts}\\s?v\\s*[:@]?\\s*[\\d.,]+\\s?a(?:\\s*\\([^)]*\\))?$`, 'i').test(value)
           ? quantities.find(({ dimension }) => dimension === 'A')?.value
           : undefined,
     })),
     {
       field: 'outV',
-      label: /^(?:dc )?(?:output|ausgang)(?: voltage)?$/i,
+      label: /^(?:dc )?(?:output|ausgang)(?: voltage)?$|^dc voltage$|^ausgangsspannung$/i,
       read: ({ value }, quantities) => {
         const volts = quantities.filter(({ dimension }) => dimension === 'V');
         return volts.length === 1 && !/\+\s?\d/.test(value) ? volts[0]!.value : undefined;
@@ -197,6 +200,17 @@ export const SUPPLY: KindRules = {
       label: /./,
       read: ({ label, value }) =>
         /redundant|modul/i.test(`${label} ${value}`) && /\b1\s?\+\s?1\b/.test(`${label} ${value}`) ? 2 : undefined,
+    },
+    // `+5V 20 A (110 W combined)`.
+    {
+      field: 'combined5And33W',
+      free: true,
+      read: ({ value }) => {
+        const said = /(?<![\d.,])(?:3[.,]3|5)\s?v\b[^()]*\((\d{2,3})\s?w (?:combined|together|max\.? combined)/i.exec(
+          value,
+        )?.[1];
+        return said === undefined ? undefined : Number(said);
+      },
     },
     {
       field: 'combined5And33W',

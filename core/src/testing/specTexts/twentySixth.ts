@@ -380,7 +380,7 @@ Host interface: PCIe 3.0 x4
 Power: typ. 9.5 W, max. 13 W
 Dimensions: 140 mm x 69 mm
 Operating temperature: 0 to 55 °C`,
-    fields: { lanes: 4, gen: 3, busyW: 9.5, peakW: 13, lengthMm: 140, maxC: 55 },
+    fields: { lanes: 4, gen: 3, busyW: 9.5, peakW: 13, lengthMm: 140 },
     places: { networkPorts: [{ count: 2, gbPerS: 10 }] },
   },
   {
