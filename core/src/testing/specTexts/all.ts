@@ -20,6 +20,7 @@ import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_FIFTH } from './twentyFifth';
 import { TWENTY_FOURTH } from './twentyFourth';
 import { TWENTY_SECOND } from './twentySecond';
+import { TWENTY_SEVENTH } from './twentySeventh';
 import { TWENTY_SIXTH } from './twentySixth';
 import { TWENTY_THIRD } from './twentyThird';
 import { TWENTIETH } from './twentieth';
@@ -53,6 +54,7 @@ export const SETS = [
   ['twenty-fourth', TWENTY_FOURTH],
   ['twenty-fifth', TWENTY_FIFTH],
   ['twenty-sixth', TWENTY_SIXTH],
+  ['twenty-seventh', TWENTY_SEVENTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
