@@ -41,7 +41,7 @@ const BOTH_ECC = /\becc\s*(?:and|und|&|or|oder|\/|,)\s*non-?ecc/i;
 
 const PLAIN_DIMM = /\budimm\b|unbuffered|un-buffered|\/\s?udimm|non-?ecc/i;
 
-const SOLDERED = /solder|\bsoc\b|on-?board|verlötet/i;
+const SOLDERED = /solder|\bsoc\b|on[- ]?board|verlötet/i;
 export const BOARD: KindRules = {
   kind: 'board',
   cues: [
@@ -64,7 +64,7 @@ export const BOARD: KindRules = {
       field: 'holes',
       free: true,
       // `Wren N2 Mini-ITX NAS board`.
-      read: ({ label, value }) => (label === '' && /\bboard\b(?!s)/i.test(value) ? formOf(value) : undefined),
+      read: ({ label, value }) => (label === '' && /board\b(?!s)/i.test(value) ? formOf(value) : undefined),
     },
     {
       field: 'holes',

@@ -22,10 +22,8 @@ export const CARDS: readonly KindRules[] = [
   cards(
     'controller',
     [
-      [
-        /host bus adapter|\bhba\b|raid (?:controller|card)|sata (?:[a-z]+[ -])?(?:card|controller|adapter)|storage controller/i,
-        5,
-      ],
+      [/host bus adapter|\bhba\b|raid (?:controller|card)|storage controller/i, 5],
+      [/sata (?:[a-z]+[ -])?(?:card|controller|adapter)/i, 5],
       [/sff-?(?:8643|8087|8654|8644|8088)/i, 2],
       [/devices supported|supported devices/i, 2],
     ],

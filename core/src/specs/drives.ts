@@ -44,7 +44,11 @@ const RATE = /[\d.,]+\s?g(?:b|bit)\/s/gi;
 const THOUSANDS = /(?<![\d.,])(5[.,][49]|7[.,]2|10|15)k\b(?!\s?iops)/i;
 /** `0.5 W idle`, by itself in a list. */
 function wattsBehind(field: string, names: string): readonly Rule[] {
-  const said = new RegExp(String.raw`^[\d.,]+\s?m?w(?:atts?)?,? \(?(?:${names})\)?$`, 'i');
+  const about = String.raw`(?:(?:around|about|roughly|approx\.?|ca\.?|~)\s?)?`;
+  const said = new RegExp(
+    String.raw`^${about}[\d.,]+\s?m?w(?:atts?)?,? (?:(?:when|while|in|at) )?\(?(?:${names})\)?\.?$`,
+    'i',
+  );
   return [
     {
       field,
@@ -253,8 +257,8 @@ const RULES: readonly Rule[] = [
     },
   },
   ...wattsBehind('standbyW', 'standby|sleep'),
-  ...wattsBehind('idleW', 'idle|(?:at|in) rest'),
-  ...wattsBehind('busyW', String.raw`read(?:\s?\/\s?write)?|active|operating|seek(?:ing)?|(?:at|in) work`),
+  ...wattsBehind('idleW', 'idle|idling|rest'),
+  ...wattsBehind('busyW', String.raw`read(?:ing)?(?:\s?\/\s?writ(?:e|ing))?|active|operating|seek(?:ing)?|work`),
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
   // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
   { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },

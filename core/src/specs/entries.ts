@@ -62,7 +62,7 @@ export const withoutMarks = (line: string): string => {
 const KEY_UNIT = /[ _](w|mm|cm|g|kg|dba?|rpm|gb|tb|a|va|wh|mbps|iops)$/i;
 const labelOf = (key: string): string =>
   key
-    .replace(KEY_UNIT, (_all, unit: string) => ` (${unit})`)
+    .replace(KEY_UNIT, (_all, unit: string) => ` (${/^mbps$/i.test(unit) ? 'MB/s' : unit})`)
     .replace(/_/g, ' ')
     .replace(/^(\d+)v(\d)?(?= |$)/i, (_all, volts: string, tenths?: string) =>
       tenths ? `${volts}.${tenths}V` : `${volts}V`,
@@ -74,6 +74,7 @@ const tidy = (text: string): string =>
     .replace(/[\u2012\u2013\u2014\u2212]/g, '–')
     .replace(/[\u2018\u2019\u00b4]/g, '’')
     .replace(/[\u201c\u201d\u2033]/g, '"')
+    .replace(/\b(stand)-(by)\b/gi, '$1$2')
     .trim();
 
 /** A label and its value; a label is one thing, and no list of them. */
@@ -83,11 +84,12 @@ function pairOf(line: string): readonly string[] | null {
   return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
 }
 
+const SENTENCE = String.raw`(?<=\w{4}|\d|\))\.\s+(?=[A-Z][a-z])`;
 /**
- * Pieces of a shop's line: at commas that part no number, at semicolons, bars, tabs, wide room and slashes with room
- * around them.
+ * Pieces of a shop's line: at commas that part no number, at semicolons, bars, tabs, wide room, slashes with room
+ * around them and ends of sentences.
  */
-const PARTS = /[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s|\t+|\s{2,}/;
+const PARTS = new RegExp(String.raw`[;|•]|,(?!\d)|,(?<!\d,)|\s\/\s|\t+|\s{2,}|${SENTENCE}`);
 const piecesOf = (line: string): string[] =>
   line
     .split(PARTS)
@@ -201,9 +203,10 @@ function clausesOf(
     const own = i === 0 ? runOn(piece) : pairOf(piece);
     if (!own) return i > 0 || piece.startsWith('+') ? [{ label: '', value: piece }] : [];
     const label = own[1]!.trim().toLowerCase();
-    return [
+    const said = [
       ...(isHead && isLabel(`${first} ${label}`) ? [{ label: `${first} ${label}`, value: own[2]! }] : []),
       ...(isLabel(label) ? [{ label, value: own[2]! }] : []),
     ];
+    return said.length > 0 || i === 0 ? said : [{ label: '', value: piece }];
   });
 }

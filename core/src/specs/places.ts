@@ -193,7 +193,7 @@ const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: n('SATA ports'),
       // In brackets behind another plug they are what goes through it.
       find: counted(
-        String.raw`(?:s-?ata|serial ata)\b(?! express)`,
+        String.raw`(?:s-?ata|serial ata)(?: ?(?:iii|[23](?:\.0)?))?\b(?! express)`,
         undefined,
         /m\.2|(?:sff|sas\b|oculink)[^\n]*?s-?ata/i,
       ),
@@ -361,6 +361,7 @@ function boardIn({ label, value }: Piece): unknown {
   if (range) return range;
   // `Supports E-ATX, ATX boards`: the first of the list has the word before it.
   const own = value.replace(/^(?:supports?|fits|takes|for)\s+/i, '');
+  if (OF_SUPPLY.test(label)) return undefined;
   const isAbout = /board|m\/b/i.test(label) || isForm(own);
   const forms = isAbout ? own.split(/\s*\/\s*/).flatMap((one) => formOf(one) ?? []) : [];
   return forms.length > 0 ? forms : undefined;

@@ -33,12 +33,15 @@ export function usbIn({ label, value, text }: Piece): SaidUsb | undefined {
   return { gbPerS, ...(plug ? { plug } : {}) };
 }
 
+/** `2 x internal SFF-8643`, `two SFF-8087 ports`, `1 x SFF-8654 8i`. */
+const SFF_PLUGS = new RegExp(
+  String.raw`(\d)(?:\s*[x×]\s*(?:[a-z-]+\s+){0,3}|\s+(?:(?:in|ex)ternal\s+)?)` +
+    String.raw`\(?sff-?(8087|8088|8643|8644|8654)(?:[- ]?([48])i|\s*\(?x([48])\)?)?`,
+  'i',
+);
 export function portsIn({ label, value }: Piece): unknown {
   if (!/sff/i.test(value)) return sataIn({ label, value });
-  const found =
-    /(\d)\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff-?(8087|8088|8643|8644|8654)(?:[- ]?([48])i|\s*\(?x([48])\)?)?/i.exec(
-      value,
-    );
+  const found = SFF_PLUGS.exec(value);
   if (!found) return undefined;
   const wide = found[3] ?? found[4];
   if (found[2] === '8654' && wide === undefined) return undefined;
@@ -87,7 +90,18 @@ const speedBehind = (behind: string): number | undefined => {
 /** `Gigabit LAN`, `2 x Gigabit Ethernet`, `dual gigabit LAN` as a fact by itself. */
 const GIGABIT = /^(?:(\d)\s*[x×]\s*|(?:single|dual|two|quad) )?(?:rj-?45 )?gigabit (?:lan|ethernet|nic)(?: ports?)?$/i;
 /** Ports for the network with their speed; one for the management alone is not among them. */
-export function networkIn({ label, value, text }: Piece): unknown {
+export function networkIn(piece: Piece): unknown {
+  // `2 x 2.5G + 1 x 10G LAN`: what stands behind one stands behind all.
+  const parts = piece.value.split(/\s\+\s(?=\d\s*[x×])/);
+  if (parts.length === 1) return portsOfNetwork(piece);
+  const what = /(?:lan|ethernet|rj-?45|network|ports?)\b.*$/i.exec(piece.value)?.[0] ?? '';
+  const all = parts.map((value) =>
+    portsOfNetwork({ ...piece, value: value.endsWith(what) ? value : `${value} ${what}` }),
+  );
+  return all.every((one) => one !== undefined) ? all : undefined;
+}
+
+function portsOfNetwork({ label, value, text }: Piece): unknown {
   const gigabit = GIGABIT.exec(value);
   if (gigabit) return { count: gigabit[1] ? Number(gigabit[1]) : (ofWords(HOW_MANY, value) ?? 1), gbPerS: 1 };
   if (!/\d/.test(value)) return undefined;

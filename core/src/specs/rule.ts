@@ -34,9 +34,9 @@ export const words =
 
 /** Yes or no by the answer; undefined where it is neither. */
 export const yesNo = ({ value }: Entry): boolean | undefined =>
-  /^\s*(?:yes|ja|true|supported|unterstützt|✓|✔)/i.test(value) || /\bsupported\b(?!.*\bnot\b)/i.test(value)
+  /^\s*(?:yes|ja|sí|sì|oui|true|supported|unterstützt|✓|✔)/i.test(value) || /\bsupported\b(?!.*\bnot\b)/i.test(value)
     ? !/\bnot supported|nicht\b/i.test(value)
-    : /^\s*(?:no\b|nein|none|false|not |nicht|✗|—|-$)/i.test(value)
+    : /^\s*(?:no\b|nein|non\b|nee\b|none|false|not |nicht|✗|—|-$)/i.test(value)
       ? false
       : undefined;
 
@@ -179,7 +179,7 @@ export const CARD: readonly Rule[] = [
   },
   {
     field: 'height',
-    label: /form factor|height|profile|bauform|bracket/i,
+    label: /form factor|height|profile|bauform|bracket|blende/i,
     free: true,
     read: ({ label, value, text }) =>
       lowBracket(text)
@@ -204,6 +204,14 @@ export const CARD: readonly Rule[] = [
     free: true,
     read: ({ label, value }, quantities) =>
       label === '' && /^[\d.,]+\s?w typ/i.test(value) ? quantities[0]?.value : undefined,
+  },
+  {
+    field: 'busyW',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /^(?:about|around|roughly|approx\.?|ca\.?|~)\s?[\d.,]+\s?w(?:atts?)?\.?$/i.test(value)
+        ? quantities[0]?.value
+        : undefined,
   },
   { field: 'busyW', label: /^(?:typical|typ\.?|average)$/i, dimension: 'W' },
   {

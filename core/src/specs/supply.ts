@@ -232,7 +232,7 @@ export const SUPPLY: KindRules = {
             ? true
             : /modular/i.test(label)
               ? words(
-                  [/^\s*(?:yes|ja|full|semi)/i, true],
+                  [/^\s*(?:yes|ja|full|semi|sí|sì|si\b|oui)/i, true],
                   [/^\s*(?:no|nein)/i, false],
                 )({ label: '', value, line: 0, text: '' })
               : undefined,
