@@ -17,6 +17,7 @@ import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
+import { TWENTY_EIGHTH } from './twentyEighth';
 import { TWENTY_FIFTH } from './twentyFifth';
 import { TWENTY_FOURTH } from './twentyFourth';
 import { TWENTY_SECOND } from './twentySecond';
@@ -55,6 +56,7 @@ export const SETS = [
   ['twenty-fifth', TWENTY_FIFTH],
   ['twenty-sixth', TWENTY_SIXTH],
   ['twenty-seventh', TWENTY_SEVENTH],
+  ['twenty-eighth', TWENTY_EIGHTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
