@@ -32,7 +32,13 @@ export const CARDS: readonly KindRules[] = [
         field: 'mostDevices',
         free: true,
         read: ({ label, value }) =>
-          label === '' ? whole(/^up to (\d{1,4}) (?:[\w/]+ )?devices\b/i.exec(value)?.[1]) : undefined,
+          label === ''
+            ? whole(
+                /^(?:\w+ )?up to (\d{1,4}|\d,\d{3}) (?:[\w/]+ )?(?:devices|drives)\b/i
+                  .exec(value)?.[1]
+                  ?.replace(',', ''),
+              )
+            : undefined,
       },
       MOST_DEVICES,
     ],

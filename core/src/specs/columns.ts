@@ -1,3 +1,5 @@
+import { quantitiesOf } from './quantities';
+
 /** Rows of a table by tab or bar. */
 const CELL = /\t+|\s*\|\s*/;
 const cellsOf = (line: string): readonly string[] => line.split(CELL).map((cell) => cell.trim());
@@ -9,6 +11,10 @@ const UNITS = [
 ].join('|');
 const UNIT_ALONE = new RegExp(`^\\(?(?:${UNITS})\\)?$`, 'i');
 const isUnit = (cell: string): boolean => UNIT_ALONE.test(cell);
+/** What a cell measures: of two models a row tells the same thing, of one with a remark it does not. */
+const measureOf = (cell: string): string => quantitiesOf(cell, '.')[0]?.dimension ?? '';
+const NOT_A_MODEL =
+  /^(?:value|remarks?|notes?|comments?|conditions?|description|details|wert|bemerkung(?:en)?|hinweis)$/i;
 /** The label of a supply names its rails along the head: those are no models. */
 const RAILS = /3[.,]3\s?v/i;
 const FEWEST_ROWS = 2;
@@ -34,8 +40,27 @@ export function modelsOf(lines: readonly string[]): readonly string[] {
   const [most] = [...counts.values()].sort((a, b) => b.length - a.length);
   const [head, ...others] = most ?? [];
   const numbered = others.filter(({ data }) => data.every((cell) => /\d/.test(cell)));
-  return head && numbered.length >= FEWEST_ROWS ? head.data : [];
+  const alike = numbered.filter(({ data }) => new Set(data.map(measureOf)).size === 1);
+  const isOfModels = head && alike.length >= FEWEST_ROWS && alike.length > numbered.length / 2;
+  return isOfModels && !head.data.some((cell) => NOT_A_MODEL.test(cell)) ? head.data : [];
 }
+
+/** Lines of a table whose head has a column for remarks, without it. */
+export function withoutRemarks(lines: readonly string[]): readonly string[] {
+  const head = lines.find((line) =>
+    cellsOf(line)
+      .slice(1)
+      .some((cell) => REMARK.test(cell)),
+  );
+  if (head === undefined) return lines;
+  const cells = cellsOf(head);
+  const at = cells.findIndex((cell, i) => i > 0 && REMARK.test(cell));
+  return lines.map((line) => {
+    const own = cellsOf(line);
+    return own.length === cells.length ? own.filter((_, i) => i !== at).join('\t') : line;
+  });
+}
+const REMARK = /^(?:remarks?|notes?|comments?|conditions?|bemerkung(?:en)?|hinweis|remarques?|observaciones|note)$/i;
 
 /**
  * A line of such a table as one of its models has it (`model` from 0, null for none): the cell of its column, that of

@@ -67,8 +67,11 @@ const labelOf = (key: string): string =>
     .replace(/^(\d+)v(\d)?(?= |$)/i, (_all, volts: string, tenths?: string) =>
       tenths ? `${volts}.${tenths}V` : `${volts}V`,
     );
+/** `TB¹`, `5.0²`: marks of footnotes; not the powers in m³ and 10¹⁵. */
+const SUPERSCRIPTS = /(10)?(?<!m)[⁰¹²³⁴-⁹]+/g;
 const tidy = (text: string): string =>
   text
+    .replace(SUPERSCRIPTS, (marks, ten?: string) => (ten ? `10^${marks.slice(2)}` : ''))
     .normalize('NFKC')
     .replace(/[\u00a0\u202f\u2007\u2009]/g, ' ')
     .replace(/[\u2012\u2013\u2014\u2212]/g, '–')
@@ -84,7 +87,7 @@ function pairOf(line: string): readonly string[] | null {
   return pair && (after.length === 0 || (after.length === 1 && !/\d/.test(before ?? ''))) ? pair : null;
 }
 
-const SENTENCE = String.raw`(?<=\w{4}|\d|\))\.\s+(?=[A-Z][a-z])`;
+const SENTENCE = String.raw`(?<=\w{4}|\d|\)|\d\s?(?:mm|kg|g|W|A))\.\s+(?=[A-Z][a-z]|\d)`;
 /**
  * Pieces of a shop's line: at commas that part no number, at semicolons, bars, tabs, wide room, slashes with room
  * around them and ends of sentences.

@@ -1,4 +1,4 @@
-import { SOUND_POWER, words, type KindRules } from './rule';
+import { SOUND_POWER, words, type KindRules, type Rule } from './rule';
 
 const FAN_NAME =
   /(?<![\d.])(40|60|70|80|92|120|140)\s?[x×]\s?(?:\1\s?[x×]\s?)?(10|15|20|25|27|28|30|32|38|56)(?![\d.])/i;
@@ -61,7 +61,7 @@ export const FAN: KindRules = {
     },
     {
       field: 'minRpm',
-      label: /(?:min|low).*(?:speed|drehzahl|rpm)|(?:speed|drehzahl|rpm).*min/i,
+      label: /\b(?:min|low).*(?:speed|drehzahl|rpm)|(?:speed|drehzahl|rpm).*min/i,
       dimension: 'rpm',
       pick: 'first',
     },
@@ -115,20 +115,20 @@ export const FAN: KindRules = {
           ? quantities[0].value * 12
           : undefined,
     },
-    {
+    // `0.14 A (max. 0.2 A)`: the most, where it is said.
+    ...[true, false].map((isMost): Rule => ({
       field: 'maxW',
       label: /current|strom/i,
       not: /start|anlauf|lock/i,
       unless: /(?<![\d.,])(?:5|24|48)\s?v(?:dc|olts?)?\b/i,
-      read: (_entry, quantities) => {
-        const [amps, volts] = [
-          quantities.find((one) => one.dimension === 'A'),
-          quantities.find((one) => one.dimension === 'V'),
-        ];
+      read: ({ value }, quantities) => {
+        if (isMost !== /max/i.test(value)) return undefined;
+        const amps = quantities.filter(({ dimension }) => dimension === 'A').map((one) => one.value);
+        const volts = quantities.find(({ dimension }) => dimension === 'V');
         // Fans of machines are made for 12 V; texts of others say so.
         const isAt12 = !volts || volts.value === 12;
-        return amps && isAt12 ? amps.value * 12 : undefined;
+        return amps.length > 0 && isAt12 ? (isMost ? Math.max(...amps) : amps[0]!) * 12 : undefined;
       },
-    },
+    })),
   ],
 };

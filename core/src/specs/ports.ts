@@ -1,5 +1,4 @@
-/** A piece of a line: words between commas, under the label of its line. */
-export type Piece = { readonly label: string; readonly value: string; readonly line: number; readonly text: string };
+import type { Piece } from './pieces';
 
 export const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
 export const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|half|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;

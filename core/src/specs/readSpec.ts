@@ -1,5 +1,5 @@
 import type { PartKind } from '../parts/vocabulary';
-import { lineOfModel, modelsOf } from './columns';
+import { lineOfModel, modelsOf, withoutRemarks } from './columns';
 import { linesOf, withoutMarks } from './entries';
 import { kindOf, rulesOf } from './kindOf';
 import { inEnglish } from './languages';
@@ -45,7 +45,7 @@ export function readSpec(
     .map((line) => line.slice(0, LONGEST_LINE))
     .join('\n');
   const originals = linesOf(plain).map((line) => (OTHERS.test(line) ? '' : line));
-  const lines = inEnglish(originals.map(withoutMarks));
+  const lines = withoutRemarks(inEnglish(originals.map(withoutMarks)));
   const decimal = decimalOf(plain);
   const found = kind === undefined ? kindOf({ originals, lines, ofOne: lines, decimal }) : null;
   const rules = kind === undefined ? found?.rules : rulesOf(kind);

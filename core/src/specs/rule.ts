@@ -58,7 +58,7 @@ const AXES: Readonly<Record<string, Axis>> = { w: 'w', b: 'w', h: 'h', d: 'd', t
 /** Where depth is called P (profondeur, profundidad, profondità) L is the width and A the height. */
 const WITH_P: Readonly<Record<string, Axis>> = { l: 'w', a: 'h', h: 'h', p: 'd' };
 /** `(height x width x depth)` as letters. */
-const SIDE_WORDS = /\b(height|width|depth|length|höhe|breite|tiefe|länge)\b(?=\s*[x×*/]|\s*\))/gi;
+const SIDE_WORDS = /\b(height|width|depth|length|höhe|breite|tiefe|länge)\b(?=\s*(?:[x×*/)]|$))/gi;
 const inLetters = (said: string): string => said.replace(SIDE_WORDS, (word) => (/^l/i.test(word) ? 'L' : word[0]!));
 const ORDER = /(?<![a-zäöü])([wbhdltpa])\s*[x×*/]\s*([wbhdltpa])(?:\s*[x×*/]\s*([wbhdltpa]))?(?![a-zäöü])/i;
 const LETTERED =
@@ -85,7 +85,14 @@ export const axis =
     if (lengths.length === 0) return undefined;
     const lettered =
       LETTERED.exec(value) ?? turned(BEHIND.exec(value)) ?? (/[,;]/.test(text) ? LISTED.exec(text) : null);
-    if (!lettered && !SIZE_LABEL.test(label) && !SIZE_LABEL.test(text) && !IN_ORDER.test(value)) return undefined;
+    if (
+      !lettered &&
+      !SIZE_LABEL.test(label) &&
+      !ORDER.test(inLetters(label)) &&
+      !SIZE_LABEL.test(text) &&
+      !IN_ORDER.test(value)
+    )
+      return undefined;
     const order = ORDER.exec(inLetters(label)) ?? ORDER.exec(inLetters(value));
     if (order) {
       const letters = order.slice(1).filter((one) => one !== undefined);
@@ -127,7 +134,7 @@ export const SOUND_POWER: Rule = {
 };
 
 /** `90 g` as a fact by itself. */
-const MASS_ALONE = /^(?:ca\.?\s*|approx\.?\s*)?[\d.,]+\s?(?:k?g|lbs?)$/i;
+const MASS_ALONE = /^(?:ca\.?\s*|approx\.?\s*)?[\d.,]+\s?(?:k?g|lbs?)\.?$/i;
 /** What every part has. */
 export const COMMON: readonly Rule[] = [
   {
@@ -158,6 +165,12 @@ const lowBracket = (text: string): boolean =>
   /bracket|blende/i.test(text) &&
   /low[ -]?profile|half[ -]?height|\blp\b/i.test(text) &&
   !/\bno\b|without|ohne|only full/i.test(text);
+/** A card's two sides: the longer is its length, the other about 69 or 111 mm high. */
+function cardLength(quantities: readonly Quantity[]): number | undefined {
+  const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
+  const tall = Math.min(...sides);
+  return sides.length === 2 && ((tall > 60 && tall < 72) || (tall > 95 && tall < 125)) ? Math.max(...sides) : undefined;
+}
 /** A card's edge, bracket and watts, which all cards have. */
 export const CARD: readonly Rule[] = [
   {
@@ -251,19 +264,26 @@ export const CARD: readonly Rule[] = [
   {
     field: 'lengthMm',
     label: /form factor|dimension|size|abmess|bauform/i,
-    read: ({ value }, quantities) => {
-      // A card's two sides: the longer is its length, the other about 69 or 111 mm high.
-      const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);
-      const tall = Math.min(...sides);
-      return sides.length === 2 && ((tall > 60 && tall < 72) || (tall > 95 && tall < 125)) && /[x×]/.test(value)
-        ? Math.max(...sides)
-        : undefined;
-    },
+    read: ({ value }, quantities) => (/[x×]/.test(value) ? cardLength(quantities) : undefined),
+  },
+  {
+    field: 'lengthMm',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /^[\d.,]+\s?(?:mm)?\s*[x×]\s*[\d.,]+\s?mm\.?$/i.test(value) ? cardLength(quantities) : undefined,
   },
   {
     field: 'needsAirMPerS',
     label: /air ?flow|luftstrom/i,
     dimension: 'mps',
+  },
+  {
+    field: 'needsAirMPerS',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /air ?flow|luftstrom/i.test(value)
+        ? quantities.find(({ dimension }) => dimension === 'mps')?.value
+        : undefined,
   },
   {
     field: 'maxC',

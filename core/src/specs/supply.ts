@@ -86,7 +86,9 @@ export const SUPPLY: KindRules = {
       read: words(
         [/\bsfx-l\b/i, 'sfx-l'],
         [/\bsfx\b/i, 'sfx'],
+        [/\bsfx12v/i, 'sfx'],
         [/\btfx\b/i, 'tfx'],
+        [/\batx12v/i, 'atx'],
         [/flex[ -]?atx/i, 'flex-atx'],
         [/\bredundant\b(?!.*(?:optional|not))/i, 'redundant'],
         [/\b(?:ps2 ?\/ ?)?atx\b(?!\s*(?:12v|3\.|24|20))/i, 'atx'],
@@ -94,7 +96,7 @@ export const SUPPLY: KindRules = {
     },
     {
       field: 'ratedW',
-      label: /total|rated|^output$|output power|wattage|leistung|power$|^watt/i,
+      label: /total|rated|^(?:max\.? |total |dc )*output$|output power|wattage|leistung|power$|^watt/i,
       not: /combined|efficien|peak|standby|\bmax\. power/i,
       read: ({ label, value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
@@ -113,6 +115,14 @@ export const SUPPLY: KindRules = {
           (/\b(?:psu|power supply|netzteil|sfx|atx)\b/i.test(value) && !/\dv|efficien|peak/i.test(value)))
           ? quantities.find(({ dimension }) => dimension === 'W')?.value
           : undefined,
+    },
+    {
+      field: 'ratedW',
+      label: /output|power|leistung/i,
+      read: ({ value }) => {
+        const said = /(?<![\d.,])(\d{2,4})\s?w(?:atts?)?\s*(?:at|@|\()\s*(?:200|208|220|230|240)\b/i.exec(value)?.[1];
+        return said === undefined ? undefined : Number(said);
+      },
     },
     // `920 W at 200–240 VAC, 700 W at 100–127 VAC`: by the higher mains it is rated.
     {

@@ -12,7 +12,7 @@ export const UPS: KindRules = {
     {
       field: 'ratedW',
       label: /capacity|rating|output|leistung|power/i,
-      not: /consumption|charg|idle/i,
+      not: /consumption|charg|idle|heat|btu|loss|wärme/i,
       dimension: 'W',
       pick: 'first',
     },
@@ -56,9 +56,9 @@ export const UPS: KindRules = {
       field: 'outlets',
       label: /outlet|socket|receptacle|steckdose|ausgänge|output connections|connectors?$/i,
       free: true,
-      read: ({ label, value }, quantities) => {
-        // `8 x C13 + 1 x C19`: all of them.
-        const kinds = [...value.matchAll(/(\d{1,2})\s?[x×]\s*(?:iec\s*)?(?:320\s*)?c(?:13|19)\b/gi)];
+      read: ({ label, value, text }, quantities) => {
+        // `8 x C13, 1 x C19`: all of them.
+        const kinds = [...text.matchAll(/(\d{1,2})\s?[x×]\s*(?:iec\s*)?(?:320\s*)?c(?:13|19)\b/gi)];
         if (kinds.length > 1) return kinds.reduce((sum, [, count]) => sum + Number(count), 0);
         const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|[a-zäöü]*dosen?|c1[39]|iec)\b/i.test(value);
         const [one] = quantities;

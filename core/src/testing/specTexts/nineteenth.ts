@@ -154,7 +154,7 @@ Life 70,000 h at 40 °C`,
       pressurePa: 401,
       soundDb: 61,
       pwm: true,
-      maxW: 13.2,
+      maxW: 16.2,
     },
   },
   {

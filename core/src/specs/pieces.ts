@@ -1,0 +1,40 @@
+/** A piece of a line: words between commas, under the label of its line. */
+export type Piece = { readonly label: string; readonly value: string; readonly line: number; readonly text: string };
+
+const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,}|\s[–-]\s)(.*)$/;
+/** Heads of lists that stand without a colon. */
+const HEADS = [
+  'power supply|psu|clearances?|lan|network(?:ing)?|ethernet|netzwerk',
+  'fans?|cooling|lüfter|drive bays|expansion slots|storage',
+];
+const HEAD = new RegExp(`^(?:${HEADS.join('|')})$`, 'i');
+
+const FIGURES = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const IN_WORDS = new RegExp(String.raw`\b(${FIGURES.join('|')})\b(?=\s)`, 'gi');
+/** `four 3.5-inch`: numbers in words as figures. */
+const inFigures = (piece: string): string =>
+  piece.replace(IN_WORDS, (word) => String(FIGURES.indexOf(word.toLowerCase()) + 1));
+
+/** The pieces of all lines; what stands under a label that has nothing behind it has that label. */
+export function piecesOf(lines: readonly string[]): Piece[] {
+  let under = '';
+  return lines.flatMap((line, i): Piece[] => {
+    if (line === '') {
+      under = '';
+      return [];
+    }
+    if (HEAD.test(line)) {
+      under = line;
+      return [];
+    }
+    const pair = LABEL.exec(line);
+    const [label, value] = pair ? [pair[1]!, pair[2]!] : [under, line];
+    if (pair && value === '') under = label;
+    else if (pair) under = '';
+    return value
+      .split(/[;|]|\t+|,(?!\d)|\.\s+(?=[A-Z\d])|(?<=\d\s?mm) and (?=[^,;]*\d\s?mm)/)
+      .map((piece) => inFigures(piece.replace(/^[•*·–-]\s+/, '').trim()))
+      .filter((piece) => piece !== '')
+      .map((piece) => ({ label, value: piece, line: i + 1, text: line }));
+  });
+}
