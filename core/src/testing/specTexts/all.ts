@@ -20,6 +20,7 @@ import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_EIGHTH } from './twentyEighth';
 import { TWENTY_FIFTH } from './twentyFifth';
 import { TWENTY_FOURTH } from './twentyFourth';
+import { TWENTY_NINTH } from './twentyNinth';
 import { TWENTY_SECOND } from './twentySecond';
 import { TWENTY_SEVENTH } from './twentySeventh';
 import { TWENTY_SIXTH } from './twentySixth';
@@ -57,6 +58,7 @@ export const SETS = [
   ['twenty-sixth', TWENTY_SIXTH],
   ['twenty-seventh', TWENTY_SEVENTH],
   ['twenty-eighth', TWENTY_EIGHTH],
+  ['twenty-ninth', TWENTY_NINTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
