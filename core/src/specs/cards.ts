@@ -67,6 +67,12 @@ export const CARDS: readonly KindRules[] = [
           return said[1] ? Number(said[1]) : { single: 1, dual: 2, triple: 3 }[said[2]!.toLowerCase()];
         },
       },
+      {
+        field: 'peakW',
+        free: true,
+        read: ({ label, value }, quantities) =>
+          label === '' && /^(?:max\.? )?\d{2,3}\s?w$/i.test(value) ? quantities[0]?.value : undefined,
+      },
       // What a graphics card is told to take is its most.
       {
         field: 'peakW',

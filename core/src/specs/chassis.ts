@@ -28,7 +28,7 @@ export const CHASSIS: KindRules = {
       read: ({ label, value }, quantities) =>
         label === '' && MASS_ALONE.test(value) ? quantities[0]?.value : undefined,
     },
-    { field: 'heightMm', label: /^(?:height|höhe)$/i, dimension: 'mm', pick: 'first' },
+    { field: 'heightMm', label: /^(?:(?:rack|total|overall) )?(?:height|höhe)$/i, dimension: 'mm', pick: 'first' },
     { field: 'widthMm', label: /^(?:width|breite)$/i, dimension: 'mm', pick: 'first' },
     { field: 'depthMm', label: /^(?:depth|tiefe|length|länge)$/i, dimension: 'mm', pick: 'first' },
     {

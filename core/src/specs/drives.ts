@@ -57,6 +57,22 @@ function wattsBehind(field: string, names: string): readonly Rule[] {
     },
   ];
 }
+function soundBehind(field: string, names: string): readonly Rule[] {
+  const said = new RegExp(
+    String.raw`(?<![\d.,])(\d{2}(?:[.,]\d)?)\s?db(?:\s?\(?a\)?)?,? \(?(?:at |in )?(?:${names})`,
+    'i',
+  );
+  return [
+    {
+      field,
+      label: /acoustic|sound|noise|geräusch|lautstärke|schall/i,
+      read: ({ value }) => {
+        const found = said.exec(value)?.[1];
+        return found === undefined ? undefined : Number(found.replace(',', '.'));
+      },
+    },
+  ];
+}
 const RULES: readonly Rule[] = [
   {
     field: 'interface',
@@ -262,7 +278,7 @@ const RULES: readonly Rule[] = [
   { field: 'standbyW', label: /standby|sleep|ruhe/i, dimension: 'W', pick: 'first' },
   // “Power” alone is the head of a list as often as a label: what it is of is looked at here.
   { field: 'idleW', label: /./, read: wattsCalled(/idle|leerlauf/i) },
-  { field: 'busyW', label: /./, read: wattsCalled(/active|operating|aktiv|betrieb|read|write|seek/i) },
+  { field: 'busyW', label: /./, read: wattsCalled(/active|operati(?:ng|on)|aktiv|betrieb|read|write|seek/i) },
   { field: 'standbyW', label: /./, read: wattsCalled(/sleep|standby|ruhe/i) },
   { field: 'idleW', label: /idle|leerlauf/i, not: /acoustic|sound|noise|standby|geräusch/i, dimension: 'W' },
   {
@@ -305,6 +321,9 @@ const RULES: readonly Rule[] = [
     label: /(?:acoustic|sound|noise|geräusch|lautstärke).*(?:seek|perform|operat|zugriff)|seek.*(?:acoustic|noise)/i,
     dimension: 'dB',
   },
+  // `20 dB (idle), 28 dB (seek)`.
+  ...soundBehind('soundIdleDb', 'idle|leerlauf'),
+  ...soundBehind('soundSeekDb', 'seek(?:ing)?|operat(?:ing|ion)|suche|zugriff|performance'),
   // Under a heading of sounds the words idle and seek stand alone.
   { field: 'soundIdleDb', label: /idle|leerlauf/i, dimension: 'dB' },
   { field: 'soundSeekDb', label: /seek|suche|zugriff/i, dimension: 'dB' },

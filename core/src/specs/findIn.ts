@@ -63,15 +63,19 @@ export function slotIn({ label, value, text }: Piece): unknown {
 
 const FAN_MM = /(?<![\d.,])(\d{1,2})(?:\s*[x×]\s*|\s+)(40|60|70|80|92|120|140|180|200)\s?mm/i;
 const FAN_ALONE = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)(?![\d.])/i;
-export function fansIn({ label, value, text }: Piece): unknown {
+export function fansIn({ label, value, text, under = '' }: Piece): unknown {
   if (!/\d/.test(value)) return undefined;
   // Among fans the size goes without its unit.
   const isList = /^(?:fans?|lüfter)\b/i.test(label);
+  const isAlone = label === '' && /\bfans?\b|lüfter/i.test(value);
   const found = (isList ? FAN_ALONE : FAN_MM).exec(value);
   // `4 x 80 x 38 mm PWM, middle`: one size in the line, and its wall behind a comma.
   const isOnly = (text.match(new RegExp(FAN_ALONE, 'gi')) ?? []).length === 1;
-  const wall = ofWords(WALLS, value) ?? ofWords(WALLS, label) ?? (isList && isOnly ? ofWords(WALLS, text) : undefined);
-  return found && wall && /fan|cool|lüfter/i.test(`${label} ${value}`)
+  const wall =
+    ofWords(WALLS, value) ??
+    ofWords(WALLS, label) ??
+    ((isList || isAlone) && isOnly ? ofWords(WALLS, text) : undefined);
+  return found && wall && /fan|cool|lüfter/i.test(`${under} ${label} ${value}`)
     ? { count: Number(found[1]), sizeMm: Number(found[2]), wall }
     : undefined;
 }
@@ -85,7 +89,7 @@ const FORMS_OF_SUPPLY: readonly (readonly [RegExp, string])[] = [
   [/\bredundant\b|\bcrps\b|hot-?swap(?:pable)? (?:psu|power suppl)/i, 'redundant'],
   [/(?<!flex[ -]?|micro-?|mini-?|e-?)\batx\b|\bps-?\/?2\b/i, 'atx'],
 ];
-const OF_SUPPLY = /\bpsus?\b|power suppl(?:y|ies)|netzteil/i;
+const OF_SUPPLY = /\bpsus?\b|power suppl(?:y|ies)|netzteil|^supply$/i;
 /** How long, how strong or what it feeds is of it, too. */
 const NOT_ITS_FORM = /\d\s?-?pin|motherboard|mainboard|not|without|ohne|optional/i;
 export function supplyFormsIn({ label, value }: Piece): unknown {
@@ -137,8 +141,9 @@ export function boardIn({ label, value }: Piece): unknown {
   // `Supports E-ATX, ATX boards`: the first of the list has the word before it.
   const own = value.replace(/^(?:supports?|fits|takes|for)\s+/i, '');
   if (OF_SUPPLY.test(label)) return undefined;
-  const isAbout = /board|m\/b/i.test(label) || isForm(own);
-  const forms = isAbout ? own.split(/\s*\/\s*/).flatMap((one) => formOf(one) ?? []) : [];
+  // `Mini-ITX / Flex-ATX PSU` under one point.
+  const isAbout = /board|m\/b/i.test(label) || isForm(own) || isForm(own.split(/\s+\/\s+/)[0]!);
+  const forms = isAbout ? own.split(/\s*\/\s*/).flatMap((one) => (OF_SUPPLY.test(one) ? [] : (formOf(one) ?? []))) : [];
   return forms.length > 0 ? forms : undefined;
 }
 

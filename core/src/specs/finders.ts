@@ -87,18 +87,19 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   ],
   networkCard: [NETWORK],
   chassis: [
-    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}3[.,]5`, /3[.,]5/) },
+    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}(?<!\\d)3[.,]5`, /(?<!\d)3[.,]5/) },
     {
       field: 'bays25',
       words: n('bays of 2.5 inch'),
-      find: counted(`${BAY()}2[.,]5(?!\\d)`, /2[.,]5(?!\d)(?!.*3[.,]5)/),
+      find: counted(`${BAY()}(?<!\\d)2[.,]5(?!\\d)`, /(?<!\d)2[.,]5(?!\d)(?!.*3[.,]5)/),
     },
-    { field: 'bays525', words: n('bays of 5.25 inch'), find: counted(`${BAY()}5[.,]25`, /5[.,]25/) },
+    { field: 'bays525', words: n('bays of 5.25 inch'), find: counted(`${BAY()}(?<!\\d)5[.,]25`, /(?<!\d)5[.,]25/) },
     {
       field: 'openings',
       words: n('slot openings'),
       find: counted(
-        String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss`,
+        String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss` +
+          '|(?:full|half|low)-(?:height|profile) slots?',
         /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
       ),
     },
@@ -205,7 +206,11 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     },
   ],
   adapter: [
-    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}3[.,]5`, /3[.,]5/) },
-    { field: 'bays25', words: n('bays of 2.5 inch'), find: counted(`${BAY()}2[.,]5(?!\\d)`, /2[.,]5(?!\d)/) },
+    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}(?<!\\d)3[.,]5`, /(?<!\d)3[.,]5/) },
+    {
+      field: 'bays25',
+      words: n('bays of 2.5 inch'),
+      find: counted(`${BAY()}(?<!\\d)2[.,]5(?!\\d)`, /(?<!\d)2[.,]5(?!\d)/),
+    },
   ],
 };

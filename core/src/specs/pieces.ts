@@ -1,11 +1,17 @@
 /** A piece of a line: words between commas, under the label of its line. */
-export type Piece = { readonly label: string; readonly value: string; readonly line: number; readonly text: string };
+export type Piece = {
+  readonly label: string;
+  readonly value: string;
+  readonly line: number;
+  readonly text: string;
+  /** The head of the list it stands in, where its line has a label of its own. */ readonly under?: string;
+};
 
 const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2,}|\s[–-]\s)(.*)$/;
 /** Heads of lists that stand without a colon. */
 const HEADS = [
   'power supply|psu|clearances?|lan|network(?:ing)?|ethernet|netzwerk',
-  'fans?|cooling|lüfter|drive bays|expansion slots|storage',
+  'fans?|cooling|lüfter|drive bays|expansion(?: slots)?|storage|(?:main|mother)board',
 ];
 const HEAD = new RegExp(`^(?:${HEADS.join('|')})$`, 'i');
 
@@ -28,13 +34,14 @@ export function piecesOf(lines: readonly string[]): Piece[] {
       return [];
     }
     const pair = LABEL.exec(line);
+    const head = under;
     const [label, value] = pair ? [pair[1]!, pair[2]!] : [under, line];
     if (pair && value === '') under = label;
-    else if (pair) under = '';
+    else if (pair && !HEAD.test(under)) under = '';
     return value
       .split(/[;|]|\t+|,(?!\d)|\.\s+(?=[A-Z\d])|(?<=\d\s?mm) and (?=[^,;]*\d\s?mm)/)
       .map((piece) => inFigures(piece.replace(/^[•*·–-]\s+/, '').trim()))
       .filter((piece) => piece !== '')
-      .map((piece) => ({ label, value: piece, line: i + 1, text: line }));
+      .map((piece) => ({ label, value: piece, line: i + 1, text: line, ...(pair && head ? { under: head } : {}) }));
   });
 }

@@ -272,6 +272,13 @@ export const CARD: readonly Rule[] = [
     read: ({ label, value }, quantities) =>
       label === '' && /^[\d.,]+\s?(?:mm)?\s*[x×]\s*[\d.,]+\s?mm\.?$/i.test(value) ? cardLength(quantities) : undefined,
   },
+  // One length in a line of facts.
+  {
+    field: 'lengthMm',
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && /^\d{2,3}(?:[.,]\d)?\s?mm(?: long)?$/i.test(value) ? quantities[0]?.value : undefined,
+  },
   {
     field: 'needsAirMPerS',
     label: /air ?flow|luftstrom/i,

@@ -260,6 +260,10 @@ describe('what a chassis takes, and what is behind its bays', () => {
     expect([backplane!.type, backplane!.baysPerConnector]).toEqual([type, baysPerConnector]);
     expect(backplane!.connectors[0].kind).toBe(line.includes('8087') ? 'sff-8087' : 'sff-8643');
   });
+  test('43.5 mm and 12.5 mm are no bays of 3.5 and 2.5 inch', () => {
+    const fieldsOf = (text: string) => placesOf('chassis', text.split('\n'), '.').map(({ field }) => field);
+    expect(fieldsOf('Rack height 1U (43.5 mm), feet 12.5 mm')).toEqual([]);
+  });
   test('a box whose drives are pulled while it runs is made of one', () => {
     const cube = (bays: string) => of(`Byre NAS cube\nDrive bays: 4 x 3.5" ${bays}\nBoard: Mini-ITX`);
     expect(cube('hot-swap').bayGroups.some(({ access }) => access === 'hotSwap')).toBe(true);

@@ -29,7 +29,9 @@ Idle power	12 W`,
   {
     id: 'accelerator, for transcoding, used',
     kind: 'accelerator',
-    text: `Beacon C2 compute accelerator, PCIe 3.0 x16, 75 W, passive, low profile, single slot, no display outputs, 168 mm`,
+    text:
+      'Beacon C2 compute accelerator, PCIe 3.0 x16, 75 W, passive, low profile, single slot, ' +
+      'no display outputs, 168 mm',
     fields: { gen: 3, lanes: 16, peakW: 75, height: 'low', thickSlots: 1, displayOutput: false, lengthMm: 168 },
   },
   {
@@ -83,7 +85,9 @@ Direction: host SFF-8654 to drives (forward)`,
   {
     id: 'carrier, a seller',
     kind: 'carrier',
-    text: `Dual M.2 NVMe to PCIe adapter card, PCIe 4.0 x8, needs bifurcation x4x4, low profile and full height brackets`,
+    text:
+      'Dual M.2 NVMe to PCIe adapter card, PCIe 4.0 x8, needs bifurcation x4x4, ' +
+      'low profile and full height brackets',
     fields: { gen: 4, lanes: 8, height: 'low' },
     places: { m2Sockets: 2 },
   },
