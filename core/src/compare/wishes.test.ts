@@ -1,6 +1,8 @@
+import { createAssessor } from '../assess';
 import type { Brief } from '../build/build';
 import { AS_OF, cube, fixture, type Fixture } from '../testing/fixture';
 import { rack } from '../testing/rules';
+import { poolOf } from '../pool/setsOf';
 import { compareBuilds } from './compare';
 
 const met = (brief: Brief, ...made: Fixture[]) => {
@@ -61,6 +63,23 @@ test('a machine without a fan and without a disk meets any wish for quiet; one w
   const silent = fixture().add('satchel-1b').add('sprig-n4').add('clew-s16', 2).add('pike-960', 1);
   expect(silent.assess().figures['sound.earIdleDb']).toBeUndefined();
   expect(met({ earDb: 20 }, silent, fixture().add('pike-960', 1))).toEqual({ earDb: 'yes open' });
+});
+
+test('sets that are only proposed are laid out by this brief, and that is told; kept ones are not', () => {
+  const own = { failuresSurvived: 1 };
+  const loose = large().set({ id: 'b', brief: own }).build;
+  const { sets } = poolOf(createAssessor().context(loose));
+  const kept = { ...loose, id: 'c', pool: { ...loose.pool, sets: sets.map(({ set }) => set) } };
+  const first = large().set({ id: 'a', brief: { failuresSurvived: 2, usableTb: 10, idleW: 500 } }).build;
+  const { wishes, rows } = compareBuilds([first, loose, kept], AS_OF);
+  const told = Object.fromEntries(wishes.map(({ wish, met: each, relaid }) => [wish, [each.join(' '), relaid]]));
+  expect(told).toEqual({
+    usableTb: ['yes yes yes', [false, true, false]],
+    failuresSurvived: ['yes yes no', [false, true, false]],
+    idleW: ['yes yes yes', undefined],
+  });
+  // The numbers beside it are of the sets each has by its own brief.
+  expect(rows.find(({ by }) => by === 'failures')?.cells.map((cell) => cell?.value)).toEqual([2, 1, 1]);
 });
 
 test('without wishes there are no rows, and no machine either', () => {

@@ -35,6 +35,8 @@ export type WishRow = {
   /** The number wished, as the brief keeps it; null for what is there or not. */
   readonly limit: number | null;
   readonly met: readonly Met[];
+  /** Of each machine, whether its sets, only proposed, are others under this brief than under its own. */
+  readonly relaid?: readonly boolean[];
 };
 
 /** What each wish is checked by: the snags of a machine under that brief, once what it rests on is there. */
@@ -73,6 +75,11 @@ export function wishesMet(
   const unwanted = brief.notWanted ?? [];
   const asked = { ...brief, ...(features.length > 0 ? { mustHave: [...new Set(features)] } : {}) };
   const machines = columns.map((own) => own.map((build) => machineUnder(build, first, asked, options)));
+  const relaid = machines.map((own, i) => {
+    const any = values[i]?.failures?.quantity.value;
+    const here = own.flatMap(({ proposed }) => proposed ?? []);
+    return any !== undefined && here.length > 0 && Math.min(...here) !== any;
+  });
   const limits = wishedLimits(first).map(({ wish, limit }): WishRow => ({
     wish,
     level: 'must',
@@ -81,6 +88,7 @@ export function wishesMet(
       const each = own.map((one) => one.limit(wish));
       return each.length === 1 ? (each[0] ?? 'open') : limitMet(wish, limit, each, values[i], first.currency);
     }),
+    ...(BY_LAYOUT.has(wish) && relaid.includes(true) ? { relaid } : {}),
   }));
   const has = [...new Set(features)].map((wish): WishRow => ({
     wish,
@@ -105,6 +113,8 @@ export function wishesMet(
   return [...limits, ...has, ...not, ...services];
 }
 
+/** What hangs on how the drives are put in sets. */
+const BY_LAYOUT: ReadonlySet<Limit> = new Set(['usableTb', 'usableLaterTb', 'failuresSurvived'] as const);
 /** Wishes that machines meet together, by the number they are held against. */
 const TOGETHER: Partial<Record<Limit, { readonly by: ComparedBy; readonly most: boolean }>> = {
   usableTb: { by: 'usableTb', most: false },
@@ -174,9 +184,14 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
     if (real.length === 0) return 'yes';
     return real.every(({ severity }) => severity === 'note') ? 'perhaps' : 'no';
   };
+  const pool = poolTold(assessor.context(held));
+  const survives = pool.sets.length === 0 ? null : pool.all.any;
   return {
+    /** Failures its sets survive where they are only proposed. */
+    proposed: pool.isProposed ? survives : null,
     limit(wish: Limit): Met {
-      if (wish === 'failuresSurvived') return failuresMet(assessor.context(held), brief.failuresSurvived ?? 0);
+      if (wish === 'failuresSurvived')
+        return survives === null ? 'open' : survives >= (brief.failuresSurvived ?? 0) ? 'yes' : 'no';
       if (wish === 'moneyMinor' && build.currency !== currency) return 'open';
       const { codes, rests } = LIMITS[wish];
       const known =
@@ -203,11 +218,6 @@ function machineUnder(build: Build, { site, currency }: Build, brief: Brief, opt
 /** Whether a machine that has its board makes no sound at all: no fan, and nothing that turns. */
 const isSilent = (context: FigureContext): boolean =>
   context.units.some((unit) => isKind(unit, 'board')) && soundSources(context, new Ledger(false)).length === 0;
-
-function failuresMet(context: FigureContext, wished: number): Met {
-  const { sets, all } = poolTold(context);
-  return sets.length === 0 ? 'open' : all.any >= wished ? 'yes' : 'no';
-}
 
 /** Whether the parts that tell it are there. */
 function isChosen(feature: Feature, { units }: Assessment): boolean {

@@ -52,6 +52,7 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
                 {row.met.map((met, i) => (
                   <td key={machines[i]?.id} className={`py-1 pr-6 ${TONE[met]}`}>
                     {MET_WORDS[met]}
+                    {row.relaid?.[i] && met !== 'open' && <span className="text-mid"> laid out anew</span>}
                   </td>
                 ))}
               </tr>
@@ -69,6 +70,12 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
           </tbody>
         </table>
       </div>
+      {wishes.some(({ relaid }) => relaid?.includes(true)) && (
+        <p className="mt-1 max-w-[90ch] text-[12.5px] text-mid">
+          Laid out anew: its sets are only proposed, and by this brief they are others than by its own, which the numbers
+          above and below are of. Keep its sets to hold it to them.
+        </p>
+      )}
     </section>
   );
 }
