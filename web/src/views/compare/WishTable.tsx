@@ -72,8 +72,8 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
       </div>
       {wishes.some(({ relaid }) => relaid?.includes(true)) && (
         <p className="mt-1 max-w-[90ch] text-[12.5px] text-mid">
-          Laid out anew: its sets are only proposed, and by this brief they are others than by its own, which the numbers
-          above and below are of. Keep its sets to hold it to them.
+          Laid out anew: its sets are only proposed, and by this brief they are others than by its own, which the
+          numbers above and below are of. Keep its sets to hold it to them.
         </p>
       )}
     </section>
