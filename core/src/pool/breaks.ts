@@ -177,7 +177,8 @@ function strikes(
   };
   const rows = walls.flatMap((wall): Thing[] => {
     const [first] = wall.fans;
-    const mark = wall.fans.map((fan) => fan.mark).join(', ');
+    // Fans that come with a chassis have its mark.
+    const mark = [...new Set(wall.fans.map((fan) => fan.mark))].join(', ');
     return first ? [{ key: `fans ${wall.key}`, kind: 'fans', mark, name: wall.label, unit: first.unit }] : [];
   });
   return { things: sets.length > 0 ? [...things, ...rows] : things, strike };

@@ -134,6 +134,9 @@ test('a row of fans takes nothing, and says what gets too hot', () => {
     ['Fans H1, H2, Middle wall', 'Nothing is gone; 8 drives too hot on the hottest day, all busy.', 'warn'],
     ['Fans H1, H2, Middle wall', 'No drive gets too hot.', 'good'],
   ]);
+  // Rows of one chassis have its mark: they are told by where they are.
+  const rear = { ...still(0), things: [{ ...still(0).things[0]!, key: 'fans b', mark: 'A1', name: 'Rear fans' }] };
+  expect(breakRows([still(0), rear])[0]!.what).toBe('Middle wall, or Rear fans standing still');
 });
 
 test('what moving drives saves is said before what dealing sets anew asks', () => {

@@ -172,7 +172,7 @@ function whatOf(of: readonly Struck[]): string {
   if (first.kind === 'drive') return `Any of ${things.length} drives`;
   const marks = things.map(({ mark }) => mark).join(', ');
   if (first.kind === 'cage') return things.map(({ name }) => name).join(', or ');
-  if (first.kind === 'fans') return `Fans ${marks}, each row`;
+  if (first.kind === 'fans') return `${[...new Set(things.map(({ name }) => name))].join(', or ')} standing still`;
   return `${first.kind === 'supply' ? 'Supplies' : `${KIND_OF_THING[first.kind]}s`} ${marks}, each`;
 }
 
