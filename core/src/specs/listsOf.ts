@@ -1,14 +1,23 @@
-import { reshape } from '../parts/reshape';
-import { resolve, type PartOf } from '../parts/resolve';
 import { askOf, withAnother } from '../parts/rows';
-import type { Archetype, Sheet } from '../parts/sheet';
+import type { Archetype } from '../parts/sheet';
 import { VALUES } from '../parts/sheet';
+import { chassis } from './chassisLists';
+import {
+  isPcie,
+  isSata,
+  lanesOf,
+  rowsOf,
+  type Builder,
+  type Lists,
+  type Made,
+  type Row,
+  type Said,
+  type SaidPlug,
+} from './made';
 import type { Place } from './places';
-import type { SaidEnd, SaidUsb } from './ports';
+import type { SaidEnd } from './ports';
 import type { SaidStart } from './starts';
 
-type Row = Readonly<Record<string, unknown>>;
-type Lists = Readonly<Record<string, unknown>>;
 /** Lists of a sheet as a text counts them, and what of it could not be put into them. */
 export type PlacedLists = {
   readonly lists: Lists;
@@ -22,17 +31,10 @@ export type PlacedLists = {
  */
 export function listsOf(archetype: Archetype, values: Lists, places: readonly Place[]): PlacedLists {
   const said = new Map(places.map((place) => [place.field, place.value]));
-  const made = builders[archetype.kind]?.(archetype, said, values) ?? { lists: {}, taken: [] };
+  const made = builders[archetype.kind]?.(archetype, said, values, places) ?? { lists: {}, taken: [] };
   const left = places.filter(({ field }) => !made.taken.includes(field));
   return { lists: made.lists, left, whole: made.whole ?? [] };
 }
-
-type Made = { readonly lists: Lists; readonly taken: readonly string[]; readonly whole?: readonly string[] };
-type Said = ReadonlyMap<string, unknown>;
-type Builder = (archetype: Archetype, said: Said, values: Lists) => Made;
-
-const rowsOf = (archetype: Archetype, field: string): readonly Row[] =>
-  (archetype as unknown as Readonly<Record<string, readonly Row[]>>)[field] ?? [];
 
 function board(archetype: Archetype, said: Said): Made {
   const lists: Record<string, unknown> = {};
@@ -86,7 +88,6 @@ const SATA: Row = {
   role: 'host',
   side: 'inside',
 };
-type SaidPlug = { readonly count: number; readonly kind: string };
 const boardPlug = ({ count, kind, carries }: SaidPlug & { readonly carries: readonly string[] }, i: number): Row => ({
   ...SATA,
   key: `plug${i + 1}`,
@@ -125,140 +126,6 @@ function asMany(rows: readonly Row[], count: number, { kind }: Archetype, field:
   let made: readonly unknown[] = rows.slice(0, count);
   while (made.length < count) made = withAnother(made, ask.of);
   return made;
-}
-
-function chassis(archetype: Archetype, said: Said, values: Lists): Made {
-  const sheet = { id: 'own-read', kind: 'chassis', rev: 1, name: 'read', archetype: archetype.id, ...values };
-  const base = resolve(sheet as unknown as Sheet, archetype) as PartOf<'chassis'>;
-  const taken: string[] = [];
-  const bays: Record<string, { rows: number; columns: number }> = {};
-  for (const [field, size] of [
-    ['bays35', '3.5'],
-    ['bays25', '2.5'],
-    ['bays525', '5.25'],
-  ] as const) {
-    const count = said.get(field) as number | undefined;
-    const group =
-      base.bayGroups.find(({ takes }) => takes[0] === size) ?? base.bayGroups.find(({ takes }) => takes.includes(size));
-    if (count === undefined || !group || bays[group.key]) continue;
-    const fits = gridsOf(count, group.rows / group.columns).find((grid) => {
-      const is = reshape(base, { bays: { ...bays, [group.key]: grid } }).bayGroups?.find(
-        ({ key }) => key === group.key,
-      );
-      return is && is.rows * is.columns === count;
-    });
-    if (!fits) continue;
-    bays[group.key] = fits;
-    taken.push(field);
-  }
-  const rooms = Object.fromEntries(
-    (['coolerMm', 'cardMm', 'supplyMm'] as const).flatMap((field) => {
-      if (!said.has(field)) return [];
-      taken.push(field);
-      return [[field, said.get(field)]];
-    }),
-  );
-  const draft = { ...rooms, ...(Object.keys(bays).length > 0 ? { bays } : {}) };
-  const lists: Record<string, unknown> = Object.keys(draft).length > 0 ? { ...reshape(base, draft) } : {};
-  const boards = said.get('boards');
-  if (boards) {
-    lists.boardHoles = boards;
-    taken.push('boards');
-  }
-  const [opening, ...others] = base.openings;
-  if (said.has('openings') && opening) {
-    lists.openings = [{ ...opening, count: said.get('openings') }, ...others];
-    taken.push('openings');
-  }
-  const forms = said.get('supplyForms') as readonly string[] | undefined;
-  const supplyBays = (lists.supplyBays ?? base.supplyBays) as PartOf<'chassis'>['supplyBays'];
-  if (forms && supplyBays[0]) {
-    lists.supplyBays = supplyBays.map((bay, i) => (i === 0 ? takingForms(bay, forms, said.has('supplyMm')) : bay));
-    taken.push('supplyForms');
-  }
-  const feeds = said.get('backplane') as readonly SaidPlug[] | undefined;
-  const drawers = (lists.bayGroups ?? base.bayGroups) as PartOf<'chassis'>['bayGroups'];
-  const behind = drawers.find(({ backplane }) => backplane && backplane.type !== 'bridge');
-  if (feeds && behind) {
-    lists.bayGroups = drawers.map((group) => (group === behind ? fedBy(group, feeds) : group));
-    taken.push('backplane');
-  }
-  if (said.has('hotSwap') && drawers.some(({ access }) => access === 'hotSwap')) taken.push('hotSwap');
-  const usb = said.get('usbLink') as SaidUsb | undefined;
-  const groups = (lists.bayGroups ?? base.bayGroups) as PartOf<'chassis'>['bayGroups'];
-  if (usb && groups.some(({ backplane }) => backplane?.type === 'bridge')) {
-    lists.bayGroups = groups.map((group) => withLink(group, usb));
-    taken.push('usbLink');
-  }
-  const fans = said.get('fans') as readonly { count: number; sizeMm: number; wall: string }[] | undefined;
-  if (fans) {
-    lists.fanMounts = mountsOf(base.fanMounts as readonly unknown[] as readonly Row[], fans);
-    taken.push('fans');
-  }
-  return { lists, taken };
-}
-
-/** Room for supplies of a form where none was said: what its design guide and usual chassis give, mm. */
-const ROOM_MM: Readonly<Record<string, number>> = { sfx: 130, 'sfx-l': 130, tfx: 175, 'flex-atx': 160, redundant: 220 };
-type SupplyBay = PartOf<'chassis'>['supplyBays'][number];
-function takingForms(bay: SupplyBay, forms: readonly string[], hasRoom: boolean): Row {
-  const isOther = !forms.some((form) => (bay.forms as readonly string[]).includes(form));
-  const maxLengthMm = isOther && !hasRoom ? (ROOM_MM[forms[0]!] ?? 180) : bay.maxLengthMm;
-  return { ...bay, forms, maxLengthMm };
-}
-
-/** A group of bays whose backplane hangs on the plugs that were said; fewer lanes than bays are an expander's. */
-function fedBy(group: PartOf<'chassis'>['bayGroups'][number], feeds: readonly SaidPlug[]) {
-  const { backplane } = group;
-  const like = backplane?.connectors[0];
-  if (!backplane || !like) return group;
-  const bays = group.rows * group.columns;
-  const plugs = feeds.reduce((sum, { count }) => sum + count, 0);
-  const lanes = feeds.reduce((sum, { count, kind }) => sum + count * lanesOf(kind), 0);
-  const connectors = feeds.map(({ count, kind }, i) => ({
-    ...like,
-    key: i === 0 ? like.key : `${like.key}${i + 1}`,
-    count,
-    kind: kind as (typeof like)['kind'],
-    lanes: lanesOf(kind),
-  }));
-  const type = bays > lanes ? ('expander' as const) : ('direct' as const);
-  const baysPerConnector = type === 'expander' ? bays : Math.ceil(bays / plugs);
-  return { ...group, backplane: { ...backplane, type, connectors, baysPerConnector } };
-}
-
-/** A group of bays behind a bridge, on the link that was said. */
-function withLink(group: PartOf<'chassis'>['bayGroups'][number], { gbPerS, plug }: SaidUsb) {
-  const { backplane } = group;
-  if (backplane?.type !== 'bridge') return group;
-  const connectors = backplane.connectors.map((one) => ({ ...one, gbPerLane: gbPerS, kind: plug ?? one.kind }));
-  return { ...group, backplane: { ...backplane, connectors } };
-}
-
-/** Rows and columns that make a number of bays, those most like the class's first. */
-function gridsOf(count: number, like: number): readonly { readonly rows: number; readonly columns: number }[] {
-  const off = ({ rows, columns }: { rows: number; columns: number }) => Math.abs(Math.log(rows / columns / like));
-  return Array.from({ length: count }, (_, i) => i + 1)
-    .filter((rows) => count % rows === 0 && rows <= 32 && count / rows <= 32)
-    .map((rows) => ({ rows, columns: count / rows }))
-    .sort((a, b) => off(a) - off(b));
-}
-
-const NAMES: Readonly<Record<string, string>> = { middle: 'Fan wall' };
-/** Mounts of the walls that were said, as the class has them there; those of other walls are the class's. */
-function mountsOf(
-  had: readonly Row[],
-  fans: readonly { count: number; sizeMm: number; wall: string }[],
-): readonly Row[] {
-  const said = new Set(fans.map(({ wall }) => wall));
-  const made = fans.map(({ count, sizeMm, wall }, i): Row => {
-    const like = had.find((mount) => mount.wall === wall) ?? had[0];
-    const { at: _at, ...rest } = like ?? { path: wall === 'middle' ? 'inside' : 'open' };
-    const place = like && like.wall === wall && (like.sizesMm as readonly number[]).includes(sizeMm) ? { at: _at } : {};
-    const label = NAMES[wall] ?? `${wall[0]!.toUpperCase()}${wall.slice(1)} fans`;
-    return { ...rest, ...(place.at ? place : {}), key: `fan${i + 1}`, label, wall, sizesMm: [sizeMm], count };
-  });
-  return [...made, ...had.filter(({ wall }) => !said.has(wall as string))];
 }
 
 /** Plugs are dealt to cables as is usual: one a cable for board, processor and cards, up to four for drives. */
@@ -307,11 +174,6 @@ function carrier(archetype: Archetype, said: Said): Made {
     : { lists: { m2Sockets: asMany(like, sockets, archetype, 'm2Sockets') }, taken: ['m2Sockets'] };
 }
 
-/** Lanes of a plug, and what goes through it. */
-const LANES: Readonly<Record<string, number>> = { sata: 1, esata: 1, 'sff-8482': 1 };
-const lanesOf = (kind: string): number => LANES[kind] ?? (kind.endsWith('-8i') ? 8 : 4);
-const isSata = (kind: string): boolean => kind === 'sata' || kind === 'esata';
-const isPcie = (kind: string): boolean => kind === 'sff-8639' || kind.startsWith('sff-8611');
 /** Plugs for SAS carry PCIe by other pins (SFF-8643, SFF-8654): what the far end takes tells which cable it is. */
 const carriedBy = (one: string, other: string): readonly string[] =>
   isPcie(one) || isPcie(other) ? ['pcie'] : isSata(one) || isSata(other) ? ['sata'] : ['sas', 'sata'];

@@ -260,6 +260,20 @@ describe('what a chassis takes, and what is behind its bays', () => {
     expect([backplane!.type, backplane!.baysPerConnector]).toEqual([type, baysPerConnector]);
     expect(backplane!.connectors[0].kind).toBe(line.includes('8087') ? 'sff-8087' : 'sff-8643');
   });
+  const baysOf = (text: string) =>
+    of(text).bayGroups.map(({ rows, columns, takes, access, wall }) => [rows * columns, takes[0], access, wall]);
+  test('bays of a size the class has none of are added, bare and fixed', () => {
+    expect(baysOf(`${RACK}Drive bays inside: 2 x 2.5" rear`)).toEqual([
+      [12, '3.5', 'hotSwap', 'front'],
+      [2, '2.5', 'fixed', 'rear'],
+    ]);
+    expect(baysOf('Byre tower case, ATX\nDrive bays: 8 x 3.5" trays')).toEqual([[8, '3.5', 'tray', 'front']]);
+  });
+  test('bays that are told as one or the other stand once', () => {
+    expect(
+      baysOf('Gable short 1U chassis\n1 x 3.5" or 2 x 2.5" fixed bays').map(([count, size]) => [count, size]),
+    ).toEqual([[1, '3.5']]);
+  });
   test('43.5 mm and 12.5 mm are no bays of 3.5 and 2.5 inch', () => {
     const fieldsOf = (text: string) => placesOf('chassis', text.split('\n'), '.').map(({ field }) => field);
     expect(fieldsOf('Rack height 1U (43.5 mm), feet 12.5 mm')).toEqual([]);

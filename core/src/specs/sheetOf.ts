@@ -67,7 +67,7 @@ function likeChassis(archetype: Archetype, places: readonly Place[]): number {
   const isHotSwap = archetype.bayGroups.some(({ access }) => access === 'hotSwap');
   return (
     (forms === undefined ? 0 : forms.some((form) => has.has(form)) ? 1 : -1) +
-    (said('hotSwap') === undefined ? 0 : isHotSwap ? 1 : -1)
+    (said('hotSwap') === undefined ? (isHotSwap ? -0.5 : 0) : isHotSwap ? 1 : -1)
   );
 }
 
