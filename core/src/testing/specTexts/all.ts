@@ -15,6 +15,7 @@ import { SIXTEENTH } from './sixteenth';
 import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
+import { THIRTIETH } from './thirtieth';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_EIGHTH } from './twentyEighth';
@@ -59,6 +60,7 @@ export const SETS = [
   ['twenty-seventh', TWENTY_SEVENTH],
   ['twenty-eighth', TWENTY_EIGHTH],
   ['twenty-ninth', TWENTY_NINTH],
+  ['thirtieth', THIRTIETH],
 ] as const;
 
 /** Every text with what a person reads from it. */
