@@ -110,7 +110,7 @@ export const PROCESSOR: KindRules = {
     },
     {
       field: 'graphics',
-      label: /graphics|grafik/i,
+      label: /graphics|grafik|integrated gpu|\bigpu\b/i,
       not: /frequency|memory|model|max|core/i,
       read: (entry) => yesNo(entry) ?? (/^integr/i.test(entry.value) ? true : undefined),
     },

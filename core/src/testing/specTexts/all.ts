@@ -16,6 +16,7 @@ import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTIETH } from './thirtieth';
+import { THIRTY_FIRST } from './thirtyFirst';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_EIGHTH } from './twentyEighth';
@@ -61,6 +62,7 @@ export const SETS = [
   ['twenty-eighth', TWENTY_EIGHTH],
   ['twenty-ninth', TWENTY_NINTH],
   ['thirtieth', THIRTIETH],
+  ['thirty-first', THIRTY_FIRST],
 ] as const;
 
 /** Every text with what a person reads from it. */
