@@ -341,12 +341,20 @@ const RULES: readonly Rule[] = [
     free: true,
     read: ({ label, value }, quantities) => {
       const found = quantities.filter((one) => one.dimension === 'mm' && HEIGHTS_MM.includes(one.value));
+      // `2.5" 7 mm` in one piece.
+      if (found.length === 1 && /^2[.,]5\s?(?:"|inch|-inch)?,? [\d.,]+\s?mm$/i.test(value)) return found[0]!.value;
       return found.length === 1 &&
         (label !== '' ||
           /^(?:height |z-?height )?[\d.,]+\s?mm(?: (?:z-?height|height|thick|high|hoch|tall))?$/i.test(value))
         ? found[0]!.value
         : undefined;
     },
+  },
+  {
+    field: 'powerLossSafe',
+    free: true,
+    read: ({ label, value }) =>
+      label === '' && /^(?:with )?(?:enhanced )?power[ -]?loss (?:data )?protection$/i.test(value) ? true : undefined,
   },
   { field: 'powerLossSafe', label: /power[ -]?(?:loss|fail)|\bplp\b|(?:strom|spannungs)ausfall/i, read: yesNo },
   { field: 'lengthMm', label: /^(?:length|länge|depth|tiefe)/i, dimension: 'mm' },

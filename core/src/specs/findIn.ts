@@ -143,7 +143,9 @@ export function boardIn({ label, value }: Piece): unknown {
   if (OF_SUPPLY.test(label)) return undefined;
   // `Mini-ITX / Flex-ATX PSU` under one point.
   const isAbout = /board|m\/b/i.test(label) || isForm(own) || isForm(own.split(/\s+\/\s+/)[0]!);
-  const forms = isAbout ? own.split(/\s*\/\s*/).flatMap((one) => (OF_SUPPLY.test(one) ? [] : (formOf(one) ?? []))) : [];
+  const forms = isAbout
+    ? own.split(/\s*\/\s*|\s+(?:and|und|or|oder)\s+/).flatMap((one) => (OF_SUPPLY.test(one) ? [] : (formOf(one) ?? [])))
+    : [];
   return forms.length > 0 ? forms : undefined;
 }
 

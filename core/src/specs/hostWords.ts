@@ -29,6 +29,6 @@ export const SOCKET: readonly Rule[] = [
   {
     field: 'socket',
     label: /^(?:cpu|processor|prozessor)(?: support)?$/i,
-    read: ({ value }) => /^(?:1 ?[x×] ?|single )?(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
+    read: ({ value }) => /^(?:\d ?[x×] ?|single |dual )?(?:socket|sockel) ([\w-]+)(?=,|$)/i.exec(value)?.[1],
   },
 ];

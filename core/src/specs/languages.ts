@@ -149,6 +149,8 @@ const WORDS: Readonly<Record<string, string>> = {
   ventilateurs: 'fans',
   "débit d'air": 'air flow',
   'débit d’air': 'air flow',
+  débit: 'throughput',
+  'débit de données': 'data rate',
   pression: 'pressure',
   'pression statique': 'static pressure',
   mémoire: 'memory',
