@@ -69,7 +69,10 @@ export const BOARD: KindRules = {
     {
       field: 'holes',
       free: true,
-      read: ({ label, value }) => (label === '' && isForm(value) ? formOf(value) : undefined),
+      read: ({ label, value }) =>
+        label === '' && isForm(value.replace(/,?\s*\(?[\d.,]+\s?(?:mm|cm|")?\s*[x×].*$/i, ''))
+          ? formOf(value)
+          : undefined,
     },
     ...SOCKET,
     // Registered modules have ECC, and a board that names them alone takes no others.
@@ -130,7 +133,7 @@ export const BOARD: KindRules = {
       free: true,
       read: ({ label, value, text }, quantities) =>
         label === '' &&
-        /(?:^|dimm\b.*)(?:up to|max\.?|bis zu)\s\d+\s?[gt]b$/i.test(value) &&
+        /(?:^|dimm\b.*)\(?(?:up to|max\.?|bis zu)\s\d+\s?[gt]b\)?$/i.test(value) &&
         /dimm|ddr|memory|speicher/i.test(text)
           ? memoryBytes(quantities.find(({ dimension }) => dimension === 'B')?.value)
           : undefined,

@@ -69,7 +69,7 @@ export const COOLER: KindRules = {
       read: ({ label, value }) => {
         if (label !== '') return undefined;
         const list = /\b(?:fits|for|supports|passt auf)\s+(?:the )?(?:sockets?|sockel)\s+([^.;]+)/i.exec(value)?.[1];
-        const names = list?.split(/,\s*|\s+(?:and|und|or)\s+/).map((one) => one.trim().replace(/\.$/, ''));
+        const names = list?.split(/,\s*|\s*\/\s*|\s+(?:and|und|or)\s+/).map((one) => one.trim().replace(/\.$/, ''));
         return names?.every((one) => /^[A-Z][\w+-]{0,14}$/i.test(one) && /\d/.test(one)) ? names : undefined;
       },
     },
@@ -87,7 +87,8 @@ export const COOLER: KindRules = {
       field: 'carriesW',
       free: true,
       read: ({ label, value }, quantities) =>
-        label === '' && /^(?:it )?(?:good for|handles|cools|for (?:cpus|processors))\b/i.test(value)
+        label === '' &&
+        /^(?:max\.? )?[\d.,]+\s?w tdp$|^(?:it )?(?:good for|handles|cools|for (?:cpus|processors))\b/i.test(value)
           ? quantities.find(({ dimension }) => dimension === 'W')?.value
           : undefined,
     },

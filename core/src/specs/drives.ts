@@ -179,7 +179,7 @@ const RULES: readonly Rule[] = [
   },
   {
     field: 'rpm',
-    label: /^rpm$/i,
+    label: /^rpm$|rotation|spindle|drehzahl/i,
     read: (_entry, quantities) =>
       quantities.length === 1 && quantities[0]!.dimension === null ? quantities[0]!.value : undefined,
   },
@@ -304,7 +304,7 @@ const RULES: readonly Rule[] = [
   },
   {
     field: 'busyW',
-    label: /operat|active|betrieb|random|read|write|seek|aktiv/i,
+    label: /operat|active|betrieb|random|read|write|seek|aktiv|lesen|schreiben/i,
     not: /idle|max|peak|leerlauf|temp/i,
     read: ({ value }, quantities) => {
       const watts = quantities.filter(({ dimension }) => dimension === 'W').map(({ hi }) => hi);
@@ -400,7 +400,7 @@ const RULES: readonly Rule[] = [
     free: true,
     label: /./,
     read: ({ label, value }) =>
-      /\b(?:hdd|hard (?:disk|drive)|festplatte)\b|spindle|rotational|\brpm\b|u\/min|drehzahl|\b[cp]mr\b/i.test(
+      /\b(?:hdd|hard (?:disk|drive)|festplatte)\b|spindle|rotation|spin-?up|\brpm\b|u\/min|drehzahl|\b[cp]mr\b/i.test(
         `${label} ${value}`,
       )
         ? 'disk'

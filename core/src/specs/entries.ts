@@ -78,6 +78,7 @@ const tidy = (text: string): string =>
     .replace(/[\u2018\u2019\u00b4]/g, '’')
     .replace(/[\u201c\u201d\u2033]/g, '"')
     .replace(/\b(stand)-(by)\b/gi, '$1$2')
+    .replace(/(\d)[- ]?polig(?:e[nrs]?)?\b/gi, '$1-pin')
     .trim();
 
 /** A label and its value; a label is one thing, and no list of them. */
@@ -200,8 +201,9 @@ function clausesOf(
   isLabel: (words: string) => boolean,
 ): Pick<Entry, 'label' | 'value'>[] {
   const pieces = piecesOf(value);
-  if (pieces.length < 2 || NOT_OF_IT.test(first) || /\d\s*\/\s*\d/.test(value)) return [];
+  if (pieces.length < 2 || NOT_OF_IT.test(first) || /\d\s+\/\s+\d/.test(value)) return [];
   return pieces.flatMap((piece, i) => {
+    if (/\d\s*\/\s*\d/.test(piece) && !/^[^\d:]*\d[\d.,]*\s?\/\s?\d[^:]*:/.test(piece)) return [];
     if (i === 0 && !isHead) return [{ label: first, value: piece }];
     const own = i === 0 ? runOn(piece) : pairOf(piece);
     if (!own) return i > 0 || piece.startsWith('+') ? [{ label: '', value: piece }] : [];

@@ -51,7 +51,7 @@ export const FAN: KindRules = {
     {
       field: 'maxRpm',
       free: true,
-      label: /speed|drehzahl|rpm/i,
+      label: /speed|drehzahl|rpm|^pwm$/i,
       not: /min\b|low|toleran/i,
       // Two rotors, `22000 / 18500 rpm`, are no one fan.
       read: ({ value }, quantities) => {
@@ -76,7 +76,7 @@ export const FAN: KindRules = {
     {
       field: 'minRpm',
       free: true,
-      label: /speed|drehzahl|rpm/i,
+      label: /speed|drehzahl|rpm|^pwm$/i,
       not: /max/i,
       read: (_entry, quantities) => {
         const range = quantities.find(({ dimension, value, hi }) => dimension === 'rpm' && hi > value);
@@ -111,8 +111,8 @@ export const FAN: KindRules = {
       field: 'maxW',
       free: true,
       read: ({ label, value, text }, quantities) =>
-        label === '' && /^[\d.,]+\s?m?a$/i.test(value) && /\b12\s?v/i.test(text) && quantities[0]?.dimension === 'A'
-          ? quantities[0].value * 12
+        label === '' && /^(?:(?:dc )?12\s?v(?:dc)?[ ,/]*)?[\d.,]+\s?m?a$/i.test(value) && /\b12\s?v/i.test(text)
+          ? (quantities.find(({ dimension }) => dimension === 'A')?.value ?? NaN) * 12 || undefined
           : undefined,
     },
     // `0.14 A (max. 0.2 A)`: the most, where it is said.

@@ -131,13 +131,17 @@ export const NOT_A_SATA_PORT = new RegExp(
 
 /** Words that may stand between a number and the size of the bays it counts. */
 export function BAY(): string {
-  const words = 'internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less|interne?|externe?';
+  const words =
+    'einschübe|schächte|laufwerke|internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less|interne?' +
+    '|externe?';
   return String.raw`(?:(?:${words})[\s/]+)*`;
 }
 
 export function boardIn({ label, value }: Piece): unknown {
   const range = rangeOfForms(value);
   if (range) return range;
+  const largest = /(?:mother|main)boards? (?:up to|bis|to) (.{3,14}?)(?=\s|,|\(|$)/i.exec(value)?.[1];
+  if (largest && isForm(largest)) return [formOf(largest)];
   // `Supports E-ATX, ATX boards`: the first of the list has the word before it.
   const own = value.replace(/^(?:supports?|fits|takes|for)\s+/i, '');
   if (OF_SUPPLY.test(label)) return undefined;

@@ -99,7 +99,8 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: n('slot openings'),
       find: counted(
         String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss` +
-          '|(?:full|half|low)-(?:height|profile) slots?',
+          '|(?:full|half|low)-(?:height|profile) slots?' +
+          String.raw`|(?:slots?|steckplätze)(?=\s*(?:\(|$))`,
         /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
       ),
     },

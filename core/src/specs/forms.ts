@@ -3,12 +3,12 @@ const FORMS: readonly (readonly [RegExp, string])[] = [
   [/mini-?itx/i, 'mini-itx'],
   [/(?:micro|m|µ)-?atx/i, 'micro-atx'],
   [/ssi-?ceb/i, 'ssi-ceb'],
-  [/ssi-?eeb|e-?atx/i, 'ssi-eeb'],
+  [/ssi-?eeb|e-?atx|extended[- ]atx/i, 'ssi-eeb'],
   [/(?<![a-zµ]-?)atx\b/i, 'atx'],
 ];
-const NAME = '(?:mini-?itx|(?:micro|m|µ|e)?-?atx|ssi-?[ce]eb)';
+const NAME = '(?:mini-?itx|extended[- ]atx|(?:micro|m|µ|e)?-?atx|ssi-?[ce]eb)';
 const ALONE = new RegExp(`^${NAME}$`, 'i');
-const OF_BOARDS = new RegExp(`(?<![a-zµ-])${NAME} (?:mother|main)?boards?\\b`, 'i');
+const OF_BOARDS = new RegExp(`(?<![a-zµ-]|extended )${NAME} (?:mother|main)?boards?\\b`, 'i');
 
 /** The form of board that words say. */
 export const formOf = (said: string): string | undefined => FORMS.find(([pattern]) => pattern.test(said))?.[1];

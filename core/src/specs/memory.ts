@@ -3,7 +3,7 @@ import { yesNo, type KindRules } from './rule';
 
 const ASKS_BUFFERED = /registered\s*\/\s*unbuffered|buffered\s*\/\s*registered/i;
 const BUFFERED = (said: string): boolean | undefined =>
-  /\brdimm\b|\blrdimm\b|(?<!non-)(?<!un)registered|registriert/i.test(said)
+  /\brdimm\b|\blrdimm\b|\becc reg\b|\bpc[345]l?-\d{4,5}r\b|(?<!non-)(?<!un)registered|registriert/i.test(said)
     ? true
     : /\budimm\b|unbuffered|ungepuffert|so-?dimm/i.test(said)
       ? false

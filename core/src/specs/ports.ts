@@ -89,9 +89,19 @@ const speedBehind = (behind: string): number | undefined => {
 /** `Gigabit LAN`, `2 x Gigabit Ethernet`, `dual gigabit LAN` as a fact by itself. */
 const GIGABIT = /^(?:(\d)\s*[x×]\s*|(?:single|dual|two|quad) )?(?:rj-?45 )?gigabit (?:lan|ethernet|nic)(?: ports?)?$/i;
 /** Ports for the network with their speed; one for the management alone is not among them. */
+/** `10GBASE-T card, dual RJ-45`: the one speed its line says. */
+function speedOfLine(ports: string, text: string): number | undefined {
+  const all = /rj-?45/i.test(ports) ? [...text.matchAll(/(\d{1,2}(?:[.,]\d)?)g ?base-?t/gi)] : [];
+  return all.length === 1 ? Number(all[0]![1]!.replace(',', '.')) : undefined;
+}
+
+/** `2.5GbE + 10GbE`: a port of each. */
+const EACH_ONCE = /^\d{1,2}(?:\.5)?\s?gbe(?:\s*\+\s*\d{1,2}(?:\.5)?\s?gbe)+$/i;
 export function networkIn(piece: Piece): unknown {
   // `2 x 2.5G + 1 x 10G LAN`: what stands behind one stands behind all.
   const parts = piece.value.split(/\s\+\s(?=\d\s*[x×])/);
+  const speeds = EACH_ONCE.test(piece.value) ? piece.value.split(/\s*\+\s*/) : [];
+  if (speeds.length > 1) return speeds.map((speed) => ({ count: 1, gbPerS: Number(/[\d.]+/.exec(speed)![0]) }));
   if (parts.length === 1) return portsOfNetwork(piece);
   const what = /(?:lan|ethernet|rj-?45|network|ports?)\b.*$/i.exec(piece.value)?.[0] ?? '';
   const all = parts.map((value) =>
@@ -114,7 +124,7 @@ function portsOfNetwork({ label, value, text }: Piece): unknown {
   const behind = times && /rj-?45|copper/i.test(rest) ? text.slice(text.indexOf(value) + value.length) : '';
   const gbPerS = said
     ? Number(said.replace(',', '.'))
-    : (speedBehind(behind) ?? ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind));
+    : (speedBehind(behind) ?? ofWords(PORT_KINDS, rest) ?? ofWords(PORT_KINDS, behind) ?? speedOfLine(rest, text));
   return count !== undefined && gbPerS !== undefined && gbPerS >= 1 ? { count, gbPerS } : undefined;
 }
 

@@ -58,7 +58,12 @@ export function readSpec(
     };
   const models = modelsOf(lines);
   const ofOne = lines.map((line) => lineOfModel(line, models, model));
-  const { fields, contradictions } = readFields(rules, { originals, lines, ofOne, decimal });
+  const read = readFields(rules, { originals, lines, ofOne, decimal });
+  const places = placesOf(rules.kind, ofOne, decimal).map((place) => ({
+    ...place,
+    text: originals[place.line - 1]!.slice(0, 200),
+  }));
+  const fields = rules.kind === 'drive' ? withMedium(read.fields, places) : read.fields;
   return {
     ok: true,
     kind: rules.kind,
@@ -66,15 +71,24 @@ export function readSpec(
     name: nameOf(plain, model === null ? undefined : models[model]),
     models,
     fields,
-    contradictions,
-    places: placesOf(rules.kind, ofOne, decimal).map((place) => ({
-      ...place,
-      text: originals[place.line - 1]!.slice(0, 200),
-    })),
+    contradictions: read.contradictions,
+    places,
   };
 }
 
+/** What spins up, and what is heard, is a disk. */
+function withMedium(fields: readonly ReadField[], places: readonly Place[]): readonly ReadField[] {
+  const tells = [...fields.filter(({ field }) => DISK_ALONE.has(field)), ...places.filter(isStart)][0];
+  return tells === undefined || fields.some(({ field }) => field === 'medium')
+    ? fields
+    : [...fields, { field: 'medium', value: 'disk', line: tells.line, text: tells.text }];
+}
+const DISK_ALONE: ReadonlySet<string> = new Set(['rpm', 'soundSeekDb', 'shingled']);
+const isStart = ({ field, value }: Place): boolean => field === 'start' && 'a12' in (value as object);
+
 const HEADING = /^(?:specifications?|features?|technical data|technische daten|item|property|model|product)\b/i;
+/** Rows of a table that has no title. */
+const LABELS = /compatib|dimension|weight|\btype\b|number of|capacity|interface|form factor|power|speed|socket/i;
 /** `480 GB` names no model by itself. */
 const SIZE_ALONE = /^[\d.,]+\s?[a-z]{1,3}$/i;
 
@@ -92,6 +106,7 @@ function titleOf(text: string): string {
     if (said && !/\t|\|/.test(said[1]!)) return said[1]!.trim().slice(0, 200);
     const [first = ''] = line.split(/\t|\|/);
     if (HEADING.test(first)) continue;
+    if (first !== line && LABELS.test(first)) return '';
     return first.includes(':')
       ? ''
       : first

@@ -156,8 +156,9 @@ const GENERATION =
 /** The generation of a PCIe link, before its lanes or behind them: `PCIe 4.0 x8`, `PCIe x8 3.0`. */
 export function generation({ label, value }: Entry): number | undefined {
   const said = `${label} ${value}`;
-  const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*)?([1-6])\.\d/i;
-  const gen = (GENERATION.exec(said) ?? behind.exec(said))?.[1];
+  const behind = /pci\s?-?\s?e(?:xpress)?\s*x\d{1,2}[,\s]+(?:gen\.?\s*([1-6])|([1-6])\.\d)/i;
+  const [, one, other] = GENERATION.exec(said) ?? behind.exec(said) ?? [];
+  const gen = one ?? other;
   return gen === undefined ? undefined : Number(gen);
 }
 /** A low bracket goes on a low card alone, whatever else lies in the box. */
@@ -201,6 +202,7 @@ export const CARD: readonly Rule[] = [
           ? undefined
           : words(
               [/low[ -]?profile|md2|half[ -]?height/i, 'low'],
+              [/(?<![\w-])LP(?![\w-])/, 'low'],
               [/full[ -]?height/i, 'full'],
             )({ label, value, line: 0, text: '' }),
   },
@@ -212,6 +214,18 @@ export const CARD: readonly Rule[] = [
     read: (entry, quantities) => called('max', entry, quantities),
   },
   { field: 'idleW', label: /idle|leerlauf/i, dimension: 'W' },
+  // `8 W idle`, `up to 19 W` as facts of a line.
+  ...(
+    [
+      ['idleW', /^[\d.,]+\s?w(?:atts?)? (?:at |in )?idle$/i],
+      ['peakW', /^(?:up to|max\.?:?|at most) [\d.,]+\s?w(?:atts?)?(?: \([^)]*\)| max\.?)?$/i],
+    ] as const
+  ).map(([field, said]): Rule => ({
+    field,
+    free: true,
+    read: ({ label, value }, quantities) =>
+      label === '' && said.test(value) ? quantities.find(({ dimension }) => dimension === 'W')?.value : undefined,
+  })),
   {
     field: 'busyW',
     free: true,

@@ -192,7 +192,7 @@ export const SUPPLY: KindRules = {
     { field: 'rail33A', label: RAIL('3[.,]3'), dimension: 'A', pick: 'first' },
     {
       field: 'combined5And33W',
-      label: /5\s?v.*3[.,]3\s?v|3[.,]3\s?v.*5\s?v/i,
+      label: /5\s?v.*3[.,]3\s?v|3[.,]3\s?v.*5\s?v|3[.,]3\s?\/\s?5\s?v|5\s?\/\s?3[.,]3\s?v/i,
       not: /12/,
       dimension: 'W',
     },
@@ -247,7 +247,7 @@ export const SUPPLY: KindRules = {
                 )({ label: '', value, line: 0, text: '' })
               : undefined,
     },
-    { field: 'lengthMm', label: /^(?:depth|length|tiefe|länge)/i, not: /cable|kabel/i, dimension: 'mm' },
+    { field: 'lengthMm', label: /^(?:depth|length|tiefe|länge)(?!s)/i, not: /cable|kabel/i, dimension: 'mm' },
     { field: 'lengthMm', read: axis('d') },
     {
       field: 'lengthMm',

@@ -16,6 +16,16 @@ export const UPS: KindRules = {
       dimension: 'W',
       pick: 'first',
     },
+    // `1500VA 900W` in its name.
+    {
+      field: 'ratedW',
+      free: true,
+      read: ({ label, value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        const isRated = label === '' && quantities.some(({ dimension }) => dimension === 'VA');
+        return isRated && watts.length === 1 && !/heat|loss|charg|idle/i.test(value) ? watts[0]!.value : undefined;
+      },
+    },
     {
       field: 'ratedW',
       free: true,
@@ -63,7 +73,7 @@ export const UPS: KindRules = {
         const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|[a-zäöü]*dosen?|c1[39]|iec)\b/i.test(value);
         const [one] = quantities;
         // `10 (5 on battery, 5 without)`: all of them stand first.
-        const isFirst = quantities.length === 1 || /^\d+\s?\(/.test(value);
+        const isFirst = quantities.length === 1 || /^\d+\s?(?:outlets?|sockets?)?\s?\(/i.test(value);
         return isSaid && isFirst && one?.dimension === null ? one.value : undefined;
       },
     },

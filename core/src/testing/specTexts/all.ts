@@ -17,6 +17,7 @@ import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTIETH } from './thirtieth';
 import { THIRTY_FIRST } from './thirtyFirst';
+import { THIRTY_SECOND } from './thirtySecond';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_EIGHTH } from './twentyEighth';
@@ -30,7 +31,8 @@ import { TWENTY_THIRD } from './twentyThird';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
-/** The sets of texts in the order they were written; from the second on each was committed before its first run. */
+/** The sets of texts in the order they were written; from the second to the thirty-first each was
+ * committed before its first run. */
 export const SETS = [
   ['first', FIRST],
   ['second', SECOND],
@@ -63,6 +65,7 @@ export const SETS = [
   ['twenty-ninth', TWENTY_NINTH],
   ['thirtieth', THIRTIETH],
   ['thirty-first', THIRTY_FIRST],
+  ['thirty-second', THIRTY_SECOND],
 ] as const;
 
 /** Every text with what a person reads from it. */
