@@ -18,6 +18,7 @@ import { THIRD } from './third';
 import { THIRTIETH } from './thirtieth';
 import { THIRTY_FIRST } from './thirtyFirst';
 import { THIRTY_SECOND } from './thirtySecond';
+import { THIRTY_THIRD } from './thirtyThird';
 import { THIRTEENTH } from './thirteenth';
 import { TWENTY_FIRST } from './twentyFirst';
 import { TWENTY_EIGHTH } from './twentyEighth';
@@ -31,8 +32,8 @@ import { TWENTY_THIRD } from './twentyThird';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
-/** The sets of texts in the order they were written; from the second to the thirty-first each was
- * committed before its first run. */
+/** The sets of texts in the order they were written; all but the first and the thirty-second were
+ * committed before their first run. */
 export const SETS = [
   ['first', FIRST],
   ['second', SECOND],
@@ -66,6 +67,7 @@ export const SETS = [
   ['thirtieth', THIRTIETH],
   ['thirty-first', THIRTY_FIRST],
   ['thirty-second', THIRTY_SECOND],
+  ['thirty-third', THIRTY_THIRD],
 ] as const;
 
 /** Every text with what a person reads from it. */
