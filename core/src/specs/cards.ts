@@ -24,6 +24,7 @@ export const CARDS: readonly KindRules[] = [
     [
       [/host bus adapter|\bhba\b|raid (?:controller|card)|storage controller/i, 5],
       [/sata (?:[a-z]+[ -])?(?:card|controller|adapter)/i, 5],
+      [titled(String.raw`\b(?:sas|tri-?mode)\b[^\n]*\b(?:adapter|card|controller)\b`), 5],
       [/sff-?(?:8643|8087|8654|8644|8088)/i, 2],
       [/devices supported|supported devices/i, 2],
     ],
@@ -116,6 +117,8 @@ export const CARDS: readonly KindRules[] = [
   ),
   // A card that carries M.2 modules.
   cards('carrier', [
+    // A card with SAS has ports of its own.
+    [/\bsas\b/i, -8],
     [
       titled(
         String.raw`(?:m\.2|nvme|ngff)[^\n]*(?:adapter|carrier|expansion|(?:add-?in|riser|host) card|card for)` +

@@ -172,6 +172,8 @@ function standsAlone(line: string, isLabel: (words: string) => boolean): boolean
 function slashed(label: string, value: string): Pick<Entry, 'label' | 'value'>[] {
   const inside = /^(.*)\(([^()]*\/[^()]*)\)$/.exec(label);
   const names = (inside?.[2] ?? label).split(/\s*\/\s*/);
+  // `(L/W/H)` says the order of sides.
+  if (names.every((name) => /^[a-z]$/i.test(name.trim()))) return [];
   const numbers = value.replace(/^(?:up to|bis zu|max\.?)\s+/i, '').split(/\s*\/\s*(?=[\d.,])/);
   const unit = /^[\d.,]+(\s?k)?\s*(\D.*)$/i.exec(numbers.at(-1) ?? '')?.[2];
   if (names.length < 2 || names.length !== numbers.length || unit === undefined || /\d/.test(unit)) return [];

@@ -89,7 +89,7 @@ const FORMS_OF_SUPPLY: readonly (readonly [RegExp, string])[] = [
   [/\bredundant\b|\bcrps\b|hot-?swap(?:pable)? (?:psu|power suppl)/i, 'redundant'],
   [/(?<!flex[ -]?|micro-?|mini-?|e-?)\batx\b|\bps-?\/?2\b/i, 'atx'],
 ];
-const OF_SUPPLY = /\bpsus?\b|power suppl(?:y|ies)|netzteil|^supply$/i;
+const OF_SUPPLY = /\bpsus?\b|power suppl(?:y|ies)|netzteil|^(?:supply|power)$/i;
 /** How long, how strong or what it feeds is of it, too. */
 const NOT_ITS_FORM = /\d\s?-?pin|motherboard|mainboard|not|without|ohne|optional/i;
 export function supplyFormsIn({ label, value }: Piece): unknown {

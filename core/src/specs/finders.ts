@@ -49,6 +49,14 @@ const PORTS: Finder = {
 
 const plugWords = each(({ kind }: { kind: string }) => kind.toUpperCase());
 
+/** A slot that is told without a number is one. */
+const ONE_SLOT = /^(?:an? )?(?:full|half|low)-(?:height|profile) (?:expansion )?slot$/i;
+const SLOTS = counted(
+  String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss` +
+    '|(?:full|half|low)-(?:height|profile) slots?' +
+    String.raw`|(?:slots?|steckplätze)(?=\s*(?:\(|$))`,
+  /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
+);
 /** What stands in the lists of a sheet of each kind, and how it is found in a piece. */
 export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
@@ -97,12 +105,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'openings',
       words: n('slot openings'),
-      find: counted(
-        String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss` +
-          '|(?:full|half|low)-(?:height|profile) slots?' +
-          String.raw`|(?:slots?|steckplätze)(?=\s*(?:\(|$))`,
-        /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
-      ),
+      find: (piece) => (ONE_SLOT.test(piece.value) ? 1 : SLOTS(piece)),
     },
     {
       field: 'usbLink',

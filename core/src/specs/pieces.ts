@@ -11,7 +11,7 @@ const LABEL = /^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)(?:\t+|\s*\|\s*|:\s+|:$|\s{2
 /** Heads of lists that stand without a colon. */
 const HEADS = [
   'power supply|psu|clearances?|lan|network(?:ing)?|ethernet|netzwerk',
-  'fans?|cooling|lüfter|drive bays|expansion(?: slots)?|storage|(?:main|mother)board',
+  'backplane|power|fans?|cooling|lüfter|drive bays|expansion(?: slots)?|storage|(?:main|mother)board',
 ];
 const HEAD = new RegExp(`^(?:${HEADS.join('|')})$`, 'i');
 

@@ -96,6 +96,11 @@ export const PROCESSOR: KindRules = {
           : undefined;
       },
     },
+    {
+      field: 'memoryEcc',
+      free: true,
+      read: ({ label, value }) => (label === '' && /^(?:it )?supports ecc\b/i.test(value) ? true : undefined),
+    },
     { field: 'memoryEcc', label: /\becc\b/i, read: yesNo },
     {
       field: 'memoryEcc',

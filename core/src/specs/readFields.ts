@@ -6,7 +6,7 @@ import { isPlausible } from './plausible';
 import { quantitiesOf, type Dimension, type Quantity } from './quantities';
 import { railTable } from './railTable';
 import type { ReadField } from './readField';
-import { COMMON, type KindRules, type Rule } from './rule';
+import { COMMON, SIZE_LABEL, type KindRules, type Rule } from './rule';
 
 /** A field that lines of the text say differently: it is left open. */
 export type Contradiction = { readonly field: string; readonly found: readonly ReadField[] };
@@ -31,7 +31,7 @@ export function readFields(
   const all = [...rules.rules, ...COMMON];
   const labels = new Map<string, boolean>();
   const isLabelAfresh = (label: string) =>
-    all.some((rule) => rule.label && rule.label.source !== '.' && rule.label.test(label));
+    SIZE_LABEL.test(label) || all.some((rule) => rule.label && rule.label.source !== '.' && rule.label.test(label));
   const isLabel = (label: string): boolean => {
     let known = labels.get(label);
     if (known === undefined) labels.set(label, (known = isLabelAfresh(label)));

@@ -74,7 +74,7 @@ const LISTED = new RegExp(
 /** Numbers before their letters, as if they stood behind them. */
 const turned = (found: RegExpExecArray | null): readonly string[] | null =>
   found && [found[0], found[2]!, found[1]!, found[4]!, found[3]!, found[6]!, found[5]!, found[7]!];
-const SIZE_LABEL =
+export const SIZE_LABEL =
   /form ?factor|dimension|abmess|maße|masse \(|size|größe|^\W*[wbhdlt]\s?[x×]\s?[wbhdlt]\s?[x×]\s?[wbhdlt]\b/i;
 
 /** A width, height or depth (or length) out of dimensions that say in which order they stand; in mm. */

@@ -32,8 +32,7 @@ import { TWENTY_THIRD } from './twentyThird';
 import { TWENTIETH } from './twentieth';
 import { TWELFTH } from './twelfth';
 
-/** The sets of texts in the order they were written; all but the first and the thirty-second were
- * committed before their first run. */
+/** The sets of texts in their order; all but the first and the thirty-second were committed before their first run. */
 export const SETS = [
   ['first', FIRST],
   ['second', SECOND],

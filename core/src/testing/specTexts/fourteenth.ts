@@ -302,6 +302,7 @@ Rails | included`,
       slideRails: 'included',
     },
     places: {
+      supplyForms: ['redundant'],
       hotSwap: true,
       bays35: 12,
       bays25: 2,

@@ -36,7 +36,7 @@ Operating temp.	5°C – 60°C`,
     id: 'flash, a page with paragraphs',
     kind: 'drive',
     text: `Reed 4 TB 2.5-inch SATA SSD
-With read speeds of up to 560 MB/s and write speeds of up to 530 MB/s the Reed is made for libraries that are read often.
+With read speeds of up to 560 MB/s and write speeds of up to 530 MB/s the Reed is made for libraries read often.
 Endurance is rated at 960 TBW, and the warranty runs for five years.
 Specifications
 Interface: SATA 6Gb/s
