@@ -1,6 +1,6 @@
 import type { FigureContext } from '../figures/context';
 import { holding, mediumOf, poolOf, type SetTold } from '../pool/setsOf';
-import { hostRows } from '../wiring/wiring';
+import { linkRows } from '../wiring/wiring';
 import { flowOf, type Direction, type Flow, type Loaded, type Rate } from './flow';
 import { flowTree, type FlowLink, type Tree } from './links';
 
@@ -23,7 +23,7 @@ export function poolFlows(
 ): PoolFlows {
   const { sets } = poolOf({ units, pool, ...(failuresWished === undefined ? {} : { failuresWished }) });
   const all = holding(sets);
-  const tree: Tree = all.length === 0 ? NOTHING : flowTree({ units, layout }, { hosts: hostRows(units, layout) });
+  const tree: Tree = all.length === 0 ? NOTHING : flowTree({ units, layout }, { hosts: linkRows(units, layout) });
   return poolsOver(tree, all, links);
 }
 const NOTHING: Tree = { drives: new Map(), ports: [] };

@@ -1,5 +1,6 @@
 import type { Layout } from '../build/layout';
 import { boxOf, seatsOf } from '../machine/hosts';
+import { fewLast } from '../memoLast';
 import { isKind, ofKind, type PlannedUnit, type UnitOf } from '../machine/units';
 import { factOf } from '../parts/resolve';
 import type { End } from './plugLoads';
@@ -139,6 +140,7 @@ export function steeredBy(
   return header.byVolts === false ? 'full' : null;
 }
 
+type Dealt = { readonly on: readonly number[]; readonly isBest: boolean };
 type Load = { readonly hasA: number; readonly pwm: boolean };
 type Bin = { readonly carriesA: number; readonly most: number; readonly header: FanOutlet['header'] };
 
@@ -147,10 +149,7 @@ type Bin = { readonly carriesA: number; readonly most: number; readonly header: 
  * one bin, then with the most fans steered by what they are made for. Branch and bound; of bins in the same state one
  * is tried.
  */
-function deal(
-  loads: readonly Load[],
-  bins: readonly Bin[],
-): { readonly on: readonly number[]; readonly isBest: boolean } {
+function dealAfresh(loads: readonly Load[], bins: readonly Bin[]): Dealt {
   const hasA = bins.map(() => 0);
   const count = bins.map(() => 0);
   const on: number[] = [];
@@ -199,4 +198,15 @@ function deal(
   visit(0, 0, 0, 0);
   const found = best as { readonly on: readonly number[] } | null;
   return { on: found?.on ?? [], isBest: steps <= MOST_STEPS };
+}
+
+/** Of parts tried in turn few are fans: the same loads on the same bins are dealt once. */
+const dealt = fewLast<string, Dealt>((one, other) => one === other);
+function deal(loads: readonly Load[], bins: readonly Bin[]): Dealt {
+  const asked = JSON.stringify([loads, bins.map(({ carriesA, most, header }) => [carriesA, most, header])]);
+  const known = dealt.find(asked);
+  if (known) return known.result;
+  const result = dealAfresh(loads, bins);
+  dealt.keep(asked, result);
+  return result;
 }

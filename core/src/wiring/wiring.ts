@@ -19,19 +19,20 @@ import { servedBy } from './servedBy';
 import type { HostRow, CableRow, CableSource, Wiring } from './rows';
 import { runMm } from './runLength';
 
+/** What hangs on what, without the ways cables go, which take the whole drawing: `runMm` is null. */
+export const linkRows = (units: readonly PlannedUnit[], layout: Layout): HostRow[] =>
+  rowsAndPorts(units, layout, () => ({ kind: 'buy' }), false).hosts;
+
 /**
  * The boards and cards that drives hang on with their cables, in the order of their places; cables are labelled #1, #2,
  * … in that order: with a letter they would read like a drive's mark. `supply` says where each cable comes from.
  */
-export function hostRows(
+function rowsAndPorts(
   units: readonly PlannedUnit[],
   layout: Layout,
-  supply: (cable: CableKind) => CableSource = () => ({ kind: 'buy' }),
-): HostRow[] {
-  return rowsAndPorts(units, layout, supply).hosts;
-}
-
-function rowsAndPorts(units: readonly PlannedUnit[], layout: Layout, supply: (cable: CableKind) => CableSource) {
+  supply: (cable: CableKind) => CableSource,
+  isMeasured: boolean,
+) {
   const byId = unitsById(units);
   const seatOf = (unit: PlannedUnit) => seatSpot(layout, unit);
   const ports = [...hostPorts(units, seatOf, layout.modes), ...expanderPorts(units, seatOf)];
@@ -71,7 +72,7 @@ function rowsAndPorts(units: readonly PlannedUnit[], layout: Layout, supply: (ca
           drives: drives.map(({ id }) => id),
           carriesMBps: carries(wire, cable, first, drives, machine),
           asksMBps: own + (passing ? asksBehind(passing, units, layout, served) : 0),
-          runMm: runMm({ units, layout }, wire),
+          runMm: isMeasured ? runMm({ units, layout }, wire) : null,
           source: supply(cable),
         },
       ];
@@ -118,7 +119,7 @@ function wiringOf(
   boxed: readonly BoxedCable[],
   unconnected: readonly PlannedUnit[],
 ): Wiring {
-  const { hosts, ports } = rowsAndPorts(units, layout, stockOf(units, needs, boxed));
+  const { hosts, ports } = rowsAndPorts(units, layout, stockOf(units, needs, boxed), true);
   return { hosts, loose: looseEnds(units, layout, ports, unconnected, needs), budgets: budgetsOf({ units, layout }) };
 }
 
