@@ -237,7 +237,6 @@ export { allRemedies, conflictLines, remediesFor, type Remedy } from './remedies
 export { hostDrives, poolDrives, type Hosting } from './remedies/hosting';
 export { whyNot, type WhyNot } from './remedies/whyNot';
 
-export { READABLE_KINDS } from './specs/kindOf';
 export { readSpec, SPEC_CHARACTERS, type SpecReading } from './specs/readSpec';
 export type { ReadField } from './specs/readField';
 export { classFor, sheetOfSpec } from './specs/sheetOf';

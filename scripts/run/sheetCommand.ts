@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { READABLE_KINDS, readSpec, type PartKind } from '@inch-tower/core';
+import { PART_KINDS, readSpec, type PartKind } from '@inch-tower/core';
 
 const SOUND = 0;
 const UNUSABLE = 2;
@@ -16,9 +16,9 @@ export function sheetCommand(args: readonly string[]): Done {
     return { code: UNUSABLE, words: `“${column.slice(0, 40)}” is no number of a column.` };
   if (wrong) return { code: UNUSABLE, words: `sheet has no ${wrong}.` };
   if (files.length !== 1) return { code: UNUSABLE, words: 'sheet takes one file, or - for standard input.' };
-  const kind = READABLE_KINDS.find((one) => one === said);
+  const kind = PART_KINDS.find((one) => one === said);
   if (said !== undefined && !kind)
-    return { code: UNUSABLE, words: `“${said.slice(0, 40)}” is none of ${READABLE_KINDS.join(', ')}.` };
+    return { code: UNUSABLE, words: `“${said.slice(0, 40)}” is none of ${PART_KINDS.join(', ')}.` };
   let text: string;
   try {
     text = readFileSync(files[0] === '-' ? 0 : files[0]!, 'utf8');

@@ -17,6 +17,7 @@ import {
 import type { Piece } from './pieces';
 import { endsIn, HOW_MANY, networkIn, ofWords, portsIn, usbIn } from './ports';
 import type { SaidEnd, SaidUsb } from './ports';
+import { givesIn } from './smallParts';
 import { startIn, type SaidStart } from './starts';
 
 type Finder = {
@@ -57,6 +58,7 @@ const SLOTS = counted(
     String.raw`|(?:slots?|steckplätze)(?=\s*(?:\(|$))`,
   /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
 );
+const plugWordsOf = each(({ plug }: { plug: string }) => plug.replace(/-/g, ' '));
 /** What stands in the lists of a sheet of each kind, and how it is found in a piece. */
 export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
@@ -209,6 +211,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
         ),
     },
   ],
+  powerAdapter: [{ field: 'gives', words: (value) => `gives ${plugWordsOf(value)}`, find: givesIn }],
   adapter: [
     { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}(?<!\\d)3[.,]5`, /(?<!\d)3[.,]5/) },
     {

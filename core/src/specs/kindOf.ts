@@ -1,3 +1,4 @@
+import { valueFor } from '../lists';
 import type { PartKind } from '../parts/vocabulary';
 import { BOARD } from './boards';
 import { CABLE } from './cables';
@@ -13,6 +14,7 @@ import { PROCESSOR } from './processors';
 import { readFields, type Source } from './readFields';
 import { RISER } from './risers';
 import type { KindRules } from './rule';
+import { SMALL_PARTS } from './smallParts';
 import { SUPPLY } from './supply';
 import { UPS } from './ups';
 
@@ -30,9 +32,11 @@ const RULES: readonly KindRules[] = [
   RISER,
   CABLE,
   CAGE,
+  ...SMALL_PARTS,
 ];
-export const READABLE_KINDS: readonly PartKind[] = RULES.map(({ kind }) => kind);
-export const rulesOf = (kind: PartKind): KindRules | undefined => RULES.find((one) => one.kind === kind);
+const BY_KIND = new Map(RULES.map((rules) => [rules.kind, rules]));
+/** Texts of every kind of part are read. */
+export const rulesOf = (kind: PartKind): KindRules => valueFor(BY_KIND, kind);
 
 /** What a text is of is said on its first pages; what it tells of it shows in so many lines. */
 const OPENING_CHARACTERS = 64_000;

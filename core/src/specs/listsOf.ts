@@ -230,6 +230,8 @@ const builders: Readonly<Partial<Record<Archetype['kind'], Builder>>> = {
   supply,
   controller,
   networkCard,
+  powerAdapter: (_archetype, said) =>
+    said.has('gives') ? { lists: { gives: said.get('gives') }, taken: ['gives'] } : { lists: {}, taken: [] },
   expander: controller,
   carrier,
   cable,

@@ -1,3 +1,4 @@
+import { USB_GENERATIONS } from './usb';
 import type { Piece } from './pieces';
 
 export const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
@@ -8,13 +9,6 @@ export const ofWords = <T>(choices: readonly (readonly [RegExp, T])[], said: str
 
 /** How a box of drives hangs on its host: Gb/s, and the plug where it is said. */
 export type SaidUsb = { readonly gbPerS: number; readonly plug?: 'usb-c' | 'usb-a' };
-const USB_GENERATIONS: readonly (readonly [RegExp, number])[] = [
-  [/usb ?4(?!\d)/i, 40],
-  [/gen ?2 ?[x×] ?2|superspeed\+? ?20/i, 20],
-  [/3\.[12] ?gen\.? ?2|usb ?3\.1(?! ?gen)/i, 10],
-  [/3\.[12] ?gen\.? ?1|usb(?:-[abc])? ?3\.0|usb ?3(?![.\d])/i, 5],
-  [/usb ?2\.0/i, 0.48],
-];
 const USB_PLUGS: readonly (readonly [RegExp, NonNullable<SaidUsb['plug']>])[] = [
   [/(?:type|usb)[ -]?c\b/i, 'usb-c'],
   [/(?:type|usb)[ -]?a\b/i, 'usb-a'],

@@ -49,13 +49,7 @@ export function readSpec(
   const decimal = decimalOf(plain);
   const found = kind === undefined ? kindOf({ originals, lines, ofOne: lines, decimal }) : null;
   const rules = kind === undefined ? found?.rules : rulesOf(kind);
-  if (!rules)
-    return {
-      ok: false,
-      words: kind
-        ? 'Texts of parts of this kind are not read yet.'
-        : 'The text does not say what kind of part it is of: choose it.',
-    };
+  if (!rules) return { ok: false, words: 'The text does not say what kind of part it is of: choose it.' };
   const models = modelsOf(lines);
   const ofOne = lines.map((line) => lineOfModel(line, models, model));
   const read = readFields(rules, { originals, lines, ofOne, decimal });

@@ -17,6 +17,7 @@ import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTIETH } from './thirtieth';
 import { THIRTY_FIRST } from './thirtyFirst';
+import { THIRTY_FOURTH } from './thirtyFourth';
 import { THIRTY_SECOND } from './thirtySecond';
 import { THIRTY_THIRD } from './thirtyThird';
 import { THIRTEENTH } from './thirteenth';
@@ -67,6 +68,7 @@ export const SETS = [
   ['thirty-first', THIRTY_FIRST],
   ['thirty-second', THIRTY_SECOND],
   ['thirty-third', THIRTY_THIRD],
+  ['thirty-fourth', THIRTY_FOURTH],
 ] as const;
 
 /** Every text with what a person reads from it. */

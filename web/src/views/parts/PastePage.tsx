@@ -5,7 +5,7 @@ import {
   classFor,
   fieldsOf,
   ownSheetId,
-  READABLE_KINDS,
+  PART_KINDS,
   readSpec,
   sheetOfSpec,
   sheetSchema,
@@ -24,7 +24,7 @@ export default function PastePage() {
   const [params] = useSearchParams();
   const [saveSheet, { isLoading }] = useSaveSheetMutation();
   const [text, setText] = useState('');
-  const [said, setSaid] = useState<PartKind | ''>(READABLE_KINDS.find((one) => one === params.get('kind')) ?? '');
+  const [said, setSaid] = useState<PartKind | ''>(PART_KINDS.find((one) => one === params.get('kind')) ?? '');
   const [typed, setTyped] = useState<{ readonly name?: string; readonly maker?: string; readonly like?: string }>({});
   const [model, setModel] = useState<number | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
@@ -114,7 +114,7 @@ export default function PastePage() {
             }}
           >
             <option value="">{kind ? `${KIND_WORDS[kind]}, by its text` : 'by its text'}</option>
-            {READABLE_KINDS.map((one) => (
+            {PART_KINDS.map((one) => (
               <option key={one} value={one}>
                 {KIND_WORDS[one]}
               </option>
