@@ -16,6 +16,7 @@ import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTIETH } from './thirtieth';
+import { THIRTY_FIFTH } from './thirtyFifth';
 import { THIRTY_FIRST } from './thirtyFirst';
 import { THIRTY_FOURTH } from './thirtyFourth';
 import { THIRTY_SECOND } from './thirtySecond';
@@ -69,6 +70,7 @@ export const SETS = [
   ['thirty-second', THIRTY_SECOND],
   ['thirty-third', THIRTY_THIRD],
   ['thirty-fourth', THIRTY_FOURTH],
+  ['thirty-fifth', THIRTY_FIFTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
