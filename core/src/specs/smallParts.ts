@@ -46,14 +46,15 @@ const POWER_ADAPTER: KindRules = {
       9,
     ],
     [titled(String.raw`\bpower (?:adapter(?! supply)|splitter)(?:[ :]|$)[^\n]*(?:pin|sata)`), 9],
-    [titled(String.raw`sata power[^\n]* to [^\n]*(?:pin|sata)`), 4],
+    [titled(String.raw`(?:strom|power)[^\n]* (?:to|auf|zu) [^\n]*(?:pin|sata)`), 12],
+    [titled(String.raw`(?:strom|power)[^\n]*\by-?(?:kabel|cable)`), 9],
   ],
   rules: [
     {
       field: 'takes',
       free: true,
       label: /./,
-      read: ({ label, value }) => plugIn(INPUT.test(label) ? value : (sidesOf(value)[0] ?? '')),
+      read: ({ label, value, text }) => plugIn(INPUT.test(label) ? value : (sidesOf(text)[0] ?? '')),
     },
     ...RATED_A,
   ],
