@@ -189,7 +189,10 @@ export const BOARD: KindRules = {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
         // What is soldered on says what it takes itself.
         if (SOLDERED.test(value)) return undefined;
-        return /\btdp\b|\b(?:up to|bis|max)\b/i.test(value) && watts.length === 1 ? watts[0]!.value : undefined;
+        const isRange = watts.length === 1 && watts[0]!.hi > watts[0]!.value;
+        return watts.length === 1 && (isRange || /\btdp\b|\b(?:up to|bis|max)\b/i.test(value))
+          ? watts[0]!.hi
+          : undefined;
       },
     },
     {

@@ -65,7 +65,8 @@ export const DRIVE_STATES: readonly Rule[] = [
   },
   {
     field: 'busyW',
-    label: /(?:average|avg|typical).*(?:power|consumption)|(?:power|consumption).*(?:average|avg|typ)/i,
+    label:
+      /^power consumption$|(?:average|avg|typical).*(?:power|consumption)|(?:power|consumption).*(?:average|avg|typ)/i,
     not: /idle|standby|leerlauf/i,
     read: ({ value }, quantities) =>
       /idle|standby|leerlauf|max|peak/i.test(value)

@@ -106,7 +106,7 @@ export function backplaneIn({ label, value, text }: Piece): unknown {
 }
 /** SAS plugs on a board, and what goes through them where it is said. */
 export function boardPlugsIn({ label, value }: Piece): unknown {
-  const found = /(?:^|ports? \(?via )\d\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff/i.test(value)
+  const found = /(?:^|ports? \(?via |^\d+\s*\()\d\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff/i.test(value)
     ? plugged({ label, value })
     : undefined;
   if (!found) return undefined;
@@ -125,7 +125,8 @@ export const CARD_SAID = new RegExp(
 export const SATA_SAID = String.raw`(?:s-?ata|serial ata)(?: ?(?:iii|[23](?:\.0)?))?\b(?! express)`;
 /** What goes through M.2 or another plug is no port of its own. */
 export const NOT_A_SATA_PORT = new RegExp(
-  String.raw`m\.2|(?:sff|sas\b|oculink)[^\n]*?s-?ata|(?:ports?|sata[^()\d]*)\s*\(?via\s+\d\s*[x×]`,
+  String.raw`m\.2|(?:sff|sas\b|oculink)[^\n]*?s-?ata|(?:ports?|sata[^()\d]*)\s*\(?via\s+\d\s*[x×]` +
+    String.raw`|\b\d+\s*\(\d\s*[x×]\s*(?:sff|mini-?sas|slim)`,
   'i',
 );
 
@@ -140,7 +141,7 @@ export function BAY(): string {
 export function boardIn({ label, value }: Piece): unknown {
   const range = rangeOfForms(value);
   if (range) return range;
-  const largest = /(?:mother|main)boards? (?:up to|bis|to) (.{3,14}?)(?=\s|,|\(|$)/i.exec(value)?.[1];
+  const largest = /(?:(?:mother|main)boards?|^boards?) (?:up to|bis|to) (.{3,14}?)(?=\s|,|\(|$)/i.exec(value)?.[1];
   if (largest && isForm(largest)) return [formOf(largest)];
   // `Supports E-ATX, ATX boards`: the first of the list has the word before it.
   const own = value.replace(/^(?:supports?|fits|takes|for)\s+/i, '');

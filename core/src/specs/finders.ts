@@ -120,7 +120,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'coolerMm',
       words: mm('coolers up to'),
-      find: room(/cpu[ -]?cooler|cooler.*(?:height|clear)|(?:height|max).*cooler|kühler/i),
+      find: room(/cpu[ -]?cooler|cooler.*(?:height|clear|up to)|(?:height|max).*cooler|kühler/i),
     },
     {
       field: 'cardMm',

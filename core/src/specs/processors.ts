@@ -77,6 +77,11 @@ export const PROCESSOR: KindRules = {
     { field: 'peakW', label: /(?:max|turbo|peak|boost).*(?:power|leistung)|\bppt\b/i, dimension: 'W' },
     {
       field: 'lanes',
+      label: /^pci/i,
+      read: ({ value }) => whole(/\bx\s?(\d{2,3})\b/i.exec(value)?.[1]),
+    },
+    {
+      field: 'lanes',
       label: /pci\s?-?\s?e?(?:xpress)?.*lanes|lanes/i,
       read: ({ value }) => whole(/^\s*(?:up to\s*)?(\d{1,3})\b/i.exec(value)?.[1]),
     },

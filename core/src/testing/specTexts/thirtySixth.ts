@@ -236,6 +236,7 @@ Length | 190 mm
 Weight | 4.1 kg`,
     fields: {
       form: 'redundant',
+      ratedW: 550,
       modules: 2,
       rail12A: 45,
       rail5A: 20,
