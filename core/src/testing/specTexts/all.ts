@@ -20,6 +20,7 @@ import { THIRTY_FIFTH } from './thirtyFifth';
 import { THIRTY_FIRST } from './thirtyFirst';
 import { THIRTY_FOURTH } from './thirtyFourth';
 import { THIRTY_SECOND } from './thirtySecond';
+import { THIRTY_SEVENTH } from './thirtySeventh';
 import { THIRTY_SIXTH } from './thirtySixth';
 import { THIRTY_THIRD } from './thirtyThird';
 import { THIRTEENTH } from './thirteenth';
@@ -73,6 +74,7 @@ export const SETS = [
   ['thirty-fourth', THIRTY_FOURTH],
   ['thirty-fifth', THIRTY_FIFTH],
   ['thirty-sixth', THIRTY_SIXTH],
+  ['thirty-seventh', THIRTY_SEVENTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
