@@ -6,6 +6,8 @@ function sideOf(value: string, how: string): number | undefined {
   return said === undefined ? undefined : Number(said.replace(',', '.'));
 }
 
+/** A cooler stands in its machine with its fan. */
+const WITHOUT_FAN = /without fan|ohne lüfter/i;
 const COOLER_WORD =
   /(?<!\b(?:no|without|ohne|w\/o) (?:cpu )?)(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))|heat ?sink/i;
 export const COOLER: KindRules = {
@@ -99,11 +101,11 @@ export const COOLER: KindRules = {
       dimension: 'mm',
       pick: 'most',
     },
-    { field: 'heightMm', read: axis('h') },
+    { field: 'heightMm', label: /./, not: WITHOUT_FAN, read: axis('h') },
     { field: 'widthMm', label: /^(?:width|breite)/i, dimension: 'mm' },
-    { field: 'widthMm', read: axis('w') },
+    { field: 'widthMm', label: /./, not: WITHOUT_FAN, read: axis('w') },
     { field: 'depthMm', label: /^(?:depth|tiefe|length|länge)/i, dimension: 'mm' },
-    { field: 'depthMm', read: axis('d') },
+    { field: 'depthMm', label: /./, not: WITHOUT_FAN, read: axis('d') },
     {
       field: 'carriesW',
       label: /tdp|capacity|^good for|^handles|kühlleistung|dissipat|(?:cpu|processor) power/i,

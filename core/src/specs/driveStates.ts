@@ -13,6 +13,7 @@ const wattsCalled =
     return found.length === 1 ? found[0]!.value : undefined;
   };
 /** `0.5 W idle`, by itself in a list. */
+const OF_POWER = /^(?:power(?: consumption)?|consumption|leistung)$/i;
 function wattsBehind(field: string, names: string): Rule {
   const about = String.raw`(?:(?:around|about|roughly|approx\.?|ca\.?|~)\s?)?`;
   const said = new RegExp(
@@ -22,7 +23,9 @@ function wattsBehind(field: string, names: string): Rule {
   return {
     field,
     free: true,
-    read: ({ label, value }, quantities) => (label === '' && said.test(value) ? quantities[0]?.value : undefined),
+    label: OF_POWER,
+    read: ({ label, value }, quantities) =>
+      (label === '' || OF_POWER.test(label)) && said.test(value) ? quantities[0]?.value : undefined,
   };
 }
 function soundBehind(field: string, names: string): Rule {
@@ -32,6 +35,7 @@ function soundBehind(field: string, names: string): Rule {
   );
   return {
     field,
+    free: true,
     label: /acoustic|sound|noise|geräusch|lautstärke|schall/i,
     read: ({ value }) => {
       const found = said.exec(value)?.[1];

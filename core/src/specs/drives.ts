@@ -186,8 +186,12 @@ const RULES: readonly Rule[] = [
     field: 'randomIops',
     label: /iops.*(?:read|lesen)|(?:read|lesen).*iops/i,
     not: /write|schreib/i,
-    read: (_entry, [one, ...others]) =>
-      others.length === 0 && one && (one.dimension === null || one.dimension === 'IOPS') ? one.value : undefined,
+    read: ({ value }, [one, ...others]) => {
+      if (!one || others.length > 0) return undefined;
+      // `650k`: thousands without a unit.
+      const times = /\d\s?k\b/i.test(value) ? 1000 : 1;
+      return one.dimension === 'IOPS' ? one.value : one.dimension === null ? one.value * times : undefined;
+    },
   },
   {
     field: 'ratedBays',

@@ -5,6 +5,8 @@ const FAN_NAME =
 export const FAN: KindRules = {
   kind: 'fan',
   cues: [
+    // A cooler and a chassis have fans, too.
+    [/\bsockets?\b|\bsockel\b|\btdp\b|drive bays|expansion slots/i, -6],
     [/\bfan\b|lüfter/i, 3],
     [/\bcfm\b|air ?flow|fördervolumen|luftdurchsatz/i, 3],
     [/mm\s?h[2₂]o|static pressure|statischer druck/i, 3],

@@ -171,13 +171,13 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
         plugIn(/(?:20\+4|24)[- ]?pin/i)(piece) ??
         (/^(?:20\+4|24)[- ]?pin(?: (?:atx|main|motherboard))?$/i.test(piece.value) ? 1 : undefined),
     },
-    { field: 'processorPlugs', words: n('processor plugs'), find: plugIn(/\beps|\bcpu|4\+4/i) },
+    { field: 'processorPlugs', words: n('processor plugs'), find: plugIn(/\beps|\bcpu|4\+4|atx12v|4\/8-?\s?pin/i) },
     { field: 'cardPlugs', words: n('card plugs'), find: plugIn(/pci-?e|6\+2/i) },
     { field: 'sataPlugs', words: n('SATA plugs'), find: plugIn(/s-?ata/i) },
     {
       field: 'peripheralPlugs',
       words: n('4-pin plugs'),
-      find: plugIn(/peripheral|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
+      find: plugIn(/peripheral|\bide\b|(?<![\d+])4[- ]?pin(?! ?(?:eps|cpu|pwm|atx))/i),
     },
   ],
   controller: [PORTS],

@@ -11,6 +11,8 @@ const BUFFERED = (said: string): boolean | undefined =>
 export const MEMORY: KindRules = {
   kind: 'memory',
   cues: [
+    // Boards and processors take it.
+    [/s-?ata ports|pcie? slots|\bm\.2\b|\bsocket\b|\bcores\b/i, -6],
     [/[ru]dimm|so-?dimm/i, 4],
     [/ddr[345]-\d{4}/i, 3],
     [/\bcl\s?\d\d\b|registered|unbuffered/i, 2],

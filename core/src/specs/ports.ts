@@ -46,7 +46,8 @@ export function portsIn({ label, value }: Piece): unknown {
 /** `6 x SATA 6 Gb/s`, or a label that says it and a number behind; not the drives or tails there may be. */
 function sataIn({ label, value }: Pick<Piece, 'label' | 'value'>): unknown {
   if (/drives?|breakout|cable|kabel|tails?|dev/i.test(`${label} ${value}`)) return undefined;
-  const said = /(?<![\d.,])(\d{1,2})\s*[x×]\s*(?:int(?:ernal|erne)?\.?\s+)?(e?-?s-?ata)\b/i.exec(value);
+  const said =
+    /(?<![\d.,])(\d{1,2})\s*[x×]\s*(?:int(?:ernal|erne)?\.?\s+)?(e?-?s-?ata)(?: ?(?:iii|[23](?:\.0)?))?\b/i.exec(value);
   if (said)
     return /^e/i.test(said[2] ?? '')
       ? { count: Number(said[1]), kind: 'esata', side: 'outside' }

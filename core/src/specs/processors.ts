@@ -5,6 +5,8 @@ const TDP_OF = /\btdp(?: of|:)? (\d{1,3}) ?w\b/i;
 export const PROCESSOR: KindRules = {
   kind: 'processor',
   cues: [
+    // A board takes one.
+    [/s-?ata ports|pcie? slots|dimm slots|drive bays|fan headers/i, -5],
     [/\bcores\b|kerne/i, 3],
     [/\b\d{1,3}[ -]cores?\b[^\n]*\b\d{1,3}[ -]threads?\b/i, 4],
     [/threads/i, 3],

@@ -34,6 +34,8 @@ const BRICK =
 export const SUPPLY: KindRules = {
   kind: 'supply',
   cues: [
+    // A chassis takes one.
+    [/drive bays|expansion slots|(?:cpu )?cooler:? (?:height|up to|max)|graphics cards?:? (?:up to|max)/i, -6],
     [/power supply|netzteil|\bpsu\b(?!:? (?:up to|max|length|clear|limit))/i, 4],
     [/80\s*\+|80\s?plus/i, 3],
     [BRICK, 4],

@@ -73,7 +73,7 @@ export const UPS: KindRules = {
         const isSaid = label !== '' || /^\d+\s?[x×]?\s*(?:outlets?|sockets?|[a-zäöü]*dosen?|c1[39]|iec)\b/i.test(value);
         const [one] = quantities;
         // `10 (5 on battery, 5 without)`: all of them stand first.
-        const isFirst = quantities.length === 1 || /^\d+\s?(?:outlets?|sockets?)?\s?\(/i.test(value);
+        const isFirst = quantities.length === 1 || /^\d+\s?x?\s*[\wä]*\s?\(/i.test(value);
         return isSaid && isFirst && one?.dimension === null ? one.value : undefined;
       },
     },
