@@ -4,6 +4,7 @@ import { titled, words, type KindRules } from './rule';
 export const CAGE: KindRules = {
   kind: 'adapter',
   cues: [
+    [/(?:fits|installs?|uses|mounts?)\b[^\n]{0,16}\b5[.,]25/i, 6],
     [
       titled(
         String.raw`mobile rack|(?:drive|hdd|ssd|backplane|hot-?swap) (?:cage|module)|wechselrahmen` +

@@ -13,6 +13,7 @@ const COOLER_WORD =
 export const COOLER: KindRules = {
   kind: 'cooler',
   cues: [
+    [/(?:socket compatibility|(?:compatible|supported) sockets)/i, 3],
     [/(?:cpu|processor|tower|top-?flow)[ -]?(?:cooler|kühler)(?!:? ?(?:height|clear|höhe|up to|max|bis))/i, 4],
     [/cooling capacity|kühlleistung/i, 3],
     [COOLER_WORD, 4],

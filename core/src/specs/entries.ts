@@ -1,3 +1,5 @@
+import { HEAD_WORDS } from './pieces';
+
 /** A label with its value, and the line it stands in (from 1). `label` is empty where the words stand alone. */
 export type Entry = { readonly line: number; readonly text: string; readonly label: string; readonly value: string };
 
@@ -13,9 +15,12 @@ const SEPARATORS = [
   String.raw`\s=\s`,
   String.raw`\s{2,}`,
   String.raw`\s–\s`,
-].map((separator) => new RegExp(`${BULLET}(.{1,70}?)${separator}(\\S.*)$`));
+]
+  .map((separator) => new RegExp(`${BULLET}(.{1,70}?)${separator}(\\S.*)$`))
+  // Between numbers a hyphen is a range.
+  .concat(new RegExp(String.raw`${BULLET}(\D{1,70}?)\s-\s(\S.*)$`));
 /** What a line has that a separator could part: quicker looked for than parted. */
-const SIGNS: readonly (readonly string[])[] = [['\t'], ['|'], ['...', '…'], [':'], ['='], ['  '], [' – ']];
+const SIGNS: readonly (readonly string[])[] = [['\t'], ['|'], ['...', '…'], [':'], ['='], ['  '], [' – '], [' - ']];
 /** `Read 7,000 MB/s  Write 6,500 MB/s`: what is before the room is no label, for it has its number. */
 const MEASURED = /\d\s?(?:[km]?w|mb\/s|m?a|mm|cm|rpm|iops|kg|db(?:\(a\)|a)?)(?![a-z])/i;
 const parted = (line: string): RegExpExecArray | null => {
@@ -27,7 +32,7 @@ const parted = (line: string): RegExpExecArray | null => {
   return null;
 };
 /** Bars, room and strokes also stand between facts. */
-const LOOSE: ReadonlySet<number> = new Set([1, 5, 6]);
+const LOOSE: ReadonlySet<number> = new Set([1, 5, 6, 7]);
 /** Words and then a number: `Weight 1.6 kg`; the words may have a comma, and more in brackets. */
 const NUMBER_NEXT = /\s+(?:(?:up to|upto|max\.?|bis zu|ca\.?|approx\.?|[≤<~±+-])\s*)?\d/giu;
 const PLAIN_WORDS = /^(?:[^\d:;,(]|\([^()]{0,40}\)|,\s(?=[a-z])){3,60}$/i;
@@ -48,38 +53,6 @@ function runOn(line: string): readonly [line: string, label: string, value: stri
 const RUN_ON_WORD = /^([A-Za-z][A-Za-z #./-]{3,50}?)\s+(yes|no|[A-Z]{1,3}\d{1,4}(?:-\d+)?)$/i;
 
 const WORD_LAST = /\s(?:yes|no|[A-Z]{1,3}\d{1,4}(?:-\d+)?)$/i;
-
-/** Lines of a text with signs that look alike made alike. */
-export const linesOf = (text: string): string[] => text.split(/\r\n|\r|\n/).map(tidy);
-/** `"power_idle": "5.0 W",` of a data file and `power_idle=5.0 W` of settings, as a label with its value. */
-export const withoutMarks = (line: string): string => {
-  const set = /^([a-z\d]\w{1,40})\s?=\s?(\S.*)$/i.exec(line) ?? /^([a-z]+(?:_[a-z\d]+)+)\s?:\s?(\S.*)$/i.exec(line);
-  if (set) return `${labelOf(set[1]!)}: ${set[2]}`;
-  const found = line.startsWith('"') ? /^"([\w .-]{1,60})"\s*:\s*"?(.*?)"?,?$/.exec(line) : null;
-  return found ? `${labelOf(found[1]!)}: ${found[2]}` : line;
-};
-/** `idle_w`, `3v3`: the name of a setting as a label, its unit in brackets. */
-const KEY_UNIT = /[ _](w|mm|cm|g|kg|dba?|rpm|gb|tb|a|va|wh|mbps|iops)$/i;
-const labelOf = (key: string): string =>
-  key
-    .replace(KEY_UNIT, (_all, unit: string) => ` (${/^mbps$/i.test(unit) ? 'MB/s' : unit})`)
-    .replace(/_/g, ' ')
-    .replace(/^(\d+)v(\d)?(?= |$)/i, (_all, volts: string, tenths?: string) =>
-      tenths ? `${volts}.${tenths}V` : `${volts}V`,
-    );
-/** `TB¹`, `5.0²`: marks of footnotes; not the powers in m³ and 10¹⁵. */
-const SUPERSCRIPTS = /(10)?(?<!m)[⁰¹²³⁴-⁹]+/g;
-const tidy = (text: string): string =>
-  text
-    .replace(SUPERSCRIPTS, (marks, ten?: string) => (ten ? `10^${marks.slice(2)}` : ''))
-    .normalize('NFKC')
-    .replace(/[\u00a0\u202f\u2007\u2009]/g, ' ')
-    .replace(/[\u2012\u2013\u2014\u2212]/g, '–')
-    .replace(/[\u2018\u2019\u00b4]/g, '’')
-    .replace(/[\u201c\u201d\u2033]/g, '"')
-    .replace(/\b(stand)-(by)\b/gi, '$1$2')
-    .replace(/(\d)[- ]?polig(?:e[nrs]?)?\b/gi, '$1-pin')
-    .trim();
 
 /** A label and its value; a label is one thing, and no list of them. */
 function pairOf(line: string): readonly string[] | null {
@@ -133,9 +106,14 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
       continue;
     }
     const isPoint = BULLETED.test(line) && BULLETED.test(next);
-    const isHead = !isPoint && isLabel(line) && !/\d/.test(line.replace(TEST_SIZE, '').replace(/\([^)]*\)/g, ''));
+    const isWords = !/\d/.test(line.replace(TEST_SIZE, '').replace(/\([^)]*\)/g, ''));
+    const isHead =
+      !isPoint && ((isWords && isLabel(line)) || (i > 0 && (HEAD_WORDS.test(line) || RAIL_ALONE.test(line))));
     if (isHead && next !== '' && standsAlone(next, isLabel)) {
-      entries.push({ line: i + 2, text: `${line}: ${next}`, label: line.toLowerCase(), value: next });
+      const both = { line: i + 2, text: `${line}: ${next}` };
+      const label = line.toLowerCase();
+      const each = slashed(label, next);
+      entries.push(...(each.length > 0 ? each : [{ label, value: next }]).map((one) => ({ ...both, ...one })));
       i++;
       continue;
     }
@@ -156,6 +134,10 @@ export function entriesOf(lines: readonly string[], isLabel: (words: string) => 
   return entries;
 }
 
+/** `+12 V` in a line of its own, its amperes in the next. */
+const RAIL_ALONE = /^\+\s?(?:12|5|3[.,]3)\s?v(?:dc)?(?: rail)?$/i;
+/** More words are no label. */
+const LONGEST_HEAD = 4;
 /** Points of a list stand each for itself. */
 const BULLETED = /^[•*·–-]\s/;
 /** `128 KB sequential read`, `4K random read (QD32)`: how it was measured is no value. */
@@ -163,7 +145,8 @@ const TEST_SIZE = /\b(?:4|64|128|256)\s?k(?:i?b)?\b|\bqd?\s?=?\d+(?:t\d+)?\b/gi;
 
 /** Whether a line is the value of the label above: not itself a label, with or without its value, nor a rail. */
 function standsAlone(line: string, isLabel: (words: string) => boolean): boolean {
-  if (parted(line) || /^\+\d/.test(line) || (isLabel(line) && !/\d/.test(line))) return false;
+  const isShort = line.split(/\s+/).length <= LONGEST_HEAD;
+  if (parted(line) || /^\+\d/.test(line) || (isLabel(line) && isShort && !/\d/.test(line))) return false;
   const own = pairOf(line);
   return !own || !isLabel(own[1]!);
 }

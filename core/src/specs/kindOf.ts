@@ -53,6 +53,10 @@ const OF_MANY: ReadonlySet<string> = new Set(
     'soundMeaning',
     'form',
     'style',
+    'interface',
+    'pcieGen',
+    'medium',
+    'socket',
   ]),
 );
 const [OWN, SHARED] = [1, 0.25];

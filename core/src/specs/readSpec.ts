@@ -1,6 +1,6 @@
 import type { PartKind } from '../parts/vocabulary';
 import { lineOfModel, modelsOf, withoutRemarks } from './columns';
-import { linesOf, withoutMarks } from './entries';
+import { linesOf, withoutMarks } from './lines';
 import { kindOf, rulesOf } from './kindOf';
 import { inEnglish } from './languages';
 import { placesOf, type Place } from './places';
@@ -44,7 +44,8 @@ export function readSpec(
     .split('\n')
     .map((line) => line.slice(0, LONGEST_LINE))
     .join('\n');
-  const originals = linesOf(plain).map((line) => (OTHERS.test(line) ? '' : line));
+  const all = linesOf(plain);
+  const originals = all.map((one) => (OTHERS.test(one.text) ? '' : one.text));
   const lines = withoutRemarks(inEnglish(originals.map(withoutMarks)));
   const decimal = decimalOf(plain);
   const found = kind === undefined ? kindOf({ originals, lines, ofOne: lines, decimal }) : null;
@@ -58,15 +59,17 @@ export function readSpec(
     text: originals[place.line - 1]!.slice(0, 200),
   }));
   const fields = rules.kind === 'drive' ? withMedium(read.fields, places) : read.fields;
+  // Of several facts in one line each has its number.
+  const inText = <T extends { readonly line: number }>(one: T): T => ({ ...one, line: all[one.line - 1]!.line });
   return {
     ok: true,
     kind: rules.kind,
     isSure: found?.isSure ?? true,
-    name: nameOf(plain, model === null ? undefined : models[model]),
+    name: nameOf(originals.join('\n'), model === null ? undefined : models[model]),
     models,
-    fields,
-    contradictions: read.contradictions,
-    places,
+    fields: fields.map(inText),
+    contradictions: read.contradictions.map((one) => ({ ...one, found: one.found.map(inText) })),
+    places: places.map(inText),
   };
 }
 

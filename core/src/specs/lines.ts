@@ -1,0 +1,61 @@
+/** A line of a text, or one of several facts that stand in one, with the number of its line (from 1). */
+export type TextLine = { readonly text: string; readonly line: number };
+
+/**
+ * The lines of a text with signs that look alike made alike; facts with labels of their own that stand in one line,
+ * parted by points, semicolons or commas, each for itself.
+ */
+export const linesOf = (text: string): readonly TextLine[] =>
+  text
+    .split(/\r\n|\r|\n/)
+    .flatMap((line, i) => factsOf(plainRow(tidy(line))).map((fact) => ({ text: fact, line: i + 1 })));
+
+const KEYED = /^[^:;,]{2,50}:\s?\S/;
+const keyed = (facts: readonly string[]): number => facts.filter((fact) => KEYED.test(fact)).length;
+function factsOf(line: string): readonly string[] {
+  const points = line.split(/\s+•\s+/);
+  if (points.length > 2) return points.flatMap((point) => factsOf(point));
+  const clauses = line.split(/;\s+/);
+  if (keyed(clauses) > 1) return clauses;
+  const listed = line.split(/,\s+(?=[A-Z][^:,;]{1,40}:\s)/);
+  return keyed(listed) > 1 ? listed : [line];
+}
+
+/** `"Capacity","8 TB"` of a table in a file as cells, and words without the marks of a page's source. */
+function plainRow(line: string): string {
+  const isQuoted = /^"(?:[^"]|"")*"(?:[,;]"(?:[^"]|"")*")+$/.test(line);
+  const cells = isQuoted
+    ? [...line.matchAll(/"((?:[^"]|"")*)"(?=[,;]|$)/g)].map(([, cell]) => cell!.replace(/""/g, '"'))
+    : [];
+  return isQuoted ? cells.join('\t') : line.replace(/\*\*|__|`/g, '').replace(/^#{1,6}\s+/, '');
+}
+
+/** `"power_idle": "5.0 W",` of a data file and `power_idle=5.0 W` of settings, as a label with its value. */
+export const withoutMarks = (line: string): string => {
+  const set = /^([a-z\d]\w{1,40})\s?=\s?(\S.*)$/i.exec(line) ?? /^([a-z]+(?:_[a-z\d]+)+)\s?:\s?(\S.*)$/i.exec(line);
+  if (set) return `${labelOf(set[1]!)}: ${set[2]}`;
+  const found = line.startsWith('"') ? /^"([\w .-]{1,60})"\s*:\s*"?(.*?)"?,?$/.exec(line) : null;
+  return found ? `${labelOf(found[1]!)}: ${found[2]}` : line;
+};
+/** `idle_w`, `3v3`: the name of a setting as a label, its unit in brackets. */
+const KEY_UNIT = /[ _](w|mm|cm|g|kg|dba?|rpm|gb|tb|a|va|wh|mbps|iops)$/i;
+const labelOf = (key: string): string =>
+  key
+    .replace(KEY_UNIT, (_all, unit: string) => ` (${/^mbps$/i.test(unit) ? 'MB/s' : unit})`)
+    .replace(/_/g, ' ')
+    .replace(/^(\d+)v(\d)?(?= |$)/i, (_all, volts: string, tenths?: string) =>
+      tenths ? `${volts}.${tenths}V` : `${volts}V`,
+    );
+/** `TB¹`, `5.0²`: marks of footnotes; not the powers in m³ and 10¹⁵. */
+const SUPERSCRIPTS = /(10)?(?<!m)[⁻⁰¹²³⁴-⁹]+/g;
+const tidy = (text: string): string =>
+  text
+    .replace(SUPERSCRIPTS, (marks, ten?: string) => (ten ? `10^${marks.slice(2).replace('⁻', '-')}` : ''))
+    .normalize('NFKC')
+    .replace(/[\u00a0\u202f\u2007\u2009]/g, ' ')
+    .replace(/[\u2012\u2013\u2014\u2212]/g, '–')
+    .replace(/[\u2018\u2019\u00b4]/g, '’')
+    .replace(/[\u201c\u201d\u2033]/g, '"')
+    .replace(/\b(stand)-(by)\b/gi, '$1$2')
+    .replace(/(\d)[- ]?polig(?:e[nrs]?)?\b/gi, '$1-pin')
+    .trim();
