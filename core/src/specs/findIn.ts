@@ -35,7 +35,10 @@ export const room =
     // `SFX supply (not included), up to 125 mm deep`: the one length of such a line.
     const isOfLine = () => about.test(text) && quantitiesOf(text, decimal).filter(isLength).length === 1;
     if (!about.test(`${label} ${value}`) && !isOfLine()) return undefined;
-    const lengths = quantitiesOf(value, decimal).filter(isLength);
+    // `Max. cooler height (mm): 170`.
+    const unit = /[([](mm|cm)[)\]]/i.exec(label)?.[1];
+    const said = unit && /^[\d.,]+$/.test(value) ? `${value} ${unit}` : value;
+    const lengths = quantitiesOf(said, decimal).filter(isLength);
     return lengths.length === 1 && lengths[0]!.value >= 30 && lengths[0]!.value <= 600 ? lengths[0]!.value : undefined;
   };
 

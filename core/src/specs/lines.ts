@@ -8,7 +8,15 @@ export type TextLine = { readonly text: string; readonly line: number };
 export const linesOf = (text: string): readonly TextLine[] =>
   text
     .split(/\r\n|\r|\n/)
-    .flatMap((line, i) => factsOf(plainRow(tidy(line))).map((fact) => ({ text: fact, line: i + 1 })));
+    .flatMap((line, i) => factsOf(plainRow(tidy(line))).map((fact) => ({ text: asPair(fact), line: i + 1 })));
+
+/** Sentences that begin with what they are about. */
+const SENTENCES = /(?<=[a-z\d)])\.\s+(?=(?:The|Its) )/;
+const SAID = /^(?:the|its) ([a-z][^:;.]{2,50}?) (?:is|are|measures) (?:about )?([^:;]{1,120}?)\.?$/i;
+const UNIT_WORDS = 'k?W|mm|cm|k?g|[MG]B\\/s|rpm|RPM|dB\\(A\\)|dBA?|V|m?A|[TG]B|VA|Wh|°C|IOPS|m3\\/h|CFM|mmH2O|TBW';
+const UNIT_BEHIND = new RegExp(`^([^:\\t|,]{2,50}),\\s*(${UNIT_WORDS})(?=\\s*[:\\t|])`);
+/** `The idle power is 5 W.` as label and value, `Idle power, W: 5` with its unit in brackets. */
+const asPair = (fact: string): string => fact.replace(SAID, '$1: $2').replace(UNIT_BEHIND, '$1 ($2)');
 
 const KEYED = /^[^:;,]{2,50}:\s?\S/;
 const keyed = (facts: readonly string[]): number => facts.filter((fact) => KEYED.test(fact)).length;
@@ -17,6 +25,8 @@ function factsOf(line: string): readonly string[] {
   if (points.length > 2) return points.flatMap((point) => factsOf(point));
   const clauses = line.split(/;\s+/);
   if (keyed(clauses) > 1) return clauses;
+  const sentences = line.split(SENTENCES);
+  if (sentences.length > 1) return sentences;
   const listed = line.split(/,\s+(?=[A-Z][^:,;]{1,40}:\s)/);
   return keyed(listed) > 1 ? listed : [line];
 }

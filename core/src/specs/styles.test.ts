@@ -30,7 +30,21 @@ const joined =
       .split('\n')
       .filter((line) => line !== '')
       .join(by);
-const UNIT = String.raw`(?:W|mm|g|kg|TB|GB|MB\/s|V|A|rpm|dB\(A\)|VA|mA|cm|°C|mmH2O|CFM)\b`;
+const UNIT = String.raw`(?:W|mm|g|kg|TB|GB|MB\/s|V|A|rpm|dB\(A\)|VA|mA|cm|°C|mmH2O|CFM)(?![\w])`;
+
+/** A label whose first word says of which kind it is, with that word behind. */
+const turned = (write: (label: string, kind: string) => string): Way =>
+  each((label, value) => {
+    const found =
+      /^(idle|operating|standby|active|max\.?|sustained|average|rated|static|sequential|random) (.+)$/i.exec(label);
+    return `${found ? write(found[2]!, found[1]!.toLowerCase()) : label}: ${value}`;
+  });
+/** The unit of a number elsewhere than behind it. */
+const unitIn = (write: (label: string, number: string, unit: string) => string): Way =>
+  each((label, value) => {
+    const found = new RegExp(`^([\\d.,]+) (${UNIT})$`).exec(value);
+    return found ? write(label, found[1]!, found[2]!) : `${label}: ${value}`;
+  });
 
 const WAYS: Readonly<Record<string, Way>> = {
   'by tabs': each((label, value) => `${label}\t${value}`),
@@ -60,6 +74,13 @@ const WAYS: Readonly<Record<string, Way>> = {
   'with approx. before': (text) => text.replace(/: (?=\d[\d.,]* (?:W|g|kg|mm)$)/gm, ': approx. '),
   'under a head': (text) => text.replace('\n', '\nSpecifications\n'),
   'with a shop around it': (text) => `${text}\nIn stock, delivery 2-3 days\nAdd to cart\nPrice: 129.00 EUR`,
+  'kinds behind, by a comma': turned((label, kind) => `${label}, ${kind}`),
+  'kinds behind, in brackets': turned((label, kind) => `${label} (${kind})`),
+  'kinds behind, by a hyphen': turned((label, kind) => `${label} - ${kind}`),
+  'units in brackets of the label': unitIn((label, number, unit) => `${label} (${unit}): ${number}`),
+  'units behind a comma of the label': unitIn((label, number, unit) => `${label}, ${unit}: ${number}`),
+  'units in a column of their own': unitIn((label, number, unit) => `${label}\t${number}\t${unit}`),
+  'in sentences': each((label, value) => `The ${label.toLowerCase()} is ${value}.`),
   'without its title': (text) => text.split('\n').slice(1).join('\n'),
 };
 

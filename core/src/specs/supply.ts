@@ -4,7 +4,10 @@ import { axis, words, type KindRules, type Rule } from './rule';
 /** A rail as a label: `+12V`, `+3.3 V rail`, `Max load +5V`. */
 const RAIL = (volts: string) => {
   const before = String.raw`^(?:max(?:imum|\.)?\s+(?:load|current|output)\s*)?(?:rail|schiene|ligne|linea)?\s*`;
-  return new RegExp(`${before}\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?$`, 'i');
+  return new RegExp(
+    `${before}\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?(?:\\s*[([]a[)\\]])?$`,
+    'i',
+  );
 };
 
 /** Width and height of supplies by their form (ATX12V and SFX design guides): the side beside both is the length. */
