@@ -16,6 +16,7 @@ import { SIXTH } from './sixth';
 import { TENTH } from './tenth';
 import { THIRD } from './third';
 import { THIRTIETH } from './thirtieth';
+import { THIRTY_EIGHTH } from './thirtyEighth';
 import { THIRTY_FIFTH } from './thirtyFifth';
 import { THIRTY_FIRST } from './thirtyFirst';
 import { THIRTY_FOURTH } from './thirtyFourth';
@@ -75,6 +76,7 @@ export const SETS = [
   ['thirty-fifth', THIRTY_FIFTH],
   ['thirty-sixth', THIRTY_SIXTH],
   ['thirty-seventh', THIRTY_SEVENTH],
+  ['thirty-eighth', THIRTY_EIGHTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
