@@ -250,6 +250,7 @@ const RULES: readonly Rule[] = [
     read: ({ label, value }, quantities) => {
       const found = quantities.filter((one) => one.dimension === 'mm' && HEIGHTS_MM.includes(one.value));
       // `2.5" 7 mm` in one piece.
+      if (found.length === 1 && /\bu\.[23]\b.*\b(?:7|15)\s?mm\b/i.test(value)) return found[0]!.value;
       if (found.length === 1 && /^2[.,]5\s?(?:"|inch|-inch)?,? [\d.,]+\s?mm$/i.test(value)) return found[0]!.value;
       return found.length === 1 &&
         (label !== '' ||
@@ -262,7 +263,9 @@ const RULES: readonly Rule[] = [
     field: 'powerLossSafe',
     free: true,
     read: ({ label, value }) =>
-      label === '' && /^(?:with )?(?:enhanced )?power[ -]?loss (?:data )?protection$/i.test(value) ? true : undefined,
+      label === '' && /^(?:with )?(?:(?:enhanced )?power[ -]?loss (?:data )?protection|plp)$/i.test(value)
+        ? true
+        : undefined,
   },
   { field: 'powerLossSafe', label: /power[ -]?(?:loss|fail)|\bplp\b|(?:strom|spannungs)ausfall/i, read: yesNo },
   { field: 'lengthMm', label: /^(?:length|länge|depth|tiefe)/i, dimension: 'mm' },

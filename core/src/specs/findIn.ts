@@ -136,8 +136,8 @@ export const NOT_A_SATA_PORT = new RegExp(
 /** Words that may stand between a number and the size of the bays it counts. */
 export function BAY(): string {
   const words =
-    'einschübe|schächte|laufwerke|internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less|interne?' +
-    '|externe?';
+    'for|für|einschübe|schächte|laufwerke|internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less' +
+    '|interne?|externe?';
   return String.raw`(?:(?:${words})[\s/]+)*`;
 }
 

@@ -37,7 +37,9 @@ function plainRow(line: string): string {
   const cells = isQuoted
     ? [...line.matchAll(/"((?:[^"]|"")*)"(?=[,;]|$)/g)].map(([, cell]) => cell!.replace(/""/g, '"'))
     : [];
-  return isQuoted ? cells.join('\t') : line.replace(/\*\*|__|`/g, '').replace(/^#{1,6}\s+/, '');
+  return isQuoted
+    ? cells.join('\t')
+    : line.replace(/\*\*|__|`/g, '').replace(/^(?:#{1,6}|\d{1,2}[.)])\s+(?=\p{Lu})/u, '');
 }
 
 /** `"power_idle": "5.0 W",` of a data file and `power_idle=5.0 W` of settings, as a label with its value. */

@@ -135,6 +135,8 @@ export const SOUND_POWER: Rule = {
 
 /** `90 g` as a fact by itself. */
 const MASS_ALONE = /^(?:ca\.?\s*|approx\.?\s*)?[\d.,]+\s?(?:k?g|lbs?)\.?$/i;
+/** `The drives weigh 700 g`. */
+const WEIGHS = /\bweighs? (?:about |only )?[\d.,]+\s?(?:k?g|lbs?)\b/i;
 /** What every part has. */
 export const COMMON: readonly Rule[] = [
   {
@@ -146,7 +148,10 @@ export const COMMON: readonly Rule[] = [
   {
     field: 'massG',
     free: true,
-    read: ({ label, value }, quantities) => (label === '' && MASS_ALONE.test(value) ? quantities[0]?.value : undefined),
+    read: ({ label, value }, quantities) =>
+      label === '' && (MASS_ALONE.test(value) || WEIGHS.test(value))
+        ? quantities.find(({ dimension }) => dimension === 'g')?.value
+        : undefined,
   },
 ];
 
@@ -193,7 +198,7 @@ export const CARD: readonly Rule[] = [
   },
   {
     field: 'height',
-    label: /form factor|height|profile|bauform|bracket|blende/i,
+    label: /form factor|height|profile|bauform|bracket|blende|^size$/i,
     free: true,
     read: ({ label, value, text }) =>
       lowBracket(text)
@@ -295,7 +300,7 @@ export const CARD: readonly Rule[] = [
   },
   {
     field: 'needsAirMPerS',
-    label: /air ?flow|luftstrom/i,
+    label: /air ?flow|luftstrom|cooling|kühlung/i,
     dimension: 'mps',
   },
   {

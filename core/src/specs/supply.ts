@@ -203,6 +203,15 @@ export const SUPPLY: KindRules = {
     },
     {
       field: 'combined5And33W',
+      label: /combined/i,
+      read: ({ value }, quantities) => {
+        const watts = quantities.filter(({ dimension }) => dimension === 'W');
+        const isBoth = /3[.,]3\s?v/i.test(value) && /(?<![.,\d])5\s?v/i.test(value) && !/12\s?v/i.test(value);
+        return isBoth && watts.length === 1 ? watts[0]!.value : undefined;
+      },
+    },
+    {
+      field: 'combined5And33W',
       label: /^\+?\s?(?:3[.,]3|5)\s?v/i,
       read: ({ value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');

@@ -58,7 +58,9 @@ Form factor	3.5-inch`,
   {
     id: 'flash, a price list’s row',
     kind: 'drive',
-    text: `Pike D8 7.68TB U.2 NVMe PCIe 4.0 x4 15mm 1DWPD | read 6900 MB/s | write 4100 MB/s | PLP | idle 5 W | active 18 W | new`,
+    text:
+      'Pike D8 7.68TB U.2 NVMe PCIe 4.0 x4 15mm 1DWPD | read 6900 MB/s | write 4100 MB/s | PLP | ' +
+      'idle 5 W | active 18 W | new',
     fields: {
       capacityBytes: 7.68e12,
       size: 'u.2',
@@ -224,7 +226,9 @@ Wires	4 (PWM)`,
   {
     id: 'UPS, a shop’s facts in a row',
     kind: 'ups',
-    text: `Cistern 650: 650 VA, 390 W, line-interactive, simulated sine, 4 outlets, 12 V 7 Ah lead-acid battery, 4.8 kg`,
+    text:
+      'Cistern 650: 650 VA, 390 W, line-interactive, simulated sine, 4 outlets, ' +
+      '12 V 7 Ah lead-acid battery, 4.8 kg',
     fields: {
       ratedVa: 650,
       ratedW: 390,
