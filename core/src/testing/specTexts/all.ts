@@ -20,6 +20,7 @@ import { THIRTY_EIGHTH } from './thirtyEighth';
 import { THIRTY_FIFTH } from './thirtyFifth';
 import { THIRTY_FIRST } from './thirtyFirst';
 import { THIRTY_FOURTH } from './thirtyFourth';
+import { THIRTY_NINTH } from './thirtyNinth';
 import { THIRTY_SECOND } from './thirtySecond';
 import { THIRTY_SEVENTH } from './thirtySeventh';
 import { THIRTY_SIXTH } from './thirtySixth';
@@ -77,6 +78,7 @@ export const SETS = [
   ['thirty-sixth', THIRTY_SIXTH],
   ['thirty-seventh', THIRTY_SEVENTH],
   ['thirty-eighth', THIRTY_EIGHTH],
+  ['thirty-ninth', THIRTY_NINTH],
 ] as const;
 
 /** Every text with what a person reads from it. */
