@@ -48,6 +48,8 @@ const SLOT = new RegExp(
     String.raw`\s*[x×]\s?(16|8|4|1)\b(?:[^x]*?\bx\s?(16|8|4|2|1)\b)?`,
   'i',
 );
+export const slotsNamed = (line: string): number =>
+  /m\.2|lanes/i.test(line) ? 0 : (line.match(/(?<!\d)\d\s*[x×]\s*pci/gi) ?? []).length;
 export function slotIn({ label, value, text }: Piece): unknown {
   if (!/pci/i.test(value) || /m\.2|lanes|nvme|ocu|slim/i.test(`${label} ${value}`)) return undefined;
   const found = SLOT.exec(value);
@@ -66,6 +68,9 @@ export function slotIn({ label, value, text }: Piece): unknown {
 
 const FAN_MM = /(?<![\d.,])(\d{1,2})(?:\s*[x×]\s*|\s+)(40|60|70|80|92|120|140|180|200)\s?mm/i;
 const FAN_ALONE = /(\d{1,2})\s*[x×]\s*(40|60|70|80|92|120|140|180|200)(?![\d.])/i;
+/** Fans that a line counts; `3 x 120 or 2 x 140` are one or the other. */
+export const fansNamed = (line: string): number =>
+  (line.replace(/\b(?:or|oder)\s+\d+\s*[x×]\s*\d+/gi, '').match(new RegExp(FAN_ALONE, 'gi')) ?? []).length;
 export function fansIn({ label, value, text, under = '' }: Piece): unknown {
   if (!/\d/.test(value)) return undefined;
   // Among fans the size goes without its unit.
@@ -73,7 +78,7 @@ export function fansIn({ label, value, text, under = '' }: Piece): unknown {
   const isAlone = label === '' && /\bfans?\b|lüfter/i.test(value);
   const found = (isList ? FAN_ALONE : FAN_MM).exec(value);
   // `4 x 80 x 38 mm PWM, middle`: one size in the line, and its wall behind a comma.
-  const isOnly = (text.match(new RegExp(FAN_ALONE, 'gi')) ?? []).length === 1;
+  const isOnly = fansNamed(text) === 1;
   const wall =
     ofWords(WALLS, value) ??
     ofWords(WALLS, label) ??

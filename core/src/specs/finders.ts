@@ -7,6 +7,8 @@ import {
   CARD_SAID,
   counted,
   fansIn,
+  fansNamed,
+  slotsNamed,
   NOT_A_SATA_PORT,
   plugIn,
   room,
@@ -14,6 +16,7 @@ import {
   slotIn,
   supplyFormsIn,
 } from './findIn';
+import { formsNamed } from './forms';
 import type { Piece } from './pieces';
 import { endsIn, HOW_MANY, networkIn, ofWords, portsIn, usbIn } from './ports';
 import type { SaidEnd, SaidUsb } from './ports';
@@ -26,6 +29,8 @@ type Finder = {
   /** One value, which all that say it must agree on; or a list, gathered from all pieces, or those of one line. */
   readonly find: (piece: Piece, decimal: ',' | '.') => unknown;
   readonly gathers?: 'all' | 'line' | 'parts';
+  /** How many such things a line names: where not all were understood none is told. */
+  readonly named?: (line: string) => number;
 };
 const inCapitals = (form: string) => form.replace(/itx|atx|ceb|eeb|ssi/g, (letters) => letters.toUpperCase());
 const n = (what: string) => (value: unknown) => `${value as number} ${what}`;
@@ -80,6 +85,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       ),
       find: slotIn,
       gathers: 'all',
+      named: slotsNamed,
     },
     { field: 'plugs', words: plugWords, find: boardPlugsIn, gathers: 'all' },
     NETWORK,
@@ -137,6 +143,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: (value) => `boards: ${(value as string[]).map(inCapitals).join(', ')}`,
       find: boardIn,
       gathers: 'all',
+      named: formsNamed,
     },
     {
       field: 'supplyForms',
@@ -160,6 +167,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       words: each(({ sizeMm, wall }: { sizeMm: number; wall: string }) => `${sizeMm} mm ${wall}`),
       find: fansIn,
       gathers: 'all',
+      named: fansNamed,
     },
   ],
   supply: [

@@ -10,6 +10,10 @@ const NAME = '(?:mini-?itx|extended[- ]atx|(?:micro|m|µ|e)?-?atx|ssi-?[ce]eb)';
 const ALONE = new RegExp(`^${NAME}$`, 'i');
 const OF_BOARDS = new RegExp(`(?<![a-zµ-]|extended )${NAME} (?:mother|main)?boards?\\b`, 'i');
 
+/** How many forms words name. */
+export const formsNamed = (said: string): number =>
+  new Set([...said.matchAll(new RegExp(NAME, 'gi'))].map(([form]) => form.toLowerCase())).size;
+
 /** The form of board that words say. */
 export const formOf = (said: string): string | undefined => FORMS.find(([pattern]) => pattern.test(said))?.[1];
 

@@ -24,7 +24,7 @@ export const SOCKET: readonly Rule[] = [
   {
     field: 'socket',
     free: true,
-    read: ({ label, value }) => (label === '' ? /^(?:socket|sockel) ([\w-]+)$/i.exec(value)?.[1] : undefined),
+    read: ({ label, value }) => (label === '' ? /(?:^|\()(?:socket|sockel) ([\w-]+)\)?$/i.exec(value)?.[1] : undefined),
   },
   {
     field: 'socket',

@@ -15,7 +15,7 @@ const MOST = 90;
  */
 export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' | '.'): readonly Place[] {
   const pieces = piecesOf(lines);
-  return (FINDERS[kind] ?? []).flatMap(({ field, words, find, gathers }): Place[] => {
+  return (FINDERS[kind] ?? []).flatMap(({ field, words, find, gathers, named }): Place[] => {
     const found = pieces.flatMap((piece) => {
       const value = find(piece, decimal);
       return value === undefined ? [] : [{ value, piece }];
@@ -30,6 +30,10 @@ export function placesOf(kind: PartKind, lines: readonly string[], decimal: ',' 
     if (gathers) {
       const taken = gathers === 'all' ? found : found.filter(({ piece }) => piece.line === first.piece.line);
       const value = distinct(taken.flatMap((one) => one.value));
+      // Half a list is worse than none.
+      const isHalf = ({ piece }: (typeof taken)[number]) =>
+        piece.label !== '' && named !== undefined && named(piece.text) > inLine(taken, piece.line);
+      if (taken.some(isHalf)) return [];
       return [{ ...at, value, words: words(value) }];
     }
     const { value } = first;
@@ -50,6 +54,12 @@ function partsOf(found: readonly Readonly<Record<string, unknown>>[]): Readonly<
   }
   return all;
 }
+
+/** How many things of a line were understood. */
+const inLine = (
+  found: readonly { readonly value: unknown; readonly piece: { readonly line: number } }[],
+  line: number,
+): number => found.filter(({ piece }) => piece.line === line).flatMap(({ value }) => value).length;
 
 /** Forms of boards stand once each; slots and fans as often as they are said. */
 const distinct = (values: readonly unknown[]): readonly unknown[] =>

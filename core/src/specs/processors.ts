@@ -112,7 +112,7 @@ export const PROCESSOR: KindRules = {
     {
       field: 'memoryEcc',
       free: true,
-      label: /memory/i,
+      label: /memory|speicher/i,
       read: ({ label, value, text }) =>
         /\becc\b/i.test(value) &&
         !/non-?ecc|no ecc|without/i.test(text) &&

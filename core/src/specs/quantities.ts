@@ -132,6 +132,8 @@ export function numberOf(text: string, decimal: ',' | '.'): number {
   );
 }
 
+/** What stands between the two ends of a range. */
+const RANGE = /^\s*(?:–|-|~|to|bis|à|a|hasta|tot|…|\.{2,3})\s*$/i;
 function unitAt(
   text: string,
 ): { readonly dimension: Dimension; readonly factor: number; readonly length: number } | null {
@@ -161,7 +163,7 @@ export function quantitiesOf(text: string, decimal: ',' | '.'): Quantity[] {
   for (let i = found.length - 2; i >= 0; i--) {
     const [one, next] = [found[i]!, found[i + 1]!];
     const between = text.slice(one.end + (one.unit?.length ?? 0), next.match.index);
-    const isRange = /^\s*(?:–|-|~|to|bis|…|\.{2,3})\s*$/i.test(between);
+    const isRange = RANGE.test(between);
     const isList = next.unit?.dimension === 'mm' && /^\s*(?:\([a-z]+\)\s*)?[x×*/]\s*$/i.test(between);
     if (!one.unit && next.unit && (isRange || isList)) one.unit = next.unit;
   }
@@ -171,7 +173,7 @@ export function quantitiesOf(text: string, decimal: ',' | '.'): Quantity[] {
     const factor = unit?.factor ?? 1;
     const next = found[i + 1];
     const between = next ? text.slice(end + (unit && unit !== next.unit ? unit.length : 0), next.match.index) : '';
-    const isRange = next !== undefined && /^\s*(?:–|-|~|to|bis|…|\.{2,3})\s*$/i.test(between);
+    const isRange = next !== undefined && RANGE.test(between);
     const hi = isRange ? next.value * (next.unit?.factor ?? factor) : value * factor;
     all.push({ dimension: unit?.dimension ?? null, value: value * factor, hi, at: match.index, text: match[0] });
     if (isRange) i++;
