@@ -2,7 +2,7 @@ import type { PartKind } from '../parts/vocabulary';
 import { lineOfModel, modelsOf, withoutRemarks } from './columns';
 import { linesOf, withoutMarks } from './lines';
 import { kindOf, rulesOf } from './kindOf';
-import { inEnglish } from './languages';
+import { inEnglish } from './languages/inEnglish';
 import { placesOf, type Place } from './places';
 import { decimalOf } from './quantities';
 import type { ReadField } from './readField';
