@@ -240,5 +240,5 @@ export { whyNot, type WhyNot } from './remedies/whyNot';
 export { readSpec, SPEC_CHARACTERS, type SpecReading } from './specs/readSpec';
 export type { ReadField } from './specs/readField';
 export { classFor, sheetOfSpec } from './specs/sheetOf';
-export { listsOf } from './specs/listsOf';
-export type { Place as SpecPlace } from './specs/places';
+export { listsOf } from './specs/lists/listsOf';
+export type { Place as SpecPlace } from './specs/lists/places';

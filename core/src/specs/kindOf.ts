@@ -1,22 +1,22 @@
 import { valueFor } from '../lists';
 import type { PartKind } from '../parts/vocabulary';
-import { BOARD } from './boards';
-import { CABLE } from './cables';
-import { CAGE } from './cages';
-import { CARDS } from './cards';
-import { CHASSIS } from './chassis';
-import { COOLER } from './coolers';
-import { DRIVE } from './drives';
-import { FAN } from './fan';
-import { MEMORY } from './memory';
-import { placesOf } from './places';
-import { PROCESSOR } from './processors';
+import { BOARD } from './kinds/boards';
+import { CABLE } from './kinds/cables';
+import { CAGE } from './kinds/cages';
+import { CARDS } from './kinds/cards';
+import { CHASSIS } from './kinds/chassis';
+import { COOLER } from './kinds/coolers';
+import { DRIVE } from './kinds/drives';
+import { FAN } from './kinds/fan';
+import { MEMORY } from './kinds/memory';
+import { placesOf } from './lists/places';
+import { PROCESSOR } from './kinds/processors';
 import { readFields, type Source } from './readFields';
-import { RISER } from './risers';
-import type { KindRules } from './rule';
-import { SMALL_PARTS } from './smallParts';
-import { SUPPLY } from './supply';
-import { UPS } from './ups';
+import { RISER } from './kinds/risers';
+import type { KindRules } from './kinds/rule';
+import { SMALL_PARTS } from './kinds/smallParts';
+import { SUPPLY } from './kinds/supply';
+import { UPS } from './kinds/ups';
 
 const RULES: readonly KindRules[] = [
   DRIVE,

@@ -1,12 +1,12 @@
 import { groupedBy } from '../lists';
 import { fieldsOf } from '../parts/fields';
-import { enduranceByDay } from './endurance';
-import { entriesOf, type Entry } from './entries';
-import { isPlausible } from './plausible';
-import { quantitiesOf, type Dimension, type Quantity } from './quantities';
-import { railTable } from './railTable';
+import { enduranceByDay } from './kinds/endurance';
+import { entriesOf, type Entry } from './text/entries';
+import { isPlausible } from './kinds/plausible';
+import { quantitiesOf, type Dimension, type Quantity } from './text/quantities';
+import { railTable } from './text/railTable';
 import type { ReadField } from './readField';
-import { COMMON, SIZE_LABEL, type KindRules, type Rule } from './rule';
+import { COMMON, SIZE_LABEL, type KindRules, type Rule } from './kinds/rule';
 
 /** A field that lines of the text say differently: it is left open. */
 export type Contradiction = { readonly field: string; readonly found: readonly ReadField[] };

@@ -1,5 +1,5 @@
-import { entriesOf } from './entries';
-import { decimalOf, numberOf, quantitiesOf } from './quantities';
+import { entriesOf } from './text/entries';
+import { decimalOf, numberOf, quantitiesOf } from './text/quantities';
 import { PART_KINDS } from '../parts/vocabulary';
 import { readSpec, SPEC_CHARACTERS } from './readSpec';
 import { SETS } from '../testing/specTexts/all';

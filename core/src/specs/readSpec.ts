@@ -1,10 +1,10 @@
 import type { PartKind } from '../parts/vocabulary';
-import { lineOfModel, modelsOf, withoutRemarks } from './columns';
-import { linesOf, withoutMarks } from './lines';
+import { lineOfModel, modelsOf, withoutRemarks } from './text/columns';
+import { linesOf, withoutMarks } from './text/lines';
 import { kindOf, rulesOf } from './kindOf';
-import { inEnglish } from './languages/inEnglish';
-import { placesOf, type Place } from './places';
-import { decimalOf } from './quantities';
+import { inEnglish } from './text/languages/inEnglish';
+import { placesOf, type Place } from './lists/places';
+import { decimalOf } from './text/quantities';
 import type { ReadField } from './readField';
 import { readFields, type Contradiction } from './readFields';
 

@@ -1,8 +1,8 @@
 import { ownSheet } from '../parts/ownSheet';
 import type { SheetId } from '../parts/ids';
 import type { Archetype, Sheet } from '../parts/sheet';
-import { listsOf } from './listsOf';
-import type { Place } from './places';
+import { listsOf } from './lists/listsOf';
+import type { Place } from './lists/places';
 import type { ReadField } from './readField';
 
 /** Fields by which classes of a kind differ; a class that says another than was read is hardly the one. */

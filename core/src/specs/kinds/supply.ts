@@ -1,4 +1,4 @@
-import type { Quantity } from './quantities';
+import type { Quantity } from '../text/quantities';
 import { axis, words, type KindRules, type Rule } from './rule';
 
 /** A rail as a label: `+12V`, `+3.3 V rail`, `Max load +5V`. */

@@ -1,5 +1,5 @@
-import type { Entry } from './entries';
-import type { ReadField } from './readField';
+import type { Entry } from '../text/entries';
+import type { ReadField } from '../readField';
 
 const YEARS = /(?<![\d.,])(\d)\s?-?\s?(?:years?|yrs?|jahren?)\b/i;
 const NUMBER = /(?<![\w.,])(\d{1,2}(?:[.,]\d{1,2})?)(?![\d.,]*\s?(?:tb|gb|years?))/i;

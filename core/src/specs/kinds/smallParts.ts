@@ -1,4 +1,4 @@
-import { USB_GENERATIONS } from './usb';
+import { USB_GENERATIONS } from '../text/usb';
 import { titled, words, type KindRules, type Rule } from './rule';
 
 /** Plugs of power cables by what texts call them; the longer names first. */

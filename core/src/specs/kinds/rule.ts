@@ -1,6 +1,6 @@
-import type { PartKind } from '../parts/vocabulary';
-import type { Entry } from './entries';
-import type { Dimension, Quantity } from './quantities';
+import type { PartKind } from '../../parts/vocabulary';
+import type { Entry } from '../text/entries';
+import type { Dimension, Quantity } from '../text/quantities';
 
 /**
  * How one field is found: by its label and the unit of its number, or by words. `free` rules also read words that stand

@@ -1,6 +1,6 @@
-import { askOf, withAnother } from '../parts/rows';
-import type { Archetype } from '../parts/sheet';
-import { VALUES } from '../parts/sheet';
+import { askOf, withAnother } from '../../parts/rows';
+import type { Archetype } from '../../parts/sheet';
+import { VALUES } from '../../parts/sheet';
 import { chassis } from './chassisLists';
 import {
   isPcie,

@@ -1,7 +1,7 @@
-import type { PartKind } from '../parts/vocabulary';
+import type { PartKind } from '../../parts/vocabulary';
 import { FINDERS } from './finders';
-import { piecesOf } from './pieces';
-import type { ReadField } from './readField';
+import { piecesOf } from '../text/pieces';
+import type { ReadField } from '../readField';
 
 /** What a text says stands in the lists of a sheet, by what it is called; `words` for people. */
 export type Place = ReadField & { readonly words: string };

@@ -1,5 +1,5 @@
 import { quantitiesOf } from './quantities';
-import type { ReadField } from './readField';
+import type { ReadField } from '../readField';
 
 const RAILS: readonly (readonly [pattern: RegExp, field: string])[] = [
   [/^\+?\s?3[.,]3\s?v$/i, 'rail33A'],

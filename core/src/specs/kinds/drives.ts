@@ -1,5 +1,5 @@
 import { DRIVE_STATES } from './driveStates';
-import type { Quantity } from './quantities';
+import type { Quantity } from '../text/quantities';
 import { axis, generation, SOUND_POWER, words, yesNo, type KindRules, type Rule } from './rule';
 
 /** Heights drives are made in (SFF-8201, SFF-8301). */

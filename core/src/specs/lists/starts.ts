@@ -1,5 +1,5 @@
-import { quantitiesOf } from './quantities';
-import type { Piece } from './pieces';
+import { quantitiesOf } from '../text/quantities';
+import type { Piece } from '../text/pieces';
 
 /** What a drive takes while it spins up, A on its rails at 12 V and 5 V. */
 export type SaidStart = { readonly a12?: number; readonly a5?: number };

@@ -1,4 +1,4 @@
-import type { PartKind } from '../parts/vocabulary';
+import type { PartKind } from '../../parts/vocabulary';
 
 /** What parts of a kind ever have; a number outside was misread, or is a misprint. */
 const PLAUSIBLE: Readonly<Partial<Record<PartKind, Readonly<Record<string, readonly [least: number, most: number]>>>>> =

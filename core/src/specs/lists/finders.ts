@@ -1,4 +1,4 @@
-import type { PartKind } from '../parts/vocabulary';
+import type { PartKind } from '../../parts/vocabulary';
 import {
   BAY,
   backplaneIn,
@@ -16,11 +16,11 @@ import {
   slotIn,
   supplyFormsIn,
 } from './findIn';
-import { formsNamed } from './forms';
-import type { Piece } from './pieces';
+import { formsNamed } from '../text/forms';
+import type { Piece } from '../text/pieces';
 import { endsIn, HOW_MANY, networkIn, ofWords, portsIn, usbIn } from './ports';
 import type { SaidEnd, SaidUsb } from './ports';
-import { givesIn } from './smallParts';
+import { givesIn } from '../kinds/smallParts';
 import { startIn, type SaidStart } from './starts';
 
 type Finder = {

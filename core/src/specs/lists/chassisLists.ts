@@ -1,8 +1,8 @@
-import { bayGroupSize } from '../parts/checkSheet';
-import type { BayGroup } from '../parts/chassisValues';
-import { reshape } from '../parts/reshape';
-import { resolve, type PartOf } from '../parts/resolve';
-import type { Archetype, Sheet } from '../parts/sheet';
+import { bayGroupSize } from '../../parts/checkSheet';
+import type { BayGroup } from '../../parts/chassisValues';
+import { reshape } from '../../parts/reshape';
+import { resolve, type PartOf } from '../../parts/resolve';
+import type { Archetype, Sheet } from '../../parts/sheet';
 import { lanesOf, type Lists, type Made, type Row, type Said, type SaidPlug } from './made';
 import type { Place } from './places';
 import type { SaidUsb } from './ports';

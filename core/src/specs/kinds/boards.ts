@@ -1,4 +1,4 @@
-import { formOf, isForm } from './forms';
+import { formOf, isForm } from '../text/forms';
 import { MEMORY_FORM, MEMORY_TYPE, memoryBytes, SOCKET, whole } from './hostWords';
 import { titled, yesNo, type KindRules, type Rule } from './rule';
 

@@ -1,5 +1,5 @@
-import { USB_GENERATIONS } from './usb';
-import type { Piece } from './pieces';
+import { USB_GENERATIONS } from '../text/usb';
+import type { Piece } from '../text/pieces';
 
 export const whole = (text: string | undefined): number | undefined => (text === undefined ? undefined : Number(text));
 export const AHEAD = /^(\d{1,2})(?=\s*(?:[x×(]|low|full|half|ports?\b|slots?\b|sockets?\b|bays?\b|pcs\b|$))/i;

@@ -1,4 +1,4 @@
-import type { Archetype } from '../parts/sheet';
+import type { Archetype } from '../../parts/sheet';
 import type { Place } from './places';
 
 export type Row = Readonly<Record<string, unknown>>;

@@ -1,7 +1,7 @@
-import { formOf, isForm, rangeOfForms } from './forms';
-import type { Piece } from './pieces';
+import { formOf, isForm, rangeOfForms } from '../text/forms';
+import type { Piece } from '../text/pieces';
 import { AHEAD, ofWords, portsIn, whole } from './ports';
-import { quantitiesOf, type Quantity } from './quantities';
+import { quantitiesOf, type Quantity } from '../text/quantities';
 
 /** `8 x SATA`, `8 SATA`, `SATA x 8`, or a label that says it and a number behind it. */
 export function counted(what: string, behind: RegExp = new RegExp(`^(?:[^:]*\\b)?(?:${what})`, 'i'), not?: RegExp) {
