@@ -77,7 +77,7 @@ export const CARDS: readonly KindRules[] = [
       // What a graphics card is told to take is its most.
       {
         field: 'peakW',
-        label: /power consumption|\bt[dgb]p\b|board power|^power$|leistungsaufnahme/i,
+        label: /consumption|\bt[dgb]p\b|board power|^power$|leistungsaufnahme/i,
         not: /idle|typ|average|standby/i,
         dimension: 'W',
       },

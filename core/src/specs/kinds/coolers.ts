@@ -109,7 +109,7 @@ export const COOLER: KindRules = {
     { field: 'depthMm', label: /./, not: WITHOUT_FAN, read: axis('d') },
     {
       field: 'carriesW',
-      label: /tdp|capacity|^good for|^handles|kühlleistung|dissipat|(?:cpu|processor) power/i,
+      label: /tdp|thermal design|capacity|^good for|^handles|kühlleistung|dissipat|(?:cpu|processor) power/i,
       dimension: 'W',
       pick: 'most',
     },

@@ -43,7 +43,21 @@ function plainRow(line: string): string {
 }
 
 /** `"power_idle": "5.0 W",` of a data file and `power_idle=5.0 W` of settings, as a label with its value. */
-export const withoutMarks = (line: string): string => {
+export const withoutMarks = (line: string): string =>
+  SYNONYMS.reduce((said, [other, plain]) => said.replace(other, plain), settings(line));
+
+/** Labels in other words of the same meaning, as the rules have them. */
+const SYNONYMS: readonly (readonly [RegExp, string])[] = [
+  [/^(?:overall|product|physical|item|total) (?=(?:height|width|depth|length|size|dimensions?|weight)\b)/i, ''],
+  [/^(height|width|depth|length) \((?:max|approx|typ)\.?\)/i, '$1'],
+  [/^measurements\b/i, 'Dimensions'],
+  [/^(?:physical )?form-?factor(?: type)?\b/i, 'Form factor'],
+  [/^(?:cpu )?(core|thread) count\b/i, '$1s'],
+  [/^air (?:volume|delivery)\b/i, 'Air flow'],
+  [/^power (?:draw|usage)\b/i, 'Power consumption'],
+  [/^loudness\b/i, 'Noise level'],
+];
+const settings = (line: string): string => {
   const set = /^([a-z\d]\w{1,40})\s?=\s?(\S.*)$/i.exec(line) ?? /^([a-z]+(?:_[a-z\d]+)+)\s?:\s?(\S.*)$/i.exec(line);
   if (set) return `${labelOf(set[1]!)}: ${set[2]}`;
   const found = line.startsWith('"') ? /^"([\w .-]{1,60})"\s*:\s*"?(.*?)"?,?$/.exec(line) : null;

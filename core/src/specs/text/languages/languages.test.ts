@@ -1,6 +1,6 @@
 import { SAMPLES } from '../../../testing/specTexts/all';
 import { scoreSamples } from '../../../testing/specTexts/score';
-import type { Sample } from '../../../testing/specTexts/sample';
+import { relabelled } from '../../../testing/specTexts/relabelled';
 
 /** English labels, then as pages in each language have them. */
 const LABELS: readonly (readonly [english: string, ...others: string[]])[] = [
@@ -103,21 +103,6 @@ const LABELS: readonly (readonly [english: string, ...others: string[]])[] = [
     'Max. hoogte CPU-koeler',
   ],
 ];
-const LINE = /^([^:\t|]{2,50}): (\S.*)$/;
-/** A text with the labels the table has in another language; null where those are fewer than three. */
-function inLanguage(sample: Sample, language: number): Sample | null {
-  const words = new Map(LABELS.map((row) => [row[0].toLowerCase(), row[language]!]));
-  let changed = 0;
-  const lines = sample.text.split('\n').map((line) => {
-    const [, label = '', value = ''] = LINE.exec(line) ?? [];
-    const other = words.get(label.toLowerCase());
-    if (other === undefined) return line;
-    changed++;
-    return `${other}: ${value}`;
-  });
-  return changed >= 3 ? { ...sample, text: lines.join('\n') } : null;
-}
-
 test.each([
   ['German', 1],
   ['French', 2],
@@ -125,9 +110,9 @@ test.each([
   ['Italian', 4],
   ['Dutch', 5],
 ])('what is read does not hang on the language of its labels: %s', (_name, language) => {
-  const written = SAMPLES.filter(({ text }) => !/[\t|•*{]/.test(text)).flatMap(
-    (sample) => inLanguage(sample, language) ?? [],
-  );
+  const words = new Map(LABELS.map((row) => [row[0].toLowerCase(), row[language]!]));
+  const plain = SAMPLES.filter(({ text }) => !/[\t|•*{]/.test(text));
+  const written = plain.flatMap((sample) => relabelled(sample, words, 3) ?? []);
   expect(written.length).toBeGreaterThan(80);
   const { fields, right, wrong, notes } = scoreSamples(written);
   const told = notes.filter((note) => !note.includes(' open, is '));
