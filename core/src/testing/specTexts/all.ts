@@ -4,6 +4,7 @@ import { ELEVENTH } from './eleventh';
 import { FIFTEENTH } from './fifteenth';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
+import { FORTIETH } from './fortieth';
 import { FOURTEENTH } from './fourteenth';
 import { FOURTH } from './fourth';
 import { NINETEENTH } from './nineteenth';
@@ -79,6 +80,7 @@ export const SETS = [
   ['thirty-seventh', THIRTY_SEVENTH],
   ['thirty-eighth', THIRTY_EIGHTH],
   ['thirty-ninth', THIRTY_NINTH],
+  ['fortieth', FORTIETH],
 ] as const;
 
 /** Every text with what a person reads from it. */
