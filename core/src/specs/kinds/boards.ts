@@ -155,6 +155,12 @@ export const BOARD: KindRules = {
                 ? true
                 : undefined,
     },
+    {
+      field: 'memoryEcc',
+      free: true,
+      read: ({ label, value, text }) =>
+        label === '' && /^ecc$/i.test(value) && /memory|dimm|speicher/i.test(text) ? true : undefined,
+    },
     ...SIDES,
     ...SIDES_ALONE,
     {

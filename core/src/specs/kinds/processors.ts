@@ -1,5 +1,5 @@
 import { SOCKET, whole } from './hostWords';
-import { generation, words, yesNo, type KindRules } from './rule';
+import { generation, words, yesNo, type KindRules, type Rule } from './rule';
 
 const TDP_OF = /\btdp(?: of|:)? (\d{1,3}) ?w\b/i;
 export const PROCESSOR: KindRules = {
@@ -8,6 +8,7 @@ export const PROCESSOR: KindRules = {
     // A board takes one.
     [/s-?ata ports|pcie? slots|dimm slots|drive bays|fan headers/i, -5],
     [/\bcores\b|kerne/i, 3],
+    [/(?<!\w)\d{1,3}C\s?\/\s?\d{1,3}T\b/, 8],
     [/\b\d{1,3}[ -]cores?\b[^\n]*\b\d{1,3}[ -]threads?\b/i, 4],
     [/threads/i, 3],
     [/processor base power|\btdp\b/i, 1],
@@ -43,6 +44,13 @@ export const PROCESSOR: KindRules = {
       read: ({ label, value }) =>
         label === '' ? whole(/(?<![\w-])(\d{1,3})[ -]threads?\b/i.exec(value)?.[1]) : undefined,
     },
+    // `8C/16T`, as sellers write it.
+    ...(['cores', 'threads'] as const).map((field, i): Rule => ({
+      field,
+      free: true,
+      label: /./,
+      read: ({ value }) => whole(/(?<!\w)(\d{1,3})C\s?\/\s?(\d{1,3})T\b/.exec(value)?.[i + 1]),
+    })),
     ...SOCKET,
     {
       field: 'sustainedW',
@@ -98,7 +106,8 @@ export const PROCESSOR: KindRules = {
       label: /memory|speicher|\bram\b/i,
       read: ({ label, value }) => {
         const types = [...new Set([...value.matchAll(/ddr([345])/gi)].map((found) => `ddr${found[1] ?? ''}`))];
-        return types.length > 0 && (label !== '' || /memory|dimm|^ddr[345](?:[ -]\d{4})?$/i.test(value))
+        return types.length > 0 &&
+          (label !== '' || /memory|dimm|^(?:\d-channel )?ddr[345](?:[ -]\d{4})?(?: ecc)?$/i.test(value))
           ? types
           : undefined;
       },
@@ -116,7 +125,9 @@ export const PROCESSOR: KindRules = {
       read: ({ label, value, text }) =>
         /\becc\b/i.test(value) &&
         !/non-?ecc|no ecc|without/i.test(text) &&
-        (label !== '' || (/^\s*ecc\s*$/i.test(value) && /memory|dimm/i.test(text)))
+        (label !== '' ||
+          /^(?:\d-channel )?ddr[345](?:[ -]\d{4})? ecc$/i.test(value) ||
+          (/^\s*ecc\s*$/i.test(value) && /memory|dimm/i.test(text)))
           ? true
           : undefined,
     },

@@ -5,7 +5,7 @@ import { axis, words, type KindRules, type Rule } from './rule';
 const RAIL = (volts: string) => {
   const before = String.raw`^(?:max(?:imum|\.)?\s+(?:load|current|output)\s*)?(?:rail|schiene|ligne|linea)?\s*`;
   return new RegExp(
-    `${before}\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?(?:\\s*[([]a[)\\]])?$`,
+    `${before}\\+?\\s?${volts}\\s?v(?:dc|\\s?(?:rail|output|schiene))?\\s*[12]?(?:\\s*[([]a[)\\]]| max\\.? current)?$`,
     'i',
   );
 };

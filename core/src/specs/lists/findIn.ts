@@ -114,7 +114,7 @@ export function backplaneIn({ label, value, text }: Piece): unknown {
 }
 /** SAS plugs on a board, and what goes through them where it is said. */
 export function boardPlugsIn({ label, value }: Piece): unknown {
-  const found = /(?:^|ports? \(?via |^\d+\s*\()\d\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff/i.test(value)
+  const found = /(?:^|ports? \(?via |sata[^()]* via |^\d+\s*\()\d\s*[x×]\s*(?:[a-z-]+\s+){0,3}\(?sff/i.test(value)
     ? plugged({ label, value })
     : undefined;
   if (!found) return undefined;
@@ -133,7 +133,8 @@ export const CARD_SAID = new RegExp(
 export const SATA_SAID = String.raw`(?:s-?ata|serial ata)(?: ?(?:iii|[23](?:\.0)?))?\b(?! express)`;
 /** What goes through M.2 or another plug is no port of its own. */
 export const NOT_A_SATA_PORT = new RegExp(
-  String.raw`m\.2|(?:sff|sas\b|oculink)[^\n]*?s-?ata|(?:ports?|sata[^()\d]*)\s*\(?via\s+\d\s*[x×]` +
+  String.raw`m\.2|(?:sff|sas\b|oculink)[^\n]*?s-?ata` +
+    String.raw`|(?:ports?|sata(?: ?\d ?gb(?:it)?\/s)?[^()\d]*)\s*\(?via\s+\d\s*[x×]` +
     String.raw`|\b\d+\s*\(\d\s*[x×]\s*(?:sff|mini-?sas|slim)`,
   'i',
 );
@@ -154,6 +155,9 @@ export function boardIn({ label, value }: Piece): unknown {
   // `Supports E-ATX, ATX boards`: the first of the list has the word before it.
   const own = value.replace(/^(?:supports?|fits|takes|for)\s+/i, '');
   if (OF_SUPPLY.test(label)) return undefined;
+  // `Mainboard Mini-ITX` without a sign between.
+  const run = /^(?:main|mother)board (\S+)$/i.exec(value)?.[1];
+  if (run && isForm(run)) return [formOf(run)];
   // `Mini-ITX / Flex-ATX PSU` under one point.
   const isAbout = /board|m\/b/i.test(label) || isForm(own) || isForm(own.split(/\s+\/\s+/)[0]!);
   const forms = isAbout

@@ -57,6 +57,11 @@ const plugWords = each(({ kind }: { kind: string }) => kind.toUpperCase());
 
 /** A slot that is told without a number is one. */
 const ONE_SLOT = /^(?:an? )?(?:full|half|low)-(?:height|profile) (?:expansion )?slot$/i;
+/** `Expansion 1 x low profile`. */
+const slotsOf = (said: string): number | undefined => {
+  const count = /^expansion (\d)\s*[x×]\s*(?:low|full)[- ](?:profile|height)$/i.exec(said)?.[1];
+  return count === undefined ? undefined : Number(count);
+};
 const SLOTS = counted(
   String.raw`(?:[a-z]+-[a-z]+ )?(?:expansion|pci(?:-?e)?) ?slots?|erweiterungss` +
     '|(?:full|half|low)-(?:height|profile) slots?' +
@@ -113,7 +118,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
     {
       field: 'openings',
       words: n('slot openings'),
-      find: (piece) => (ONE_SLOT.test(piece.value) ? 1 : SLOTS(piece)),
+      find: (piece) => (ONE_SLOT.test(piece.value) ? 1 : (slotsOf(piece.value) ?? SLOTS(piece))),
     },
     {
       field: 'usbLink',
