@@ -150,3 +150,25 @@ test('bays count from the top left, row by row', () => {
   expect(cells.get('cage.1')!.yMm).toBeGreaterThan(cells.get('cage.3')!.yMm);
   expect(cells.get('cage.2')!.xMm).toBeGreaterThan(cells.get('cage.1')!.xMm);
 });
+
+test.each([
+  ['front', 1, 2],
+  ['rear', 2, 1],
+  ['front', 4, 2],
+] as const)('bays without a position at the %s lie clear of the others: %i × %i', (wall, rows, columns) => {
+  const sheet = catalogue.sheets['larder-8']!;
+  const cube = resolve(sheet, catalogue.archetypes[sheet.archetype]!) as PartOf<'chassis'>;
+  const { at: _at, ...like } = cube.bayGroups[1]!;
+  const more = { ...like, key: 'more', wall, rows, columns };
+  const { features } = layOut({ ...cube, bayGroups: [...cube.bayGroups, more] });
+  const box = features.get('more')!;
+  for (const { key } of cube.bayGroups) expect([key, overlap(box, features.get(key)!)]).toEqual([key, false]);
+  if (wall === 'rear') expect(box.zMm + box.depthMm).toBeCloseTo(cube.depthMm - 4);
+});
+const overlap = (one: Box, other: Box): boolean =>
+  one.xMm < other.xMm + other.widthMm &&
+  other.xMm < one.xMm + one.widthMm &&
+  one.yMm < other.yMm + other.heightMm &&
+  other.yMm < one.yMm + one.heightMm &&
+  one.zMm < other.zMm + other.depthMm &&
+  other.zMm < one.zMm + one.depthMm;

@@ -108,6 +108,9 @@ export function onBoard(
       };
 }
 
+/** Between two groups of bays. */
+const GAP_MM = 2;
+
 function boardFrame(chassis: PartOf<'chassis'>): BoardFrame {
   const flat = chassis.boardPose === 'flat';
   const at =
@@ -118,23 +121,44 @@ function boardFrame(chassis: PartOf<'chassis'>): BoardFrame {
   return { pose: chassis.boardPose, at, assumed: !chassis.boardAt };
 }
 
-/** Groups without a position stand on the floor behind the front, from the left, then on one another. */
+/**
+ * Where a group of bays without a position stands: on the floor behind its wall, from the left, then on one another,
+ * else behind those there are, clear of all others; null where there is no such place.
+ */
+function freePlace(chassis: PartOf<'chassis'>, size: Size, wall: string, taken: readonly Box[]): Point | null {
+  const ascending = (...mm: number[]) => [...new Set(mm)].sort((a, b) => a - b);
+  const xs = ascending(WALL_MM, ...taken.map((box) => box.xMm + box.widthMm + GAP_MM));
+  const ys = ascending(WALL_MM, ...taken.map((box) => box.yMm + box.heightMm + GAP_MM));
+  const atWall = wall === 'rear' ? chassis.depthMm - size.depthMm - WALL_MM : WALL_MM;
+  const zs = [atWall, ...ascending(...taken.map((box) => box.zMm + box.depthMm + GAP_MM))];
+  const isFree = ({ xMm, yMm, zMm }: Point) =>
+    zMm >= 0 &&
+    xMm + size.widthMm <= chassis.widthMm &&
+    yMm + size.heightMm <= chassis.heightMm &&
+    zMm + size.depthMm <= chassis.depthMm &&
+    taken.every(
+      (box) =>
+        xMm + size.widthMm <= box.xMm ||
+        box.xMm + box.widthMm <= xMm ||
+        yMm + size.heightMm <= box.yMm ||
+        box.yMm + box.heightMm <= yMm ||
+        zMm + size.depthMm <= box.zMm ||
+        box.zMm + box.depthMm <= zMm,
+    );
+  for (const zMm of zs)
+    for (const yMm of ys) for (const xMm of xs) if (isFree({ xMm, yMm, zMm })) return { xMm, yMm, zMm };
+  return null;
+}
+
 function layBays(chassis: PartOf<'chassis'>, features: Map<string, Box>, cells: Map<string, Box>): void {
-  let x = WALL_MM;
-  let y = WALL_MM;
-  let rowTop = y;
+  const taken: Box[] = chassis.bayGroups.flatMap((group) =>
+    group.at ? [{ ...group.at, ...bayGroupSize(group), assumed: false }] : [],
+  );
   for (const group of chassis.bayGroups) {
     const size = bayGroupSize(group);
-    if (!group.at && x + size.widthMm > chassis.widthMm - WALL_MM) {
-      x = WALL_MM;
-      y = rowTop;
-    }
-    const at = group.at ?? { xMm: x, yMm: y, zMm: WALL_MM };
-    if (!group.at) {
-      x += size.widthMm + 2;
-      rowTop = Math.max(rowTop, y + size.heightMm + 2);
-    }
+    const at = group.at ?? freePlace(chassis, size, group.wall, taken) ?? { xMm: WALL_MM, yMm: WALL_MM, zMm: WALL_MM };
     const box = clamp(chassis, { ...at, ...size }, !group.at);
+    if (!group.at) taken.push(box);
     features.set(group.key, box);
     const cell = bayCell(group);
     for (let n = 1; n <= group.rows * group.columns; n++) {

@@ -1,3 +1,4 @@
+import { choiceWords } from '../../parts/fieldWords';
 import type { PartKind } from '../../parts/vocabulary';
 import {
   BAY,
@@ -68,7 +69,7 @@ const SLOTS = counted(
     String.raw`|(?:slots?|steckplätze)(?=\s*(?:\(|$))`,
   /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
 );
-const plugWordsOf = each(({ plug }: { plug: string }) => plug.replace(/-/g, ' '));
+const plugWordsOf = each(({ plug }: { plug: string }) => choiceWords('plug', plug));
 /** What stands in the lists of a sheet of each kind, and how it is found in a piece. */
 export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
