@@ -52,7 +52,7 @@ export function WishTable({ comparison: { machines, wishes } }: { readonly compa
                 {row.met.map((met, i) => (
                   <td key={machines[i]?.id} className={`py-1 pr-6 ${TONE[met]}`}>
                     {MET_WORDS[met]}
-                    {row.relaid?.[i] && met !== 'open' && <span className="text-mid"> laid out anew</span>}
+                    {row.relaid?.[i] && met !== 'open' && <span className="font-normal text-mid"> laid out anew</span>}
                   </td>
                 ))}
               </tr>

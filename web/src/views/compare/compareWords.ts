@@ -70,6 +70,8 @@ const listed = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
+/** Between a sign and what is no number no line ends (word joiner, UAX 14). */
+const UNPARTED = '\u2060';
 /** In sentences how one machine stands beside the first. */
 export function besideWords(comparison: Comparison, at: number): readonly string[] {
   const { machines, rows } = comparison;
@@ -86,7 +88,7 @@ export function besideWords(comparison: Comparison, at: number): readonly string
       const size = Math.abs(more);
       const words = by === 'failures' ? String(size) : valueWords(by, size, own.currency, cell.more ?? undefined);
       // A difference of temperatures is in kelvin.
-      return `${lower(labelOf(by))} ${more > 0 ? '+' : '−'}${words.replace('°C', 'K')}`;
+      return `${lower(labelOf(by))} ${more > 0 ? '+' : '−'}${/^\d/.test(words) ? '' : UNPARTED}${words.replace('°C', 'K')}`;
     });
   const [better, worse] = [told('better'), told('worse')];
   const same = of('same').map(({ by }) => lower(labelOf(by)));
