@@ -45,7 +45,7 @@ test('how a machine stands beside the first, in sentences', () => {
   };
   expect(besideWords(comparison, 1).map(plain)).toEqual([
     'Better than Old: usable room +12 TB, idle at the wall −3 W.',
-    'Worse: price now +€ 500.',
+    'Worse: price now +\u2060€ 500.',
     'Not to be told apart: noise at the ear when idle.',
   ]);
   expect(besideWords({ ...comparison, rows: [] }, 1)).toEqual(['In nothing surely better than Old.']);

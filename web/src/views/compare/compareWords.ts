@@ -88,7 +88,8 @@ export function besideWords(comparison: Comparison, at: number): readonly string
       const size = Math.abs(more);
       const words = by === 'failures' ? String(size) : valueWords(by, size, own.currency, cell.more ?? undefined);
       // A difference of temperatures is in kelvin.
-      return `${lower(labelOf(by))} ${more > 0 ? '+' : '−'}${/^\d/.test(words) ? '' : UNPARTED}${words.replace('°C', 'K')}`;
+      const sign = `${more > 0 ? '+' : '−'}${/^\d/.test(words) ? '' : UNPARTED}`;
+      return `${lower(labelOf(by))} ${sign}${words.replace('°C', 'K')}`;
     });
   const [better, worse] = [told('better'), told('worse')];
   const same = of('same').map(({ by }) => lower(labelOf(by)));
