@@ -5,6 +5,7 @@ import { FIFTEENTH } from './fifteenth';
 import { FIFTH } from './fifth';
 import { FIRST } from './first';
 import { FORTIETH } from './fortieth';
+import { FORTY_FIRST } from './fortyFirst';
 import { FOURTEENTH } from './fourteenth';
 import { FOURTH } from './fourth';
 import { NINETEENTH } from './nineteenth';
@@ -81,6 +82,7 @@ export const SETS = [
   ['thirty-eighth', THIRTY_EIGHTH],
   ['thirty-ninth', THIRTY_NINTH],
   ['fortieth', FORTIETH],
+  ['forty-first', FORTY_FIRST],
 ] as const;
 
 /** Every text with what a person reads from it. */
