@@ -78,7 +78,7 @@ const PORT_SPEED = new RegExp(
 );
 /** `1 x RJ45, 2.5GBASE-T`. */
 const speedBehind = (behind: string): number | undefined => {
-  const said = /^\W*(\d{1,2}(?:[.,]\d)?)\s?g ?(?:base|be\b)/i.exec(behind)?.[1];
+  const said = /^\W*(\d{1,2}(?:[.,]\d)?)\s?g ?(?:base|be\b|b\/s|bit)/i.exec(behind)?.[1];
   return said === undefined ? undefined : Number(said.replace(',', '.'));
 };
 /** `Gigabit LAN`, `2 x Gigabit Ethernet`, `dual gigabit LAN` as a fact by itself. */
