@@ -45,15 +45,18 @@ export function ChangeLine({
       data-testid="change-line"
       className={
         'flex min-h-7 items-center gap-3 overflow-hidden border-b border-line px-4 ' +
-        'text-[13px] whitespace-nowrap text-mid'
+        'text-[13px] whitespace-nowrap text-mid max-md:flex-wrap max-md:gap-y-1 max-md:py-1 max-md:whitespace-normal'
       }
     >
       {said && view ? (
         <>
-          <span className="max-w-[40%] truncate font-medium text-ink" title={said}>
+          <span
+            className="max-w-[40%] truncate font-medium text-ink max-md:max-w-none max-md:whitespace-normal"
+            title={said}
+          >
             {said}
           </span>
-          <span className="min-w-0 truncate">{changes(before, view).join(', ')}</span>
+          <span className="min-w-0 truncate max-md:whitespace-normal">{changes(before, view).join(', ')}</span>
         </>
       ) : (
         <span>{hint}</span>
