@@ -219,3 +219,37 @@ test('writes a day are TB where the years stand beside them, and the text has no
   expect(tb('Endurance: 1 DWPD')).toBeUndefined();
   expect(tb('Endurance: 7000 TBW, 1 DWPD (5 years)')).toBe(7000);
 });
+
+describe('what comes along, and what is told twice', () => {
+  const read = (text: string) => {
+    const found = readSpec(text);
+    if (!found.ok) throw new Error(found.words);
+    return { kind: found.kind, values: Object.fromEntries(found.fields.map(({ field, value }) => [field, value])) };
+  };
+  test.each([
+    ['supply', 'Ember 650 ATX power supply, 80 PLUS Gold, 650 W, up to 8 SATA plugs'],
+    ['powerAdapter', 'SATA power splitter for power supplies with few plugs, 1 to 2 x SATA'],
+    ['cooler', 'Crag T2 CPU cooler, 190 W TDP, 156 mm high, thermal paste included'],
+    ['chassis', 'Byre 15 4U case, 15 x 3.5" tray, 7 slots, rack rails included'],
+    ['sundry', 'Thermal paste, 4 g, for coolers'],
+  ])('%s: %s', (kind, text) => {
+    expect(read(text).kind).toBe(kind);
+  });
+  test('a low bracket that is not in the box makes no low card', () => {
+    const card = (bracket: string) => read(`Tern 8i HBA, PCIe 3.0 x8\nBracket: full height, ${bracket}`).values.height;
+    expect(card('low-profile bracket not included')).toBeUndefined();
+    expect(card('low-profile bracket optional')).toBeUndefined();
+    expect(card('low-profile bracket in the box')).toBe('low');
+  });
+  test('a medium that two lines say differently stays open, whatever turns', () => {
+    const found = readSpec('Drive: SSD\nType: HDD\nSpeed: 7200 rpm\nCapacity: 1 TB', 'drive');
+    expect(found).toMatchObject({ ok: true, contradictions: [{ field: 'medium' }] });
+    expect(found.ok && found.fields.map(({ field }) => field)).not.toContain('medium');
+  });
+  test('of two columns none is of remarks', () => {
+    expect(read('Barge 8 TB\nCapacity\t8 TB\nInterface\tSATA 6 Gb/s\nSee\tNotes').values).toMatchObject({
+      interface: 'sata',
+      gbPerLane: 6,
+    });
+  });
+});

@@ -58,7 +58,9 @@ export function readSpec(
     ...place,
     text: originals[place.line - 1]!.slice(0, 200),
   }));
-  const fields = rules.kind === 'drive' ? withMedium(read.fields, places) : read.fields;
+  const isOpen = ({ field }: Contradiction) => field === 'medium';
+  const fields =
+    rules.kind === 'drive' && !read.contradictions.some(isOpen) ? withMedium(read.fields, places) : read.fields;
   // Of several facts in one line each has its number.
   const inText = <T extends { readonly line: number }>(one: T): T => ({ ...one, line: all[one.line - 1]!.line });
   return {

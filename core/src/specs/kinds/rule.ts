@@ -170,7 +170,7 @@ export function generation({ label, value }: Entry): number | undefined {
 const lowBracket = (text: string): boolean =>
   /bracket|blende/i.test(text) &&
   /low[ -]?profile|half[ -]?height|\blp\b/i.test(text) &&
-  !/\bno\b|without|ohne|only full/i.test(text);
+  !/\b(?:no|not|nicht)\b|without|ohne|only full|optional|separate|sold apart/i.test(text);
 /** A card's two sides: the longer is its length, the other about 69 or 111 mm high. */
 function cardLength(quantities: readonly Quantity[]): number | undefined {
   const sides = quantities.filter(({ dimension }) => dimension === 'mm').map((one) => one.value);

@@ -11,7 +11,7 @@ const POWER_PLUGS: readonly (readonly [RegExp, string])[] = [
   [/s-?ata/i, 'sata-power'],
   [/peripheral|4-?\s?pin|\blp4\b/i, 'peripheral'],
 ];
-const plugIn = (said: string): string | undefined => POWER_PLUGS.find(([pattern]) => pattern.test(said))?.[1];
+const powerPlugIn = (said: string): string | undefined => POWER_PLUGS.find(([pattern]) => pattern.test(said))?.[1];
 const TO = /\s+(?:to|auf|zu|->|→|–>)\s+/i;
 const INPUT = /^(?:input|eingang|from|source|male|takes)\b/i;
 const OUTPUT = /^(?:output|ausgang|to|target|female|gives)\b/i;
@@ -24,7 +24,7 @@ const sidesOf = (said: string): readonly string[] => {
 /** Plugs that a power adapter gives: behind `to`, or at its output. */
 export function givesIn({ label, value }: { readonly label: string; readonly value: string }): unknown {
   const said = OUTPUT.test(label) ? value : sidesOf(value)[1];
-  const plug = said === undefined ? undefined : plugIn(said);
+  const plug = said === undefined ? undefined : powerPlugIn(said);
   const count = /(?<![\d.,])(\d{1,2})\s*[x×]/i.exec(said ?? '')?.[1];
   return plug && count ? [{ plug, count: Number(count) }] : undefined;
 }
@@ -46,7 +46,9 @@ const POWER_ADAPTER: KindRules = {
       9,
     ],
     [titled(String.raw`\bpower (?:adapter(?! supply)|splitter)(?:[ :]|$)[^\n]*(?:pin|sata)`), 9],
-    [titled(String.raw`(?:strom|power)[^\n]* (?:to|auf|zu) [^\n]*(?:pin|sata)`), 12],
+    // A supply has power plugs, and up to so many of them.
+    [/^(?![^\n]*(?:splitter|power adapter|y-?(?:cable|kabel)))[^]*(?:power suppl|netzteil|\bpsu\b)/i, -20],
+    [titled(String.raw`(?:strom|power)[^\n]*(?<!up) (?:to|auf|zu) [^\n]*(?:pin|sata)`), 12],
     [titled(String.raw`(?:strom|power)[^\n]*\by-?(?:kabel|cable)`), 9],
   ],
   rules: [
@@ -54,7 +56,7 @@ const POWER_ADAPTER: KindRules = {
       field: 'takes',
       free: true,
       label: /./,
-      read: ({ label, value, text }) => plugIn(INPUT.test(label) ? value : (sidesOf(text)[0] ?? '')),
+      read: ({ label, value, text }) => powerPlugIn(INPUT.test(label) ? value : (sidesOf(text)[0] ?? '')),
     },
     ...RATED_A,
   ],
@@ -114,17 +116,21 @@ const USES: readonly (readonly [RegExp, string])[] = [
   [/\bscrews?\b|schrauben/i, 'screws'],
   [/(?:anti-?vibration|rubber) (?:mounts?|grommets?|pads?|dampers?)|entkoppl/i, 'damper'],
 ];
-const titleOfUse = USES.map(([{ source }]) => source).join('|');
+/** What a text is of stands before the first comma; behind it is what comes along: `thermal paste included`. */
+const NAME = '(?:(?!\\b(?:with|incl)\\b)[^\\n,;])*';
 const SUNDRY: KindRules = {
   kind: 'sundry',
   // Whatever else a title names, it is of these that the text is.
-  cues: [[titled(`(?:${titleOfUse})`), 9]],
+  cues: [[new RegExp(`^\\s*${NAME}(?:${USES.map(([{ source }]) => source).join('|')})`, 'i'), 9]],
   rules: [
     {
       field: 'use',
       free: true,
       label: /./,
-      read: ({ value, line }) => (line === 1 ? USES.find(([pattern]) => pattern.test(value))?.[1] : undefined),
+      read: ({ text, line }) => {
+        const name = line === 1 ? (new RegExp(`^\\s*${NAME}`, 'i').exec(text)?.[0] ?? '') : '';
+        return USES.find(([pattern]) => pattern.test(name))?.[1];
+      },
     },
     {
       field: 'packOf',
@@ -154,7 +160,8 @@ const SUNDRY: KindRules = {
       field: 'plug',
       free: true,
       label: /power|plug|supply|input/i,
-      read: ({ value }) => (/power|sata|peripheral/i.test(value) && !/fan/i.test(value) ? plugIn(value) : undefined),
+      read: ({ value }) =>
+        /power|sata|peripheral/i.test(value) && !/fan/i.test(value) ? powerPlugIn(value) : undefined,
     },
     ...RATED_A,
   ],

@@ -13,8 +13,9 @@ const UNIT_ALONE = new RegExp(`^\\(?(?:${UNITS})\\)?$`, 'i');
 const isUnit = (cell: string): boolean => UNIT_ALONE.test(cell);
 /** What a cell measures: of two models a row tells the same thing, of one with a remark it does not. */
 const measureOf = (cell: string): string => quantitiesOf(cell, '.')[0]?.dimension ?? '';
-const NOT_A_MODEL =
-  /^(?:value|remarks?|notes?|comments?|conditions?|description|details|wert|bemerkung(?:en)?|hinweis)$/i;
+const REMARKS = 'remarks?|notes?|comments?|conditions?|bemerkung(?:en)?|hinweis|remarques?|observaciones';
+const REMARK = new RegExp(`^(?:${REMARKS})$`, 'i');
+const NOT_A_MODEL = new RegExp(`^(?:value|description|details|wert|${REMARKS})$`, 'i');
 /** The label of a supply names its rails along the head: those are no models. */
 const RAILS = /3[.,]3\s?v/i;
 const FEWEST_ROWS = 2;
@@ -45,22 +46,17 @@ export function modelsOf(lines: readonly string[]): readonly string[] {
   return isOfModels && !head.data.some((cell) => NOT_A_MODEL.test(cell)) ? head.data : [];
 }
 
-/** Lines of a table whose head has a column for remarks, without it. */
+/** Lines of a table whose head has a column for remarks, behind labels and values, without it. */
 export function withoutRemarks(lines: readonly string[]): readonly string[] {
-  const head = lines.find((line) =>
-    cellsOf(line)
-      .slice(1)
-      .some((cell) => REMARK.test(cell)),
-  );
-  if (head === undefined) return lines;
-  const cells = cellsOf(head);
-  const at = cells.findIndex((cell, i) => i > 0 && REMARK.test(cell));
+  const remarkIn = (cells: readonly string[]) => cells.findIndex((cell, i) => i > 1 && REMARK.test(cell));
+  const head = lines.map(cellsOf).find((cells) => remarkIn(cells) >= 0);
+  if (!head) return lines;
+  const at = remarkIn(head);
   return lines.map((line) => {
     const own = cellsOf(line);
-    return own.length === cells.length ? own.filter((_, i) => i !== at).join('\t') : line;
+    return own.length === head.length ? own.filter((_, i) => i !== at).join('\t') : line;
   });
 }
-const REMARK = /^(?:remarks?|notes?|comments?|conditions?|bemerkung(?:en)?|hinweis|remarques?|observaciones|note)$/i;
 
 /**
  * A line of such a table as one of its models has it (`model` from 0, null for none): the cell of its column, that of
