@@ -44,21 +44,11 @@ const [OPENING_LINES, OPENING_WIDTH] = [60, 300];
 /** So far ahead by its name alone nothing else need be asked. */
 const BY_NAME = 5;
 /** What parts of many kinds have tells none of them. */
-const OF_MANY: ReadonlySet<string> = new Set(
-  ['massG', 'lengthMm', 'widthMm', 'depthMm', 'heightMm', 'maxC', 'height', 'lanes', 'gen'].concat([
-    'idleW',
-    'busyW',
-    'peakW',
-    'standbyW',
-    'soundMeaning',
-    'form',
-    'style',
-    'interface',
-    'pcieGen',
-    'medium',
-    'socket',
-  ]),
-);
+const OF_MANY: ReadonlySet<string> = new Set([
+  ...['massG', 'lengthMm', 'widthMm', 'depthMm', 'heightMm', 'height', 'form', 'style'],
+  ...['idleW', 'busyW', 'peakW', 'standbyW', 'maxC', 'soundMeaning'],
+  ...['interface', 'lanes', 'gen', 'pcieGen', 'medium', 'socket'],
+]);
 const [OWN, SHARED] = [1, 0.25];
 /** A kind is clear where it outweighs the next by so much. */
 const CLEAR = 2;

@@ -3,7 +3,7 @@ import type { BayGroup } from '../../parts/chassisValues';
 import { reshape } from '../../parts/reshape';
 import { resolve, type PartOf } from '../../parts/resolve';
 import type { Archetype, Sheet } from '../../parts/sheet';
-import { lanesOf, type Lists, type Made, type Row, type Said, type SaidPlug } from './made';
+import { lanesOf, type Lists, type Made, type Row, type Said, type SaidPlug } from './builder';
 import type { Place } from './places';
 import type { SaidUsb } from './ports';
 

@@ -139,13 +139,12 @@ export const NOT_A_SATA_PORT = new RegExp(
   'i',
 );
 
-/** Words that may stand between a number and the size of the bays it counts. */
-export function BAY(): string {
-  const words =
-    'for|für|einschübe|schächte|laufwerke|internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less' +
-    '|interne?|externe?';
-  return String.raw`(?:(?:${words})[\s/]+)*`;
-}
+const BETWEEN = [
+  'for|für|einschübe|schächte|laufwerke|internal|external|hot-?swap\\w*|sas|sata|hdd|drive|bays?|tool-?less',
+  'interne?|externe?',
+].join('|');
+/** Bays of a size in inches (a pattern), with the words that may stand between their number and it. */
+export const baysOf = (inches: string): string => String.raw`(?:(?:${BETWEEN})[\s/]+)*(?<!\d)${inches}`;
 
 export function boardIn({ label, value }: Piece): unknown {
   const range = rangeOfForms(value);

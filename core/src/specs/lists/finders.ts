@@ -1,8 +1,8 @@
 import { choiceWords } from '../../parts/fieldWords';
 import type { PartKind } from '../../parts/vocabulary';
 import {
-  BAY,
   backplaneIn,
+  baysOf,
   boardIn,
   boardPlugsIn,
   CARD_SAID,
@@ -54,7 +54,13 @@ const PORTS: Finder = {
   gathers: 'all',
 };
 
-const plugWords = each(({ kind }: { kind: string }) => kind.toUpperCase());
+const BAYS_35: Finder = {
+  field: 'bays35',
+  words: n('bays of 3.5 inch'),
+  find: counted(baysOf('3[.,]5'), /(?<!\d)3[.,]5/),
+};
+
+const connectorWords = each(({ kind }: { kind: string }) => kind.toUpperCase());
 
 /** A slot that is told without a number is one. */
 const ONE_SLOT = /^(?:an? )?(?:full|half|low)-(?:height|profile) (?:expansion )?slot$/i;
@@ -69,7 +75,7 @@ const SLOTS = counted(
     String.raw`|(?:slots?|steckplätze)(?=\s*(?:\(|$))`,
   /^expansion$|expansion ?slots?|pci(?:-?e)? ?slots|steckpl|^slots?$/i,
 );
-const plugWordsOf = each(({ plug }: { plug: string }) => choiceWords('plug', plug));
+const powerPlugWords = each(({ plug }: { plug: string }) => choiceWords('plug', plug));
 /** What stands in the lists of a sheet of each kind, and how it is found in a piece. */
 export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   board: [
@@ -93,7 +99,7 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       gathers: 'all',
       named: slotsNamed,
     },
-    { field: 'plugs', words: plugWords, find: boardPlugsIn, gathers: 'all' },
+    { field: 'plugs', words: connectorWords, find: boardPlugsIn, gathers: 'all' },
     NETWORK,
   ],
   drive: [
@@ -109,13 +115,13 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
   ],
   networkCard: [NETWORK],
   chassis: [
-    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}(?<!\\d)3[.,]5`, /(?<!\d)3[.,]5/) },
+    BAYS_35,
     {
       field: 'bays25',
       words: n('bays of 2.5 inch'),
-      find: counted(`${BAY()}(?<!\\d)2[.,]5(?!\\d)`, /(?<!\d)2[.,]5(?!\d)(?!.*3[.,]5)/),
+      find: counted(baysOf(String.raw`2[.,]5(?!\d)`), /(?<!\d)2[.,]5(?!\d)(?!.*3[.,]5)/),
     },
-    { field: 'bays525', words: n('bays of 5.25 inch'), find: counted(`${BAY()}(?<!\\d)5[.,]25`, /(?<!\d)5[.,]25/) },
+    { field: 'bays525', words: n('bays of 5.25 inch'), find: counted(baysOf('5[.,]25'), /(?<!\d)5[.,]25/) },
     {
       field: 'openings',
       words: n('slot openings'),
@@ -157,7 +163,12 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
       find: supplyFormsIn,
       gathers: 'all',
     },
-    { field: 'backplane', words: (value) => `backplane on ${plugWords(value)}`, find: backplaneIn, gathers: 'line' },
+    {
+      field: 'backplane',
+      words: (value) => `backplane on ${connectorWords(value)}`,
+      find: backplaneIn,
+      gathers: 'line',
+    },
     {
       field: 'hotSwap',
       words: () => 'bays from which drives are pulled while it runs',
@@ -225,13 +236,13 @@ export const FINDERS: Readonly<Partial<Record<PartKind, readonly Finder[]>>> = {
         ),
     },
   ],
-  powerAdapter: [{ field: 'gives', words: (value) => `gives ${plugWordsOf(value)}`, find: givesIn }],
+  powerAdapter: [{ field: 'gives', words: (value) => `gives ${powerPlugWords(value)}`, find: givesIn }],
   adapter: [
-    { field: 'bays35', words: n('bays of 3.5 inch'), find: counted(`${BAY()}(?<!\\d)3[.,]5`, /(?<!\d)3[.,]5/) },
+    BAYS_35,
     {
       field: 'bays25',
       words: n('bays of 2.5 inch'),
-      find: counted(`${BAY()}(?<!\\d)2[.,]5(?!\\d)`, /(?<!\d)2[.,]5(?!\d)/),
+      find: counted(baysOf(String.raw`2[.,]5(?!\d)`), /(?<!\d)2[.,]5(?!\d)/),
     },
   ],
 };

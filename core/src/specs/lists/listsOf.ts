@@ -13,7 +13,7 @@ import {
   type Row,
   type Said,
   type SaidPlug,
-} from './made';
+} from './builder';
 import type { Place } from './places';
 import type { SaidEnd } from './ports';
 import type { SaidStart } from './starts';

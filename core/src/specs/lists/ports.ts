@@ -83,7 +83,6 @@ const speedBehind = (behind: string): number | undefined => {
 };
 /** `Gigabit LAN`, `2 x Gigabit Ethernet`, `dual gigabit LAN` as a fact by itself. */
 const GIGABIT = /^(?:(\d)\s*[x×]\s*|(?:single|dual|two|quad) )?(?:rj-?45 )?gigabit (?:lan|ethernet|nic)(?: ports?)?$/i;
-/** Ports for the network with their speed; one for the management alone is not among them. */
 /** `10GBASE-T card, dual RJ-45`: the one speed its line says. */
 function speedOfLine(ports: string, text: string): number | undefined {
   const all = /rj-?45/i.test(ports) ? [...text.matchAll(/(\d{1,2}(?:[.,]\d)?)g ?base-?t/gi)] : [];
@@ -92,6 +91,7 @@ function speedOfLine(ports: string, text: string): number | undefined {
 
 /** `2.5GbE + 10GbE`: a port of each. */
 const EACH_ONCE = /^\d{1,2}(?:\.5)?\s?gbe(?:\s*\+\s*\d{1,2}(?:\.5)?\s?gbe)+$/i;
+/** Ports for the network with their speed; one for the management alone is not among them. */
 export function networkIn(piece: Piece): unknown {
   // `2 x 2.5G + 1 x 10G LAN`: what stands behind one stands behind all.
   const parts = piece.value.split(/\s\+\s(?=\d\s*[x×])/);

@@ -3,8 +3,10 @@ import type { Place } from './places';
 
 export type Row = Readonly<Record<string, unknown>>;
 export type Lists = Readonly<Record<string, unknown>>;
+/** Lists as a text counts them, and which of its places went into them. */
 export type Made = { readonly lists: Lists; readonly taken: readonly string[]; readonly whole?: readonly string[] };
 export type Said = ReadonlyMap<string, unknown>;
+/** Makes the lists of a kind of sheet from its class and what a text says. */
 export type Builder = (archetype: Archetype, said: Said, values: Lists, places: readonly Place[]) => Made;
 
 export const rowsOf = (archetype: Archetype, field: string): readonly Row[] =>
