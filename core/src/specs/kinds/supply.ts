@@ -203,6 +203,7 @@ export const SUPPLY: KindRules = {
     },
     {
       field: 'combined5And33W',
+      free: true,
       label: /combined/i,
       read: ({ value }, quantities) => {
         const watts = quantities.filter(({ dimension }) => dimension === 'W');
@@ -234,15 +235,6 @@ export const SUPPLY: KindRules = {
           value,
         )?.[1];
         return said === undefined ? undefined : Number(said);
-      },
-    },
-    {
-      field: 'combined5And33W',
-      free: true,
-      read: ({ label, value }, quantities) => {
-        const watts = quantities.filter(({ dimension }) => dimension === 'W');
-        const isBoth = /3[.,]3\s?v/i.test(value) && /(?<![.,\d])5\s?v/i.test(value) && !/12\s?v/i.test(value);
-        return label === '' && isBoth && watts.length === 1 ? watts[0]!.value : undefined;
       },
     },
     {

@@ -11,18 +11,13 @@ const LABEL = new RegExp(
   String.raw`^(?:[•*·–-]\s*)?([^\t:|]{2,60}?)` +
     String.raw`(?:\t+|\s*\|\s*|\s*(?:\.{3,}|…+)\s*|:\s+|:$|\s=\s|\s{2,}|\s[–-]\s)(.*)$`,
 );
-/** Heads of lists that stand without a colon. */
-const HEADS = [
-  'power supply|psu|clearances?|lan|network(?:ing)?|ethernet|netzwerk',
-  'backplane|power|fans?|cooling|lüfter|drive bays|expansion(?: slots)?|storage|(?:main|mother)board',
-];
-const HEAD = new RegExp(`^(?:${HEADS.join('|')})$`, 'i');
 /** What lists and values are told of, in a line of its own: a head, though no sheet has a field of that name. */
 const OF = [
   '(?:drive |hdd |internal |external )?bays?|(?:pcie? |expansion |memory |dimm )?slots?|fans?|cooling',
   '(?:sata |usb )?ports?',
   'storage|memory|lan|network|(?:mother|main)boards?|boards?|power suppl(?:y|ies)|psu|connectors?|cables?|plugs?',
   'expansion|m\\.2(?: sockets| slots)?|s-?ata|backplane|(?:cpu )?cooler|(?:graphics )?cards?|gpu|drives?|outputs?',
+  'power|clearances?|networking|ethernet|netzwerk|lüfter',
 ].join('|');
 const ABOUT = '(?:height|length|depth|size|support|compatibility|form factor|included|clearance|type)';
 export const HEAD_WORDS = new RegExp(
@@ -36,8 +31,6 @@ const IN_WORDS = new RegExp(String.raw`\b(${FIGURES.join('|')})\b(?=\s)`, 'gi');
 const inFigures = (piece: string): string =>
   piece.replace(IN_WORDS, (word) => String(FIGURES.indexOf(word.toLowerCase()) + 1));
 
-const isHead = (words: string): boolean => HEAD.test(words) || HEAD_WORDS.test(words);
-
 /** The pieces of all lines; what stands under a label that has nothing behind it has that label. */
 export function piecesOf(lines: readonly string[]): Piece[] {
   let under = '';
@@ -46,7 +39,7 @@ export function piecesOf(lines: readonly string[]): Piece[] {
       under = '';
       return [];
     }
-    if (HEAD.test(line) || (i > 0 && HEAD_WORDS.test(line))) {
+    if (HEAD_WORDS.test(line)) {
       under = line;
       return [];
     }
@@ -54,7 +47,7 @@ export function piecesOf(lines: readonly string[]): Piece[] {
     const head = under;
     const [label, value] = pair ? [pair[1]!, pair[2]!] : [under, line];
     if (pair && value === '') under = label;
-    else if (pair && !isHead(under)) under = '';
+    else if (pair && !HEAD_WORDS.test(under)) under = '';
     return value
       .split(/[;|]|\t+|,(?!\d)|\.\s+(?=[A-Z\d])|(?<=\d\s?mm) and (?=[^,;]*\d\s?mm)/)
       .map((piece) => inFigures(piece.replace(/^[•*·–-]\s+/, '').trim()))
