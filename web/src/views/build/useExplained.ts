@@ -6,7 +6,7 @@ import { benchWorker } from '../../worker/client';
 /** The working of a figure of the machine as it is assessed, while it is open; null until it is there. */
 export function useExplained(id: FigureId, isOpen: boolean): Explanation | null {
   const rev = useAppSelector((state) => state.bench.view?.rev);
-  const [explained, setExplained] = useState<Explanation | null>(null);
+  const [told, setTold] = useState<{ readonly of: FigureId; readonly explained: Explanation | null } | null>(null);
   useEffect(() => {
     if (!isOpen) return undefined;
     let isStale = false;
@@ -14,7 +14,7 @@ export function useExplained(id: FigureId, isOpen: boolean): Explanation | null 
       .explain(id)
       .then(
         (fresh) => {
-          if (!isStale) setExplained(fresh);
+          if (!isStale) setTold({ of: id, explained: fresh });
         },
         // A worker that was ended is started again with the machine, and the next revision asks it.
         () => undefined,
@@ -23,5 +23,6 @@ export function useExplained(id: FigureId, isOpen: boolean): Explanation | null 
       isStale = true;
     };
   }, [id, isOpen, rev]);
-  return isOpen ? explained : null;
+  // Of another figure it says nothing of this one.
+  return isOpen && told?.of === id ? told.explained : null;
 }
